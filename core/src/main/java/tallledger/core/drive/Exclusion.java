@@ -1,0 +1,20 @@
+package tallledger.core.drive;
+
+import java.util.Map;
+import java.util.TreeMap;
+import tallledger.core.reason.Refused;
+
+/**
+ * Positions that cannot stand together (interlocked levers).
+ *
+ * @param positions stage name to position label, at least two
+ */
+public record Exclusion(Map<String, String> positions) {
+
+    public Exclusion {
+        positions = Map.copyOf(new TreeMap<>(positions));
+        if (positions.size() < 2) {
+            throw Refused.because("exclusion.single");
+        }
+    }
+}

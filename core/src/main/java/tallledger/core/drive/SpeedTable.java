@@ -1,0 +1,140 @@
+package tallledger.core.drive;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.plate.LeverFactors;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reason.Refused;
+
+/**
+ * All speeds of a machine: what its drive gives and what its plate says, grouped into distinct speeds.
+ *
+ * @param train  the drive
+ * @param plate  the plate
+ * @param speeds ascending; those nobody can place come last, each sweep right after its high end
+ */
+public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds) {
+
+    /** Routes within this share of the group's lowest are one speed (house rule). */
+    public static final double SAME_SPEED = 0.005;
+    private static final MathContext COMPUTED = new MathContext(4);
+
+    public SpeedTable {
+        speeds = List.copyOf(speeds);
+    }
+
+    public static SpeedTable of(DriveTrain train, SpeedPlate plate) {
+        LeverFactors factors = LeverFactors.of(plate);
+        List<Speed> placed = new ArrayList<>();
+        List<Route> fixed = new ArrayList<>();
+        Map<List<String>, List<Route>> unread = new LinkedHashMap<>();
+        Map<List<String>, List<Route>> sweeps = new LinkedHashMap<>();
+        for (Route route : train.routes()) {
+            List<String> key = train.plateKey(route);
+            if (train.isSweep(route)) {
+                if (!(plate.cell(lowEndOf(key)) instanceof PlateCell.NoSpeed)) {
+                    sweeps.computeIfAbsent(key, k -> new ArrayList<>()).add(route);
+                }
+            } else if (nominal(train, plate, route).isPresent()) {
+                fixed.add(route);
+            } else if (plate.cell(key) instanceof PlateCell.Unreadable) {
+                unread.computeIfAbsent(key, k -> new ArrayList<>()).add(route);
+            }
+        }
+        placed.addAll(distinct(train, plate, fixed));
+        unread.forEach((key, routes) ->
+                placed.add(new Speed(Speed.Kind.UNREADABLE, Optional.empty(), factors.predict(key), routes)));
+        sweeps.forEach((key, routes) ->
+                placed.add(new Speed(Speed.Kind.SWEEP, Optional.empty(), top(train, placed, routes.get(0)), routes)));
+        if (placed.isEmpty()) {
+            throw Refused.because("train.no-speed");
+        }
+        placed.sort(Comparator.comparing((Speed s) -> s.expected().orElse(Double.MAX_VALUE)).thenComparing(Speed::isSweep));
+        return new SpeedTable(train, plate, placed);
+    }
+
+    /** What a route should turn at, min⁻¹: the plate's value, else what a fully known drive gives. */
+    public Optional<BigDecimal> nominal(Route route) {
+        return nominal(train, plate, route);
+    }
+
+    /** The speed a route belongs to; empty for a combination that gives none. */
+    public Optional<Speed> speedOf(Route route) {
+        return speeds.stream().filter(speed -> speed.routes().contains(route)).findFirst();
+    }
+
+    /** Speeds that count: everything but sweeps. */
+    public List<Speed> counted() {
+        return speeds.stream().filter(speed -> !speed.isSweep()).toList();
+    }
+
+    private static Optional<BigDecimal> nominal(DriveTrain train, SpeedPlate plate, Route route) {
+        if (train.isSweep(route)) {
+            return Optional.empty();
+        }
+        PlateCell cell = plate.cell(train.plateKey(route));
+        if (cell instanceof PlateCell.NoSpeed) {
+            return Optional.empty();
+        }
+        return cell.value().or(() -> train.speed(route).map(span -> new BigDecimal(span.low()).round(COMPUTED)));
+    }
+
+    private static List<Speed> distinct(DriveTrain train, SpeedPlate plate, List<Route> routes) {
+        List<Route> ascending = routes.stream()
+                .sorted(Comparator.comparing((Route r) -> nominal(train, plate, r).orElseThrow())
+                        .thenComparing(train::isReverse)).toList();
+        List<Speed> speeds = new ArrayList<>();
+        List<Route> group = new ArrayList<>();
+        for (Route route : ascending) {
+            if (!group.isEmpty() && !isSame(train, plate, group.get(0), route)) {
+                speeds.add(grouped(train, plate, group));
+                group = new ArrayList<>();
+            }
+            group.add(route);
+        }
+        if (!group.isEmpty()) {
+            speeds.add(grouped(train, plate, group));
+        }
+        return speeds;
+    }
+
+    private static boolean isSame(DriveTrain train, SpeedPlate plate, Route lowest, Route other) {
+        double low = nominal(train, plate, lowest).orElseThrow().doubleValue();
+        return nominal(train, plate, other).orElseThrow().doubleValue() <= low * (1 + SAME_SPEED);
+    }
+
+    private static Speed grouped(DriveTrain train, SpeedPlate plate, List<Route> group) {
+        BigDecimal lowest = nominal(train, plate, group.get(0)).orElseThrow();
+        List<Route> forwardFirst = group.stream().sorted(Comparator.comparing(train::isReverse)).toList();
+        return new Speed(Speed.Kind.SPEED, Optional.of(lowest), Optional.of(lowest.doubleValue()), forwardFirst);
+    }
+
+    /** The plate has no cell for a sweep; its low end stands for it. */
+    private static List<String> lowEndOf(List<String> key) {
+        return key.stream().map(label -> label.equals(Stage.SWEEP) ? Stage.LOW_END : label).toList();
+    }
+
+    /** Upper end of a sweep: the drive's, else the plate's high end beside it. */
+    private static Optional<Double> top(DriveTrain train, List<Speed> placed, Route sweep) {
+        return train.speed(sweep).map(Span::high).or(() -> placed.stream()
+                .filter(s -> s.routes().stream().anyMatch(r -> isEndOf(train, sweep, r)))
+                .flatMap(s -> s.expected().stream()).max(Double::compare));
+    }
+
+    private static boolean isEndOf(DriveTrain train, Route sweep, Route end) {
+        for (int s = 0; s < train.stages().size(); s++) {
+            boolean slides = train.position(sweep, s).transmission() instanceof Transmission.Sweep;
+            if (!slides && sweep.at(s) != end.at(s)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,79 @@
+package tallledger.core.drive;
+
+import java.math.BigDecimal;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import tallledger.core.reason.Refused;
+
+/**
+ * One stage of the drive.
+ *
+ * @param name      what the lever, belt or switch is called on the machine
+ * @param kind      what sort of thing it is
+ * @param shifting  whether it is moved at rest
+ * @param positions its positions, as they stand on the machine
+ */
+public record Stage(String name, StageKind kind, Shifting shifting, List<Position> positions) {
+
+    public static final int MOST_POSITIONS = 16;
+    public static final int LONGEST_NAME = 40;
+    public static final String LOW_END = "low end";
+    public static final String HIGH_END = "high end";
+    public static final String SWEEP = "sweep";
+    public static final String FORWARD = "forward";
+    public static final String REVERSE = "reverse";
+
+    public Stage {
+        positions = List.copyOf(positions);
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            throw Refused.because("stage.name", LONGEST_NAME);
+        }
+        if (positions.isEmpty()) {
+            throw Refused.because("stage.empty", name);
+        }
+        if (positions.size() > MOST_POSITIONS) {
+            throw Refused.because("stage.too-many", name, positions.size(), MOST_POSITIONS);
+        }
+        Set<String> seen = new HashSet<>();
+        for (Position position : positions) {
+            if (!seen.add(position.label())) {
+                throw Refused.because("stage.repeated", name, position.label());
+            }
+        }
+    }
+
+    /** A variator or inverter between two factors; either both known or neither. */
+    public static Stage sliding(String name, StageKind kind, Optional<Span> factor) {
+        Transmission low = factor.<Transmission>map(f -> new Transmission.Ratio(BigDecimal.valueOf(f.low())))
+                .orElse(new Transmission.Unknown());
+        Transmission high = factor.<Transmission>map(f -> new Transmission.Ratio(BigDecimal.valueOf(f.high())))
+                .orElse(new Transmission.Unknown());
+        return new Stage(name, kind, Shifting.SHIFTS_TURNING, List.of(new Position(LOW_END, low),
+                new Position(HIGH_END, high), new Position(SWEEP, new Transmission.Sweep(factor))));
+    }
+
+    /** Forward and reverse; a running change is never asked for unless the plate says so. */
+    public static Stage direction(Shifting shifting) {
+        Transmission direct = new Transmission.Ratio(BigDecimal.ONE);
+        return new Stage("direction", StageKind.DIRECTION, shifting,
+                List.of(new Position(FORWARD, direct), new Position(REVERSE, direct)));
+    }
+
+    /** Whether there is anything to choose here. */
+    public boolean isChoice() {
+        return positions.size() > 1;
+    }
+
+    /** Whether the speed plate has a lever for it. */
+    public boolean isOnPlate() {
+        return isChoice() && kind != StageKind.DIRECTION;
+    }
+
+    public int indexOf(String label) {
+        return IntStream.range(0, positions.size()).filter(i -> positions.get(i).label().equals(label)).findFirst()
+                .orElseThrow(() -> Refused.because("position.unknown", name, label));
+    }
+}

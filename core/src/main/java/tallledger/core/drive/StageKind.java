@@ -1,0 +1,11 @@
+package tallledger.core.drive;
+
+/** What sort of thing a stage is; decides what its positions mean and how long moving between them takes. */
+public enum StageKind {
+    MOTOR, BELT, GEAR, BACK_GEAR, VARIATOR, INVERTER, DIRECTION;
+
+    /** Whether the stage reaches anything between two ends. */
+    public boolean slides() {
+        return this == VARIATOR || this == INVERTER;
+    }
+}

@@ -1,0 +1,40 @@
+package tallledger.core.gauge;
+
+import java.math.BigDecimal;
+import tallledger.core.reason.Refused;
+
+/**
+ * A gauge: u = √((a/√12)² + (U_cal/2)²) for a single reading.
+ *
+ * @param name        what the user calls it
+ * @param resolution  a, in the unit of the reading
+ * @param calibration U_cal (k = 2) as a share of the reading, 0.005 for 0.5 %
+ */
+public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) {
+
+    /** k of every expanded uncertainty that does not come from a few repeats. */
+    public static final double COVERAGE_FACTOR = 2;
+    /** House starting value, to be replaced by the user's own certificate. */
+    public static final Gauge HOUSE_TACHOMETER =
+            new Gauge("contact tachometer", new BigDecimal("0.1"), new BigDecimal("0.005"));
+
+    private static final double RECTANGULAR = Math.sqrt(12);
+
+    public Gauge {
+        if (resolution.signum() < 0 || calibration.signum() < 0) {
+            throw Refused.because("gauge.negative", name);
+        }
+    }
+
+    /**
+     * Standard uncertainty of one reading, in its own unit.
+     *
+     * @param reading what the gauge shows
+     * @param step    worth of the last digit written down; the coarser of it and the resolution counts
+     */
+    public double standardUncertainty(BigDecimal reading, BigDecimal step) {
+        double digit = resolution.max(step).doubleValue() / RECTANGULAR;
+        double calibrated = calibration.multiply(reading.abs()).doubleValue() / COVERAGE_FACTOR;
+        return Math.hypot(digit, calibrated);
+    }
+}

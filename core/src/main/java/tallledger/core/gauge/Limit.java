@@ -1,0 +1,32 @@
+package tallledger.core.gauge;
+
+import java.math.BigDecimal;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+
+/**
+ * A two-sided limit about a nominal value.
+ *
+ * @param lower  lowest value still good
+ * @param upper  highest value still good
+ * @param unit   unit of both
+ * @param source where the limit comes from: the plate's own, or a house rule
+ */
+public record Limit(BigDecimal lower, BigDecimal upper, String unit, Reason source) {
+
+    /** ± share of a plate speed, unloaded, where the plate gives none (house rule). */
+    public static final BigDecimal HOUSE_SPEED_TOLERANCE = new BigDecimal("0.06");
+
+    public Limit {
+        if (lower.compareTo(upper) > 0) {
+            throw Refused.because("limit.crossed", lower, upper);
+        }
+    }
+
+    /** ± {@code tolerance} (a share) about a nominal speed in min⁻¹, reckoned in decimals. */
+    public static Limit aboutSpeed(BigDecimal nominal, BigDecimal tolerance) {
+        BigDecimal part = nominal.multiply(tolerance);
+        return new Limit(nominal.subtract(part), nominal.add(part), "rpm",
+                Reason.of("limit.house-speed", tolerance.movePointRight(2).stripTrailingZeros(), nominal));
+    }
+}

@@ -1,0 +1,81 @@
+package tallledger.core.machine;
+
+import java.util.Map;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * Something said of the machine, by whom, in their own words. Two sources that disagree are two claims.
+ *
+ * @param attribute what it is about
+ * @param value     the value claimed, as typed
+ * @param source    who says so
+ * @param wording   their exact words, may be empty
+ */
+public record Claim(Attribute attribute, String value, Source source, String wording) {
+
+    public static final int LONGEST_WORDING = 400;
+
+    /** What a claim can be about, and how its value is read. */
+    public enum Attribute {
+        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT),
+        SWING(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH),
+        MOTOR_POWER(Form.TEXT), WEIGHT(Form.TEXT), CONDITION(Form.TEXT), OTHER(Form.TEXT);
+
+        private final Form form;
+
+        Attribute(Form form) {
+            this.form = form;
+        }
+
+        public Form form() {
+            return form;
+        }
+    }
+
+    /** How a claimed value is read. */
+    public enum Form { COUNT, SPEED, LENGTH, TEXT }
+
+    /** Who says so. */
+    public enum Source { PLATE, ADVERTISEMENT, SELLER, MANUAL, TEST_CHART }
+
+    public Claim {
+        if (value.isBlank()) {
+            throw Refused.because("claim.empty");
+        }
+        if (value.length() > Identity.LONGEST) {
+            throw Refused.because("text.long", value.length(), Identity.LONGEST);
+        }
+        if (wording.length() > LONGEST_WORDING) {
+            throw Refused.because("text.long", wording.length(), LONGEST_WORDING);
+        }
+    }
+
+    /** Checks the value against its form, so that a mistyped number is caught where it was typed. */
+    public static Claim checked(Attribute attribute, String value, Source source, String wording, LengthUnit unit) {
+        switch (attribute.form()) {
+            case COUNT -> {
+                TypedNumber count = TypedNumber.parsePositive(value);
+                if (count.value().stripTrailingZeros().scale() > 0 || count.value().precision() > 4) {
+                    throw Refused.because("claim.count", value);
+                }
+            }
+            case SPEED -> TypedNumber.parsePositive(value);
+            case LENGTH -> TypedLength.parse(value, unit);
+            case TEXT -> { }
+        }
+        return new Claim(attribute, value.strip(), source, wording.strip());
+    }
+
+    Map<String, Object> toPayload() {
+        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording);
+    }
+
+    static Claim from(Payload p) {
+        return new Claim(Attribute.valueOf(p.text("attribute")), p.text("value"), Source.valueOf(p.text("source")),
+                p.text("wording"));
+    }
+}

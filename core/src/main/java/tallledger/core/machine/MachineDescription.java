@@ -1,0 +1,83 @@
+package tallledger.core.machine;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Position;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.Transmission;
+import tallledger.core.ledger.Payload;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reason.Refused;
+
+/**
+ * A machine as described: one version of it.
+ *
+ * @param identity which machine
+ * @param claims   what is said of it
+ * @param train    its spindle drive; ratios may be unknown
+ * @param plate    its speed plate, one lever for each stage that leaves a choice
+ */
+public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
+
+    public static final int MOST_CLAIMS = 60;
+
+    public MachineDescription {
+        claims = List.copyOf(claims);
+        if (claims.size() > MOST_CLAIMS) {
+            throw Refused.because("claims.many", claims.size(), MOST_CLAIMS);
+        }
+        if (!plate.levers().equals(leversOf(train))) {
+            throw Refused.because("plate.other-levers");
+        }
+    }
+
+    /** The levers a plate must have for a drive. Neutral and the sweep of a sliding stage have no cell: neither is a speed. */
+    public static List<Lever> leversOf(DriveTrain train) {
+        return train.plateStages().stream()
+                .map(stage -> new Lever(stage.name(), stage.positions().stream()
+                        .filter(p -> !(p.transmission() instanceof Transmission.Neutral))
+                        .filter(p -> !(p.transmission() instanceof Transmission.Sweep))
+                        .map(Position::label).toList())).toList();
+    }
+
+    public SpeedTable speeds() {
+        return SpeedTable.of(train, plate);
+    }
+
+    public boolean reverses() {
+        return train.directionStage().isPresent();
+    }
+
+    public Map<String, Object> toPayload() {
+        Map<String, Object> plateFields = new HashMap<>();
+        List<Object> cells = new ArrayList<>();
+        plate.cells().forEach((key, cell) -> cells.add(Map.of("at", key, "shows", cell.typed())));
+        plateFields.put("cells", cells);
+        plate.tolerance().ifPresent(t -> plateFields.put("tolerance", t.toPlainString()));
+        return Map.of("identity", identity.toPayload(), "claims", claims.stream().map(Claim::toPayload).toList(),
+                "drive", DriveCodec.write(train), "plate", plateFields);
+    }
+
+    public static MachineDescription from(Payload p) {
+        DriveTrain train = DriveCodec.read(p.part("drive"));
+        Map<List<String>, PlateCell> cells = new HashMap<>();
+        p.part("plate").parts("cells").forEach(c -> cells.put(c.texts("at"), PlateCell.parse(c.text("shows"))));
+        Optional<BigDecimal> tolerance = p.part("plate").optionalText("tolerance").map(BigDecimal::new);
+        return new MachineDescription(Identity.from(p.part("identity")),
+                p.parts("claims").stream().map(Claim::from).toList(), train,
+                new SpeedPlate(leversOf(train), cells, tolerance));
+    }
+
+    /** Stages a person moves, direction included. */
+    public List<Stage> choices() {
+        return train.stages().stream().filter(Stage::isChoice).toList();
+    }
+}

@@ -1,0 +1,122 @@
+package tallledger.core.plate;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+
+/**
+ * What the levers of a plate do, settled from its numbers: ln n = m + Σ a(lever, position), fitted without the suspects.
+ *
+ * <p>The suspects are the smallest set of cells, at most a quarter of them and at most five, without which the rest fit with
+ * no residual beyond 2 % or half a unit of the cell's last digit, whichever is more. Exact up to 40 cells; above, the cells
+ * that Tukey's median polish leaves furthest off are the candidates and the same test confirms them.
+ *
+ * <p>Worked: A 31.5 45 63 90, B 125 180 280 355, C 500 710 1000 1400: suspect B3 alone, predicted 251.3.
+ */
+public final class LeverFactors {
+
+    private static final double TOLERANCE = 0.02;
+    private static final int EXACT_CELLS = 40;
+    private static final int CANDIDATES = 14;
+
+    /** How the search ended. */
+    public enum Outcome { FITS, SUSPECTS, DOES_NOT_MULTIPLY, CANNOT_TELL }
+
+    private final Outcome outcome;
+    private final List<List<List<String>>> suspectSets;
+    private final List<Lever> levers;
+    private final Map<List<String>, Double> values;
+    private final List<LeverFit> fits;
+
+    private LeverFactors(Outcome outcome, List<List<List<String>>> suspectSets, List<Lever> levers,
+                         Map<List<String>, Double> values) {
+        this.outcome = outcome;
+        this.suspectSets = suspectSets;
+        this.levers = levers;
+        this.values = values;
+        this.fits = suspectSets.stream().map(set -> LeverFit.of(levers, without(values, set))).toList();
+    }
+
+    public static LeverFactors of(SpeedPlate plate) {
+        Map<List<String>, Double> values = new LinkedHashMap<>();
+        plate.cells().forEach((key, cell) -> cell.value().ifPresent(v -> values.put(key, v.doubleValue())));
+        List<Lever> levers = plate.levers();
+        if (levers.stream().filter(lever -> lever.positions().size() > 1).count() < 2 || values.size() < 4) {
+            return new LeverFactors(Outcome.CANNOT_TELL, values.isEmpty() ? List.of() : List.of(List.of()), levers, values);
+        }
+        List<List<String>> keys = List.copyOf(values.keySet());
+        Optional<List<List<Integer>>> sets = search(plate, levers, keys, values).smallest();
+        if (sets.isEmpty()) {
+            return new LeverFactors(Outcome.DOES_NOT_MULTIPLY, List.of(List.of()), levers, values);
+        }
+        List<List<List<String>>> named = sets.get().stream()
+                .map(set -> set.stream().map(keys::get).toList()).toList();
+        Outcome outcome = named.get(0).isEmpty() ? Outcome.FITS : Outcome.SUSPECTS;
+        return new LeverFactors(outcome, named, levers, values);
+    }
+
+    public Outcome outcome() {
+        return outcome;
+    }
+
+    /** Sets of suspects of the smallest size; more than one means "one of these". */
+    public List<List<List<String>>> suspectSets() {
+        return outcome == Outcome.SUSPECTS ? suspectSets : List.of();
+    }
+
+    /** What the cells that are not suspect say stands at a key; from the first set where several are possible. */
+    public Optional<Double> predict(List<String> key) {
+        return fits.isEmpty() ? Optional.empty() : fits.get(0).predict(key);
+    }
+
+    /** Prediction from the fit without one of the suspect sets. */
+    public Optional<Double> predict(int set, List<String> key) {
+        return fits.get(set).predict(key);
+    }
+
+    /** Factor of each position of a lever over its first; empty where the plate does not determine it. */
+    public List<Optional<Double>> factors(int lever) {
+        return fits.isEmpty() ? levers.get(lever).positions().stream().map(p -> Optional.<Double>empty()).toList()
+                : fits.get(0).factors(lever);
+    }
+
+    public List<Lever> levers() {
+        return levers;
+    }
+
+    private static SuspectSearch search(SpeedPlate plate, List<Lever> levers, List<List<String>> keys,
+                                        Map<List<String>, Double> values) {
+        LeverFit whole = LeverFit.of(levers, values);
+        double[] tolerance = keys.stream().mapToDouble(key -> tolerance((PlateCell.Value) plate.cell(key))).toArray();
+        int[] candidates = IntStream.range(0, keys.size()).toArray();
+        if (keys.size() > EXACT_CELLS) {
+            double[] logs = values.values().stream().mapToDouble(Math::log).toArray();
+            double[] left = MedianPolish.residuals(levers, keys, logs);
+            candidates = IntStream.range(0, keys.size()).boxed()
+                    .sorted(Comparator.comparingDouble((Integer i) -> -Math.abs(left[i]))).limit(CANDIDATES)
+                    .mapToInt(Integer::intValue).sorted().toArray();
+        }
+        return new SuspectSearch(whole.residuals(), whole.residualMaker(), tolerance, candidates);
+    }
+
+    private static double tolerance(PlateCell.Value cell) {
+        double halfDigit = cell.number().step().doubleValue() / 2 / cell.number().value().doubleValue();
+        return Math.max(TOLERANCE, halfDigit);
+    }
+
+    private static Map<List<String>, Double> without(Map<List<String>, Double> values, List<List<String>> set) {
+        Map<List<String>, Double> rest = new LinkedHashMap<>(values);
+        rest.keySet().removeAll(Set.copyOf(set));
+        return rest;
+    }
+
+    /** Cells that appear in any of the suspect sets. */
+    public List<List<String>> allSuspects() {
+        return new ArrayList<>(new java.util.LinkedHashSet<>(suspectSets().stream().flatMap(List::stream).toList()));
+    }
+}

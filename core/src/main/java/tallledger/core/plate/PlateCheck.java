@@ -1,0 +1,146 @@
+package tallledger.core.plate;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import tallledger.core.plate.PlateRemark.Kind;
+import tallledger.core.reason.Reason;
+
+/**
+ * Does the plate make sense? Table, lever factors, ladder; all remarks collected, none thrown.
+ *
+ * @param remarks what a person should look at, doubts first
+ * @param factors what each lever does, from the cells that are not suspect
+ * @param ladder  the ladder of distinct speeds; empty for fewer than two
+ */
+public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Optional<Ladder> ladder) {
+
+    private static final MathContext SHOWN = new MathContext(4);
+
+    /**
+     * @param plate   the plate as typed
+     * @param claimed number of speeds somebody claims, where somebody does
+     */
+    public static PlateCheck of(SpeedPlate plate, OptionalInt claimed) {
+        List<BigDecimal> values = plate.cells().values().stream().flatMap(cell -> cell.value().stream()).toList();
+        Optional<Ladder> ladder = values.stream().map(BigDecimal::stripTrailingZeros).distinct().count() < 2
+                ? Optional.empty() : Optional.of(Ladder.of(values));
+        LeverFactors factors = LeverFactors.of(plate);
+        List<PlateRemark> remarks = new ArrayList<>(factorRemarks(plate, factors));
+        remarks.addAll(tableRemarks(plate, claimed, factors));
+        ladder.ifPresent(l -> remarks.addAll(ladderRemarks(l)));
+        remarks.sort(java.util.Comparator.comparing((PlateRemark r) -> !r.isDoubt()));
+        return new PlateCheck(List.copyOf(remarks), factors, ladder);
+    }
+
+    private static List<PlateRemark> tableRemarks(SpeedPlate plate, OptionalInt claimed, LeverFactors factors) {
+        List<PlateRemark> remarks = new ArrayList<>();
+        Map<BigDecimal, List<List<String>>> byValue = new LinkedHashMap<>();
+        plate.cells().forEach((key, cell) -> {
+            cell.value().ifPresent(v -> byValue.computeIfAbsent(v.stripTrailingZeros(), x -> new ArrayList<>()).add(key));
+            if (cell instanceof PlateCell.Unreadable) {
+                Optional<BigDecimal> predicted = factors.predict(key).map(PlateCheck::shown);
+                remarks.add(predicted.map(p -> remark(Kind.UNREADABLE, List.of(key), predicted,
+                                Reason.of("plate.unreadable-predicted", name(key), p)))
+                        .orElseGet(() -> remark(Kind.UNREADABLE, List.of(key), predicted,
+                                Reason.of("plate.unreadable", name(key)))));
+            }
+        });
+        byValue.forEach((value, keys) -> {
+            if (keys.size() > 1) {
+                remarks.add(remark(Kind.REPEATED, keys, Optional.empty(),
+                        Reason.of("plate.repeated", value, names(keys))));
+            }
+        });
+        long unread = plate.cells().values().stream().filter(PlateCell.Unreadable.class::isInstance).count();
+        int distinct = byValue.size() + (int) unread;
+        if (claimed.isPresent() && claimed.getAsInt() != distinct) {
+            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(),
+                    Reason.of("plate.count", distinct, claimed.getAsInt())));
+        }
+        return remarks;
+    }
+
+    private static List<PlateRemark> factorRemarks(SpeedPlate plate, LeverFactors factors) {
+        return switch (factors.outcome()) {
+            case FITS -> List.of();
+            case CANNOT_TELL -> List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of("plate.unchecked")));
+            case DOES_NOT_MULTIPLY -> List.of(remark(Kind.NOT_MULTIPLYING, List.of(), Optional.empty(),
+                    Reason.of("plate.not-multiplying")));
+            case SUSPECTS -> suspects(plate, factors);
+        };
+    }
+
+    private static List<PlateRemark> suspects(SpeedPlate plate, LeverFactors factors) {
+        List<List<List<String>>> sets = factors.suspectSets();
+        List<PlateRemark> remarks = new ArrayList<>();
+        boolean alternatives = sets.size() > 1;
+        if (alternatives) {
+            String named = String.join(" / ", sets.stream().map(PlateCheck::names).toList());
+            remarks.add(remark(Kind.ALTERNATIVES, factors.allSuspects(), Optional.empty(),
+                    Reason.of("plate.alternatives", sets.size(), named)));
+        }
+        for (int s = 0; s < sets.size(); s++) {
+            for (List<String> key : sets.get(s)) {
+                remarks.add(suspect(plate, key, factors.predict(s, key).orElseThrow(), alternatives));
+            }
+        }
+        return remarks;
+    }
+
+    private static PlateRemark suspect(SpeedPlate plate, List<String> key, double predicted, boolean alternative) {
+        BigDecimal typed = plate.cell(key).value().orElseThrow();
+        List<Misreading> readings = Misreading.explaining(typed, predicted, neighbours(plate, key));
+        double residual = Math.log(typed.doubleValue() / predicted);
+        Reason because = Reason.of(alternative ? "plate.suspect-alternative" : "plate.suspect",
+                name(key), typed, shown(predicted), residual);
+        return new PlateRemark(Kind.SUSPECT, List.of(key), Optional.of(shown(predicted)), readings, because);
+    }
+
+    /** Values one lever position away. */
+    private static List<BigDecimal> neighbours(SpeedPlate plate, List<String> key) {
+        return plate.cells().entrySet().stream().filter(e -> differences(e.getKey(), key) == 1)
+                .flatMap(e -> e.getValue().value().stream()).toList();
+    }
+
+    private static int differences(List<String> a, List<String> b) {
+        return (int) java.util.stream.IntStream.range(0, a.size()).filter(i -> !a.get(i).equals(b.get(i))).count();
+    }
+
+    private static List<PlateRemark> ladderRemarks(Ladder ladder) {
+        List<PlateRemark> remarks = new ArrayList<>();
+        remarks.add(remark(Kind.LADDER, List.of(), Optional.empty(),
+                Reason.of("plate.ladder", ladder.speeds().size(), ladder.phi(), ladder.standardStep())));
+        ladder.breakAt().ifPresent(at -> remarks.add(remark(Kind.BROKEN_LADDER, List.of(), Optional.empty(),
+                Reason.of("plate.broken-ladder", ladder.speeds().get(at)))));
+        ladder.holes().forEach(i -> remarks.add(step(Kind.HOLE, "plate.hole", ladder, i)));
+        ladder.crowds().forEach(i -> remarks.add(step(Kind.CROWD, "plate.crowd", ladder, i)));
+        return remarks;
+    }
+
+    private static PlateRemark step(Kind kind, String code, Ladder ladder, int lower) {
+        return remark(kind, List.of(), Optional.empty(),
+                Reason.of(code, ladder.speeds().get(lower), ladder.speeds().get(lower + 1)));
+    }
+
+    private static PlateRemark remark(Kind kind, List<List<String>> cells, Optional<BigDecimal> predicted, Reason because) {
+        return new PlateRemark(kind, cells, predicted, List.of(), because);
+    }
+
+    private static BigDecimal shown(double value) {
+        return new BigDecimal(value).round(SHOWN);
+    }
+
+    private static String name(List<String> key) {
+        return String.join(key.stream().allMatch(label -> label.length() <= 2) ? "" : "·", key);
+    }
+
+    private static String names(List<List<String>> keys) {
+        return String.join(", ", keys.stream().map(PlateCheck::name).toList());
+    }
+}

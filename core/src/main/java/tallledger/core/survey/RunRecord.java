@@ -1,0 +1,83 @@
+package tallledger.core.survey;
+
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Refused;
+
+/**
+ * What a person records of one run.
+ *
+ * @param settings labels of everything set, in the drive's order, direction included
+ * @param reading  the speed read; empty when it was run but not read
+ * @param symptoms what was seen, heard or felt
+ * @param shift    how the levers went in
+ * @param quiet    the surveyor listened and heard nothing but the drive; the only ground for the word in a statement
+ * @param swept    a sliding stage was taken through its range and no dead spot was found
+ * @param remark   anything else
+ */
+public record RunRecord(List<String> settings, Optional<SpeedReading> reading, Set<Symptom> symptoms,
+                        Optional<ShiftFeel> shift, boolean quiet, boolean swept, String remark) {
+
+    public static final int LONGEST_REMARK = 500;
+
+    public RunRecord {
+        settings = List.copyOf(settings);
+        EnumSet<Symptom> all = EnumSet.noneOf(Symptom.class);
+        all.addAll(symptoms);
+        shift.flatMap(ShiftFeel::symptom).ifPresent(all::add);
+        symptoms = java.util.Collections.unmodifiableSet(all);
+        remark = remark.strip();
+        if (remark.length() > LONGEST_REMARK) {
+            throw Refused.because("text.long", remark.length(), LONGEST_REMARK);
+        }
+        if (quiet && symptoms.stream().anyMatch(Symptom::isNoise)) {
+            throw Refused.because("run.quiet-and-noisy");
+        }
+        if (reading.isPresent() && symptoms.stream().anyMatch(Symptom::stopsDrive)) {
+            throw Refused.because("run.read-without-drive", reading.get().typed());
+        }
+        if (shift.filter(ShiftFeel.ENGAGES_CLEAN::equals).isPresent() && symptoms.contains(Symptom.WILL_NOT_ENGAGE)) {
+            throw Refused.because("run.engages-and-not");
+        }
+    }
+
+    public Map<String, Object> toPayload() {
+        Map<String, Object> fields = new HashMap<>();
+        fields.put("settings", settings);
+        reading.ifPresent(r -> {
+            fields.put("method", r.method().name());
+            switch (r.method()) {
+                case CONTACT_TACHOMETER -> fields.put("reading", r.typed());
+                case TAP_COUNT -> {
+                    String[] words = r.typed().split(" ", 4);
+                    fields.put("turns", words[0]);
+                    fields.put("seconds", words[3].substring(0, words[3].length() - 2));
+                }
+            }
+        });
+        fields.put("symptoms", symptoms.stream().map(Enum::name).toList());
+        shift.ifPresent(s -> fields.put("shift", s.name()));
+        fields.put("quiet", quiet);
+        fields.put("swept", swept);
+        fields.put("remark", remark);
+        return fields;
+    }
+
+    static RunRecord from(Payload p, Gauge tachometer) {
+        Optional<SpeedReading> reading = p.optionalText("reading").map(r -> SpeedReading.byTachometer(r, tachometer))
+                .or(() -> p.optionalText("turns").map(turns -> SpeedReading.byTaps(turns, p.text("seconds"))));
+        Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
+        p.texts("symptoms").forEach(name -> symptoms.add(Symptom.valueOf(name)));
+        return new RunRecord(p.texts("settings"), reading, symptoms, p.optionalText("shift").map(ShiftFeel::valueOf),
+                p.flag("quiet"), p.flag("swept"), p.text("remark"));
+    }
+}

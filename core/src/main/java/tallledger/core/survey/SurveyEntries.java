@@ -1,0 +1,93 @@
+package tallledger.core.survey;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.ledger.Chain;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Refused;
+
+/** Writes the drafts of a survey's entries, each refused with a reason when it would say nonsense. */
+public final class SurveyEntries {
+
+    public static final int LONGEST_TEXT = 1_000;
+
+    private SurveyEntries() {
+    }
+
+    /** @param machineHash hash of the description's entry, so that the record names exactly what it judged by */
+    public static Draft opened(Instant at, String author, int machineVersion, String machineHash, String role) {
+        return draft(at, author, Kind.OPENED, "", Map.of("machineVersion", machineVersion, "machineHash", machineHash,
+                "role", checked(role)));
+    }
+
+    public static Draft adopted(Instant at, String author, int machineVersion, String machineHash) {
+        return draft(at, author, Kind.DESCRIPTION_ADOPTED, "",
+                Map.of("machineVersion", machineVersion, "machineHash", machineHash));
+    }
+
+    public static Draft startConfirmed(Instant at, String author, List<StartCheck.Item> items) {
+        return draft(at, author, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
+    }
+
+    public static Draft stopped(Instant at, String author) {
+        return draft(at, author, Kind.STOPPED, "", Map.of());
+    }
+
+    public static Draft run(Instant at, String author, RunRecord record) {
+        return draft(at, author, Kind.RUN, stepOf(record.settings()), record.toPayload());
+    }
+
+    public static Draft passedOver(Instant at, String author, List<String> settings, String reason) {
+        if (reason.isBlank()) {
+            throw Refused.because("reason.missing");
+        }
+        return draft(at, author, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
+    }
+
+    public static Draft remark(Instant at, String author, List<String> settings, String text) {
+        if (text.isBlank()) {
+            throw Refused.because("remark.missing");
+        }
+        return draft(at, author, Kind.REMARK, stepOf(settings), Map.of("settings", settings, "text", checked(text)));
+    }
+
+    /**
+     * Strikes an entry.
+     *
+     * @throws Refused when there is no such entry, it is struck already, or its kind cannot be struck
+     */
+    public static Draft strike(Instant at, String author, List<Entry> entries, int target, String reason) {
+        Entry entry = entries.stream().filter(e -> e.sequence() == target).findFirst()
+                .orElseThrow(() -> Refused.because("strike.none", target));
+        if (!Kind.valueOf(entry.kind()).canBeStruck()) {
+            throw Refused.because("strike.kind", target);
+        }
+        if (Chain.struck(entries).containsKey(target)) {
+            throw Refused.because("strike.already", target);
+        }
+        if (reason.isBlank()) {
+            throw Refused.because("reason.missing");
+        }
+        Map<String, Object> payload = new HashMap<>(Map.of("reason", checked(reason)));
+        return new Draft(at, author, Kind.STRIKE.name(), entry.step(), payload, Optional.of(target));
+    }
+
+    private static String stepOf(List<String> settings) {
+        return String.join(" ", settings);
+    }
+
+    private static String checked(String text) {
+        if (text.length() > LONGEST_TEXT) {
+            throw Refused.because("text.long", text.length(), LONGEST_TEXT);
+        }
+        return text.strip();
+    }
+
+    private static Draft draft(Instant at, String author, Kind kind, String step, Map<String, Object> payload) {
+        return new Draft(at, author, kind.name(), step, payload, Optional.empty());
+    }
+}

@@ -1,0 +1,113 @@
+package tallledger.core.verdict;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.coverage.Coverage;
+import tallledger.core.coverage.Mark;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
+import tallledger.core.gauge.Judgement;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
+import tallledger.core.machine.Claim;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.SpindleSurvey;
+
+/**
+ * A claim against the evidence.
+ *
+ * @param claim   what is said, by whom
+ * @param standing how it stands
+ * @param because the evidence, or what is lacking
+ * @param entries entries it rests on
+ */
+public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<Integer> entries) {
+
+    public enum Standing { UPHELD, SHORT, BETTER, CONTRADICTED, UNTESTED }
+
+    public static List<ClaimVerdict> of(SpindleSurvey survey) {
+        return survey.machine().claims().stream().map(claim -> switch (claim.attribute()) {
+            case SPEED_COUNT -> count(claim, survey);
+            case SLOWEST_SPEED -> end(claim, survey, first(survey.table().counted()), Standing.BETTER, Standing.SHORT);
+            case FASTEST_SPEED -> end(claim, survey, last(survey.table().counted()), Standing.SHORT, Standing.BETTER);
+            case REVERSES -> reverses(claim, survey);
+            default -> untested(claim, "claim.not-covered");
+        }).toList();
+    }
+
+    /** Upheld only if that many distinct speeds exist and every one is proven or inferred. */
+    private static ClaimVerdict count(Claim claim, SpindleSurvey survey) {
+        Coverage.Counts counts = survey.coverage().counts();
+        int claimed = TypedNumber.parsePositive(claim.value()).value().intValue();
+        List<Integer> entries = survey.counting().stream().map(Run::entry).toList();
+        Reason because = Reason.of("claim.count-evidence", counts.all(), counts.run(), counts.proven(), counts.inferred(),
+                counts.failed() + counts.undecided() + counts.open());
+        Standing standing;
+        if (counts.all() != claimed) {
+            standing = counts.all() < claimed ? Standing.SHORT : Standing.BETTER;
+        } else if (counts.proven() + counts.inferred() == counts.all()) {
+            standing = Standing.UPHELD;
+        } else {
+            standing = counts.failed() > 0 ? Standing.SHORT : Standing.UNTESTED;
+        }
+        return new ClaimVerdict(claim, standing, because, entries);
+    }
+
+    private static ClaimVerdict end(Claim claim, SpindleSurvey survey, Optional<Speed> speed, Standing below, Standing above) {
+        Optional<Run> read = speed.stream().flatMap(s -> s.routes().stream())
+                .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
+                .filter(run -> run.record().reading().isPresent()).findFirst();
+        if (read.isEmpty()) {
+            return untested(claim, "claim.not-run");
+        }
+        BigDecimal claimed = TypedNumber.parsePositive(claim.value()).value();
+        Limit limit = Limit.aboutSpeed(claimed, Limit.HOUSE_SPEED_TOLERANCE);
+        Judgement judged = Judgement.of(read.get().record().reading().get().rpm(),
+                read.get().record().reading().get().expanded(), limit);
+        Standing standing = switch (judged.verdict()) {
+            case WITHIN -> Standing.UPHELD;
+            case TOO_CLOSE_TO_CALL -> Standing.UNTESTED;
+            case OUTSIDE -> judged.reading().compareTo(limit.lower()) < 0 ? below : above;
+        };
+        return new ClaimVerdict(claim, standing, judged.because(), List.of(read.get().entry()));
+    }
+
+    private static ClaimVerdict reverses(Claim claim, SpindleSurvey survey) {
+        boolean denied = claim.value().strip().toLowerCase(java.util.Locale.ROOT).startsWith("no");
+        List<Run> reverse = survey.counting().stream().filter(r -> isReverse(survey, r.route())).toList();
+        if (reverse.isEmpty()) {
+            return untested(claim, "claim.reverse-not-run");
+        }
+        List<Integer> entries = reverse.stream().map(Run::entry).toList();
+        boolean turned = reverse.stream().anyMatch(run -> run.outcome() == tallledger.core.coverage.Outcome.PROVEN);
+        Reason because = Reason.of(turned ? "claim.reverse-ran" : "claim.reverse-failed");
+        return new ClaimVerdict(claim, turned != denied ? Standing.UPHELD : Standing.CONTRADICTED, because, entries);
+    }
+
+    private static boolean isReverse(SpindleSurvey survey, Route route) {
+        return survey.machine().train().isReverse(route);
+    }
+
+    private static ClaimVerdict untested(Claim claim, String code) {
+        return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(code), List.of());
+    }
+
+    private static Optional<Speed> first(List<Speed> speeds) {
+        return speeds.stream().findFirst();
+    }
+
+    private static Optional<Speed> last(List<Speed> speeds) {
+        List<Speed> placed = new ArrayList<>(speeds.stream().filter(s -> s.expected().isPresent()).toList());
+        return placed.isEmpty() ? Optional.empty() : Optional.of(placed.get(placed.size() - 1));
+    }
+
+    /** Speeds with a mark, named as people call them. */
+    static String names(SpindleSurvey survey, Mark mark) {
+        return String.join(", ", survey.coverage().marked(mark).stream()
+                .map(speed -> survey.machine().train().name(speed.routes().get(0))).toList());
+    }
+}

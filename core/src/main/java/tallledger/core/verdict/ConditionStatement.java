@@ -1,0 +1,170 @@
+package tallledger.core.verdict;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.coverage.Coverage;
+import tallledger.core.coverage.Mark;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.SpindleSurvey;
+
+/**
+ * The condition statement, written from the entries alone: nothing stands here that no entry bears.
+ *
+ * @param sentences in reading order
+ */
+public record ConditionStatement(List<Sentence> sentences) {
+
+    /**
+     * One sentence.
+     *
+     * @param words   code and numbers
+     * @param entries sequences of the entries it rests on; empty only for what was <em>not</em> done
+     */
+    public record Sentence(Reason words, List<Integer> entries) {
+        public Sentence {
+            entries = List.copyOf(entries);
+        }
+    }
+
+    public static ConditionStatement of(SpindleSurvey survey) {
+        List<Sentence> s = new ArrayList<>();
+        coverage(survey, s);
+        deviations(survey, s);
+        failures(survey, s);
+        undecided(survey, s);
+        shifts(survey, s);
+        noise(survey, s);
+        reverse(survey, s);
+        untested(survey, s);
+        strikes(survey, s);
+        return new ConditionStatement(List.copyOf(s));
+    }
+
+    private static void coverage(SpindleSurvey survey, List<Sentence> s) {
+        Coverage.Counts c = survey.coverage().counts();
+        if (c.run() == 0) {
+            s.add(new Sentence(Reason.of("statement.none-run", c.all()), List.of()));
+            return;
+        }
+        s.add(new Sentence(Reason.of("statement.coverage", c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
+                c.inferred(), c.open()), entries(survey.counting().stream().toList())));
+        if (c.sweeps() > 0) {
+            s.add(new Sentence(Reason.of("statement.sweeps", c.sweepsProven(), c.sweeps()),
+                    entries(survey.counting().stream().filter(r -> survey.machine().train().isSweep(r.route())).toList())));
+        }
+    }
+
+    private static void deviations(SpindleSurvey survey, List<Sentence> s) {
+        List<Run> proven = survey.counting(Outcome.PROVEN).stream().filter(r -> r.deviation().isPresent()).toList();
+        Comparator<Run> byDeviation = Comparator.comparing(r -> r.deviation().orElseThrow());
+        Optional<Run> low = proven.stream().min(byDeviation);
+        Optional<Run> high = proven.stream().max(byDeviation);
+        if (low.isPresent() && high.isPresent()) {
+            s.add(new Sentence(Reason.of("statement.deviations", proven.size(), percent(low.get()), percent(high.get()),
+                    tolerancePercent(survey)), entries(proven)));
+        }
+    }
+
+    private static void failures(SpindleSurvey survey, List<Sentence> s) {
+        for (Run run : survey.counting(Outcome.FAILED)) {
+            String name = name(survey, run);
+            run.record().symptoms().forEach(symptom -> s.add(new Sentence(
+                    Reason.of("statement.symptom." + symptom.name(), name, run.author()), List.of(run.entry()))));
+            run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).ifPresent(j -> s.add(new Sentence(
+                    Reason.of("statement.outside", name, j.reading(), j.expanded(), run.nominal().orElseThrow(), percent(run),
+                            tolerancePercent(survey)), List.of(run.entry()))));
+        }
+    }
+
+    private static void undecided(SpindleSurvey survey, List<Sentence> s) {
+        for (Run run : survey.counting(Outcome.UNDECIDED)) {
+            s.add(new Sentence(run.judgement()
+                    .map(j -> Reason.of("statement.too-close", name(survey, run), j.because()))
+                    .orElse(Reason.of("statement.unread", name(survey, run))), List.of(run.entry())));
+        }
+    }
+
+    private static void shifts(SpindleSurvey survey, List<Sentence> s) {
+        List<Run> noted = survey.counting().stream().filter(r -> r.record().shift().isPresent()).toList();
+        if (noted.isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.shift-not-noted"), List.of()));
+            return;
+        }
+        List<Run> clean = noted.stream().filter(r -> r.record().shift().get() == ShiftFeel.ENGAGES_CLEAN).toList();
+        if (!clean.isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.shift-clean", clean.size(), survey.latest().size()), entries(clean)));
+        }
+        for (ShiftFeel feel : List.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES)) {
+            List<Run> runs = noted.stream().filter(r -> r.record().shift().get() == feel).toList();
+            if (!runs.isEmpty()) {
+                s.add(new Sentence(Reason.of("statement.shift." + feel.name(), names(survey, runs)), entries(runs)));
+            }
+        }
+    }
+
+    private static void noise(SpindleSurvey survey, List<Sentence> s) {
+        List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
+        if (!quiet.isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.quiet", quiet.size(), survey.latest().size(), names(survey, quiet)), entries(quiet)));
+        } else if (!survey.latest().isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.noise-not-noted"), List.of()));
+        }
+    }
+
+    private static void reverse(SpindleSurvey survey, List<Sentence> s) {
+        if (!survey.machine().reverses()) {
+            return;
+        }
+        List<Run> reverse = survey.counting().stream().filter(r -> survey.machine().train().isReverse(r.route())).toList();
+        s.add(reverse.isEmpty() ? new Sentence(Reason.of("statement.reverse-not-run"), List.of())
+                : new Sentence(Reason.of("statement.reverse", names(survey, reverse)), entries(reverse)));
+    }
+
+    private static void untested(SpindleSurvey survey, List<Sentence> s) {
+        String inferred = ClaimVerdict.names(survey, Mark.INFERRED);
+        if (!inferred.isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.inferred", inferred), entries(survey.counting(Outcome.PROVEN))));
+        }
+        String open = ClaimVerdict.names(survey, Mark.OPEN);
+        if (!open.isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.open", open), List.of()));
+        }
+        survey.passed().forEach((route, entry) -> s.add(new Sentence(Reason.of("statement.passed",
+                survey.machine().train().name(route), entry.payload().text("reason")), List.of(entry.sequence()))));
+    }
+
+    private static void strikes(SpindleSurvey survey, List<Sentence> s) {
+        if (!survey.struck().isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.struck", survey.struck().size()),
+                    survey.struck().values().stream().map(Entry::sequence).sorted().toList()));
+        }
+    }
+
+    private static BigDecimal tolerancePercent(SpindleSurvey survey) {
+        return survey.table().plate().tolerance().orElse(tallledger.core.gauge.Limit.HOUSE_SPEED_TOLERANCE)
+                .movePointRight(2).stripTrailingZeros();
+    }
+
+    private static double percent(Run run) {
+        return run.deviation().orElseThrow().doubleValue() * 100;
+    }
+
+    private static String name(SpindleSurvey survey, Run run) {
+        return survey.machine().train().name(run.route());
+    }
+
+    private static String names(SpindleSurvey survey, List<Run> runs) {
+        return String.join(", ", runs.stream().map(run -> name(survey, run)).toList());
+    }
+
+    private static List<Integer> entries(List<Run> runs) {
+        return runs.stream().map(Run::entry).sorted().toList();
+    }
+}

@@ -1,0 +1,58 @@
+package tallledger.core.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.gauge.Verdict;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.SpindleSurvey;
+
+/**
+ * Something wrong, or not as stated.
+ *
+ * @param severity how soon it must be put right
+ * @param what     the sentence and its numbers
+ * @param entries  the entries it rests on
+ */
+public record Finding(Severity severity, Reason what, List<Integer> entries) {
+
+    public Finding {
+        entries = List.copyOf(entries);
+    }
+
+    /** Findings from the runs that count, worst first. The severities are house rules. */
+    public static List<Finding> of(SpindleSurvey survey) {
+        List<Finding> findings = new ArrayList<>();
+        for (Run run : survey.counting()) {
+            String name = survey.machine().train().name(run.route());
+            for (Symptom symptom : run.record().symptoms()) {
+                findings.add(new Finding(severity(symptom), Reason.of("finding.symptom." + symptom.name(), name), List.of(run.entry())));
+            }
+            run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).ifPresent(j -> findings.add(new Finding(
+                    Severity.SOON, Reason.of("finding.speed", name, j.reading(), run.nominal().orElseThrow(),
+                    run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper()), List.of(run.entry()))));
+            run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s)).ifPresent(s ->
+                    findings.add(new Finding(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH,
+                            Reason.of("finding.shift." + s.name(), name), List.of(run.entry()))));
+            if (run.outcome() == Outcome.UNDECIDED && run.judgement().isPresent()) {
+                findings.add(new Finding(Severity.NOTE, Reason.of("finding.too-close", name, run.judgement().get().because()),
+                        List.of(run.entry())));
+            }
+        }
+        findings.sort(Comparator.comparing(Finding::severity));
+        return findings;
+    }
+
+    private static Severity severity(Symptom symptom) {
+        return switch (symptom) {
+            case JUMPS_OUT, SLIPS, NO_DRIVE, WILL_NOT_ENGAGE -> Severity.BEFORE_USE;
+            case KNOCKS_ONCE_A_TURN, GROWLS, HOT, RUNS_ROUGH -> Severity.SOON;
+            case WHINES, SQUEALS -> Severity.LIVE_WITH;
+        };
+    }
+}

@@ -1,0 +1,78 @@
+package tallledger.practice;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.random.RandomGenerator;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Span;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.gauge.Gauge;
+
+/**
+ * A machine that can be run: true speeds, scatter, hidden faults.
+ *
+ * @param description what the seller's plate and papers say
+ * @param trueSpeeds  true unloaded speed by plate cell, min⁻¹, where it differs from the plate's
+ * @param motorFactor everything turns this much faster than the plate (slip at no load, supply)
+ * @param scatter     standard deviation of a reading, as a share
+ * @param faults      hidden faults
+ */
+public record SimulatedMachine(MachineDescription description, Map<List<String>, Double> trueSpeeds, double motorFactor,
+                               double scatter, List<HiddenFault> faults) {
+
+    public SimulatedMachine {
+        trueSpeeds = Map.copyOf(trueSpeeds);
+        faults = List.copyOf(faults);
+    }
+
+    /** Runs one route and records what a surveyor with a contact tachometer would. */
+    public RunRecord run(Route route, RandomGenerator random) {
+        Set<Symptom> symptoms = symptoms(route, random);
+        boolean turns = symptoms.stream().noneMatch(Symptom::stopsDrive);
+        boolean sweep = description.train().isSweep(route);
+        Optional<SpeedReading> reading = turns && !sweep ? Optional.of(read(route, random)) : Optional.empty();
+        Optional<ShiftFeel> shift = turns ? Optional.of(ShiftFeel.ENGAGES_CLEAN) : Optional.empty();
+        boolean quiet = symptoms.isEmpty() && turns;
+        return new RunRecord(description.train().settings(route), reading, symptoms, shift, quiet, sweep && symptoms.isEmpty(), "");
+    }
+
+    /** What the simulated tachometer shows: the true speed with scatter, to its last digit. */
+    private SpeedReading read(Route route, RandomGenerator random) {
+        double shown = trueSpeed(route) * (1 + scatter * random.nextGaussian());
+        BigDecimal digits = BigDecimal.valueOf(shown).setScale(shown < 1000 ? 1 : 0, RoundingMode.HALF_UP);
+        return SpeedReading.byTachometer(digits.toPlainString(), Gauge.HOUSE_TACHOMETER);
+    }
+
+    private double trueSpeed(Route route) {
+        DriveTrain train = description.train();
+        Double hidden = trueSpeeds.get(train.plateKey(route));
+        double nominal = hidden != null ? hidden : description.speeds().nominal(route).map(BigDecimal::doubleValue)
+                .or(() -> train.speed(route).map(Span::low)).orElseThrow();
+        return nominal * motorFactor;
+    }
+
+    private Set<Symptom> symptoms(Route route, RandomGenerator random) {
+        Map<String, String> standing = new HashMap<>();
+        for (int s = 0; s < description.train().stages().size(); s++) {
+            standing.put(description.train().stages().get(s).name(), description.train().position(route, s).label());
+        }
+        Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
+        for (HiddenFault fault : faults) {
+            if (fault.position().equals(standing.get(fault.stage())) && random.nextDouble() < fault.shows()) {
+                symptoms.add(fault.symptom());
+            }
+        }
+        return symptoms;
+    }
+}

@@ -1,0 +1,55 @@
+package tallledger.web.config;
+
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import tallledger.core.reason.Refused;
+import tallledger.web.record.NoSuchBook;
+
+/** What is shown when a page cannot be: what happened, and what to do. */
+@Controller
+@ControllerAdvice
+class SorryController implements ErrorController {
+
+    private static final String PAGE = "sorry";
+
+    @RequestMapping("/sorry/form-expired")
+    String formExpired(Model model) {
+        return sorry(model, "sorry.form-expired");
+    }
+
+    @RequestMapping("/error")
+    String error(HttpServletRequest request, Model model) {
+        Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
+        int code = status instanceof Integer number ? number : 500;
+        return sorry(model, code == 404 ? "sorry.not-found" : code == 413 ? "sorry.too-large"
+                : code < 500 ? "sorry.bad-request" : "sorry.fault");
+    }
+
+    @ExceptionHandler({NoSuchBook.class, MethodArgumentTypeMismatchException.class})
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String notFound(Model model) {
+        return sorry(model, "sorry.not-found");
+    }
+
+    /** A form so broken that it names no field: forged, or cut short on its way. */
+    @ExceptionHandler(Refused.class)
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_ENTITY)
+    String refused(Refused refused, Model model) {
+        model.addAttribute("because", refused.reason());
+        return sorry(model, "sorry.bad-request");
+    }
+
+    private static String sorry(Model model, String code) {
+        model.addAttribute("code", code);
+        return PAGE;
+    }
+}

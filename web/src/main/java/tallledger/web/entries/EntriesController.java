@@ -1,0 +1,109 @@
+package tallledger.web.entries;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.ledger.Chain;
+import tallledger.core.ledger.Draft;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
+
+/** The ledger itself: every entry in its order, struck ones readable, and the place to strike or remark. */
+@Controller
+@RequestMapping("/surveys/{id}/entries")
+class EntriesController {
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Writer writer;
+    private final Clock clock;
+    private final Words words;
+
+    EntriesController(Shelves shelves, Books books, Writer writer, Clock clock, Words words) {
+        this.shelves = shelves;
+        this.books = books;
+        this.writer = writer;
+        this.clock = clock;
+        this.words = words;
+    }
+
+    @GetMapping
+    String show(@PathVariable long id, @RequestParam Optional<Integer> strike, Model model, HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        strike.ifPresent(target -> typed.set("target", String.valueOf(target)));
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    @PostMapping("/strike")
+    String strike(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                  HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return write(survey, typed, model, response, "reason", () -> SurveyEntries.strike(clock.instant(), typed.get("author"),
+                survey.entries(), typed.wholeOr("target", 0), typed.get("reason")));
+    }
+
+    @PostMapping("/remark")
+    String remark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                  HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return write(survey, typed, model, response, "text",
+                () -> SurveyEntries.remark(clock.instant(), typed.get("author"), List.of(), typed.get("text")));
+    }
+
+    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field,
+                         java.util.function.Supplier<Draft> read) {
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (books.written(survey.id(), submission).isPresent()) {
+            return "redirect:/surveys/" + survey.id() + "/entries";
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        Optional<Draft> draft = typed.isClean() ? typed.attempt(field, read) : Optional.empty();
+        if (draft.isEmpty()) {
+            response.setStatus(422);
+            return page(survey, typed, submission, model);
+        }
+        try {
+            books.append(survey.id(), draft.get(), submission);
+            writer.remember(response, typed.get("author"));
+            return "redirect:/surveys/" + survey.id() + "/entries";
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            Survey now = shelves.survey(survey.id());
+            return page(now, typed, new Submission(submission.key(), now.head()), model);
+        }
+    }
+
+    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+        model.addAttribute("survey", survey);
+        model.addAttribute("lines", EntryLine.of(survey, words));
+        model.addAttribute("broken", Chain.firstBreak(survey.entries()).orElse(null));
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        return "entries/entries";
+    }
+}

@@ -1,0 +1,80 @@
+package tallledger.web.entries;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.survey.Kind;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
+
+/**
+ * One entry as a line of the ledger.
+ *
+ * @param sequence  its number
+ * @param time      local time
+ * @param author    who wrote it
+ * @param kind      in words
+ * @param step      which step
+ * @param says      its content in words
+ * @param struckBy  number of the entry that strikes it, 0 for none
+ * @param strikable whether it may be struck now
+ * @param hash      its hash
+ */
+public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
+                        boolean strikable, String hash) {
+
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
+
+    /** Newest first. */
+    static List<EntryLine> of(Survey survey, Words words) {
+        Map<Integer, Entry> struck = survey.folded().struck();
+        List<EntryLine> lines = new ArrayList<>();
+        for (Entry entry : survey.entries()) {
+            Kind kind = Kind.valueOf(entry.kind());
+            int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
+            lines.add(new EntryLine(entry.sequence(), TIME.format(entry.at().atZone(ZoneId.systemDefault())), entry.author(),
+                    words.of(kind), entry.step(), says(entry, kind, words), by, by == 0 && kind.canBeStruck(), entry.hash()));
+        }
+        Collections.reverse(lines);
+        return lines;
+    }
+
+    private static String says(Entry entry, Kind kind, Words words) {
+        Payload p = entry.payload();
+        return switch (kind) {
+            case OPENED -> words.say("entry.opened", p.whole("machineVersion"), p.text("role"));
+            case DESCRIPTION_ADOPTED -> words.say("entry.adopted", p.whole("machineVersion"));
+            case START_CONFIRMED -> words.say("entry.start", p.texts("items").size());
+            case STOPPED -> words.say("entry.stopped");
+            case RUN -> run(p, words);
+            case PASSED_OVER -> p.text("reason");
+            case REMARK -> p.text("text");
+            case STRIKE -> words.say("entry.strike", entry.draft().strikes().orElseThrow(), p.text("reason"));
+        };
+    }
+
+    private static String run(Payload p, Words words) {
+        List<String> parts = new ArrayList<>();
+        p.optionalText("reading").ifPresent(r -> parts.add(words.say("entry.tachometer", r)));
+        p.optionalText("turns").ifPresent(t -> parts.add(words.say("entry.taps", t, p.text("seconds"))));
+        if (parts.isEmpty()) {
+            parts.add(words.say(p.flag("swept") ? "entry.swept" : "entry.unread"));
+        }
+        parts.add(p.texts("symptoms").stream().map(s -> words.of(Symptom.valueOf(s))).collect(Collectors.joining(", ")));
+        p.optionalText("shift").map(ShiftFeel::valueOf).filter(s -> s.symptom().isEmpty()).ifPresent(s -> parts.add(words.of(s)));
+        if (p.flag("quiet")) {
+            parts.add(words.say("entry.quiet"));
+        }
+        parts.add(p.text("remark"));
+        return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining("; "));
+    }
+}

@@ -1,0 +1,106 @@
+package tallledger.web.forms;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+
+/**
+ * What was typed into a form, kept whatever happens, and what was wrong with it, field by field. Core's factories refuse
+ * nonsense; {@link #attempt} puts the refusal beside the field and the page shows both again.
+ */
+public class Typed {
+
+    private final MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
+    private final Map<String, Reason> errors = new LinkedHashMap<>();
+
+    public static Typed blank() {
+        return new Typed();
+    }
+
+    public static Typed of(MultiValueMap<String, String> fields) {
+        Typed typed = new Typed();
+        typed.fields.addAll(fields);
+        return typed;
+    }
+
+    /** The same text with a clean slate, to look at one part of the form on its own. */
+    public Typed withoutErrors() {
+        return of(fields);
+    }
+
+    /** The text of a field, empty when it was not sent. */
+    public String get(String name) {
+        return Optional.ofNullable(fields.getFirst(name)).orElse("");
+    }
+
+    public boolean has(String name) {
+        return !get(name).isBlank();
+    }
+
+    public List<String> all(String name) {
+        return fields.getOrDefault(name, List.of());
+    }
+
+    /** Whether a check box or radio of this name holds a value. */
+    public boolean holds(String name, String value) {
+        return all(name).contains(value);
+    }
+
+    public void set(String name, String value) {
+        fields.set(name, value);
+    }
+
+    public void remove(String name) {
+        fields.remove(name);
+    }
+
+    public void refuse(String field, Reason reason) {
+        errors.putIfAbsent(field, reason);
+    }
+
+    /** Runs a factory; a refusal is noted at the field and gives nothing. */
+    public <T> Optional<T> attempt(String field, Supplier<T> factory) {
+        try {
+            return Optional.of(factory.get());
+        } catch (Refused refused) {
+            refuse(field, refused.reason());
+            return Optional.empty();
+        }
+    }
+
+    /** A constant by name; a forged or missing name is refused like any other slip. */
+    public <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
+        Optional<E> found = Stream.of(type.getEnumConstants()).filter(c -> c.name().equals(get(field))).findFirst();
+        if (found.isEmpty()) {
+            refuse(field, Reason.of("choice.unknown"));
+        }
+        return found;
+    }
+
+    public Reason error(String field) {
+        return errors.get(field);
+    }
+
+    public boolean isWrong(String field) {
+        return errors.containsKey(field);
+    }
+
+    public boolean isClean() {
+        return errors.isEmpty();
+    }
+
+    public Map<String, Reason> errors() {
+        return Map.copyOf(errors);
+    }
+
+    public int wholeOr(String field, int otherwise) {
+        return get(field).matches("\\d{1,9}") ? Integer.parseInt(get(field)) : otherwise;
+    }
+}

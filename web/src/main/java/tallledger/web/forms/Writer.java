@@ -1,0 +1,34 @@
+package tallledger.web.forms;
+
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLDecoder;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Who is writing: remembered by this browser only, offered again in the next form, never trusted as an identity. */
+@Component
+public class Writer {
+
+    private static final String NAME = "writer";
+    private static final int A_YEAR = 365 * 24 * 3600;
+
+    public Optional<String> known(HttpServletRequest request) {
+        return Arrays.stream(Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
+                .filter(cookie -> cookie.getName().equals(NAME)).map(Cookie::getValue)
+                .map(value -> URLDecoder.decode(value, StandardCharsets.UTF_8)).findFirst();
+    }
+
+    public void remember(HttpServletResponse response, String author) {
+        Cookie cookie = new Cookie(NAME, URLEncoder.encode(author.strip(), StandardCharsets.UTF_8));
+        cookie.setPath("/");
+        cookie.setHttpOnly(true);
+        cookie.setMaxAge(A_YEAR);
+        cookie.setAttribute("SameSite", "Lax");
+        response.addCookie(cookie);
+    }
+}

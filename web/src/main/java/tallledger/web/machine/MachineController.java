@@ -1,0 +1,164 @@
+package tallledger.web.machine;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.StageKind;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.PlateCheck;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Reason;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Machine;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+
+/** The Machine screen: what it is, what is said of it, its drive and plate. */
+@Controller
+@RequestMapping("/machines")
+class MachineController {
+
+    private static final String FORM = "machine/form";
+
+    private final Shelves shelves;
+    private final Writer writer;
+
+    MachineController(Shelves shelves, Writer writer) {
+        this.shelves = shelves;
+        this.writer = writer;
+    }
+
+    @GetMapping("/{id}")
+    String show(@PathVariable long id, @RequestParam Optional<String> unnamed, Model model, HttpServletRequest request) {
+        Machine machine = shelves.machine(id);
+        model.addAttribute("machine", machine);
+        model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
+        model.addAttribute("check", PlateCheck.of(machine.description().plate(), claimedSpeeds(machine.description())));
+        model.addAttribute("surveys", shelves.surveysOf(machine));
+        model.addAttribute("submission", Submission.fresh(0));
+        model.addAttribute("author", writer.known(request).orElse(""));
+        model.addAttribute("unnamed", unnamed.isPresent());
+        return "machine/show";
+    }
+
+    @GetMapping("/new")
+    String blank(Model model, HttpServletRequest request) {
+        Typed typed = MachineForm.blank();
+        typed.set("author", writer.known(request).orElse(""));
+        return form(model, Optional.empty(), typed, Submission.fresh(0), List.of());
+    }
+
+    @GetMapping("/{id}/edit")
+    String edit(@PathVariable long id, Model model, HttpServletRequest request) {
+        Machine machine = shelves.machine(id);
+        Typed typed = MachineForm.write(machine.description());
+        typed.set("author", writer.known(request).orElse(""));
+        return form(model, Optional.of(machine), typed, Submission.fresh(machine.version()),
+                machine.description().plate().levers());
+    }
+
+    @PostMapping
+    String add(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        return save(Optional.empty(), Typed.of(fields), model, response);
+    }
+
+    @PostMapping("/{id}")
+    String change(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                  HttpServletResponse response) {
+        return save(Optional.of(shelves.machine(id)), Typed.of(fields), model, response);
+    }
+
+    private String save(Optional<Machine> machine, Typed typed, Model model, HttpServletResponse response) {
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (!typed.get("do").equals("save")) {
+            return rework(machine, typed, model, submission);
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        Optional<MachineDescription> description = MachineForm.description(typed);
+        if (description.isEmpty() || !typed.isClean()) {
+            response.setStatus(422);
+            return form(model, machine, typed, submission, leversOf(typed));
+        }
+        try {
+            long id = machine.map(Machine::id).orElse(0L);
+            if (machine.isPresent()) {
+                shelves.describeAnew(id, description.get(), typed.get("author"), submission);
+            } else {
+                id = shelves.addMachine(description.get(), typed.get("author"), submission);
+            }
+            writer.remember(response, typed.get("author"));
+            return "redirect:/machines/" + id;
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("machine.moved-on", moved.head()));
+            return form(model, machine, typed, new Submission(submission.key(), moved.head()), leversOf(typed));
+        }
+    }
+
+    /** Buttons that change the form and save nothing: lay out the plate, fill it from a paste, more claim rows. */
+    private String rework(Optional<Machine> machine, Typed typed, Model model, Submission submission) {
+        if (typed.get("do").equals("more")) {
+            typed.set("claimRows", String.valueOf(MachineForm.claimRows(typed) + 3));
+        }
+        List<Lever> levers = leversOf(typed);
+        if (typed.get("do").equals("paste") && !levers.isEmpty()) {
+            typed.attempt("pasted", () -> PlatePaste.read(typed.get("pasted"), levers)).ifPresent(cells -> {
+                List<List<String>> keys = SpeedPlate.keysOf(levers);
+                IntStream.range(0, keys.size()).filter(i -> cells.containsKey(keys.get(i)))
+                        .forEach(i -> typed.set(PlateGrid.field(i), cells.get(keys.get(i))));
+                typed.set("pasted", "");
+            });
+        }
+        return form(model, machine, typed, submission, levers);
+    }
+
+    /** Levers as typed, the grid brought into their shape; empty while the stages do not make sense or have no lever. */
+    private static List<Lever> leversOf(Typed typed) {
+        Optional<DriveTrain> train = MachineForm.train(typed.isClean() ? typed : typed.withoutErrors());
+        train.map(MachineDescription::leversOf).ifPresent(levers -> PlateGrid.reshape(typed, levers));
+        return train.map(MachineDescription::leversOf).orElse(List.of());
+    }
+
+    private String form(Model model, Optional<Machine> machine, Typed typed, Submission submission, List<Lever> levers) {
+        model.addAttribute("machine", machine.orElse(null));
+        model.addAttribute("title", machine.map(m -> "Change " + m.name()).orElse("Describe a machine"));
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
+        model.addAttribute("stageRows", IntStream.range(0, MachineForm.STAGE_ROWS).boxed().toList());
+        model.addAttribute("claimRows", IntStream.range(0, MachineForm.claimRows(typed)).boxed().toList());
+        model.addAllAttributes(Map.of("families", Family.values(), "units", LengthUnit.values(),
+                "attributes", Claim.Attribute.values(), "sources", Claim.Source.values(), "shiftings", Shifting.values(),
+                "kinds", IntStream.range(0, StageKind.values().length).mapToObj(i -> StageKind.values()[i])
+                        .filter(kind -> kind != StageKind.DIRECTION).toList()));
+        return FORM;
+    }
+
+    private static OptionalInt claimedSpeeds(MachineDescription machine) {
+        return machine.claims().stream().filter(c -> c.attribute() == Claim.Attribute.SPEED_COUNT)
+                .mapToInt(c -> TypedNumber.parsePositive(c.value()).value().intValue()).findFirst();
+    }
+}

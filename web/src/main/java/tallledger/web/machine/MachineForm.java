@@ -1,0 +1,191 @@
+package tallledger.web.machine;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Exclusion;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.web.forms.Typed;
+
+/** The machine form, read into a description and written from one. Everything wrong is collected at its field. */
+final class MachineForm {
+
+    static final int STAGE_ROWS = 7;
+    private static final int FEWEST_CLAIM_ROWS = 3;
+
+    private MachineForm() {
+    }
+
+    /** The drive and plate levers as typed so far; empty while the stages do not make sense. */
+    static Optional<DriveTrain> train(Typed typed) {
+        List<Stage> stages = new ArrayList<>();
+        for (int i = 0; i < STAGE_ROWS; i++) {
+            String row = "stage" + i;
+            if (typed.has(row + ".name") || typed.has(row + ".positions") || typed.has(row + ".values")) {
+                StageReader.read(typed, row).ifPresent(stages::add);
+            }
+        }
+        if (typed.holds("reverses", "yes")) {
+            stages.add(Stage.direction(Shifting.STOP_TO_SHIFT));
+        }
+        List<Exclusion> exclusions = exclusions(typed, stages);
+        return typed.isClean() ? typed.attempt("stages", () -> new DriveTrain(stages, exclusions)) : Optional.empty();
+    }
+
+    /** Interlocks, one a line: "out + high", where a label that two levers share is written "lever: label". */
+    private static List<Exclusion> exclusions(Typed typed, List<Stage> stages) {
+        List<Exclusion> exclusions = new ArrayList<>();
+        for (String line : typed.get("interlocks").split("\\R")) {
+            if (!line.isBlank()) {
+                typed.attempt("interlocks", () -> exclusion(line.strip(), stages)).ifPresent(exclusions::add);
+            }
+        }
+        return exclusions;
+    }
+
+    private static Exclusion exclusion(String line, List<Stage> stages) {
+        Map<String, String> positions = new HashMap<>();
+        for (String part : line.split("\\+")) {
+            String lever = part.contains(":") ? part.substring(0, part.indexOf(':')).strip() : "";
+            String label = part.substring(part.indexOf(':') + 1).strip();
+            List<Stage> having = stages.stream()
+                    .filter(stage -> lever.isEmpty() || stage.name().equals(lever))
+                    .filter(stage -> stage.positions().stream().anyMatch(p -> p.label().equals(label))).toList();
+            if (having.size() != 1) {
+                throw Refused.because(having.isEmpty() ? "interlock.none" : "interlock.several", line, label);
+            }
+            positions.put(having.get(0).name(), label);
+        }
+        if (positions.size() < 2) {
+            throw Refused.because("interlock.single", line);
+        }
+        return new Exclusion(positions);
+    }
+
+    /** The whole description; empty, with the reasons at their fields, when anything is wrong. */
+    static Optional<MachineDescription> description(Typed typed) {
+        Optional<LengthUnit> unit = typed.choice("unit", LengthUnit.class);
+        Optional<Identity> identity = identity(typed);
+        List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
+        Optional<DriveTrain> train = train(typed);
+        Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t)));
+        if (!typed.isClean() || identity.isEmpty() || plate.isEmpty()) {
+            return Optional.empty();
+        }
+        return typed.attempt("stages", () -> {
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get());
+            description.speeds();
+            return description;
+        });
+    }
+
+    private static Optional<Identity> identity(Typed typed) {
+        var family = typed.choice("family", tallledger.core.machine.Family.class);
+        List.of("name", "maker", "model", "serial", "year", "seenAt", "offeredBy").forEach(field -> {
+            if (typed.get(field).length() > Identity.LONGEST) {
+                typed.refuse(field, Reason.of("text.long", typed.get(field).length(), Identity.LONGEST));
+            }
+        });
+        return family.flatMap(f -> typed.attempt("name", () -> new Identity(typed.get("name"), typed.get("maker").strip(),
+                typed.get("model").strip(), f, typed.get("serial").strip(), typed.get("year").strip(),
+                typed.get("seenAt").strip(), typed.get("offeredBy").strip(), LengthUnit.valueOf(
+                typed.holds("unit", "INCH") ? "INCH" : "MM"))));
+    }
+
+    private static List<Claim> claims(Typed typed, LengthUnit unit) {
+        List<Claim> claims = new ArrayList<>();
+        for (int i = 0; i < claimRows(typed); i++) {
+            String row = "claim" + i;
+            if (!typed.has(row + ".value") && !typed.has(row + ".wording")) {
+                continue;
+            }
+            var attribute = typed.choice(row + ".attribute", Claim.Attribute.class);
+            var source = typed.choice(row + ".source", Claim.Source.class);
+            if (attribute.isPresent() && source.isPresent()) {
+                typed.attempt(row + ".value", () -> Claim.checked(attribute.get(), typed.get(row + ".value"), source.get(),
+                        typed.get(row + ".wording"), unit)).ifPresent(claims::add);
+            }
+        }
+        return claims;
+    }
+
+    private static Optional<SpeedPlate> plate(Typed typed, List<Lever> levers) {
+        if (!typed.get("shape").equals(PlateGrid.shapeOf(levers))) {
+            PlateGrid.reshape(typed, levers);
+            typed.refuse("stages", Reason.of("plate.not-laid-out"));
+            return Optional.empty();
+        }
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        Map<List<String>, PlateCell> cells = new HashMap<>();
+        IntStream.range(0, keys.size()).forEach(i -> typed.attempt(PlateGrid.field(i),
+                () -> PlateCell.parse(typed.get(PlateGrid.field(i)))).ifPresent(cell -> cells.put(keys.get(i), cell)));
+        Optional<BigDecimal> tolerance = typed.has("tolerance")
+                ? typed.attempt("tolerance", () -> TypedNumber.parsePositive(typed.get("tolerance")).value().movePointLeft(2))
+                : Optional.empty();
+        return typed.isClean() ? typed.attempt("tolerance", () -> new SpeedPlate(levers, cells, tolerance)) : Optional.empty();
+    }
+
+    static int claimRows(Typed typed) {
+        return Math.min(Math.max(typed.wholeOr("claimRows", FEWEST_CLAIM_ROWS), FEWEST_CLAIM_ROWS), MachineDescription.MOST_CLAIMS);
+    }
+
+    /** A blank form: one fixed motor and two gear levers to fill in. */
+    static Typed blank() {
+        Typed typed = Typed.blank();
+        typed.set("family", tallledger.core.machine.Family.LATHE.name());
+        typed.set("unit", LengthUnit.MM.name());
+        typed.set("stage0.name", "motor");
+        typed.set("stage0.kind", StageKind.MOTOR.name());
+        typed.set("stage0.shifting", Shifting.SHIFTS_TURNING.name());
+        return typed;
+    }
+
+    /** A form filled from a description, as a person would have typed it. */
+    static Typed write(MachineDescription machine) {
+        Typed typed = Typed.blank();
+        Identity id = machine.identity();
+        Map<String, String> texts = Map.of("name", id.name(), "maker", id.maker(), "model", id.model(), "serial", id.serial(),
+                "year", id.year(), "seenAt", id.seenAt(), "offeredBy", id.offeredBy(), "family", id.family().name(),
+                "unit", id.unit().name());
+        texts.forEach(typed::set);
+        List<Stage> stages = machine.train().stages().stream().filter(s -> s.kind() != StageKind.DIRECTION).toList();
+        IntStream.range(0, stages.size()).forEach(i -> StageReader.write(stages.get(i), typed, "stage" + i));
+        if (machine.reverses()) {
+            typed.set("reverses", "yes");
+        }
+        typed.set("interlocks", String.join("\n", machine.train().exclusions().stream().map(x -> String.join(" + ",
+                x.positions().entrySet().stream().map(e -> e.getKey() + ": " + e.getValue()).sorted().toList())).toList()));
+        IntStream.range(0, machine.claims().size()).forEach(i -> writeClaim(machine.claims().get(i), typed, "claim" + i));
+        typed.set("claimRows", String.valueOf(machine.claims().size() + 1));
+        typed.set("shape", PlateGrid.shapeOf(machine.plate().levers()));
+        List<PlateCell> cells = List.copyOf(machine.plate().cells().values());
+        IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(i), cells.get(i).typed()));
+        machine.plate().tolerance().ifPresent(t -> typed.set("tolerance",
+                t.movePointRight(2).stripTrailingZeros().toPlainString()));
+        return typed;
+    }
+
+    private static void writeClaim(Claim claim, Typed typed, String row) {
+        typed.set(row + ".attribute", claim.attribute().name());
+        typed.set(row + ".value", claim.value());
+        typed.set(row + ".source", claim.source().name());
+        typed.set(row + ".wording", claim.wording());
+    }
+}

@@ -1,0 +1,78 @@
+package tallledger.web.machine;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.web.forms.Typed;
+
+/**
+ * The plate as a grid of inputs: the last lever across, the others down.
+ *
+ * @param columns lever across, its positions
+ * @param rows    one for each combination of the other levers
+ * @param shape   the levers' labels, sent back with the form so that values keep their place when levers change
+ */
+public record PlateGrid(String across, List<String> columns, List<Row> rows, String shape) {
+
+    /** One row: the other levers' labels and its inputs. */
+    public record Row(List<String> labels, List<Cell> cells) {
+    }
+
+    /** One input. */
+    public record Cell(String field, String name, List<String> key) {
+    }
+
+    static PlateGrid of(List<Lever> levers) {
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        List<String> columns = levers.isEmpty() ? List.of("") : levers.get(levers.size() - 1).positions();
+        String across = levers.isEmpty() ? "" : levers.get(levers.size() - 1).name();
+        List<Row> rows = new ArrayList<>();
+        for (int r = 0; r < keys.size() / columns.size(); r++) {
+            List<Cell> cells = new ArrayList<>();
+            for (int c = 0; c < columns.size(); c++) {
+                int i = r * columns.size() + c;
+                cells.add(new Cell(field(i), String.join(" ", keys.get(i)), keys.get(i)));
+            }
+            List<String> key = keys.get(r * columns.size());
+            rows.add(new Row(key.subList(0, Math.max(key.size() - 1, 0)), cells));
+        }
+        return new PlateGrid(across, columns, rows, shapeOf(levers));
+    }
+
+    static String field(int index) {
+        return "cell" + index;
+    }
+
+    static String shapeOf(List<Lever> levers) {
+        return levers.stream().map(lever -> String.join(" ", lever.positions())).collect(Collectors.joining("|"));
+    }
+
+    /** Moves the typed cells from the shape they were typed in to the levers' present shape, by their labels. */
+    static void reshape(Typed typed, List<Lever> levers) {
+        String now = shapeOf(levers);
+        String then = typed.get("shape");
+        if (then.isEmpty() || then.equals(now)) {
+            typed.set("shape", now);
+            return;
+        }
+        Map<List<String>, String> values = new HashMap<>();
+        List<Lever> formerly = Arrays.stream(then.split("\\|")).map(labels -> new Lever("", List.of(labels.split(" ")))).toList();
+        long cells = formerly.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * Math.min(b, 1_000));
+        List<List<String>> before = cells > DriveTrain.MOST_COMBINATIONS ? List.of() : SpeedPlate.keysOf(formerly);
+        for (int i = 0; i < before.size(); i++) {
+            values.put(before.get(i), typed.get(field(i)));
+            typed.remove(field(i));
+        }
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        for (int i = 0; i < keys.size(); i++) {
+            typed.set(field(i), values.getOrDefault(keys.get(i), ""));
+        }
+        typed.set("shape", now);
+    }
+}

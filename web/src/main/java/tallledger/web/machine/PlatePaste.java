@@ -1,0 +1,95 @@
+package tallledger.web.machine;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reason.Refused;
+
+/**
+ * A plate pasted from a spreadsheet or CSV: either the grid itself (with or without its heading row and label columns) or a
+ * list of "position, position, speed". Tabs, semicolons or commas part the columns.
+ */
+final class PlatePaste {
+
+    static final int LONGEST = 20_000;
+
+    private PlatePaste() {
+    }
+
+    /** Cell texts by key. */
+    static Map<List<String>, String> read(String text, List<Lever> levers) {
+        if (text.length() > LONGEST) {
+            throw Refused.because("paste.long", text.length(), LONGEST);
+        }
+        List<List<String>> rows = rows(text);
+        if (rows.isEmpty()) {
+            throw Refused.because("paste.empty");
+        }
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        boolean list = rows.stream().allMatch(row -> row.size() == levers.size() + 1)
+                && rows.stream().anyMatch(row -> keys.contains(row.subList(0, levers.size())));
+        return list ? listed(rows, levers.size(), keys) : grid(rows, levers, keys);
+    }
+
+    private static Map<List<String>, String> listed(List<List<String>> rows, int levers, List<List<String>> keys) {
+        Map<List<String>, String> cells = new HashMap<>();
+        for (int r = 0; r < rows.size(); r++) {
+            List<String> key = rows.get(r).subList(0, levers);
+            if (!keys.contains(key)) {
+                if (r == 0) {
+                    continue;
+                }
+                throw Refused.because("paste.stray", r + 1, String.join(" ", key));
+            }
+            if (cells.put(List.copyOf(key), rows.get(r).get(levers)) != null) {
+                throw Refused.because("paste.repeated", String.join(" ", key));
+            }
+        }
+        return cells;
+    }
+
+    private static Map<List<String>, String> grid(List<List<String>> rows, List<Lever> levers, List<List<String>> keys) {
+        int columns = levers.isEmpty() ? 1 : levers.get(levers.size() - 1).positions().size();
+        int wanted = keys.size() / columns;
+        List<List<String>> body = rows.size() == wanted + 1 ? rows.subList(1, rows.size()) : rows;
+        if (body.size() != wanted) {
+            throw Refused.because("paste.rows", rows.size(), wanted);
+        }
+        Map<List<String>, String> cells = new HashMap<>();
+        for (int r = 0; r < wanted; r++) {
+            List<String> row = body.get(r);
+            int labels = row.size() - columns;
+            if (labels < 0 || labels >= Math.max(levers.size(), 1)) {
+                throw Refused.because("paste.columns", r + 1, row.size(), columns);
+            }
+            for (int c = 0; c < columns; c++) {
+                cells.put(keys.get(r * columns + c), row.get(labels + c));
+            }
+        }
+        return cells;
+    }
+
+    private static List<List<String>> rows(String text) {
+        char delimiter = text.indexOf('\t') >= 0 ? '\t' : text.indexOf(';') >= 0 ? ';' : ',';
+        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setTrim(true).setIgnoreEmptyLines(true).get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            List<List<String>> rows = new ArrayList<>();
+            for (CSVRecord record : parser) {
+                if (record.stream().anyMatch(cell -> !cell.isBlank())) {
+                    rows.add(record.stream().toList());
+                }
+            }
+            return rows;
+        } catch (IOException | java.io.UncheckedIOException broken) {
+            throw Refused.because("paste.broken");
+        }
+    }
+}

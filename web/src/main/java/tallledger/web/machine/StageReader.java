@@ -1,0 +1,175 @@
+package tallledger.web.machine;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import tallledger.core.drive.GearPair;
+import tallledger.core.drive.Position;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Span;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+import tallledger.web.forms.Typed;
+
+/**
+ * One stage as typed in a row: name, kind, position labels ("A B C"), what each does ("24/48 36/36", may be left empty), how it
+ * shifts. "N" among the values is neutral, "?" is unknown.
+ */
+final class StageReader {
+
+    private static final String UNKNOWN = "?";
+
+    private StageReader() {
+    }
+
+    static Optional<Stage> read(Typed typed, String row) {
+        Optional<StageKind> kind = typed.choice(row + ".kind", StageKind.class);
+        Optional<Shifting> shifting = typed.choice(row + ".shifting", Shifting.class);
+        if (kind.isEmpty() || shifting.isEmpty()) {
+            return Optional.empty();
+        }
+        String name = typed.get(row + ".name").strip();
+        if (name.isEmpty()) {
+            typed.refuse(row + ".name", Refused.because("stage.name", Stage.LONGEST_NAME).reason());
+            return Optional.empty();
+        }
+        if (kind.get().slides()) {
+            return typed.attempt(row + ".values", () -> Stage.sliding(name, kind.get(), sweep(kind.get(), typed.get(row + ".values"))));
+        }
+        List<String> labels = labels(typed.get(row + ".positions"));
+        Optional<List<Transmission>> does = typed.attempt(row + ".values",
+                () -> transmissions(kind.get(), typed.get(row + ".values"), labels.size()));
+        return does.flatMap(list -> typed.attempt(row + ".positions", () -> {
+            List<Position> positions = new ArrayList<>();
+            for (int i = 0; i < labels.size(); i++) {
+                positions.add(new Position(label(labels.get(i)), list.get(i)));
+            }
+            return new Stage(name, kind.get(), shifting.get(), positions);
+        }));
+    }
+
+    /** Labels as typed, parted by spaces or commas; "1..4" counts up; nothing typed is the one position "on". */
+    static List<String> labels(String text) {
+        List<String> labels = new ArrayList<>();
+        for (String label : text.strip().split("[\\s,;]+")) {
+            if (label.matches("\\d{1,2}\\.\\.\\d{1,2}")) {
+                String[] ends = label.split("\\.\\.");
+                for (int n = Integer.parseInt(ends[0]); n <= Integer.parseInt(ends[1]); n++) {
+                    labels.add(String.valueOf(n));
+                }
+            } else if (!label.isEmpty()) {
+                labels.add(label);
+            }
+        }
+        return labels.isEmpty() ? List.of("on") : labels;
+    }
+
+    private static String label(String label) {
+        if (label.contains("|")) {
+            throw Refused.because("position.bar", label);
+        }
+        return label;
+    }
+
+    private static List<Transmission> transmissions(StageKind kind, String text, int wanted) {
+        List<String> parts = Arrays.stream(text.strip().split("[\\s;]+")).filter(part -> !part.isEmpty()).toList();
+        if (parts.isEmpty()) {
+            return java.util.Collections.nCopies(wanted, new Transmission.Unknown());
+        }
+        if (parts.size() != wanted) {
+            throw Refused.because("stage.values-count", parts.size(), wanted);
+        }
+        return parts.stream().map(part -> transmission(kind, part)).toList();
+    }
+
+    private static Transmission transmission(StageKind kind, String part) {
+        if (part.equals(UNKNOWN)) {
+            return new Transmission.Unknown();
+        } else if (part.equalsIgnoreCase("N")) {
+            return new Transmission.Neutral();
+        } else if (kind == StageKind.MOTOR) {
+            return new Transmission.MotorSpeed(TypedNumber.parsePositive(part).value());
+        } else if (!part.contains("/")) {
+            return new Transmission.Ratio(TypedNumber.parsePositive(part).value());
+        } else if (kind == StageKind.BELT) {
+            String[] ends = twoEnds(part);
+            return new Transmission.Grooves(TypedNumber.parsePositive(ends[0]).value(), TypedNumber.parsePositive(ends[1]).value());
+        }
+        return new Transmission.Gears(Arrays.stream(part.split("[*x×]")).map(StageReader::pair).toList());
+    }
+
+    private static GearPair pair(String part) {
+        String[] ends = twoEnds(part);
+        return new GearPair(teeth(ends[0]), teeth(ends[1]));
+    }
+
+    private static int teeth(String text) {
+        BigDecimal teeth = TypedNumber.parse(text).value();
+        if (teeth.stripTrailingZeros().scale() > 0) {
+            throw Refused.because("teeth.fraction", text);
+        }
+        return teeth.min(BigDecimal.valueOf(Integer.MAX_VALUE)).intValue();
+    }
+
+    private static String[] twoEnds(String part) {
+        String[] ends = part.split("/");
+        if (ends.length != 2) {
+            throw Refused.because("stage.pair", part);
+        }
+        return ends;
+    }
+
+    /** A variator's "0.4 2.5"; an inverter's "20 80 50": lowest, highest and plate frequency, Hz. */
+    private static Optional<Span> sweep(StageKind kind, String text) {
+        List<Double> numbers = Arrays.stream(text.strip().split("[\\s;]+")).filter(part -> !part.isEmpty())
+                .map(part -> TypedNumber.parsePositive(part).value().doubleValue()).toList();
+        int wanted = kind == StageKind.INVERTER ? 3 : 2;
+        if (numbers.isEmpty()) {
+            return Optional.empty();
+        }
+        if (numbers.size() != wanted) {
+            throw Refused.because(kind == StageKind.INVERTER ? "stage.inverter" : "stage.variator", text.strip());
+        }
+        double base = kind == StageKind.INVERTER ? numbers.get(2) : 1;
+        return Optional.of(new Span(numbers.get(0) / base, numbers.get(1) / base));
+    }
+
+    /** Writes a stage back as a person would type it. */
+    static void write(Stage stage, Typed typed, String row) {
+        typed.set(row + ".name", stage.name());
+        typed.set(row + ".kind", stage.kind().name());
+        typed.set(row + ".shifting", stage.shifting().name());
+        if (stage.kind().slides()) {
+            stage.positions().get(2).transmission().factor().ifPresent(span -> typed.set(row + ".values",
+                    trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));
+            return;
+        }
+        typed.set(row + ".positions", stage.positions().stream().map(Position::label).collect(Collectors.joining(" ")));
+        boolean anyKnown = stage.positions().stream().anyMatch(p -> !(p.transmission() instanceof Transmission.Unknown));
+        typed.set(row + ".values", anyKnown
+                ? stage.positions().stream().map(p -> written(p.transmission())).collect(Collectors.joining(" ")) : "");
+    }
+
+    private static String written(Transmission t) {
+        if (t instanceof Transmission.MotorSpeed m) {
+            return m.rpm().toPlainString();
+        } else if (t instanceof Transmission.Grooves g) {
+            return g.driver().toPlainString() + "/" + g.driven().toPlainString();
+        } else if (t instanceof Transmission.Gears g) {
+            return g.pairs().stream().map(p -> p.driver() + "/" + p.driven()).collect(Collectors.joining("*"));
+        } else if (t instanceof Transmission.Ratio r) {
+            return r.ratio().toPlainString();
+        }
+        return t instanceof Transmission.Neutral ? "N" : UNKNOWN;
+    }
+
+    private static String trimmed(double value) {
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+}

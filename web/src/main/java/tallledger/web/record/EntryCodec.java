@@ -1,0 +1,32 @@
+package tallledger.web.record;
+
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Entries to rows and back; the payload is stored as the canonical JSON its hash was taken of. */
+@Component
+class EntryCodec {
+
+    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
+
+    private final JsonMapper json = JsonMapper.builder().build();
+
+    EntryRow row(long bookId, Entry entry, String submission) {
+        return new EntryRow(bookId, entry.sequence(), entry.at().toString(), entry.author(), entry.kind(), entry.step(),
+                CanonicalJson.write(entry.draft().payload()), entry.draft().strikes().orElse(null), entry.previous(),
+                entry.hash(), submission);
+    }
+
+    Entry entry(EntryRow row) {
+        Draft draft = new Draft(Instant.parse(row.at()), row.author(), row.kind(), row.step(),
+                json.readValue(row.payload(), TREE), Optional.ofNullable(row.strikes()));
+        return new Entry(row.sequence(), draft, row.previous(), row.hash());
+    }
+}

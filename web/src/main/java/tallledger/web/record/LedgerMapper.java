@@ -1,0 +1,26 @@
+package tallledger.web.record;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Param;
+
+/** Reads and appends; there is no update and no delete, and there must never be one. */
+interface LedgerMapper {
+
+    void insertBook(BookRow book);
+
+    void insertEntry(EntryRow entry);
+
+    BookRow book(long id);
+
+    List<BookRow> books();
+
+    List<BookRow> booksOfMachine(long machineId);
+
+    List<EntryRow> entries(@Param("bookId") long bookId, @Param("after") int after);
+
+    List<EntryRow> entriesOf(@Param("bookIds") List<Long> bookIds);
+
+    EntryRow bySubmission(@Param("bookId") long bookId, @Param("submission") String submission);
+
+    Long bookBySubmission(String submission);
+}

@@ -1,0 +1,53 @@
+package tallledger.web.runsheet;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Route;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.RunRecord;
+import tallledger.web.forms.Typed;
+
+/** The run form, read into a {@link RunRecord}. */
+final class RunForm {
+
+    private RunForm() {
+    }
+
+    static Optional<RunRecord> read(Typed typed, MachineDescription machine, Route route) {
+        Optional<SpeedReading> reading = reading(typed);
+        Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
+        for (String name : typed.all("symptom")) {
+            List.of(Symptom.values()).stream().filter(s -> s.name().equals(name)).forEach(symptoms::add);
+        }
+        Optional<ShiftFeel> shift = typed.has("shift") ? typed.choice("shift", ShiftFeel.class) : Optional.empty();
+        boolean quiet = typed.holds("quiet", "yes");
+        boolean swept = machine.train().isSweep(route) && typed.get("do").equals("swept");
+        boolean nothing = reading.isEmpty() && symptoms.isEmpty() && shift.flatMap(ShiftFeel::symptom).isEmpty() && !swept;
+        if (nothing && typed.isClean() && !typed.get("do").equals("unread")) {
+            typed.refuse("reading", Reason.of("run.nothing"));
+        }
+        return typed.isClean() ? typed.attempt("form", () -> new RunRecord(machine.train().settings(route), reading, symptoms,
+                shift, quiet, swept, typed.get("remark"))) : Optional.empty();
+    }
+
+    private static Optional<SpeedReading> reading(Typed typed) {
+        boolean tapped = typed.has("turns") || typed.has("seconds");
+        if (tapped && typed.has("reading")) {
+            typed.refuse("reading", Reason.of("run.two-readings"));
+            return Optional.empty();
+        }
+        if (tapped) {
+            return typed.attempt("turns", () -> SpeedReading.byTaps(typed.get("turns"), typed.get("seconds")));
+        }
+        return typed.has("reading")
+                ? typed.attempt("reading", () -> SpeedReading.byTachometer(typed.get("reading"), Gauge.HOUSE_TACHOMETER))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,182 @@
+package tallledger.web.runsheet;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Route;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.StartCheck;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Books;
+import tallledger.web.record.Machine;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+
+/** The Run sheet: one step at a time. */
+@Controller
+class RunSheetController {
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Writer writer;
+    private final Clock clock;
+
+    RunSheetController(Shelves shelves, Books books, Writer writer, Clock clock) {
+        this.shelves = shelves;
+        this.books = books;
+        this.writer = writer;
+        this.clock = clock;
+    }
+
+    @PostMapping("/machines/{id}/surveys")
+    String open(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
+        Machine machine = shelves.machine(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), 0);
+        Optional<Long> survey = typed.attempt("author", () -> shelves.openSurvey(machine, typed.get("author"),
+                typed.get("role"), submission));
+        if (survey.isEmpty()) {
+            return "redirect:/machines/" + id + "?unnamed#open-survey";
+        }
+        writer.remember(response, typed.get("author"));
+        return "redirect:/surveys/" + survey.get() + "/run";
+    }
+
+    @GetMapping("/surveys/{id}/run")
+    String show(@PathVariable long id, @RequestParam Optional<String> step, @RequestParam Optional<Integer> done, Model model,
+                HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return sheet(survey, step, done, typed, Submission.fresh(survey.head()), model);
+    }
+
+    @PostMapping("/surveys/{id}/run")
+    String record(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                  HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
+        if (route.isEmpty()) {
+            typed.refuse("form", Reason.of("run.no-such-step"));
+        }
+        return write(survey, typed, model, response, () -> route
+                .flatMap(r -> RunForm.read(typed, survey.folded().machine(), r))
+                .map(record -> SurveyEntries.run(clock.instant(), typed.get("author"), record)));
+    }
+
+    @PostMapping("/surveys/{id}/start")
+    String start(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                 HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        List<StartCheck.Item> items = StartCheck.items(survey.folded().machine().identity().family());
+        List<StartCheck.Item> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
+        if (!unticked.isEmpty()) {
+            typed.refuse("safe", Reason.of("start.unticked", unticked.size(), items.size()));
+        }
+        return write(survey, typed, model, response,
+                () -> Optional.of(SurveyEntries.startConfirmed(clock.instant(), typed.get("author"), items)));
+    }
+
+    @PostMapping("/surveys/{id}/stop")
+    String stop(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        return write(shelves.survey(id), typed, model, response,
+                () -> Optional.of(SurveyEntries.stopped(clock.instant(), typed.get("author"))));
+    }
+
+    @PostMapping("/surveys/{id}/pass")
+    String passOver(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                    HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return write(survey, typed, model, response, () -> settings(survey, typed).flatMap(settings -> typed.attempt("reason",
+                () -> SurveyEntries.passedOver(clock.instant(), typed.get("author"), settings, typed.get("reason")))));
+    }
+
+    @PostMapping("/surveys/{id}/adopt")
+    String adopt(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                 HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(clock.instant(),
+                typed.get("author"), survey.machine().version(), Shelves.hash(survey.machine()))));
+    }
+
+    private Optional<List<String>> settings(Survey survey, Typed typed) {
+        Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
+        if (route.isEmpty()) {
+            typed.refuse("form", Reason.of("run.no-such-step"));
+        }
+        return route.map(r -> survey.folded().machine().train().settings(r));
+    }
+
+    /** Appends what the form says; whatever goes wrong, the sheet comes back with all that was typed. */
+    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        Optional<Entry> already = books.written(survey.id(), submission);
+        if (already.isPresent()) {
+            return next(survey, already.get());
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d);
+        if (draft.isEmpty() || !typed.isClean()) {
+            response.setStatus(422);
+            return sheet(survey, Optional.of(typed.get("step")), Optional.empty(), typed, submission, model);
+        }
+        try {
+            Entry entry = books.append(survey.id(), draft.get(), submission);
+            writer.remember(response, typed.get("author"));
+            return next(survey, entry);
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            Survey now = shelves.survey(survey.id());
+            return sheet(now, Optional.of(typed.get("step")), Optional.empty(), typed, new Submission(submission.key(), now.head()), model);
+        }
+    }
+
+    private static String next(Survey survey, Entry entry) {
+        return "redirect:/surveys/" + survey.id() + "/run?done=" + entry.sequence();
+    }
+
+    private String sheet(Survey survey, Optional<String> step, Optional<Integer> done, Typed typed, Submission submission, Model model) {
+        var folded = survey.folded();
+        Optional<Route> chosen = step.flatMap(key -> folded.machine().train().routeByKey(key))
+                .filter(route -> folded.table().speedOf(route).isPresent()).or(folded::next);
+        model.addAttribute("survey", survey);
+        model.addAttribute("steps", StepView.of(folded));
+        model.addAttribute("sheet", chosen.map(route -> SheetView.of(folded, route)).orElse(null));
+        model.addAttribute("startDue", StartCheck.isDue(survey.entries(), clock.instant()));
+        model.addAttribute("startItems", StartCheck.items(folded.machine().identity().family()));
+        model.addAttribute("symptoms", Symptom.values());
+        model.addAttribute("shiftFeels", ShiftFeel.values());
+        model.addAttribute("counts", folded.coverage().counts());
+        model.addAttribute("done", done.flatMap(d -> folded.runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        return "runsheet/sheet";
+    }
+}

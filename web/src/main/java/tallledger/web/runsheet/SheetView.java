@@ -1,0 +1,76 @@
+package tallledger.web.runsheet;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.coverage.Elements;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
+import tallledger.core.gauge.Limit;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.SpindleSurvey;
+
+/**
+ * Everything the open step of the run sheet shows.
+ *
+ * @param key      of its route
+ * @param name     as people call it
+ * @param nominal  what it should turn at, min⁻¹
+ * @param limit    what is still good, where there is something to judge
+ * @param why      where the nominal and the limit come from
+ * @param levers   to set
+ * @param worth    what a good run would newly prove
+ * @param tooFast  the cold-spindle caution, where it applies
+ * @param turns    turns worth counting, where tapping is possible
+ * @param history  runs of this very route so far
+ * @param sweep    whether it is a range to sweep
+ */
+public record SheetView(String key, String name, Optional<BigDecimal> nominal, Optional<Limit> limit, Optional<Reason> why,
+                        List<LeverView> levers, Reason worth, Optional<Reason> tooFast, Optional<Integer> turns,
+                        List<Run> history, boolean sweep) {
+
+    private static final double LISTEN = 20;
+
+    static SheetView of(SpindleSurvey survey, Route route) {
+        Speed speed = survey.table().speedOf(route).orElseThrow();
+        Optional<BigDecimal> nominal = survey.table().nominal(route)
+                .or(() -> speed.isSweep() ? Optional.empty() : speed.expected().map(n -> BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)));
+        BigDecimal tolerance = survey.table().plate().tolerance().orElse(Limit.HOUSE_SPEED_TOLERANCE);
+        Optional<Limit> limit = nominal.map(n -> Limit.aboutSpeed(n, tolerance));
+        List<Run> runs = survey.runs();
+        Optional<Route> before = runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1).route());
+        return new SheetView(route.key(), survey.machine().train().name(route), nominal, limit, limit.map(l -> why(survey, route, l)),
+                LeverView.of(survey.machine(), route, before), worth(survey, route), tooFast(survey, route),
+                nominal.filter(n -> n.compareTo(SpeedReading.FASTEST_TAPPED) <= 0)
+                        .map(n -> SpeedReading.turnsToCount(n.doubleValue(), LISTEN)),
+                runs.stream().filter(run -> run.route().equals(route)).toList(), speed.isSweep());
+    }
+
+    private static Reason why(SpindleSurvey survey, Route route, Limit limit) {
+        boolean fromPlate = survey.table().plate().cell(survey.machine().train().plateKey(route)).value().isPresent();
+        boolean ownTolerance = survey.table().plate().tolerance().isPresent();
+        return Reason.of(fromPlate ? ownTolerance ? "limit.plate-own" : "limit.plate" : "limit.reckoned", limit.source());
+    }
+
+    /** What this run newly exercises if it goes well. */
+    private static Reason worth(SpindleSurvey survey, Route route) {
+        Elements elements = survey.elements();
+        long fresh = elements.mask(route) & ~survey.coverage().exercised();
+        List<String> names = new ArrayList<>();
+        elements.in(fresh).stream().filter(elements::isChoice).forEach(e -> names.add(e.stageName() + " " + e.label()));
+        return names.isEmpty() ? Reason.of("worth.repeat") : Reason.of("worth.proves", String.join(", ", names));
+    }
+
+    private static Optional<Reason> tooFast(SpindleSurvey survey, Route route) {
+        if (!survey.isTooFastYet(route)) {
+            return Optional.empty();
+        }
+        return Optional.of(survey.highestRun().isPresent()
+                ? Reason.of("cold.too-fast", new BigDecimal(survey.highestRun().getAsDouble()).setScale(1, RoundingMode.HALF_UP))
+                : Reason.of("cold.start-low"));
+    }
+}

@@ -1,0 +1,55 @@
+package tallledger.web.shelf;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import tallledger.core.coverage.Coverage;
+import tallledger.core.verdict.Finding;
+import tallledger.web.record.Machine;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+
+/** The Shelf: the shortlist, tallest first by what is known. */
+@Controller
+class ShelfController {
+
+    /**
+     * One line.
+     *
+     * @param counts  coverage of the newest survey
+     * @param worst   its worst finding
+     * @param known   speeds proven, failed or inferred, of all
+     */
+    public record Line(Machine machine, Optional<Survey> survey, Optional<Coverage.Counts> counts, Optional<Finding> worst,
+                       int findings, int known) {
+
+        static Line of(Machine machine, List<Survey> surveys) {
+            Optional<Survey> newest = surveys.stream().findFirst();
+            Optional<Coverage.Counts> counts = newest.map(s -> s.folded().coverage().counts());
+            List<Finding> findings = newest.map(s -> Finding.of(s.folded())).orElse(List.of());
+            int known = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
+            return new Line(machine, newest, counts, findings.stream().findFirst(), findings.size(), known);
+        }
+
+        double share() {
+            return counts.map(c -> (double) known / c.all()).orElse(-1.0);
+        }
+    }
+
+    private final Shelves shelves;
+
+    ShelfController(Shelves shelves) {
+        this.shelves = shelves;
+    }
+
+    @GetMapping("/")
+    String shelf(Model model) {
+        List<Line> lines = shelves.everything().entrySet().stream().map(e -> Line.of(e.getKey(), e.getValue()))
+                .sorted(Comparator.comparing(Line::share).reversed().thenComparing(line -> line.machine().name())).toList();
+        model.addAttribute("lines", lines);
+        return "shelf/shelf";
+    }
+}

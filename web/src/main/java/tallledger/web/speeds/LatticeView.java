@@ -1,0 +1,87 @@
+package tallledger.web.speeds;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.coverage.Mark;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.SpindleSurvey;
+import tallledger.web.words.Figures;
+import tallledger.web.words.Marks;
+
+/**
+ * The lattice of lever positions: the last lever across, the others down, and once more for each other direction that was run.
+ *
+ * @param across  name of the lever across
+ * @param columns its positions
+ * @param rows    one a combination of the other levers
+ */
+public record LatticeView(String across, List<String> columns, List<Row> rows) {
+
+    /** One row of the lattice. */
+    public record Row(String label, List<Cell> cells) {
+    }
+
+    /**
+     * One combination.
+     *
+     * @param gives   whether it gives a speed at all
+     * @param key     its route, for the way to its step
+     * @param plate   plate value or "?"
+     * @param reading what was read
+     * @param off     deviation
+     * @param mark    stroke
+     * @param reverse what was read in reverse, where it was run
+     */
+    public record Cell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse) {
+    }
+
+    static LatticeView of(SpindleSurvey survey) {
+        SpeedPlate plate = survey.table().plate();
+        List<List<String>> keys = SpeedPlate.keysOf(plate.levers());
+        int last = plate.levers().size() - 1;
+        List<String> columns = last < 0 ? List.of("") : plate.levers().get(last).positions();
+        List<Row> rows = new ArrayList<>();
+        for (int r = 0; r < keys.size() / columns.size(); r++) {
+            List<Cell> cells = new ArrayList<>();
+            for (int c = 0; c < columns.size(); c++) {
+                cells.add(cell(survey, keys.get(r * columns.size() + c)));
+            }
+            List<String> key = keys.get(r * columns.size());
+            rows.add(new Row(String.join(" · ", key.subList(0, Math.max(0, last))), cells));
+        }
+        return new LatticeView(last < 0 ? "" : plate.levers().get(last).name(), columns, rows);
+    }
+
+    private static Cell cell(SpindleSurvey survey, List<String> key) {
+        DriveTrain train = survey.machine().train();
+        PlateCell plate = survey.table().plate().cell(key);
+        Optional<Route> route = route(survey, key, false);
+        if (plate instanceof PlateCell.NoSpeed || route.isEmpty()) {
+            return new Cell(String.join(" ", key), false, "", "", "", "", "open", "");
+        }
+        Optional<Run> run = Optional.ofNullable(survey.latest().get(route.get()));
+        Speed speed = survey.table().speedOf(route.get()).orElseThrow();
+        Mark mark = survey.coverage().mark(speed);
+        String stroke = run.map(r -> new Marks().of(r.outcome())).orElseGet(() ->
+                survey.passed().containsKey(route.get()) ? "passed" : new Marks().of(mark.isRun() ? Mark.OPEN : mark));
+        String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
+        return new Cell(train.name(route.get()), true, route.get().key(), plate.value().map(Figures::plain).orElse("?"),
+                run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse);
+    }
+
+    private static String reading(Run run) {
+        return run.record().reading().map(r -> Figures.plain(r.rpm())).orElse("not read");
+    }
+
+    private static Optional<Route> route(SpindleSurvey survey, List<String> key, boolean reverse) {
+        DriveTrain train = survey.machine().train();
+        return survey.table().speeds().stream().flatMap(s -> s.routes().stream())
+                .filter(r -> train.plateKey(r).equals(key) && train.isReverse(r) == reverse).findFirst();
+    }
+}

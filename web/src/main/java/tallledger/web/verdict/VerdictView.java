@@ -1,0 +1,73 @@
+package tallledger.web.verdict;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import tallledger.core.coverage.Coverage;
+import tallledger.core.ledger.Chain;
+import tallledger.core.ledger.Entry;
+import tallledger.core.survey.Kind;
+import tallledger.core.verdict.ClaimVerdict;
+import tallledger.core.verdict.ConditionStatement;
+import tallledger.core.verdict.Finding;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Figures;
+
+/**
+ * The verdict laid out for its pages.
+ *
+ * @param lines   every speed with what was read
+ * @param begun   first entry
+ * @param ended   last entry
+ * @param authors who wrote entries
+ * @param whole   whether the chain of entries holds
+ * @param seal    last hash, in groups of eight
+ */
+public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims,
+                          List<ConditionStatement.Sentence> sentences, List<Line> lines, List<Remark> remarks, String begun,
+                          String ended, String authors, boolean whole, String seal) {
+
+    /** One speed as the report lists it. */
+    public record Line(String name, String plate, String reading, String off, String mark, int entry) {
+    }
+
+    /** A person's remark, under their own name. */
+    public record Remark(String author, String step, String text, int entry) {
+    }
+
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
+
+    static VerdictView of(Survey survey) {
+        var folded = survey.folded();
+        List<Entry> entries = survey.entries();
+        List<Line> lines = folded.steps().stream().map(route -> {
+            var run = java.util.Optional.ofNullable(folded.latest().get(route));
+            var speed = folded.table().speedOf(route).orElseThrow();
+            String mark = run.map(r -> r.outcome().name()).orElseGet(() ->
+                    folded.passed().containsKey(route) ? "PASSED" : folded.coverage().mark(speed).name());
+            return new Line(folded.machine().train().name(route),
+                    speed.isSweep() ? "range" : folded.table().nominal(route).map(Figures::plain).orElse("?"),
+                    run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),
+                    run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
+        }).toList();
+        return new VerdictView(folded.coverage().counts(), Finding.of(folded), ClaimVerdict.of(folded),
+                ConditionStatement.of(folded).sentences(), lines, remarks(survey), time(entries.get(0).at()),
+                time(entries.get(entries.size() - 1).at()), String.join(", ", entries.stream().map(Entry::author).distinct().toList()),
+                Chain.firstBreak(entries).isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
+    }
+
+    /** Remarks of their own, and those written beside a run. */
+    private static List<Remark> remarks(Survey survey) {
+        return survey.entries().stream().filter(e -> !survey.folded().struck().containsKey(e.sequence()))
+                .filter(e -> e.kind().equals(Kind.REMARK.name()) || e.kind().equals(Kind.RUN.name()))
+                .map(e -> new Remark(e.author(), e.step(),
+                        e.payload().optionalText("text").or(() -> e.payload().optionalText("remark")).orElse(""), e.sequence()))
+                .filter(r -> !r.text().isEmpty()).toList();
+    }
+
+    private static String time(Instant at) {
+        return TIME.format(at.atZone(ZoneId.systemDefault()));
+    }
+}

@@ -1,0 +1,44 @@
+package tallledger.web.words;
+
+import java.math.BigDecimal;
+import java.util.Locale;
+import org.springframework.context.MessageSource;
+import org.springframework.stereotype.Component;
+import tallledger.core.reason.Reason;
+
+/** Turns core's reasons into sentences from {@code messages.properties}. */
+@Component("words")
+public class Words {
+
+    private final MessageSource messages;
+
+    Words(MessageSource messages) {
+        this.messages = messages;
+    }
+
+    /** The sentence for a reason; a nested reason is worded first. */
+    public String say(Reason reason) {
+        Object[] arguments = reason.arguments().stream().map(this::worded).toArray();
+        return messages.getMessage(reason.code(), arguments, Locale.ROOT);
+    }
+
+    public String say(String code, Object... arguments) {
+        return say(Reason.of(code, arguments));
+    }
+
+    /** The word for a constant, such as {@code Severity.SOON}. */
+    public String of(Enum<?> constant) {
+        return messages.getMessage(constant.getDeclaringClass().getSimpleName() + "." + constant.name(), null, Locale.ROOT);
+    }
+
+    private Object worded(Object argument) {
+        if (argument instanceof Reason nested) {
+            return say(nested);
+        } else if (argument instanceof BigDecimal number) {
+            return Figures.plain(number);
+        } else if (argument instanceof Enum<?> constant) {
+            return of(constant);
+        }
+        return argument;
+    }
+}
