@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import tallledger.core.plate.Lever;
 import tallledger.core.reason.Refused;
 
 /**
@@ -107,8 +108,9 @@ public record DriveTrain(List<Stage> stages, List<Exclusion> exclusions) {
     /** How people call a route at the machine: "B3", "Low·high end", "B3 reverse". */
     public String name(Route route) {
         List<String> labels = plateKey(route);
-        boolean brief = labels.stream().allMatch(label -> label.length() <= 2);
-        String joined = labels.isEmpty() ? "the one speed" : String.join(brief ? "" : "·", labels);
+        List<Lever> levers = plateStages().stream().map(stage -> new Lever(stage.name(),
+                stage.positions().stream().map(Position::label).toList())).toList();
+        String joined = labels.isEmpty() ? "the one speed" : Lever.nameOf(labels, levers);
         return isReverse(route) ? joined + " " + Stage.REVERSE : joined;
     }
 

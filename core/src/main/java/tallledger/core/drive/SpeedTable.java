@@ -106,8 +106,8 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds)
     }
 
     private static boolean isSame(DriveTrain train, SpeedPlate plate, Route lowest, Route other) {
-        double low = nominal(train, plate, lowest).orElseThrow().doubleValue();
-        return nominal(train, plate, other).orElseThrow().doubleValue() <= low * (1 + SAME_SPEED);
+        BigDecimal highest = nominal(train, plate, lowest).orElseThrow().multiply(BigDecimal.ONE.add(BigDecimal.valueOf(SAME_SPEED)));
+        return nominal(train, plate, other).orElseThrow().compareTo(highest) <= 0;
     }
 
     private static Speed grouped(DriveTrain train, SpeedPlate plate, List<Route> group) {

@@ -26,7 +26,7 @@ public record Limit(BigDecimal lower, BigDecimal upper, String unit, Reason sour
     /** ± {@code tolerance} (a share) about a nominal speed in min⁻¹, reckoned in decimals. */
     public static Limit aboutSpeed(BigDecimal nominal, BigDecimal tolerance) {
         BigDecimal part = nominal.multiply(tolerance);
-        return new Limit(nominal.subtract(part), nominal.add(part), "rpm",
+        return new Limit(nominal.subtract(part).stripTrailingZeros(), nominal.add(part).stripTrailingZeros(), "rpm",
                 Reason.of("limit.house-speed", tolerance.movePointRight(2).stripTrailingZeros(), nominal));
     }
 }

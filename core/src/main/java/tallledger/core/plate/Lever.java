@@ -13,4 +13,10 @@ public record Lever(String name, List<String> positions) {
     public Lever {
         positions = List.copyOf(positions);
     }
+
+    /** How people call a combination: "B3" where every label of these levers is short, else "in·low". */
+    public static String nameOf(List<String> key, List<Lever> levers) {
+        boolean brief = levers.stream().flatMap(lever -> lever.positions().stream()).allMatch(label -> label.length() <= 2);
+        return String.join(brief ? "" : "·", key);
+    }
 }

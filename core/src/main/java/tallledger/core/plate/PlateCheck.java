@@ -46,15 +46,15 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
             if (cell instanceof PlateCell.Unreadable) {
                 Optional<BigDecimal> predicted = factors.predict(key).map(PlateCheck::shown);
                 remarks.add(predicted.map(p -> remark(Kind.UNREADABLE, List.of(key), predicted,
-                                Reason.of("plate.unreadable-predicted", name(key), p)))
+                                Reason.of("plate.unreadable-predicted", plate.name(key), p)))
                         .orElseGet(() -> remark(Kind.UNREADABLE, List.of(key), predicted,
-                                Reason.of("plate.unreadable", name(key)))));
+                                Reason.of("plate.unreadable", plate.name(key)))));
             }
         });
         byValue.forEach((value, keys) -> {
             if (keys.size() > 1) {
                 remarks.add(remark(Kind.REPEATED, keys, Optional.empty(),
-                        Reason.of("plate.repeated", value, names(keys))));
+                        Reason.of("plate.repeated", value, names(plate, keys))));
             }
         });
         long unread = plate.cells().values().stream().filter(PlateCell.Unreadable.class::isInstance).count();
@@ -81,7 +81,7 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         List<PlateRemark> remarks = new ArrayList<>();
         boolean alternatives = sets.size() > 1;
         if (alternatives) {
-            String named = String.join(" / ", sets.stream().map(PlateCheck::names).toList());
+            String named = String.join(" / ", sets.stream().map(set -> names(plate, set)).toList());
             remarks.add(remark(Kind.ALTERNATIVES, factors.allSuspects(), Optional.empty(),
                     Reason.of("plate.alternatives", sets.size(), named)));
         }
@@ -98,7 +98,7 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         List<Misreading> readings = Misreading.explaining(typed, predicted, neighbours(plate, key));
         double residual = Math.log(typed.doubleValue() / predicted);
         Reason because = Reason.of(alternative ? "plate.suspect-alternative" : "plate.suspect",
-                name(key), typed, shown(predicted), residual);
+                plate.name(key), typed, shown(predicted), residual);
         return new PlateRemark(Kind.SUSPECT, List.of(key), Optional.of(shown(predicted)), readings, because);
     }
 
@@ -136,11 +136,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         return new BigDecimal(value).round(SHOWN);
     }
 
-    private static String name(List<String> key) {
-        return String.join(key.stream().allMatch(label -> label.length() <= 2) ? "" : "·", key);
-    }
 
-    private static String names(List<List<String>> keys) {
-        return String.join(", ", keys.stream().map(PlateCheck::name).toList());
+    private static String names(SpeedPlate plate, List<List<String>> keys) {
+        return String.join(", ", keys.stream().map(plate::name).toList());
     }
 }

@@ -43,6 +43,11 @@ public record SpeedPlate(List<Lever> levers, Map<List<String>, PlateCell> cells,
                 .orElseThrow(() -> Refused.because("plate.no-cell", String.join(" ", key)));
     }
 
+    /** How people call a cell. */
+    public String name(List<String> key) {
+        return Lever.nameOf(key, levers);
+    }
+
     public SpeedPlate with(List<String> key, PlateCell cell) {
         Map<List<String>, PlateCell> changed = new LinkedHashMap<>(cells);
         changed.put(List.copyOf(key), cell);

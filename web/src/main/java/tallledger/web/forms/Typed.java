@@ -97,7 +97,7 @@ public class Typed {
     }
 
     public Map<String, Reason> errors() {
-        return Map.copyOf(errors);
+        return new LinkedHashMap<>(errors);
     }
 
     public int wholeOr(String field, int otherwise) {

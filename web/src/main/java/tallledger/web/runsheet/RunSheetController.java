@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -33,6 +34,10 @@ import tallledger.web.record.Survey;
 /** The Run sheet: one step at a time. */
 @Controller
 class RunSheetController {
+
+    /** Jumping out and not engaging are keys of the shift already. */
+    private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
+            .filter(s -> Stream.of(ShiftFeel.values()).noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
 
     private final Shelves shelves;
     private final Books books;
@@ -171,7 +176,7 @@ class RunSheetController {
         model.addAttribute("sheet", chosen.map(route -> SheetView.of(folded, route)).orElse(null));
         model.addAttribute("startDue", StartCheck.isDue(survey.entries(), clock.instant()));
         model.addAttribute("startItems", StartCheck.items(folded.machine().identity().family()));
-        model.addAttribute("symptoms", Symptom.values());
+        model.addAttribute("symptoms", SYMPTOM_KEYS);
         model.addAttribute("shiftFeels", ShiftFeel.values());
         model.addAttribute("counts", folded.coverage().counts());
         model.addAttribute("done", done.flatMap(d -> folded.runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));

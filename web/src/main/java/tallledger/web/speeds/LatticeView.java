@@ -3,7 +3,9 @@ package tallledger.web.speeds;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import tallledger.core.coverage.Mark;
+import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
@@ -37,8 +39,10 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
      * @param off     deviation
      * @param mark    stroke
      * @param reverse what was read in reverse, where it was run
+     * @param symptoms what was heard, seen or felt
      */
-    public record Cell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse) {
+    public record Cell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse,
+                       Set<Symptom> symptoms) {
     }
 
     static LatticeView of(SpindleSurvey survey) {
@@ -63,7 +67,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         PlateCell plate = survey.table().plate().cell(key);
         Optional<Route> route = route(survey, key, false);
         if (plate instanceof PlateCell.NoSpeed || route.isEmpty()) {
-            return new Cell(String.join(" ", key), false, "", "", "", "", "open", "");
+            return new Cell(String.join(" ", key), false, "", "", "", "", "open", "", Set.of());
         }
         Optional<Run> run = Optional.ofNullable(survey.latest().get(route.get()));
         Speed speed = survey.table().speedOf(route.get()).orElseThrow();
@@ -72,11 +76,12 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
                 survey.passed().containsKey(route.get()) ? "passed" : new Marks().of(mark.isRun() ? Mark.OPEN : mark));
         String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
         return new Cell(train.name(route.get()), true, route.get().key(), plate.value().map(Figures::plain).orElse("?"),
-                run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse);
+                run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse,
+                run.map(r -> r.record().symptoms()).orElse(Set.of()));
     }
 
     private static String reading(Run run) {
-        return run.record().reading().map(r -> Figures.plain(r.rpm())).orElse("not read");
+        return run.record().reading().map(r -> Figures.plain(r.rpm())).orElse(run.record().symptoms().isEmpty() ? "not read" : "");
     }
 
     private static Optional<Route> route(SpindleSurvey survey, List<String> key, boolean reverse) {

@@ -1,0 +1,106 @@
+package tallledger.core.coverage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static tallledger.core.Machines.lever;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import tallledger.core.Machines;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Speed;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.Stage;
+import tallledger.core.machine.MachineDescription;
+
+class CoverageTest {
+
+    private final MachineDescription machine = Machines.twelve();
+    private final SpeedTable table = machine.speeds();
+    private final Elements elements = Elements.of(machine.train());
+
+    private Coverage coverage(String... runs) {
+        Map<Route, Outcome> outcomes = new HashMap<>();
+        for (String run : runs) {
+            Outcome outcome = run.endsWith("!") ? Outcome.FAILED : run.endsWith("?") ? Outcome.UNDECIDED : Outcome.PROVEN;
+            outcomes.put(route(run.substring(0, 2)), outcome);
+        }
+        return Coverage.of(table, elements, outcomes);
+    }
+
+    private Route route(String name) {
+        return machine.train().routes().stream().filter(r -> machine.train().name(r).equals(name)).findFirst().orElseThrow();
+    }
+
+    private Mark mark(Coverage coverage, String name) {
+        return coverage.mark(table.speedOf(route(name)).orElseThrow());
+    }
+
+    /** A1, B2, C3, C4 exercise every element; the other eight are inferred. */
+    @Test
+    void everyElementOnceInfersTheRest() {
+        Coverage.Counts counts = coverage("A1", "B2", "C3", "C4").counts();
+        assertThat(counts.run()).isEqualTo(4);
+        assertThat(counts.inferred()).isEqualTo(8);
+        assertThat(counts.open()).isZero();
+    }
+
+    /** B3 fails: what shares B or 3 with it is open again, the motor (on every route) does not count against the rest. */
+    @Test
+    void aFailureStopsInferenceOnlyWhereItCouldLie() {
+        Coverage coverage = coverage("A1", "B2", "C3", "C4", "B3!");
+        assertThat(mark(coverage, "B3")).isEqualTo(Mark.FAILED);
+        assertThat(mark(coverage, "B1")).isEqualTo(Mark.OPEN);
+        assertThat(mark(coverage, "A3")).isEqualTo(Mark.OPEN);
+        assertThat(mark(coverage, "A2")).isEqualTo(Mark.INFERRED);
+        assertThat(mark(coverage, "C3")).isEqualTo(Mark.PROVEN);
+    }
+
+    /** Gear 4 was only run unread, so A4 and B4 stay open; the other six that were not run are inferred. */
+    @Test
+    void anUnreadRunExercisesNothing() {
+        Coverage coverage = coverage("A1", "B2", "C3", "C4?");
+        assertThat(mark(coverage, "C4")).isEqualTo(Mark.UNDECIDED);
+        assertThat(mark(coverage, "A4")).isEqualTo(Mark.OPEN);
+        assertThat(coverage.counts()).isEqualTo(new Coverage.Counts(12, 4, 3, 0, 1, 6, 2, 0, 0));
+    }
+
+    /** One speed by two routes: failed comes before proven. */
+    @Test
+    void aSpeedTakesTheWorstOfItsRoutes() {
+        MachineDescription reversing = Machines.lathe("100 200", lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+        SpeedTable speeds = reversing.speeds();
+        Speed first = speeds.counted().get(0);
+        Coverage coverage = Coverage.of(speeds, Elements.of(reversing.train()),
+                Map.of(first.routes().get(0), Outcome.PROVEN, first.routes().get(1), Outcome.FAILED));
+        assertThat(coverage.mark(first)).isEqualTo(Mark.FAILED);
+    }
+
+    @Test
+    void everySpeedGoesSlowToFastWithOneReverse() {
+        MachineDescription reversing = Machines.lathe("200 100", lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+        List<String> names = EverySpeed.routes(reversing.speeds()).stream().map(reversing.train()::name).toList();
+        assertThat(names).containsExactly("2", "2 reverse", "1");
+    }
+
+    /** Four times exactly is allowed (31.5 → 125 is 3.97 times, 45 → 180 is 4); 31.5 → 180 is not. */
+    @Test
+    void theColdSpindleRuleAllowsFourTimes() {
+        Speed b1 = table.speedOf(route("B1")).orElseThrow();
+        Speed b2 = table.speedOf(route("B2")).orElseThrow();
+        assertThat(ColdSpindle.allows(table, OptionalDouble.of(31.5), b1)).isTrue();
+        assertThat(ColdSpindle.allows(table, OptionalDouble.of(31.5), b2)).isFalse();
+        assertThat(ColdSpindle.allows(table, OptionalDouble.of(45), b2)).isTrue();
+        assertThat(ColdSpindle.allows(table, OptionalDouble.empty(), b1)).isFalse();
+    }
+
+    @Test
+    void theMachinesOwnNextSpeedMayBeFurtherAway() {
+        SpeedTable far = Machines.lathe("50 400 1600", lever("gear", "1 2 3")).speeds();
+        assertThat(ColdSpindle.allows(far, OptionalDouble.of(50), far.speeds().get(1))).isTrue();
+        assertThat(ColdSpindle.allows(far, OptionalDouble.of(50), far.speeds().get(2))).isFalse();
+    }
+}

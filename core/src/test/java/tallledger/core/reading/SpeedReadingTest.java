@@ -1,0 +1,55 @@
+package tallledger.core.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.data.Offset.offset;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.reason.Refused;
+
+class SpeedReadingTest {
+
+    /** 10 turns at 31.5 take 19.05 s; 0.1/19.05 = 0.525 %, twice that is 0.3307 rpm of 31.50. */
+    @Test
+    void tenTurnsAtTheLowestSpeedAreGoodToHalfAPercent() {
+        SpeedReading reading = SpeedReading.byTaps("10", "19.05");
+        assertThat(reading.rpm()).isEqualByComparingTo("31.50");
+        assertThat(reading.expanded()).isCloseTo(0.3307, offset(1e-4));
+        assertThat(reading.expanded() / 2 / 31.5).isCloseTo(0.00525, offset(1e-5));
+    }
+
+    /** u = √((0.1/√12)² + (0.005·200/2)²) = √(0.02887² + 0.5²) = 0.50083; U = 1.0017. */
+    @Test
+    void aTachometerCarriesItsDigitAndItsCertificate() {
+        SpeedReading reading = SpeedReading.byTachometer("200.0", Gauge.HOUSE_TACHOMETER);
+        assertThat(reading.expanded()).isCloseTo(1.0017, offset(1e-4));
+    }
+
+    /** Typed without a decimal the last digit is worth 1: u = √((1/√12)² + 0.5²) = 0.57735; U = 1.1547. */
+    @Test
+    void aCoarselyWrittenReadingIsLessCertain() {
+        assertThat(SpeedReading.byTachometer("200", Gauge.HOUSE_TACHOMETER).expanded()).isCloseTo(1.1547, offset(1e-4));
+    }
+
+    @Test
+    void asManyTurnsAsTheListeningHoldsAtLeastTen() {
+        assertThat(SpeedReading.turnsToCount(25, 20)).isEqualTo(10);
+        assertThat(SpeedReading.turnsToCount(90, 20)).isEqualTo(30);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"9,10,taps.too-few", "10.5,20,taps.part-turn", "60,20,taps.too-fast", "10,0,number.not-positive", "10,,number.missing"})
+    void refusesACountNobodyMade(String turns, String seconds, String code) {
+        assertThatThrownBy(() -> SpeedReading.byTaps(turns, seconds)).isInstanceOfSatisfying(Refused.class,
+                refused -> assertThat(refused.reason().code()).isEqualTo(code));
+    }
+
+    @Test
+    void refusesASpeedNoMachineTurns() {
+        assertThatThrownBy(() -> SpeedReading.byTachometer("10 000 000", Gauge.HOUSE_TACHOMETER)).isInstanceOfSatisfying(
+                Refused.class, refused -> assertThat(refused.reason().code()).isEqualTo("speed.impossible"));
+    }
+}

@@ -1,0 +1,190 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import tallledger.core.Machines;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Refused;
+import tallledger.core.verdict.ClaimVerdict;
+import tallledger.core.verdict.ConditionStatement;
+import tallledger.core.verdict.Finding;
+
+class SpindleSurveyTest {
+
+    private static final Instant START = Instant.parse("2026-05-09T08:30:00Z");
+
+    private final MachineDescription machine = Machines.lathe(Machines.TWELVE,
+            List.of(new Claim(Claim.Attribute.SPEED_COUNT, "12", Claim.Source.SELLER, ""),
+                    new Claim(Claim.Attribute.SLOWEST_SPEED, "31.5", Claim.Source.PLATE, ""),
+                    new Claim(Claim.Attribute.FASTEST_SPEED, "1500", Claim.Source.ADVERTISEMENT, "")), List.of(),
+            Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
+    private final List<Entry> entries = new ArrayList<>();
+    private Instant now = START;
+
+    SpindleSurveyTest() {
+        write(SurveyEntries.opened(now, "Q. Tester", 1, "hash", "buyer"));
+    }
+
+    private void write(Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
+        now = now.plusSeconds(40);
+    }
+
+    private void run(String range, String gear, String reading, Symptom... symptoms) {
+        Set<Symptom> set = EnumSet.noneOf(Symptom.class);
+        set.addAll(List.of(symptoms));
+        Optional<SpeedReading> read = reading.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(reading, Gauge.HOUSE_TACHOMETER));
+        write(SurveyEntries.run(now, "Q. Tester", new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, "")));
+    }
+
+    private SpindleSurvey survey() {
+        return SpindleSurvey.fold(machine, entries);
+    }
+
+    private String next() {
+        return survey().next().map(machine.train()::name).orElse("none");
+    }
+
+    @Test
+    void proposesTheSlowestFirstAndThenTheNext() {
+        assertThat(next()).isEqualTo("A1");
+        run("A", "1", "31.6");
+        assertThat(next()).isEqualTo("A2");
+    }
+
+    @Test
+    void theLatestRunOfARouteCounts() {
+        run("A", "1", "40.0");
+        assertThat(survey().counting(Outcome.FAILED)).hasSize(1);
+        run("A", "1", "31.6");
+        assertThat(survey().counting(Outcome.FAILED)).isEmpty();
+        assertThat(survey().runs()).hasSize(2);
+    }
+
+    @Test
+    void aStruckReadingCountsForNothingAndStaysReadable() {
+        run("A", "1", "310");
+        write(SurveyEntries.strike(now, "Q. Tester", entries, 2, "point forgotten"));
+        SpindleSurvey survey = survey();
+        assertThat(survey.latest()).isEmpty();
+        assertThat(survey.struck()).containsOnlyKeys(2);
+        assertThat(survey.entries()).hasSize(3);
+        assertThat(next()).isEqualTo("A1");
+    }
+
+    @Test
+    void strikesAreRefusedWhereTheyMakeNoSense() {
+        run("A", "1", "31.6");
+        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 1, "no"), "strike.kind");
+        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 9, "no"), "strike.none");
+        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 2, " "), "reason.missing");
+        write(SurveyEntries.strike(now, "Q", entries, 2, "yes"));
+        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 2, "again"), "strike.already");
+    }
+
+    /** After A1 at 31.5 with A2, A3, A4 and B1 passed over, B2 at 180 is over 4 × 31.5, so nothing may follow but what is slower. */
+    @Test
+    void passingOverDoesNotBreakTheColdSpindleRule() {
+        run("A", "1", "31.6");
+        for (String[] at : new String[][] {{"A", "2"}, {"A", "3"}, {"A", "4"}, {"B", "1"}}) {
+            write(SurveyEntries.passedOver(now, "Q. Tester", List.of(at), "no time"));
+        }
+        SpindleSurvey survey = survey();
+        assertThat(survey.isTooFastYet(survey.next().orElseThrow())).isTrue();
+        assertThat(survey.passed()).hasSize(4);
+    }
+
+    /** 6 % of 63 is 3.78: 66.5 ± 0.34 straddles 66.78, so it is undecided; 70 is outside. */
+    @Test
+    void aReadingTooCloseToItsLimitIsUndecided() {
+        run("A", "3", "66.5");
+        assertThat(survey().counting(Outcome.UNDECIDED)).hasSize(1);
+        run("A", "3", "70.0");
+        assertThat(survey().counting(Outcome.FAILED)).hasSize(1);
+    }
+
+    @Test
+    void contradictionsInOneRunAreRefused() {
+        assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.empty(), Set.of(Symptom.GROWLS), Optional.empty(), true, false, ""), "run.quiet-and-noisy");
+        assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.of(SpeedReading.byTachometer("31.5", Gauge.HOUSE_TACHOMETER)), Set.of(),
+                Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, ""), "run.read-without-drive");
+    }
+
+    @Test
+    void aRunSurvivesItsPayload() {
+        RunRecord record = new RunRecord(List.of("B", "3"), Optional.of(SpeedReading.byTaps("10", "19.05")), Set.of(Symptom.GROWLS),
+                Optional.of(ShiftFeel.CLASHES), false, false, "by the <belt>");
+        assertThat(RunRecord.from(new Payload(record.toPayload()), Gauge.HOUSE_TACHOMETER)).isEqualTo(record);
+    }
+
+    @Test
+    void theStartCheckIsDueOncePerStart() {
+        assertThat(StartCheck.isDue(entries, now)).isTrue();
+        write(SurveyEntries.startConfirmed(now, "Q. Tester", StartCheck.items(Family.LATHE)));
+        assertThat(StartCheck.isDue(entries, now)).isFalse();
+        assertThat(StartCheck.isDue(entries, now.plus(Duration.ofMinutes(31)))).isTrue();
+        write(SurveyEntries.stopped(now, "Q. Tester"));
+        assertThat(StartCheck.isDue(entries, now)).isTrue();
+    }
+
+    @Test
+    void grindersAskForTheWheelAndDrillsForTheDrift() {
+        assertThat(StartCheck.items(Family.CYLINDRICAL_GRINDER)).contains(StartCheck.Item.WHEEL_SOUND, StartCheck.Item.CLEAR_OF_WHEEL);
+        assertThat(StartCheck.items(Family.RADIAL_DRILL)).contains(StartCheck.Item.DRIFT_OUT).doesNotContain(StartCheck.Item.WHEEL_SOUND);
+    }
+
+    @Test
+    void theStatementClaimsOnlyWhatEntriesBear() {
+        run("A", "1", "31.6");
+        run("A", "2", "45.3", Symptom.GROWLS);
+        ConditionStatement statement = ConditionStatement.of(survey());
+        assertThat(statement.sentences()).extracting(s -> s.words().code()).contains("statement.coverage", "statement.symptom.GROWLS",
+                "statement.shift-not-noted", "statement.noise-not-noted", "statement.open");
+        assertThat(statement.sentences().get(0).words().arguments()).containsExactly(2, 12, 1, 1, 0, 0, 10);
+        assertThat(statement.sentences().get(0).entries()).containsExactly(2, 3);
+        assertThat(statement.sentences()).allSatisfy(s -> assertThat(entries).extracting(Entry::sequence).containsAll(s.entries()));
+    }
+
+    @Test
+    void nothingRunIsSaidAsThat() {
+        assertThat(ConditionStatement.of(survey()).sentences().get(0).words().code()).isEqualTo("statement.none-run");
+        assertThat(Finding.of(survey())).isEmpty();
+    }
+
+    @Test
+    void claimsStandByTheEvidence() {
+        run("A", "1", "31.6");
+        run("C", "4", "1390");
+        List<ClaimVerdict> verdicts = ClaimVerdict.of(survey());
+        assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(ClaimVerdict.Standing.UNTESTED,
+                ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.SHORT);
+    }
+
+    @Test
+    void aMachineSurvivesItsPayload() {
+        assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
+    }
+
+    private static void assertRefused(org.assertj.core.api.ThrowableAssert.ThrowingCallable call, String code) {
+        assertThatThrownBy(call).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+    }
+}

@@ -1,0 +1,27 @@
+package tallledger.web.words;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Entry numbers drawn together where they follow one another: 3, 4, 5, 7 reads 3–5, 7. */
+@Component("refs")
+public class Refs {
+
+    /** Entries {@code from} to {@code to}. */
+    public record Range(int from, int to) {
+    }
+
+    public List<Range> of(List<Integer> entries) {
+        List<Range> ranges = new ArrayList<>();
+        for (int entry : entries) {
+            Range last = ranges.isEmpty() ? null : ranges.get(ranges.size() - 1);
+            if (last != null && last.to() + 1 == entry) {
+                ranges.set(ranges.size() - 1, new Range(last.from(), entry));
+            } else {
+                ranges.add(new Range(entry, entry));
+            }
+        }
+        return ranges;
+    }
+}

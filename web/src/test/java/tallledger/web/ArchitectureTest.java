@@ -1,0 +1,58 @@
+package tallledger.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** Imports run one way: web → practice → core, and inside core without a cycle. */
+class ArchitectureTest {
+
+    private static final JavaClasses ALL = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("tallledger");
+
+    @Test
+    void importsRunFromWebToPracticeToCore() {
+        layeredArchitecture().consideringOnlyDependenciesInLayers()
+                .layer("core").definedBy("tallledger.core..")
+                .layer("practice").definedBy("tallledger.practice..")
+                .layer("web").definedBy("tallledger.web..")
+                .whereLayer("web").mayNotBeAccessedByAnyLayer()
+                .whereLayer("practice").mayOnlyBeAccessedByLayers("web")
+                .check(ALL);
+    }
+
+    @Test
+    void coreKnowsOnlyJavaAndNumerics() {
+        noClasses().that().resideInAPackage("tallledger.core..").should().dependOnClassesThat()
+                .resideOutsideOfPackages("java..", "org.hipparchus..", "tallledger.core..").check(ALL);
+        noClasses().that().resideInAnyPackage("tallledger.core..", "tallledger.practice..").should().dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "javax.sql..").check(ALL);
+    }
+
+    @Test
+    void corePackagesHaveNoCycle() {
+        slices().matching("tallledger.core.(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    @Test
+    void onlyTheRecordTouchesTheStore() {
+        noClasses().that().resideInAPackage("tallledger.web..").and().resideOutsideOfPackages("tallledger.web.record..", "tallledger.web")
+                .should().dependOnClassesThat().resideInAnyPackage("org.apache.ibatis..", "org.mybatis..", "java.sql..").check(ALL);
+    }
+
+    @Test
+    void nothingUpdatesOrDeletesAnEntry() throws IOException {
+        String statements = Files.readString(Path.of("src/main/resources/mappers/LedgerMapper.xml"));
+        assertThat(statements).doesNotContainIgnoringCase("<update").doesNotContainIgnoringCase("<delete")
+                .doesNotContainIgnoringCase("merge into");
+    }
+}

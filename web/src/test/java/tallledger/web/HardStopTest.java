@@ -1,0 +1,75 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Kills the process in mid-survey: nothing recorded is lost, and the page left open can still post. */
+class HardStopTest {
+
+    @TempDir
+    Path data;
+
+    @Test
+    void whatWasRecordedOutlivesAKilledProcess() throws Exception {
+        int port = freePort();
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        Process first = start(port);
+        try {
+            page.navigate("http://localhost:" + port + "/machines/1");
+            page.fill("#author", "Q. Tester");
+            page.click("#open-survey button");
+            for (var check : page.locator("input[name=safe]").all()) {
+                check.check();
+            }
+            page.click(".start button");
+            page.fill("#reading", "32.1");
+            page.keyboard().press("Enter");
+            page.waitForSelector(".done");
+        } finally {
+            first.destroyForcibly().waitFor();
+        }
+        page.fill("#reading", "32.0");
+        Process second = start(port);
+        try {
+            page.keyboard().press("Enter");
+            page.waitForSelector(".done b:text-is('A1 reverse')");
+            page.click("text=Entries");
+            assertThat(browser.text()).contains("read 32.1 rpm by tachometer", "read 32.0 rpm by tachometer", "the chain holds");
+        } finally {
+            second.destroyForcibly().waitFor();
+        }
+    }
+
+    private Process start(int port) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java", "-cp", System.getProperty("java.class.path"),
+                "tallledger.web.TallLedger", "--server.port=" + port, "--tallledger.data=" + data, "--tallledger.demo=true")
+                .redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log.txt")).start();
+        Instant giveUp = Instant.now().plus(Duration.ofSeconds(60));
+        while (Instant.now().isBefore(giveUp)) {
+            try {
+                new Socket("localhost", port).close();
+                return process;
+            } catch (IOException notYet) {
+                Thread.sleep(150);
+            }
+        }
+        throw new AssertionError("the application did not start within 60 s");
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+}

@@ -1,0 +1,39 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Every main view: no axe violation, no sideways scrolling, no complaint of script or policy, at three widths. */
+class ReachableTest {
+
+    static Stream<String> views() {
+        long ready = Scenes.readySurvey(App.demo());
+        return Stream.of("/", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/2/run", "/surveys/" + ready + "/run",
+                "/surveys/2/speeds", "/surveys/2/entries?strike=3", "/surveys/2/verdict", "/surveys/2/verdict/print", "/nowhere");
+    }
+
+    @ParameterizedTest
+    @MethodSource("views")
+    void isReachable(String view) {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url(view));
+        for (int width : List.of(1280, 820, 390)) {
+            page.setViewportSize(width, width == 1280 ? 800 : 1180);
+            List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                    .analyze().getViolations();
+            assertThat(violations).as(view + " at " + width).extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml()).isEmpty();
+            int overflow = (int) page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+            assertThat(overflow).as("sideways scrolling of " + view + " at " + width).isZero();
+        }
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+}

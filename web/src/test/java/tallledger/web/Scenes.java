@@ -1,0 +1,35 @@
+package tallledger.web;
+
+import java.util.List;
+import java.time.Instant;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.survey.StartCheck;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.practice.KestrelVale;
+import tallledger.web.record.Books;
+import tallledger.web.record.Machine;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+
+/** Ready-made machines and surveys for tests that begin in the middle. */
+final class Scenes {
+
+    private Scenes() {
+    }
+
+    /** A fresh survey of the demo's lathe, start checks confirmed just now. */
+    static long readySurvey(App app) {
+        return readySurvey(app, KestrelVale.aldwark410().description());
+    }
+
+    static long readySurvey(App app, MachineDescription description) {
+        Shelves shelves = app.bean(Shelves.class);
+        long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
+        Machine machine = shelves.machine(id);
+        long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Submission.fresh(0));
+        List<StartCheck.Item> items = StartCheck.items(description.identity().family());
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q. Tester", items), Submission.fresh(1));
+        return survey;
+    }
+
+}
