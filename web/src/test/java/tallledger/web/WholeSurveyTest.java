@@ -141,7 +141,7 @@ class WholeSurveyTest {
                 "C3 read 1 100 ± 5.6 rpm against 1 000 on the plate, +10.0 %: outside ±6 %.",
                 "How the levers engage was not noted.",
                 "No run was noted quiet; silence here is not a finding.",
-                "One entry was struck and stay readable in the ledger.",
+                "One entry was struck and stays readable in the ledger.",
                 "12 distinct speeds exist: 12 run, 11 proven, 0 inferred, 1 not shown good.",
                 "The survey is not sealed: it could be cut short unseen.");
         assertThat(page.locator(".standing").innerText()).isEqualTo("short");

@@ -12,6 +12,11 @@ public class Refs {
     public record Range(int from, int to) {
     }
 
+    /** As text: "3–5, 7". */
+    public String text(List<Integer> entries) {
+        return String.join(", ", of(entries).stream().map(r -> r.from() == r.to() ? "" + r.from() : r.from() + "–" + r.to()).toList());
+    }
+
     public List<Range> of(List<Integer> entries) {
         List<Range> ranges = new ArrayList<>();
         for (int entry : entries) {

@@ -1,0 +1,47 @@
+package tallledger.bench;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Arrays;
+import java.util.List;
+import tallledger.web.App;
+
+/** Server time of each main view with the demo data: 200 requests each after 100 to warm up, one at a time over loopback. */
+public final class PageBench {
+
+    private static final int WARM_UP = 100;
+    private static final int MEASURED = 200;
+
+    private PageBench() {
+    }
+
+    public static void main(String[] args) throws Exception {
+        HttpClient client = HttpClient.newHttpClient();
+        System.out.printf("%-28s %8s %8s%n", "page", "p50 ms", "p95 ms");
+        for (String path : List.of("/", "/machines/1", "/machines/1/edit", "/surveys/2/run", "/surveys/2/speeds", "/surveys/2/entries",
+                "/surveys/2/verdict", "/surveys/2/verdict/print", "/surveys/2/verdict.pdf")) {
+            double[] millis = new double[MEASURED];
+            for (int i = -WARM_UP; i < MEASURED; i++) {
+                double took = time(client, App.demo().url(path));
+                if (i >= 0) {
+                    millis[i] = took;
+                }
+            }
+            Arrays.sort(millis);
+            System.out.printf("%-28s %8.1f %8.1f%n", path, millis[MEASURED / 2], millis[MEASURED * 95 / 100]);
+        }
+        System.exit(0);
+    }
+
+    private static double time(HttpClient client, String url) throws IOException, InterruptedException {
+        long start = System.nanoTime();
+        HttpResponse<byte[]> answer = client.send(HttpRequest.newBuilder(URI.create(url)).build(), HttpResponse.BodyHandlers.ofByteArray());
+        if (answer.statusCode() != 200) {
+            throw new IllegalStateException(url + " answered " + answer.statusCode());
+        }
+        return (System.nanoTime() - start) / 1e6;
+    }
+}

@@ -1,0 +1,42 @@
+package tallledger.pictures;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tallledger.web.App;
+import tallledger.web.Browser;
+
+/** Takes the README's pictures afresh, from the demo data, at 1280 × 800. Names given as arguments take only those. */
+public final class Screenshots {
+
+    private static final Map<String, String> VIEWS = new LinkedHashMap<>();
+
+    static {
+        VIEWS.put("shelf", "/");
+        VIEWS.put("machine", "/machines/1");
+        VIEWS.put("run-sheet", "/surveys/2/run");
+        VIEWS.put("speeds", "/surveys/2/speeds");
+        VIEWS.put("entries", "/surveys/2/entries");
+        VIEWS.put("verdict", "/surveys/2/verdict");
+    }
+
+    private Screenshots() {
+    }
+
+    public static void main(String[] names) {
+        Page page = Browser.open().page();
+        page.navigate(App.demo().url("/surveys/2/run"));
+        page.locator("input[name=safe]").all().forEach(check -> check.check());
+        page.click(".start button");
+        page.waitForSelector(".run");
+        VIEWS.forEach((name, path) -> {
+            if (names.length == 0 || java.util.List.of(names).contains(name)) {
+                page.navigate(App.demo().url(path));
+                page.waitForTimeout(300);
+                page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", name + ".png")));
+            }
+        });
+        System.exit(0);
+    }
+}
