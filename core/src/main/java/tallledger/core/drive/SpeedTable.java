@@ -124,17 +124,7 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds)
     /** Upper end of a sweep: the drive's, else the plate's high end beside it. */
     private static Optional<Double> top(DriveTrain train, List<Speed> placed, Route sweep) {
         return train.speed(sweep).map(Span::high).or(() -> placed.stream()
-                .filter(s -> s.routes().stream().anyMatch(r -> isEndOf(train, sweep, r)))
+                .filter(s -> s.routes().stream().anyMatch(r -> Ranges.differsOnlyInSlide(train, r, sweep)))
                 .flatMap(s -> s.expected().stream()).max(Double::compare));
-    }
-
-    private static boolean isEndOf(DriveTrain train, Route sweep, Route end) {
-        for (int s = 0; s < train.stages().size(); s++) {
-            boolean slides = train.position(sweep, s).transmission() instanceof Transmission.Sweep;
-            if (!slides && sweep.at(s) != end.at(s)) {
-                return false;
-            }
-        }
-        return true;
     }
 }

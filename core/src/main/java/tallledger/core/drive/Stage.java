@@ -15,8 +15,9 @@ import tallledger.core.reason.Refused;
  * @param kind      what sort of thing it is
  * @param shifting  whether it is moved at rest
  * @param positions its positions, as they stand on the machine
+ * @param pattern   how they stand: in a row, in a gate, round a dial
  */
-public record Stage(String name, StageKind kind, Shifting shifting, List<Position> positions) {
+public record Stage(String name, StageKind kind, Shifting shifting, List<Position> positions, LeverPattern pattern) {
 
     public static final int MOST_POSITIONS = 16;
     public static final int LONGEST_NAME = 40;
@@ -25,6 +26,11 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
     public static final String SWEEP = "sweep";
     public static final String FORWARD = "forward";
     public static final String REVERSE = "reverse";
+
+    /** A lever whose positions stand in a row. */
+    public Stage(String name, StageKind kind, Shifting shifting, List<Position> positions) {
+        this(name, kind, shifting, positions, LeverPattern.ROW);
+    }
 
     public Stage {
         positions = List.copyOf(positions);

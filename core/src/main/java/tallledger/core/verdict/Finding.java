@@ -50,8 +50,8 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
 
     private static Severity severity(Symptom symptom) {
         return switch (symptom) {
-            case JUMPS_OUT, SLIPS, NO_DRIVE, WILL_NOT_ENGAGE -> Severity.BEFORE_USE;
-            case KNOCKS_ONCE_A_TURN, GROWLS, HOT, RUNS_ROUGH -> Severity.SOON;
+            case JUMPS_OUT, SLIPS, NO_DRIVE, WILL_NOT_ENGAGE, HUNTS -> Severity.BEFORE_USE;
+            case DEAD_SPOT, KNOCKS_ONCE_A_TURN, GROWLS, HOT, RUNS_ROUGH -> Severity.SOON;
             case WHINES, SQUEALS -> Severity.LIVE_WITH;
         };
     }

@@ -1,0 +1,36 @@
+package tallledger.core.blame;
+
+import java.util.Set;
+import tallledger.core.coverage.Symptom;
+
+/**
+ * The chances blame reckons with.
+ *
+ * @param prior      p_e, that an element is faulty before anything is run
+ * @param shows      s, that a faulty element shows on one run
+ * @param noise      f of a noise: that it is imagined or comes from outside
+ * @param heat       f of hot, rough or a dead spot
+ * @param unmistaken f of what cannot be imagined: no drive, will not engage, jumps out, slips, hunts
+ */
+public record Chances(double prior, double shows, double noise, double heat, double unmistaken) {
+
+    public static final Chances HOUSE = new Chances(0.03, 0.9, 0.10, 0.05, 0.01);
+
+    /** The same false chance for every symptom. */
+    public static Chances withFalseAlarm(double f) {
+        return new Chances(0.03, 0.9, f, f, f);
+    }
+
+    /** f of a run's symptoms: the one least easily imagined decides. */
+    double falseAlarm(Set<Symptom> symptoms) {
+        return symptoms.stream().mapToDouble(this::falseAlarm).min().orElse(unmistaken);
+    }
+
+    private double falseAlarm(Symptom symptom) {
+        return switch (symptom) {
+            case KNOCKS_ONCE_A_TURN, GROWLS, WHINES, SQUEALS -> noise;
+            case HOT, RUNS_ROUGH, DEAD_SPOT -> heat;
+            case WILL_NOT_ENGAGE, JUMPS_OUT, SLIPS, NO_DRIVE, HUNTS -> unmistaken;
+        };
+    }
+}

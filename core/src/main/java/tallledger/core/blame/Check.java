@@ -1,0 +1,35 @@
+package tallledger.core.blame;
+
+import java.math.BigDecimal;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.StageKind;
+import tallledger.core.reason.Refused;
+
+/**
+ * One thing to check behind a symptom, with what it costs: look before you dismantle.
+ *
+ * @param symptom which symptom
+ * @param kind    which kind of element; empty for any: a free explanation that is asked first
+ * @param what    what to look at
+ * @param low     cost range, in the user's money
+ */
+public record Check(Symptom symptom, Optional<StageKind> kind, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
+
+    public Check {
+        if (what.isBlank() || what.length() > 300) {
+            throw Refused.because("check.what", 300);
+        }
+        if (low.signum() < 0 || likely.compareTo(low) < 0 || high.compareTo(likely) < 0) {
+            throw Refused.because("check.costs", low, likely, high);
+        }
+    }
+
+    /** Checks for a symptom at an element, cheapest first; what costs nothing and fits any element comes before all. */
+    public static List<Check> cheapestFirst(List<Check> table, Symptom symptom, StageKind kind) {
+        return table.stream().filter(c -> c.symptom == symptom && (c.kind.isEmpty() || c.kind.get() == kind))
+                .sorted(Comparator.comparing(Check::likely).thenComparing(c -> c.kind.isPresent())).toList();
+    }
+}

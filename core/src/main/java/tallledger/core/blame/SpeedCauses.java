@@ -1,0 +1,247 @@
+package tallledger.core.blame;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import tallledger.core.blame.SpeedCause.Kind;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Span;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.plate.LeverFactors;
+import tallledger.core.reason.Reason;
+
+/**
+ * What explains wrong readings: the whole set first, then one position, then single readings. Each cause is tested; those that fit
+ * within 1.5 % are offered, best first; where two fit, both are.
+ *
+ * <p>δ = ln(n_read/n_plate). The whole set is off by one factor if its median is beyond 2 % and no reading is further than
+ * 1.5 % from it. A position or a single reading is judged against the median of the others, since an unloaded motor turns all
+ * speeds 2 to 6 % high together.
+ */
+public final class SpeedCauses {
+
+    /** How near a cause must fit, in ln (house rule). */
+    private static final double FIT = 0.015;
+    /** Beyond this, in ln, a reading is off; within it "the rest is right" (house rule). */
+    private static final double OFF = 0.02;
+    private static final double UNLOADED_MOST = 0.06;
+    private static final double SLIP_LEAST = 0.01;
+    private static final double SLIP_MOST = 0.08;
+
+    /**
+     * One reading.
+     *
+     * @param read   min⁻¹
+     * @param plate  min⁻¹, what the plate says
+     * @param loaded whether it was taken under load
+     */
+    public record Reading(Route route, double read, double plate, boolean loaded) {
+        double off() {
+            return Math.log(read / plate);
+        }
+    }
+
+    private final SpeedTable table;
+    private final DriveTrain train;
+    private final List<Reading> readings;
+    /** Whether one factor explains the most: then what is left over is judged against it. */
+    private boolean common;
+
+    private SpeedCauses(SpeedTable table, List<Reading> readings) {
+        this.table = table;
+        this.train = table.train();
+        this.readings = readings;
+    }
+
+    /** Causes that fit, best first; none when every reading agrees with its plate within 2 %. */
+    public static List<SpeedCause> of(SpeedTable table, List<Reading> all) {
+        List<Reading> unloaded = all.stream().filter(r -> !r.loaded()).toList();
+        List<SpeedCause> causes = new ArrayList<>(slip(table, all));
+        if (!unloaded.isEmpty()) {
+            SpeedCauses search = new SpeedCauses(table, unloaded);
+            List<SpeedCause> whole = search.whole();
+            search.common = !whole.isEmpty();
+            causes.addAll(whole);
+            causes.addAll(search.positions());
+            causes.addAll(search.singles());
+        }
+        causes.sort(Comparator.comparingDouble(SpeedCause::misfit));
+        return causes;
+    }
+
+    private double base() {
+        return median(readings);
+    }
+
+    private static double median(List<Reading> some) {
+        double[] off = some.stream().mapToDouble(Reading::off).sorted().toArray();
+        int middle = off.length / 2;
+        return off.length == 0 ? 0 : off.length % 2 == 1 ? off[middle] : (off[middle - 1] + off[middle]) / 2;
+    }
+
+    /** Every speed off by one factor; two readings at least, or nothing is known of the whole. */
+    private List<SpeedCause> whole() {
+        double median = base();
+        List<Reading> with = readings.stream().filter(r -> Math.abs(r.off() - median) <= FIT).toList();
+        boolean all = with.size() == readings.size();
+        boolean most = with.size() >= 3 && with.size() * 3 >= readings.size() * 2;
+        if (readings.size() < 2 || Math.abs(median) <= OFF || !all && !most) {
+            return List.of();
+        }
+        List<Route> routes = with.stream().map(Reading::route).toList();
+        double factor = Math.exp(median);
+        List<SpeedCause> causes = new ArrayList<>();
+        supply(median, factor, routes).ifPresent(causes::add);
+        inverter(factor, routes).ifPresent(causes::add);
+        causes.addAll(grooves(median, factor, routes));
+        if (median > 0 && factor <= 1 + UNLOADED_MOST) {
+            causes.add(new SpeedCause(Kind.UNLOADED, 0, routes, Reason.of("cause.unloaded", (factor - 1) * 100)));
+        }
+        if (median < 0 && median >= -SLIP_MOST) {
+            causes.add(new SpeedCause(Kind.SLIP, FIT, routes, Reason.of("cause.low-unloaded", (1 - factor) * 100)));
+        }
+        if (causes.isEmpty()) {
+            causes.add(new SpeedCause(Kind.COMMON, FIT, routes, Reason.of("cause.common", factor)));
+        }
+        return causes;
+    }
+
+    private static Optional<SpeedCause> supply(double median, double factor, List<Route> routes) {
+        double high = Math.abs(median - Math.log(60.0 / 50));
+        double low = Math.abs(median - Math.log(50.0 / 60));
+        if (high <= FIT) {
+            return Optional.of(new SpeedCause(Kind.SUPPLY, high, routes, Reason.of("cause.supply-high", factor)));
+        }
+        return low <= FIT ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of("cause.supply-low", factor))) : Optional.empty();
+    }
+
+    private Optional<SpeedCause> inverter(double factor, List<Route> routes) {
+        return train.stages().stream().filter(s -> s.kind() == StageKind.INVERTER).findFirst()
+                .map(s -> new SpeedCause(Kind.INVERTER, FIT / 2, routes, Reason.of("cause.inverter", s.name(), factor)));
+    }
+
+    /** Any ratio of a step pulley's steps, from its diameters where known, else from the plate's own factors. */
+    private List<SpeedCause> grooves(double median, double factor, List<Route> routes) {
+        List<SpeedCause> causes = new ArrayList<>();
+        for (int s = 0; s < train.stages().size(); s++) {
+            Stage stage = train.stages().get(s);
+            if (stage.kind() != StageKind.BELT || !stage.isChoice()) {
+                continue;
+            }
+            List<Optional<Double>> steps = steps(stage);
+            for (int i = 0; i < steps.size(); i++) {
+                for (int j = 0; j < steps.size(); j++) {
+                    if (i != j && steps.get(i).isPresent() && steps.get(j).isPresent()) {
+                        double misfit = Math.abs(median - Math.log(steps.get(j).get() / steps.get(i).get()));
+                        if (misfit <= FIT) {
+                            causes.add(new SpeedCause(Kind.BELT_GROOVE, misfit, routes, Reason.of("cause.groove", stage.name(),
+                                    stage.positions().get(j).label(), stage.positions().get(i).label(), factor)));
+                        }
+                    }
+                }
+            }
+        }
+        return causes;
+    }
+
+    private List<Optional<Double>> steps(Stage stage) {
+        if (stage.positions().stream().allMatch(p -> p.transmission().factor().isPresent())) {
+            return stage.positions().stream().map(p -> p.transmission().factor().map(Span::low)).toList();
+        }
+        return LeverFactors.of(table.plate()).factors(train.plateStages().indexOf(stage));
+    }
+
+    /** One lever position off by one factor, the rest right. */
+    private List<SpeedCause> positions() {
+        List<SpeedCause> causes = new ArrayList<>();
+        for (int s = 0; s < train.stages().size(); s++) {
+            if (!train.stages().get(s).isOnPlate()) {
+                continue;
+            }
+            for (int p = 0; p < train.stages().get(s).positions().size(); p++) {
+                int stage = s;
+                int position = p;
+                Map<Boolean, List<Reading>> split = readings.stream()
+                        .collect(Collectors.partitioningBy(r -> r.route().at(stage) == position));
+                position(stage, position, split.get(true), split.get(false)).ifPresent(causes::add);
+            }
+        }
+        return causes;
+    }
+
+    private Optional<SpeedCause> position(int stage, int position, List<Reading> here, List<Reading> rest) {
+        double base = median(rest);
+        double off = median(here) - base;
+        double scatter = here.stream().mapToDouble(r -> Math.abs(r.off() - base - off)).max().orElse(0);
+        boolean restRight = rest.stream().allMatch(r -> Math.abs(r.off() - base) <= OFF) && (common || base > -OFF && base <= UNLOADED_MOST);
+        if (here.size() < 2 || rest.size() < 2 || Math.abs(off) <= OFF || scatter > FIT || !restRight) {
+            return Optional.empty();
+        }
+        Stage lever = train.stages().get(stage);
+        return Optional.of(new SpeedCause(Kind.POSITION, scatter, here.stream().map(Reading::route).toList(),
+                Reason.of("cause.position", lever.name(), lever.positions().get(position).label(), Math.exp(off))));
+    }
+
+    /** One reading off: the plate misread there, another lever position, or marks miscounted. */
+    private List<SpeedCause> singles() {
+        List<SpeedCause> causes = new ArrayList<>();
+        LeverFactors factors = LeverFactors.of(table.plate());
+        for (Reading reading : readings) {
+            List<Reading> rest = readings.stream().filter(r -> r != reading).toList();
+            double base = rest.isEmpty() ? 0 : common ? base() : Math.min(Math.max(median(rest), 0), UNLOADED_MOST);
+            if (Math.abs(reading.off() - base) <= OFF || Math.abs(reading.off()) <= OFF) {
+                continue;
+            }
+            double read = reading.read() / Math.exp(base);
+            String name = train.name(reading.route());
+            factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= FIT).ifPresent(m ->
+                    causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of("cause.plate", name,
+                            factors.predict(train.plateKey(reading.route())).orElseThrow()))));
+            causes.addAll(elsewhere(reading, read, name));
+            for (int k = 2; k <= 4; k++) {
+                multiple(reading, read, name, k, k).ifPresent(causes::add);
+                multiple(reading, read, name, k, 1.0 / k).ifPresent(causes::add);
+            }
+        }
+        return causes;
+    }
+
+    private List<SpeedCause> elsewhere(Reading reading, double read, String name) {
+        return table.counted().stream().filter(s -> s.nominal().isPresent() && !s.routes().contains(reading.route())).flatMap(s -> {
+            double misfit = Math.abs(Math.log(read / s.nominal().orElseThrow().doubleValue()));
+            Route other = s.routes().get(0);
+            return misfit > FIT ? java.util.stream.Stream.<SpeedCause>empty() : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
+                    misfit, List.of(reading.route()), Reason.of("cause.elsewhere", name, train.name(other), s.nominal().get())));
+        }).toList();
+    }
+
+    private static Optional<SpeedCause> multiple(Reading reading, double read, String name, int k, double times) {
+        double misfit = Math.abs(Math.log(read / reading.plate() / times));
+        return misfit > FIT ? Optional.empty() : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
+                Reason.of(times > 1 ? "cause.multiple" : "cause.fraction", name, k)));
+    }
+
+    /** The same route read unloaded and under load: low, and falling further. */
+    private static List<SpeedCause> slip(SpeedTable table, List<Reading> all) {
+        List<SpeedCause> causes = new ArrayList<>();
+        for (Reading loaded : all) {
+            if (!loaded.loaded()) {
+                continue;
+            }
+            all.stream().filter(r -> !r.loaded() && r.route().equals(loaded.route())).findFirst().ifPresent(free -> {
+                double fall = free.off() - loaded.off();
+                if (fall > SLIP_LEAST && loaded.off() < -SLIP_LEAST) {
+                    causes.add(new SpeedCause(Kind.SLIP, Math.max(0, fall - SLIP_MOST), List.of(loaded.route()),
+                            Reason.of("cause.slip", table.train().name(loaded.route()), (1 - Math.exp(-fall)) * 100)));
+                }
+            });
+        }
+        return causes;
+    }
+}

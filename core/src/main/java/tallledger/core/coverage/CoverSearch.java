@@ -1,0 +1,278 @@
+package tallledger.core.coverage;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+
+/**
+ * Searches orders of runs layer by layer over bit masks: a state is the elements exercised, the last run and how far the
+ * cold-spindle rule lets the next one go; of equal states only the quickest is kept.
+ *
+ * <p>Textbook: branch over sets, then order each. Searching orders directly finds the fewest runs and the quickest order among
+ * all fewest sets in one pass, since a set can be run under the rule exactly if some order of it can. A branch is left when the
+ * runs it has left cannot cover what is missing: at least as many as any one stage has positions missing, and at least as many as
+ * the climb to the highest speed takes.
+ */
+final class CoverSearch {
+
+    /** States kept a layer; a layer that would be larger is cut to its best and the search says so. */
+    static final int MOST_STATES = 40_000;
+
+    private static final long LOWEST = 1L << 62;
+    private static final long HIGHEST = 1L << 63;
+
+    private final Situation situation;
+    private final boolean cold;
+    private final List<Route> routes;
+    private final long[] masks;
+    private final double[] rpm;
+    private final double[] runTime;
+    private final double[][] move;
+    private final long[] stageMasks;
+    private final int[] hops;
+    private final long needed;
+    private boolean cut;
+
+    private record Key(long mask, int lastAndReach) {
+    }
+
+    /** A state, with the way to it. */
+    record Node(long mask, int last, int reach, double time, Node before) {
+    }
+
+    CoverSearch(Situation situation, boolean cold) {
+        this.situation = situation;
+        this.cold = cold;
+        this.routes = situation.candidates();
+        int n = routes.size();
+        this.rpm = routes.stream().mapToDouble(situation::rpm).toArray();
+        this.runTime = routes.stream().mapToDouble(situation::runTime).toArray();
+        this.masks = new long[n];
+        this.move = new double[n][n];
+        DriveTrain train = situation.table().train();
+        long provable = situation.provable();
+        long ends = ends();
+        for (int i = 0; i < n; i++) {
+            masks[i] = situation.elements().mask(routes.get(i)) & provable | endsOf(i) & ends;
+            for (int j = 0; j < n; j++) {
+                move[i][j] = situation.times().move(train, routes.get(i), routes.get(j));
+            }
+        }
+        this.needed = provable | ends;
+        this.stageMasks = stageMasks(train);
+        this.hops = hops();
+    }
+
+    /** The lowest and the highest speed are forced in as long as nobody ran them and they may still be run. */
+    private long ends() {
+        if (routes.isEmpty()) {
+            return 0;
+        }
+        double lowest = speeds(true);
+        double highest = speeds(false);
+        boolean lowRun = situation.run().stream().anyMatch(r -> situation.rpm(r) == lowest);
+        boolean highRun = situation.run().stream().anyMatch(r -> situation.rpm(r) == highest);
+        return (lowRun || rpm[0] != lowest ? 0 : LOWEST) | (highRun || rpm[rpm.length - 1] != highest ? 0 : HIGHEST);
+    }
+
+    private double speeds(boolean lowest) {
+        var all = situation.table().speeds().stream().filter(s -> !s.isSweep()).flatMap(s -> s.expected().stream())
+                .mapToDouble(Double::doubleValue);
+        return (lowest ? all.min() : all.max()).orElse(0);
+    }
+
+    private long endsOf(int i) {
+        boolean sweep = situation.table().train().isSweep(routes.get(i));
+        return sweep ? 0 : (rpm[i] == speeds(true) ? LOWEST : 0) | (rpm[i] == speeds(false) ? HIGHEST : 0);
+    }
+
+    private long[] stageMasks(DriveTrain train) {
+        long[] stages = new long[train.stages().size()];
+        int bit = 0;
+        for (int s = 0; s < stages.length; s++) {
+            for (int p = 0; p < train.stages().get(s).positions().size(); p++) {
+                stages[s] |= 1L << bit++;
+            }
+            stages[s] &= needed;
+        }
+        return stages;
+    }
+
+    /** Fewest climbs from each reach to the top, by always taking the fastest allowed. */
+    private int[] hops() {
+        int[] fewest = new int[routes.size() + 1];
+        for (int reach = 0; reach <= routes.size(); reach++) {
+            int count = 1;
+            int at = reach;
+            while (at < routes.size() && at > 0) {
+                at = reachOf(rpm[at - 1]);
+                count++;
+            }
+            fewest[reach] = count;
+        }
+        return fewest;
+    }
+
+    /** How many candidates, slowest first, may follow a highest speed. */
+    private int reachOf(double highest) {
+        if (!cold) {
+            return routes.size();
+        }
+        double limit = ColdSpindle.reach(situation.table(), highest);
+        int reach = 0;
+        while (reach < rpm.length && rpm[reach] <= limit) {
+            reach++;
+        }
+        // Where speeds were passed over, the next that is left is let through; the run sheet cautions.
+        if (reach < rpm.length && (reach == 0 || rpm[reach - 1] <= highest)) {
+            double next = rpm[reach];
+            while (reach < rpm.length && rpm[reach] <= next) {
+                reach++;
+            }
+        }
+        return reach;
+    }
+
+    private int startReach() {
+        if (!cold) {
+            return routes.size();
+        }
+        if (situation.highest().isPresent()) {
+            return reachOf(situation.highest().getAsDouble());
+        }
+        int reach = 0;
+        while (reach < rpm.length && rpm[reach] <= rpm[0]) {
+            reach++;
+        }
+        return reach;
+    }
+
+    /** Whether a layer had to be cut, so that "fewest" and "quickest" are no longer proven by the search alone. */
+    boolean wasCut() {
+        return cut;
+    }
+
+    long needed() {
+        return needed;
+    }
+
+    /** Runs no plan can do without. */
+    int lowerBound() {
+        return lowerBound(0, startReach());
+    }
+
+    private int lowerBound(long mask, int reach) {
+        long missing = needed & ~mask;
+        if (missing == 0) {
+            return 0;
+        }
+        int bound = 1;
+        for (long stage : stageMasks) {
+            bound = Math.max(bound, Long.bitCount(stage & missing));
+        }
+        return (missing & HIGHEST) == 0 ? bound : Math.max(bound, hops[reach]);
+    }
+
+    /** The quickest order that covers everything needed with exactly the fewest runs. */
+    Node fewest() {
+        for (int target = lowerBound();; target++) {
+            Collection<Node> layer = starts(target);
+            for (int depth = 1; depth < target && !layer.isEmpty(); depth++) {
+                layer = next(layer, target - depth - 1, Double.MAX_VALUE).values();
+            }
+            Node best = layer.stream().filter(n -> (needed & ~n.mask) == 0).min(Comparator.comparingDouble(Node::time)).orElse(null);
+            if (best != null || target > routes.size()) {
+                return best;
+            }
+        }
+    }
+
+    /** The order of most worth that takes no longer than a limit, s; of equal worth the quickest. */
+    Node worthiest(double limit, java.util.function.LongToDoubleFunction worth) {
+        Node best = null;
+        Collection<Node> layer = starts(Integer.MAX_VALUE).stream().filter(n -> n.time <= limit).toList();
+        while (!layer.isEmpty()) {
+            for (Node node : layer) {
+                boolean better = best == null || worth.applyAsDouble(node.mask) > worth.applyAsDouble(best.mask) + 1e-9
+                        || worth.applyAsDouble(node.mask) > worth.applyAsDouble(best.mask) - 1e-9 && node.time < best.time - 1e-9;
+                best = better ? node : best;
+            }
+            layer = next(layer, Integer.MAX_VALUE, limit).values();
+        }
+        return best;
+    }
+
+    private List<Node> starts(int target) {
+        List<Node> starts = new ArrayList<>();
+        int reach = startReach();
+        boolean fresh = situation.highest().isEmpty();
+        DriveTrain train = situation.table().train();
+        for (int i = 0; i < reach; i++) {
+            double moving = situation.standing().isPresent() && !fresh
+                    ? situation.times().move(train, situation.standing().get(), routes.get(i)) : 0;
+            int then = Math.max(reach, reachOf(Math.max(rpm[i], situation.highest().orElse(0))));
+            Node node = new Node(masks[i], i, cold && fresh ? reachOf(rpm[i]) : then, moving + runTime[i], null);
+            if (target == Integer.MAX_VALUE || 1 + lowerBound(node.mask, node.reach) <= target) {
+                starts.add(node);
+            }
+        }
+        return starts;
+    }
+
+    private Map<Key, Node> next(Collection<Node> layer, int runsLeft, double limit) {
+        Map<Key, Node> next = new HashMap<>();
+        for (Node node : layer) {
+            long missing = needed & ~node.mask;
+            for (int i = 0; i < node.reach; i++) {
+                int reach = Math.max(node.reach, cold ? reachOfCached(i) : node.reach);
+                if ((masks[i] & missing) == 0 && reach == node.reach) {
+                    continue;
+                }
+                double time = node.time + move[node.last][i] + runTime[i];
+                long mask = node.mask | masks[i];
+                if (time > limit || runsLeft != Integer.MAX_VALUE && lowerBound(mask, reach) > runsLeft) {
+                    continue;
+                }
+                Key key = new Key(mask, i << 12 | reach);
+                Node known = next.get(key);
+                if (known == null || time < known.time) {
+                    next.put(key, new Node(mask, i, reach, time, node));
+                }
+            }
+        }
+        return next.size() > MOST_STATES ? trimmed(next) : next;
+    }
+
+    private int[] reaches;
+
+    private int reachOfCached(int i) {
+        if (reaches == null) {
+            reaches = java.util.stream.IntStream.range(0, routes.size()).map(k -> reachOf(rpm[k])).toArray();
+        }
+        return reaches[i];
+    }
+
+    private Map<Key, Node> trimmed(Map<Key, Node> layer) {
+        cut = true;
+        Map<Key, Node> kept = new HashMap<>();
+        layer.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<Key, Node> e) -> Long.bitCount(needed & ~e.getValue().mask))
+                .thenComparingDouble(e -> e.getValue().time)).limit(MOST_STATES).forEach(e -> kept.put(e.getKey(), e.getValue()));
+        return kept;
+    }
+
+    /** The routes on the way to a state, first to last. */
+    List<Route> way(Node end) {
+        List<Route> way = new ArrayList<>();
+        for (Node node = end; node != null; node = node.before) {
+            way.add(routes.get(node.last));
+        }
+        Collections.reverse(way);
+        return way;
+    }
+}

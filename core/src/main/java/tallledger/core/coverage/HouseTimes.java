@@ -1,0 +1,46 @@
+package tallledger.core.coverage;
+
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+
+/**
+ * What runs and moves take, s (house starting values, open to change).
+ *
+ * @param listen   at least this long at each speed
+ * @param turns    and at least so many turns
+ * @param sweep    for taking a sliding stage through its range
+ * @param lever    to move a lever or switch
+ * @param belt     to move a belt
+ * @param stopping to stop and start, once a move, where any moved stage is stop-to-shift
+ */
+public record HouseTimes(double listen, int turns, double sweep, double lever, double belt, double stopping) {
+
+    public static final HouseTimes HOUSE = new HouseTimes(20, 10, 40, 5, 90, 10);
+
+    private static final double SECONDS_A_MINUTE = 60;
+
+    /** Time of a run: max(listen, 60·N/n). */
+    public double run(double rpm, boolean isSweep) {
+        return isSweep ? sweep : Math.max(listen, SECONDS_A_MINUTE * turns / rpm);
+    }
+
+    /** Time to go from one route to the next; nothing for staying. */
+    public double move(DriveTrain train, Route from, Route to) {
+        double time = 0;
+        boolean stop = false;
+        for (int s = 0; s < train.stages().size(); s++) {
+            if (from.at(s) != to.at(s)) {
+                Stage stage = train.stages().get(s);
+                time += move(stage);
+                stop |= stage.shifting().mustStop();
+            }
+        }
+        return time + (stop ? stopping : 0);
+    }
+
+    double move(Stage stage) {
+        return stage.kind() == StageKind.BELT ? belt : stage.kind() == StageKind.COMMANDED ? 0 : lever;
+    }
+}

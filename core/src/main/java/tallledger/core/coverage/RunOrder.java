@@ -1,0 +1,268 @@
+package tallledger.core.coverage;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import tallledger.core.drive.Route;
+
+/**
+ * The quickest order of given runs under the cold-spindle rule.
+ *
+ * <p>Up to 16 runs exact, by dynamic programming over subsets (state: runs done, last run; what may follow depends only on the
+ * highest of those done). Above, several constructed orders are improved by moving and turning stretches, and the result is
+ * compared with a proven bound: a minimum spanning tree over the moves, raised by node potentials (Held and Karp).
+ */
+final class RunOrder {
+
+    static final int EXACT = 16;
+    private static final int IMPROVING_ROUNDS = 60;
+
+    private final Situation situation;
+    private final List<Route> routes;
+    private final int count;
+    private final double[][] move;
+    private final double[] first;
+    private final double[] rpm;
+    private final double running;
+
+    /** An order, with its time and a bound no order can beat, s. */
+    record Ordered(List<Route> routes, double seconds, double bound) {
+    }
+
+    private RunOrder(Situation situation, List<Route> routes) {
+        this.situation = situation;
+        this.routes = routes;
+        this.count = routes.size();
+        this.move = new double[count][count];
+        this.first = new double[count];
+        this.rpm = routes.stream().mapToDouble(situation::rpm).toArray();
+        this.running = routes.stream().mapToDouble(situation::runTime).sum();
+        var train = situation.table().train();
+        for (int i = 0; i < count; i++) {
+            int to = i;
+            first[i] = situation.standing().map(s -> situation.times().move(train, s, routes.get(to))).orElse(0.0);
+            for (int j = 0; j < count; j++) {
+                move[i][j] = situation.times().move(train, routes.get(i), routes.get(j));
+            }
+        }
+    }
+
+    static Ordered of(Situation situation, List<Route> routes) {
+        if (routes.isEmpty()) {
+            return new Ordered(List.of(), 0, 0);
+        }
+        List<Route> ascending = routes.stream().sorted(Comparator.comparingDouble(situation::rpm)).toList();
+        RunOrder order = new RunOrder(situation, ascending);
+        return ascending.size() <= EXACT ? order.exact() : order.improved();
+    }
+
+    /** Highest speed that may be run next after the highest so far. */
+    private double reach(double highest) {
+        return highest > 0 ? ColdSpindle.reach(situation.table(), highest) : rpm[0];
+    }
+
+    private double startHighest() {
+        return situation.highest().orElse(0);
+    }
+
+    /** Reach, given which runs are done; where passing over left a hole wider than the rule, the slowest left is let through. */
+    private boolean mayFollow(int next, double highest, double slowestLeft) {
+        return rpm[next] <= Math.max(reach(highest), slowestLeft) * (1 + 1e-9);
+    }
+
+    private Ordered exact() {
+        int full = (1 << count) - 1;
+        double[][] best = new double[full + 1][count];
+        int[][] from = new int[full + 1][count];
+        for (double[] row : best) {
+            Arrays.fill(row, Double.POSITIVE_INFINITY);
+        }
+        double[] reach = new double[full + 1];
+        for (int done = 0; done <= full; done++) {
+            double highest = startHighest();
+            double slowestLeft = Double.MAX_VALUE;
+            for (int i = 0; i < count; i++) {
+                if ((done >> i & 1) == 1) {
+                    highest = Math.max(highest, rpm[i]);
+                } else {
+                    slowestLeft = Math.min(slowestLeft, rpm[i]);
+                }
+            }
+            reach[done] = done == full ? 0 : Math.max(reach(highest), slowestLeft) * (1 + 1e-9);
+        }
+        for (int i = 0; i < count; i++) {
+            if (rpm[i] <= reach[0]) {
+                best[1 << i][i] = first[i];
+                from[1 << i][i] = -1;
+            }
+        }
+        for (int done = 1; done < full; done++) {
+            for (int last = 0; last < count; last++) {
+                double here = best[done][last];
+                if (here == Double.POSITIVE_INFINITY) {
+                    continue;
+                }
+                for (int next = 0; next < count; next++) {
+                    if ((done >> next & 1) == 0 && rpm[next] <= reach[done]) {
+                        int then = done | 1 << next;
+                        if (here + move[last][next] < best[then][next] - 1e-9) {
+                            best[then][next] = here + move[last][next];
+                            from[then][next] = last;
+                        }
+                    }
+                }
+            }
+        }
+        return traced(best, from, full);
+    }
+
+    private Ordered traced(double[][] best, int[][] from, int full) {
+        int last = 0;
+        for (int i = 1; i < count; i++) {
+            // Equal times: end at the fastest, so that the order climbs.
+            if (best[full][i] <= best[full][last] + 1e-9) {
+                last = i;
+            }
+        }
+        double moving = best[full][last];
+        List<Route> order = new ArrayList<>();
+        for (int done = full; last >= 0;) {
+            order.add(routes.get(last));
+            int before = from[done][last];
+            done &= ~(1 << last);
+            last = before;
+        }
+        Collections.reverse(order);
+        return new Ordered(order, running + moving, running + moving);
+    }
+
+    private Ordered improved() {
+        int[] best = null;
+        double bestTime = Double.MAX_VALUE;
+        for (int[] start : List.of(climbing(), nearest())) {
+            int[] order = improve(start);
+            double time = time(order);
+            if (time < bestTime) {
+                best = order;
+                bestTime = time;
+            }
+        }
+        double bound = SpanningBound.of(move, first);
+        return new Ordered(Arrays.stream(best).mapToObj(routes::get).toList(), running + bestTime, running + Math.min(bound, bestTime));
+    }
+
+    private int[] climbing() {
+        int[] order = new int[count];
+        Arrays.setAll(order, i -> i);
+        return order;
+    }
+
+    /** Always the cheapest allowed move, the slower of equals. */
+    private int[] nearest() {
+        boolean[] done = new boolean[count];
+        int[] order = new int[count];
+        double highest = startHighest();
+        for (int k = 0; k < count; k++) {
+            double slowest = Double.MAX_VALUE;
+            for (int i = count - 1; i >= 0; i--) {
+                slowest = done[i] ? slowest : rpm[i];
+            }
+            int pick = -1;
+            for (int i = 0; i < count; i++) {
+                if (!done[i] && mayFollow(i, highest, slowest)) {
+                    double cost = k == 0 ? first[i] : move[order[k - 1]][i];
+                    if (pick < 0 || cost < (k == 0 ? first[pick] : move[order[k - 1]][pick]) - 1e-9) {
+                        pick = i;
+                    }
+                }
+            }
+            order[k] = pick;
+            done[pick] = true;
+            highest = Math.max(highest, rpm[pick]);
+        }
+        return order;
+    }
+
+    /** Moves and turns stretches of the order as long as it gets quicker and stays allowed. */
+    private int[] improve(int[] start) {
+        int[] order = start.clone();
+        double time = time(order);
+        boolean better = true;
+        for (int round = 0; better && round < IMPROVING_ROUNDS; round++) {
+            better = false;
+            for (int i = 0; i < count; i++) {
+                for (int j = i + 1; j < count; j++) {
+                    for (int to = -1; to < count; to++) {
+                        int[] changed = to < 0 ? turned(order, i, j) : j - i <= 4 ? moved(order, i, j, to) : null;
+                        if (changed != null && time(changed) < time - 1e-9 && isAllowed(changed)) {
+                            order = changed;
+                            time = time(order);
+                            better = true;
+                        }
+                        if (to < 0 && j - i > 4) {
+                            break;
+                        }
+                    }
+                }
+            }
+        }
+        return order;
+    }
+
+    private static int[] turned(int[] order, int i, int j) {
+        int[] changed = order.clone();
+        for (int a = i, b = j; a < b; a++, b--) {
+            changed[a] = order[b];
+            changed[b] = order[a];
+        }
+        return changed;
+    }
+
+    /** Takes the stretch [i, j) out and puts it back before position {@code to} of the rest. */
+    private static int[] moved(int[] order, int i, int j, int to) {
+        int length = j - i;
+        if (to > order.length - length) {
+            return null;
+        }
+        int[] changed = new int[order.length];
+        int rest = 0;
+        int write = 0;
+        for (int k = 0; k <= order.length - length; k++) {
+            if (k == to) {
+                System.arraycopy(order, i, changed, write, length);
+                write += length;
+            }
+            if (k < order.length - length) {
+                rest = rest == i ? j : rest;
+                changed[write++] = order[rest++];
+            }
+        }
+        return changed;
+    }
+
+    private double time(int[] order) {
+        double time = first[order[0]];
+        for (int k = 1; k < order.length; k++) {
+            time += move[order[k - 1]][order[k]];
+        }
+        return time;
+    }
+
+    private boolean isAllowed(int[] order) {
+        double[] slowestFrom = new double[count + 1];
+        slowestFrom[count] = Double.MAX_VALUE;
+        for (int k = count - 1; k >= 0; k--) {
+            slowestFrom[k] = Math.min(slowestFrom[k + 1], rpm[order[k]]);
+        }
+        double highest = startHighest();
+        for (int k = 0; k < count; k++) {
+            if (!mayFollow(order[k], highest, slowestFrom[k])) {
+                return false;
+            }
+            highest = Math.max(highest, rpm[order[k]]);
+        }
+        return true;
+    }
+}

@@ -1,0 +1,145 @@
+package tallledger.core.coverage;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import tallledger.core.coverage.Elements.Element;
+import tallledger.core.coverage.RunPlan.PlannedRun;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
+import tallledger.core.drive.SpeedTable;
+
+/**
+ * Plans the runs of one of the three schools from where a survey stands.
+ *
+ * <p>Worked (listen 20 s, 10 turns, both levers stop-to-shift): the 3 × 4 box of 31.5 … 1 400 has the lower bound 4, and 4 would do for
+ * a warm spindle; from cold 5 are needed, and the quickest of the fewest sets takes 165 s.
+ */
+public final class RunPlanner {
+
+    private final SpeedTable table;
+    private final Elements elements;
+    private final HouseTimes times;
+
+    public RunPlanner(SpeedTable table, Elements elements, HouseTimes times) {
+        this.table = table;
+        this.elements = elements;
+        this.times = times;
+    }
+
+    /** A plan for a machine nobody has run yet; {@code seconds} matters only to {@link School#MY_MINUTES}. */
+    public RunPlan plan(School school, double seconds) {
+        return plan(school, seconds, Map.of(), List.of(), Optional.empty(), OptionalDouble.empty());
+    }
+
+    /**
+     * A plan from where a survey stands.
+     *
+     * @param seconds  time left, for {@link School#MY_MINUTES}
+     * @param outcomes what came of the latest run of each route
+     * @param passed   routes passed over
+     * @param standing route the levers stand at
+     * @param highest  highest speed run so far, min⁻¹
+     */
+    public RunPlan plan(School school, double seconds, Map<Route, Outcome> outcomes, Collection<Route> passed,
+                        Optional<Route> standing, OptionalDouble highest) {
+        Situation situation = Situation.of(table, elements, outcomes, passed, standing, highest, times);
+        return switch (school) {
+            case EVERY_SPEED -> everySpeed(situation, outcomes, passed);
+            case EVERY_GEAR -> everyGear(situation);
+            case MY_MINUTES -> minutes(situation, seconds);
+        };
+    }
+
+    private RunPlan everySpeed(Situation situation, Map<Route, Outcome> outcomes, Collection<Route> passed) {
+        List<Route> left = new ArrayList<>(EverySpeed.routes(table).stream()
+                .filter(r -> !outcomes.containsKey(r) && !passed.contains(r)).toList());
+        List<Route> unplaced = left.stream().filter(r -> table.speedOf(r).flatMap(Speed::expected).isEmpty()).toList();
+        left.removeAll(unplaced);
+        RunOrder.Ordered ordered = RunOrder.of(situation, left);
+        List<Route> order = new ArrayList<>(ordered.routes());
+        order.addAll(unplaced);
+        return result(School.EVERY_SPEED, situation, order, ordered.seconds(), ordered.bound(), left.size(), true, OptionalInt.empty(), 0);
+    }
+
+    private RunPlan everyGear(Situation situation) {
+        CoverSearch search = new CoverSearch(situation, true);
+        if (search.needed() == 0) {
+            return result(School.EVERY_GEAR, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), 0);
+        }
+        CoverSearch.Node best = search.fewest();
+        List<Route> order = search.way(best);
+        int bound = search.lowerBound();
+        OptionalInt warm = OptionalInt.empty();
+        if (order.size() > bound) {
+            CoverSearch unruled = new CoverSearch(situation, false);
+            int count = unruled.way(unruled.fewest()).size();
+            warm = count < order.size() ? OptionalInt.of(count) : OptionalInt.empty();
+            bound = Math.max(bound, Math.min(count, order.size()));
+        }
+        boolean proven = !search.wasCut() || order.size() == bound;
+        double timeBound = search.wasCut() ? stageBound(situation, order) : best.time();
+        return result(School.EVERY_GEAR, situation, order, best.time(), timeBound, stagePositions(situation), proven, warm, 0);
+    }
+
+    /** The largest number of positions any one stage still has to prove. */
+    private int stagePositions(Situation situation) {
+        int most = 0;
+        long provable = situation.provable();
+        for (int s = 0; s < table.train().stages().size(); s++) {
+            int stage = s;
+            most = Math.max(most, (int) elements.in(provable).stream().filter(e -> e.stage() == stage).count());
+        }
+        return most;
+    }
+
+    /** Runs, every stage through all positions it has to prove, and a stop wherever a stop-to-shift stage must move. */
+    private double stageBound(Situation situation, List<Route> order) {
+        double bound = order.stream().mapToDouble(situation::runTime).sorted().sum();
+        int stops = 0;
+        for (int s = 0; s < table.train().stages().size(); s++) {
+            int stage = s;
+            int moves = (int) elements.in(situation.provable()).stream().filter(e -> e.stage() == stage).count() - 1;
+            if (moves > 0) {
+                bound += moves * times.move(table.train().stages().get(s));
+                stops = table.train().stages().get(s).shifting().mustStop() ? Math.max(stops, moves) : stops;
+            }
+        }
+        return bound + stops * times.stopping();
+    }
+
+    private RunPlan minutes(Situation situation, double seconds) {
+        CoverSearch search = new CoverSearch(situation, true);
+        CoverSearch.Node best = search.needed() == 0 ? null : search.worthiest(seconds, this::worth);
+        if (best == null) {
+            return result(School.MY_MINUTES, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), situation.provable());
+        }
+        long open = situation.provable() & ~best.mask();
+        return result(School.MY_MINUTES, situation, search.way(best), best.time(), best.time(), 0, !search.wasCut(), OptionalInt.empty(), open);
+    }
+
+    /** Worth of the elements whose bits are set. */
+    private double worth(long mask) {
+        return elements.in(mask & elements.reachable()).stream()
+                .mapToDouble(e -> ElementWorth.of(table.train().stages().get(e.stage()).kind()).worth()).sum();
+    }
+
+    private RunPlan result(School school, Situation situation, List<Route> order, double seconds, double timeBound, int bound,
+                           boolean proven, OptionalInt warm, long open) {
+        List<PlannedRun> runs = new ArrayList<>();
+        long exercised = situation.exercised();
+        Optional<Route> before = situation.standing();
+        for (Route route : order) {
+            List<Element> proves = elements.in(elements.mask(route) & ~exercised).stream().filter(elements::isChoice).toList();
+            double moving = before.map(b -> times.move(table.train(), b, route)).orElse(0.0);
+            runs.add(new PlannedRun(route, proves, moving + situation.runTime(route)));
+            exercised |= elements.mask(route);
+            before = Optional.of(route);
+        }
+        return new RunPlan(school, runs, seconds, timeBound, bound, proven, warm, elements.in(situation.beyondProof()), elements.in(open));
+    }
+}

@@ -1,0 +1,60 @@
+package tallledger.core.coverage;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
+import tallledger.core.drive.SpeedTable;
+
+/**
+ * Where a survey stands when it is planned: what may still be run, what is exercised, where the levers are.
+ *
+ * @param table      all speeds
+ * @param elements   their elements
+ * @param candidates routes that may be run: not run before, not passed over; slowest first
+ * @param exercised  elements proven so far
+ * @param run        routes run so far, whatever came of it
+ * @param standing   the route the levers stand at, where any was run
+ * @param highest    highest speed run so far, min⁻¹
+ * @param times      what runs and moves take
+ */
+record Situation(SpeedTable table, Elements elements, List<Route> candidates, long exercised, Set<Route> run,
+                 Optional<Route> standing, OptionalDouble highest, HouseTimes times) {
+
+    static Situation of(SpeedTable table, Elements elements, Map<Route, Outcome> outcomes, Collection<Route> passed,
+                        Optional<Route> standing, OptionalDouble highest, HouseTimes times) {
+        List<Route> candidates = table.speeds().stream().filter(s -> s.expected().isPresent())
+                .flatMap(s -> s.routes().stream()).filter(r -> !outcomes.containsKey(r) && !passed.contains(r))
+                .sorted(Comparator.comparingDouble(r -> rpm(table, r))).toList();
+        long exercised = Coverage.of(table, elements, outcomes).exercised();
+        return new Situation(table, elements, candidates, exercised, new HashSet<>(outcomes.keySet()), standing, highest, times);
+    }
+
+    static double rpm(SpeedTable table, Route route) {
+        return table.speedOf(route).flatMap(Speed::expected).orElse(Double.MAX_VALUE);
+    }
+
+    double rpm(Route route) {
+        return rpm(table, route);
+    }
+
+    double runTime(Route route) {
+        return times.run(rpm(route), table.train().isSweep(route));
+    }
+
+    /** Elements that some candidate can still prove. */
+    long provable() {
+        return candidates.stream().mapToLong(elements::mask).reduce(0L, (a, b) -> a | b) & ~exercised;
+    }
+
+    /** Elements nobody proved and no candidate is left for. */
+    long beyondProof() {
+        return elements.reachable() & ~exercised & ~provable();
+    }
+}

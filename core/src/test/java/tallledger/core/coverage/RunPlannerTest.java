@@ -1,0 +1,176 @@
+package tallledger.core.coverage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+import static tallledger.core.Machines.lever;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import tallledger.core.Machines;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.machine.MachineDescription;
+
+class RunPlannerTest {
+
+    private static RunPlanner planner(MachineDescription machine) {
+        return new RunPlanner(machine.speeds(), Elements.of(machine.train()), HouseTimes.HOUSE);
+    }
+
+    private static List<String> names(MachineDescription machine, RunPlan plan) {
+        return plan.runs().stream().map(r -> machine.train().name(r.route())).toList();
+    }
+
+    private static Route route(MachineDescription machine, String name) {
+        return machine.train().routes().stream().filter(r -> machine.train().name(r).equals(name)).findFirst().orElseThrow();
+    }
+
+    /** The worked box: bound 4, 4 for a warm spindle, 5 from cold, 165 s. */
+    @Test
+    void theWorkedBoxTakesFiveRunsFromCold() {
+        RunPlan plan = planner(Machines.twelve()).plan(School.EVERY_GEAR, 0);
+        assertThat(plan.runs()).hasSize(5);
+        assertThat(plan.lowerBound()).isEqualTo(4);
+        assertThat(plan.warm()).hasValue(4);
+        assertThat(plan.provenFewest()).isTrue();
+        assertThat(plan.seconds()).isCloseTo(165, offset(1e-9));
+        assertThat(names(Machines.twelve(), plan)).startsWith("A1").contains("C4");
+    }
+
+    /** Every set of five is tried by brute force: 165 s is the quickest, and there are six sets that obey the rule. */
+    @Test
+    void bruteForceAgreesOnTheWorkedBox() {
+        MachineDescription machine = Machines.twelve();
+        List<Route> all = EverySpeed.routes(machine.speeds());
+        Elements elements = Elements.of(machine.train());
+        int sets = 0;
+        double quickest = Double.MAX_VALUE;
+        for (int bits = 0; bits < 1 << 12; bits++) {
+            int chosen = bits;
+            List<Route> set = IntStream.range(0, 12).filter(i -> (chosen >> i & 1) == 1).mapToObj(all::get).toList();
+            if (set.size() == 5 && covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(11)) && climbs(machine.speeds(), set)) {
+                sets++;
+                quickest = Math.min(quickest, RunOrder.of(Situation.of(machine.speeds(), elements, Map.of(), List.of(), Optional.empty(),
+                        OptionalDouble.empty(), HouseTimes.HOUSE), set).seconds());
+            }
+        }
+        assertThat(sets).isEqualTo(6);
+        assertThat(quickest).isCloseTo(165, offset(1e-9));
+    }
+
+    private static boolean covers(Elements elements, List<Route> set) {
+        return set.stream().mapToLong(elements::mask).reduce(0, (a, b) -> a | b) == elements.reachable();
+    }
+
+    private static boolean climbs(SpeedTable table, List<Route> set) {
+        double[] rpm = set.stream().mapToDouble(r -> Situation.rpm(table, r)).sorted().toArray();
+        return IntStream.range(1, rpm.length).allMatch(i -> rpm[i] <= ColdSpindle.reach(table, rpm[i - 1]));
+    }
+
+    /** Random boxes against brute force over all subsets: the same fewest count. */
+    @Test
+    void theFewestIsTheFewest() {
+        Random random = new Random(7);
+        for (int trial = 0; trial < 12; trial++) {
+            int a = 2 + random.nextInt(2);
+            int b = 2 + random.nextInt(3);
+            String cells = IntStream.range(0, a * b).mapToObj(i -> String.format("%.1f", 30 * Math.pow(1.3 + random.nextDouble(), i)))
+                    .collect(Collectors.joining(" "));
+            MachineDescription machine = Machines.lathe(cells, lever("range", labels("A", a)), lever("gear", labels("G", b)));
+            List<Route> all = EverySpeed.routes(machine.speeds());
+            Elements elements = Elements.of(machine.train());
+            int fewest = IntStream.range(0, 1 << all.size()).filter(bits -> {
+                List<Route> set = IntStream.range(0, all.size()).filter(i -> (bits >> i & 1) == 1).mapToObj(all::get).toList();
+                return covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(all.size() - 1)) && climbs(machine.speeds(), set);
+            }).map(Integer::bitCount).min().orElseThrow();
+            assertThat(planner(machine).plan(School.EVERY_GEAR, 0).runs()).as(cells).hasSize(fewest);
+        }
+    }
+
+    private static String labels(String prefix, int count) {
+        return IntStream.rangeClosed(1, count).mapToObj(i -> prefix + i).collect(Collectors.joining(" "));
+    }
+
+    /** Twelve runs at 20 s and eleven moves of one stop-to-shift lever at 15 s: 405 s, and no order can beat that. */
+    @Test
+    void everySpeedMovesOneLeverAtATime() {
+        RunPlan plan = planner(Machines.twelve()).plan(School.EVERY_SPEED, 0);
+        assertThat(plan.runs()).hasSize(12);
+        assertThat(plan.seconds()).isCloseTo(12 * 20 + 11 * 15, offset(1e-9));
+        assertThat(plan.timeRatio()).isEqualTo(1);
+    }
+
+    /** 36 speeds from three levers: 36 · 20 + 35 · 15 = 1245 s at best; within 3 % of a proven bound. */
+    @Test
+    void aboveSixteenRunsTheOrderIsNearItsBound() {
+        String cells = IntStream.range(0, 36).mapToObj(i -> String.format("%.1f", 25 * Math.pow(1.12, i))).collect(Collectors.joining(" "));
+        MachineDescription machine = Machines.lathe(cells, lever("a", "1 2 3"), lever("b", "1 2 3"), lever("c", "1 2 3 4"));
+        RunPlan plan = planner(machine).plan(School.EVERY_SPEED, 0);
+        assertThat(plan.runs()).hasSize(36);
+        assertThat(plan.timeRatio()).isBetween(1.0, 1.03);
+        double highest = 0;
+        for (RunPlan.PlannedRun run : plan.runs()) {
+            double rpm = Situation.rpm(machine.speeds(), run.route());
+            assertThat(highest == 0 || rpm <= ColdSpindle.reach(machine.speeds(), highest)).isTrue();
+            highest = Math.max(highest, rpm);
+        }
+    }
+
+    /** A belt costs 90 s to move: the quickest order of all speeds moves it once. */
+    @Test
+    void beltsAreMovedSeldom() {
+        Stage belt = new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, lever("belt", "L H").positions());
+        MachineDescription machine = Machines.lathe("50 100 200 400 71 140 280 560", belt, lever("gear", "1 2 3 4"));
+        RunPlan plan = planner(machine).plan(School.EVERY_SPEED, 0);
+        long moves = IntStream.range(1, 8).filter(i -> plan.runs().get(i).route().at(1) != plan.runs().get(i - 1).route().at(1)).count();
+        assertThat(moves).isEqualTo(1);
+    }
+
+    @Test
+    void aFailureChangesThePlanAndWhatIsExercisedStays() {
+        MachineDescription machine = Machines.twelve();
+        Map<Route, Outcome> outcomes = new HashMap<>(Map.of(route(machine, "A1"), Outcome.PROVEN, route(machine, "A3"), Outcome.FAILED));
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, outcomes, List.of(), Optional.of(route(machine, "A3")), OptionalDouble.of(63));
+        assertThat(names(machine, plan)).doesNotContain("A1", "A3").contains("C4").anyMatch(name -> name.endsWith("3"));
+    }
+
+    @Test
+    void anElementWithNoRunLeftIsNamedAsBeyondProof() {
+        MachineDescription machine = Machines.lathe("100 200 300", lever("gear", "1 2 3"));
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, Map.of(route(machine, "1"), Outcome.PROVEN), List.of(route(machine, "2")),
+                Optional.of(route(machine, "1")), OptionalDouble.of(100));
+        assertThat(plan.beyondProof()).extracting(Elements.Element::label).containsExactly("2");
+        assertThat(names(machine, plan)).containsExactly("3");
+    }
+
+    /** Sixty seconds from cold: A1 (20 s), then one lever (15 + 20 s) fits, a third run does not. */
+    @Test
+    void myMinutesBuysTheMostWorthInsideTheTime() {
+        MachineDescription machine = Machines.twelve();
+        RunPlan plan = planner(machine).plan(School.MY_MINUTES, 62);
+        assertThat(plan.seconds()).isLessThanOrEqualTo(62);
+        assertThat(plan.runs()).hasSize(2);
+        assertThat(plan.leftOpen()).hasSize(7 - 3);
+        assertThat(planner(machine).plan(School.MY_MINUTES, 165).leftOpen()).isEmpty();
+        assertThat(planner(machine).plan(School.MY_MINUTES, 10).runs()).isEmpty();
+    }
+
+    @Test
+    void reverseIsRunOnceInTheFewest() {
+        MachineDescription machine = Machines.lathe(Machines.TWELVE, lever("range", "A B C"), lever("gear", "1 2 3 4"),
+                Stage.direction(Shifting.STOP_TO_SHIFT));
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0);
+        assertThat(plan.runs()).hasSize(5);
+        assertThat(names(machine, plan).stream().filter(n -> n.endsWith("reverse"))).isNotEmpty();
+    }
+}
