@@ -44,7 +44,8 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
         Optional<SpeedReading> reading = turns && !sweep ? Optional.of(read(route, random)) : Optional.empty();
         Optional<ShiftFeel> shift = turns ? Optional.of(ShiftFeel.ENGAGES_CLEAN) : Optional.empty();
         boolean quiet = symptoms.isEmpty() && turns;
-        return new RunRecord(description.train().settings(route), reading, symptoms, shift, quiet, sweep && symptoms.isEmpty(), "");
+        return new RunRecord(description.train().settings(route), reading, symptoms, shift, quiet, false,
+                sweep && symptoms.isEmpty(), "");
     }
 
     /** What the simulated tachometer shows: the true speed with scatter, to its last digit. */

@@ -1,7 +1,7 @@
--- A book is a ledger: a machine's (versions of its description) or a survey's. Entries are only ever added.
+-- A book is a ledger: a machine's (versions of its description), a survey's, or the house's (its tables). Entries are only ever added.
 create table book (
     id         bigint generated always as identity primary key,
-    kind       varchar(10)  not null check (kind in ('MACHINE', 'SURVEY')),
+    kind       varchar(10)  not null check (kind in ('MACHINE', 'SURVEY', 'HOUSE')),
     machine_id bigint references book (id),
     title      varchar(200) not null,
     opened_at  varchar(30)  not null

@@ -32,6 +32,20 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  /* Drive screen: sends the form as it stands and shows what the server reckons. The newest answer wins. */
+  Alpine.data("drive", () => ({
+    asked: 0,
+    look(event) {
+      if (!/^(stage|cell|reverses|interlocks|kilowatts|law|efficiency)/.test(event.target.name || "")) { return; }
+      const ticket = ++this.asked;
+      const body = new URLSearchParams(new FormData(this.$root));
+      fetch("/machines/preview", { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
+        .then((answer) => (answer.ok ? answer.text() : Promise.reject(answer.status)))
+        .then((html) => { if (ticket === this.asked) { this.$refs.live.innerHTML = html; } })
+        .catch(() => { /* The form itself is untouched; the next key tries again. */ });
+    },
+  }));
+
   /* Plate grid: Enter goes on, arrows move up and down, a pasted block spreads from the cell it is pasted into. */
   Alpine.data("plate", () => ({
     cells() { return Array.from(this.$root.querySelectorAll(".plate-cell")); },

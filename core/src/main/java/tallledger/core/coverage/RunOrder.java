@@ -18,6 +18,8 @@ final class RunOrder {
 
     static final int EXACT = 16;
     private static final int IMPROVING_ROUNDS = 60;
+    /** Among equally quick orders the one that climbs, as people do: a step costs this much a rung, s, never enough to outweigh time. */
+    private static final double RUNG = 1e-6;
 
     private final Situation situation;
     private final List<Route> routes;
@@ -42,9 +44,9 @@ final class RunOrder {
         var train = situation.table().train();
         for (int i = 0; i < count; i++) {
             int to = i;
-            first[i] = situation.standing().map(s -> situation.times().move(train, s, routes.get(to))).orElse(0.0);
+            first[i] = RUNG * i + situation.standing().map(s -> situation.times().move(train, s, routes.get(to))).orElse(0.0);
             for (int j = 0; j < count; j++) {
-                move[i][j] = situation.times().move(train, routes.get(i), routes.get(j));
+                move[i][j] = RUNG * Math.abs(i - j) + situation.times().move(train, routes.get(i), routes.get(j));
             }
         }
     }
@@ -107,7 +109,7 @@ final class RunOrder {
                 for (int next = 0; next < count; next++) {
                     if ((done >> next & 1) == 0 && rpm[next] <= reach[done]) {
                         int then = done | 1 << next;
-                        if (here + move[last][next] < best[then][next] - 1e-9) {
+                        if (here + move[last][next] < best[then][next] - RUNG / 10) {
                             best[then][next] = here + move[last][next];
                             from[then][next] = last;
                         }
@@ -121,12 +123,11 @@ final class RunOrder {
     private Ordered traced(double[][] best, int[][] from, int full) {
         int last = 0;
         for (int i = 1; i < count; i++) {
-            // Equal times: end at the fastest, so that the order climbs.
-            if (best[full][i] <= best[full][last] + 1e-9) {
+            if (best[full][i] < best[full][last]) {
                 last = i;
             }
         }
-        double moving = best[full][last];
+        double moving = whole(best[full][last]);
         List<Route> order = new ArrayList<>();
         for (int done = full; last >= 0;) {
             order.add(routes.get(last));
@@ -136,6 +137,11 @@ final class RunOrder {
         }
         Collections.reverse(order);
         return new Ordered(order, running + moving, running + moving);
+    }
+
+    /** Takes the rungs out again: moves take whole tenths of a second. */
+    private static double whole(double moving) {
+        return Math.round(moving * 10) / 10.0;
     }
 
     private Ordered improved() {
@@ -150,7 +156,8 @@ final class RunOrder {
             }
         }
         double bound = SpanningBound.of(move, first);
-        return new Ordered(Arrays.stream(best).mapToObj(routes::get).toList(), running + bestTime, running + Math.min(bound, bestTime));
+        return new Ordered(Arrays.stream(best).mapToObj(routes::get).toList(), running + whole(bestTime),
+                running + Math.min(bound, whole(bestTime)));
     }
 
     private int[] climbing() {

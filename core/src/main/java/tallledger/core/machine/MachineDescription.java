@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
@@ -24,10 +25,16 @@ import tallledger.core.reason.Refused;
  * @param claims   what is said of it
  * @param train    its spindle drive; ratios may be unknown
  * @param plate    its speed plate, one lever for each stage that leaves a choice
+ * @param motor    what the motor's plate says of its power, where anybody read it
  */
-public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
+public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
+                                 Optional<MotorRating> motor) {
 
     public static final int MOST_CLAIMS = 60;
+
+    public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
+        this(identity, claims, train, plate, Optional.empty());
+    }
 
     public MachineDescription {
         claims = List.copyOf(claims);
@@ -62,8 +69,11 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         plate.cells().forEach((key, cell) -> cells.add(Map.of("at", key, "shows", cell.typed())));
         plateFields.put("cells", cells);
         plate.tolerance().ifPresent(t -> plateFields.put("tolerance", t.toPlainString()));
-        return Map.of("identity", identity.toPayload(), "claims", claims.stream().map(Claim::toPayload).toList(),
-                "drive", DriveCodec.write(train), "plate", plateFields);
+        Map<String, Object> fields = new HashMap<>(Map.of("identity", identity.toPayload(),
+                "claims", claims.stream().map(Claim::toPayload).toList(), "drive", DriveCodec.write(train), "plate", plateFields));
+        motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.kilowatts().toPlainString(), "law", m.law().name(),
+                "efficiency", m.efficiency().toPlainString())));
+        return fields;
     }
 
     public static MachineDescription from(Payload p) {
@@ -73,7 +83,16 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         Optional<BigDecimal> tolerance = p.part("plate").optionalText("tolerance").map(BigDecimal::new);
         return new MachineDescription(Identity.from(p.part("identity")),
                 p.parts("claims").stream().map(Claim::from).toList(), train,
-                new SpeedPlate(leversOf(train), cells, tolerance));
+                new SpeedPlate(leversOf(train), cells, tolerance), p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty());
+    }
+
+    private static MotorRating motor(Payload p) {
+        return new MotorRating(new BigDecimal(p.text("kilowatts")), MotorRating.Law.valueOf(p.text("law")), new BigDecimal(p.text("efficiency")));
+    }
+
+    /** The same machine with one plate cell read anew. */
+    public MachineDescription withCell(List<String> key, PlateCell cell) {
+        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor);
     }
 
     /** Stages a person moves, direction included. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import tallledger.core.reading.TypedNumber;
 
 /**
  * What the levers of a plate do, settled from its numbers: ln n = m + Σ a(lever, position), fitted without the suspects.
@@ -92,7 +93,7 @@ public final class LeverFactors {
     private static SuspectSearch search(SpeedPlate plate, List<Lever> levers, List<List<String>> keys,
                                         Map<List<String>, Double> values) {
         LeverFit whole = LeverFit.of(levers, values);
-        double[] tolerance = keys.stream().mapToDouble(key -> tolerance((PlateCell.Value) plate.cell(key))).toArray();
+        double[] tolerance = keys.stream().mapToDouble(key -> tolerance(plate.cell(key).number().orElseThrow())).toArray();
         int[] candidates = IntStream.range(0, keys.size()).toArray();
         if (keys.size() > EXACT_CELLS) {
             double[] logs = values.values().stream().mapToDouble(Math::log).toArray();
@@ -104,8 +105,8 @@ public final class LeverFactors {
         return new SuspectSearch(whole.residuals(), whole.residualMaker(), tolerance, candidates);
     }
 
-    private static double tolerance(PlateCell.Value cell) {
-        double halfDigit = cell.number().step().doubleValue() / 2 / cell.number().value().doubleValue();
+    private static double tolerance(TypedNumber number) {
+        double halfDigit = number.step().doubleValue() / 2 / number.value().doubleValue();
         return Math.max(TOLERANCE, halfDigit);
     }
 

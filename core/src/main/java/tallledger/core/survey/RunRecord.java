@@ -21,11 +21,12 @@ import tallledger.core.reason.Refused;
  * @param symptoms what was seen, heard or felt
  * @param shift    how the levers went in
  * @param quiet    the surveyor listened and heard nothing but the drive; the only ground for the word in a statement
+ * @param loaded   whether it was under load
  * @param swept    a sliding stage was taken through its range and no dead spot was found
  * @param remark   anything else
  */
 public record RunRecord(List<String> settings, Optional<SpeedReading> reading, Set<Symptom> symptoms,
-                        Optional<ShiftFeel> shift, boolean quiet, boolean swept, String remark) {
+                        Optional<ShiftFeel> shift, boolean quiet, boolean loaded, boolean swept, String remark) {
 
     public static final int LONGEST_REMARK = 500;
 
@@ -67,6 +68,7 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
         fields.put("symptoms", symptoms.stream().map(Enum::name).toList());
         shift.ifPresent(s -> fields.put("shift", s.name()));
         fields.put("quiet", quiet);
+        fields.put("loaded", loaded);
         fields.put("swept", swept);
         fields.put("remark", remark);
         return fields;
@@ -78,6 +80,6 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         p.texts("symptoms").forEach(name -> symptoms.add(Symptom.valueOf(name)));
         return new RunRecord(p.texts("settings"), reading, symptoms, p.optionalText("shift").map(ShiftFeel::valueOf),
-                p.flag("quiet"), p.flag("swept"), p.text("remark"));
+                p.flag("quiet"), p.flag("loaded"), p.flag("swept"), p.text("remark"));
     }
 }

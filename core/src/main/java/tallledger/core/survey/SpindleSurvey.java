@@ -15,8 +15,6 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 
@@ -29,6 +27,9 @@ import tallledger.core.machine.MachineDescription;
  * @param runs     every run that was not struck and whose settings the machine still has, in order
  * @param latest   the run that counts for each route
  * @param passed   routes passed over and not run since, with the entry that says why
+ * @param repeats  routes that failed before a repair of a part on them and were not run since
+ * @param repairs  repairs that were not struck
+ * @param checks   the drive check that counts, of each kind
  * @param remarks  remarks that were not struck
  * @param coverage what is proven of each speed
  * @param struck   struck entries, with the entry that strikes each
@@ -36,53 +37,12 @@ import tallledger.core.machine.MachineDescription;
  * @param entries  all entries
  */
 public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elements elements, List<Run> runs,
-                            Map<Route, Run> latest, Map<Route, Entry> passed, List<Entry> remarks, Coverage coverage,
+                            Map<Route, Run> latest, Map<Route, Entry> passed, List<Route> repeats, List<Entry> repairs,
+                            Map<DriveCheck, CheckResult> checks, List<Entry> remarks, Coverage coverage,
                             Map<Integer, Entry> struck, List<Entry> strays, List<Entry> entries) {
 
     public static SpindleSurvey fold(MachineDescription machine, List<Entry> entries) {
-        SpeedTable table = machine.speeds();
-        Elements elements = Elements.of(machine.train());
-        Map<Integer, Entry> struck = Chain.struck(entries);
-        Map<List<String>, Route> bySettings = new LinkedHashMap<>();
-        table.speeds().forEach(s -> s.routes().forEach(r -> bySettings.put(machine.train().settings(r), r)));
-        List<Run> runs = new ArrayList<>();
-        Map<Route, Run> latest = new LinkedHashMap<>();
-        Map<Route, Entry> passed = new LinkedHashMap<>();
-        List<Entry> remarks = new ArrayList<>();
-        List<Entry> strays = new ArrayList<>();
-        for (Entry entry : entries) {
-            if (struck.containsKey(entry.sequence())) {
-                continue;
-            }
-            switch (Kind.valueOf(entry.kind())) {
-                case RUN -> {
-                    RunRecord record = RunRecord.from(entry.payload(), Gauge.HOUSE_TACHOMETER);
-                    Route route = bySettings.get(record.settings());
-                    if (route == null) {
-                        strays.add(entry);
-                    } else {
-                        Run run = Run.of(entry.sequence(), entry.at(), entry.author(), route, record, table);
-                        runs.add(run);
-                        latest.remove(route);
-                        latest.put(route, run);
-                        passed.remove(route);
-                    }
-                }
-                case PASSED_OVER -> Optional.ofNullable(bySettings.get(entry.payload().texts("settings")))
-                        .filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, entry));
-                case REMARK -> remarks.add(entry);
-                case OPENED, DESCRIPTION_ADOPTED, START_CONFIRMED, STOPPED, STRIKE -> { }
-            }
-        }
-        Coverage coverage = Coverage.of(table, elements, outcomes(latest));
-        return new SpindleSurvey(machine, table, elements, List.copyOf(runs), latest, passed, List.copyOf(remarks), coverage,
-                struck, List.copyOf(strays), List.copyOf(entries));
-    }
-
-    private static Map<Route, Outcome> outcomes(Map<Route, Run> latest) {
-        Map<Route, Outcome> outcomes = new LinkedHashMap<>();
-        latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
-        return outcomes;
+        return new SurveyFold(machine, entries).fold();
     }
 
     /** The version of the machine's description these entries judge by. */
@@ -98,18 +58,16 @@ public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elemen
         return steps;
     }
 
-    /** Routes still to run, neither run nor passed over, in order. */
-    public List<Route> remaining() {
-        return EverySpeed.routes(table).stream()
-                .filter(route -> !latest.containsKey(route) && !passed.containsKey(route)).toList();
+    /** Drive checks the machine calls for and nobody made. */
+    public List<DriveCheck> uncheckedDrive() {
+        return DriveCheck.of(machine.train()).stream().filter(check -> !checks.containsKey(check)).toList();
     }
 
-    /** The next step: the first that remains and that the cold-spindle rule allows. */
-    public Optional<Route> next() {
-        OptionalDouble highest = highestRun();
-        List<Route> remaining = remaining();
-        return remaining.stream().filter(route -> table.speedOf(route).filter(s -> ColdSpindle.allows(table, highest, s)).isPresent())
-                .findFirst().or(() -> remaining.stream().findFirst());
+    /** Outcome of the run that counts for each route; a route to be repeated after a repair counts for nothing yet. */
+    public Map<Route, Outcome> outcomes() {
+        Map<Route, Outcome> outcomes = new LinkedHashMap<>();
+        latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
+        return outcomes;
     }
 
     /** Highest speed run so far at which the spindle turned, min⁻¹. */
@@ -118,6 +76,11 @@ public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elemen
                 .filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
                 .flatMap(run -> table.speedOf(run.route()).stream()).toList();
         return ColdSpindle.highest(turned);
+    }
+
+    /** The route the levers were last set for. */
+    public Optional<Route> standing() {
+        return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1).route());
     }
 
     /** Whether the cold-spindle rule speaks against running a route now. */

@@ -1,19 +1,24 @@
 package tallledger.core.survey;
 
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.coverage.School;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 
 /** Writes the drafts of a survey's entries, each refused with a reason when it would say nonsense. */
 public final class SurveyEntries {
 
     public static final int LONGEST_TEXT = 1_000;
+
+    private static final BigDecimal MOST_MINUTES = new BigDecimal("600");
 
     private SurveyEntries() {
     }
@@ -39,6 +44,34 @@ public final class SurveyEntries {
 
     public static Draft run(Instant at, String author, RunRecord record) {
         return draft(at, author, Kind.RUN, stepOf(record.settings()), record.toPayload());
+    }
+
+    /** @param minutes time there is, as typed; empty for as long as it takes */
+    public static Draft planChosen(Instant at, String author, School school, String minutes) {
+        if (school == School.MY_MINUTES) {
+            TypedNumber typed = TypedNumber.parsePositive(minutes);
+            if (typed.value().compareTo(MOST_MINUTES) > 0) {
+                throw Refused.because("plan.minutes", minutes, MOST_MINUTES);
+            }
+        }
+        return draft(at, author, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
+    }
+
+    public static Draft check(Instant at, String author, DriveCheck check, boolean good, String seconds, String remark) {
+        if (!seconds.isBlank()) {
+            TypedNumber.parsePositive(seconds);
+        } else if (check == DriveCheck.BRAKE && good) {
+            throw Refused.because("check.seconds");
+        }
+        return draft(at, author, Kind.CHECK, check.name(), Map.of("check", check.name(), "good", good, "seconds", seconds.strip(),
+                "remark", checked(remark)));
+    }
+
+    public static Draft repaired(Instant at, String author, String stage, String label, String what) {
+        if (what.isBlank()) {
+            throw Refused.because("repair.missing");
+        }
+        return draft(at, author, Kind.REPAIRED, stage + " " + label, Map.of("stage", stage, "label", label, "what", checked(what)));
     }
 
     public static Draft passedOver(Instant at, String author, List<String> settings, String reason) {

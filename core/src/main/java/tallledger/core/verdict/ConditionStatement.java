@@ -9,6 +9,7 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.gauge.GradedLimit;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Run;
@@ -42,6 +43,8 @@ public record ConditionStatement(List<Sentence> sentences) {
         shifts(survey, s);
         noise(survey, s);
         reverse(survey, s);
+        checks(survey, s);
+        repairs(survey, s);
         untested(survey, s);
         strikes(survey, s);
         return new ConditionStatement(List.copyOf(s));
@@ -125,6 +128,25 @@ public record ConditionStatement(List<Sentence> sentences) {
         List<Run> reverse = survey.counting().stream().filter(r -> survey.machine().train().isReverse(r.route())).toList();
         s.add(reverse.isEmpty() ? new Sentence(Reason.of("statement.reverse-not-run"), List.of())
                 : new Sentence(Reason.of("statement.reverse", names(survey, reverse)), entries(reverse)));
+    }
+
+    private static void checks(SpindleSurvey survey, List<Sentence> s) {
+        survey.checks().values().forEach(c -> s.add(new Sentence(c.brake().map(b -> b.grade()
+                .map(g -> Reason.of("statement.brake-grade", c.seconds().orElseThrow(), g))
+                .orElse(Reason.of("statement.brake", c.seconds().orElseThrow(), GradedLimit.SPINDLE_STOP.workable())))
+                .orElse(Reason.of("statement.check." + c.check().name() + (c.good() ? ".good" : ".bad"))), List.of(c.entry()))));
+        if (!survey.uncheckedDrive().isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.unchecked", survey.uncheckedDrive()), List.of()));
+        }
+    }
+
+    private static void repairs(SpindleSurvey survey, List<Sentence> s) {
+        survey.repairs().forEach(e -> s.add(new Sentence(Reason.of("statement.repaired", e.step(), e.payload().text("what")),
+                List.of(e.sequence()))));
+        if (!survey.repeats().isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.to-repeat", String.join(", ", survey.repeats().stream()
+                    .map(survey.machine().train()::name).toList())), List.of()));
+        }
     }
 
     private static void untested(SpindleSurvey survey, List<Sentence> s) {

@@ -9,6 +9,8 @@ import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.CheckResult;
+import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
 
@@ -44,6 +46,10 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
                         List.of(run.entry())));
             }
         }
+        survey.checks().values().stream().filter(CheckResult::isBad).forEach(c -> findings.add(new Finding(
+                c.check() == DriveCheck.JOG ? Severity.LIVE_WITH : Severity.BEFORE_USE,
+                c.seconds().isPresent() ? Reason.of("finding.check-seconds." + c.check().name(), c.seconds().get())
+                        : Reason.of("finding.check." + c.check().name()), List.of(c.entry()))));
         findings.sort(Comparator.comparing(Finding::severity));
         return findings;
     }

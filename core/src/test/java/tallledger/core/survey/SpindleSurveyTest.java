@@ -13,9 +13,11 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
@@ -53,7 +55,7 @@ class SpindleSurveyTest {
         Set<Symptom> set = EnumSet.noneOf(Symptom.class);
         set.addAll(List.of(symptoms));
         Optional<SpeedReading> read = reading.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(reading, Gauge.HOUSE_TACHOMETER));
-        write(SurveyEntries.run(now, "Q. Tester", new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, "")));
+        write(SurveyEntries.run(now, "Q. Tester", new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
     }
 
     private SpindleSurvey survey() {
@@ -61,7 +63,7 @@ class SpindleSurveyTest {
     }
 
     private String next() {
-        return survey().next().map(machine.train()::name).orElse("none");
+        return SurveyPlan.of(survey(), now).next().map(machine.train()::name).orElse("none");
     }
 
     @Test
@@ -109,7 +111,7 @@ class SpindleSurveyTest {
             write(SurveyEntries.passedOver(now, "Q. Tester", List.of(at), "no time"));
         }
         SpindleSurvey survey = survey();
-        assertThat(survey.isTooFastYet(survey.next().orElseThrow())).isTrue();
+        assertThat(survey.isTooFastYet(SurveyPlan.of(survey, now).next().orElseThrow())).isTrue();
         assertThat(survey.passed()).hasSize(4);
     }
 
@@ -124,16 +126,63 @@ class SpindleSurveyTest {
 
     @Test
     void contradictionsInOneRunAreRefused() {
-        assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.empty(), Set.of(Symptom.GROWLS), Optional.empty(), true, false, ""), "run.quiet-and-noisy");
+        assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.empty(), Set.of(Symptom.GROWLS), Optional.empty(), true, false, false, ""), "run.quiet-and-noisy");
         assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.of(SpeedReading.byTachometer("31.5", Gauge.HOUSE_TACHOMETER)), Set.of(),
-                Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, ""), "run.read-without-drive");
+                Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, ""), "run.read-without-drive");
     }
 
     @Test
     void aRunSurvivesItsPayload() {
         RunRecord record = new RunRecord(List.of("B", "3"), Optional.of(SpeedReading.byTaps("10", "19.05")), Set.of(Symptom.GROWLS),
-                Optional.of(ShiftFeel.CLASHES), false, false, "by the <belt>");
+                Optional.of(ShiftFeel.CLASHES), false, true, false, "by the <belt>");
         assertThat(RunRecord.from(new Payload(record.toPayload()), Gauge.HOUSE_TACHOMETER)).isEqualTo(record);
+    }
+
+    /** Gear 3 growls at A3 and B3. Repaired: those two must be run again, and nothing else; C3 is inferred once gear 3 is proven. */
+    @Test
+    void afterARepairOnlyWhatFailedIsRepeated() {
+        run("A", "1", "31.6");
+        run("A", "3", "63.3", Symptom.GROWLS);
+        run("B", "3", "252", Symptom.GROWLS);
+        run("C", "1", "505");
+        write(SurveyEntries.repaired(now, "Q. Tester", "gear", "3", "new gear pair"));
+        assertThat(survey().repeats().stream().map(machine.train()::name)).containsExactly("A3", "B3");
+        assertThat(SurveyPlan.of(survey(), now).why().code()).isEqualTo("next.repeat");
+        run("A", "3", "63.3");
+        run("B", "3", "252");
+        assertThat(survey().repeats()).isEmpty();
+        assertThat(survey().counting(Outcome.FAILED)).isEmpty();
+        assertThat(survey().coverage().counts().inferred()).isEqualTo(2);
+    }
+
+    @Test
+    void theChosenSchoolPlansAndAFailureAsksForTheRunThatTellsMost() {
+        write(SurveyEntries.planChosen(now, "Q. Tester", School.EVERY_GEAR, ""));
+        assertThat(SurveyPlan.of(survey(), now).plan().runs()).hasSize(5);
+        run("A", "1", "31.6");
+        run("A", "3", "63.3", Symptom.GROWLS);
+        SurveyPlan plan = SurveyPlan.of(survey(), now);
+        assertThat(plan.why().code()).isEqualTo("next.tells");
+        assertThat(plan.next()).map(machine.train()::name).get().isNotEqualTo("A3");
+    }
+
+    @Test
+    void minutesLeftRunDown() {
+        write(SurveyEntries.planChosen(now, "Q. Tester", School.MY_MINUTES, "3"));
+        assertThat(SurveyPlan.of(survey(), now.plusSeconds(50)).minutesLeft()).get().satisfies(m -> assertThat(m).isEqualByComparingTo("1.5"));
+        assertThat(SurveyPlan.of(survey(), now.plusSeconds(600)).plan().runs()).isEmpty();
+        assertRefused(() -> SurveyEntries.planChosen(now, "Q", School.MY_MINUTES, "0"), "number.not-positive");
+        assertRefused(() -> SurveyEntries.planChosen(now, "Q", School.MY_MINUTES, "5000"), "plan.minutes");
+    }
+
+    /** 7.5 s ± 0.2 is proven within 8 (sound), not within 5 (rebuilt); 13 s is outside 12. */
+    @Test
+    void theBrakeIsGraded() {
+        write(SurveyEntries.check(now, "Q. Tester", DriveCheck.BRAKE, true, "7.5", ""));
+        assertThat(survey().checks().get(DriveCheck.BRAKE).brake().orElseThrow().grade()).contains(Grade.SOUND);
+        write(SurveyEntries.check(now, "Q. Tester", DriveCheck.BRAKE, true, "13", ""));
+        assertThat(Finding.of(survey())).singleElement().extracting(f -> f.what().code()).isEqualTo("finding.check-seconds.BRAKE");
+        assertRefused(() -> SurveyEntries.check(now, "Q", DriveCheck.BRAKE, true, "", ""), "check.seconds");
     }
 
     @Test

@@ -10,10 +10,12 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Draft;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.SurveyPlan;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;
@@ -43,34 +45,41 @@ class DemoData implements ApplicationRunner {
         if (!books.all().isEmpty()) {
             return;
         }
-        half(KestrelVale.aldwark410());
-        whole(KestrelVale.dunmarshP20());
-        add(KestrelVale.castervaleH1());
+        List<SimulatedMachine> shortlist = KestrelVale.shortlist();
+        // The lathe: two ranges run, the growl heard, then the afternoon was gone. The drill whole. The rest begun, or only described.
+        survey(shortlist.get(0), School.EVERY_SPEED, 8, 410);
+        survey(shortlist.get(1), School.EVERY_SPEED, Integer.MAX_VALUE, 20);
+        long horizontal = add(shortlist.get(2));
+        survey(shortlist.get(3), School.EVERY_GEAR, 4, 1800);
+        survey(shortlist.get(4), School.EVERY_GEAR, 5, 1);
+        shortlist.subList(5, shortlist.size()).forEach(this::add);
+        begin(shortlist.get(2), horizontal, 5, School.EVERY_GEAR, 11);
     }
 
     private long add(SimulatedMachine machine) {
         return shelves.addMachine(machine.description(), SURVEYOR, fresh(0));
     }
 
-    /** The lathe: two ranges run, the growl heard, one speed passed over, then the afternoon was gone. */
-    private void half(SimulatedMachine machine) {
-        survey(machine, 8, new Random(410));
+    private void survey(SimulatedMachine simulated, School school, int runs, long seed) {
+        begin(simulated, add(simulated), runs, school, seed);
     }
 
-    private void whole(SimulatedMachine machine) {
-        survey(machine, Integer.MAX_VALUE, new Random(20));
-    }
-
-    private void survey(SimulatedMachine simulated, int runs, Random random) {
-        Machine machine = shelves.machine(add(simulated));
+    private void begin(SimulatedMachine simulated, long machineId, int runs, School school, long seed) {
+        Random random = new Random(seed);
+        Machine machine = shelves.machine(machineId);
         Instant at = MORNING;
         long survey = books.open("SURVEY", Optional.of(machine.id()), machine.name(), SurveyEntries.opened(at, SURVEYOR,
                 machine.version(), Shelves.hash(machine), "buyer"), fresh(0));
         List<StartCheck.Item> items = StartCheck.items(simulated.description().identity().family());
+        write(survey, SurveyEntries.planChosen(at.plusSeconds(200), SURVEYOR, school, ""));
         write(survey, SurveyEntries.startConfirmed(at.plusSeconds(240), SURVEYOR, items));
         at = at.plusSeconds(300);
-        for (Route route : shelves.survey(survey).folded().steps().stream().limit(runs).toList()) {
-            write(survey, SurveyEntries.run(at, SURVEYOR, simulated.run(route, random)));
+        for (int i = 0; i < runs; i++) {
+            Optional<Route> next = SurveyPlan.of(shelves.survey(survey).folded(), at).next();
+            if (next.isEmpty()) {
+                break;
+            }
+            write(survey, SurveyEntries.run(at, SURVEYOR, simulated.run(next.get(), random)));
             at = at.plus(A_RUN);
         }
     }

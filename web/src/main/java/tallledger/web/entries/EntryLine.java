@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
@@ -55,6 +57,10 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             case DESCRIPTION_ADOPTED -> words.say("entry.adopted", p.whole("machineVersion"));
             case START_CONFIRMED -> words.say("entry.start", p.texts("items").size());
             case STOPPED -> words.say("entry.stopped");
+            case PLAN_CHOSEN -> words.say("entry.plan", School.valueOf(p.text("school")), p.text("minutes").isEmpty() ? 0 : 1, p.text("minutes"));
+            case CHECK -> words.say(p.flag("good") ? "entry.check-good" : "entry.check-bad", DriveCheck.valueOf(p.text("check")),
+                    p.text("seconds").isEmpty() ? 0 : 1, p.text("seconds"), p.text("remark"));
+            case REPAIRED -> words.say("entry.repaired", p.text("stage"), p.text("label"), p.text("what"));
             case RUN -> run(p, words);
             case PASSED_OVER -> p.text("reason");
             case REMARK -> p.text("text");
@@ -71,6 +77,9 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         }
         parts.add(p.texts("symptoms").stream().map(s -> words.of(Symptom.valueOf(s))).collect(Collectors.joining(", ")));
         p.optionalText("shift").map(ShiftFeel::valueOf).filter(s -> s.symptom().isEmpty()).ifPresent(s -> parts.add(words.of(s)));
+        if (p.flag("loaded")) {
+            parts.add(words.say("entry.loaded"));
+        }
         if (p.flag("quiet")) {
             parts.add(words.say("entry.quiet"));
         }

@@ -16,13 +16,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.LeverPattern;
+import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.machine.StartingDescription;
 import tallledger.core.plate.Lever;
-import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
@@ -54,19 +56,51 @@ class MachineController {
         Machine machine = shelves.machine(id);
         model.addAttribute("machine", machine);
         model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
-        model.addAttribute("check", PlateCheck.of(machine.description().plate(), claimedSpeeds(machine.description())));
         model.addAttribute("surveys", shelves.surveysOf(machine));
         model.addAttribute("submission", Submission.fresh(0));
-        model.addAttribute("author", writer.known(request).orElse(""));
+        model.addAttribute("change", Submission.fresh(machine.version()));
+        MachineDescription d = machine.description();
+        model.addAttribute("drive", DriveView.of(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
+        model.addAttribute("author", writer.known(request).orElse(machine.entries().get(machine.version() - 1).author()));
         model.addAttribute("unnamed", unnamed.isPresent());
         return "machine/show";
     }
 
     @GetMapping("/new")
-    String blank(Model model, HttpServletRequest request) {
-        Typed typed = MachineForm.blank();
+    String blank(@RequestParam Optional<String> start, Model model, HttpServletRequest request) {
+        Typed typed = start.flatMap(StartingDescription::named).map(MachineForm::blank).orElseGet(MachineForm::blank);
         typed.set("author", writer.known(request).orElse(""));
-        return form(model, Optional.empty(), typed, Submission.fresh(0), List.of());
+        return form(model, Optional.empty(), typed, Submission.fresh(0), start.isPresent() ? leversOf(typed) : List.of());
+    }
+
+    /** What the drive as typed so far gives: the live half of the Drive screen. */
+    @PostMapping("/preview")
+    String preview(@RequestParam MultiValueMap<String, String> fields, Model model) {
+        Typed typed = Typed.of(fields);
+        model.addAttribute("typed", typed);
+        model.addAttribute("drive", drive(typed));
+        return "machine/preview :: panel";
+    }
+
+    private static DriveView drive(Typed typed) {
+        Typed own = typed.withoutErrors();
+        Optional<DriveTrain> train = MachineForm.train(own);
+        Optional<MotorRating> motor = MachineForm.motor(own);
+        Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> DriveView.of(t,
+                MachineForm.plateSoFar(own, MachineDescription.leversOf(t)), motor, OptionalInt.empty())));
+        own.errors().forEach(typed::refuse);
+        return view.orElse(null);
+    }
+
+    /** Accepts what a suspect cell means, as a new version of the description; the plate's own reading is kept beside it. */
+    @PostMapping("/{id}/accept")
+    String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
+        Machine machine = shelves.machine(id);
+        Typed typed = Typed.of(fields);
+        shelves.acceptReading(machine, typed.all("at"), typed.get("means"), typed.get("author"),
+                new Submission(typed.get("submission"), typed.wholeOr("seen", 0)));
+        writer.remember(response, typed.get("author"));
+        return "redirect:/machines/" + id;
     }
 
     @GetMapping("/{id}/edit")
@@ -148,6 +182,10 @@ class MachineController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
+        model.addAttribute("drive", drive(typed));
+        model.addAttribute("starts", StartingDescription.all());
+        model.addAttribute("laws", MotorRating.Law.values());
+        model.addAttribute("patterns", LeverPattern.values());
         model.addAttribute("stageRows", IntStream.range(0, MachineForm.STAGE_ROWS).boxed().toList());
         model.addAttribute("claimRows", IntStream.range(0, MachineForm.claimRows(typed)).boxed().toList());
         model.addAllAttributes(Map.of("families", Family.values(), "units", LengthUnit.values(),

@@ -9,12 +9,14 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
+import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.machine.StartingDescription;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
@@ -86,14 +88,28 @@ final class MachineForm {
         List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
         Optional<DriveTrain> train = train(typed);
         Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t)));
+        Optional<MotorRating> motor = motor(typed);
         if (!typed.isClean() || identity.isEmpty() || plate.isEmpty()) {
             return Optional.empty();
         }
         return typed.attempt("stages", () -> {
-            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get());
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor);
             description.speeds();
             return description;
         });
+    }
+
+    /** Motor power and how it follows speed; empty where nobody typed a power. */
+    static Optional<MotorRating> motor(Typed typed) {
+        if (!typed.has("kilowatts")) {
+            return Optional.empty();
+        }
+        Optional<MotorRating.Law> law = typed.choice("law", MotorRating.Law.class);
+        Optional<BigDecimal> efficiency = typed.has("efficiency")
+                ? typed.attempt("efficiency", () -> TypedNumber.parsePositive(typed.get("efficiency")).value().movePointLeft(2))
+                : Optional.of(MotorRating.HOUSE_EFFICIENCY);
+        return law.isEmpty() || efficiency.isEmpty() ? Optional.empty() : typed.attempt("kilowatts", () ->
+                new MotorRating(TypedNumber.parsePositive(typed.get("kilowatts")).value(), law.get(), efficiency.get()));
     }
 
     private static Optional<Identity> identity(Typed typed) {
@@ -157,6 +173,31 @@ final class MachineForm {
         return typed;
     }
 
+    /** A blank form with a common drive to start from. */
+    static Typed blank(StartingDescription start) {
+        Typed typed = blank();
+        typed.set("family", start.family().name());
+        List<Stage> stages = start.stages().stream().filter(s -> s.kind() != StageKind.DIRECTION).toList();
+        IntStream.range(0, stages.size()).forEach(i -> StageReader.write(stages.get(i), typed, "stage" + i));
+        if (stages.size() < start.stages().size()) {
+            typed.set("reverses", "yes");
+        }
+        return typed;
+    }
+
+    /** The plate as far as it is typed, for a look ahead: empty and mistyped cells count as unreadable. */
+    static SpeedPlate plateSoFar(Typed typed, List<Lever> levers) {
+        PlateGrid.reshape(typed, levers);
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        Map<List<String>, PlateCell> cells = new HashMap<>();
+        for (int i = 0; i < keys.size(); i++) {
+            int index = i;
+            cells.put(keys.get(i), Typed.blank().attempt("cell", () -> PlateCell.parse(typed.get(PlateGrid.field(index))))
+                    .orElse(new PlateCell.Unreadable()));
+        }
+        return new SpeedPlate(levers, cells, Optional.empty());
+    }
+
     /** A form filled from a description, as a person would have typed it. */
     static Typed write(MachineDescription machine) {
         Typed typed = Typed.blank();
@@ -175,6 +216,11 @@ final class MachineForm {
         IntStream.range(0, machine.claims().size()).forEach(i -> writeClaim(machine.claims().get(i), typed, "claim" + i));
         typed.set("claimRows", String.valueOf(machine.claims().size() + 1));
         typed.set("shape", PlateGrid.shapeOf(machine.plate().levers()));
+        machine.motor().ifPresent(m -> {
+            typed.set("kilowatts", m.kilowatts().toPlainString());
+            typed.set("law", m.law().name());
+            typed.set("efficiency", m.efficiency().movePointRight(2).stripTrailingZeros().toPlainString());
+        });
         List<PlateCell> cells = List.copyOf(machine.plate().cells().values());
         IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(i), cells.get(i).typed()));
         machine.plate().tolerance().ifPresent(t -> typed.set("tolerance",

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import tallledger.core.drive.GearPair;
+import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Span;
@@ -50,8 +51,12 @@ final class StageReader {
             for (int i = 0; i < labels.size(); i++) {
                 positions.add(new Position(label(labels.get(i)), list.get(i)));
             }
-            return new Stage(name, kind.get(), shifting.get(), positions);
+            return new Stage(name, kind.get(), shifting.get(), positions, pattern(typed, row));
         }));
+    }
+
+    private static LeverPattern pattern(Typed typed, String row) {
+        return typed.has(row + ".pattern") ? typed.choice(row + ".pattern", LeverPattern.class).orElse(LeverPattern.ROW) : LeverPattern.ROW;
     }
 
     /** Labels as typed, parted by spaces or commas; "1..4" counts up; nothing typed is the one position "on". */
@@ -145,6 +150,7 @@ final class StageReader {
         typed.set(row + ".name", stage.name());
         typed.set(row + ".kind", stage.kind().name());
         typed.set(row + ".shifting", stage.shifting().name());
+        typed.set(row + ".pattern", stage.pattern().name());
         if (stage.kind().slides()) {
             stage.positions().get(2).transmission().factor().ifPresent(span -> typed.set(row + ".values",
                     trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));

@@ -6,9 +6,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plate.PlateCell;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.SurveyEntries;
 
@@ -71,6 +73,26 @@ public class Shelves {
 
     public void describeAnew(long machineId, MachineDescription description, String author, Submission submission) {
         books.append(machineId, described(description, author), submission);
+    }
+
+    /** Writes a new version in which one plate cell means something else than it shows. */
+    @Transactional
+    public void acceptReading(Machine machine, List<String> at, String means, String author, Submission submission) {
+        PlateCell cell = machine.description().plate().cell(at);
+        String shown = cell.typed().contains(PlateCell.MEANS) ? cell.typed().substring(0, cell.typed().indexOf(PlateCell.MEANS)) : cell.typed();
+        PlateCell corrected = PlateCell.parse(shown + PlateCell.MEANS + means);
+        describeAnew(machine.id(), machine.description().withCell(at, corrected), author, submission);
+    }
+
+    /** The same from within a survey, which judges by it from here on: two entries, one in each book, or neither. */
+    @Transactional
+    public void acceptReadingIn(Survey survey, List<String> at, String means, String author, Submission submission) {
+        if (books.written(survey.id(), submission).isPresent()) {
+            return;
+        }
+        acceptReading(survey.machine(), at, means, author, new Submission(submission.key(), survey.machine().version()));
+        Machine now = machine(survey.machine().id());
+        books.append(survey.id(), SurveyEntries.adopted(clock.instant(), author, now.version(), hash(now)), submission);
     }
 
     public long openSurvey(Machine machine, String author, String role, Submission submission) {

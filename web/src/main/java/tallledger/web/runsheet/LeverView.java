@@ -3,6 +3,7 @@ package tallledger.web.runsheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Stage;
 import tallledger.core.machine.MachineDescription;
@@ -15,14 +16,17 @@ import tallledger.core.machine.MachineDescription;
  * @param label     where it must stand
  * @param moved     whether that differs from the run before
  * @param mustStop  whether it is moved at rest
+ * @param slot      what the lever moves in, as an SVG path
  */
-public record LeverView(String name, List<Place> places, String label, boolean moved, boolean mustStop) {
+public record LeverView(String name, List<Place> places, String label, boolean moved, boolean mustStop, String slot, int width,
+                        int height) {
 
-    /** One position of the drawing, with its middle in the drawing's units. */
-    public record Place(String label, int x, boolean here) {
+    /** One position of the drawing: the middle of its notch, where its label stands, and whether the lever stands there. */
+    public record Place(String label, double x, double y, double labelX, double labelY, boolean here) {
     }
 
     static final int PITCH = 54;
+    private static final int DIAL_MIDDLE = 50;
 
     static List<LeverView> of(MachineDescription machine, Route route, Optional<Route> before) {
         List<LeverView> levers = new ArrayList<>();
@@ -39,17 +43,50 @@ public record LeverView(String name, List<Place> places, String label, boolean m
 
     private static LeverView of(Stage stage, int here, boolean moved) {
         List<Place> places = new ArrayList<>();
-        for (int p = 0; p < stage.positions().size(); p++) {
-            places.add(new Place(stage.positions().get(p).label(), PITCH / 2 + p * PITCH, p == here));
+        int count = stage.positions().size();
+        for (int p = 0; p < count; p++) {
+            String label = stage.positions().get(p).label();
+            places.add(switch (stage.pattern()) {
+                case ROW -> new Place(label, PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here);
+                case GATE -> gate(label, p, p == here);
+                case DIAL -> dial(label, p, count, p == here);
+            });
         }
-        return new LeverView(stage.name(), places, places.get(here).label(), moved, stage.shifting().mustStop());
+        String slot = slot(stage.pattern(), count);
+        int width = switch (stage.pattern()) {
+            case ROW -> count * PITCH;
+            case GATE -> (count + 1) / 2 * PITCH + 20;
+            case DIAL -> 2 * DIAL_MIDDLE;
+        };
+        int height = stage.pattern() == LeverPattern.ROW ? 44 : stage.pattern() == LeverPattern.GATE ? 84 : 2 * DIAL_MIDDLE;
+        return new LeverView(stage.name(), places, places.get(here).label(), moved, stage.shifting().mustStop(), slot, width, height);
     }
 
-    public int width() {
-        return places.size() * PITCH;
+    /** The first two positions are the ends of the first bar, the next two of the second. */
+    private static Place gate(String label, int p, boolean here) {
+        double x = PITCH / 2.0 + p / 2 * PITCH;
+        double y = p % 2 == 0 ? 16 : 68;
+        return new Place(label, x, y, x + 17, y + 6, here);
     }
 
-    public int knob() {
-        return places.stream().filter(Place::here).mapToInt(Place::x).findFirst().orElseThrow();
+    /** Clockwise from the top. */
+    private static Place dial(String label, int p, int count, boolean here) {
+        double angle = 2 * Math.PI * p / count - Math.PI / 2;
+        return new Place(label, DIAL_MIDDLE + 24 * Math.cos(angle), DIAL_MIDDLE + 24 * Math.sin(angle),
+                DIAL_MIDDLE + 40 * Math.cos(angle), DIAL_MIDDLE + 40 * Math.sin(angle) + 5, here);
+    }
+
+    private static String slot(LeverPattern pattern, int count) {
+        double first = PITCH / 2.0;
+        return switch (pattern) {
+            case ROW -> "M" + first + " 14H" + (first + (count - 1) * PITCH);
+            case GATE -> "M" + first + " 42H" + (first + (count - 1) / 2 * PITCH) + java.util.stream.IntStream.range(0, (count + 1) / 2)
+                    .mapToObj(b -> "M" + (first + b * PITCH) + " 16V" + (2 * b + 1 < count ? 68 : 42)).collect(java.util.stream.Collectors.joining());
+            case DIAL -> "M" + (DIAL_MIDDLE - 24) + " " + DIAL_MIDDLE + "a24 24 0 1 0 48 0a24 24 0 1 0 -48 0";
+        };
+    }
+
+    public Place knob() {
+        return places.stream().filter(Place::here).findFirst().orElseThrow();
     }
 }

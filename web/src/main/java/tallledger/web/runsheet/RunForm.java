@@ -34,7 +34,7 @@ final class RunForm {
             typed.refuse("reading", Reason.of("run.nothing"));
         }
         return typed.isClean() ? typed.attempt("form", () -> new RunRecord(machine.train().settings(route), reading, symptoms,
-                shift, quiet, swept, typed.get("remark"))) : Optional.empty();
+                shift, quiet, typed.holds("loaded", "yes"), swept, typed.get("remark"))) : Optional.empty();
     }
 
     private static Optional<SpeedReading> reading(Typed typed) {

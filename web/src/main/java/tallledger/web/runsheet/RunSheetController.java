@@ -14,19 +14,25 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
+import tallledger.core.drive.StageKind;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.SurveyPlan;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Books;
 import tallledger.web.record.Machine;
 import tallledger.web.record.MovedOn;
+import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -39,12 +45,17 @@ class RunSheetController {
     private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
             .filter(s -> Stream.of(ShiftFeel.values()).noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
 
+    /** Steps that are drive checks are named "check-BRAKE". */
+    private static final String CHECK = "check-";
+
     private final Shelves shelves;
     private final Books books;
     private final Writer writer;
     private final Clock clock;
+    private final Plans plans;
 
-    RunSheetController(Shelves shelves, Books books, Writer writer, Clock clock) {
+    RunSheetController(Shelves shelves, Books books, Writer writer, Clock clock, Plans plans) {
+        this.plans = plans;
         this.shelves = shelves;
         this.books = books;
         this.writer = writer;
@@ -119,6 +130,23 @@ class RunSheetController {
                 () -> SurveyEntries.passedOver(clock.instant(), typed.get("author"), settings, typed.get("reason")))));
     }
 
+    @PostMapping("/surveys/{id}/plan")
+    String plan(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        return write(shelves.survey(id), typed, model, response, () -> typed.choice("school", School.class).flatMap(school ->
+                typed.attempt("minutes", () -> SurveyEntries.planChosen(clock.instant(), typed.get("author"), school, typed.get("minutes")))));
+    }
+
+    @PostMapping("/surveys/{id}/check")
+    String check(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+                 HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        return write(shelves.survey(id), typed, model, response, () -> typed.choice("check", DriveCheck.class).flatMap(check ->
+                typed.attempt("seconds", () -> SurveyEntries.check(clock.instant(), typed.get("author"), check,
+                        typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark")))));
+    }
+
     @PostMapping("/surveys/{id}/adopt")
     String adopt(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
                  HttpServletResponse response) {
@@ -163,20 +191,38 @@ class RunSheetController {
         }
     }
 
+    /** A dead spot needs something that slides, hunting a commanded range. */
+    private static boolean isPossible(Symptom symptom, DriveTrain train) {
+        return switch (symptom) {
+            case DEAD_SPOT -> train.stages().stream().anyMatch(s -> s.kind().slides());
+            case HUNTS -> train.stages().stream().anyMatch(s -> s.kind() == StageKind.COMMANDED);
+            default -> true;
+        };
+    }
+
     private static String next(Survey survey, Entry entry) {
         return "redirect:/surveys/" + survey.id() + "/run?done=" + entry.sequence();
     }
 
     private String sheet(Survey survey, Optional<String> step, Optional<Integer> done, Typed typed, Submission submission, Model model) {
         var folded = survey.folded();
-        Optional<Route> chosen = step.flatMap(key -> folded.machine().train().routeByKey(key))
-                .filter(route -> folded.table().speedOf(route).isPresent()).or(folded::next);
+        SurveyPlan plan = plans.of(survey);
+        Optional<DriveCheck> check = step.filter(s -> s.startsWith(CHECK)).flatMap(s -> DriveCheck.of(folded.machine().train()).stream()
+                .filter(c -> s.equals(CHECK + c.name())).findFirst());
+        Optional<Route> asked = step.flatMap(key -> folded.machine().train().routeByKey(key))
+                .filter(route -> folded.table().speedOf(route).isPresent());
+        Optional<Route> chosen = check.isPresent() ? Optional.empty() : asked.or(plan::next);
+        model.addAttribute("why", asked.isPresent() || check.isPresent() ? null : plan.why());
+        model.addAttribute("check", check.or(() -> chosen.isEmpty() ? folded.uncheckedDrive().stream().findFirst() : Optional.empty()).orElse(null));
+        model.addAttribute("checks", CheckStep.of(folded));
+        model.addAttribute("plan", PlanView.of(folded, plan));
+        model.addAttribute("schools", School.values());
         model.addAttribute("survey", survey);
         model.addAttribute("steps", StepView.of(folded));
         model.addAttribute("sheet", chosen.map(route -> SheetView.of(folded, route)).orElse(null));
         model.addAttribute("startDue", StartCheck.isDue(survey.entries(), clock.instant()));
         model.addAttribute("startItems", StartCheck.items(folded.machine().identity().family()));
-        model.addAttribute("symptoms", SYMPTOM_KEYS);
+        model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
         model.addAttribute("shiftFeels", ShiftFeel.values());
         model.addAttribute("counts", folded.coverage().counts());
         model.addAttribute("done", done.flatMap(d -> folded.runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));

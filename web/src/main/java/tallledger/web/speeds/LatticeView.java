@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.blame.Blame;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
@@ -40,12 +41,13 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
      * @param mark    stroke
      * @param reverse what was read in reverse, where it was run
      * @param symptoms what was heard, seen or felt
+     * @param lit      whether a suspect lies on its route
      */
     public record Cell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse,
-                       Set<Symptom> symptoms) {
+                       Set<Symptom> symptoms, boolean lit) {
     }
 
-    static LatticeView of(SpindleSurvey survey) {
+    static LatticeView of(SpindleSurvey survey, List<Blame.Suspect> lit) {
         SpeedPlate plate = survey.table().plate();
         List<List<String>> keys = SpeedPlate.keysOf(plate.levers());
         int last = plate.levers().size() - 1;
@@ -54,7 +56,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         for (int r = 0; r < keys.size() / columns.size(); r++) {
             List<Cell> cells = new ArrayList<>();
             for (int c = 0; c < columns.size(); c++) {
-                cells.add(cell(survey, keys.get(r * columns.size() + c)));
+                cells.add(cell(survey, keys.get(r * columns.size() + c), lit));
             }
             List<String> key = keys.get(r * columns.size());
             rows.add(new Row(String.join(" · ", key.subList(0, Math.max(0, last))), cells));
@@ -62,12 +64,12 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         return new LatticeView(last < 0 ? "" : plate.levers().get(last).name(), columns, rows);
     }
 
-    private static Cell cell(SpindleSurvey survey, List<String> key) {
+    private static Cell cell(SpindleSurvey survey, List<String> key, List<Blame.Suspect> lit) {
         DriveTrain train = survey.machine().train();
         PlateCell plate = survey.table().plate().cell(key);
         Optional<Route> route = route(survey, key, false);
         if (plate instanceof PlateCell.NoSpeed || route.isEmpty()) {
-            return new Cell(String.join(" ", key), false, "", "", "", "", "open", "", Set.of());
+            return new Cell(String.join(" ", key), false, "", "", "", "", "open", "", Set.of(), false);
         }
         Optional<Run> run = Optional.ofNullable(survey.latest().get(route.get()));
         Speed speed = survey.table().speedOf(route.get()).orElseThrow();
@@ -75,9 +77,18 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         String stroke = run.map(r -> new Marks().of(r.outcome())).orElseGet(() ->
                 survey.passed().containsKey(route.get()) ? "passed" : new Marks().of(mark.isRun() ? Mark.OPEN : mark));
         String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
-        return new Cell(train.name(route.get()), true, route.get().key(), plate.value().map(Figures::plain).orElse("?"),
+        return new Cell(train.name(route.get()), true, route.get().key(), plateText(plate),
                 run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse,
-                run.map(r -> r.record().symptoms()).orElse(Set.of()));
+                run.map(r -> r.record().symptoms()).orElse(Set.of()), lit.stream().anyMatch(s -> route.get().at(s.element().stage()) == s.element().position()
+                        && survey.elements().isChoice(s.element())));
+    }
+
+    /** What the plate shows; of a corrected cell what it means, and in brackets what it shows. */
+    private static String plateText(PlateCell plate) {
+        if (plate instanceof PlateCell.Corrected corrected) {
+            return Figures.plain(corrected.means().value()) + " (shows " + Figures.plain(corrected.shown().value()) + ")";
+        }
+        return plate.value().map(Figures::plain).orElse("?");
     }
 
     private static String reading(Run run) {

@@ -6,9 +6,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import tallledger.core.blame.Blame;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.RayChart;
 import tallledger.core.drive.Route;
+import tallledger.core.drive.SpeedTable;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.web.words.Figures;
 
@@ -30,7 +34,7 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     }
 
     /** One ray, from (x1, y1) to (x2, y2); a band has its other edge at y3 → y4. */
-    public record Line(double x1, double y1, double x2, double y2, double y3, double y4, boolean band, String state, String title) {
+    public record Line(double x1, double y1, double x2, double y2, double y3, double y4, boolean band, String state, boolean lit, String title) {
 
         public String points() {
             return String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", x1, y1, x2, y2, x2, y4, x1, y3);
@@ -49,11 +53,19 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     private static final int BOTTOM = 18;
     private static final double[] NICE = {1, 2, 5};
 
-    static Optional<RayChartView> of(SpindleSurvey survey) {
-        return RayChart.of(survey.table()).map(chart -> layOut(chart, survey));
+    /** The chart of a survey: routes run drawn solid, suspects lit. */
+    static Optional<RayChartView> of(SpindleSurvey survey, List<Blame.Suspect> lit) {
+        return RayChart.of(survey.table()).map(chart -> layOut(chart, survey.table(), ray -> state(ray.routes(), survey),
+                ray -> lit.stream().anyMatch(s -> s.element().stageName().equals(chart.shafts().get(ray.stage()))
+                        && s.element().label().equals(ray.label()))));
     }
 
-    private static RayChartView layOut(RayChart chart, SpindleSurvey survey) {
+    /** The chart of a drive, whatever {@code state} and {@code lit} say of each ray. */
+    public static Optional<RayChartView> of(SpeedTable table, Function<RayChart.Ray, String> state, Predicate<RayChart.Ray> lit) {
+        return RayChart.of(table).map(chart -> layOut(chart, table, state, lit));
+    }
+
+    private static RayChartView layOut(RayChart chart, SpeedTable table, Function<RayChart.Ray, String> state, Predicate<RayChart.Ray> lit) {
         int gaps = chart.shafts().size();
         double step = (double) (WIDTH - LEFT - RIGHT) / Math.max(gaps, 1);
         Scale scale = new Scale(Math.log(chart.low()), Math.log(chart.high()));
@@ -67,8 +79,8 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
         }
         List<Line> rays = chart.rays().stream().map(ray -> new Line(LEFT + ray.stage() * step, scale.y(ray.from().low()),
                 LEFT + (ray.stage() + 1) * step, scale.y(ray.to().low()), scale.y(ray.from().high()), scale.y(ray.to().high()),
-                ray.to().slides(), state(ray.routes(), survey), ray.label())).toList();
-        List<Tick> plates = survey.table().counted().stream().flatMap(s -> s.nominal().stream())
+                ray.to().slides(), state.apply(ray), lit.test(ray), ray.label())).toList();
+        List<Tick> plates = table.counted().stream().flatMap(s -> s.nominal().stream())
                 .map(n -> new Tick(scale.y(n.doubleValue()), Figures.plain(n))).toList();
         return new RayChartView(WIDTH, HEIGHT, shafts, names, rays, ticks(chart, scale), plates, chart.absolute());
     }

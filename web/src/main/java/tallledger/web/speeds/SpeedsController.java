@@ -4,26 +4,72 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.util.MultiValueMap;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.OptionalInt;
+import tallledger.core.blame.Blame;
+import tallledger.core.plate.PlateCheck;
+import tallledger.core.survey.SurveyPlan;
+import tallledger.web.faults.SuspectView;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.house.HouseTables;
+import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 
 /** The Speeds screen: lattice and ray chart of a survey. */
 @Controller
 class SpeedsController {
 
-    private final Shelves shelves;
+    /** Suspects at least this likely are lit on chart and lattice. */
+    private static final double LIT = 0.2;
 
-    SpeedsController(Shelves shelves) {
+    private final Shelves shelves;
+    private final Plans plans;
+    private final HouseTables tables;
+    private final Writer writer;
+
+    SpeedsController(Shelves shelves, Plans plans, HouseTables tables, Writer writer) {
         this.shelves = shelves;
+        this.plans = plans;
+        this.tables = tables;
+        this.writer = writer;
     }
 
     @GetMapping("/surveys/{id}/speeds")
-    String speeds(@PathVariable long id, Model model) {
+    String speeds(@PathVariable long id, Model model, HttpServletRequest request) {
         Survey survey = shelves.survey(id);
+        var folded = survey.folded();
+        SurveyPlan plan = plans.of(survey);
+        List<Blame.Suspect> lit = plan.blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList()).orElse(List.of());
         model.addAttribute("survey", survey);
-        model.addAttribute("lattice", LatticeView.of(survey.folded()));
-        model.addAttribute("chart", RayChartView.of(survey.folded()).orElse(null));
-        model.addAttribute("counts", survey.folded().coverage().counts());
+        model.addAttribute("lattice", LatticeView.of(folded, lit));
+        model.addAttribute("chart", RayChartView.of(folded, lit).orElse(null));
+        model.addAttribute("counts", folded.coverage().counts());
+        model.addAttribute("plan", plan);
+        model.addAttribute("suspects", SuspectView.of(folded, plan, tables.checks()));
+        model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
+        model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
+        model.addAttribute("doubts", PlateCheck.of(folded.machine().plate(), OptionalInt.empty()).remarks().stream()
+                .filter(r -> r.isDoubt()).toList());
+        model.addAttribute("submission", Submission.fresh(survey.head()));
+        model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
         return "speeds/speeds";
+    }
+
+    /** Accepts what a plate cell means, from within the survey. */
+    @PostMapping("/surveys/{id}/accept")
+    String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        shelves.acceptReadingIn(shelves.survey(id), typed.all("at"), typed.get("means"), typed.get("author"),
+                new Submission(typed.get("submission"), typed.wholeOr("seen", 0)));
+        writer.remember(response, typed.get("author"));
+        return "redirect:/surveys/" + id + "/speeds";
     }
 }

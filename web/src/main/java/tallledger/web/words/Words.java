@@ -38,6 +38,8 @@ public class Words {
             return Figures.plain(number);
         } else if (argument instanceof Enum<?> constant) {
             return of(constant);
+        } else if (argument instanceof java.util.List<?> list) {
+            return String.join(", ", list.stream().map(item -> String.valueOf(worded(item))).toList());
         }
         return argument;
     }

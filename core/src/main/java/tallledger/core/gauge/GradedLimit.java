@@ -1,0 +1,51 @@
+package tallledger.core.gauge;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Optional;
+import tallledger.core.reason.Refused;
+
+/**
+ * An upper limit in three grades; the grade reached is the best one proven within.
+ *
+ * @param unit unit of all three
+ */
+public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal workable, String unit) {
+
+    /** Spindle stop under brake, s (house starting value). */
+    public static final GradedLimit SPINDLE_STOP = new GradedLimit(new BigDecimal("5"), new BigDecimal("8"), new BigDecimal("12"), "s");
+
+    /**
+     * What a reading reaches.
+     *
+     * @param grade   best grade proven within; empty where none is
+     * @param verdict against the widest limit
+     */
+    public record Reached(Optional<Grade> grade, Verdict verdict) {
+    }
+
+    public GradedLimit {
+        if (rebuilt.compareTo(sound) > 0 || sound.compareTo(workable) > 0) {
+            throw Refused.because("limit.crossed", rebuilt, workable);
+        }
+    }
+
+    public BigDecimal at(Grade grade) {
+        return switch (grade) {
+            case REBUILT -> rebuilt;
+            case SOUND -> sound;
+            case WORKABLE -> workable;
+        };
+    }
+
+    public Reached reached(BigDecimal reading, double expanded) {
+        BigDecimal u = new BigDecimal(expanded).round(MathContext.DECIMAL32);
+        for (Grade grade : Grade.values()) {
+            if (reading.add(u).compareTo(at(grade)) <= 0) {
+                return new Reached(Optional.of(grade), Verdict.WITHIN);
+            }
+        }
+        boolean outside = reading.subtract(u).compareTo(workable) > 0;
+        return new Reached(Optional.empty(), outside ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL);
+    }
+}

@@ -1,0 +1,109 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import tallledger.core.blame.Blame;
+import tallledger.core.blame.Chances;
+import tallledger.core.blame.SpeedCause;
+import tallledger.core.blame.SpeedCauses;
+import tallledger.core.blame.Trial;
+import tallledger.core.coverage.HouseTimes;
+import tallledger.core.coverage.RunPlan;
+import tallledger.core.coverage.RunPlanner;
+import tallledger.core.coverage.School;
+import tallledger.core.drive.Route;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Reason;
+
+/**
+ * What to do next, made afresh from a survey's entries: repeats after a repair first; then, where something failed and no one
+ * part is clear yet, the run that tells most; then the plan of the chosen school.
+ *
+ * @param school      chosen school
+ * @param minutesLeft minutes left of those stated, never below nought; empty where none were
+ * @param plan        runs that are left, in order
+ * @param blame       suspects behind symptoms; empty while nothing failed by one
+ * @param causes      what explains wrong readings, best first
+ * @param next        the next step
+ * @param why         why that one
+ */
+public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame, List<SpeedCause> causes,
+                         Optional<Route> next, Reason why) {
+
+    private static final BigDecimal SECONDS = BigDecimal.valueOf(60);
+
+    public static SurveyPlan of(SpindleSurvey survey, Instant now) {
+        School school = chosen(survey.entries()).map(e -> School.valueOf(e.payload().text("school"))).orElse(School.EVERY_SPEED);
+        Optional<BigDecimal> minutesLeft = minutesLeft(survey.entries(), now);
+        double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue()).orElse(0.0);
+        RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), HouseTimes.HOUSE);
+        var outcomes = survey.outcomes();
+        survey.repeats().forEach(outcomes::remove);
+        RunPlan plan = planner.plan(school, seconds, outcomes, survey.passed().keySet(), survey.standing(), survey.highestRun());
+        Optional<Blame> blame = blame(survey);
+        return choose(survey, school, minutesLeft, plan, blame);
+    }
+
+    private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame) {
+        List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey));
+        if (!survey.repeats().isEmpty()) {
+            return new SurveyPlan(school, minutesLeft, plan, blame, causes, Optional.of(survey.repeats().get(0)), Reason.of("next.repeat"));
+        }
+        Optional<Blame.Telling> telling = blame.filter(b -> !b.isClear()).flatMap(Blame::tellsMost);
+        if (telling.isPresent() && school != School.EVERY_SPEED) {
+            return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
+                    Reason.of("next.tells", telling.get().gain()));
+        }
+        Optional<Route> first = plan.runs().stream().findFirst().map(RunPlan.PlannedRun::route);
+        return new SurveyPlan(school, minutesLeft, plan, blame, causes, first, Reason.of(first.isPresent() ? "next.plan" : "next.none"));
+    }
+
+    private static Optional<Entry> chosen(List<Entry> entries) {
+        return entries.stream().filter(e -> e.kind().equals(Kind.PLAN_CHOSEN.name())).reduce((a, b) -> b);
+    }
+
+    private static Optional<BigDecimal> minutesLeft(List<Entry> entries, Instant now) {
+        return chosen(entries).filter(e -> !e.payload().text("minutes").isEmpty()).map(e -> {
+            BigDecimal stated = TypedNumber.parsePositive(e.payload().text("minutes")).value();
+            BigDecimal gone = BigDecimal.valueOf(Duration.between(e.at(), now).toSeconds()).divide(SECONDS, 1, java.math.RoundingMode.HALF_UP);
+            return stated.subtract(gone).max(BigDecimal.ZERO);
+        });
+    }
+
+    /** Blame over the runs that count, once one of them failed by a symptom. */
+    static Optional<Blame> blame(SpindleSurvey survey) {
+        List<Trial> trials = survey.latest().values().stream()
+                .filter(run -> !run.record().symptoms().isEmpty() || run.outcome() == tallledger.core.coverage.Outcome.PROVEN)
+                .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
+        if (trials.stream().noneMatch(Trial::failed)) {
+            return Optional.empty();
+        }
+        Set<Route> done = survey.latest().keySet();
+        OptionalDouble highest = survey.highestRun();
+        List<Route> untried = survey.table().speeds().stream().filter(s -> !s.isSweep())
+                .filter(s -> tallledger.core.coverage.ColdSpindle.allows(survey.table(), highest, s))
+                .flatMap(s -> s.routes().stream()).filter(r -> !done.contains(r) && !survey.passed().containsKey(r)).toList();
+        return Optional.of(Blame.of(survey.elements(), trials, untried, route -> survey.standing()
+                .map(s -> HouseTimes.HOUSE.move(survey.machine().train(), s, route)).orElse(0.0), Chances.HOUSE));
+    }
+
+    private static List<SpeedCauses.Reading> readings(SpindleSurvey survey) {
+        return survey.runs().stream()
+                .filter(run -> run.record().loaded() || survey.latest().get(run.route()) == run || isLastUnloaded(survey, run))
+                .flatMap(run -> run.record().reading().flatMap(reading -> run.nominal().map(plate -> new SpeedCauses.Reading(run.route(),
+                        reading.rpm().doubleValue(), plate.doubleValue(), run.record().loaded()))).stream()).toList();
+    }
+
+    /** The unloaded reading stays evidence when a loaded one of the same route came after it. */
+    private static boolean isLastUnloaded(SpindleSurvey survey, Run run) {
+        Run counting = survey.latest().get(run.route());
+        return counting != null && counting.record().loaded() && survey.runs().stream()
+                .filter(r -> r.route().equals(run.route()) && !r.record().loaded()).reduce((a, b) -> b).filter(run::equals).isPresent();
+    }
+}

@@ -1,0 +1,154 @@
+package tallledger.practice;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Exclusion;
+import tallledger.core.drive.LeverPattern;
+import tallledger.core.drive.MotorRating;
+import tallledger.core.drive.Position;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Span;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.Claim.Attribute;
+import tallledger.core.machine.Claim.Source;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.LengthUnit;
+
+/** Builds an invented machine stage by stage, and the truth behind it. */
+final class Sketch {
+
+    /** Scatter of a hand-held tachometer on a belt-driven spindle, as a share. */
+    private static final double SCATTER = 0.004;
+
+    private final Identity identity;
+    private final List<Stage> stages = new ArrayList<>();
+    private final List<Exclusion> exclusions = new ArrayList<>();
+    private final List<Claim> claims = new ArrayList<>();
+    private final Map<List<String>, Double> truth = new HashMap<>();
+    private final List<HiddenFault> faults = new ArrayList<>();
+    private Optional<MotorRating> motor = Optional.empty();
+    private double unloaded = 1;
+    private String cells = "";
+
+    private Sketch(Identity identity) {
+        this.identity = identity;
+    }
+
+    static Sketch of(String maker, String model, Family family, String year, String seenAt, String offeredBy, LengthUnit unit) {
+        return new Sketch(new Identity(maker + " " + model, maker, model, family, "", year, seenAt, offeredBy, unit));
+    }
+
+    /** One fixed motor speed. */
+    Sketch motor(String rpm) {
+        return windings(Shifting.SHIFTS_TURNING, "on " + rpm);
+    }
+
+    /** Windings as "label rpm". */
+    Sketch windings(Shifting shifting, String... windings) {
+        List<Position> positions = Arrays.stream(windings).map(w -> w.split(" "))
+                .map(w -> new Position(w[0], new Transmission.MotorSpeed(new BigDecimal(w[1])))).toList();
+        stages.add(new Stage(positions.size() > 1 ? "motor switch" : "motor", StageKind.MOTOR, shifting, positions));
+        return this;
+    }
+
+    Sketch power(String kilowatts, MotorRating.Law law) {
+        motor = Optional.of(new MotorRating(new BigDecimal(kilowatts), law, MotorRating.HOUSE_EFFICIENCY));
+        return this;
+    }
+
+    /** A lever of unknown ratios; "N" is neutral. */
+    Sketch lever(String name, StageKind kind, Shifting shifting, LeverPattern pattern, String labels) {
+        List<Position> positions = Arrays.stream(labels.split(" ")).map(label -> new Position(label,
+                label.equals("N") ? new Transmission.Neutral() : new Transmission.Unknown())).toList();
+        stages.add(new Stage(name, kind, shifting, positions, pattern));
+        return this;
+    }
+
+    Sketch lever(String name, String labels) {
+        return lever(name, StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, labels);
+    }
+
+    /** A step pulley as "label driver driven", mm. */
+    Sketch belt(String... grooves) {
+        List<Position> positions = Arrays.stream(grooves).map(g -> g.split(" "))
+                .map(g -> new Position(g[0], new Transmission.Grooves(new BigDecimal(g[1]), new BigDecimal(g[2])))).toList();
+        stages.add(new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, positions));
+        return this;
+    }
+
+    /** A stage of known ratios as "label ratio". */
+    Sketch ratios(String name, StageKind kind, String... ratios) {
+        List<Position> positions = Arrays.stream(ratios).map(r -> r.split(" "))
+                .map(r -> new Position(r[0], new Transmission.Ratio(new BigDecimal(r[1])))).toList();
+        stages.add(new Stage(name, kind, Shifting.STOP_TO_SHIFT, positions));
+        return this;
+    }
+
+    Sketch sliding(String name, StageKind kind, Span factor) {
+        stages.add(Stage.sliding(name, kind, Optional.ofNullable(factor)));
+        return this;
+    }
+
+    Sketch reverses() {
+        stages.add(Stage.direction(Shifting.STOP_TO_SHIFT));
+        return this;
+    }
+
+    Sketch interlock(String stage, String label, String otherStage, String otherLabel) {
+        exclusions.add(new Exclusion(Map.of(stage, label, otherStage, otherLabel)));
+        return this;
+    }
+
+    Sketch plate(String shown) {
+        cells = shown;
+        return this;
+    }
+
+    Sketch claim(Attribute attribute, String value, Source source, String wording) {
+        claims.add(new Claim(attribute, value, source, wording));
+        return this;
+    }
+
+    Sketch fault(String stage, String position, tallledger.core.coverage.Symptom symptom, double shows) {
+        faults.add(new HiddenFault(stage, position, symptom, shows));
+        return this;
+    }
+
+    /** The true speed of a cell where the plate does not say it. */
+    Sketch truth(double rpm, String... key) {
+        truth.put(List.of(key), rpm);
+        return this;
+    }
+
+    /** An induction motor turns this much above its full-load plate speed when unloaded. */
+    Sketch unloaded(double factor) {
+        unloaded = factor;
+        return this;
+    }
+
+    SimulatedMachine build() {
+        DriveTrain train = new DriveTrain(stages, exclusions);
+        List<List<String>> keys = SpeedPlate.keysOf(MachineDescription.leversOf(train));
+        Map<List<String>, PlateCell> plate = new HashMap<>();
+        String[] shown = cells.isEmpty() ? new String[0] : cells.split(" ");
+        for (int i = 0; i < keys.size(); i++) {
+            plate.put(keys.get(i), PlateCell.parse(shown.length == 0 ? PlateCell.UNREADABLE_SIGN : shown[i]));
+        }
+        MachineDescription description = new MachineDescription(identity, claims, train,
+                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor);
+        return new SimulatedMachine(description, truth, unloaded, SCATTER, faults);
+    }
+}

@@ -1,0 +1,106 @@
+package tallledger.web.faults;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.ledger.Draft;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.house.HouseTables;
+import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Plans;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+
+/** The Faults: suspects, cheapest checks first, repair and what must be repeated. */
+@Controller
+@RequestMapping("/surveys/{id}/faults")
+class FaultsController {
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Plans plans;
+    private final HouseTables tables;
+    private final Writer writer;
+    private final Clock clock;
+
+    FaultsController(Shelves shelves, Books books, Plans plans, HouseTables tables, Writer writer, Clock clock) {
+        this.shelves = shelves;
+        this.books = books;
+        this.plans = plans;
+        this.tables = tables;
+        this.writer = writer;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    String show(@PathVariable long id, Model model, HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    @PostMapping("/repair")
+    String repair(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (books.written(id, submission).isPresent()) {
+            return "redirect:/surveys/" + id + "/faults";
+        }
+        String[] part = typed.get("part").split("\\|", 2);
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        boolean known = part.length == 2 && survey.folded().elements().all().stream()
+                .anyMatch(e -> e.stageName().equals(part[0]) && e.label().equals(part[1]));
+        if (!known) {
+            typed.refuse("part", Reason.of("choice.unknown"));
+        }
+        Optional<Draft> draft = typed.isClean() ? typed.attempt("what", () -> SurveyEntries.repaired(clock.instant(), typed.get("author"),
+                part[0], part[1], typed.get("what"))) : Optional.empty();
+        if (draft.isEmpty()) {
+            response.setStatus(422);
+            return page(survey, typed, submission, model);
+        }
+        try {
+            books.append(id, draft.get(), submission);
+            writer.remember(response, typed.get("author"));
+            return "redirect:/surveys/" + id + "/faults";
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            Survey now = shelves.survey(id);
+            return page(now, typed, new Submission(submission.key(), now.head()), model);
+        }
+    }
+
+    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+        var plan = plans.of(survey);
+        List<SuspectView> suspects = SuspectView.of(survey.folded(), plan, tables.checks());
+        model.addAttribute("survey", survey);
+        model.addAttribute("plan", plan);
+        model.addAttribute("suspects", suspects);
+        model.addAttribute("repeats", survey.folded().repeats().stream().map(survey.folded().machine().train()::name).toList());
+        model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
+                .filter(e -> survey.folded().elements().isChoice(e)).toList());
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        return "faults/faults";
+    }
+}

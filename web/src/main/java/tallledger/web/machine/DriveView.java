@@ -1,0 +1,93 @@
+package tallledger.web.machine;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.MotorRating;
+import tallledger.core.drive.Ranges;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.SameSpeed;
+import tallledger.core.drive.Span;
+import tallledger.core.drive.Speed;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.SpindlePower;
+import tallledger.core.plate.PlateCheck;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.web.speeds.RayChartView;
+import tallledger.web.words.Figures;
+
+/**
+ * What a drive as described gives: chart, speeds with power and torque, ranges, and what the plate gives away.
+ *
+ * @param chart  ray chart, where the plate or the ratios settle it
+ * @param lines  every speed
+ * @param ranges sliding ranges
+ * @param same   the same speed by different ranges
+ * @param check  the plate checked
+ */
+public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<RangeLine> ranges, List<String> overlaps, List<String> gaps,
+                        List<SameLine> same, PlateCheck check, List<Factors> factors) {
+
+    private static final MathContext SHOWN = new MathContext(3);
+
+    /** One speed with what the spindle has there. */
+    public record Line(String name, String rpm, String routes, String kilowatts, String newtonMetres) {
+    }
+
+    /** One sliding range. */
+    public record RangeLine(String name, String from, String to) {
+    }
+
+    /** One speed in one of several ranges. */
+    public record SameLine(String rpm, String name, String frequency, String newtonMetres) {
+    }
+
+    /** What one lever does, relative to its first position. */
+    public record Factors(String lever, String text) {
+    }
+
+    static DriveView of(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed) {
+        SpeedTable table = SpeedTable.of(train, plate);
+        PlateCheck check = PlateCheck.of(plate, claimed);
+        Ranges ranges = Ranges.of(table);
+        return new DriveView(RayChartView.of(table, ray -> "drawn", ray -> false),
+                table.counted().stream().map(speed -> line(table, speed, motor)).toList(),
+                ranges.ranges().stream().map(r -> new RangeLine(train.name(r.sweep()), shown(r.speeds().low()), shown(r.speeds().high()))).toList(),
+                spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m)).orElse(List.of()), check, factors(check));
+    }
+
+    private static Line line(SpeedTable table, Speed speed, Optional<MotorRating> motor) {
+        Route route = speed.routes().get(0);
+        String routes = String.join(", ", speed.routes().stream().filter(r -> !table.train().isReverse(r)).map(table.train()::name).toList());
+        Optional<SpindlePower> power = motor.flatMap(m -> speed.expected().map(n -> SpindlePower.at(table.train(), m, route, n)));
+        String rpm = speed.nominal().map(Figures::plain).or(() -> speed.expected().map(n -> "about " + shown(n))).orElse("?");
+        return new Line(table.train().name(route), rpm, routes, power.map(p -> shown(p.kilowatts())).orElse(""),
+                power.map(p -> shown(p.newtonMetres())).orElse(""));
+    }
+
+    private static List<SameLine> same(SpeedTable table, MotorRating motor) {
+        return SameSpeed.of(table, motor).stream().flatMap(s -> s.ways().stream().map(w -> new SameLine(shown(s.rpm()),
+                table.train().name(w.sweep()), shown(w.share() * 100), shown(w.power().newtonMetres())))).toList();
+    }
+
+    private static List<Factors> factors(PlateCheck check) {
+        var levers = check.factors().levers();
+        return java.util.stream.IntStream.range(0, levers.size()).filter(l -> levers.get(l).positions().size() > 1).mapToObj(l -> {
+            List<Optional<Double>> factors = check.factors().factors(l);
+            String text = String.join(", ", java.util.stream.IntStream.range(1, factors.size()).filter(p -> factors.get(p).isPresent())
+                    .mapToObj(p -> levers.get(l).positions().get(p) + " is " + shown(factors.get(p).get()) + " × " + levers.get(l).positions().get(0)).toList());
+            return new Factors(levers.get(l).name(), text);
+        }).filter(f -> !f.text().isEmpty()).toList();
+    }
+
+    private static List<String> spans(List<Span> spans) {
+        return spans.stream().map(s -> shown(s.low()) + " to " + shown(s.high())).toList();
+    }
+
+    private static String shown(double value) {
+        return Figures.plain(new BigDecimal(value).round(SHOWN));
+    }
+}

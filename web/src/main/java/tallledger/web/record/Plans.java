@@ -1,0 +1,35 @@
+package tallledger.web.record;
+
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.SurveyPlan;
+
+/** The plan of a survey, made afresh after every entry and kept until the next; a plan by the minute is made at every look. */
+@Component
+public class Plans {
+
+    private record Kept(SpindleSurvey of, Optional<BigDecimal> minutesLeft, SurveyPlan plan) {
+    }
+
+    private final Clock clock;
+    private final Map<Long, Kept> kept = new ConcurrentHashMap<>();
+
+    Plans(Clock clock) {
+        this.clock = clock;
+    }
+
+    public SurveyPlan of(Survey survey) {
+        Kept have = kept.get(survey.id());
+        if (have != null && have.of == survey.folded() && have.minutesLeft.isEmpty()) {
+            return have.plan;
+        }
+        SurveyPlan plan = SurveyPlan.of(survey.folded(), clock.instant());
+        kept.put(survey.id(), new Kept(survey.folded(), plan.minutesLeft(), plan));
+        return plan;
+    }
+}
