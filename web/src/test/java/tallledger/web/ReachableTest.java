@@ -16,7 +16,8 @@ class ReachableTest {
     static Stream<String> views() {
         long ready = Scenes.readySurvey(App.demo());
         return Stream.of("/", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/2/run", "/surveys/" + ready + "/run",
-                "/surveys/2/speeds", "/surveys/2/entries?strike=3", "/surveys/2/verdict", "/surveys/2/verdict/print", "/nowhere");
+                "/surveys/" + ready + "/run?step=check-BRAKE",
+                "/surveys/2/speeds", "/surveys/2/faults", "/surveys/9/speeds", "/machines/10/drive", "/house", "/surveys/2/entries?strike=4", "/surveys/2/verdict", "/surveys/2/verdict/print", "/nowhere");
     }
 
     @ParameterizedTest

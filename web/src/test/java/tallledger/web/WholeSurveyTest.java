@@ -96,15 +96,16 @@ class WholeSurveyTest {
     private static void survey(Browser browser) {
         Page page = browser.page();
         int keys = 0;
-        for (Map.Entry<String, String> run : READINGS.entrySet()) {
-            assertThat(page.locator("h1").innerText()).isEqualTo(run.getKey());
-            page.keyboard().type(run.getValue());
+        for (int i = 0; i < READINGS.size(); i++) {
+            String name = page.locator("h1").innerText();
+            page.keyboard().type(READINGS.get(name));
             page.keyboard().press("Enter");
-            page.waitForSelector(".done b:text-is('" + run.getKey() + "')");
-            keys += run.getValue().length() + 1;
+            page.waitForSelector(".done b:text-is('" + name + "')");
+            keys += READINGS.get(name).length() + 1;
         }
         System.out.println("key strokes for twelve readings: " + keys + " (digits and points " + (keys - 12) + ", Enter 12)");
-        assertThat(browser.text()).contains("Every speed of the plan is run or passed over", "12 of 12 run", "11 proven", "1 failed");
+        assertThat(page.locator("h1").innerText()).isEqualTo("jog");
+        assertThat(browser.text()).contains( "12 of 12 run", "11 proven", "1 failed");
     }
 
     /** B4 was read from the wrong scale: struck with its reason, run again, and both stay. */
@@ -113,14 +114,15 @@ class WholeSurveyTest {
         browser.tabTo("a[href$='/entries']");
         page.keyboard().press("Enter");
         page.waitForURL("**/entries");
-        browser.tabTo("a[aria-label='Strike entry 10']");
+        String b4 = page.locator("tr:has(td:text-is('B 4')) th").innerText();
+        browser.tabTo("a[aria-label='Strike entry " + b4 + "']");
         page.keyboard().press("Enter");
         page.waitForSelector("#reason");
         page.keyboard().type("wrong scale");
         page.keyboard().press("Enter");
         page.waitForSelector("tr.is-struck");
-        assertThat(page.locator("#entry-10").innerText()).contains("read 359 rpm by tachometer", "struck by entry 15");
-        assertThat(browser.text()).contains("the chain holds", "strikes entry 10: wrong scale");
+        assertThat(page.locator("#entry-" + b4).innerText()).contains("read 359 rpm by tachometer", "struck by entry 15");
+        assertThat(browser.text()).contains("the chain holds", "strikes entry " + b4 + ": wrong scale");
         browser.tabTo("a[href$='/run']");
         page.keyboard().press("Enter");
         page.waitForSelector("#reading");
@@ -155,7 +157,7 @@ class WholeSurveyTest {
             String text = new PDFTextStripper().getText(document).replace('\u00a0', ' ').replaceAll("\\s+", " ");
             assertThat(text).contains("Survey of Keyboard lathe", "12 of 12 spindle speeds were run: 11 proven, 1 failed, 0 undecided.",
                     "C3 read 1 100 ± 5.6 rpm against 1 000 on the plate", "A1 31.5 31.8 +1.0 % within", "B4 355 358 +0.8 % within 16",
-                    "C3 1 000 1 100 +10.0 % failed 13", "not sealed", "licensed and competent people");
+                    "C3 1 000 1 100 +10.0 % failed", "not sealed", "licensed and competent people");
             assertThat(text).doesNotContain("359").doesNotContain("#");
         }
     }

@@ -82,8 +82,8 @@ public final class RunPlanner {
             bound = Math.max(bound, Math.min(count, order.size()));
         }
         boolean proven = !search.wasCut() || order.size() == bound;
-        double timeBound = search.wasCut() ? stageBound(situation, order) : best.time();
-        return result(School.EVERY_GEAR, situation, order, best.time(), timeBound, stagePositions(situation), proven, warm, 0);
+        double timeBound = search.wasCut() ? stageBound(situation, order) : CoverSearch.seconds(best);
+        return result(School.EVERY_GEAR, situation, order, CoverSearch.seconds(best), timeBound, stagePositions(situation), proven, warm, 0);
     }
 
     /** The largest number of positions any one stage still has to prove. */
@@ -119,7 +119,7 @@ public final class RunPlanner {
             return result(School.MY_MINUTES, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), situation.provable());
         }
         long open = situation.provable() & ~best.mask();
-        return result(School.MY_MINUTES, situation, search.way(best), best.time(), best.time(), 0, !search.wasCut(), OptionalInt.empty(), open);
+        return result(School.MY_MINUTES, situation, search.way(best), CoverSearch.seconds(best), CoverSearch.seconds(best), 0, !search.wasCut(), OptionalInt.empty(), open);
     }
 
     /** Worth of the elements whose bits are set. */

@@ -57,12 +57,17 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
     private static RayChart build(SpeedTable table, List<Integer> drawn, List<Route> routes,
                                   Map<Integer, List<Span>> factors, boolean absolute) {
         Map<String, Ray> rays = new LinkedHashMap<>();
+        // Where the levers do not multiply the last rays end at the plate's own values, not at a fit's.
+        LeverFactors.Outcome fit = LeverFactors.of(table.plate()).outcome();
+        boolean byPlate = !absolute && fit != LeverFactors.Outcome.FITS && fit != LeverFactors.Outcome.SUSPECTS;
         double low = Double.MAX_VALUE;
         double high = 0;
         for (Route route : routes) {
             Span speed = start(table, route, absolute);
             for (int d = 0; d < drawn.size(); d++) {
-                Span next = speed.times(factors.get(drawn.get(d)).get(route.at(drawn.get(d))));
+                boolean last = d == drawn.size() - 1;
+                Span reckoned = speed.times(factors.get(drawn.get(d)).get(route.at(drawn.get(d))));
+                Span next = last && byPlate ? plateSpan(table, route).orElse(reckoned) : reckoned;
                 low = Math.min(low, Math.min(speed.low(), next.low()));
                 high = Math.max(high, Math.max(speed.high(), next.high()));
                 String label = table.train().position(route, drawn.get(d)).label();
@@ -75,6 +80,14 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
         }
         List<String> names = drawn.stream().map(s -> table.train().stages().get(s).name()).toList();
         return new RayChart(names, List.copyOf(rays.values()), absolute, low, high);
+    }
+
+    /** A route's plate value; of a sweep, from its low end to its high end. */
+    private static Optional<Span> plateSpan(SpeedTable table, Route route) {
+        if (!table.train().isSweep(route)) {
+            return table.nominal(route).map(n -> Span.fixed(n.doubleValue()));
+        }
+        return Ranges.of(table).ranges().stream().filter(r -> r.sweep().equals(route)).map(Ranges.Range::speeds).findFirst();
     }
 
     private static java.util.function.Function<String, Ray> fresh(int d, String label, Span from, Span to) {

@@ -52,7 +52,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 .map(stage -> new Lever(stage.name(), stage.positions().stream()
                         .filter(p -> !(p.transmission() instanceof Transmission.Neutral))
                         .filter(p -> !(p.transmission() instanceof Transmission.Sweep))
-                        .map(Position::label).toList())).toList();
+                        .map(Position::label).toList(), stage.kind().slides())).toList();
     }
 
     public SpeedTable speeds() {

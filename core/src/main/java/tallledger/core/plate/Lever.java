@@ -7,8 +7,14 @@ import java.util.List;
  *
  * @param name      what the plate calls it
  * @param positions its labels, in the plate's order
+ * @param slides    whether these are the two ends of a sliding stage, which need not multiply with the rest
  */
-public record Lever(String name, List<String> positions) {
+public record Lever(String name, List<String> positions, boolean slides) {
+
+    /** A lever that sets gears or grooves. */
+    public Lever(String name, List<String> positions) {
+        this(name, positions, false);
+    }
 
     public Lever {
         positions = List.copyOf(positions);

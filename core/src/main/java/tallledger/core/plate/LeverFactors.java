@@ -17,6 +17,9 @@ import tallledger.core.reading.TypedNumber;
  * no residual beyond 2 % or half a unit of the cell's last digit, whichever is more. Exact up to 40 cells; above, the cells
  * that Tukey's median polish leaves furthest off are the candidates and the same test confirms them.
  *
+ * <p>The ends of a sliding stage need not multiply with the rest (a variator may reach further in one range), so a plate with
+ * such a lever cannot be checked this way.
+ *
  * <p>Worked: A 31.5 45 63 90, B 125 180 280 355, C 500 710 1000 1400: suspect B3 alone, predicted 251.3.
  */
 public final class LeverFactors {
@@ -47,7 +50,7 @@ public final class LeverFactors {
         Map<List<String>, Double> values = new LinkedHashMap<>();
         plate.cells().forEach((key, cell) -> cell.value().ifPresent(v -> values.put(key, v.doubleValue())));
         List<Lever> levers = plate.levers();
-        if (levers.stream().filter(lever -> lever.positions().size() > 1).count() < 2 || values.size() < 4) {
+        if (levers.stream().anyMatch(Lever::slides) || levers.stream().filter(lever -> lever.positions().size() > 1).count() < 2 || values.size() < 4) {
             return new LeverFactors(Outcome.CANNOT_TELL, values.isEmpty() ? List.of() : List.of(List.of()), levers, values);
         }
         List<List<String>> keys = List.copyOf(values.keySet());

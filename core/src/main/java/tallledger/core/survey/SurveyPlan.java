@@ -3,6 +3,7 @@ package tallledger.core.survey;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -45,8 +46,8 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), HouseTimes.HOUSE);
         var outcomes = survey.outcomes();
         survey.repeats().forEach(outcomes::remove);
-        RunPlan plan = planner.plan(school, seconds, outcomes, survey.passed().keySet(), survey.standing(), survey.highestRun());
         Optional<Blame> blame = blame(survey);
+        RunPlan plan = planner.plan(school, seconds, outcomes, notToPlan(survey, school, blame), survey.standing(), survey.highestRun());
         return choose(survey, school, minutesLeft, plan, blame);
     }
 
@@ -62,6 +63,16 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         }
         Optional<Route> first = plan.runs().stream().findFirst().map(RunPlan.PlannedRun::route);
         return new SurveyPlan(school, minutesLeft, plan, blame, causes, first, Reason.of(first.isPresent() ? "next.plan" : "next.none"));
+    }
+
+    /** Routes passed over; and, where one part is clearly to blame, every route through it, which can prove nothing until it is put right. */
+    private static Set<Route> notToPlan(SpindleSurvey survey, School school, Optional<Blame> blame) {
+        Set<Route> not = new HashSet<>(survey.passed().keySet());
+        if (school != School.EVERY_SPEED) {
+            blame.filter(Blame::isClear).map(b -> b.suspects().get(0).element()).filter(survey.elements()::isChoice).ifPresent(bad ->
+                    survey.machine().train().routes().stream().filter(r -> r.at(bad.stage()) == bad.position()).forEach(not::add));
+        }
+        return not;
     }
 
     private static Optional<Entry> chosen(List<Entry> entries) {

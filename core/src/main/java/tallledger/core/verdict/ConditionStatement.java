@@ -54,10 +54,10 @@ public record ConditionStatement(List<Sentence> sentences) {
         Coverage.Counts c = survey.coverage().counts();
         if (c.run() == 0) {
             s.add(new Sentence(Reason.of("statement.none-run", c.all()), List.of()));
-            return;
+        } else {
+            s.add(new Sentence(Reason.of("statement.coverage", c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
+                    c.inferred(), c.open()), entries(survey.counting().stream().toList())));
         }
-        s.add(new Sentence(Reason.of("statement.coverage", c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
-                c.inferred(), c.open()), entries(survey.counting().stream().toList())));
         if (c.sweeps() > 0) {
             s.add(new Sentence(Reason.of("statement.sweeps", c.sweepsProven(), c.sweeps()),
                     entries(survey.counting().stream().filter(r -> survey.machine().train().isSweep(r.route())).toList())));

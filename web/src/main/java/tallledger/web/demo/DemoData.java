@@ -47,7 +47,7 @@ class DemoData implements ApplicationRunner {
         }
         List<SimulatedMachine> shortlist = KestrelVale.shortlist();
         // The lathe: two ranges run, the growl heard, then the afternoon was gone. The drill whole. The rest begun, or only described.
-        survey(shortlist.get(0), School.EVERY_SPEED, 8, 410);
+        survey(shortlist.get(0), School.EVERY_SPEED, 10, 410);
         survey(shortlist.get(1), School.EVERY_SPEED, Integer.MAX_VALUE, 20);
         long horizontal = add(shortlist.get(2));
         survey(shortlist.get(3), School.EVERY_GEAR, 4, 1800);

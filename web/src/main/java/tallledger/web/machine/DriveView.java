@@ -53,7 +53,7 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
         SpeedTable table = SpeedTable.of(train, plate);
         PlateCheck check = PlateCheck.of(plate, claimed);
         Ranges ranges = Ranges.of(table);
-        return new DriveView(RayChartView.of(table, ray -> "drawn", ray -> false),
+        return new DriveView(RayChartView.plain(table),
                 table.counted().stream().map(speed -> line(table, speed, motor)).toList(),
                 ranges.ranges().stream().map(r -> new RangeLine(train.name(r.sweep()), shown(r.speeds().low()), shown(r.speeds().high()))).toList(),
                 spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m)).orElse(List.of()), check, factors(check));

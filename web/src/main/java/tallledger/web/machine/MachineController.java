@@ -112,6 +112,13 @@ class MachineController {
                 machine.description().plate().levers());
     }
 
+    /** The Drive screen: the same form with identity and claims folded away. */
+    @GetMapping("/{id}/drive")
+    String drive(@PathVariable long id, Model model, HttpServletRequest request) {
+        model.addAttribute("driveOnly", true);
+        return edit(id, model, request);
+    }
+
     @PostMapping
     String add(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         return save(Optional.empty(), Typed.of(fields), model, response);
@@ -183,6 +190,7 @@ class MachineController {
         model.addAttribute("submission", submission);
         model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
         model.addAttribute("drive", drive(typed));
+        model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes") && typed.isClean());
         model.addAttribute("starts", StartingDescription.all());
         model.addAttribute("laws", MotorRating.Law.values());
         model.addAttribute("patterns", LeverPattern.values());

@@ -46,28 +46,31 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     }
 
     private static final int WIDTH = 560;
+    private static final int NARROW = 400;
     private static final int HEIGHT = 430;
     private static final int LEFT = 20;
     private static final int RIGHT = 78;
     private static final int TOP = 30;
     private static final int BOTTOM = 18;
+    private static final double LINE = 11;
     private static final double[] NICE = {1, 2, 5};
 
     /** The chart of a survey: routes run drawn solid, suspects lit. */
     static Optional<RayChartView> of(SpindleSurvey survey, List<Blame.Suspect> lit) {
         return RayChart.of(survey.table()).map(chart -> layOut(chart, survey.table(), ray -> state(ray.routes(), survey),
                 ray -> lit.stream().anyMatch(s -> s.element().stageName().equals(chart.shafts().get(ray.stage()))
-                        && s.element().label().equals(ray.label()))));
+                        && s.element().label().equals(ray.label())), WIDTH));
     }
 
-    /** The chart of a drive, whatever {@code state} and {@code lit} say of each ray. */
-    public static Optional<RayChartView> of(SpeedTable table, Function<RayChart.Ray, String> state, Predicate<RayChart.Ray> lit) {
-        return RayChart.of(table).map(chart -> layOut(chart, table, state, lit));
+    /** The chart of a drive nobody has run. */
+    public static Optional<RayChartView> plain(SpeedTable table) {
+        return RayChart.of(table).map(chart -> layOut(chart, table, ray -> "drawn", ray -> false, NARROW));
     }
 
-    private static RayChartView layOut(RayChart chart, SpeedTable table, Function<RayChart.Ray, String> state, Predicate<RayChart.Ray> lit) {
+    private static RayChartView layOut(RayChart chart, SpeedTable table, Function<RayChart.Ray, String> state,
+                                       Predicate<RayChart.Ray> lit, int width) {
         int gaps = chart.shafts().size();
-        double step = (double) (WIDTH - LEFT - RIGHT) / Math.max(gaps, 1);
+        double step = (double) (width - LEFT - RIGHT) / Math.max(gaps, 1);
         Scale scale = new Scale(Math.log(chart.low()), Math.log(chart.high()));
         List<Double> shafts = new ArrayList<>();
         List<Gap> names = new ArrayList<>();
@@ -80,9 +83,9 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
         List<Line> rays = chart.rays().stream().map(ray -> new Line(LEFT + ray.stage() * step, scale.y(ray.from().low()),
                 LEFT + (ray.stage() + 1) * step, scale.y(ray.to().low()), scale.y(ray.from().high()), scale.y(ray.to().high()),
                 ray.to().slides(), state.apply(ray), lit.test(ray), ray.label())).toList();
-        List<Tick> plates = table.counted().stream().flatMap(s -> s.nominal().stream())
-                .map(n -> new Tick(scale.y(n.doubleValue()), Figures.plain(n))).toList();
-        return new RayChartView(WIDTH, HEIGHT, shafts, names, rays, ticks(chart, scale), plates, chart.absolute());
+        List<Tick> plates = parted(table.counted().stream().flatMap(s -> s.nominal().stream())
+                .map(n -> new Tick(scale.y(n.doubleValue()), Figures.plain(n))).toList());
+        return new RayChartView(width, HEIGHT, shafts, names, rays, ticks(chart, scale), plates, chart.absolute());
     }
 
     /** The worst a ray can show: failed runs only where no good run uses it, so that a failure lights what it could mean. */
@@ -107,6 +110,20 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
             }
         }
         return ticks;
+    }
+
+    /** Labels that would stand on each other share a line. */
+    private static List<Tick> parted(List<Tick> ticks) {
+        List<Tick> parted = new ArrayList<>();
+        for (Tick tick : ticks) {
+            Tick last = parted.isEmpty() ? null : parted.get(parted.size() - 1);
+            if (last != null && Math.abs(last.y() - tick.y()) < LINE) {
+                parted.set(parted.size() - 1, new Tick(last.y(), last.label() + ", " + tick.label()));
+            } else {
+                parted.add(tick);
+            }
+        }
+        return parted;
     }
 
     private record Scale(double low, double high) {

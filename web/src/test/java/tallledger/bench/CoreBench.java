@@ -1,0 +1,155 @@
+package tallledger.bench;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import tallledger.core.blame.Blame;
+import tallledger.core.blame.Chances;
+import tallledger.core.blame.Trial;
+import tallledger.core.coverage.Elements;
+import tallledger.core.coverage.EverySpeed;
+import tallledger.core.coverage.HouseTimes;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.RunPlan;
+import tallledger.core.coverage.RunPlanner;
+import tallledger.core.coverage.School;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Position;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.PlateCheck;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.LengthUnit;
+import tallledger.practice.HiddenFaultTrials;
+
+/** Times of the analyses (warmed up, repeated, median), how near plans come to their bounds, and how well hidden faults are found. */
+public final class CoreBench {
+
+    private static final int REPEATS = 15;
+    private static final int BOXES = 10_000;
+
+    /** A gearbox to measure: the positions of its levers, slow lever first. */
+    private record Box(String name, int... positions) {
+    }
+
+    private static final List<Box> GEARBOXES = List.of(new Box("12 (3×4)", 3, 4), new Box("24 (2×3×4)", 2, 3, 4),
+            new Box("36 (3×3×4)", 3, 3, 4), new Box("96 (4×4×6)", 4, 4, 6));
+
+    private CoreBench() {
+    }
+
+    public static void main(String[] args) {
+        System.out.printf("%-12s %8s | %9s %6s %6s %7s | %9s %7s | %9s | %9s%n", "speeds", "plate ms", "gears ms", "runs", "bound", "t/bound",
+                "every ms", "t/bound", "replan ms", "blame ms");
+        GEARBOXES.forEach(CoreBench::row);
+        System.out.println();
+        faults();
+    }
+
+    private static void row(Box box) {
+        MachineDescription machine = machine(box);
+        SpeedTable table = machine.speeds();
+        Elements elements = Elements.of(machine.train());
+        RunPlanner planner = new RunPlanner(table, elements, HouseTimes.HOUSE);
+        SpeedPlate misread = misread(machine.plate());
+        List<Route> routes = EverySpeed.routes(table);
+        Map<Route, Outcome> some = Map.of(routes.get(0), Outcome.PROVEN, routes.get(1), Outcome.FAILED, routes.get(2), Outcome.PROVEN);
+        List<Trial> trials = List.of(new Trial(routes.get(0), Set.of()), new Trial(routes.get(1), Set.of(Symptom.GROWLS)), new Trial(routes.get(2), Set.of()));
+        List<Route> untried = routes.subList(3, routes.size());
+        RunPlan gears = planner.plan(School.EVERY_GEAR, 0);
+        RunPlan every = planner.plan(School.EVERY_SPEED, 0);
+        System.out.printf("%-12s %8.2f | %9.1f %6d %6d %7.4f | %9.1f %7.4f | %9.1f | %9.2f%s%n", box.name,
+                median(() -> PlateCheck.of(misread, OptionalInt.empty())), median(() -> planner.plan(School.EVERY_GEAR, 0)), gears.runs().size(),
+                gears.lowerBound(), gears.timeRatio(), median(() -> planner.plan(School.EVERY_SPEED, 0)), every.timeRatio(),
+                median(() -> planner.plan(School.EVERY_GEAR, 0, some, List.of(), Optional.of(routes.get(2)), OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
+                median(() -> Blame.of(elements, trials, untried, r -> 0, Chances.HOUSE)), gears.provenFewest() ? "  fewest proven" : "  fewest not proven");
+    }
+
+    private static double median(Runnable work) {
+        for (int i = 0; i < REPEATS; i++) {
+            work.run();
+        }
+        double[] millis = new double[REPEATS];
+        for (int i = 0; i < REPEATS; i++) {
+            long start = System.nanoTime();
+            work.run();
+            millis[i] = (System.nanoTime() - start) / 1e6;
+        }
+        Arrays.sort(millis);
+        return millis[REPEATS / 2];
+    }
+
+    /** Boxes of seeded random sizes with one hidden fault, and as many sound ones. */
+    private static void faults() {
+        Random random = new Random(20260509);
+        int right = 0;
+        int wrong = 0;
+        int accused = 0;
+        long runs = 0;
+        long best = 0;
+        for (int i = 0; i < BOXES; i++) {
+            Box box = GEARBOXES.get(random.nextInt(3));
+            MachineDescription machine = machine(box);
+            Elements elements = Elements.of(machine.train());
+            List<Route> routes = EverySpeed.routes(machine.speeds());
+            List<Elements.Element> choices = elements.all().stream().filter(elements::isChoice).toList();
+            Elements.Element fault = choices.get(random.nextInt(choices.size()));
+            HiddenFaultTrials found = HiddenFaultTrials.hunt(machine, elements, routes, Optional.of(fault), random);
+            right += found.blamed().filter(fault::equals).isPresent() ? 1 : 0;
+            wrong += found.blamed().filter(b -> !fault.equals(b)).isPresent() ? 1 : 0;
+            runs += found.runs();
+            best += fewestThatTell(choices.size());
+            accused += HiddenFaultTrials.hunt(machine, elements, routes, Optional.empty(), random).blamed().isPresent() ? 1 : 0;
+        }
+        System.out.printf("%d boxes with one hidden fault (s 0.9, noise imagined 0.1): %.1f %% blamed rightly, %.1f %% wrongly, the rest left open%n",
+                BOXES, 100.0 * right / BOXES, 100.0 * wrong / BOXES);
+        System.out.printf("runs needed: %.2f on average; a test that always tells the truth would need at least %.2f (log2 of the parts)%n",
+                (double) runs / BOXES, (double) best / BOXES);
+        System.out.printf("%d sound boxes: %.2f %% falsely accused%n", BOXES, 100.0 * accused / BOXES);
+    }
+
+    /** No yes-or-no test singles out one of n parts in fewer than log2 n runs. */
+    private static int fewestThatTell(int parts) {
+        return (int) Math.ceil(Math.log(parts) / Math.log(2));
+    }
+
+    private static MachineDescription machine(Box box) {
+        List<Stage> stages = new ArrayList<>();
+        stages.add(new Stage("motor", StageKind.MOTOR, Shifting.SHIFTS_TURNING, List.of(new Position("on", new Transmission.Unknown()))));
+        for (int l = 0; l < box.positions.length; l++) {
+            String prefix = String.valueOf((char) ('a' + l));
+            stages.add(new Stage(prefix, StageKind.GEAR, Shifting.STOP_TO_SHIFT, IntStream.rangeClosed(1, box.positions[l])
+                    .mapToObj(p -> new Position(prefix + p, new Transmission.Unknown())).toList()));
+        }
+        DriveTrain train = new DriveTrain(stages, List.of());
+        List<List<String>> keys = SpeedPlate.keysOf(MachineDescription.leversOf(train));
+        double step = keys.size() > 40 ? 1.06 : keys.size() > 20 ? 1.122 : 1.413;
+        Map<List<String>, PlateCell> cells = IntStream.range(0, keys.size()).boxed().collect(Collectors.toMap(keys::get,
+                i -> PlateCell.parse(String.format(java.util.Locale.ROOT, "%.1f", 25 * Math.pow(step, i)))));
+        return new MachineDescription(new Identity("Box", "", "", Family.LATHE, "", "", "", "", LengthUnit.MM), List.of(), train,
+                new SpeedPlate(MachineDescription.leversOf(train), cells, Optional.empty()));
+    }
+
+    private static SpeedPlate misread(SpeedPlate plate) {
+        List<List<String>> keys = List.copyOf(plate.cells().keySet());
+        List<String> third = keys.get(keys.size() / 3);
+        return plate.with(third, PlateCell.parse(String.valueOf(Math.round(plate.cell(third).value().orElseThrow().doubleValue() * 1.12))));
+    }
+}

@@ -1,0 +1,217 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.practice.KestrelVale;
+import tallledger.web.record.Shelves;
+
+/** The spindle drive through the interface: drive screen, plate, plans, blame, repair, sliding ranges. */
+class SpindleDriveTest {
+
+    private final App app = App.demo();
+
+    private static void run(Page page, String... keys) {
+        for (String key : keys) {
+            page.check("input[value=" + key + "]");
+        }
+        page.click("button[value=record]");
+        page.waitForSelector(".done");
+    }
+
+    private void step(Page page, long survey, String key) {
+        page.navigate(app.url("/surveys/" + survey + "/run?step=" + key));
+    }
+
+    /** 24/48 then 20/80 or 50/50 from 1 440: 180 and 720 rpm; with 4 kW at 0.8 that is 170 N·m and 42.4 N·m. */
+    @Test
+    void theDriveScreenReckonsWhileItIsTyped() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/machines/new"));
+        page.fill("[name='stage0.values']", "1440");
+        page.fill("[name='stage1.name']", "first");
+        page.fill("[name='stage1.values']", "24/48");
+        page.fill("[name='stage2.name']", "back");
+        page.fill("[name='stage2.positions']", "in out");
+        page.fill("[name='stage2.values']", "20/80 50/50");
+        page.fill("#kilowatts", "4");
+        page.waitForSelector(".live >> text=170");
+        assertThat(page.locator(".live").innerText()).contains("180", "720", "42.4");
+        assertThat(page.locator(".live .ray").count()).isEqualTo(3);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"GEAR|0/40|0 teeth", "GEAR|24.5/40|has whole teeth", "GEAR|-3/40|-3 teeth", "GEAR|1000000|should lie between",
+        "BELT|1/250|A groove of 1 mm", "GEAR|24/48 36/36 20/80|3 values for 2 positions", "VARIATOR|2 1|must be above nought and not above",
+        "INVERTER|20 80|lowest, highest and plate frequency"})
+    void nonsenseInAStageIsRefusedAtItsRow(String kind, String values, String message) {
+        Http http = new Http(app);
+        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind", kind,
+            "stage0.shifting", "UNKNOWN", "stage0.positions", message.contains("2 positions") ? "1 2" : "1", "stage0.values", values};
+        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains(message).contains("value=\"" + values + "\"");
+    }
+
+    @Test
+    void interlocksThatLeaveNothingSaySo() {
+        Http http = new Http(app);
+        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind", "GEAR",
+            "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting", "UNKNOWN",
+            "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
+        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains("no combination is left that gives a speed");
+    }
+
+    @Test
+    void aStartingDescriptionLaysOutItsPlate() {
+        Browser browser = Browser.open();
+        browser.page().navigate(app.url("/machines/new?start=variator-mill"));
+        assertThat(browser.page().inputValue("[name='stage1.positions']")).isEqualTo("low N high");
+        assertThat(browser.page().locator(".plate-cell").count()).isEqualTo(4);
+        browser.page().context().close();
+    }
+
+    /** One key on the Speeds screen accepts 250 where the plate shows 280; the survey judges by it, and both readings stay. */
+    @Test
+    void aMisreadPlateIsAcceptedWithOneKey() {
+        long survey = Scenes.readySurvey(app);
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/surveys/" + survey + "/speeds"));
+        assertThat(browser.text()).contains("B3 says 280; the other cells say 251.3");
+        page.click("text=Accept 250");
+        assertThat(browser.text()).contains("250 (shows 280)").doesNotContain("B3 says 280");
+        page.navigate(app.url("/surveys/" + survey + "/entries"));
+        assertThat(browser.text()).contains("from here on judges by version 2");
+        page.navigate(app.url("/surveys/" + survey + "/run?step=0-1-2-0"));
+        assertThat(browser.text()).contains("235 to 265 rpm");
+        page.context().close();
+    }
+
+    @Test
+    void everyGearPlansTheFewestAndSaysWhatTheColdSpindleCosts() {
+        long survey = Scenes.readySurvey(app);
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/surveys/" + survey + "/run"));
+        page.click("summary");
+        page.check("input[value=EVERY_GEAR]");
+        page.click("text=Plan by this");
+        assertThat(browser.text()).contains("5 runs left", "The fewest there are; no plan can have under 4.", "The cold-spindle rule costs one run.");
+        page.click("summary");
+        page.check("input[value=MY_MINUTES]");
+        page.fill("#minutes", "soon");
+        page.click("text=Plan by this");
+        assertThat(page.locator("#wrong-minutes").innerText()).contains("is not a number");
+        assertThat(page.inputValue("#minutes")).isEqualTo("soon");
+        page.check("input[value=MY_MINUTES]");
+        page.fill("#minutes", "1");
+        page.click("text=Plan by this");
+        assertThat(browser.text()).contains("min left", "The minutes leave open:");
+        page.context().close();
+    }
+
+    /** Gear 3 growls at A3, B3 and C3 and nowhere else: blamed, priced cheapest first, repaired, and only those three are run again. */
+    @Test
+    void aGrowlIsFollowedToItsGearAndBack() {
+        long survey = Scenes.readySurvey(app);
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        for (String[] run : List.of(new String[] {"0-0-0-0", "32.1"}, new String[] {"0-0-1-0", "46"}, new String[] {"0-1-1-0", "184"},
+                new String[] {"0-1-3-0", "362"}, new String[] {"0-2-3-0", "1431"})) {
+            step(page, survey, run[0]);
+            page.fill("#reading", run[1]);
+            run(page, "ENGAGES_CLEAN");
+        }
+        for (String key : List.of("0-0-2-0", "0-1-2-0", "0-2-2-0")) {
+            step(page, survey, key);
+            run(page, "GROWLS");
+        }
+        page.navigate(app.url("/surveys/" + survey + "/speeds"));
+        assertThat(page.locator(".suspects tr").first().innerText()).startsWith("gear 3").containsPattern("9\\d %");
+        assertThat(page.locator(".ray.is-lit").count()).isEqualTo(3);
+        page.navigate(app.url("/surveys/" + survey + "/faults"));
+        assertThat(page.locator(".suspect tbody tr").first().innerText()).contains("Empty drawbar rattling", "nothing");
+        page.selectOption("#part", "gear|3");
+        page.click("text=It is put right");
+        assertThat(page.locator("#wrong-what").innerText()).contains("Write what was put right");
+        page.fill("#what", "new pair, 36 and 45 teeth");
+        page.click("text=It is put right");
+        assertThat(browser.text()).contains("To be run again, and only these: A3, B3, C3.", "new pair, 36 and 45 teeth");
+        page.navigate(app.url("/surveys/" + survey + "/run"));
+        assertThat(browser.text()).contains("It failed before the repair: repeat it.");
+        assertThat(page.locator("h1").innerText()).isEqualTo("A3");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    @Test
+    void aSlidingRangeIsSweptAndADeadSpotFailsIt() {
+        long survey = Scenes.readySurvey(app, KestrelVale.brinmoorT1().description());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        step(page, survey, "0-2-0");
+        assertThat(browser.text()).contains("sweep the range");
+        page.click("text=Swept, no dead spot");
+        assertThat(browser.text()).contains("recorded as entry 3: proven");
+        step(page, survey, "1-2-0");
+        page.check("input[value=DEAD_SPOT]");
+        page.click("text=Record the symptom");
+        page.navigate(app.url("/surveys/" + survey + "/verdict"));
+        assertThat(browser.text()).contains("1 of 2 sliding ranges were swept without a dead spot.", "II·sweep has a dead spot.");
+        page.context().close();
+    }
+
+    @Test
+    void theBrakeIsTimedAndGradedAndACommandedShiftWatched() {
+        long survey = Scenes.readySurvey(app, KestrelVale.hexthorneVc().description());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        step(page, survey, "check-BRAKE");
+        page.click("text=As it should >> nth=0");
+        assertThat(page.locator("#wrong-seconds").innerText()).contains("how many seconds");
+        page.fill("#seconds", "6.5");
+        page.click("text=As it should >> nth=0");
+        step(page, survey, "check-SHIFT_UP");
+        page.fill("#remark", "three times to and fro");
+        page.click("text=Not as it should");
+        page.navigate(app.url("/surveys/" + survey + "/verdict"));
+        assertThat(browser.text()).contains("The brake stops the spindle in 6.5 s: sound.", "The commanded shift up was watched and failed.",
+                "Not checked at the drive: jog, shift down.");
+        page.context().close();
+    }
+
+    @Test
+    void theHouseTableIsChangedAndABadLineNamed() {
+        Http http = new Http(app);
+        String head = "symptom,element,check,low,likely,high\n";
+        Map<String, String> form = http.form("/house", "/house/checks");
+        assertThat(http.post("/house/checks", form, "author", "Q", "csv", head + "GROWLS,GEAR,Look,5,1,9").body()).contains("Line 2: Costs must climb");
+        assertThat(http.post("/house/checks", form, "author", "Q", "csv", head + "SINGS,GEAR,Look,1,1,9").body()).contains("“SINGS” is no symptom");
+        assertThat(http.post("/house/checks", form, "author", "Q", "csv", "a,b\n1,2").body()).contains("“symptom” is missing");
+        String shipped = http.get("/house").body();
+        assertThat(shipped).contains("Air at the shift").doesNotContain("SINGS");
+        String longer = head + "HUNTS,COMMANDED,Listen at the valve,0,0,0\nGROWLS,,\"Empty drawbar rattling, loose guard?\",0,0,0\n"
+                + "HUNTS,COMMANDED,Gearbox out,1500,4000,9000\n";
+        assertThat(http.post("/house/checks", form, "author", "Q", "csv", longer).statusCode()).isEqualTo(302);
+        assertThat(http.get("/surveys/7/faults").body()).contains("Listen at the valve");
+        assertThat(http.post("/house/checks", form, "author", "Q", "csv", longer).statusCode()).isEqualTo(302);
+    }
+
+    @Test
+    void acceptingTwiceWritesOneVersion() {
+        long survey = Scenes.readySurvey(app);
+        Http http = new Http(app);
+        Map<String, String> form = http.form("/surveys/" + survey + "/speeds", "/surveys/" + survey + "/accept");
+        form.put("at", "B");
+        http.post("/surveys/" + survey + "/accept", form);
+        long machine = app.bean(Shelves.class).survey(survey).machine().id();
+        assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(1);
+    }
+}
