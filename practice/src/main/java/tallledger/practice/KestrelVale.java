@@ -95,6 +95,7 @@ public final class KestrelVale {
                 .motor("1440").power("4", Law.CONSTANT_POWER).lever("range", "A B C")
                 .lever("dial", StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.DIAL, "1 2 3 4 5 6 7").reverses()
                 .plate("20 25 31.5 40 50 63 80 100 125 160 200 250 315 400 500 630 800 1000 1250 1600 2000")
+                .feeds("feed range", "I II III", "feed knob", "1 2 3 4", "0.05 0.07 0.1 0.14 0.2 0.28 0.4 0.65 0.8 1.12 1.6 2.24")
                 .claim(Attribute.SPEED_COUNT, "21", Source.PLATE, "").claim(Attribute.DRILLING_CAPACITY, "50 mm", Source.PLATE, "").build();
     }
 

@@ -23,6 +23,7 @@ import tallledger.core.machine.Claim.Source;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
@@ -40,6 +41,7 @@ final class Sketch {
     private final Map<List<String>, Double> truth = new HashMap<>();
     private final List<HiddenFault> faults = new ArrayList<>();
     private Optional<MotorRating> motor = Optional.empty();
+    private Optional<SpeedPlate> feeds = Optional.empty();
     private double unloaded = 1;
     private String cells = "";
 
@@ -117,6 +119,19 @@ final class Sketch {
         return this;
     }
 
+    /** A feed plate of two levers. */
+    Sketch feeds(String lever, String positions, String other, String otherPositions, String shown) {
+        List<Lever> levers = List.of(new Lever(lever, List.of(positions.split(" "))), new Lever(other, List.of(otherPositions.split(" "))));
+        Map<List<String>, PlateCell> values = new HashMap<>();
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        String[] feed = shown.split(" ");
+        for (int i = 0; i < keys.size(); i++) {
+            values.put(keys.get(i), PlateCell.parse(feed[i]));
+        }
+        feeds = Optional.of(new SpeedPlate(levers, values, Optional.empty()));
+        return this;
+    }
+
     Sketch claim(Attribute attribute, String value, Source source, String wording) {
         claims.add(new Claim(attribute, value, source, wording));
         return this;
@@ -148,7 +163,7 @@ final class Sketch {
             plate.put(keys.get(i), PlateCell.parse(shown.length == 0 ? PlateCell.UNREADABLE_SIGN : shown[i]));
         }
         MachineDescription description = new MachineDescription(identity, claims, train,
-                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor);
+                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor, feeds);
         return new SimulatedMachine(description, truth, unloaded, SCATTER, faults);
     }
 }

@@ -36,7 +36,7 @@ document.addEventListener("alpine:init", () => {
   Alpine.data("drive", () => ({
     asked: 0,
     look(event) {
-      if (!/^(stage|cell|reverses|interlocks|kilowatts|law|efficiency)/.test(event.target.name || "")) { return; }
+      if (!/^(stage|cell|feed|reverses|interlocks|kilowatts|law|efficiency)/.test(event.target.name || "")) { return; }
       const ticket = ++this.asked;
       const body = new URLSearchParams(new FormData(this.$root));
       fetch("/machines/preview", { method: "POST", body, headers: { "X-Requested-With": "fetch" } })

@@ -77,6 +77,28 @@ class SpindleDriveTest {
         browser.page().context().close();
     }
 
+    /** The same check on a feed plate with levers of its own. */
+    @Test
+    void aFeedPlateIsTypedAndChecked() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/machines/14/drive"));
+        page.fill("#feedLevers", "no colon");
+        page.click("text=Lay out the feed plate");
+        assertThat(page.locator("#wrong-feedLevers").innerText()).contains("a colon and its positions");
+        page.fill("#feedLevers", "range: I II III\nknob: 1..4");
+        page.click("text=Lay out the feed plate");
+        String[] feeds = "0.05 0.07 0.1 0.14 0.2 0.28 0.4 0.65 0.8 1.12 1.6 2.24".split(" ");
+        for (int i = 0; i < feeds.length; i++) {
+            page.fill("#feedcell" + i, feeds[i]);
+        }
+        page.waitForSelector(".live >> text=II·4 says 0.65; the other cells say 0.56");
+        page.fill("#author", "Q");
+        page.click("button[value=save]");
+        assertThat(browser.text()).contains("Feed plate", "II·4 says 0.65", "two digits swapped");
+        page.context().close();
+    }
+
     /** One key on the Speeds screen accepts 250 where the plate shows 280; the survey judges by it, and both readings stay. */
     @Test
     void aMisreadPlateIsAcceptedWithOneKey() {

@@ -26,14 +26,15 @@ import tallledger.core.reason.Refused;
  * @param train    its spindle drive; ratios may be unknown
  * @param plate    its speed plate, one lever for each stage that leaves a choice
  * @param motor    what the motor's plate says of its power, where anybody read it
+ * @param feeds    its feed plate with levers of its own, where it has one
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor) {
+                                 Optional<MotorRating> motor, Optional<SpeedPlate> feeds) {
 
     public static final int MOST_CLAIMS = 60;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
-        this(identity, claims, train, plate, Optional.empty());
+        this(identity, claims, train, plate, Optional.empty(), Optional.empty());
     }
 
     public MachineDescription {
@@ -64,26 +65,42 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     }
 
     public Map<String, Object> toPayload() {
-        Map<String, Object> plateFields = new HashMap<>();
-        List<Object> cells = new ArrayList<>();
-        plate.cells().forEach((key, cell) -> cells.add(Map.of("at", key, "shows", cell.typed())));
-        plateFields.put("cells", cells);
+        Map<String, Object> plateFields = new HashMap<>(Map.of("cells", cells(plate)));
         plate.tolerance().ifPresent(t -> plateFields.put("tolerance", t.toPlainString()));
         Map<String, Object> fields = new HashMap<>(Map.of("identity", identity.toPayload(),
                 "claims", claims.stream().map(Claim::toPayload).toList(), "drive", DriveCodec.write(train), "plate", plateFields));
         motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.kilowatts().toPlainString(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
+        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f), "levers", f.levers().stream()
+                .map(lever -> Map.of("name", lever.name(), "positions", lever.positions())).toList())));
         return fields;
+    }
+
+    private static List<Object> cells(SpeedPlate plate) {
+        List<Object> cells = new ArrayList<>();
+        plate.cells().forEach((key, cell) -> cells.add(Map.of("at", key, "shows", cell.typed())));
+        return cells;
+    }
+
+    private static Map<List<String>, PlateCell> cells(Payload p) {
+        Map<List<String>, PlateCell> cells = new HashMap<>();
+        p.parts("cells").forEach(c -> cells.put(c.texts("at"), PlateCell.parse(c.text("shows"))));
+        return cells;
+    }
+
+    private static SpeedPlate feeds(Payload p) {
+        List<Lever> levers = p.parts("levers").stream().map(l -> new Lever(l.text("name"), l.texts("positions"))).toList();
+        return new SpeedPlate(levers, cells(p), Optional.empty());
     }
 
     public static MachineDescription from(Payload p) {
         DriveTrain train = DriveCodec.read(p.part("drive"));
-        Map<List<String>, PlateCell> cells = new HashMap<>();
-        p.part("plate").parts("cells").forEach(c -> cells.put(c.texts("at"), PlateCell.parse(c.text("shows"))));
         Optional<BigDecimal> tolerance = p.part("plate").optionalText("tolerance").map(BigDecimal::new);
         return new MachineDescription(Identity.from(p.part("identity")),
                 p.parts("claims").stream().map(Claim::from).toList(), train,
-                new SpeedPlate(leversOf(train), cells, tolerance), p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty());
+                new SpeedPlate(leversOf(train), cells(p.part("plate")), tolerance),
+                p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
+                p.has("feeds") ? Optional.of(feeds(p.part("feeds"))) : Optional.empty());
     }
 
     private static MotorRating motor(Payload p) {
@@ -92,7 +109,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     /** The same machine with one plate cell read anew. */
     public MachineDescription withCell(List<String> key, PlateCell cell) {
-        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor);
+        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor, feeds);
     }
 
     /** Stages a person moves, direction included. */

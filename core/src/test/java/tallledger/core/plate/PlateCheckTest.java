@@ -95,6 +95,16 @@ class PlateCheckTest {
         assertThat(factors.suspectSets()).containsExactly(List.of(List.of("1", "3", "2"), List.of("4", "1", "3")));
     }
 
+    /** Three ranges of four feeds, 0.56 read as 0.65: the two digits were swapped. */
+    @Test
+    void aFeedPlateIsCheckedByTheSameRules() {
+        PlateCheck check = check("0.05 0.07 0.1 0.14 0.2 0.28 0.4 0.65 0.8 1.12 1.6 2.24");
+        PlateRemark suspect = only(check, Kind.SUSPECT);
+        assertThat(suspect.cells()).containsExactly(List.of("B", "4"));
+        assertThat(suspect.readings().get(0).value()).isEqualByComparingTo("0.56");
+        assertThat(suspect.readings().get(0).slip()).isEqualTo(Misreading.Slip.DIGITS_SWAPPED);
+    }
+
     @Test
     void aHoleAndACrowdAreFound() {
         Ladder ladder = Ladder.of(List.of(31.5, 45.0, 63.0, 125.0, 180.0, 185.0, 250.0).stream().map(BigDecimal::valueOf).toList());

@@ -25,6 +25,7 @@ import tallledger.core.machine.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.machine.StartingDescription;
 import tallledger.core.plate.Lever;
+import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
@@ -58,6 +59,8 @@ class MachineController {
         model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
         model.addAttribute("surveys", shelves.surveysOf(machine));
         model.addAttribute("submission", Submission.fresh(0));
+        model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.levers(), PlateGrid.FEED)).orElse(null));
+        model.addAttribute("feedCheck", machine.description().feeds().map(f -> PlateCheck.of(f, OptionalInt.empty())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.version()));
         MachineDescription d = machine.description();
         model.addAttribute("drive", DriveView.of(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
@@ -79,7 +82,15 @@ class MachineController {
         Typed typed = Typed.of(fields);
         model.addAttribute("typed", typed);
         model.addAttribute("drive", drive(typed));
+        model.addAttribute("feedCheck", feedCheck(typed));
         return "machine/preview :: panel";
+    }
+
+    /** The feed plate checked as far as it is typed, by the same rules as the speed plate. */
+    private static PlateCheck feedCheck(Typed typed) {
+        Typed own = typed.withoutErrors();
+        List<Lever> levers = MachineForm.feedLevers(own);
+        return levers.isEmpty() ? null : PlateCheck.of(MachineForm.plateSoFar(own, levers, PlateGrid.FEED), OptionalInt.empty());
     }
 
     private static DriveView drive(Typed typed) {
@@ -87,7 +98,7 @@ class MachineController {
         Optional<DriveTrain> train = MachineForm.train(own);
         Optional<MotorRating> motor = MachineForm.motor(own);
         Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> DriveView.of(t,
-                MachineForm.plateSoFar(own, MachineDescription.leversOf(t)), motor, OptionalInt.empty())));
+                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty())));
         own.errors().forEach(typed::refuse);
         return view.orElse(null);
     }
@@ -169,7 +180,7 @@ class MachineController {
             typed.attempt("pasted", () -> PlatePaste.read(typed.get("pasted"), levers)).ifPresent(cells -> {
                 List<List<String>> keys = SpeedPlate.keysOf(levers);
                 IntStream.range(0, keys.size()).filter(i -> cells.containsKey(keys.get(i)))
-                        .forEach(i -> typed.set(PlateGrid.field(i), cells.get(keys.get(i))));
+                        .forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(keys.get(i))));
                 typed.set("pasted", "");
             });
         }
@@ -179,7 +190,7 @@ class MachineController {
     /** Levers as typed, the grid brought into their shape; empty while the stages do not make sense or have no lever. */
     private static List<Lever> leversOf(Typed typed) {
         Optional<DriveTrain> train = MachineForm.train(typed.isClean() ? typed : typed.withoutErrors());
-        train.map(MachineDescription::leversOf).ifPresent(levers -> PlateGrid.reshape(typed, levers));
+        train.map(MachineDescription::leversOf).ifPresent(levers -> PlateGrid.reshape(typed, levers, PlateGrid.SPEED));
         return train.map(MachineDescription::leversOf).orElse(List.of());
     }
 
@@ -190,6 +201,10 @@ class MachineController {
         model.addAttribute("submission", submission);
         model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
         model.addAttribute("drive", drive(typed));
+        model.addAttribute("feedCheck", feedCheck(typed));
+        List<Lever> feedLevers = MachineForm.feedLevers(typed);
+        PlateGrid.reshape(typed, feedLevers, PlateGrid.FEED);
+        model.addAttribute("feedGrid", feedLevers.isEmpty() ? null : PlateGrid.of(feedLevers, PlateGrid.FEED));
         model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes") && typed.isClean());
         model.addAttribute("starts", StartingDescription.all());
         model.addAttribute("laws", MotorRating.Law.values());

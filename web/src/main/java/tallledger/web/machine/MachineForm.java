@@ -10,9 +10,11 @@ import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.MotorRating;
+import tallledger.core.drive.Position;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
@@ -87,13 +89,15 @@ final class MachineForm {
         Optional<Identity> identity = identity(typed);
         List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
         Optional<DriveTrain> train = train(typed);
-        Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t)));
+        Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t), PlateGrid.SPEED));
+        List<Lever> feedLevers = feedLevers(typed);
+        Optional<SpeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty() : plate(typed, feedLevers, PlateGrid.FEED);
         Optional<MotorRating> motor = motor(typed);
         if (!typed.isClean() || identity.isEmpty() || plate.isEmpty()) {
             return Optional.empty();
         }
         return typed.attempt("stages", () -> {
-            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor);
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds);
             description.speeds();
             return description;
         });
@@ -142,17 +146,45 @@ final class MachineForm {
         return claims;
     }
 
-    private static Optional<SpeedPlate> plate(Typed typed, List<Lever> levers) {
-        if (!typed.get("shape").equals(PlateGrid.shapeOf(levers))) {
-            PlateGrid.reshape(typed, levers);
-            typed.refuse("stages", Reason.of("plate.not-laid-out"));
+    /** Levers of the feed plate, one a line: "lever: A B C"; none where the machine has no feed plate. */
+    static List<Lever> feedLevers(Typed typed) {
+        List<Lever> levers = new ArrayList<>();
+        for (String line : typed.get("feedLevers").split("\\R")) {
+            if (!line.isBlank()) {
+                typed.attempt("feedLevers", () -> feedLever(line.strip())).ifPresent(levers::add);
+            }
+        }
+        long cells = levers.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * b);
+        if (cells > DriveTrain.MOST_COMBINATIONS) {
+            typed.refuse("feedLevers", Reason.of("train.too-many", cells, DriveTrain.MOST_COMBINATIONS));
+            return List.of();
+        }
+        return typed.isWrong("feedLevers") ? List.of() : levers;
+    }
+
+    /** Checked as a lever of the drive is: short labels, none twice. */
+    private static Lever feedLever(String line) {
+        int colon = line.indexOf(':');
+        if (colon < 1) {
+            throw Refused.because("feed.lever", line.length() > 40 ? line.substring(0, 40) : line);
+        }
+        List<Position> positions = StageReader.labels(line.substring(colon + 1)).stream()
+                .map(label -> new Position(label, new Transmission.Unknown())).toList();
+        Stage checked = new Stage(line.substring(0, colon).strip(), StageKind.GEAR, Shifting.UNKNOWN, positions);
+        return new Lever(checked.name(), checked.positions().stream().map(Position::label).toList());
+    }
+
+    private static Optional<SpeedPlate> plate(Typed typed, List<Lever> levers, String prefix) {
+        if (!typed.get(prefix + "shape").equals(PlateGrid.shapeOf(levers))) {
+            PlateGrid.reshape(typed, levers, prefix);
+            typed.refuse(prefix.isEmpty() ? "stages" : "feedLevers", Reason.of("plate.not-laid-out"));
             return Optional.empty();
         }
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         Map<List<String>, PlateCell> cells = new HashMap<>();
-        IntStream.range(0, keys.size()).forEach(i -> typed.attempt(PlateGrid.field(i),
-                () -> PlateCell.parse(typed.get(PlateGrid.field(i)))).ifPresent(cell -> cells.put(keys.get(i), cell)));
-        Optional<BigDecimal> tolerance = typed.has("tolerance")
+        IntStream.range(0, keys.size()).forEach(i -> typed.attempt(PlateGrid.field(prefix, i),
+                () -> PlateCell.parse(typed.get(PlateGrid.field(prefix, i)))).ifPresent(cell -> cells.put(keys.get(i), cell)));
+        Optional<BigDecimal> tolerance = prefix.isEmpty() && typed.has("tolerance")
                 ? typed.attempt("tolerance", () -> TypedNumber.parsePositive(typed.get("tolerance")).value().movePointLeft(2))
                 : Optional.empty();
         return typed.isClean() ? typed.attempt("tolerance", () -> new SpeedPlate(levers, cells, tolerance)) : Optional.empty();
@@ -186,13 +218,13 @@ final class MachineForm {
     }
 
     /** The plate as far as it is typed, for a look ahead: empty and mistyped cells count as unreadable. */
-    static SpeedPlate plateSoFar(Typed typed, List<Lever> levers) {
-        PlateGrid.reshape(typed, levers);
+    static SpeedPlate plateSoFar(Typed typed, List<Lever> levers, String prefix) {
+        PlateGrid.reshape(typed, levers, prefix);
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         Map<List<String>, PlateCell> cells = new HashMap<>();
         for (int i = 0; i < keys.size(); i++) {
             int index = i;
-            cells.put(keys.get(i), Typed.blank().attempt("cell", () -> PlateCell.parse(typed.get(PlateGrid.field(index))))
+            cells.put(keys.get(i), Typed.blank().attempt("cell", () -> PlateCell.parse(typed.get(PlateGrid.field(prefix, index))))
                     .orElse(new PlateCell.Unreadable()));
         }
         return new SpeedPlate(levers, cells, Optional.empty());
@@ -222,10 +254,18 @@ final class MachineForm {
             typed.set("efficiency", m.efficiency().movePointRight(2).stripTrailingZeros().toPlainString());
         });
         List<PlateCell> cells = List.copyOf(machine.plate().cells().values());
-        IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(i), cells.get(i).typed()));
+        IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(i).typed()));
+        machine.feeds().ifPresent(feeds -> writeFeeds(feeds, typed));
         machine.plate().tolerance().ifPresent(t -> typed.set("tolerance",
                 t.movePointRight(2).stripTrailingZeros().toPlainString()));
         return typed;
+    }
+
+    private static void writeFeeds(SpeedPlate feeds, Typed typed) {
+        typed.set("feedLevers", String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
+        typed.set("feedshape", PlateGrid.shapeOf(feeds.levers()));
+        List<PlateCell> cells = List.copyOf(feeds.cells().values());
+        IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(PlateGrid.FEED, i), cells.get(i).typed()));
     }
 
     private static void writeClaim(Claim claim, Typed typed, String row) {

@@ -28,7 +28,15 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
     public record Cell(String field, String name, List<String> key) {
     }
 
+    /** Prefixes of the two grids' fields: the speed plate's and the feed plate's. */
+    static final String SPEED = "";
+    static final String FEED = "feed";
+
     static PlateGrid of(List<Lever> levers) {
+        return of(levers, SPEED);
+    }
+
+    static PlateGrid of(List<Lever> levers, String prefix) {
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         List<String> columns = levers.isEmpty() ? List.of("") : levers.get(levers.size() - 1).positions();
         String across = levers.isEmpty() ? "" : levers.get(levers.size() - 1).name();
@@ -37,7 +45,7 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
             List<Cell> cells = new ArrayList<>();
             for (int c = 0; c < columns.size(); c++) {
                 int i = r * columns.size() + c;
-                cells.add(new Cell(field(i), String.join(" ", keys.get(i)), keys.get(i)));
+                cells.add(new Cell(field(prefix, i), String.join(" ", keys.get(i)), keys.get(i)));
             }
             List<String> key = keys.get(r * columns.size());
             rows.add(new Row(key.subList(0, Math.max(key.size() - 1, 0)), cells));
@@ -45,8 +53,8 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
         return new PlateGrid(across, columns, rows, shapeOf(levers));
     }
 
-    static String field(int index) {
-        return "cell" + index;
+    static String field(String prefix, int index) {
+        return prefix + "cell" + index;
     }
 
     static String shapeOf(List<Lever> levers) {
@@ -54,11 +62,11 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
     }
 
     /** Moves the typed cells from the shape they were typed in to the levers' present shape, by their labels. */
-    static void reshape(Typed typed, List<Lever> levers) {
+    static void reshape(Typed typed, List<Lever> levers, String prefix) {
         String now = shapeOf(levers);
-        String then = typed.get("shape");
+        String then = typed.get(prefix + "shape");
         if (then.isEmpty() || then.equals(now)) {
-            typed.set("shape", now);
+            typed.set(prefix + "shape", now);
             return;
         }
         Map<List<String>, String> values = new HashMap<>();
@@ -66,13 +74,13 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
         long cells = formerly.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * Math.min(b, 1_000));
         List<List<String>> before = cells > DriveTrain.MOST_COMBINATIONS ? List.of() : SpeedPlate.keysOf(formerly);
         for (int i = 0; i < before.size(); i++) {
-            values.put(before.get(i), typed.get(field(i)));
-            typed.remove(field(i));
+            values.put(before.get(i), typed.get(field(prefix, i)));
+            typed.remove(field(prefix, i));
         }
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         for (int i = 0; i < keys.size(); i++) {
-            typed.set(field(i), values.getOrDefault(keys.get(i), ""));
+            typed.set(field(prefix, i), values.getOrDefault(keys.get(i), ""));
         }
-        typed.set("shape", now);
+        typed.set(prefix + "shape", now);
     }
 }
