@@ -21,7 +21,8 @@ public final class PageBench {
     public static void main(String[] args) throws Exception {
         HttpClient client = HttpClient.newHttpClient();
         System.out.printf("%-28s %8s %8s%n", "page", "p50 ms", "p95 ms");
-        for (String path : List.of("/", "/machines/1", "/machines/1/edit", "/surveys/2/run", "/surveys/2/speeds", "/surveys/2/entries",
+        for (String path : List.of("/", "/machines/1", "/machines/1/edit", "/surveys/2/run", "/surveys/9/run", "/surveys/2/speeds", "/surveys/17/speeds",
+                "/surveys/2/faults", "/surveys/2/entries", "/house",
                 "/surveys/2/verdict", "/surveys/2/verdict/print", "/surveys/2/verdict.pdf")) {
             double[] millis = new double[MEASURED];
             for (int i = -WARM_UP; i < MEASURED; i++) {

@@ -17,6 +17,9 @@ public final class Screenshots {
         VIEWS.put("machine", "/machines/1");
         VIEWS.put("run-sheet", "/surveys/2/run");
         VIEWS.put("speeds", "/surveys/2/speeds");
+        VIEWS.put("drive", "/machines/10/drive");
+        VIEWS.put("faults", "/surveys/2/faults");
+        VIEWS.put("house", "/house");
         VIEWS.put("entries", "/surveys/2/entries");
         VIEWS.put("verdict", "/surveys/2/verdict");
     }

@@ -60,10 +60,11 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
         // Where the levers do not multiply the last rays end at the plate's own values, not at a fit's.
         LeverFactors.Outcome fit = LeverFactors.of(table.plate()).outcome();
         boolean byPlate = !absolute && fit != LeverFactors.Outcome.FITS && fit != LeverFactors.Outcome.SUSPECTS;
-        double low = Double.MAX_VALUE;
-        double high = 0;
+        double anchor = absolute ? 1 : anchor(table, drawn, routes, factors);
+        double low = lowestPlate(table);
+        double high = table.counted().stream().flatMap(s -> s.nominal().stream()).mapToDouble(n -> n.doubleValue()).max().orElse(0);
         for (Route route : routes) {
-            Span speed = start(table, route, absolute);
+            Span speed = start(table, route, absolute, anchor);
             for (int d = 0; d < drawn.size(); d++) {
                 boolean last = d == drawn.size() - 1;
                 Span reckoned = speed.times(factors.get(drawn.get(d)).get(route.at(drawn.get(d))));
@@ -82,6 +83,10 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
         return new RayChart(names, List.copyOf(rays.values()), absolute, low, high);
     }
 
+    private static double lowestPlate(SpeedTable table) {
+        return table.counted().stream().flatMap(s -> s.nominal().stream()).mapToDouble(n -> n.doubleValue()).min().orElse(Double.MAX_VALUE);
+    }
+
     /** A route's plate value; of a sweep, from its low end to its high end. */
     private static Optional<Span> plateSpan(SpeedTable table, Route route) {
         if (!table.train().isSweep(route)) {
@@ -94,17 +99,27 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
         return key -> new Ray(d, label, from, to, new ArrayList<>());
     }
 
-    /** The motor where the drive is known (its windings fan out from their mean), else the geometric mean of the plate's speeds. */
-    private static Span start(SpeedTable table, Route route, boolean absolute) {
+    /** The motor where the drive is known (its windings fan out from their mean), else an anchor reckoned from the plate. */
+    private static Span start(SpeedTable table, Route route, boolean absolute, double anchor) {
         if (absolute) {
             Stage motor = table.train().stages().get(0);
             return motor.isOnPlate() ? Span.fixed(mean(motor.positions().stream()
                     .map(p -> p.transmission().factor().orElseThrow()).toList()))
                     : table.train().position(route, 0).transmission().factor().orElseThrow();
         }
-        double mean = Math.exp(table.counted().stream().flatMap(s -> s.expected().stream()).mapToDouble(Math::log)
-                .average().orElse(0));
-        return Span.fixed(mean);
+        return Span.fixed(anchor);
+    }
+
+    /** Where the rays begin when only the plate speaks: so that the first determined route ends at what its cells say. */
+    private static double anchor(SpeedTable table, List<Integer> drawn, List<Route> routes, Map<Integer, List<Span>> factors) {
+        LeverFactors plate = LeverFactors.of(table.plate());
+        for (Route route : routes) {
+            Optional<Double> end = table.train().isSweep(route) ? Optional.empty() : plate.predict(table.train().plateKey(route));
+            if (end.isPresent()) {
+                return end.get() / drawn.stream().mapToDouble(s -> factors.get(s).get(route.at(s)).low()).reduce(1, (a, b) -> a * b);
+            }
+        }
+        return 1;
     }
 
     private static Map<Integer, List<Span>> knownFactors(DriveTrain train, List<Integer> drawn) {

@@ -23,6 +23,14 @@ class RayChartTest {
                 .containsExactly(new double[] {180, 360, 720, 1440}, offset(1e-6));
     }
 
+    /** Interlocked: 1 100, 2 200, and only 1 has high, at 400. Rays still end at the plate's own values. */
+    @Test
+    void anInterlockedPlateIsDrawnAtItsOwnValues() {
+        RayChart chart = RayChart.of(Machines.lathe("100 400 200 x", lever("belt", "1 2"), lever("range", "low high")).speeds()).orElseThrow();
+        assertThat(chart.rays().stream().filter(r -> r.stage() == 1).mapToDouble(r -> r.to().low()).sorted().toArray())
+                .containsExactly(new double[] {100, 200, 400}, offset(1e-6));
+    }
+
     /** The plate's own factors: B over A is 3.98, so the rays of B end 3.98 times higher, and B3 ends at 251, not at the misread 280. */
     @Test
     void unknownRatiosAreDrawnFromThePlatesFactors() {
@@ -31,6 +39,6 @@ class RayChartTest {
         assertThat(chart.absolute()).isFalse();
         assertThat(chart.rays()).hasSize(3 + 12);
         assertThat(chart.rays().stream().filter(r -> r.stage() == 1).mapToDouble(r -> r.to().low()).sorted().toArray()[6])
-                .isCloseTo(251.3, offset(3.0));
+                .isCloseTo(251.3, offset(0.1));
     }
 }

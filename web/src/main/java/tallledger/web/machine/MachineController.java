@@ -196,7 +196,7 @@ class MachineController {
 
     private String form(Model model, Optional<Machine> machine, Typed typed, Submission submission, List<Lever> levers) {
         model.addAttribute("machine", machine.orElse(null));
-        model.addAttribute("title", machine.map(m -> "Change " + m.name()).orElse("Describe a machine"));
+        model.addAttribute("title", machine.map(m -> model.containsAttribute("driveOnly") ? m.name() + ": drive" : "Change " + m.name()).orElse("Describe a machine"));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
