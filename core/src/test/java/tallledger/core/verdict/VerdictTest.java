@@ -1,0 +1,118 @@
+package tallledger.core.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static tallledger.core.Machines.lever;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.Machines;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Stage;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.Verdict;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.DriveCheck;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.SurveyEntries;
+
+class VerdictTest {
+
+    private static final Instant AT = Instant.parse("2026-05-09T08:30:00Z");
+
+    private final List<Entry> entries = new ArrayList<>();
+    private final MachineDescription machine = Machines.lathe("100 200", List.of(
+            new Claim(Claim.Attribute.REVERSES, "yes", Claim.Source.SELLER, ""), new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.MANUAL, ""),
+            new Claim(Claim.Attribute.SPEED_COUNT, "3", Claim.Source.ADVERTISEMENT, ""), new Claim(Claim.Attribute.SPEED_COUNT, "2", Claim.Source.PLATE, ""),
+            new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+
+    VerdictTest() {
+        write(SurveyEntries.opened(AT, "Q", 1, "h", "buyer"));
+    }
+
+    private void write(Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
+    }
+
+    private void run(String gear, String direction, String reading, Set<Symptom> symptoms, ShiftFeel shift, boolean quiet) {
+        write(SurveyEntries.run(AT, "Q", new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
+                .map(r -> SpeedReading.byTachometer(r, Gauge.HOUSE_TACHOMETER)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
+    }
+
+    private List<String> said() {
+        return ConditionStatement.of(SpindleSurvey.fold(machine, entries)).sentences().stream().map(s -> s.words().code()).toList();
+    }
+
+    @Test
+    void twoSourcesThatDisagreeStandSideBySide() {
+        run("1", "forward", "100", Set.of(), null, false);
+        run("2", "forward", "200", Set.of(), null, false);
+        run("1", "reverse", "101", Set.of(), null, false);
+        assertThat(ClaimVerdict.of(SpindleSurvey.fold(machine, entries))).extracting(ClaimVerdict::standing).containsExactly(
+                ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.CONTRADICTED, ClaimVerdict.Standing.SHORT, ClaimVerdict.Standing.UPHELD,
+                ClaimVerdict.Standing.UNTESTED);
+    }
+
+    @Test
+    void quietIsSaidOnlyWhereAnEntrySaysIt() {
+        run("1", "forward", "100", Set.of(), null, false);
+        assertThat(said()).contains("statement.noise-not-noted").doesNotContain("statement.quiet");
+        run("2", "forward", "200", Set.of(), null, true);
+        assertThat(said()).contains("statement.quiet").doesNotContain("statement.noise-not-noted");
+    }
+
+    @Test
+    void rockingAndClashingAreFindingsNotFailures() {
+        run("1", "forward", "100", Set.of(), ShiftFeel.NEEDS_ROCKING, false);
+        run("2", "forward", "200", Set.of(), ShiftFeel.CLASHES, false);
+        SpindleSurvey survey = SpindleSurvey.fold(machine, entries);
+        assertThat(survey.coverage().counts().proven()).isEqualTo(2);
+        assertThat(Finding.of(survey)).extracting(Finding::severity).containsExactly(Severity.SOON, Severity.LIVE_WITH);
+        assertThat(said()).contains("statement.shift.NEEDS_ROCKING", "statement.shift.CLASHES").doesNotContain("statement.shift-clean");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"JUMPS_OUT,BEFORE_USE", "SLIPS,BEFORE_USE", "HUNTS,BEFORE_USE", "GROWLS,SOON", "DEAD_SPOT,SOON", "WHINES,LIVE_WITH"})
+    void worstFindingsComeFirst(Symptom symptom, Severity severity) {
+        run("1", "forward", "", Set.of(symptom), null, false);
+        assertThat(Finding.of(SpindleSurvey.fold(machine, entries))).singleElement().extracting(Finding::severity).isEqualTo(severity);
+    }
+
+    @Test
+    void reverseNotRunIsSaid() {
+        assertThat(said()).contains("statement.reverse-not-run", "statement.unchecked");
+        run("1", "reverse", "100", Set.of(), null, false);
+        assertThat(said()).contains("statement.reverse").doesNotContain("statement.reverse-not-run");
+    }
+
+    @Test
+    void checksAreSaidWithTheirOutcome() {
+        write(SurveyEntries.check(AT, "Q", DriveCheck.JOG, false, "", "runs on"));
+        write(SurveyEntries.check(AT, "Q", DriveCheck.BRAKE, true, "12.1", ""));
+        assertThat(said()).contains("statement.check.JOG.bad", "statement.brake");
+        assertThat(Finding.of(SpindleSurvey.fold(machine, entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
+    }
+
+    /** 5 s limit with U 0.2: 4.8 is within rebuilt, 4.9 only within sound; 12.1 ± 0.2 straddles the widest, 12.3 is outside. */
+    @ParameterizedTest
+    @CsvSource({"4.8,REBUILT,WITHIN", "4.9,SOUND,WITHIN", "11,WORKABLE,WITHIN", "12.1,,TOO_CLOSE_TO_CALL", "12.3,,OUTSIDE"})
+    void theGradeReachedIsTheBestProven(java.math.BigDecimal seconds, Grade grade, Verdict verdict) {
+        GradedLimit.Reached reached = GradedLimit.SPINDLE_STOP.reached(seconds, 0.2);
+        assertThat(reached.grade()).isEqualTo(Optional.ofNullable(grade));
+        assertThat(reached.verdict()).isEqualTo(verdict);
+    }
+}
