@@ -31,6 +31,8 @@ public record MotorRating(BigDecimal kilowatts, Law law, BigDecimal efficiency) 
     }
 
     public MotorRating {
+        kilowatts = kilowatts.stripTrailingZeros();
+        efficiency = efficiency.stripTrailingZeros();
         if (kilowatts.signum() <= 0 || kilowatts.compareTo(new BigDecimal("500")) > 0) {
             throw Refused.because("motor.power", kilowatts);
         }

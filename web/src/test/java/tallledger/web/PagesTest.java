@@ -1,0 +1,86 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tallledger.core.coverage.Coverage;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+
+/** What the pages of the demo say is what core reckons from the entries. */
+class PagesTest {
+
+    private final App app = App.demo();
+    private final Http http = new Http(app);
+
+    @Test
+    void theShelfPutsTheBestKnownFirst() {
+        String shelf = http.get("/").body();
+        List<String> order = List.of("Dunmarsh P20", "Aldwark 410", "Castervale U2");
+        assertThat(order.stream().map(shelf::indexOf)).isSorted().doesNotContain(-1);
+        assertThat(shelf).contains("6 of 6 run");
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {2, 4, 7, 9, 17})
+    void coverageIsStatedAsCounted(long id) {
+        Survey survey = app.bean(Shelves.class).survey(id);
+        Coverage.Counts counts = survey.folded().coverage().counts();
+        String stated = counts.run() + " of " + counts.all() + " run";
+        for (String view : List.of("/run", "/speeds", "/verdict")) {
+            assertThat(http.get("/surveys/" + id + view).body()).contains(stated);
+        }
+        assertThat(counts.run() + counts.inferred() + counts.open()).isEqualTo(counts.all());
+    }
+
+    /** Every sentence of every demo verdict that claims something rests on entries that exist. */
+    @ParameterizedTest
+    @ValueSource(longs = {2, 4, 7, 9, 17})
+    void everySentenceLeadsToItsEntries(long id) {
+        String verdict = http.get("/surveys/" + id + "/verdict").body();
+        String entries = http.get("/surveys/" + id + "/entries").body();
+        Matcher reference = Pattern.compile("#entry-(\\d+)").matcher(verdict);
+        int found = 0;
+        while (reference.find()) {
+            found++;
+            assertThat(entries).contains("id=\"entry-" + reference.group(1) + "\"");
+        }
+        assertThat(found).isPositive();
+    }
+
+    @Test
+    void theDemoShowsWhatItsMachinesHide() {
+        assertThat(http.get("/surveys/2/speeds").body()).contains("B3 says 280", "gear 3");
+        assertThat(http.get("/surveys/17/faults").body()).contains("right lever high", "Rock the spindle by hand");
+        assertThat(http.get("/surveys/7/verdict").body()).contains("hunts for its range");
+        assertThat(http.get("/machines/5").body()).contains("9 distinct speeds; 12 are claimed");
+        assertThat(http.get("/machines/10").body()).contains("six to one", "five to one, I think");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/surveys/1/run", "/machines/2", "/surveys/none/run", "/machines/999", "/surveys/2/none"})
+    void whatIsNotThereIsSaidPlainly(String path) {
+        var answer = http.get(path);
+        assertThat(answer.statusCode()).isEqualTo(404);
+        assertThat(answer.body()).contains("There is no such page");
+    }
+
+    @Test
+    void aStepThatIsNotThereFallsBackToThePlan() {
+        long ready = Scenes.readySurvey(app);
+        assertThat(http.get("/surveys/" + ready + "/run?step=9-9-9-9").body()).contains("Next in the plan.");
+        assertThat(http.get("/surveys/" + ready + "/run?step=check-NEUTRAL").body()).doesNotContain("range lever in neutral");
+    }
+
+    @Test
+    void scriptsAndStylesComeFromHere() {
+        assertThat(http.get("/css/ledger.css").body()).contains("Archivo Narrow");
+        assertThat(http.get("/js/ledger.js").headers().firstValue("Cache-Control").orElse("")).contains("max-age");
+        assertThat(http.get("/fonts/Archivo.OFL.txt").body()).contains("SIL OPEN FONT LICENSE");
+    }
+}
