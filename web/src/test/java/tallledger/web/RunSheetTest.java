@@ -45,6 +45,22 @@ class RunSheetTest {
     }
 
     @Test
+    void theInstrumentInHandIsRememberedAndItsMarksCount() {
+        long survey = Scenes.readySurvey(app);
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/surveys/" + survey + "/run?step=0-0-0-0"));
+        page.selectOption("#method", "OPTICAL");
+        page.fill("#marks", "4");
+        page.fill("#reading", "126.0");
+        page.keyboard().press("Enter");
+        assertThat(browser.text()).contains("31.5 ± 0.065 lies between 29.61 and 33.39");
+        assertThat(page.inputValue("#method")).isEqualTo("OPTICAL");
+        page.navigate(app.url("/surveys/" + survey + "/entries"));
+        assertThat(browser.text()).contains("read 126.0 rpm by optical tachometer from 4 marks");
+    }
+
+    @Test
     void everythingPostsWithoutScript() {
         long survey = Scenes.readySurvey(app);
         Browser browser = Browser.open(1280, 800, false);

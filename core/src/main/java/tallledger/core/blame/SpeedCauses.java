@@ -154,7 +154,7 @@ public final class SpeedCauses {
         if (stage.positions().stream().allMatch(p -> p.transmission().factor().isPresent())) {
             return stage.positions().stream().map(p -> p.transmission().factor().map(Span::low)).toList();
         }
-        return LeverFactors.of(table.plate()).factors(train.plateStages().indexOf(stage));
+        return table.factors().factors(train.plateStages().indexOf(stage));
     }
 
     /** One lever position off by one factor, the rest right. */
@@ -191,7 +191,7 @@ public final class SpeedCauses {
     /** One reading off: the plate misread there, another lever position, or marks miscounted. */
     private List<SpeedCause> singles() {
         List<SpeedCause> causes = new ArrayList<>();
-        LeverFactors factors = LeverFactors.of(table.plate());
+        LeverFactors factors = table.factors();
         for (Reading reading : readings) {
             List<Reading> rest = readings.stream().filter(r -> r != reading).toList();
             double base = rest.isEmpty() ? 0 : common ? base() : Math.min(Math.max(median(rest), 0), UNLOADED_MOST);

@@ -58,7 +58,7 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
                                   Map<Integer, List<Span>> factors, boolean absolute) {
         Map<String, Ray> rays = new LinkedHashMap<>();
         // Where the levers do not multiply the last rays end at the plate's own values, not at a fit's.
-        LeverFactors.Outcome fit = LeverFactors.of(table.plate()).outcome();
+        LeverFactors.Outcome fit = table.factors().outcome();
         boolean byPlate = !absolute && fit != LeverFactors.Outcome.FITS && fit != LeverFactors.Outcome.SUSPECTS;
         double anchor = absolute ? 1 : anchor(table, drawn, routes, factors);
         double low = lowestPlate(table);
@@ -112,7 +112,7 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
 
     /** Where the rays begin when only the plate speaks: so that the first determined route ends at what its cells say. */
     private static double anchor(SpeedTable table, List<Integer> drawn, List<Route> routes, Map<Integer, List<Span>> factors) {
-        LeverFactors plate = LeverFactors.of(table.plate());
+        LeverFactors plate = table.factors();
         for (Route route : routes) {
             Optional<Double> end = table.train().isSweep(route) ? Optional.empty() : plate.predict(table.train().plateKey(route));
             if (end.isPresent()) {
@@ -143,7 +143,7 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
     }
 
     private static Optional<Map<Integer, List<Span>>> plateFactors(SpeedTable table, List<Integer> drawn) {
-        LeverFactors plate = LeverFactors.of(table.plate());
+        LeverFactors plate = table.factors();
         Map<Integer, List<Span>> factors = new LinkedHashMap<>();
         int lever = 0;
         for (int s : drawn) {

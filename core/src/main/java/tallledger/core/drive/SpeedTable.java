@@ -19,8 +19,9 @@ import tallledger.core.reason.Refused;
  * @param train  the drive
  * @param plate  the plate
  * @param speeds ascending; those nobody can place come last, each sweep right after its high end
+ * @param factors what the plate says each lever does
  */
-public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds) {
+public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds, LeverFactors factors) {
 
     /** Routes within this share of the group's lowest are one speed (house rule). */
     public static final double SAME_SPEED = 0.005;
@@ -57,7 +58,7 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds)
             throw Refused.because("train.no-speed");
         }
         placed.sort(Comparator.comparing((Speed s) -> s.expected().orElse(Double.MAX_VALUE)).thenComparing(Speed::isSweep));
-        return new SpeedTable(train, plate, placed);
+        return new SpeedTable(train, plate, placed, factors);
     }
 
     /** What a route should turn at, min⁻¹: the plate's value, else what a fully known drive gives. */

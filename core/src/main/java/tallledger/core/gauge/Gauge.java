@@ -18,6 +18,13 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
     public static final Gauge HOUSE_TACHOMETER =
             new Gauge("contact tachometer", new BigDecimal("0.1"), new BigDecimal("0.005"));
 
+    /** House starting value for an optical tachometer. */
+    public static final Gauge HOUSE_OPTICAL = new Gauge("optical tachometer", new BigDecimal("0.1"), new BigDecimal("0.002"));
+    /** House starting value for a strobe, whose stillness is judged by eye. */
+    public static final Gauge HOUSE_STROBE = new Gauge("strobe", new BigDecimal("0.1"), new BigDecimal("0.01"));
+    /** House starting value for the machine's own display, whose certificate nobody has. */
+    public static final Gauge HOUSE_DISPLAY = new Gauge("machine's own display", BigDecimal.ONE, new BigDecimal("0.02"));
+
     private static final double RECTANGULAR = Math.sqrt(12);
 
     public Gauge {

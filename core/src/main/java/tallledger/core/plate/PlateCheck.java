@@ -27,10 +27,14 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
      * @param claimed number of speeds somebody claims, where somebody does
      */
     public static PlateCheck of(SpeedPlate plate, OptionalInt claimed) {
+        return of(plate, claimed, LeverFactors.of(plate));
+    }
+
+    /** The same where the plate's lever factors are known already. */
+    public static PlateCheck of(SpeedPlate plate, OptionalInt claimed, LeverFactors factors) {
         List<BigDecimal> values = plate.cells().values().stream().flatMap(cell -> cell.value().stream()).toList();
         Optional<Ladder> ladder = values.stream().map(BigDecimal::stripTrailingZeros).distinct().count() < 2
                 ? Optional.empty() : Optional.of(Ladder.of(values));
-        LeverFactors factors = LeverFactors.of(plate);
         List<PlateRemark> remarks = new ArrayList<>(factorRemarks(plate, factors));
         remarks.addAll(tableRemarks(plate, claimed, factors));
         ladder.ifPresent(l -> remarks.addAll(ladderRemarks(l)));

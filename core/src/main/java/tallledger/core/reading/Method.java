@@ -4,6 +4,17 @@ package tallledger.core.reading;
 public enum Method {
     /** A wheel or cone held against the turning spindle; read as shown. */
     CONTACT_TACHOMETER,
+    /** Light thrown back by m marks on the spindle; the speed is what is shown over m. */
+    OPTICAL,
+    /** A flashing lamp that makes the spindle stand still; it also does at fractions and multiples. */
+    STROBE,
+    /** The machine's own display. */
+    DISPLAY,
     /** N turns counted against a clock; N turns are N + 1 taps, the first starts the clock. */
-    TAP_COUNT
+    TAP_COUNT;
+
+    /** Whether a figure is read off something, rather than counted. */
+    public boolean isShown() {
+        return this != TAP_COUNT;
+    }
 }

@@ -3,6 +3,7 @@ package tallledger.core.reading;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Map;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reason.Refused;
 
@@ -13,11 +14,11 @@ import tallledger.core.reason.Refused;
  * Worked: 10 turns in 19.05 s are 31.50 min⁻¹, u/n = 0.1/19.05 = 0.52 %.
  *
  * @param method   how it was read
- * @param typed    the figures as typed, "31.5" or "10 turns in 19.05 s"
+ * @param asTyped  the figures as typed, by the name of their field: reading, marks, turns, seconds
  * @param rpm      min⁻¹, the typed decimal itself for a tachometer
  * @param expanded U, min⁻¹, k = 2
  */
-public record SpeedReading(Method method, String typed, BigDecimal rpm, double expanded) {
+public record SpeedReading(Method method, Map<String, String> asTyped, BigDecimal rpm, double expanded) {
 
     /** u_t, s: a person's first and last tap together (house rule). */
     public static final double TAP_STANDARD_UNCERTAINTY = 0.1;
@@ -29,23 +30,65 @@ public record SpeedReading(Method method, String typed, BigDecimal rpm, double e
     private static final BigDecimal FASTEST = new BigDecimal("60000");
     private static final double SIXTY = 60;
 
+    /** Most marks anybody puts on a spindle. */
+    private static final BigDecimal MOST_MARKS = new BigDecimal("60");
+
     public SpeedReading {
+        asTyped = Map.copyOf(asTyped);
         if (rpm.signum() <= 0 || !(expanded >= 0)) {
-            throw Refused.because("number.not-positive", typed);
+            throw Refused.because("number.not-positive", String.join(" ", asTyped.values()));
         }
         if (rpm.compareTo(FASTEST) > 0) {
-            throw Refused.because("speed.impossible", typed, FASTEST);
+            throw Refused.because("speed.impossible", String.join(" ", asTyped.values()), FASTEST);
         }
+    }
+
+    /** The figures as one text: "31.5", "126 from 4 marks", "10 turns in 19.05 s". */
+    public String typed() {
+        if (method == Method.TAP_COUNT) {
+            return asTyped.get("turns") + " turns in " + asTyped.get("seconds") + " s";
+        }
+        return asTyped.containsKey("marks") ? asTyped.get("reading") + " from " + asTyped.get("marks") + " marks" : asTyped.get("reading");
+    }
+
+    /**
+     * A figure as some instrument shows it.
+     *
+     * @param marks marks on the spindle, for an optical tachometer; empty counts as one
+     * @throws Refused when a figure is none, or more marks are named than anybody puts on
+     */
+    public static SpeedReading shown(Method method, String text, String marks) {
+        return switch (method) {
+            case CONTACT_TACHOMETER -> byTachometer(text, Gauge.HOUSE_TACHOMETER);
+            case OPTICAL -> byMarks(text, marks.isBlank() ? "1" : marks);
+            case STROBE -> read(Method.STROBE, text, Gauge.HOUSE_STROBE);
+            case DISPLAY -> read(Method.DISPLAY, text, Gauge.HOUSE_DISPLAY);
+            case TAP_COUNT -> throw new IllegalArgumentException("turns are counted, not shown");
+        };
+    }
+
+    /** Shown over m; its uncertainty goes down with it. Worked: 126.0 from 4 marks is 31.5. */
+    private static SpeedReading byMarks(String text, String marksText) {
+        TypedNumber shown = TypedNumber.parsePositive(text);
+        TypedNumber marks = TypedNumber.parsePositive(marksText);
+        if (marks.value().stripTrailingZeros().scale() > 0 || marks.value().compareTo(MOST_MARKS) > 0) {
+            throw Refused.because("optical.marks", marksText.strip(), MOST_MARKS);
+        }
+        double u = Gauge.HOUSE_OPTICAL.standardUncertainty(shown.value(), shown.step());
+        return new SpeedReading(Method.OPTICAL, Map.of("reading", shown.typed(), "marks", marks.typed()),
+                shown.value().divide(marks.value(), MathContext.DECIMAL64).stripTrailingZeros(),
+                Gauge.COVERAGE_FACTOR * u / marks.value().doubleValue());
     }
 
     /** A reading as shown by the gauge; its own last digit counts where it is coarser than the gauge's resolution. */
     public static SpeedReading byTachometer(String text, Gauge gauge) {
+        return read(Method.CONTACT_TACHOMETER, text, gauge);
+    }
+
+    private static SpeedReading read(Method method, String text, Gauge gauge) {
         TypedNumber shown = TypedNumber.parsePositive(text);
-        if (shown.value().compareTo(FASTEST) > 0) {
-            throw Refused.because("speed.impossible", shown.typed(), FASTEST);
-        }
         double u = gauge.standardUncertainty(shown.value(), shown.step());
-        return new SpeedReading(Method.CONTACT_TACHOMETER, shown.typed(), shown.value(), Gauge.COVERAGE_FACTOR * u);
+        return new SpeedReading(method, Map.of("reading", shown.typed()), shown.value(), Gauge.COVERAGE_FACTOR * u);
     }
 
     /**
@@ -68,7 +111,7 @@ public record SpeedReading(Method method, String typed, BigDecimal rpm, double e
             throw Refused.because("taps.too-fast", rpm.setScale(0, RoundingMode.HALF_UP), FASTEST_TAPPED);
         }
         double relative = TAP_STANDARD_UNCERTAINTY / seconds.value().doubleValue();
-        String typed = turns.toPlainString() + " turns in " + seconds.typed() + " s";
+        Map<String, String> typed = Map.of("turns", turns.toPlainString(), "seconds", seconds.typed());
         return new SpeedReading(Method.TAP_COUNT, typed, rpm.setScale(2, RoundingMode.HALF_UP),
                 Gauge.COVERAGE_FACTOR * relative * rpm.doubleValue());
     }

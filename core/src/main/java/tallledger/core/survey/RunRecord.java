@@ -8,8 +8,8 @@ import java.util.Optional;
 import java.util.Set;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
 
@@ -56,14 +56,7 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
         fields.put("settings", settings);
         reading.ifPresent(r -> {
             fields.put("method", r.method().name());
-            switch (r.method()) {
-                case CONTACT_TACHOMETER -> fields.put("reading", r.typed());
-                case TAP_COUNT -> {
-                    String[] words = r.typed().split(" ", 4);
-                    fields.put("turns", words[0]);
-                    fields.put("seconds", words[3].substring(0, words[3].length() - 2));
-                }
-            }
+            fields.putAll(r.asTyped());
         });
         fields.put("symptoms", symptoms.stream().map(Enum::name).toList());
         shift.ifPresent(s -> fields.put("shift", s.name()));
@@ -74,9 +67,10 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
         return fields;
     }
 
-    static RunRecord from(Payload p, Gauge tachometer) {
-        Optional<SpeedReading> reading = p.optionalText("reading").map(r -> SpeedReading.byTachometer(r, tachometer))
-                .or(() -> p.optionalText("turns").map(turns -> SpeedReading.byTaps(turns, p.text("seconds"))));
+    static RunRecord from(Payload p) {
+        Optional<SpeedReading> reading = p.optionalText("method").map(Method::valueOf).map(method -> method.isShown()
+                ? SpeedReading.shown(method, p.text("reading"), p.optionalText("marks").orElse(""))
+                : SpeedReading.byTaps(p.text("turns"), p.text("seconds")));
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         p.texts("symptoms").forEach(name -> symptoms.add(Symptom.valueOf(name)));
         return new RunRecord(p.texts("settings"), reading, symptoms, p.optionalText("shift").map(ShiftFeel::valueOf),

@@ -13,7 +13,6 @@ import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
@@ -71,7 +70,7 @@ final class SurveyFold {
     }
 
     private void run(Entry entry) {
-        RunRecord record = RunRecord.from(entry.payload(), Gauge.HOUSE_TACHOMETER);
+        RunRecord record = RunRecord.from(entry.payload());
         Route route = bySettings.get(record.settings());
         if (route == null) {
             strays.add(entry);

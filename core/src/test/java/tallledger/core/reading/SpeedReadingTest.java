@@ -34,6 +34,24 @@ class SpeedReadingTest {
         assertThat(SpeedReading.byTachometer("200", Gauge.HOUSE_TACHOMETER).expanded()).isCloseTo(1.1547, offset(1e-4));
     }
 
+    /** 126.0 from 4 marks is 31.5: u = √((0.1/√12)² + (0.002·126/2)²)/4 = √(0.02887² + 0.126²)/4 = 0.03232; U = 0.0646. */
+    @Test
+    void anOpticalReadingIsSharedAmongItsMarks() {
+        SpeedReading reading = SpeedReading.shown(Method.OPTICAL, "126.0", "4");
+        assertThat(reading.rpm()).isEqualByComparingTo("31.5");
+        assertThat(reading.expanded()).isCloseTo(0.0646, offset(1e-4));
+        assertThat(reading.typed()).isEqualTo("126.0 from 4 marks");
+        assertThatThrownBy(() -> SpeedReading.shown(Method.OPTICAL, "126", "2.5")).isInstanceOfSatisfying(Refused.class,
+                refused -> assertThat(refused.reason().code()).isEqualTo("optical.marks"));
+    }
+
+    /** The machine's own display is trusted least: 2 % against the tachometer's 0.5 %. */
+    @Test
+    void instrumentsDifferInTheirTrust() {
+        assertThat(SpeedReading.shown(Method.DISPLAY, "1000", "").expanded()).isGreaterThan(SpeedReading.shown(Method.STROBE, "1000", "").expanded());
+        assertThat(SpeedReading.shown(Method.STROBE, "1000", "").expanded()).isGreaterThan(SpeedReading.shown(Method.CONTACT_TACHOMETER, "1000", "").expanded());
+    }
+
     @Test
     void asManyTurnsAsTheListeningHoldsAtLeastTen() {
         assertThat(SpeedReading.turnsToCount(25, 20)).isEqualTo(10);

@@ -13,6 +13,7 @@ import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reading.Method;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
@@ -70,7 +71,8 @@ public record EntryLine(int sequence, String time, String author, String kind, S
 
     private static String run(Payload p, Words words) {
         List<String> parts = new ArrayList<>();
-        p.optionalText("reading").ifPresent(r -> parts.add(words.say("entry.tachometer", r)));
+        p.optionalText("reading").ifPresent(r -> parts.add(words.say("entry.read", r, Method.valueOf(p.text("method")))
+                + p.optionalText("marks").map(m -> " " + words.say("entry.marks", m)).orElse("")));
         p.optionalText("turns").ifPresent(t -> parts.add(words.say("entry.taps", t, p.text("seconds"))));
         if (parts.isEmpty()) {
             parts.add(words.say(p.flag("swept") ? "entry.swept" : "entry.unread"));

@@ -51,7 +51,7 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
 
     static DriveView of(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed) {
         SpeedTable table = SpeedTable.of(train, plate);
-        PlateCheck check = PlateCheck.of(plate, claimed);
+        PlateCheck check = PlateCheck.of(plate, claimed, table.factors());
         Ranges ranges = Ranges.of(table);
         return new DriveView(RayChartView.plain(table),
                 table.counted().stream().map(speed -> line(table, speed, motor)).toList(),

@@ -7,8 +7,8 @@ import java.util.Set;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunRecord;
@@ -46,8 +46,10 @@ final class RunForm {
         if (tapped) {
             return typed.attempt("turns", () -> SpeedReading.byTaps(typed.get("turns"), typed.get("seconds")));
         }
-        return typed.has("reading")
-                ? typed.attempt("reading", () -> SpeedReading.byTachometer(typed.get("reading"), Gauge.HOUSE_TACHOMETER))
-                : Optional.empty();
+        if (!typed.has("reading")) {
+            return Optional.empty();
+        }
+        Optional<Method> method = typed.has("method") ? typed.choice("method", Method.class).filter(Method::isShown) : Optional.of(Method.CONTACT_TACHOMETER);
+        return method.flatMap(m -> typed.attempt("reading", () -> SpeedReading.shown(m, typed.get("reading"), typed.get("marks"))));
     }
 }

@@ -22,8 +22,11 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reading.Method;
+import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.DriveCheck;
+import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
@@ -191,6 +194,12 @@ class RunSheetController {
         }
     }
 
+    /** The instrument in the surveyor's hand: the one used last. */
+    private static String lastMethod(SpindleSurvey survey) {
+        return survey.runs().stream().flatMap(r -> r.record().reading().stream()).map(SpeedReading::method).filter(Method::isShown)
+                .reduce((a, b) -> b).orElse(Method.CONTACT_TACHOMETER).name();
+    }
+
     /** A dead spot needs something that slides, hunting a commanded range. */
     private static boolean isPossible(Symptom symptom, DriveTrain train) {
         return switch (symptom) {
@@ -223,6 +232,8 @@ class RunSheetController {
         model.addAttribute("startDue", StartCheck.isDue(survey.entries(), clock.instant()));
         model.addAttribute("startItems", StartCheck.items(folded.machine().identity().family()));
         model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
+        model.addAttribute("methods", Stream.of(Method.values()).filter(Method::isShown).toList());
+        model.addAttribute("method", typed.has("method") ? typed.get("method") : lastMethod(folded));
         model.addAttribute("shiftFeels", ShiftFeel.values());
         model.addAttribute("counts", folded.coverage().counts());
         model.addAttribute("done", done.flatMap(d -> folded.runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));

@@ -56,7 +56,7 @@ class SpeedsController {
         model.addAttribute("suspects", SuspectView.of(folded, plan, tables.checks()));
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
-        model.addAttribute("doubts", PlateCheck.of(folded.machine().plate(), OptionalInt.empty()).remarks().stream()
+        model.addAttribute("doubts", PlateCheck.of(folded.machine().plate(), OptionalInt.empty(), folded.table().factors()).remarks().stream()
                 .filter(r -> r.isDoubt()).toList());
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
