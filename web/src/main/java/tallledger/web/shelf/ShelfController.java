@@ -34,6 +34,11 @@ class ShelfController {
             return new Line(machine, newest, counts, findings.stream().findFirst(), findings.size(), known);
         }
 
+        /** Of two equally known, the one somebody ran more of comes first. */
+        double runShare() {
+            return counts.map(c -> (double) c.run() / c.all()).orElse(-1.0);
+        }
+
         double share() {
             return counts.map(c -> (double) known / c.all()).orElse(-1.0);
         }
@@ -48,7 +53,7 @@ class ShelfController {
     @GetMapping("/")
     String shelf(Model model) {
         List<Line> lines = shelves.everything().entrySet().stream().map(e -> Line.of(e.getKey(), e.getValue()))
-                .sorted(Comparator.comparing(Line::share).reversed().thenComparing(line -> line.machine().name())).toList();
+                .sorted(Comparator.comparing(Line::share).reversed().thenComparing(Comparator.comparing(Line::runShare).reversed()).thenComparing(line -> line.machine().name())).toList();
         model.addAttribute("lines", lines);
         return "shelf/shelf";
     }
