@@ -199,6 +199,17 @@ class BadInputTest {
         assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(3);
     }
 
+    /** A page elsewhere that gives this machine's address a name of its own gets no answer. */
+    @Test
+    void onlyThisMachinesOwnNamesAreAnswered() throws Exception {
+        int port = java.net.URI.create(app.url("/")).getPort();
+        try (java.net.Socket socket = new java.net.Socket("localhost", port)) {
+            socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: elsewhere.test\r\nConnection: close\r\n\r\n".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+            assertThat(answer).startsWith("HTTP/1.1 400").doesNotContain("Aldwark");
+        }
+    }
+
     @Test
     void answersCarryTheirSafetyHeaders() {
         HttpResponse<String> answer = new Http(app).get("/");

@@ -227,13 +227,21 @@ class SpindleDriveTest {
     }
 
     @Test
-    void acceptingTwiceWritesOneVersion() {
+    void acceptingTwiceWritesOneVersionAndAForgedCellNone() {
         long survey = Scenes.readySurvey(app);
-        Http http = new Http(app);
-        Map<String, String> form = http.form("/surveys/" + survey + "/speeds", "/surveys/" + survey + "/accept");
-        form.put("at", "B");
-        http.post("/surveys/" + survey + "/accept", form);
         long machine = app.bean(Shelves.class).survey(survey).machine().id();
+        Http http = new Http(app);
+        Map<String, String> forged = http.form("/surveys/" + survey + "/speeds", "/surveys/" + survey + "/accept");
+        forged.put("at", "B");
+        assertThat(http.post("/surveys/" + survey + "/accept", forged).statusCode()).isEqualTo(422);
         assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(1);
+        Browser browser = Browser.open();
+        Browser late = Browser.open();
+        browser.page().navigate(app.url("/machines/" + machine));
+        late.page().navigate(app.url("/machines/" + machine));
+        browser.page().click("text=Accept 250");
+        late.page().click("text=Accept 250");
+        assertThat(late.text()).contains("Somebody wrote here since that page was shown");
+        assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(2);
     }
 }

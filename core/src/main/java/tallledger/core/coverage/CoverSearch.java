@@ -48,7 +48,11 @@ final class CoverSearch {
     record Node(long mask, int last, int reach, double time, Node before) {
     }
 
-    CoverSearch(Situation situation, boolean cold) {
+    /**
+     * @param cold     whether the cold-spindle rule holds
+     * @param withEnds whether the lowest and the highest speed must be among the runs
+     */
+    CoverSearch(Situation situation, boolean cold, boolean withEnds) {
         this.situation = situation;
         this.cold = cold;
         this.routes = situation.candidates();
@@ -59,7 +63,7 @@ final class CoverSearch {
         this.move = new double[n][n];
         DriveTrain train = situation.table().train();
         long provable = situation.provable();
-        long ends = ends();
+        long ends = withEnds ? ends() : 0;
         for (int i = 0; i < n; i++) {
             masks[i] = situation.elements().mask(routes.get(i)) & provable | endsOf(i) & ends;
             for (int j = 0; j < n; j++) {
@@ -199,13 +203,16 @@ final class CoverSearch {
     Node worthiest(double limit, java.util.function.LongToDoubleFunction worth) {
         Node best = null;
         Collection<Node> layer = starts(Integer.MAX_VALUE).stream().filter(n -> n.time <= limit).toList();
+        double inTime = limit;
         while (!layer.isEmpty()) {
             for (Node node : layer) {
                 boolean better = best == null || worth.applyAsDouble(node.mask) > worth.applyAsDouble(best.mask) + 1e-9
                         || worth.applyAsDouble(node.mask) > worth.applyAsDouble(best.mask) - 1e-9 && node.time < best.time - 1e-9;
                 best = better ? node : best;
             }
-            layer = next(layer, Integer.MAX_VALUE, limit).values();
+            // Once everything is covered only something quicker is worth looking for.
+            inTime = best != null && (needed & ~best.mask) == 0 ? Math.min(inTime, best.time) : inTime;
+            layer = next(layer, Integer.MAX_VALUE, inTime).values();
         }
         return best;
     }

@@ -67,7 +67,7 @@ public final class RunPlanner {
     }
 
     private RunPlan everyGear(Situation situation) {
-        CoverSearch search = new CoverSearch(situation, true);
+        CoverSearch search = new CoverSearch(situation, true, true);
         if (search.needed() == 0) {
             return result(School.EVERY_GEAR, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), 0);
         }
@@ -76,7 +76,7 @@ public final class RunPlanner {
         int bound = search.lowerBound();
         OptionalInt warm = OptionalInt.empty();
         if (order.size() > bound) {
-            CoverSearch unruled = new CoverSearch(situation, false);
+            CoverSearch unruled = new CoverSearch(situation, false, true);
             int count = unruled.way(unruled.fewest()).size();
             warm = count < order.size() ? OptionalInt.of(count) : OptionalInt.empty();
             bound = Math.max(bound, Math.min(count, order.size()));
@@ -113,7 +113,7 @@ public final class RunPlanner {
     }
 
     private RunPlan minutes(Situation situation, double seconds) {
-        CoverSearch search = new CoverSearch(situation, true);
+        CoverSearch search = new CoverSearch(situation, true, false);
         CoverSearch.Node best = search.needed() == 0 ? null : search.worthiest(seconds, this::worth);
         if (best == null) {
             return result(School.MY_MINUTES, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), situation.provable());

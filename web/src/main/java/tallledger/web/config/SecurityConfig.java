@@ -1,10 +1,12 @@
 package tallledger.web.config;
 
+import java.util.Set;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
@@ -15,6 +17,14 @@ class SecurityConfig {
     private static final String POLICY = String.join("; ", "default-src 'none'", "script-src 'self'", "style-src 'self'",
             "img-src 'self'", "font-src 'self'", "connect-src 'self'", "form-action 'self'", "base-uri 'none'",
             "frame-ancestors 'none'");
+
+    /** Answers only to this machine's own names, so that no page elsewhere can reach it under a name of its own. */
+    @Bean
+    StrictHttpFirewall ownNamesOnly() {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(Set.of("localhost", "127.0.0.1", "[::1]", "::1")::contains);
+        return firewall;
+    }
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http) throws Exception {

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tallledger.core.reason.Refused;
+import tallledger.web.record.MovedOn;
 import tallledger.web.record.NoSuchBook;
 
 /** What is shown when a page cannot be: what happened, and what to do. */
@@ -38,6 +39,13 @@ class SorryController implements ErrorController {
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String notFound(Model model) {
         return sorry(model, "sorry.not-found");
+    }
+
+    /** A key pressed on a page that had gone stale: nothing was typed, so nothing needs keeping. */
+    @ExceptionHandler(MovedOn.class)
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String movedOn(Model model) {
+        return sorry(model, "sorry.moved-on");
     }
 
     /** A form so broken that it names no field: forged, or cut short on its way. */
