@@ -222,7 +222,11 @@ final class CoverSearch {
         int reach = startReach();
         boolean fresh = situation.highest().isEmpty();
         DriveTrain train = situation.table().train();
+        List<Route> startable = routes.subList(0, reach);
         for (int i = 0; i < reach; i++) {
+            if (!situation.mayBegin(routes.get(i), startable)) {
+                continue;
+            }
             double moving = situation.standing().isPresent() && !fresh
                     ? situation.times().move(train, situation.standing().get(), routes.get(i)) : 0;
             int then = Math.max(reach, reachOf(Math.max(rpm[i], situation.highest().orElse(0))));

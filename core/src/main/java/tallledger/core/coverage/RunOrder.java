@@ -28,6 +28,7 @@ final class RunOrder {
     private final double[] first;
     private final double[] rpm;
     private final double running;
+    private final boolean[] begins;
 
     /** An order, with its time and a bound no order can beat, s. */
     record Ordered(List<Route> routes, double seconds, double bound) {
@@ -40,10 +41,12 @@ final class RunOrder {
         this.move = new double[count][count];
         this.first = new double[count];
         this.rpm = routes.stream().mapToDouble(situation::rpm).toArray();
+        this.begins = new boolean[count];
         this.running = routes.stream().mapToDouble(situation::runTime).sum();
         var train = situation.table().train();
         for (int i = 0; i < count; i++) {
             int to = i;
+            begins[i] = situation.mayBegin(routes.get(i), routes);
             first[i] = RUNG * i + situation.standing().map(s -> situation.times().move(train, s, routes.get(to))).orElse(0.0);
             for (int j = 0; j < count; j++) {
                 move[i][j] = RUNG * Math.abs(i - j) + situation.times().move(train, routes.get(i), routes.get(j));
@@ -95,7 +98,7 @@ final class RunOrder {
             reach[done] = done == full ? 0 : Math.max(reach(highest), slowestLeft) * (1 + 1e-9);
         }
         for (int i = 0; i < count; i++) {
-            if (rpm[i] <= reach[0]) {
+            if (rpm[i] <= reach[0] && begins[i]) {
                 best[1 << i][i] = first[i];
                 from[1 << i][i] = -1;
             }
@@ -178,7 +181,7 @@ final class RunOrder {
             }
             int pick = -1;
             for (int i = 0; i < count; i++) {
-                if (!done[i] && mayFollow(i, highest, slowest)) {
+                if (!done[i] && mayFollow(i, highest, slowest) && (k > 0 || begins[i])) {
                     double cost = k == 0 ? first[i] : move[order[k - 1]][i];
                     if (pick < 0 || cost < (k == 0 ? first[pick] : move[order[k - 1]][pick]) - 1e-9) {
                         pick = i;
@@ -258,6 +261,9 @@ final class RunOrder {
     }
 
     private boolean isAllowed(int[] order) {
+        if (!begins[order[0]]) {
+            return false;
+        }
         double[] slowestFrom = new double[count + 1];
         slowestFrom[count] = Double.MAX_VALUE;
         for (int k = count - 1; k >= 0; k--) {

@@ -48,6 +48,15 @@ record Situation(SpeedTable table, Elements elements, List<Route> candidates, lo
         return times.run(rpm(route), table.train().isSweep(route));
     }
 
+    /**
+     * Whether a survey may begin with a route: forward, where the machine runs forward at all. A chuck that can unscrew is not
+     * started backwards first (house rule; it may cost a move).
+     */
+    boolean mayBegin(Route route, Collection<Route> among) {
+        boolean begun = highest.isPresent();
+        return begun || !table.train().isReverse(route) || among.stream().allMatch(table.train()::isReverse);
+    }
+
     /** Elements that some candidate can still prove. */
     long provable() {
         return candidates.stream().mapToLong(elements::mask).reduce(0L, (a, b) -> a | b) & ~exercised;

@@ -172,5 +172,14 @@ class RunPlannerTest {
         RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0);
         assertThat(plan.runs()).hasSize(5);
         assertThat(names(machine, plan).stream().filter(n -> n.endsWith("reverse"))).isNotEmpty();
+        assertThat(names(machine, plan).get(0)).isEqualTo("A1");
+    }
+
+    /** Reverse first would save a lever's move; a chuck that can unscrew is not started backwards first. */
+    @Test
+    void aSurveyBeginsForward() {
+        MachineDescription machine = Machines.lathe("50 100 200", lever("gear", "1 2 3"), Stage.direction(Shifting.STOP_TO_SHIFT));
+        assertThat(names(machine, planner(machine).plan(School.EVERY_SPEED, 0))).startsWith("1").hasSize(4);
+        assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 60))).startsWith("1");
     }
 }
