@@ -46,11 +46,14 @@ final class RunOrder {
         var train = situation.table().train();
         for (int i = 0; i < count; i++) {
             int to = i;
-            begins[i] = situation.mayBegin(routes.get(i), routes);
             first[i] = RUNG * i + situation.standing().map(s -> situation.times().move(train, s, routes.get(to))).orElse(0.0);
             for (int j = 0; j < count; j++) {
                 move[i][j] = RUNG * Math.abs(i - j) + situation.times().move(train, routes.get(i), routes.get(j));
             }
+        }
+        List<Route> reachable = routes.stream().filter(r -> mayFollow(routes.indexOf(r), startHighest(), rpm[0])).toList();
+        for (int i = 0; i < count; i++) {
+            begins[i] = situation.mayBegin(routes.get(i), reachable);
         }
     }
 
@@ -129,6 +132,9 @@ final class RunOrder {
             if (best[full][i] < best[full][last]) {
                 last = i;
             }
+        }
+        if (best[full][last] == Double.POSITIVE_INFINITY) {
+            throw new IllegalStateException("no order of these runs obeys the cold-spindle rule: " + routes);
         }
         double moving = whole(best[full][last]);
         List<Route> order = new ArrayList<>();

@@ -72,6 +72,9 @@ public final class RunPlanner {
             return result(School.EVERY_GEAR, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), 0);
         }
         CoverSearch.Node best = search.fewest();
+        if (best == null) {
+            return result(School.EVERY_GEAR, situation, List.of(), 0, 0, search.lowerBound(), false, OptionalInt.empty(), situation.provable());
+        }
         List<Route> order = search.way(best);
         int bound = search.lowerBound();
         OptionalInt warm = OptionalInt.empty();

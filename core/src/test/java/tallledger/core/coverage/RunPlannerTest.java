@@ -165,6 +165,36 @@ class RunPlannerTest {
         assertThat(planner(machine).plan(School.MY_MINUTES, 10).runs()).isEmpty();
     }
 
+    /** Wherever a survey may stand (anything run, failed, passed over, turned or not), every school ends with a plan that can be walked. */
+    @Test
+    void everySituationHasAPlan() {
+        Random random = new Random(3);
+        MachineDescription machine = Machines.lathe("31.5 45 63 90 125 180 250 2000", lever("range", "A B"), lever("gear", "1 2 3 4"),
+                Stage.direction(Shifting.STOP_TO_SHIFT));
+        List<Route> all = machine.train().routes();
+        for (int trial = 0; trial < 150; trial++) {
+            Map<Route, Outcome> outcomes = new HashMap<>();
+            List<Route> passed = new java.util.ArrayList<>();
+            for (Route route : all) {
+                int draw = random.nextInt(8);
+                if (draw < 3) {
+                    outcomes.put(route, Outcome.values()[draw]);
+                } else if (draw == 3) {
+                    passed.add(route);
+                }
+            }
+            Optional<Route> standing = outcomes.keySet().stream().findFirst();
+            OptionalDouble highest = random.nextInt(4) == 0 || outcomes.isEmpty() ? OptionalDouble.empty()
+                    : outcomes.keySet().stream().mapToDouble(r -> Situation.rpm(machine.speeds(), r)).max();
+            for (School school : School.values()) {
+                RunPlan plan = org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(10),
+                        () -> planner(machine).plan(school, 600, outcomes, passed, standing, highest));
+                assertThat(plan.runs()).extracting(RunPlan.PlannedRun::route).doesNotHaveDuplicates().doesNotContainAnyElementsOf(outcomes.keySet())
+                        .doesNotContainAnyElementsOf(passed.isEmpty() ? List.of(new Route(List.of())) : passed);
+            }
+        }
+    }
+
     @Test
     void reverseIsRunOnceInTheFewest() {
         MachineDescription machine = Machines.lathe(Machines.TWELVE, lever("range", "A B C"), lever("gear", "1 2 3 4"),

@@ -16,6 +16,8 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Stage;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Draft;
@@ -164,6 +166,19 @@ class SpindleSurveyTest {
         SurveyPlan plan = SurveyPlan.of(survey(), now);
         assertThat(plan.why().code()).isEqualTo("next.tells");
         assertThat(plan.next()).map(machine.train()::name).get().isNotEqualTo("A3");
+    }
+
+    /** The slowest will not engage and the spindle never turned: the only one as slow is its reverse, so that is next. */
+    @Test
+    void aFirstSpeedThatWillNotEngageStillLeavesAPlan() {
+        MachineDescription reversing = Machines.lathe("50 100 200", Machines.lever("gear", "1 2 3"), Stage.direction(Shifting.STOP_TO_SHIFT));
+        write(SurveyEntries.run(now, "Q. Tester", new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
+                Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
+        for (School school : School.values()) {
+            write(SurveyEntries.planChosen(now, "Q. Tester", school, school == School.MY_MINUTES ? "20" : ""));
+            SurveyPlan plan = SurveyPlan.of(SpindleSurvey.fold(reversing, entries), now);
+            assertThat(plan.next()).as(school.name()).isPresent();
+        }
     }
 
     @Test
