@@ -72,7 +72,9 @@ public final class Browser {
         page.keyboard().type(text);
     }
 
+    /** What the sheet says, once the page has loaded. */
     public String text() {
+        page.waitForLoadState();
         return page.locator("main").innerText().replace('\u00a0', ' ');
     }
 }

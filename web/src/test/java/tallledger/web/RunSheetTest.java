@@ -54,6 +54,7 @@ class RunSheetTest {
         page.fill("#marks", "4");
         page.fill("#reading", "126.0");
         page.keyboard().press("Enter");
+        page.waitForSelector(".done");
         assertThat(browser.text()).contains("31.5 ± 0.065 lies between 29.61 and 33.39");
         assertThat(page.inputValue("#method")).isEqualTo("OPTICAL");
         page.navigate(app.url("/surveys/" + survey + "/entries"));
