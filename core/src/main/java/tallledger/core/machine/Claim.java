@@ -1,6 +1,9 @@
 package tallledger.core.machine;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Map;
+import java.util.Optional;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
@@ -68,6 +71,12 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case TEXT -> { }
         }
         return new Claim(attribute, value.strip(), source, wording.strip());
+    }
+
+    /** A claimed length in mm, to a tenth, to stand beside what was typed; empty for anything that is no length. */
+    public Optional<BigDecimal> millimetres(LengthUnit unit) {
+        return attribute.form() == Form.LENGTH
+                ? Optional.of(TypedLength.parse(value, unit).mm().setScale(1, RoundingMode.HALF_UP).stripTrailingZeros()) : Optional.empty();
     }
 
     Map<String, Object> toPayload() {

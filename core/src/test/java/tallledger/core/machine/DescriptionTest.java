@@ -56,6 +56,7 @@ class DescriptionTest {
         Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", LengthUnit.INCH);
         assertThat(claim.value()).isEqualTo("16-1/8\"");
         assertThat(claim.wording()).isEqualTo("sixteen inch swing");
+        assertThat(claim.millimetres(LengthUnit.INCH)).get().satisfies(mm -> assertThat(mm).isEqualByComparingTo("409.6"));
         assertThatThrownBy(() -> new Claim(Attribute.OTHER, "  ", Source.SELLER, "")).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> new Claim(Attribute.OTHER, "x", Source.SELLER, "w".repeat(401))).isInstanceOf(Refused.class);
     }

@@ -6,8 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import tallledger.core.coverage.School;
@@ -26,7 +25,7 @@ import tallledger.web.record.Submission;
 /** Fills an empty store with the Kestrel Vale shortlist; readings come from the simulated machines, so they carry real scatter. */
 @Component
 @ConditionalOnProperty("tallledger.demo")
-class DemoData implements ApplicationRunner {
+class DemoData implements SmartInitializingSingleton {
 
     private static final String SURVEYOR = "R. Ashdown, workshop";
     private static final Instant MORNING = Instant.parse("2026-05-09T08:30:00Z");
@@ -40,8 +39,9 @@ class DemoData implements ApplicationRunner {
         this.books = books;
     }
 
+    /** Before the first page can be asked for, so that nobody sees an empty shelf. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         if (!books.all().isEmpty()) {
             return;
         }
