@@ -78,6 +78,13 @@ class PagesTest {
     }
 
     @Test
+    void houseNumbersComeFromCore() {
+        assertThat(http.get("/house").body()).contains("5, 8, 12 s", "4 ×");
+        assertThat(http.get("/surveys/" + Scenes.readySurvey(app) + "/run?step=check-BRAKE").body()).contains("rebuilt 5 s, sound 8 s, workable 12 s");
+        assertThat(http.get("/surveys/2/run").body()).contains("<span>30</span> minutes");
+    }
+
+    @Test
     void scriptsAndStylesComeFromHere() {
         assertThat(http.get("/css/ledger.css").body()).contains("Archivo Narrow");
         assertThat(http.get("/js/ledger.js").headers().firstValue("Cache-Control").orElse("")).contains("max-age");

@@ -10,7 +10,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.blame.Chances;
+import tallledger.core.coverage.ColdSpindle;
 import tallledger.core.coverage.HouseTimes;
+import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reason.Reason;
 import tallledger.web.forms.Typed;
@@ -72,6 +74,8 @@ class HouseController {
         model.addAttribute("times", HouseTimes.HOUSE);
         model.addAttribute("chances", Chances.HOUSE);
         model.addAttribute("tolerance", Limit.HOUSE_SPEED_TOLERANCE.movePointRight(2).stripTrailingZeros());
+        model.addAttribute("brake", GradedLimit.SPINDLE_STOP);
+        model.addAttribute("coldStep", ColdSpindle.MOST_STEP);
         model.addAttribute("checks", tables.checks());
         model.addAttribute("history", tables.history());
         return "house/house";

@@ -20,6 +20,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
+import tallledger.core.gauge.GradedLimit;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reading.Method;
@@ -230,6 +231,8 @@ class RunSheetController {
         model.addAttribute("steps", StepView.of(folded));
         model.addAttribute("sheet", chosen.map(route -> SheetView.of(folded, route)).orElse(null));
         model.addAttribute("startDue", StartCheck.isDue(survey.entries(), clock.instant()));
+        model.addAttribute("pauseMinutes", StartCheck.GOOD_FOR.toMinutes());
+        model.addAttribute("brake", GradedLimit.SPINDLE_STOP);
         model.addAttribute("startItems", StartCheck.items(folded.machine().identity().family()));
         model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
         model.addAttribute("methods", Stream.of(Method.values()).filter(Method::isShown).toList());
