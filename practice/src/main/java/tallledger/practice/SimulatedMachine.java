@@ -17,6 +17,7 @@ import tallledger.core.drive.Span;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.Step;
 import tallledger.core.gauge.Gauge;
 
 /**
@@ -27,11 +28,15 @@ import tallledger.core.gauge.Gauge;
  * @param motorFactor everything turns this much faster than the plate (slip at no load, supply)
  * @param scatter     standard deviation of a reading, as a share
  * @param faults      hidden faults
+ * @param wrong       what steps show where they are not as they should be, by step id: fields as a surveyor would type them
  */
 public record SimulatedMachine(MachineDescription description, Map<List<String>, Double> trueSpeeds, double motorFactor,
-                               double scatter, List<HiddenFault> faults) {
+                               double scatter, List<HiddenFault> faults, Map<String, Map<String, String>> wrong) {
+
+    private static final String REMARK = "remark";
 
     public SimulatedMachine {
+        wrong = Map.copyOf(wrong);
         trueSpeeds = Map.copyOf(trueSpeeds);
         faults = List.copyOf(faults);
     }
@@ -46,6 +51,25 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
         boolean quiet = symptoms.isEmpty() && turns;
         return new RunRecord(description.train().settings(route), reading, symptoms, shift, quiet, false,
                 sweep && symptoms.isEmpty(), "");
+    }
+
+    /**
+     * What a surveyor records of one step.
+     *
+     * @param values  as typed
+     * @param flagged whether they say it is not as it should be
+     */
+    public record Answer(Map<String, String> values, boolean flagged, String remark) {
+    }
+
+    /** A step done on this machine: its own figures where it hides a fault, else sound ones. */
+    public Answer answer(Step step, RandomGenerator random) {
+        Map<String, String> values = new HashMap<>(new StepAnswers(description, random).sound(step));
+        Map<String, String> own = wrong.getOrDefault(step.id(), Map.of());
+        values.putAll(own);
+        values.remove(REMARK);
+        boolean looked = !step.recording().decides();
+        return new Answer(values, looked && !own.isEmpty(), own.getOrDefault(REMARK, ""));
     }
 
     /** What the simulated tachometer shows: the true speed with scatter, to its last digit. */

@@ -4,9 +4,11 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.LeverPattern;
@@ -21,12 +23,16 @@ import tallledger.core.machine.Claim;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.machine.Family;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.supply.SupplyPlate;
 
 /** Builds an invented machine stage by stage, and the truth behind it. */
 final class Sketch {
@@ -42,11 +48,14 @@ final class Sketch {
     private final List<HiddenFault> faults = new ArrayList<>();
     private Optional<MotorRating> motor = Optional.empty();
     private Optional<SpeedPlate> feeds = Optional.empty();
+    private FitOut fitOut;
+    private final Map<String, Map<String, String>> wrong = new HashMap<>();
     private double unloaded = 1;
     private String cells = "";
 
     private Sketch(Identity identity) {
         this.identity = identity;
+        this.fitOut = FitOut.usual(identity.family());
     }
 
     static Sketch of(String maker, String model, Family family, String year, String seenAt, String offeredBy, LengthUnit unit) {
@@ -132,6 +141,53 @@ final class Sketch {
         return this;
     }
 
+    /** Features it has besides the usual ones; a leading minus takes one away. */
+    Sketch has(String features) {
+        Set<Feature> set = new HashSet<>(fitOut.features());
+        for (String name : features.split(" ")) {
+            if (name.startsWith("-")) {
+                set.remove(Feature.valueOf(name.substring(1)));
+            } else {
+                set.add(Feature.valueOf(name));
+            }
+        }
+        fitOut = new FitOut(fitOut.axes(), set, fitOut.supply(), fitOut.chart());
+        return this;
+    }
+
+    /** Travel and feeds of one of its usual axes, as its plate says. */
+    Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
+        List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
+                ? new Axis(a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
+        fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart());
+        return this;
+    }
+
+    Sketch supply(String volts, String hertz, String kilowatts, String amperes, boolean heavyStart) {
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart), fitOut.chart());
+        return this;
+    }
+
+    Sketch chart(String leadScrew, String factors, String promised, String reach, String buyable) {
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)));
+        return this;
+    }
+
+    /**
+     * What a step shows on this machine where it is not as it should be.
+     *
+     * @param id     of the step
+     * @param values as a surveyor would type them, "field=text" parted by bars; the field "remark" is what they would say of it
+     */
+    Sketch wrong(String id, String values) {
+        Map<String, String> typed = new HashMap<>();
+        for (String value : values.split("\\|")) {
+            typed.put(value.substring(0, value.indexOf('=')), value.substring(value.indexOf('=') + 1).replace("/", "\n"));
+        }
+        wrong.put(id, typed);
+        return this;
+    }
+
     Sketch claim(Attribute attribute, String value, Source source, String wording) {
         claims.add(new Claim(attribute, value, source, wording));
         return this;
@@ -163,7 +219,7 @@ final class Sketch {
             plate.put(keys.get(i), PlateCell.parse(shown.length == 0 ? PlateCell.UNREADABLE_SIGN : shown[i]));
         }
         MachineDescription description = new MachineDescription(identity, claims, train,
-                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor, feeds);
-        return new SimulatedMachine(description, truth, unloaded, SCATTER, faults);
+                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor, feeds, fitOut.checkedFor(identity.family(), identity.unit()));
+        return new SimulatedMachine(description, truth, unloaded, SCATTER, faults, wrong);
     }
 }

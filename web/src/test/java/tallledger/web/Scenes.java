@@ -3,6 +3,7 @@ package tallledger.web;
 import java.util.List;
 import java.time.Instant;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.survey.Scope;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
@@ -26,7 +27,7 @@ final class Scenes {
         Shelves shelves = app.bean(Shelves.class);
         long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
         Machine machine = shelves.machine(id);
-        long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Submission.fresh(0));
+        long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
         List<StartCheck.Item> items = StartCheck.items(description.identity().family());
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q. Tester", items), Submission.fresh(1));
         return survey;

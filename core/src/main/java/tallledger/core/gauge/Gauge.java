@@ -25,6 +25,13 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
     /** House starting value for the machine's own display, whose certificate nobody has. */
     public static final Gauge HOUSE_DISPLAY = new Gauge("machine's own display", BigDecimal.ONE, new BigDecimal("0.02"));
 
+    /** House starting value for a lever-type dial indicator. */
+    public static final Gauge HOUSE_INDICATOR = new Gauge("dial indicator", new BigDecimal("0.001"), new BigDecimal("0.01"));
+    /** House starting value for a digital caliper. */
+    public static final Gauge HOUSE_CALIPER = new Gauge("caliper", new BigDecimal("0.01"), new BigDecimal("0.0001"));
+    /** House starting value for a person with a stopwatch, s. */
+    public static final Gauge HOUSE_STOPWATCH = new Gauge("stopwatch", new BigDecimal("0.35"), BigDecimal.ZERO);
+
     private static final double RECTANGULAR = Math.sqrt(12);
 
     public Gauge {
@@ -42,6 +49,13 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
     public double standardUncertainty(BigDecimal reading, BigDecimal step) {
         double digit = resolution.max(step).doubleValue() / RECTANGULAR;
         double calibrated = calibration.multiply(reading.abs()).doubleValue() / COVERAGE_FACTOR;
+        return Math.hypot(digit, calibrated);
+    }
+
+    /** Of the difference of two readings, such as TIR, play or backlash: the digit counts √2 times. */
+    public double differenceUncertainty(BigDecimal difference, BigDecimal step) {
+        double digit = Math.sqrt(2) * resolution.max(step).doubleValue() / RECTANGULAR;
+        double calibrated = calibration.multiply(difference.abs()).doubleValue() / COVERAGE_FACTOR;
         return Math.hypot(digit, calibrated);
     }
 }

@@ -30,6 +30,17 @@ public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal worka
         }
     }
 
+    /** One limit for every grade. */
+    public static GradedLimit same(BigDecimal limit, String unit) {
+        return new GradedLimit(limit, limit, limit, unit);
+    }
+
+    /** The three limits for a measured length other than the one they are stated for: they scale linearly. */
+    public GradedLimit over(BigDecimal length, BigDecimal stated) {
+        BigDecimal share = length.divide(stated, MathContext.DECIMAL64);
+        return new GradedLimit(rebuilt.multiply(share), sound.multiply(share), workable.multiply(share), unit);
+    }
+
     public BigDecimal at(Grade grade) {
         return switch (grade) {
             case REBUILT -> rebuilt;

@@ -27,14 +27,15 @@ import tallledger.core.reason.Refused;
  * @param plate    its speed plate, one lever for each stage that leaves a choice
  * @param motor    what the motor's plate says of its power, where anybody read it
  * @param feeds    its feed plate with levers of its own, where it has one
+ * @param fitOut   its axes and features
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor, Optional<SpeedPlate> feeds) {
+                                 Optional<MotorRating> motor, Optional<SpeedPlate> feeds, FitOut fitOut) {
 
     public static final int MOST_CLAIMS = 60;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
-        this(identity, claims, train, plate, Optional.empty(), Optional.empty());
+        this(identity, claims, train, plate, Optional.empty(), Optional.empty(), FitOut.usual(identity.family()));
     }
 
     public MachineDescription {
@@ -68,7 +69,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         Map<String, Object> plateFields = new HashMap<>(Map.of("cells", cells(plate)));
         plate.tolerance().ifPresent(t -> plateFields.put("tolerance", t.toPlainString()));
         Map<String, Object> fields = new HashMap<>(Map.of("identity", identity.toPayload(),
-                "claims", claims.stream().map(Claim::toPayload).toList(), "drive", DriveCodec.write(train), "plate", plateFields));
+                "claims", claims.stream().map(Claim::toPayload).toList(), "drive", DriveCodec.write(train), "plate", plateFields,
+                "fitOut", fitOut.toPayload()));
         motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.kilowatts().toPlainString(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
         feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f), "levers", f.levers().stream()
@@ -96,11 +98,13 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     public static MachineDescription from(Payload p) {
         DriveTrain train = DriveCodec.read(p.part("drive"));
         Optional<BigDecimal> tolerance = p.part("plate").optionalText("tolerance").map(BigDecimal::new);
-        return new MachineDescription(Identity.from(p.part("identity")),
+        Identity identity = Identity.from(p.part("identity"));
+        return new MachineDescription(identity,
                 p.parts("claims").stream().map(Claim::from).toList(), train,
                 new SpeedPlate(leversOf(train), cells(p.part("plate")), tolerance),
                 p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
-                p.has("feeds") ? Optional.of(feeds(p.part("feeds"))) : Optional.empty());
+                p.has("feeds") ? Optional.of(feeds(p.part("feeds"))) : Optional.empty(),
+                p.has("fitOut") ? FitOut.from(p.part("fitOut")) : FitOut.usual(identity.family()));
     }
 
     private static MotorRating motor(Payload p) {
@@ -109,7 +113,12 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     /** The same machine with one plate cell read anew. */
     public MachineDescription withCell(List<String> key, PlateCell cell) {
-        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor, feeds);
+        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor, feeds, fitOut);
+    }
+
+    /** The same machine with other axes and features. */
+    public MachineDescription with(FitOut other) {
+        return new MachineDescription(identity, claims, train, plate, motor, feeds, other.checkedFor(identity.family(), identity.unit()));
     }
 
     /** Stages a person moves, direction included. */

@@ -15,8 +15,9 @@ import tallledger.core.reason.Refused;
  *
  * @param typed exactly what was typed
  * @param mm    its worth in mm; exact wherever the decimal ends, else to 34 digits
+ * @param step  worth of the last digit typed, mm; nought for a fraction or a thread, which leave nothing open
  */
-public record TypedLength(String typed, BigDecimal mm) {
+public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
 
     private static final BigDecimal INCH = LengthUnit.INCH.millimetres();
     private static final Map<String, BigDecimal> WORTH = Map.ofEntries(
@@ -40,15 +41,16 @@ public record TypedLength(String typed, BigDecimal mm) {
             throw Refused.because("length.not-one", shortened(typed));
         }
         String unit = parts.group(2);
+        boolean fraction = FRACTION.matcher(parts.group(1).strip()).matches();
         BigDecimal number = number(parts.group(1), typed);
         if (unit.equals("tpi")) {
-            return new TypedLength(typed, pitchOf(number, typed));
+            return new TypedLength(typed, pitchOf(number, typed), BigDecimal.ZERO);
         }
         BigDecimal worth = unit.isEmpty() ? machineUnit.millimetres() : WORTH.get(unit);
         if (worth == null) {
             throw Refused.because("length.unknown-unit", shortened(typed), unit);
         }
-        return new TypedLength(typed, number.multiply(worth));
+        return new TypedLength(typed, number.multiply(worth), fraction ? BigDecimal.ZERO : number.ulp().min(BigDecimal.ONE).multiply(worth));
     }
 
     private static BigDecimal pitchOf(BigDecimal threadsPerInch, String typed) {

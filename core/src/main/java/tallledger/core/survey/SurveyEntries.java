@@ -7,16 +7,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.coverage.School;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
+import tallledger.core.safety.Mounted;
 
 /** Writes the drafts of a survey's entries, each refused with a reason when it would say nonsense. */
 public final class SurveyEntries {
 
     public static final int LONGEST_TEXT = 1_000;
+    /** A cycle's log is the longest thing typed at a step. */
+    public static final int LONGEST_VALUE = 6_000;
 
     private static final BigDecimal MOST_MINUTES = new BigDecimal("600");
 
@@ -24,9 +30,9 @@ public final class SurveyEntries {
     }
 
     /** @param machineHash hash of the description's entry, so that the record names exactly what it judged by */
-    public static Draft opened(Instant at, String author, int machineVersion, String machineHash, String role) {
+    public static Draft opened(Instant at, String author, int machineVersion, String machineHash, String role, Scope scope) {
         return draft(at, author, Kind.OPENED, "", Map.of("machineVersion", machineVersion, "machineHash", machineHash,
-                "role", checked(role)));
+                "role", checked(role), "scope", scope.name()));
     }
 
     public static Draft adopted(Instant at, String author, int machineVersion, String machineHash) {
@@ -36,6 +42,75 @@ public final class SurveyEntries {
 
     public static Draft startConfirmed(Instant at, String author, List<StartCheck.Item> items) {
         return draft(at, author, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
+    }
+
+    /** @param mounted what is on the spindle, and what is marked on it */
+    public static Draft startConfirmed(Instant at, String author, List<StartCheck.Item> items, Mounted mounted) {
+        return draft(at, author, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList(), "mounted", mounted.toPayload()));
+    }
+
+    /**
+     * A step done.
+     *
+     * @param flagged   the surveyor says it is not as it should be
+     * @param confirmed needs confirmed with it, as {@link #written}
+     * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
+     */
+    public static Draft step(Instant at, String author, StepLedger ledger, Step step, Map<String, String> typed, LengthUnit unit, boolean flagged,
+                             List<String> confirmed, String remark) {
+        List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
+        long missing = changed.stream().filter(a -> !confirmed.contains(written(a.need()))).count();
+        if (missing > 0) {
+            throw Refused.because("needs.unconfirmed", missing, changed.size()).at("confirmed");
+        }
+        Map<String, String> values = new HashMap<>();
+        step.recording().fields().forEach(f -> values.put(f.name(), typed.getOrDefault(f.name(), "").strip()));
+        values.forEach((field, text) -> {
+            if (text.length() > LONGEST_VALUE) {
+                throw Refused.because("text.long", text.length(), LONGEST_VALUE).at(field);
+            }
+        });
+        step.recording().judge(new Values(values, unit));
+        return draft(at, author, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
+                "confirmed", changed.stream().map(a -> written(a.need())).toList(), "remark", checked(remark)));
+    }
+
+    /** A need as forms and entries name it. */
+    public static String written(Need need) {
+        return need.kind().name() + "|" + need.of();
+    }
+
+    public static Draft stepPassedOver(Instant at, String author, Step step, String reason) {
+        if (reason.isBlank()) {
+            throw Refused.because("reason.missing");
+        }
+        return draft(at, author, Kind.PASSED_OVER, step.id(), Map.of("step", step.id(), "reason", checked(reason)));
+    }
+
+    /** @param key of a step or a route */
+    public static Draft later(Instant at, String author, String key) {
+        return draft(at, author, Kind.LATER, key, Map.of("step", key));
+    }
+
+    /** @param system what was put right, as steps name it */
+    public static Draft systemRepaired(Instant at, String author, String system, String what) {
+        if (what.isBlank()) {
+            throw Refused.because("repair.missing");
+        }
+        return draft(at, author, Kind.REPAIRED, system, Map.of("system", system, "what", checked(what)));
+    }
+
+    public static Draft kit(Instant at, String author, KitItem item) {
+        return draft(at, author, Kind.KIT, item.name(), item.toPayload());
+    }
+
+    public static Draft lift(Instant at, String author, Lift lift) {
+        return draft(at, author, Kind.LIFT, "", lift.toPayload());
+    }
+
+    /** @param sha256 hash of the bytes as stored */
+    public static Draft photo(Instant at, String author, String step, String sha256, int width, int height, String caption) {
+        return draft(at, author, Kind.PHOTO, step, Map.of("step", step, "sha256", sha256, "width", width, "height", height, "caption", checked(caption)));
     }
 
     public static Draft stopped(Instant at, String author) {

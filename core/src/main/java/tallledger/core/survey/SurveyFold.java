@@ -59,13 +59,17 @@ final class SurveyFold {
             case RUN -> run(entry);
             case PASSED_OVER -> Optional.ofNullable(bySettings.get(entry.payload().texts("settings")))
                     .filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, entry));
-            case REPAIRED -> repaired(entry);
+            case REPAIRED -> {
+                if (entry.payload().has("stage")) {
+                    repaired(entry);
+                }
+            }
             case CHECK -> {
                 CheckResult result = CheckResult.from(entry);
                 checks.put(result.check(), result);
             }
             case REMARK -> remarks.add(entry);
-            case OPENED, DESCRIPTION_ADOPTED, START_CONFIRMED, STOPPED, PLAN_CHOSEN, STRIKE -> { }
+            case OPENED, DESCRIPTION_ADOPTED, START_CONFIRMED, STOPPED, PLAN_CHOSEN, STRIKE, STEP, LATER, KIT, LIFT, PHOTO -> { }
         }
     }
 
@@ -96,6 +100,11 @@ final class SurveyFold {
     }
 
     private boolean isOn(Route route, Payload repair) {
+        return isOn(machine, route, repair);
+    }
+
+    /** Whether a route goes through the part a repair names. */
+    static boolean isOn(MachineDescription machine, Route route, Payload repair) {
         for (int s = 0; s < machine.train().stages().size(); s++) {
             if (machine.train().stages().get(s).name().equals(repair.text("stage"))) {
                 return machine.train().position(route, s).label().equals(repair.text("label"));

@@ -40,23 +40,35 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     private static final BigDecimal SECONDS = BigDecimal.valueOf(60);
 
     public static SurveyPlan of(SpindleSurvey survey, Instant now) {
+        return of(survey, now, Set.of(), 1);
+    }
+
+    /**
+     * @param held  routes not to be planned now: put off, or beyond what is marked on wheel or chuck
+     * @param share which share of the minutes left the spindle may have
+     */
+    public static SurveyPlan of(SpindleSurvey survey, Instant now, Set<Route> held, double share) {
         School school = chosen(survey.entries()).map(e -> School.valueOf(e.payload().text("school"))).orElse(School.EVERY_SPEED);
         Optional<BigDecimal> minutesLeft = minutesLeft(survey.entries(), now);
-        double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue()).orElse(0.0);
+        double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue() * share).orElse(0.0);
         RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), HouseTimes.HOUSE);
         var outcomes = survey.outcomes();
         survey.repeats().forEach(outcomes::remove);
         Optional<Blame> blame = blame(survey);
-        RunPlan plan = planner.plan(school, seconds, outcomes, notToPlan(survey, school, blame), survey.standing(), survey.highestRun());
-        return choose(survey, school, minutesLeft, plan, blame);
+        Set<Route> not = notToPlan(survey, school, blame);
+        not.addAll(held);
+        RunPlan plan = planner.plan(school, seconds, outcomes, not, survey.standing(), survey.highestRun());
+        return choose(survey, school, minutesLeft, plan, blame, held);
     }
 
-    private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame) {
+    private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame,
+                                     Set<Route> held) {
         List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey));
-        if (!survey.repeats().isEmpty()) {
-            return new SurveyPlan(school, minutesLeft, plan, blame, causes, Optional.of(survey.repeats().get(0)), Reason.of("next.repeat"));
+        Optional<Route> repeat = survey.repeats().stream().filter(r -> !held.contains(r)).findFirst();
+        if (repeat.isPresent()) {
+            return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of("next.repeat"));
         }
-        Optional<Blame.Telling> telling = blame.filter(b -> !b.isClear()).flatMap(Blame::tellsMost);
+        Optional<Blame.Telling> telling = blame.filter(b -> !b.isClear()).flatMap(Blame::tellsMost).filter(t -> !held.contains(t.route()));
         if (telling.isPresent() && school != School.EVERY_SPEED) {
             return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
                     Reason.of("next.tells", telling.get().gain()));

@@ -14,6 +14,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StepLedger;
 
 /**
  * The condition statement, written from the entries alone: nothing stands here that no entry bears.
@@ -47,6 +48,13 @@ public record ConditionStatement(List<Sentence> sentences) {
         repairs(survey, s);
         untested(survey, s);
         strikes(survey, s);
+        return new ConditionStatement(List.copyOf(s));
+    }
+
+    /** Of the whole machine: the spindle first, then every other step. */
+    public static ConditionStatement of(SpindleSurvey survey, StepLedger ledger) {
+        List<Sentence> s = new ArrayList<>(of(survey).sentences());
+        s.addAll(StepSentences.of(ledger));
         return new ConditionStatement(List.copyOf(s));
     }
 

@@ -12,7 +12,11 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.CheckResult;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Run;
+import tallledger.core.survey.Severity;
+import tallledger.core.survey.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.StepResult;
 
 /**
  * Something wrong, or not as stated.
@@ -52,6 +56,31 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
                         : Reason.of("finding.check." + c.check().name()), List.of(c.entry()))));
         findings.sort(Comparator.comparing(Finding::severity));
         return findings;
+    }
+
+    /** Findings of the runs and of every step, worst first. */
+    public static List<Finding> of(SpindleSurvey survey, StepLedger ledger) {
+        List<Finding> findings = new ArrayList<>(of(survey));
+        for (StepResult result : ledger.latest().values()) {
+            boolean ofDrive = result.step().recording() instanceof SpindleCheck;
+            if (result.isBad() && !ofDrive) {
+                findings.add(new Finding(result.severity(), what(result), List.of(result.entry())));
+            } else if (result.outcome() == Outcome.UNDECIDED) {
+                findings.add(new Finding(Severity.NOTE, Reason.of("finding.step-close", result.step().name(), result.judgement().because()), List.of(result.entry())));
+            }
+        }
+        ledger.kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken, List.of())));
+        findings.sort(Comparator.comparing(Finding::severity));
+        return findings;
+    }
+
+    private static Reason what(StepResult result) {
+        boolean measured = result.judgement().outcome() == Outcome.FAILED;
+        List<Object> said = new ArrayList<>(measured ? result.judgement().because() : List.of());
+        if (!result.remark().isEmpty()) {
+            said.add(result.remark());
+        }
+        return said.isEmpty() ? Reason.of("finding.step", result.step().name()) : Reason.of("finding.step-because", result.step().name(), said);
     }
 
     private static Severity severity(Symptom symptom) {

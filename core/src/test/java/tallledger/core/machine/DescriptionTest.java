@@ -73,7 +73,7 @@ class DescriptionTest {
                 LengthUnit.INCH), List.of(new Claim(Attribute.REVERSES, "yes", Source.MANUAL, "both ways")), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
                 Optional.of(new MotorRating(new BigDecimal("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
-                Optional.of(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?")));
+                Optional.of(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?")), FitOut.usual(Family.KNEE_MILL));
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
     }
 

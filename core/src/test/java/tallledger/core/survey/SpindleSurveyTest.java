@@ -45,7 +45,7 @@ class SpindleSurveyTest {
     private Instant now = START;
 
     SpindleSurveyTest() {
-        write(SurveyEntries.opened(now, "Q. Tester", 1, "hash", "buyer"));
+        write(SurveyEntries.opened(now, "Q. Tester", 1, "hash", "buyer", Scope.SPINDLE_DRIVE));
     }
 
     private void write(Draft draft) {

@@ -27,6 +27,8 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.Severity;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.SurveyEntries;
 
@@ -41,7 +43,7 @@ class VerdictTest {
             new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
 
     VerdictTest() {
-        write(SurveyEntries.opened(AT, "Q", 1, "h", "buyer"));
+        write(SurveyEntries.opened(AT, "Q", 1, "h", "buyer", Scope.SPINDLE_DRIVE));
     }
 
     private void write(Draft draft) {

@@ -65,12 +65,12 @@ public class Typed {
         errors.putIfAbsent(field, reason);
     }
 
-    /** Runs a factory; a refusal is noted at the field and gives nothing. */
+    /** Runs a factory; a refusal is noted at the field it names, else at this one, and gives nothing. */
     public <T> Optional<T> attempt(String field, Supplier<T> factory) {
         try {
             return Optional.of(factory.get());
         } catch (Refused refused) {
-            refuse(field, refused.reason());
+            refuse(refused.field().orElse(field), refused.reason());
             return Optional.empty();
         }
     }

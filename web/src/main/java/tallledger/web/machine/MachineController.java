@@ -149,7 +149,7 @@ class MachineController {
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of("author.missing"));
         }
-        Optional<MachineDescription> description = MachineForm.description(typed);
+        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description));
         if (description.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
             return form(model, machine, typed, submission, leversOf(typed));

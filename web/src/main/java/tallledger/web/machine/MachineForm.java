@@ -16,6 +16,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
+import tallledger.core.machine.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.machine.StartingDescription;
@@ -83,8 +84,12 @@ final class MachineForm {
         return new Exclusion(positions);
     }
 
-    /** The whole description; empty, with the reasons at their fields, when anything is wrong. */
-    static Optional<MachineDescription> description(Typed typed) {
+    /**
+     * The whole description; empty, with the reasons at their fields, when anything is wrong.
+     *
+     * @param before the machine as it was described; its axes and features stay while it stays of its family
+     */
+    static Optional<MachineDescription> description(Typed typed, Optional<MachineDescription> before) {
         Optional<LengthUnit> unit = typed.choice("unit", LengthUnit.class);
         Optional<Identity> identity = identity(typed);
         List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
@@ -97,7 +102,9 @@ final class MachineForm {
             return Optional.empty();
         }
         return typed.attempt("stages", () -> {
-            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds);
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds,
+                    before.filter(b -> b.identity().family() == identity.get().family()).map(MachineDescription::fitOut)
+                            .orElseGet(() -> FitOut.usual(identity.get().family())));
             description.speeds();
             return description;
         });

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
+import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.SurveyPlan;
 
@@ -13,7 +14,7 @@ import tallledger.core.survey.SurveyPlan;
 @Component
 public class Plans {
 
-    private record Kept(SpindleSurvey of, Optional<BigDecimal> minutesLeft, SurveyPlan plan) {
+    private record Kept(SpindleSurvey of, Optional<BigDecimal> minutesLeft, SheetPlan plan) {
     }
 
     private final Clock clock;
@@ -23,13 +24,19 @@ public class Plans {
         this.clock = clock;
     }
 
-    public SurveyPlan of(Survey survey) {
+    /** The plan of the whole sheet. */
+    public SheetPlan sheet(Survey survey) {
         Kept have = kept.get(survey.id());
         if (have != null && have.of == survey.folded() && have.minutesLeft.isEmpty()) {
             return have.plan;
         }
-        SurveyPlan plan = SurveyPlan.of(survey.folded(), clock.instant());
-        kept.put(survey.id(), new Kept(survey.folded(), plan.minutesLeft(), plan));
+        SheetPlan plan = SheetPlan.of(survey.folded(), survey.steps(), clock.instant());
+        kept.put(survey.id(), new Kept(survey.folded(), plan.spindle().minutesLeft(), plan));
         return plan;
+    }
+
+    /** The part of it that is the spindle's runs. */
+    public SurveyPlan of(Survey survey) {
+        return sheet(survey).spindle();
     }
 }

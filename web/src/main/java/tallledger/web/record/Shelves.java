@@ -11,7 +11,9 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.PlateCell;
+import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 
 /** Machines and surveys, read from their books. A fold is kept as long as its books have not grown. */
@@ -23,10 +25,13 @@ public class Shelves {
     private record Folded<T>(int head, int version, T value) {
     }
 
+    private record Fold(SpindleSurvey spindle, StepLedger steps) {
+    }
+
     private final Books books;
     private final Clock clock;
     private final Map<Long, Folded<Machine>> machines = new ConcurrentHashMap<>();
-    private final Map<Long, Folded<SpindleSurvey>> folds = new ConcurrentHashMap<>();
+    private final Map<Long, Folded<Fold>> folds = new ConcurrentHashMap<>();
 
     Shelves(Books books, Clock clock) {
         this.books = books;
@@ -95,9 +100,9 @@ public class Shelves {
         books.append(survey.id(), SurveyEntries.adopted(clock.instant(), author, now.version(), hash(now)), submission);
     }
 
-    public long openSurvey(Machine machine, String author, String role, Submission submission) {
+    public long openSurvey(Machine machine, String author, String role, Scope scope, Submission submission) {
         return books.open("SURVEY", Optional.of(machine.id()), machine.name(),
-                SurveyEntries.opened(clock.instant(), author, machine.version(), hash(machine), role), submission);
+                SurveyEntries.opened(clock.instant(), author, machine.version(), hash(machine), role, scope), submission);
     }
 
     /** The hash of the description a machine stands at. */
@@ -122,13 +127,15 @@ public class Shelves {
     }
 
     private Survey survey(BookRow book, Machine machine) {
-        Folded<SpindleSurvey> have = folds.get(book.getId());
+        Folded<Fold> have = folds.get(book.getId());
         if (have == null || have.head != book.getHead()) {
             List<Entry> entries = books.entries(book);
             int version = SpindleSurvey.machineVersion(entries);
-            have = new Folded<>(entries.size(), version, SpindleSurvey.fold(machine.version(version), entries));
+            MachineDescription judgedBy = machine.version(version);
+            StepLedger steps = have != null && have.version == version ? have.value.steps.grown(judgedBy, entries) : StepLedger.fold(judgedBy, entries);
+            have = new Folded<>(entries.size(), version, new Fold(SpindleSurvey.fold(judgedBy, entries), steps));
             folds.put(book.getId(), have);
         }
-        return new Survey(book.getId(), machine, have.version, have.value);
+        return new Survey(book.getId(), machine, have.version, have.value.spindle, have.value.steps);
     }
 }

@@ -31,7 +31,7 @@ class MachineFormTest {
     @MethodSource("shortlist")
     void everyMachineIsWrittenAndReadBackTheSame(MachineDescription machine) {
         Typed typed = MachineForm.write(machine);
-        assertThat(MachineForm.description(typed)).contains(machine);
+        assertThat(MachineForm.description(typed, java.util.Optional.of(machine))).contains(machine);
         assertThat(typed.errors()).isEmpty();
     }
 

@@ -32,7 +32,7 @@ class BooksTest {
     private static long survey(App app) {
         Shelves shelves = app.bean(Shelves.class);
         Machine machine = shelves.machine(shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q", Submission.fresh(0)));
-        return shelves.openSurvey(machine, "Q", "buyer", Submission.fresh(0));
+        return shelves.openSurvey(machine, "Q", "buyer", tallledger.core.survey.Scope.SPINDLE_DRIVE, Submission.fresh(0));
     }
 
     @Test

@@ -1,0 +1,144 @@
+package tallledger.core.cycle;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A log lined up with its script: what was missing, too much, out of order, too early, too late, forbidden, and how long each
+ * took. Lined up at the least cost, one for each event missing or too many (Needleman and Wunsch's method); an event missing here
+ * and too many there is out of order. A hand's 0.2 s of reaction is allowed at each end of a window (house rule).
+ *
+ * @param lines in the order of time; what never came stands where it should have
+ */
+public record CycleResult(List<Line> lines) {
+
+    /** Reaction of a hand on a key, s. */
+    public static final BigDecimal HAND = new BigDecimal("0.2");
+
+    public enum Verdict { RIGHT, EARLY, LATE, MISSING, EXTRA, OUT_OF_ORDER, FORBIDDEN }
+
+    /**
+     * One event, expected or happened or both.
+     *
+     * @param at     when it happened, s from the first tap
+     * @param took   time since the event that happened before it, s
+     * @param window what it should have taken
+     * @param hazard whether it can hurt somebody
+     */
+    public record Line(String event, Optional<BigDecimal> at, Optional<BigDecimal> took, Optional<CycleScript.Window> window, Verdict verdict, boolean hazard) {
+    }
+
+    private record Slot(String event, boolean must, Optional<CycleScript.Window> window) {
+    }
+
+    public static CycleResult of(CycleScript script, CycleLog log) {
+        List<Slot> slots = new ArrayList<>();
+        for (CycleScript.Expected e : script.expected()) {
+            for (int i = 0; i < e.most(); i++) {
+                slots.add(new Slot(e.event(), i < e.least(), e.window()));
+            }
+        }
+        List<Line> lines = lineUp(slots, log.taps(), costs(slots, log.taps()), script);
+        return new CycleResult(outOfOrder(lines));
+    }
+
+    private static int[][] costs(List<Slot> slots, List<CycleLog.Tap> taps) {
+        int[][] cost = new int[slots.size() + 1][taps.size() + 1];
+        for (int s = 0; s <= slots.size(); s++) {
+            for (int t = 0; t <= taps.size(); t++) {
+                if (s == 0 && t == 0) {
+                    continue;
+                }
+                int best = Integer.MAX_VALUE;
+                if (s > 0) {
+                    best = cost[s - 1][t] + (slots.get(s - 1).must ? 1 : 0);
+                }
+                if (t > 0) {
+                    best = Math.min(best, cost[s][t - 1] + 1);
+                }
+                if (s > 0 && t > 0 && slots.get(s - 1).event.equals(taps.get(t - 1).event())) {
+                    best = Math.min(best, cost[s - 1][t - 1]);
+                }
+                cost[s][t] = best;
+            }
+        }
+        return cost;
+    }
+
+    /** Walks back from the end; a match is taken before anything else, so that equal costs keep the log together. */
+    private static List<Line> lineUp(List<Slot> slots, List<CycleLog.Tap> taps, int[][] cost, CycleScript script) {
+        List<Line> lines = new ArrayList<>();
+        int s = slots.size();
+        int t = taps.size();
+        while (s > 0 || t > 0) {
+            boolean same = s > 0 && t > 0 && slots.get(s - 1).event.equals(taps.get(t - 1).event());
+            if (same && cost[s][t] == cost[s - 1][t - 1]) {
+                s--;
+                t--;
+                lines.add(matched(slots.get(s), taps, t));
+            } else if (t > 0 && cost[s][t] == cost[s][t - 1] + 1) {
+                t--;
+                Optional<CycleScript.Never> never = script.forbids(taps.get(t).event());
+                lines.add(new Line(taps.get(t).event(), Optional.of(taps.get(t).at()), since(taps, t), Optional.empty(),
+                        never.isPresent() ? Verdict.FORBIDDEN : Verdict.EXTRA, never.filter(CycleScript.Never::hazard).isPresent()));
+            } else {
+                s--;
+                if (slots.get(s).must) {
+                    lines.add(new Line(slots.get(s).event, Optional.empty(), Optional.empty(), slots.get(s).window, Verdict.MISSING, false));
+                }
+            }
+        }
+        Collections.reverse(lines);
+        return lines;
+    }
+
+    private static Line matched(Slot slot, List<CycleLog.Tap> taps, int t) {
+        Optional<BigDecimal> took = since(taps, t);
+        Verdict verdict = Verdict.RIGHT;
+        if (slot.window.isPresent() && took.isPresent()) {
+            if (took.get().compareTo(slot.window.get().least().subtract(HAND)) < 0) {
+                verdict = Verdict.EARLY;
+            } else if (took.get().compareTo(slot.window.get().most().add(HAND)) > 0) {
+                verdict = Verdict.LATE;
+            }
+        }
+        return new Line(slot.event, Optional.of(taps.get(t).at()), took, slot.window, verdict, false);
+    }
+
+    private static Optional<BigDecimal> since(List<CycleLog.Tap> taps, int t) {
+        return t == 0 ? Optional.empty() : Optional.of(taps.get(t).at().subtract(taps.get(t - 1).at()));
+    }
+
+    private static List<Line> outOfOrder(List<Line> lines) {
+        List<Line> sorted = new ArrayList<>(lines);
+        for (int i = 0; i < sorted.size(); i++) {
+            Line extra = sorted.get(i);
+            if (extra.verdict == Verdict.EXTRA) {
+                Optional<Line> missing = sorted.stream().filter(l -> l.verdict == Verdict.MISSING && l.event.equals(extra.event)).findFirst();
+                if (missing.isPresent()) {
+                    sorted.set(i, new Line(extra.event, extra.at, extra.took, missing.get().window, Verdict.OUT_OF_ORDER, false));
+                    int gone = sorted.indexOf(missing.get());
+                    sorted.remove(gone);
+                    i -= gone < i ? 1 : 0;
+                }
+            }
+        }
+        return List.copyOf(sorted);
+    }
+
+    public boolean isRight() {
+        return lines.stream().allMatch(l -> l.verdict == Verdict.RIGHT);
+    }
+
+    /** Something happened that can hurt somebody. */
+    public boolean isHazard() {
+        return lines.stream().anyMatch(Line::hazard);
+    }
+
+    public List<Line> wrong() {
+        return lines.stream().filter(l -> l.verdict != Verdict.RIGHT).toList();
+    }
+}

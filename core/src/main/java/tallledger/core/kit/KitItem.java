@@ -1,0 +1,83 @@
+package tallledger.core.kit;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * One piece of kit, or one paper.
+ *
+ * @param name     what it is
+ * @param state    where it stands
+ * @param promised who promised it, empty where nobody did
+ * @param choice   name of the group it belongs to where only one of several is to be had; empty otherwise
+ * @param cost     to replace it, in the user's money
+ * @param until    how long a warranty holds or by when an awaited one comes
+ * @param note     anything else
+ */
+public record KitItem(String name, State state, String promised, String choice, Optional<BigDecimal> cost, Optional<LocalDate> until, String note) {
+
+    public static final int LONGEST = 120;
+
+    public enum State { NOT_LOOKED_FOR, SEEN, MISSING, AWAITED }
+
+    public KitItem {
+        name = name.strip();
+        promised = promised.strip();
+        choice = choice.strip();
+        note = note.strip();
+        if (name.isEmpty()) {
+            throw Refused.because("kit.name").at("name");
+        }
+        for (var field : Map.of("name", name, "promised", promised, "choice", choice, "note", note).entrySet()) {
+            if (field.getValue().length() > LONGEST) {
+                throw Refused.because("text.long", field.getValue().length(), LONGEST).at(field.getKey());
+            }
+        }
+        cost.filter(c -> c.signum() < 0).ifPresent(c -> {
+            throw Refused.because("kit.cost", c).at("cost");
+        });
+    }
+
+    public static KitItem parse(String name, State state, String promised, String choice, String cost, String until, String note) {
+        return new KitItem(name, state, promised, choice, cost.isBlank() ? Optional.empty() : Optional.of(amount(cost)), date(until), note);
+    }
+
+    private static BigDecimal amount(String typed) {
+        try {
+            return TypedNumber.parse(typed).value();
+        } catch (Refused refused) {
+            throw refused.at("cost");
+        }
+    }
+
+    private static Optional<LocalDate> date(String typed) {
+        try {
+            return typed.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(typed.strip()));
+        } catch (DateTimeParseException e) {
+            throw Refused.because("kit.until", typed).at("until");
+        }
+    }
+
+    public boolean isPromised() {
+        return !promised.isEmpty();
+    }
+
+    public Map<String, Object> toPayload() {
+        Map<String, Object> fields = new HashMap<>(Map.of("name", name, "state", state.name(), "promised", promised, "choice", choice, "note", note));
+        cost.ifPresent(c -> fields.put("cost", c.toPlainString()));
+        until.ifPresent(u -> fields.put("until", u.toString()));
+        return fields;
+    }
+
+    public static KitItem from(Payload p) {
+        return parse(p.text("name"), State.valueOf(p.text("state")), p.text("promised"), p.text("choice"), p.optionalText("cost").orElse(""),
+                p.optionalText("until").orElse(""), p.text("note"));
+    }
+}

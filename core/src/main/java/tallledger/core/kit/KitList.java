@@ -1,0 +1,81 @@
+package tallledger.core.kit;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.kit.KitItem.State;
+import tallledger.core.reason.Reason;
+
+/**
+ * Every item as it stands now. Of a choose-one-of group one seen is enough: the others are then not missing.
+ *
+ * @param items in the order first named
+ */
+public record KitList(List<KitItem> items) {
+
+    public KitList {
+        items = List.copyOf(items);
+    }
+
+    /** What it all comes to. */
+    public record Sum(int promised, int seen, int missing, int awaited, int unlooked, BigDecimal toReplace, int unpriced) {
+    }
+
+    /** The list with one item as it stands now, in its old place or at the end. */
+    public KitList with(KitItem item) {
+        Map<String, KitItem> byName = new LinkedHashMap<>();
+        items.forEach(i -> byName.put(i.name(), i));
+        byName.put(item.name(), item);
+        return new KitList(new ArrayList<>(byName.values()));
+    }
+
+    public Optional<KitItem> named(String name) {
+        return items.stream().filter(i -> i.name().equals(name)).findFirst();
+    }
+
+    /** Whether another of its choose-one-of group was seen, so that this one is not owed. */
+    public boolean isSettledByChoice(KitItem item) {
+        return !item.choice().isEmpty() && items.stream().anyMatch(i -> i.choice().equals(item.choice()) && i.state() == State.SEEN && !i.equals(item));
+    }
+
+    /** Missing and owed: not there, and no other of its group stands for it; of a group with none there, the cheapest one. */
+    public List<KitItem> owed() {
+        List<KitItem> owed = new ArrayList<>();
+        Map<String, KitItem> groups = new LinkedHashMap<>();
+        for (KitItem item : items) {
+            if (item.state() != State.MISSING || isSettledByChoice(item)) {
+                continue;
+            }
+            if (item.choice().isEmpty()) {
+                owed.add(item);
+            } else {
+                groups.merge(item.choice(), item, (a, b) -> cost(b).compareTo(cost(a)) < 0 ? b : a);
+            }
+        }
+        owed.addAll(groups.values());
+        return owed;
+    }
+
+    private static BigDecimal cost(KitItem item) {
+        return item.cost().orElse(BigDecimal.valueOf(Long.MAX_VALUE));
+    }
+
+    public Sum sum() {
+        List<KitItem> owed = owed();
+        BigDecimal toReplace = owed.stream().flatMap(i -> i.cost().stream()).reduce(BigDecimal.ZERO, BigDecimal::add);
+        return new Sum((int) items.stream().filter(KitItem::isPromised).count(), count(State.SEEN), owed.size(), count(State.AWAITED),
+                count(State.NOT_LOOKED_FOR), toReplace, (int) owed.stream().filter(i -> i.cost().isEmpty()).count());
+    }
+
+    private int count(State state) {
+        return (int) items.stream().filter(i -> i.state() == state).count();
+    }
+
+    /** What was promised to this buyer and is not there. */
+    public List<Reason> broken() {
+        return owed().stream().filter(KitItem::isPromised).map(i -> Reason.of("kit.promised-missing", i.name(), i.promised())).toList();
+    }
+}

@@ -1,0 +1,145 @@
+package tallledger.core.machine;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.ledger.Payload;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.Axis.Ability;
+import tallledger.core.motion.GearChart;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
+import tallledger.core.supply.SupplyPlate;
+
+/**
+ * What a machine has besides its spindle drive: the survey's steps are made from it, so that a machine without rapid gets no
+ * rapid step.
+ *
+ * @param axes     everything that moves
+ * @param features everything else
+ * @param supply   what its electrical plate wants
+ * @param chart    its thread or feed chart by change wheels
+ */
+public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart) {
+
+    public static final int MOST_AXES = 12;
+
+    /** A change-wheel chart as typed. */
+    public record Chart(String leadScrew, String factors, String promised, String reach, String buyable) {
+
+        public GearChart parse(LengthUnit unit) {
+            return GearChart.parse(leadScrew, factors, promised, reach, buyable, unit);
+        }
+    }
+
+    public FitOut {
+        axes = List.copyOf(axes);
+        EnumSet<Feature> set = EnumSet.noneOf(Feature.class);
+        set.addAll(features);
+        features = Collections.unmodifiableSet(set);
+        if (axes.size() > MOST_AXES) {
+            throw Refused.because("axes.many", axes.size(), MOST_AXES).at("axes");
+        }
+        Set<String> names = new HashSet<>();
+        axes.stream().filter(a -> !names.add(a.name())).findFirst().ifPresent(a -> {
+            throw Refused.because("axes.repeated", a.name()).at("axes");
+        });
+        for (Feature feature : set) {
+            feature.needs().filter(n -> !set.contains(n)).ifPresent(n -> {
+                throw Refused.because("feature.needs", feature, n).at("features");
+            });
+            feature.excludes().filter(set::contains).ifPresent(x -> {
+                throw Refused.because("feature.excludes", feature, x).at("features");
+            });
+        }
+    }
+
+    /** Checks everything against the machine it is for. */
+    public FitOut checkedFor(Family family, LengthUnit unit) {
+        features.stream().filter(f -> !f.belongsTo(family)).findFirst().ifPresent(f -> {
+            throw Refused.because("feature.family", f, family).at("features");
+        });
+        axes.forEach(axis -> axis.checked(unit));
+        chart.ifPresent(c -> c.parse(unit));
+        return this;
+    }
+
+    public boolean has(Feature feature) {
+        return features.contains(feature);
+    }
+
+    public Optional<Axis> axis(String name) {
+        return axes.stream().filter(a -> a.name().equals(name)).findFirst();
+    }
+
+    /** What a common machine of its family has. */
+    public static FitOut usual(Family family) {
+        return new FitOut(axes(family), Feature.usual(family), SupplyPlate.UNREAD, Optional.empty());
+    }
+
+    private static List<Axis> axes(Family family) {
+        return switch (family) {
+            case LATHE -> List.of(axis("carriage", "to the headstock", "to the tailstock", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
+                    axis("cross slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL), axis("top slide", "in", "out", Ability.HAND_WHEEL));
+            case KNEE_MILL -> List.of(axis("table", "left", "right", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
+                    axis("saddle", "in", "out", Ability.LOCK, Ability.HAND_WHEEL), axis("knee", "up", "down", Ability.LOCK, Ability.HAND_WHEEL),
+                    axis("quill", "down", "up", Ability.FEED, Ability.KNOCK_OFF, Ability.LOCK));
+            case HORIZONTAL_MILL -> List.of(axis("table", "left", "right", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
+                    axis("saddle", "in", "out", Ability.LOCK, Ability.HAND_WHEEL), axis("knee", "up", "down", Ability.LOCK, Ability.HAND_WHEEL));
+            case UNIVERSAL_MILL -> List.of(milled("table", "left", "right"), milled("saddle", "in", "out"), milled("knee", "up", "down"));
+            case RADIAL_DRILL -> List.of(axis("spindle", "down", "up", Ability.FEED, Ability.KNOCK_OFF),
+                    axis("head", "in", "out", Ability.HAND_WHEEL), axis("arm", "up", "down", Ability.RAPID));
+            case PEDESTAL_DRILL -> List.of(axis("spindle", "down", "up", Ability.HAND_WHEEL), axis("table", "up", "down", Ability.LOCK, Ability.HAND_WHEEL));
+            case CYLINDRICAL_GRINDER -> List.of(axis("table", "left", "right", Ability.FEED, Ability.HAND_WHEEL), axis("wheel slide", "in", "out", Ability.RAPID, Ability.HAND_WHEEL));
+            case ROTARY_TABLE_GRINDER -> List.of(axis("wheel head", "down", "up", Ability.RAPID, Ability.HAND_WHEEL), axis("saddle", "in", "out", Ability.FEED));
+            case CENTRELESS_GRINDER -> List.of(axis("infeed slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL));
+            case MACHINING_CENTRE -> List.of(controlled("X", "left", "right"), controlled("Y", "in", "out"), controlled("Z", "down", "up"));
+        };
+    }
+
+    private static Axis milled(String name, String minus, String plus) {
+        return axis(name, minus, plus, Ability.FEED, Ability.RAPID, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL);
+    }
+
+    private static Axis controlled(String name, String minus, String plus) {
+        return axis(name, minus, plus, Ability.FEED, Ability.RAPID, Ability.READOUT);
+    }
+
+    private static Axis axis(String name, String minus, String plus, Ability... abilities) {
+        return new Axis(name, minus, plus, Set.of(abilities), "", Axis.Rates.UNKNOWN);
+    }
+
+    Map<String, Object> toPayload() {
+        Map<String, Object> fields = new HashMap<>();
+        fields.put("axes", axes.stream().map(a -> (Object) Map.of("name", a.name(), "minus", a.minus(), "plus", a.plus(), "travel", a.travel(),
+                "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest", a.rates().slowest(),
+                "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
+        fields.put("features", features.stream().map(Enum::name).toList());
+        Map<String, Object> plate = new HashMap<>(Map.of("phases", supply.phases(), "heavyStart", supply.heavyStart()));
+        supply.volts().ifPresent(v -> plate.put("volts", v.toPlainString()));
+        supply.hertz().ifPresent(v -> plate.put("hertz", v.toPlainString()));
+        supply.kilowatts().ifPresent(v -> plate.put("kilowatts", v.toPlainString()));
+        supply.amperes().ifPresent(v -> plate.put("amperes", v.toPlainString()));
+        fields.put("supply", plate);
+        chart.ifPresent(c -> fields.put("chart", Map.of("leadScrew", c.leadScrew, "factors", c.factors, "promised", c.promised, "reach", c.reach, "buyable", c.buyable)));
+        return fields;
+    }
+
+    static FitOut from(Payload p) {
+        List<Axis> axes = p.parts("axes").stream().map(a -> new Axis(a.text("name"), a.text("minus"), a.text("plus"),
+                new HashSet<>(a.texts("abilities").stream().map(Ability::valueOf).toList()), a.text("travel"),
+                new Axis.Rates(Axis.Per.valueOf(a.text("per")), a.text("slowest"), a.text("fastest"), a.text("rapid")))).toList();
+        Set<Feature> features = new HashSet<>(p.texts("features").stream().map(Feature::valueOf).toList());
+        Payload s = p.part("supply");
+        SupplyPlate supply = SupplyPlate.parse(s.optionalText("volts").orElse(""), s.optionalText("hertz").orElse(""), s.whole("phases"),
+                s.optionalText("kilowatts").orElse(""), s.optionalText("amperes").orElse(""), s.flag("heavyStart"));
+        Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart")).map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
+                c.text("reach"), c.text("buyable"))) : Optional.empty();
+        return new FitOut(axes, features, supply, chart);
+    }
+}

@@ -1,0 +1,112 @@
+package tallledger.core.motion;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Refused;
+
+/**
+ * One direction something moves in, and what it can do.
+ *
+ * @param name      as people call it, such as "table" or "cross slide"
+ * @param minus     name of one way, such as "left"
+ * @param plus      name of the other
+ * @param abilities what it has; contradictions are refused
+ * @param travel    travel claimed, as typed; empty where nobody says
+ * @param rates     what its feed plate promises
+ */
+public record Axis(String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
+
+    public static final int LONGEST_NAME = 30;
+
+    /** What an axis can have. */
+    public enum Ability {
+        FEED, RAPID,
+        /** Dogs or stops that put the feed off. */
+        TRIP,
+        /** A feed that knocks off at a set depth. */
+        KNOCK_OFF,
+        LOCK,
+        /** Moved by hand through a screw or rack, so there is backlash to feel. */
+        HAND_WHEEL,
+        /** A scale or readout shows where it is. */
+        READOUT
+    }
+
+    /** Whether a feed plate counts by the turn of the spindle or by the minute. */
+    public enum Per { REV, MIN }
+
+    /**
+     * What the plate promises, as typed in the machine's unit; empty where it does not say.
+     *
+     * @param slowest lowest feed
+     * @param fastest highest feed
+     * @param rapid   rapid traverse, by the minute
+     */
+    public record Rates(Per per, String slowest, String fastest, String rapid) {
+        public static final Rates UNKNOWN = new Rates(Per.MIN, "", "", "");
+    }
+
+    public Axis {
+        name = name.strip();
+        minus = minus.strip();
+        plus = plus.strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            throw Refused.because("axis.name", LONGEST_NAME).at("name");
+        }
+        if (minus.isEmpty() || plus.isEmpty() || minus.equals(plus) || minus.length() > LONGEST_NAME || plus.length() > LONGEST_NAME) {
+            throw Refused.because("axis.ways", name).at("ways");
+        }
+        EnumSet<Ability> set = EnumSet.noneOf(Ability.class);
+        set.addAll(abilities);
+        abilities = java.util.Collections.unmodifiableSet(set);
+        for (Ability needsFeed : Set.of(Ability.TRIP, Ability.KNOCK_OFF)) {
+            if (set.contains(needsFeed) && !set.contains(Ability.FEED)) {
+                throw Refused.because("axis.trip-without-feed", name).at("abilities");
+            }
+        }
+        if (!set.contains(Ability.FEED) && !(rates.slowest.isBlank() && rates.fastest.isBlank())) {
+            throw Refused.because("axis.rate-without-feed", name).at("slowest");
+        }
+        if (!set.contains(Ability.RAPID) && !rates.rapid.isBlank()) {
+            throw Refused.because("axis.rapid-without-rapid", name).at("rapid");
+        }
+    }
+
+    /** Checks the lengths against the machine's unit, so that a mistyped one is caught where it was typed. */
+    public Axis checked(LengthUnit unit) {
+        positive(travel, unit, "travel");
+        Optional<TypedLength> slow = positive(rates.slowest, unit, "slowest");
+        Optional<TypedLength> fast = positive(rates.fastest, unit, "fastest");
+        positive(rates.rapid, unit, "rapid");
+        if (slow.isPresent() && fast.isPresent() && slow.get().mm().compareTo(fast.get().mm()) > 0) {
+            throw Refused.because("axis.rates-crossed", rates.slowest, rates.fastest).at("fastest");
+        }
+        return this;
+    }
+
+    private static Optional<TypedLength> positive(String typed, LengthUnit unit, String field) {
+        if (typed.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            TypedLength length = TypedLength.parse(typed, unit);
+            if (length.mm().signum() <= 0) {
+                throw Refused.because("number.not-positive", typed);
+            }
+            return Optional.of(length);
+        } catch (Refused refused) {
+            throw refused.at(field);
+        }
+    }
+
+    public boolean has(Ability ability) {
+        return abilities.contains(ability);
+    }
+
+    public boolean isPowered() {
+        return has(Ability.FEED) || has(Ability.RAPID);
+    }
+}

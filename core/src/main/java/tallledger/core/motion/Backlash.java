@@ -1,0 +1,82 @@
+package tallledger.core.motion;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+
+/**
+ * Backlash along a screw: B(x) = mean of the readings at each station; wear = max B − min B.
+ * A worn nut shows everywhere alike, a worn screw where it worked most, in its middle.
+ *
+ * <p>Worked: 0.10 0.10 0.10 at one end, 0.24 0.26 0.25 in the middle, 0.12 0.11 0.13 at the other: B = 0.10, 0.25, 0.12;
+ * greatest 0.25, wear 0.15; the screw is worn.
+ *
+ * @param stations along the travel, in order
+ * @param greatest max B, mm
+ * @param wear     max B − min B, mm
+ * @param says     which of the two is worn
+ */
+public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal wear, Reason says) {
+
+    public static final int READINGS = 3;
+    /** Below this difference along the screw, mm, the readings say nothing of the screw (house rule). */
+    private static final BigDecimal EVEN = new BigDecimal("0.03");
+    /** A nut with less than this everywhere, mm, is not worn (house rule: sound grade). */
+    private static final BigDecimal TIGHT = new BigDecimal("0.15");
+    private static final MathContext PRECISE = MathContext.DECIMAL64;
+
+    /**
+     * One place along the screw.
+     *
+     * @param name     such as "left end"
+     * @param readings mm
+     */
+    public record Station(String name, List<BigDecimal> readings) {
+
+        public Station {
+            readings = List.copyOf(readings);
+            if (readings.size() < READINGS) {
+                throw Refused.because("backlash.readings", name, readings.size(), READINGS);
+            }
+            if (readings.stream().anyMatch(r -> r.signum() < 0)) {
+                throw Refused.because("backlash.negative", name);
+            }
+        }
+
+        public BigDecimal mean() {
+            BigDecimal sum = readings.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+            return sum.divide(BigDecimal.valueOf(readings.size()), PRECISE).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros();
+        }
+
+        /** Standard deviation of the readings about their mean, mm. */
+        public double scatter() {
+            double mean = mean().doubleValue();
+            double squares = readings.stream().mapToDouble(r -> (r.doubleValue() - mean) * (r.doubleValue() - mean)).sum();
+            return Math.sqrt(squares / (readings.size() - 1));
+        }
+    }
+
+    /** @throws Refused with fewer than both ends and the middle */
+    public static Backlash of(List<Station> stations) {
+        if (stations.size() < 3) {
+            throw Refused.because("backlash.stations", stations.size());
+        }
+        List<BigDecimal> means = new ArrayList<>(stations.stream().map(Station::mean).toList());
+        BigDecimal most = means.stream().reduce(BigDecimal::max).orElseThrow();
+        BigDecimal least = means.stream().reduce(BigDecimal::min).orElseThrow();
+        BigDecimal wear = most.subtract(least);
+        return new Backlash(List.copyOf(stations), most, wear, says(stations, means, most, least, wear));
+    }
+
+    private static Reason says(List<Station> stations, List<BigDecimal> means, BigDecimal most, BigDecimal least, BigDecimal wear) {
+        String where = stations.get(means.indexOf(most)).name();
+        if (wear.compareTo(EVEN) > 0) {
+            return Reason.of(least.compareTo(TIGHT) > 0 ? "backlash.screw-and-nut" : "backlash.screw", wear, where, least);
+        }
+        return least.compareTo(TIGHT) > 0 ? Reason.of("backlash.nut", least) : Reason.of("backlash.even", most, wear);
+    }
+}

@@ -1,0 +1,106 @@
+package tallledger.core.motion;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Reason;
+
+/**
+ * What the wheels on hand can cut of what the chart promises, and the smallest set to make or buy that restores the rest.
+ *
+ * <p>Worked: lead screw 6 mm, wheels 20 40 60: 3 mm by 20/40, 2 mm by 20/60; 4.5 mm wants 3/4 and cannot be cut; one wheel of 30
+ * restores it (30/40).
+ *
+ * @param threads each promised pitch, in the chart's order
+ * @param buy     the smallest set that restores the chart; empty where nothing is missing or no set of up to three does
+ * @param beyond  pitches that not even {@code buy} restores
+ */
+public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLength> beyond) {
+
+    /** Ratios this close are the same: real ratios of whole wheels differ by far more. */
+    static final double EXACT = 1e-9;
+
+    /**
+     * One pitch of the chart.
+     *
+     * @param exact   a train of the wheels on hand that cuts it exactly
+     * @param nearest else the nearest that mounts
+     * @param factor  box factor to set with it
+     * @param error   how far off the nearest is, a share; nought where exact
+     */
+    public record Thread(TypedLength pitch, Optional<GearTrain> exact, Optional<GearTrain> nearest, BigDecimal factor, double error) {
+
+        /** What the nearest adds up to over 300 mm, mm. */
+        public double over300() {
+            return error * 300;
+        }
+    }
+
+    public static ChangeWheels of(GearChart chart, WheelSet onHand) {
+        List<GearTrain> trains = new ArrayList<>();
+        GearTrain.each(onHand, chart.reach(), trains::add);
+        List<Thread> threads = chart.promised().stream().map(pitch -> thread(chart, pitch, trains)).toList();
+        List<TypedLength> missing = threads.stream().filter(t -> t.exact().isEmpty()).map(Thread::pitch).toList();
+        if (missing.isEmpty()) {
+            return new ChangeWheels(threads, List.of(), List.of());
+        }
+        List<Integer> buy = new WheelsToBuy(chart, onHand, missing).smallest();
+        List<GearTrain> after = new ArrayList<>();
+        GearTrain.each(onHand.with(buy), chart.reach(), after::add);
+        return new ChangeWheels(threads, buy, missing.stream().filter(p -> thread(chart, p, after).exact().isEmpty()).toList());
+    }
+
+    public List<Thread> cut() {
+        return threads.stream().filter(t -> t.exact().isPresent()).toList();
+    }
+
+    public List<Thread> lost() {
+        return threads.stream().filter(t -> t.exact().isEmpty()).toList();
+    }
+
+    private static Thread thread(GearChart chart, TypedLength pitch, List<GearTrain> trains) {
+        Thread best = new Thread(pitch, Optional.empty(), Optional.empty(), BigDecimal.ONE, Double.POSITIVE_INFINITY);
+        for (GearTrain train : trains) {
+            for (BigDecimal factor : chart.factors()) {
+                double error = train.ratio() * chart.leadScrew().mm().doubleValue() * factor.doubleValue() / pitch.mm().doubleValue() - 1;
+                if (Math.abs(error) < Math.abs(best.error) - EXACT) {
+                    boolean exact = Math.abs(error) < EXACT;
+                    best = new Thread(pitch, exact ? Optional.of(train) : Optional.empty(), Optional.of(train), factor, exact ? 0 : error);
+                }
+            }
+        }
+        return best;
+    }
+
+    /** In words: how many of the chart can be cut, and what would bring back the rest. */
+    public List<Reason> says() {
+        List<Reason> says = new ArrayList<>();
+        says.add(Reason.of("wheels.cut", cut().size(), threads.size()));
+        if (!lost().isEmpty()) {
+            says.add(Reason.of("wheels.lost", lost().stream().map(t -> t.pitch().typed()).collect(Collectors.joining(", "))));
+            says.add(buy.isEmpty() ? Reason.of("wheels.no-set")
+                    : Reason.of(beyond.isEmpty() ? "wheels.buy" : "wheels.buy-most", buy.stream().map(String::valueOf).collect(Collectors.joining(", ")), beyond.size()));
+        }
+        return says;
+    }
+
+    /**
+     * A pair put on the wrong way round: swapping a/b gives (b/a)² times the present feed.
+     *
+     * <p>Worked: 30/60 mounted and the feed half of what it should be: swapped it is 4 times the present, twice too fast; so that
+     * is not the cause.
+     *
+     * @param present feed as measured, any unit
+     * @param wanted  feed as the chart says, same unit
+     */
+    public static Reason swapped(int driver, int driven, double present, double wanted) {
+        double factor = Math.pow((double) driven / driver, 2);
+        double after = present * factor;
+        double off = after / wanted - 1;
+        String code = Math.abs(off) <= 0.02 ? "wheels.swap-right" : off > 0 ? "wheels.swap-over" : "wheels.swap-under";
+        return Reason.of(code, driver, driven, factor, after, wanted, Math.abs(off) * 100);
+    }
+}

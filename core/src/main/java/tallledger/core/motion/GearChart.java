@@ -1,0 +1,99 @@
+package tallledger.core.motion;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * What the thread or feed chart promises: pitch = (Π drivers / Π driven) · lead screw pitch · box factor.
+ *
+ * @param leadScrew pitch of the lead screw
+ * @param factors   factors of the feed box, 1 where there is none
+ * @param promised  every pitch or feed on the chart
+ * @param reach     sums of teeth a two-wheel quadrant spans; empty where nobody measured
+ * @param buyable   teeth of wheels that can be made or bought
+ */
+public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<TypedLength> promised, Optional<Teeth> reach, Teeth buyable) {
+
+    public static final int MOST_PROMISED = 60;
+    private static final int MOST_FACTORS = 12;
+
+    /** A range of teeth, both ends included. */
+    public record Teeth(int least, int most) {
+        public Teeth {
+            if (least < 1 || most < least || most > 999) {
+                throw Refused.because("wheels.range", least, most);
+            }
+        }
+
+        boolean holds(int teeth) {
+            return teeth >= least && teeth <= most;
+        }
+
+        /** Written "20-127"; empty where nothing is written. */
+        static Optional<Teeth> parse(String text) {
+            if (text.isBlank()) {
+                return Optional.empty();
+            }
+            String[] ends = text.strip().split("\\s*[-–]\\s*|\\s+");
+            if (ends.length != 2 || !ends[0].matches("\\d{1,3}") || !ends[1].matches("\\d{1,3}")) {
+                throw Refused.because("wheels.range-form", text);
+            }
+            return Optional.of(new Teeth(Integer.parseInt(ends[0]), Integer.parseInt(ends[1])));
+        }
+    }
+
+    public GearChart {
+        factors = List.copyOf(factors);
+        promised = List.copyOf(promised);
+        if (leadScrew.mm().signum() <= 0) {
+            throw Refused.because("number.not-positive", leadScrew.typed()).at("leadScrew");
+        }
+        if (promised.isEmpty() || promised.size() > MOST_PROMISED) {
+            throw Refused.because("chart.promised", promised.size(), MOST_PROMISED).at("promised");
+        }
+        if (factors.isEmpty() || factors.size() > MOST_FACTORS) {
+            throw Refused.because("chart.factors", factors.size(), MOST_FACTORS).at("factors");
+        }
+    }
+
+    /** From text as typed: lists are parted by commas, semicolons or line ends. */
+    public static GearChart parse(String leadScrew, String factors, String promised, String reach, String buyable, LengthUnit unit) {
+        TypedLength screw = at("leadScrew", () -> TypedLength.parse(leadScrew, unit));
+        List<BigDecimal> box = new ArrayList<>();
+        for (String factor : factors.isBlank() ? List.of("1") : parts(factors)) {
+            box.add(at("factors", () -> TypedNumber.parsePositive(factor).value()));
+        }
+        List<TypedLength> pitches = new ArrayList<>();
+        for (String pitch : parts(promised)) {
+            pitches.add(at("promised", () -> positive(TypedLength.parse(pitch, unit))));
+        }
+        Optional<Teeth> spans = at("reach", () -> Teeth.parse(reach));
+        Teeth makeable = at("buyable", () -> Teeth.parse(buyable)).orElse(new Teeth(20, 127));
+        return new GearChart(screw, box, pitches, spans, makeable);
+    }
+
+    private static TypedLength positive(TypedLength length) {
+        if (length.mm().signum() <= 0) {
+            throw Refused.because("number.not-positive", length.typed());
+        }
+        return length;
+    }
+
+    private static <T> T at(String field, java.util.function.Supplier<T> read) {
+        try {
+            return read.get();
+        } catch (Refused refused) {
+            throw refused.at(field);
+        }
+    }
+
+    private static List<String> parts(String text) {
+        return java.util.Arrays.stream(text.split("[;\\n]|,(?=\\s)")).map(String::strip).filter(t -> !t.isEmpty()).toList();
+    }
+}

@@ -1,0 +1,87 @@
+package tallledger.core.safety;
+
+import java.math.BigDecimal;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * What is on the spindle, and the speed marked on it.
+ *
+ * @param kind      what it is
+ * @param diameter  outer diameter, mm; a wheel's surface speed needs it
+ * @param markedRpm speed marked on it, min⁻¹; empty where there is no mark
+ * @param markedMs  surface speed marked on a wheel, m/s
+ * @param askedOf   who allowed an unmarked one above half the top speed; empty where nobody was asked
+ * @param typed     fields as typed
+ */
+public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDecimal> markedRpm, Optional<BigDecimal> markedMs,
+                      String askedOf, Map<String, String> typed) {
+
+    public enum Kind {
+        NOTHING, CHUCK, FACEPLATE, WHEEL;
+
+        boolean isHeld() {
+            return this == CHUCK || this == FACEPLATE;
+        }
+    }
+
+    private static final BigDecimal MOST_MS = BigDecimal.valueOf(200);
+    private static final int LONGEST_NAME = 80;
+
+    public Mounted {
+        typed = Map.copyOf(typed);
+        askedOf = askedOf.strip();
+        if (kind == Kind.WHEEL && diameter.isEmpty()) {
+            throw Refused.because("mounted.wheel-diameter").at("diameter");
+        }
+        if (kind == Kind.WHEEL && markedRpm.isEmpty() && markedMs.isEmpty()) {
+            throw Refused.because("mounted.wheel-mark").at("markedMs");
+        }
+        markedMs.filter(v -> v.compareTo(MOST_MS) > 0).ifPresent(v -> {
+            throw Refused.because("mounted.surface-speed", v, MOST_MS).at("markedMs");
+        });
+        if (askedOf.length() > LONGEST_NAME) {
+            throw Refused.because("text.long", askedOf.length(), LONGEST_NAME).at("askedOf");
+        }
+    }
+
+    public static Mounted parse(Kind kind, String diameter, String markedRpm, String markedMs, String askedOf, LengthUnit unit) {
+        Optional<BigDecimal> across = read(diameter, "diameter", () -> positive(TypedLength.parse(diameter, unit).mm(), diameter));
+        Optional<BigDecimal> rpm = read(markedRpm, "markedRpm", () -> TypedNumber.parsePositive(markedRpm).value());
+        Optional<BigDecimal> surface = read(markedMs, "markedMs", () -> TypedNumber.parsePositive(markedMs).value());
+        return new Mounted(kind, across, rpm, surface, askedOf, Map.of("diameter", diameter.strip(), "markedRpm", markedRpm.strip(),
+                "markedMs", markedMs.strip()));
+    }
+
+    private static BigDecimal positive(BigDecimal length, String typed) {
+        if (length.signum() <= 0) {
+            throw Refused.because("number.not-positive", typed);
+        }
+        return length;
+    }
+
+    private static Optional<BigDecimal> read(String text, String field, java.util.function.Supplier<BigDecimal> factory) {
+        try {
+            return text.isBlank() ? Optional.empty() : Optional.of(factory.get());
+        } catch (Refused refused) {
+            throw refused.at(field);
+        }
+    }
+
+    public Map<String, Object> toPayload() {
+        Map<String, Object> fields = new HashMap<>(typed);
+        fields.put("kind", kind.name());
+        fields.put("askedOf", askedOf);
+        return fields;
+    }
+
+    public static Mounted from(Payload p, LengthUnit unit) {
+        return parse(Kind.valueOf(p.text("kind")), p.text("diameter"), p.text("markedRpm"), p.text("markedMs"), p.text("askedOf"), unit);
+    }
+}

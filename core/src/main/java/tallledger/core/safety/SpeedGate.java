@@ -1,0 +1,60 @@
+package tallledger.core.safety;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.Optional;
+import tallledger.core.reason.Reason;
+
+/**
+ * Whether a run may be made with what is on the spindle. A wheel's surface speed v = π·D·n/60 000 m/s (D in mm, n in min⁻¹) must
+ * not exceed its marked maximum, nor n its marked speed; a chuck or faceplate likewise. One without a mark: ask before
+ * running above half of the machine's top speed (house rule).
+ *
+ * <p>Worked: a 400 mm wheel marked 35 m/s: at 1 600 min⁻¹ it runs 33.5 m/s and may, at 2 000 it would run 41.9 m/s and may not.
+ *
+ * @param refused why the run is refused; empty where it may be made
+ */
+public record SpeedGate(Optional<Reason> refused) {
+
+    private static final SpeedGate OPEN = new SpeedGate(Optional.empty());
+    private static final MathContext FIGURES = new MathContext(3, RoundingMode.HALF_UP);
+    private static final BigDecimal MILLIMETRES_A_MINUTE = BigDecimal.valueOf(60_000);
+
+    /**
+     * @param rpm speed to be run, min⁻¹
+     * @param top the machine's top speed, min⁻¹, where it is known
+     */
+    public static SpeedGate of(Mounted mounted, BigDecimal rpm, Optional<BigDecimal> top) {
+        if (mounted.kind() == Mounted.Kind.NOTHING) {
+            return OPEN;
+        }
+        if (mounted.markedRpm().filter(m -> rpm.compareTo(m) > 0).isPresent()) {
+            return shut("gate.rpm", mounted.kind(), rpm, mounted.markedRpm().get());
+        }
+        if (mounted.markedMs().isPresent() && mounted.diameter().isPresent()) {
+            BigDecimal surface = surfaceSpeed(mounted.diameter().get(), rpm);
+            if (surface.compareTo(mounted.markedMs().get()) > 0) {
+                return shut("gate.surface", mounted.kind(), rpm, surface.round(FIGURES), mounted.markedMs().get(), mounted.diameter().get().stripTrailingZeros());
+            }
+        }
+        boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();
+        if (unmarked && top.filter(t -> rpm.add(rpm).compareTo(t) > 0).isPresent()) {
+            return shut("gate.unmarked", mounted.kind(), rpm, top.get());
+        }
+        return OPEN;
+    }
+
+    /** v = π·D·n/60 000, m/s. */
+    public static BigDecimal surfaceSpeed(BigDecimal diameter, BigDecimal rpm) {
+        return BigDecimal.valueOf(Math.PI).multiply(diameter).multiply(rpm).divide(MILLIMETRES_A_MINUTE, MathContext.DECIMAL64);
+    }
+
+    private static SpeedGate shut(String code, Object... arguments) {
+        return new SpeedGate(Optional.of(Reason.of(code, arguments)));
+    }
+
+    public boolean isOpen() {
+        return refused.isEmpty();
+    }
+}

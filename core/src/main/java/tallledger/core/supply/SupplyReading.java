@@ -1,0 +1,115 @@
+package tallledger.core.supply;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+
+/**
+ * What stands at the machine's terminals or socket, as a licensed person measured it or a meter on the board shows it.
+ *
+ * @param volts  between phases: three for three phases, one for one
+ * @param source what feeds it
+ * @param rating of a converter, kW, or of an inverter, A
+ */
+public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, Source source, Optional<BigDecimal> rating) {
+
+    public enum Source { MAINS, ROTARY_CONVERTER, STATIC_CONVERTER, INVERTER }
+
+    /** Unbalance over this, %: derate the motor (widely used motor practice). */
+    public static final BigDecimal DERATE = BigDecimal.ONE;
+    /** Over this, %: do not run. */
+    public static final BigDecimal DO_NOT_RUN = BigDecimal.valueOf(5);
+    /** ± share of the plate's voltage a motor is made for (house rule). */
+    public static final BigDecimal VOLTAGE_TOLERANCE = new BigDecimal("0.10");
+    /** A heavy start wants a rotary converter of this many times the motor (house rule). */
+    public static final BigDecimal HEAVY = BigDecimal.valueOf(2);
+    private static final BigDecimal FREQUENCY_TOLERANCE = new BigDecimal("0.02");
+    private static final BigDecimal MOST_VOLTS = BigDecimal.valueOf(1000);
+
+    public SupplyReading {
+        volts = List.copyOf(volts);
+        volts.stream().filter(v -> v.signum() <= 0 || v.compareTo(MOST_VOLTS) > 0).findFirst().ifPresent(v -> {
+            throw Refused.because("supply.volts", v, MOST_VOLTS).at("l12");
+        });
+    }
+
+    /** How it comes out: what stops, what warns, what is right. */
+    public enum Weight { RIGHT, WARNS, STOPS, UNKNOWN }
+
+    /** One thing judged. */
+    public record Point(Weight weight, Reason because) {
+    }
+
+    /** Voltage unbalance = 100 · max|V_i − V̄| / V̄, %. Worked: 400, 410, 390: 2.5 %. */
+    public BigDecimal unbalance() {
+        BigDecimal mean = mean();
+        BigDecimal most = volts.stream().map(v -> v.subtract(mean).abs()).reduce(BigDecimal.ZERO, BigDecimal::max);
+        return most.multiply(BigDecimal.valueOf(100)).divide(mean, MathContext.DECIMAL64).setScale(2, RoundingMode.HALF_UP);
+    }
+
+    public BigDecimal mean() {
+        return volts.stream().reduce(BigDecimal.ZERO, BigDecimal::add).divide(BigDecimal.valueOf(volts.size()), MathContext.DECIMAL64);
+    }
+
+    /** Everything that can be judged against the plate, worst first. */
+    public List<Point> against(SupplyPlate plate) {
+        List<Point> points = new ArrayList<>();
+        points.add(phases(plate));
+        if (volts.size() == 3) {
+            points.add(balance());
+        }
+        points.add(plate.volts().map(this::voltage).orElse(new Point(Weight.UNKNOWN, Reason.of("supply.plate-volts-unread"))));
+        hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p))).ifPresent(points::add);
+        size(plate).ifPresent(points::add);
+        points.sort(java.util.Comparator.comparing((Point p) -> List.of(Weight.STOPS, Weight.WARNS, Weight.UNKNOWN, Weight.RIGHT).indexOf(p.weight)));
+        return points;
+    }
+
+    private Point phases(SupplyPlate plate) {
+        boolean enough = volts.size() >= plate.phases();
+        return new Point(enough ? Weight.RIGHT : Weight.STOPS, Reason.of(enough ? "supply.phases-right" : "supply.phases-missing", plate.phases(), volts.size()));
+    }
+
+    private Point balance() {
+        BigDecimal off = unbalance();
+        if (off.compareTo(DO_NOT_RUN) > 0) {
+            return new Point(Weight.STOPS, Reason.of("supply.unbalance-stop", off, DO_NOT_RUN));
+        }
+        return off.compareTo(DERATE) > 0 ? new Point(Weight.WARNS, Reason.of("supply.unbalance-derate", off, DERATE))
+                : new Point(Weight.RIGHT, Reason.of("supply.unbalance-right", off, DERATE));
+    }
+
+    private Point voltage(BigDecimal wanted) {
+        BigDecimal off = mean().subtract(wanted).divide(wanted, MathContext.DECIMAL64);
+        boolean right = off.abs().compareTo(VOLTAGE_TOLERANCE) <= 0;
+        return new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(right ? "supply.volts-right" : "supply.volts-off",
+                mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, VOLTAGE_TOLERANCE.movePointRight(2).stripTrailingZeros()));
+    }
+
+    private Point frequency(BigDecimal there, BigDecimal wanted) {
+        BigDecimal off = there.divide(wanted, MathContext.DECIMAL64).subtract(BigDecimal.ONE);
+        boolean right = off.abs().compareTo(FREQUENCY_TOLERANCE) <= 0;
+        return new Point(right ? Weight.RIGHT : Weight.WARNS, Reason.of(right ? "supply.hertz-right" : "supply.hertz-off", there, wanted,
+                there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
+    }
+
+    /** A converter is sized by the largest motor, doubled for a heavy start; an inverter by the motor's current. */
+    private Optional<Point> size(SupplyPlate plate) {
+        if (source == Source.MAINS) {
+            return Optional.empty();
+        }
+        Optional<BigDecimal> motor = source == Source.INVERTER ? plate.amperes() : plate.kilowatts();
+        if (rating.isEmpty() || motor.isEmpty()) {
+            return Optional.of(new Point(Weight.UNKNOWN, Reason.of("supply.size-unknown." + source.name())));
+        }
+        BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(HEAVY) : motor.get();
+        boolean right = rating.get().compareTo(wanted) >= 0;
+        String code = (right ? "supply.size-right." : "supply.size-small.") + (source == Source.INVERTER ? "inverter" : plate.heavyStart() ? "heavy" : "converter");
+        return Optional.of(new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(code, rating.get(), motor.get(), wanted)));
+    }
+}

@@ -1,0 +1,100 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.plate.SpeedPlate;
+
+/**
+ * The steps of a survey of one machine, made from its own axes and features, in the order people work: desk, standing,
+ * electrics, first start, speeds, movement, travels, accuracy, test cut, hot check, kit, close. Spindle speeds themselves are
+ * runs of the drive and are planned apart ({@link SurveyPlan}).
+ */
+public final class Catalogue {
+
+    private static final List<Template> ALL = Stream.of(GeneralSteps.BEFORE, LatheSteps.STEPS, MillSteps.STEPS, DrillSteps.STEPS, GrinderSteps.STEPS,
+            GeneralSteps.AFTER_STANDING, GeneralSteps.STARTED, GeneralSteps.SPEEDS, AxisSteps.MOVEMENT_STEPS, AxisSteps.TRAVEL_STEPS,
+            AxisSteps.ACCURACY_STEPS, GeneralSteps.AFTER).flatMap(List::stream).toList();
+
+    private static final int SECONDS_A_FEED = 60;
+
+    private Catalogue() {
+    }
+
+    public static List<Step> of(MachineDescription machine) {
+        List<Step> steps = new ArrayList<>();
+        for (Phase phase : Phase.values()) {
+            List<Template> here = ALL.stream().filter(t -> t.phase() == phase).toList();
+            if (phase == Phase.FIRST_START) {
+                here = inOrder(here);
+            }
+            if (phase == Phase.MOVEMENT || phase == Phase.TRAVELS) {
+                steps.addAll(axisSteps(machine, here));
+                steps.addAll(phase == Phase.MOVEMENT ? feedPlate(machine) : List.of());
+                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine)));
+            } else {
+                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine)));
+                steps.addAll(axisSteps(machine, here));
+            }
+        }
+        return List.copyOf(steps);
+    }
+
+    /** At the first start the stop and the direction come before everything of the family's own. */
+    private static List<Template> inOrder(List<Template> steps) {
+        List<Template> sorted = new ArrayList<>(steps);
+        sorted.sort(Comparator.comparing(t -> GeneralSteps.AFTER_STANDING.contains(t) ? 0 : GeneralSteps.STARTED.contains(t) ? 2 : 1));
+        return sorted;
+    }
+
+    /** Everything of one axis together, so that a lock is opened once. */
+    private static List<Step> axisSteps(MachineDescription machine, List<Template> templates) {
+        List<Step> steps = new ArrayList<>();
+        for (Axis axis : machine.fitOut().axes()) {
+            templates.stream().filter(Template::isAboutAxes).forEach(t -> steps.addAll(t.forAxis(machine, axis)));
+        }
+        return steps;
+    }
+
+    /**
+     * One step for each feed of the feed plate. Those that together use every position of every lever come first (as many as the
+     * longest lever has), slow to fast; the rest can then be inferred.
+     */
+    private static List<Step> feedPlate(MachineDescription machine) {
+        if (machine.feeds().isEmpty()) {
+            return List.of();
+        }
+        SpeedPlate plate = machine.feeds().get();
+        List<List<String>> keys = new ArrayList<>(SpeedPlate.keysOf(plate.levers()).stream().filter(k -> plate.cell(k).value().isPresent()).toList());
+        int longest = plate.levers().stream().mapToInt(l -> l.positions().size()).max().orElse(0);
+        keys.sort(Comparator.comparing((List<String> k) -> isOnDiagonal(plate, k, longest) ? 0 : 1).thenComparing(k -> plate.cell(k).value().orElseThrow()));
+        return keys.stream().map(key -> feedStep(plate, key)).toList();
+    }
+
+    private static boolean isOnDiagonal(SpeedPlate plate, List<String> key, int longest) {
+        for (int i = 0; i < longest; i++) {
+            boolean here = true;
+            for (int l = 0; l < key.size(); l++) {
+                List<String> positions = plate.levers().get(l).positions();
+                here &= positions.get(i % positions.size()).equals(key.get(l));
+            }
+            if (here) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static Step feedStep(SpeedPlate plate, List<String> key) {
+        BigDecimal value = plate.cell(key).value().orElseThrow();
+        return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), value.toPlainString()),
+                Phase.MOVEMENT, new MotionRecordings.Feed(Axis.Per.REV, Optional.of(value), false), Severity.SOON, SECONDS_A_FEED,
+                List.of(Need.of(Need.Kind.POWER_ON)), "feed box", Set.of());
+    }
+}

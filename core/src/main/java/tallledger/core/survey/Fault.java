@@ -1,0 +1,79 @@
+package tallledger.core.survey;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.Route;
+import tallledger.core.ledger.Chain;
+import tallledger.core.ledger.Entry;
+
+/**
+ * Something that failed and what became of it: open, then repaired, then re-tested good; or open again. A step or run that
+ * simply comes out good the next time, with no repair between, closes nothing: it stays open until a person strikes one.
+ *
+ * @param key     step id or route key
+ * @param step    the step; empty for a run
+ * @param route   the route; empty for a step
+ * @param state   where it stands
+ * @param history entries it went through, first the failure
+ */
+public record Fault(String key, Optional<Step> step, Optional<Route> route, State state, List<Integer> history) {
+
+    public enum State { OPEN, REPAIRED, RETESTED_GOOD }
+
+    public Fault {
+        history = List.copyOf(history);
+    }
+
+    /** What must be put right, as a repair names it: the step's system. */
+    public Optional<String> system() {
+        return step.map(Step::system);
+    }
+
+    private Fault went(State to, int entry) {
+        List<Integer> longer = new ArrayList<>(history);
+        longer.add(entry);
+        return new Fault(key, step, route, to, longer);
+    }
+
+    /** Every fault of a survey in the order first seen. */
+    public static List<Fault> of(SpindleSurvey survey, StepLedger ledger) {
+        Map<String, Fault> faults = new LinkedHashMap<>();
+        Map<Integer, StepResult> results = new LinkedHashMap<>();
+        ledger.all().forEach(r -> results.put(r.entry(), r));
+        Map<Integer, Run> runs = new LinkedHashMap<>();
+        survey.runs().forEach(r -> runs.put(r.entry(), r));
+        Map<Integer, Entry> struck = Chain.struck(survey.entries());
+        for (Entry entry : survey.entries()) {
+            int at = entry.sequence();
+            if (results.containsKey(at)) {
+                StepResult result = results.get(at);
+                take(faults, new Fault(result.step().id(), Optional.of(result.step()), Optional.empty(), State.OPEN, List.of(at)), result.outcome(), at);
+            } else if (runs.containsKey(at)) {
+                Run run = runs.get(at);
+                take(faults, new Fault(run.route().key(), Optional.empty(), Optional.of(run.route()), State.OPEN, List.of(at)), run.outcome(), at);
+            } else if (entry.kind().equals(Kind.REPAIRED.name()) && !struck.containsKey(at)) {
+                faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD && isMeant(survey, fault, entry) ? fault.went(State.REPAIRED, at) : fault);
+            }
+        }
+        return List.copyOf(faults.values());
+    }
+
+    private static void take(Map<String, Fault> faults, Fault fresh, Outcome outcome, int at) {
+        Fault known = faults.get(fresh.key);
+        if (outcome == Outcome.FAILED) {
+            faults.put(fresh.key, known == null ? fresh : known.went(State.OPEN, at));
+        } else if (known != null && known.state == State.REPAIRED && outcome == Outcome.PROVEN) {
+            faults.put(fresh.key, known.went(State.RETESTED_GOOD, at));
+        }
+    }
+
+    private static boolean isMeant(SpindleSurvey survey, Fault fault, Entry repair) {
+        Optional<String> system = repair.payload().optionalText("system");
+        return system.isPresent() ? fault.system().equals(system)
+                : fault.route.filter(r -> SurveyFold.isOn(survey.machine(), r, repair.payload())).isPresent();
+    }
+}

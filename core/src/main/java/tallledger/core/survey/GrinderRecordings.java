@@ -1,0 +1,99 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.List;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.Recording.Entry;
+import tallledger.core.survey.Recording.Field;
+
+/** Records only grinders have. */
+public final class GrinderRecordings {
+
+    private static final MathContext SHOWN = new MathContext(3, RoundingMode.HALF_UP);
+
+    private GrinderRecordings() {
+    }
+
+    /**
+     * A rotary table that turns faster towards its centre, so that the surface keeps its speed: n(r) = 1000·v/(2π·r), hence n·r the same
+     * at both radii, within ±10 % (house rule), unless the table is at its top speed.
+     *
+     * <p>Worked: 40 min⁻¹ at 300 mm and 80 at 150: both 75 m/min.
+     */
+    public record ToCentre() implements Recording {
+        @Override
+        public String code() {
+            return "to-centre";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("outerRadius", Entry.LENGTH, "mm"), Field.must("outerSpeed", Entry.NUMBER, "rpm"),
+                    Field.must("innerRadius", Entry.LENGTH, "mm"), Field.must("innerSpeed", Entry.NUMBER, "rpm"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            double outer = surface(values, "outerRadius", "outerSpeed");
+            double inner = surface(values, "innerRadius", "innerSpeed");
+            if (values.length("innerRadius").mm().compareTo(values.length("outerRadius").mm()) >= 0) {
+                throw Refused.because("centre.radii", values.text("innerRadius"), values.text("outerRadius")).at("innerRadius");
+            }
+            boolean right = Math.abs(inner / outer - 1) <= 0.10;
+            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "centre.right" : "centre.wrong",
+                    new BigDecimal(outer).round(SHOWN), new BigDecimal(inner).round(SHOWN)));
+        }
+
+        /** v = 2π·r·n/1000, m/min. */
+        private static double surface(Values values, String radius, String speed) {
+            double r = values.length(radius).mm().doubleValue();
+            if (r <= 0) {
+                throw Refused.because("number.not-positive", values.text(radius)).at(radius);
+            }
+            return 2 * Math.PI * r * values.positive(speed).doubleValue() / 1000;
+        }
+    }
+
+    /**
+     * Centreless through-feed: v_f = π·D_r·n_r·sin α, mm/min; slip makes it up to a few per cent less. Right between 93 % and 102 % of
+     * that (house rule).
+     *
+     * <p>Worked: D_r 300 mm, n_r 30 min⁻¹, α 3°: 1 480 mm/min.
+     */
+    public record ThroughFeed() implements Recording {
+        private static final double LEAST = 0.93;
+        private static final double MOST = 1.02;
+
+        @Override
+        public String code() {
+            return "through-feed";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("diameter", Entry.LENGTH, "mm"), Field.must("speed", Entry.NUMBER, "rpm"), Field.must("angle", Entry.NUMBER, "°"),
+                    Field.must("distance", Entry.LENGTH, "mm"), Field.must("seconds", Entry.NUMBER, "s"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            double angle = values.positive("angle").doubleValue();
+            if (angle > 10) {
+                throw Refused.because("through.angle", values.text("angle")).at("angle");
+            }
+            double reckoned = Math.PI * values.length("diameter").mm().doubleValue() * values.positive("speed").doubleValue() * Math.sin(Math.toRadians(angle));
+            double measured = tallledger.core.motion.FeedReading.perMinute(values.length("distance"), values.number("seconds").value()).rate().doubleValue();
+            if (reckoned <= 0) {
+                throw Refused.because("number.not-positive", values.text("diameter")).at("diameter");
+            }
+            double share = measured / reckoned;
+            boolean right = share >= LEAST && share <= MOST;
+            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "through.right" : "through.wrong",
+                    new BigDecimal(measured).round(SHOWN), new BigDecimal(reckoned).round(SHOWN), (share - 1) * 100));
+        }
+    }
+}

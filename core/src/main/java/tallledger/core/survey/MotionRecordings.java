@@ -1,0 +1,224 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.HouseLimits;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.Backlash;
+import tallledger.core.motion.ChangeWheels;
+import tallledger.core.motion.FeedReading;
+import tallledger.core.motion.GearChart;
+import tallledger.core.motion.ThreadPitch;
+import tallledger.core.motion.Trips;
+import tallledger.core.motion.WheelSet;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.Recording.Entry;
+import tallledger.core.survey.Recording.Field;
+
+/** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
+public final class MotionRecordings {
+
+    /** A steel rule or tape read to half a millimetre at each end, U in mm (house rule). */
+    private static final double RULE = 1.0;
+
+    private MotionRecordings() {
+    }
+
+    /**
+     * A feed or rapid measured over a distance.
+     *
+     * @param per      by the turn or by the minute
+     * @param promised what the plate promises, mm/rev or mm/min
+     * @param rapid    whether it is rapid traverse
+     */
+    public record Feed(Axis.Per per, Optional<BigDecimal> promised, boolean rapid) implements Recording {
+        @Override
+        public String code() {
+            return rapid ? "rapid" : "feed";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("distance", Entry.LENGTH, "mm"), per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER, "")
+                    : Field.must("seconds", Entry.NUMBER, "s"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            FeedReading reading = reading(values);
+            String unit = per == Axis.Per.REV ? "mm/rev" : "mm/min";
+            return reading.against(promised, tolerance(), unit).map(StepJudgement::of)
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", reading.rate(), unit)));
+        }
+
+        public FeedReading reading(Values values) {
+            TypedLength distance = values.length("distance");
+            return per == Axis.Per.REV ? FeedReading.perTurn(distance, values.positive("turns"))
+                    : FeedReading.perMinute(distance, values.number("seconds").value());
+        }
+
+        private BigDecimal tolerance() {
+            return rapid ? FeedReading.RAPID_TOLERANCE : FeedReading.FEED_TOLERANCE;
+        }
+    }
+
+    /**
+     * Travel end to end.
+     *
+     * @param claimed mm; empty where nobody says
+     */
+    public record Travel(Optional<BigDecimal> claimed) implements Recording {
+        @Override
+        public String code() {
+            return "travel";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("value", Entry.LENGTH, "mm"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            BigDecimal travel = values.length("value").mm();
+            return claimed.map(c -> Recordings.atLeast(travel, RULE, c, "mm"))
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("travel.measured", travel.stripTrailingZeros())));
+        }
+    }
+
+    /** Five stops against the same trip. */
+    public record FiveTrips() implements Recording {
+        @Override
+        public String code() {
+            return "trips";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("stops", Entry.SERIES, "mm"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            List<TypedLength> stops = values.lengths("stops");
+            Trips trips = values.at("stops", () -> Trips.of(stops.stream().map(TypedLength::mm).toList()));
+            BigDecimal step = stops.stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
+            return Recordings.byGrade(Trips.LIMIT, trips.range(), Gauge.COVERAGE_FACTOR * Gauge.HOUSE_INDICATOR.differenceUncertainty(trips.range(), step));
+        }
+
+        @Override
+        public Optional<GradedLimit> limit() {
+            return Optional.of(Trips.LIMIT);
+        }
+    }
+
+    /** Backlash at both ends and the middle of a screw, three readings each; the greatest is judged, the wear is said. */
+    public record BacklashAlong(String minus, String plus, boolean scaled) implements Recording {
+        @Override
+        public String code() {
+            return "backlash";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("minus", Entry.SERIES, "mm"), Field.must("middle", Entry.SERIES, "mm"), Field.must("plus", Entry.SERIES, "mm"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            Backlash backlash = backlash(values);
+            double worst = backlash.stations().stream().mapToDouble(Backlash.Station::scatter).max().orElse(0);
+            BigDecimal step = values.lengths("middle").stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
+            double u = Math.hypot(worst / Math.sqrt(Backlash.READINGS), Gauge.HOUSE_INDICATOR.differenceUncertainty(backlash.greatest(), step));
+            StepJudgement judged = Recordings.byGrade(HouseLimits.BACKLASH, backlash.greatest(), Gauge.COVERAGE_FACTOR * u);
+            List<Reason> because = new ArrayList<>(judged.because());
+            because.add(backlash.says());
+            if (scaled) {
+                because.add(Reason.of("backlash.scale"));
+            }
+            return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
+        }
+
+        public Backlash backlash(Values values) {
+            return Backlash.of(List.of(station(values, "minus", minus), station(values, "middle", "the middle"), station(values, "plus", plus)));
+        }
+
+        private static Backlash.Station station(Values values, String field, String name) {
+            return values.at(field, () -> new Backlash.Station(name, values.lengths(field).stream().map(TypedLength::mm).toList()));
+        }
+
+        @Override
+        public Optional<GradedLimit> limit() {
+            return Optional.of(HouseLimits.BACKLASH);
+        }
+    }
+
+    /**
+     * Change wheels counted against the chart.
+     *
+     * @param chart what the chart promises; empty where nobody copied it
+     */
+    public record Wheels(Optional<GearChart> chart) implements Recording {
+        @Override
+        public String code() {
+            return "wheels";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("wheels", Entry.TEXT, ""));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            WheelSet wheels = wheels(values);
+            if (chart.isEmpty()) {
+                return StepJudgement.of(Outcome.UNDECIDED, Reason.of("wheels.no-chart", wheels.teeth().size()));
+            }
+            ChangeWheels result = ChangeWheels.of(chart.get(), wheels);
+            return new StepJudgement(result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED, Optional.empty(), result.says(), Optional.empty());
+        }
+
+        public WheelSet wheels(Values values) {
+            if (!values.has("wheels")) {
+                throw Refused.because("number.missing").at("wheels");
+            }
+            return values.at("wheels", () -> WheelSet.parse(values.text("wheels")));
+        }
+    }
+
+    /** A thread cut and measured over several turns. */
+    public record ThreadCut() implements Recording {
+        @Override
+        public String code() {
+            return "thread";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("pitch", Entry.LENGTH, "mm"), Field.must("length", Entry.LENGTH, "mm"), Field.must("turns", Entry.NUMBER, ""));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            TypedLength pitch = values.length("pitch");
+            TypedLength length = values.length("length");
+            if (pitch.mm().signum() <= 0) {
+                throw Refused.because("number.not-positive", pitch.typed()).at("pitch");
+            }
+            int turns = values.whole("turns");
+            ThreadPitch thread = ThreadPitch.of(pitch.mm(), length.mm(), turns);
+            double u = Gauge.HOUSE_CALIPER.differenceUncertainty(length.mm(), length.step()) * 300 / Math.max(length.mm().doubleValue(), 1);
+            StepJudgement judged = Recordings.byGrade(GradedLimit.same(ThreadPitch.LIMIT, "mm"), thread.over300().abs(), Gauge.COVERAGE_FACTOR * u);
+            return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of("thread.error", thread.lead(), pitch.mm().stripTrailingZeros(),
+                    thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());
+        }
+    }
+}

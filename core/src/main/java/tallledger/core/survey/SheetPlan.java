@@ -1,0 +1,99 @@
+package tallledger.core.survey;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.School;
+import tallledger.core.drive.Route;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
+
+/**
+ * The plan of the whole sheet: what a repair wants repeated first; then on from where the surveyor is, phase by phase; what was
+ * put off comes at the end. In "my minutes" the steps outside the spindle are those of the greatest worth that fit
+ * ({@link TimeChoice}); while such steps are open the spindle may have half of the minutes (house rule).
+ *
+ * @param spindle      plan of the spindle's runs
+ * @param chosen       ids of open steps that fit the minutes; all of them unless minutes are stated
+ * @param next         key of the next step or route
+ * @param why          why that one
+ * @param minutesSpent from the first entry to the last, pauses of over half an hour left out
+ * @param minutesOpen  what is open would take
+ */
+public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String> next, Reason why, double minutesSpent, double minutesOpen) {
+
+    private static final double HALF = 0.5;
+    private static final double MINUTE = 60;
+
+    public static SheetPlan of(SpindleSurvey survey, StepLedger ledger, Instant now) {
+        Set<Route> held = new HashSet<>(RunGate.refused(survey, ledger));
+        Set<Route> put = putOff(survey, ledger);
+        held.addAll(put);
+        List<Step> open = ledger.open();
+        SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : HALF);
+        Set<String> chosen = chosen(ledger, spindle, open);
+        double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
+        Optional<String> repeat = ledger.repeats().stream().filter(id -> !ledger.later().contains(id)).findFirst();
+        if (repeat.isPresent()) {
+            return new SheetPlan(spindle, chosen, repeat, Reason.of("next.repeat"), spent(survey.entries()), minutesOpen);
+        }
+        Next next = next(ledger, spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
+        return new SheetPlan(spindle, chosen, next.key, next.why, spent(survey.entries()), minutesOpen);
+    }
+
+    private record Next(Optional<String> key, Reason why) {
+    }
+
+    private static Set<Route> putOff(SpindleSurvey survey, StepLedger ledger) {
+        Set<Route> put = new HashSet<>();
+        ledger.later().forEach(key -> survey.machine().train().routeByKey(key).ifPresent(put::add));
+        return put;
+    }
+
+    private static Set<String> chosen(StepLedger ledger, SurveyPlan spindle, List<Step> open) {
+        if (spindle.school() != School.MY_MINUTES || spindle.minutesLeft().isEmpty()) {
+            return new HashSet<>(open.stream().map(Step::id).toList());
+        }
+        double left = spindle.minutesLeft().get().doubleValue() * MINUTE - spindle.plan().seconds();
+        return TimeChoice.of(open, left);
+    }
+
+    /** On from the phase last worked in, round to its beginning; the spindle's runs come before the other steps of their phase. */
+    private static Next next(StepLedger ledger, SurveyPlan spindle, List<Step> open, Set<Route> put) {
+        for (Phase phase : from(ledger)) {
+            if (phase == Phase.SPINDLE && spindle.next().isPresent()) {
+                return new Next(spindle.next().map(Route::key), spindle.why());
+            }
+            Optional<Step> step = open.stream().filter(s -> s.phase() == phase && !ledger.later().contains(s.id())).findFirst();
+            if (step.isPresent()) {
+                return new Next(step.map(Step::id), Reason.of("next.plan"));
+            }
+        }
+        Optional<String> later = ledger.later().stream().filter(key -> open.stream().anyMatch(s -> s.id().equals(key)) || put.stream().anyMatch(r -> r.key().equals(key))).findFirst();
+        return new Next(later, Reason.of(later.isPresent() ? "next.later" : "next.none"));
+    }
+
+    private static List<Phase> from(StepLedger ledger) {
+        Phase here = ledger.step(ledger.lastKey()).map(Step::phase)
+                .orElse(ledger.lastKey().isEmpty() ? ledger.scope() == Scope.WHOLE ? Phase.DESK : Phase.SPINDLE : Phase.SPINDLE);
+        List<Phase> phases = new ArrayList<>(List.of(here));
+        if (ledger.scope() == Scope.SPINDLE_DRIVE) {
+            phases.add(0, Phase.SPINDLE);
+        }
+        phases.addAll(List.of(Phase.values()));
+        return phases;
+    }
+
+    private static double spent(List<Entry> entries) {
+        double seconds = 0;
+        for (int i = 1; i < entries.size(); i++) {
+            Duration gap = Duration.between(entries.get(i - 1).at(), entries.get(i).at());
+            seconds += gap.compareTo(StartCheck.GOOD_FOR) <= 0 ? gap.toMillis() / 1000.0 : 0;
+        }
+        return seconds / MINUTE;
+    }
+}

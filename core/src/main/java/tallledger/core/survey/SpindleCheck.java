@@ -1,0 +1,30 @@
+package tallledger.core.survey;
+
+import java.util.List;
+import tallledger.core.coverage.Outcome;
+
+/** A check at the spindle: kept as an entry of its own kind, which may also hold a stopping time. */
+public record SpindleCheck(DriveCheck check) implements Recording {
+
+    private static final String PREFIX = "check-";
+
+    /** The step's id. */
+    public static String id(DriveCheck check) {
+        return PREFIX + check.name();
+    }
+
+    @Override
+    public String code() {
+        return "check";
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of();
+    }
+
+    @Override
+    public StepJudgement judge(Values values) {
+        return StepJudgement.of(Outcome.PROVEN);
+    }
+}

@@ -1,0 +1,44 @@
+package tallledger.core.survey;
+
+import java.util.List;
+import java.util.Set;
+import tallledger.core.reason.Reason;
+
+/**
+ * One step of a survey.
+ *
+ * @param id        unique on this machine: its code and what it is about
+ * @param code      key of its words
+ * @param about     names that stand in its words: axis, way, position
+ * @param phase     when in the survey
+ * @param recording what is written down and how it is judged
+ * @param ifBad     how bad it is if it is not as it should be
+ * @param seconds   what it takes, s (house starting value)
+ * @param needs     what must be free or safe first
+ * @param system    what is put right when it fails; steps of one system are done again after its repair
+ * @param spares    codes of steps it makes needless when it is good
+ */
+public record Step(String id, String code, List<String> about, Phase phase, Recording recording, Severity ifBad, int seconds,
+                   List<Need> needs, String system, Set<String> spares) {
+
+    public Step {
+        about = List.copyOf(about);
+        needs = List.copyOf(needs);
+        spares = Set.copyOf(spares);
+    }
+
+    /** Which axis it moves or is about; empty for none. */
+    public String axis() {
+        return system.contains(":") ? system.substring(system.indexOf(':') + 1) : "";
+    }
+
+    /** Its name: a code of words with what it is about. */
+    public Reason name() {
+        return new Reason("step." + code, List.copyOf(about));
+    }
+
+    /** Minutes with a tenth, for sums on the page. */
+    public static double minutes(List<Step> steps) {
+        return steps.stream().mapToInt(Step::seconds).sum() / 60.0;
+    }
+}

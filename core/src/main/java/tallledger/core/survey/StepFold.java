@@ -1,0 +1,146 @@
+package tallledger.core.survey;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.KitList;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Chain;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.safety.Mounted;
+
+/** The fold of a survey's steps, one entry after the other. */
+final class StepFold {
+
+    private final MachineDescription machine;
+    private final List<Entry> entries;
+    private final Map<String, Step> steps = new LinkedHashMap<>();
+    private final Map<Integer, StepResult> judged = new LinkedHashMap<>();
+    private final Map<List<String>, String> routeKeys = new HashMap<>();
+    private final Map<String, StepResult> latest = new LinkedHashMap<>();
+    private final List<StepResult> all = new ArrayList<>();
+    private final Map<String, Entry> passed = new LinkedHashMap<>();
+    private final Set<String> later = new LinkedHashSet<>();
+    private final Set<String> repeats = new LinkedHashSet<>();
+    private final List<Entry> repairs = new ArrayList<>();
+    private final Map<String, Need> standing = new HashMap<>();
+    private final List<Photo> photos = new ArrayList<>();
+    private final List<Entry> strays = new ArrayList<>();
+    private Scope scope = Scope.WHOLE;
+    private Optional<Mounted> mounted = Optional.empty();
+    private Optional<Lift> lift = Optional.empty();
+    private KitList kit = new KitList(List.of());
+    private String lastKey = "";
+    private Instant last = Instant.MIN;
+
+    StepFold(MachineDescription machine, List<Entry> entries, List<StepResult> before) {
+        this.machine = machine;
+        before.forEach(result -> judged.put(result.entry(), result));
+        this.entries = entries;
+        Catalogue.of(machine).forEach(step -> steps.put(step.id(), step));
+        machine.train().routes().forEach(route -> routeKeys.put(machine.train().settings(route), route.key()));
+    }
+
+    StepLedger fold() {
+        Map<Integer, Entry> struck = Chain.struck(entries);
+        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(this::take);
+        return new StepLedger(scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats), List.copyOf(repairs),
+                mounted, Map.copyOf(standing), kit, lift, List.copyOf(photos), List.copyOf(strays), lastKey, List.copyOf(judged.values()));
+    }
+
+    private void take(Entry entry) {
+        if (!last.equals(Instant.MIN) && Duration.between(last, entry.at()).compareTo(StartCheck.GOOD_FOR) > 0) {
+            standing.clear();
+        }
+        last = entry.at();
+        Payload p = entry.payload();
+        switch (Kind.valueOf(entry.kind())) {
+            case OPENED -> scope = p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE);
+            case START_CONFIRMED -> {
+                confirm(Need.of(Need.Kind.POWER_ON));
+                if (p.has("mounted")) {
+                    mounted = Optional.of(Mounted.from(p.part("mounted"), machine.identity().unit()));
+                }
+            }
+            case STOPPED -> standing.clear();
+            case STEP -> step(entry, p);
+            case CHECK -> check(entry);
+            case RUN -> {
+                lastKey = routeKeys.getOrDefault(p.texts("settings"), lastKey);
+                later.remove(lastKey);
+            }
+            case PASSED_OVER -> p.optionalText("step").filter(steps::containsKey).ifPresent(id -> {
+                passed.put(id, entry);
+                lastKey = id;
+            });
+            case LATER -> putOff(p.text("step"));
+            case REPAIRED -> p.optionalText("system").ifPresent(system -> repaired(entry, system));
+            case KIT -> kit = kit.with(KitItem.from(p));
+            case LIFT -> lift = Optional.of(Lift.from(p));
+            case PHOTO -> photos.add(Photo.from(entry));
+            case DESCRIPTION_ADOPTED, PLAN_CHOSEN, REMARK, STRIKE -> { }
+        }
+    }
+
+    private void step(Entry entry, Payload p) {
+        Step step = steps.get(p.text("step"));
+        if (step == null) {
+            strays.add(entry);
+            return;
+        }
+        p.texts("confirmed").forEach(text -> {
+            String[] need = text.split("\\|", 2);
+            confirm(new Need(Need.Kind.valueOf(need[0]), need[1]));
+        });
+        record(judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, machine.identity().unit())));
+    }
+
+    private void check(Entry entry) {
+        CheckResult result = CheckResult.from(entry);
+        Optional.ofNullable(steps.get(SpindleCheck.id(result.check()))).ifPresent(step -> record(StepResult.from(result, step, machine.identity().unit())));
+    }
+
+    private void record(StepResult result) {
+        String id = result.step().id();
+        all.add(result);
+        latest.remove(id);
+        latest.put(id, result);
+        passed.remove(id);
+        later.remove(id);
+        repeats.remove(id);
+        lastKey = id;
+    }
+
+    /** Confirmed at a reversal only counts for that reversal. */
+    private void confirm(Need need) {
+        if (need.kind() != Need.Kind.AT_REST) {
+            standing.put(need.subject(), need);
+        }
+    }
+
+    private void putOff(String key) {
+        later.remove(key);
+        later.add(key);
+        lastKey = key;
+    }
+
+    /** What was recorded of the system proves nothing any more: every step of it is to be done again. */
+    private void repaired(Entry entry, String system) {
+        repairs.add(entry);
+        for (Step step : steps.values()) {
+            if (step.system().equals(system) && latest.remove(step.id()) != null) {
+                repeats.add(step.id());
+            }
+        }
+    }
+}

@@ -1,0 +1,124 @@
+package tallledger.core.survey;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.kit.KitList;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.safety.Mounted;
+
+/**
+ * A survey's steps folded from its entries.
+ *
+ * @param scope    how much is gone through
+ * @param steps    the catalogue of this machine, in order
+ * @param latest   the result that counts for each step
+ * @param all      every result that was not struck, in order
+ * @param passed   steps passed over and not done since, with the entry that says why
+ * @param later    keys of steps and routes put off
+ * @param repeats  steps to be done again after a repair
+ * @param repairs  repairs of a step's system
+ * @param mounted  what is on the spindle, where it was said
+ * @param standing what was confirmed last of each subject
+ * @param kit      kit and papers as they stand
+ * @param lift     weight against the lift, with its entry's number
+ * @param photos   photographs not struck
+ * @param strays   results of steps the described machine does not have
+ * @param lastKey  key of the step or route last recorded
+ * @param judged   every result ever judged, those struck since as well
+ */
+public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Entry> passed, List<String> later,
+                         List<String> repeats, List<Entry> repairs, Optional<Mounted> mounted, Map<String, Need> standing, KitList kit,
+                         Optional<Lift> lift, List<Photo> photos, List<Entry> strays, String lastKey, List<StepResult> judged) {
+
+    public static StepLedger fold(MachineDescription machine, List<Entry> entries) {
+        return new StepFold(machine, entries, List.of()).fold();
+    }
+
+    /** The same, sparing the judging of entries that were judged before by the same description. */
+    public StepLedger grown(MachineDescription machine, List<Entry> entries) {
+        return new StepFold(machine, entries, judged).fold();
+    }
+
+    public Optional<Step> step(String id) {
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** Steps this survey goes through. */
+    public List<Step> inScope() {
+        return steps.stream().filter(scope::includes).toList();
+    }
+
+    /** Needs of a step with whether each must be confirmed afresh: only what changed since the last step is asked. */
+    public List<Asked> asked(Step step) {
+        List<Asked> asked = new ArrayList<>();
+        if (reverses(step)) {
+            asked.add(new Asked(new Need(Need.Kind.AT_REST, step.axis()), true));
+        }
+        step.needs().forEach(need -> asked.add(new Asked(need, !need.equals(standing.get(need.subject())))));
+        return asked;
+    }
+
+    /**
+     * One need of a step.
+     *
+     * @param changed whether it differs from what was confirmed last
+     */
+    public record Asked(Need need, boolean changed) {
+    }
+
+    /** The step before moved the same axis the other way: let it come to rest. */
+    private boolean reverses(Step step) {
+        if (step.about().size() < 2 || all.isEmpty()) {
+            return false;
+        }
+        Step before = all.get(all.size() - 1).step();
+        return before.about().size() > 1 && before.about().get(0).equals(step.about().get(0)) && !before.about().get(1).equals(step.about().get(1));
+    }
+
+    /** Whether a step need not be done: a good one spares it, or every lever position of its feed was proven elsewhere. */
+    public boolean isSpared(Step step) {
+        if (latest.containsKey(step.id()) || repeats.contains(step.id())) {
+            return false;
+        }
+        boolean named = latest.values().stream().anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
+        return named || step.code().equals("feed-plate") && isFeedInferred(step);
+    }
+
+    /** As with speeds: every position exercised by a proven feed and none of them on a failed one. */
+    private boolean isFeedInferred(Step step) {
+        Set<String> proven = new HashSet<>();
+        Set<String> failed = new HashSet<>();
+        for (StepResult result : latest.values()) {
+            if (result.step().code().equals("feed-plate")) {
+                (result.outcome() == Outcome.PROVEN ? proven : result.isBad() ? failed : new HashSet<String>()).addAll(positions(result.step()));
+            }
+        }
+        Set<String> own = positions(step);
+        return proven.containsAll(own) && own.stream().noneMatch(failed::contains);
+    }
+
+    private static Set<String> positions(Step step) {
+        String[] labels = step.about().get(0).split(" · ");
+        Set<String> positions = new HashSet<>();
+        for (int i = 0; i < labels.length; i++) {
+            positions.add(i + ":" + labels[i]);
+        }
+        return positions;
+    }
+
+    /** Steps nobody has done, passed over or been spared. */
+    public List<Step> open() {
+        return inScope().stream().filter(s -> !latest.containsKey(s.id()) && !passed.containsKey(s.id()) && !isSpared(s)).toList();
+    }
+
+    public List<Photo> photosOf(String step) {
+        return photos.stream().filter(p -> p.step().equals(step)).toList();
+    }
+}

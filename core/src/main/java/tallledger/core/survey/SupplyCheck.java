@@ -1,0 +1,73 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.supply.SupplyPlate;
+import tallledger.core.supply.SupplyReading;
+
+/**
+ * The supply as measured, against what the plate wants.
+ *
+ * @param plate what it wants
+ */
+public record SupplyCheck(SupplyPlate plate) implements Recording {
+
+    @Override
+    public String code() {
+        return "supply";
+    }
+
+    @Override
+    public List<Field> fields() {
+        List<Field> fields = new ArrayList<>();
+        fields.add(new Field("source", Entry.CHOICE, "", SupplyReading.Source.MAINS.name(), Stream.of(SupplyReading.Source.values()).map(Enum::name).toList(), true));
+        fields.add(Field.must("l12", Entry.NUMBER, "V"));
+        fields.add(Field.may("l23", Entry.NUMBER, "V"));
+        fields.add(Field.may("l31", Entry.NUMBER, "V"));
+        fields.add(Field.may("hertz", Entry.NUMBER, "Hz"));
+        fields.add(Field.may("rating", Entry.NUMBER, "kW, A"));
+        fields.add(Field.must("measuredBy", Entry.TEXT, ""));
+        return fields;
+    }
+
+    public SupplyReading reading(Values values) {
+        SupplyReading.Source source = Stream.of(SupplyReading.Source.values()).filter(s -> s.name().equals(values.text("source"))).findFirst()
+                .orElseThrow(() -> Refused.because("choice.unknown").at("source"));
+        List<BigDecimal> volts = new ArrayList<>(List.of(values.positive("l12")));
+        boolean second = values.has("l23");
+        if (second != values.has("l31")) {
+            throw Refused.because("supply.two-volts").at(second ? "l31" : "l23");
+        }
+        if (second) {
+            volts.add(values.positive("l23"));
+            volts.add(values.positive("l31"));
+        }
+        Optional<BigDecimal> hertz = values.has("hertz") ? Optional.of(values.positive("hertz")) : Optional.empty();
+        Optional<BigDecimal> rating = values.has("rating") ? Optional.of(values.positive("rating")) : Optional.empty();
+        return new SupplyReading(volts, hertz, source, rating);
+    }
+
+    @Override
+    public StepJudgement judge(Values values) {
+        if (!values.has("measuredBy")) {
+            throw Refused.because("supply.measured-by").at("measuredBy");
+        }
+        List<SupplyReading.Point> points = reading(values).against(plate);
+        SupplyReading.Weight worst = points.get(0).weight();
+        Outcome outcome = switch (worst) {
+            case RIGHT -> Outcome.PROVEN;
+            case UNKNOWN -> Outcome.UNDECIDED;
+            case WARNS, STOPS -> Outcome.FAILED;
+        };
+        List<Reason> because = new ArrayList<>(points.stream().map(SupplyReading.Point::because).toList());
+        because.add(Reason.of("supply.electrician"));
+        Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();
+        return new StepJudgement(outcome, Optional.empty(), because, worse);
+    }
+}

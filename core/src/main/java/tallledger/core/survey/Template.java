@@ -1,0 +1,167 @@
+package tallledger.core.survey;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+
+/**
+ * A line of the catalogue: a step with the conditions under which a machine gets it. One about an axis becomes a step for every
+ * axis that has what it asks for, and one for each way where it is done each way.
+ */
+final class Template {
+
+    /** What a step is made for. */
+    record Subject(MachineDescription machine, Optional<Axis> axis, boolean plus) {
+
+        Axis moves() {
+            return axis.orElseThrow();
+        }
+
+        String way() {
+            return plus ? moves().plus() : moves().minus();
+        }
+    }
+
+    private final String code;
+    private final Phase phase;
+    private final Severity ifBad;
+    private final int seconds;
+    private Function<Subject, Recording> recording = subject -> new Recordings.Look();
+    private final Set<Family> families = EnumSet.noneOf(Family.class);
+    private final List<Predicate<MachineDescription>> conditions = new ArrayList<>();
+    private Predicate<Axis> axes;
+    private boolean eachWay;
+    private final List<Need.Kind> needs = new ArrayList<>();
+    private String system = "";
+    private final Set<String> spares = new HashSet<>();
+
+    private Template(String code, Phase phase, Severity ifBad, int seconds) {
+        this.code = code;
+        this.phase = phase;
+        this.ifBad = ifBad;
+        this.seconds = seconds;
+    }
+
+    static Template step(String code, Phase phase, Severity ifBad, int seconds) {
+        return new Template(code, phase, ifBad, seconds);
+    }
+
+    Template records(Recording fixed) {
+        recording = subject -> fixed;
+        return this;
+    }
+
+    Template records(Function<Subject, Recording> made) {
+        recording = made;
+        return this;
+    }
+
+    Template cycle(String script) {
+        return records(new WatchedCycle(script));
+    }
+
+    Template on(Family... these) {
+        families.addAll(List.of(these));
+        return this;
+    }
+
+    Template with(Feature... features) {
+        List.of(features).forEach(f -> conditions.add(m -> m.fitOut().has(f)));
+        return this;
+    }
+
+    Template when(Predicate<MachineDescription> condition) {
+        conditions.add(condition);
+        return this;
+    }
+
+    Template eachAxis(Predicate<Axis> having) {
+        axes = having;
+        return this;
+    }
+
+    Template eachWay() {
+        eachWay = true;
+        return this;
+    }
+
+    Template needs(Need.Kind... kinds) {
+        needs.addAll(List.of(kinds));
+        return this;
+    }
+
+    /** What is put right when it fails; on an axis the axis' own. */
+    Template of(String name) {
+        system = name;
+        return this;
+    }
+
+    Template spares(String... codes) {
+        spares.addAll(List.of(codes));
+        return this;
+    }
+
+    Phase phase() {
+        return phase;
+    }
+
+    boolean isAboutAxes() {
+        return axes != null;
+    }
+
+    private boolean fits(MachineDescription machine) {
+        return (families.isEmpty() || families.contains(machine.identity().family())) && conditions.stream().allMatch(c -> c.test(machine));
+    }
+
+    /** Steps about the whole machine. */
+    List<Step> forMachine(MachineDescription machine) {
+        return fits(machine) ? List.of(made(new Subject(machine, Optional.empty(), false), List.of())) : List.of();
+    }
+
+    /** Steps about one axis, each way where it is done each way. */
+    List<Step> forAxis(MachineDescription machine, Axis axis) {
+        if (!fits(machine) || !axes.test(axis)) {
+            return List.of();
+        }
+        if (!eachWay) {
+            return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name())));
+        }
+        return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name(), axis.minus())),
+                made(new Subject(machine, Optional.of(axis), true), List.of(axis.name(), axis.plus())));
+    }
+
+    private Step made(Subject subject, List<String> about) {
+        String axis = subject.axis.map(Axis::name).orElse("");
+        String id = about.isEmpty() ? code : code + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
+        List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
+                .map(kind -> new Need(kind, isOfAxis(kind) ? axis : "")).toList();
+        String of = system.isEmpty() ? code : system;
+        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, axis.isEmpty() ? of : of + ":" + axis, spares);
+    }
+
+    /** A machine without the lock, clamp, brake or half-nut has nothing to free. */
+    private static boolean isThere(Need.Kind kind, Subject subject) {
+        return switch (kind) {
+            case LOCK_FREE, LOCK_ON -> subject.axis.filter(a -> a.has(Axis.Ability.LOCK)).isPresent();
+            case CLAMP_FREE -> subject.axis.filter(a -> a.name().equals("arm") && subject.machine.fitOut().has(Feature.ARM_CLAMP)
+                    || a.name().equals("head") && subject.machine.fitOut().has(Feature.HEAD_CLAMP)).isPresent();
+            case HALF_NUT_OUT -> subject.machine.fitOut().has(Feature.LEAD_SCREW);
+            case BRAKE_OFF -> subject.machine.fitOut().has(Feature.FOOT_BRAKE);
+            default -> true;
+        };
+    }
+
+    private static boolean isOfAxis(Need.Kind kind) {
+        return kind == Need.Kind.LOCK_FREE || kind == Need.Kind.LOCK_ON || kind == Need.Kind.OTHER_LOCKS_FREE || kind == Need.Kind.CLAMP_FREE
+                || kind == Need.Kind.WAY_CLEAR || kind == Need.Kind.ENDS_KNOWN;
+    }
+}

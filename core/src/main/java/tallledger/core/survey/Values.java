@@ -1,0 +1,80 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * What was typed at a step, read field by field; every refusal names its field.
+ *
+ * @param typed as typed
+ * @param unit  the machine's unit of length
+ */
+public record Values(Map<String, String> typed, LengthUnit unit) {
+
+    public Values {
+        typed = Map.copyOf(typed);
+    }
+
+    public String text(String field) {
+        return typed.getOrDefault(field, "").strip();
+    }
+
+    public boolean has(String field) {
+        return !text(field).isEmpty();
+    }
+
+    public TypedLength length(String field) {
+        return at(field, () -> {
+            TypedLength length = TypedLength.parse(text(field), unit);
+            if (length.mm().signum() < 0) {
+                throw Refused.because("length.negative", text(field));
+            }
+            return length;
+        });
+    }
+
+    public TypedNumber number(String field) {
+        return at(field, () -> TypedNumber.parse(text(field)));
+    }
+
+    public BigDecimal positive(String field) {
+        return at(field, () -> TypedNumber.parsePositive(text(field)).value());
+    }
+
+    public int whole(String field) {
+        BigDecimal number = number(field).value().stripTrailingZeros();
+        if (number.scale() > 0 || number.signum() < 0 || number.precision() - number.scale() > 5) {
+            throw Refused.because("value.whole", text(field)).at(field);
+        }
+        return number.intValue();
+    }
+
+    /** Several lengths in one field, parted by blanks, semicolons or lines. */
+    public List<TypedLength> lengths(String field) {
+        return at(field, () -> {
+            List<TypedLength> lengths = new ArrayList<>();
+            Arrays.stream(text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).forEach(t -> lengths.add(TypedLength.parse(t, unit)));
+            if (lengths.isEmpty()) {
+                throw Refused.because("number.missing");
+            }
+            return lengths;
+        });
+    }
+
+    /** Runs a factory; what it refuses is said at this field unless it names another. */
+    public <T> T at(String field, Supplier<T> factory) {
+        try {
+            return factory.get();
+        } catch (Refused refused) {
+            throw refused.field().isPresent() ? refused : refused.at(field);
+        }
+    }
+}

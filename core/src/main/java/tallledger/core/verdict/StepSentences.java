@@ -1,0 +1,99 @@
+package tallledger.core.verdict;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Grade;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.KitList;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Phase;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.StepResult;
+import tallledger.core.verdict.ConditionStatement.Sentence;
+
+/** What the statement says of the steps: how many were done, what each bad one is, what grade was reached, what is open. */
+final class StepSentences {
+
+    private StepSentences() {
+    }
+
+    static List<Sentence> of(StepLedger ledger) {
+        List<Sentence> s = new ArrayList<>();
+        if (ledger.scope() == Scope.SPINDLE_DRIVE && ledger.all().stream().allMatch(r -> r.step().recording() instanceof SpindleCheck)) {
+            return s;
+        }
+        counts(ledger, s);
+        List<StepResult> results = ledger.latest().values().stream().filter(r -> !(r.step().recording() instanceof SpindleCheck)).toList();
+        results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
+        results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
+                Reason.of("statement.step-close", r.step().name(), r.judgement().because()), List.of(r.entry()))));
+        grades(results, s);
+        ledger.repairs().forEach(e -> s.add(new Sentence(Reason.of("statement.system-repaired", e.step(), e.payload().text("what")), List.of(e.sequence()))));
+        again(ledger, s);
+        ledger.passed().forEach((id, entry) -> ledger.step(id).ifPresent(step -> s.add(new Sentence(
+                Reason.of("statement.step-passed", step.name(), entry.payload().text("reason")), List.of(entry.sequence())))));
+        open(ledger, s);
+        kit(ledger, s);
+        return s;
+    }
+
+    private static void counts(StepLedger ledger, List<Sentence> s) {
+        List<Step> all = ledger.inScope();
+        List<StepResult> done = List.copyOf(ledger.latest().values());
+        int spared = (int) all.stream().filter(ledger::isSpared).count();
+        s.add(new Sentence(Reason.of("statement.steps", done.size(), all.size(), count(done, Outcome.PROVEN), count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
+                spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size()), done.stream().map(StepResult::entry).sorted().toList()));
+    }
+
+    private static int count(List<StepResult> done, Outcome outcome) {
+        return (int) done.stream().filter(r -> r.outcome() == outcome).count();
+    }
+
+    private static Sentence bad(StepResult r) {
+        List<Object> said = new ArrayList<>(r.judgement().because());
+        if (!r.remark().isEmpty()) {
+            said.add(r.remark());
+        }
+        return new Sentence(said.isEmpty() ? Reason.of("statement.step-bad", r.step().name(), r.author())
+                : Reason.of("statement.step-bad-because", r.step().name(), r.author(), said), List.of(r.entry()));
+    }
+
+    private static void grades(List<StepResult> results, List<Sentence> s) {
+        Map<Grade, List<StepResult>> byGrade = new EnumMap<>(Grade.class);
+        results.stream().filter(r -> !r.isBad()).forEach(r -> r.judgement().grade().ifPresent(g -> byGrade.computeIfAbsent(g, k -> new ArrayList<>()).add(r)));
+        byGrade.forEach((grade, reached) -> s.add(new Sentence(Reason.of("statement.grade", grade, reached.stream().map(r -> (Object) r.step().name()).toList()),
+                reached.stream().map(StepResult::entry).sorted().toList())));
+    }
+
+    private static void again(StepLedger ledger, List<Sentence> s) {
+        List<Object> names = new ArrayList<>();
+        ledger.repeats().forEach(id -> ledger.step(id).ifPresent(step -> names.add(step.name())));
+        if (!names.isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.steps-again", names), List.of()));
+        }
+    }
+
+    private static void open(StepLedger ledger, List<Sentence> s) {
+        for (Phase phase : Phase.values()) {
+            List<Object> names = new ArrayList<>(ledger.open().stream().filter(step -> step.phase() == phase).map(Step::name).toList());
+            if (!names.isEmpty()) {
+                s.add(new Sentence(Reason.of("statement.steps-open", phase, names), List.of()));
+            }
+        }
+    }
+
+    private static void kit(StepLedger ledger, List<Sentence> s) {
+        if (!ledger.kit().items().isEmpty()) {
+            KitList.Sum sum = ledger.kit().sum();
+            String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
+            s.add(new Sentence(Reason.of(missing.isEmpty() ? "statement.kit" : "statement.kit-missing", sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), List.of()));
+        }
+        ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.says(), List.of())));
+    }
+}

@@ -1,0 +1,75 @@
+package tallledger.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.ledger.Entry;
+import tallledger.core.survey.DriveCheck;
+import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.StepResult;
+import tallledger.core.survey.SurveyEntries;
+
+/** Every machine of the shortlist gone through step by step: what is sound proves good, what is hidden is found, nothing else. */
+class StepAnswersTest {
+
+    static Stream<SimulatedMachine> shortlist() {
+        return KestrelVale.shortlist().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("shortlist")
+    void soundStepsProveGoodAndHiddenFaultsAreFound(SimulatedMachine machine) {
+        StepLedger ledger = gone(machine);
+        assertThat(ledger.open()).isEmpty();
+        List<String> bad = ledger.latest().values().stream().filter(r -> r.outcome() != Outcome.PROVEN).map(r -> r.step().id()).toList();
+        List<String> hidden = machine.wrong().keySet().stream().filter(id -> !id.equals("quill-rates") && !id.equals("dividing-wheels")).toList();
+        assertThat(bad).containsAll(hidden);
+        bad.stream().filter(id -> !hidden.contains(id)).forEach(id -> assertThat(ledger.latest().get(id).judgement().outcome()).as(id).isEqualTo(Outcome.UNDECIDED));
+        assertThat(ledger.steps()).extracting(Step::id).containsAll(machine.wrong().keySet()).doesNotHaveDuplicates();
+    }
+
+    private static StepLedger gone(SimulatedMachine machine) {
+        List<Entry> entries = new ArrayList<>();
+        Instant at = Instant.parse("2026-05-09T08:00:00Z");
+        add(entries, SurveyEntries.opened(at, "Q", 1, "h", "buyer", Scope.WHOLE));
+        StepLedger ledger = StepLedger.fold(machine.description(), entries);
+        for (Step step : ledger.steps()) {
+            at = at.plusSeconds(30);
+            if (step.recording() instanceof SpindleCheck check) {
+                add(entries, SurveyEntries.check(at, "Q", check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+                continue;
+            }
+            StepLedger now = ledger.grown(machine.description(), entries);
+            ledger = now;
+            SimulatedMachine.Answer answer = machine.answer(step, new Random(entries.size()));
+            List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+            add(entries, SurveyEntries.step(at, "Q", now, step, answer.values(), machine.description().identity().unit(), answer.flagged(), confirmed, answer.remark()));
+        }
+        return StepLedger.fold(machine.description(), entries);
+    }
+
+    private static void add(List<Entry> entries, tallledger.core.ledger.Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(entries.get(entries.size() - 1)), draft));
+    }
+
+    @ParameterizedTest
+    @MethodSource("shortlist")
+    void aRestartingGuardIsTheOneStopUseOfCycles(SimulatedMachine machine) {
+        List<StepResult> stops = gone(machine).latest().values().stream().filter(r -> r.judgement().worse().isPresent()).toList();
+        assertThat(stops).extracting(r -> r.step().id()).isEqualTo(switch (machine.description().identity().model()) {
+            case "T1" -> List.of("guard");
+            case "410" -> List.of("supply");
+            default -> List.of();
+        });
+    }
+}
