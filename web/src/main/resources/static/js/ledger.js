@@ -1,7 +1,13 @@
-/* What must move without a round trip: the tap key and the plate grid's keys. Everything else is a form that posts. */
+/* What must move without a round trip: tap key, stopwatch, event keys, the plate grid's keys, and what is half typed kept on this
+   tablet. Everything else is a form that posts. */
 "use strict";
 
 document.documentElement.classList.add("has-script");
+
+/** Whether a key press belongs to a field, a button or a link, and not to the page. */
+function isTyping(event) {
+  return event.target.closest("input, textarea, select, button, a, summary") !== null;
+}
 
 document.addEventListener("alpine:init", () => {
 
@@ -19,6 +25,12 @@ document.addEventListener("alpine:init", () => {
         this.count(event.timeStamp);
       }
     },
+    bySpace(event) {
+      if (event.key === " " && !event.repeat && !isTyping(event) && this.$refs.turns) {
+        event.preventDefault();
+        this.count(event.timeStamp);
+      }
+    },
     count(now) {
       if (this.first === null || (now - this.last) > 8000) {
         this.first = now;
@@ -29,6 +41,100 @@ document.addEventListener("alpine:init", () => {
       const turns = this.taps - 1;
       this.$refs.turns.value = turns > 0 ? String(turns) : "";
       this.$refs.seconds.value = turns > 0 ? ((now - this.first) / 1000).toFixed(2) : "";
+    },
+  }));
+
+  /* Stopwatch: one key starts and stops it, and writes the seconds where a person could also type them. */
+  Alpine.data("stopwatch", () => ({
+    began: null,
+    going: false,
+    label: "Start the watch",
+    press(event) {
+      if (event.button) { return; }
+      this.turn(event.timeStamp);
+    },
+    pressByKey(event) {
+      if ((event.key === " " || event.key === "Enter") && !event.repeat) {
+        event.preventDefault();
+        this.turn(event.timeStamp);
+      }
+    },
+    bySpace(event) {
+      if (event.key === " " && !event.repeat && !isTyping(event) && this.$refs.seconds) {
+        event.preventDefault();
+        this.turn(event.timeStamp);
+      }
+    },
+    turn(now) {
+      if (this.going) {
+        this.$refs.seconds.value = ((now - this.began) / 1000).toFixed(2);
+        this.$refs.seconds.dispatchEvent(new Event("input", { bubbles: true }));
+      }
+      this.going = !this.going;
+      this.began = now;
+      this.label = this.going ? "Stop the watch" : "Start again";
+    },
+  }));
+
+  /* Event keys of a cycle: each press adds a line to the log, seconds from the first. */
+  Alpine.data("cycle", () => ({
+    first: null,
+    tap(event) {
+      if (event.button) { return; }
+      this.log(event.currentTarget.dataset.event, event.timeStamp);
+    },
+    tapByKey(event) {
+      if ((event.key === " " || event.key === "Enter") && !event.repeat) {
+        event.preventDefault();
+        this.log(event.currentTarget.dataset.event, event.timeStamp);
+      }
+    },
+    log(name, now) {
+      const log = this.$refs.log;
+      if (this.first === null) {
+        const lines = log.value.trim().split("\n");
+        const last = parseFloat((lines[lines.length - 1].match(/([\d.]+)\s*s?$/) || [])[1]);
+        this.first = Number.isNaN(last) ? now : now - (last + 1) * 1000;
+      }
+      const text = log.value.replace(/\s*$/, "");
+      log.value = (text ? text + "\n" : "") + name + " " + ((now - this.first) / 1000).toFixed(2);
+      log.scrollTop = log.scrollHeight;
+      log.dispatchEvent(new Event("input", { bubbles: true }));
+    },
+    clear() {
+      this.first = null;
+      this.$refs.log.value = "";
+      this.$refs.log.focus();
+    },
+    /* A person's own script gets its keys as it is written. */
+    rekey() {
+      const names = [];
+      this.$refs.script.value.split("\n").forEach((line) => {
+        const never = line.match(/^\s*(never|hazard)\s+(.+?)\s*$/);
+        const name = never ? never[2] : line.trim().replace(/(\s+[x×]\d+(-\d+)?)?(\s+[\d.,]+\s*-\s*[\d.,]+\s*s)?$/, "");
+        if (name && names.indexOf(name) < 0) { names.push(name); }
+      });
+      const keys = this.$refs.keys;
+      keys.replaceChildren(...names.map((name) => {
+        const key = document.createElement("button");
+        key.type = "button";
+        key.className = "button tapkey";
+        key.dataset.event = name;
+        key.textContent = name;
+        key.addEventListener("pointerdown", (event) => this.tap(event));
+        key.addEventListener("keydown", (event) => this.tapByKey(event));
+        return key;
+      }));
+    },
+  }));
+
+  /* A photograph too large is said before it is sent. */
+  Alpine.data("photo", () => ({
+    large: false,
+    check(event) {
+      const file = this.$refs.file.files[0];
+      this.large = Boolean(file) && file.size > 15 * 1024 * 1024;
+      if (this.large) { event.preventDefault(); }
     },
   }));
 
@@ -75,3 +181,56 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 });
+
+/* What is half typed stays on this tablet until the server says it is recorded, with the key of its form: pressed again after a
+   lost answer it finds the entry it wrote. */
+(function keep() {
+  const form = document.querySelector("form.keeps");
+  const line = document.querySelector(".connection");
+  const recorded = document.querySelector("[data-recorded]");
+  const place = (step) => "half-typed " + location.pathname + " " + step;
+  try {
+    if (recorded) { localStorage.removeItem(place(recorded.dataset.recorded)); }
+    if (!form) { return; }
+  } catch (blocked) { return; }
+  const step = form.querySelector("[name=step]").value;
+  const own = () => Array.from(form.elements).filter((e) => e.name && e.name !== "_csrf" && e.type !== "submit" && e.type !== "file");
+  const save = () => {
+    const typed = own().filter((e) => e.type !== "hidden").map((e) => [e.name, e.value, e.type === "checkbox" || e.type === "radio" ? e.checked : null]);
+    const keys = ["submission", "seen"].map((name) => [name, form.querySelector("[name=" + name + "]").value]);
+    localStorage.setItem(place(step), JSON.stringify({ typed, keys }));
+  };
+  const kept = localStorage.getItem(place(step));
+  if (kept && !document.querySelector(".wrong[role=alert]")) {
+    const was = JSON.parse(kept);
+    was.typed.forEach(([name, value, checked]) => own().filter((e) => e.name === name && (checked === null || e.value === value)).forEach((e) => {
+      if (checked === null) { e.value = value; } else { e.checked = checked; }
+    }));
+    was.keys.forEach(([name, value]) => { form.querySelector("[name=" + name + "]").value = value; });
+    if (line) { line.textContent = "What you had half typed here is back."; line.hidden = false; }
+  }
+  form.addEventListener("input", save);
+  form.addEventListener("change", save);
+
+  let asked = false;
+  form.addEventListener("submit", (event) => {
+    if (asked) { return; }
+    event.preventDefault();
+    const by = event.submitter;
+    save();
+    fetch("/alive", { cache: "no-store" }).then((answer) => {
+      if (!answer.ok) { throw new Error(String(answer.status)); }
+      asked = true;
+      form.requestSubmit(by);
+    }).catch(() => {
+      line.textContent = "No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.";
+      line.hidden = false;
+    });
+  });
+  window.addEventListener("pageshow", () => { asked = false; });
+  const watch = () => fetch("/alive", { cache: "no-store" }).then(() => { if (/^(No connection|The connection)/.test(line.textContent)) { line.hidden = true; line.textContent = ""; } })
+    .catch(() => { line.textContent = "The connection is lost. Go on typing: it is kept on this tablet."; line.hidden = false; });
+  setInterval(watch, 15000);
+  window.addEventListener("offline", watch);
+  window.addEventListener("online", watch);
+}());

@@ -9,14 +9,15 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.reason.Refused;
 
 /**
- * One thing to check behind a symptom, with what it costs: look before you dismantle.
+ * One thing to check behind a symptom, or behind a step's system that is not as it should be, with what it costs: look before
+ * you dismantle.
  *
- * @param symptom which symptom
+ * @param about   name of the symptom, or of the system
  * @param kind    which kind of element; empty for any: a free explanation that is asked first
  * @param what    what to look at
  * @param low     cost range, in the user's money
  */
-public record Check(Symptom symptom, Optional<StageKind> kind, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
+public record Check(String about, Optional<StageKind> kind, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
 
     public Check {
         if (what.isBlank() || what.length() > 300) {
@@ -29,7 +30,13 @@ public record Check(Symptom symptom, Optional<StageKind> kind, String what, BigD
 
     /** Checks for a symptom at an element, cheapest first; what costs nothing and fits any element comes before all. */
     public static List<Check> cheapestFirst(List<Check> table, Symptom symptom, StageKind kind) {
-        return table.stream().filter(c -> c.symptom == symptom && (c.kind.isEmpty() || c.kind.get() == kind))
+        return table.stream().filter(c -> c.about.equals(symptom.name()) && (c.kind.isEmpty() || c.kind.get() == kind))
                 .sorted(Comparator.comparing(Check::likely).thenComparing(c -> c.kind.isPresent())).toList();
+    }
+
+    /** Checks for a step's system, an axis left out, cheapest first. */
+    public static List<Check> cheapestFirst(List<Check> table, String system) {
+        String name = system.contains(":") ? system.substring(0, system.indexOf(':')) : system;
+        return table.stream().filter(c -> c.about.equals(name)).sorted(Comparator.comparing(Check::likely)).toList();
     }
 }

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import tallledger.core.cycle.CycleScript;
+import tallledger.core.cycle.CycleScripts;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.SpeedPlate;
@@ -96,5 +98,27 @@ public final class Catalogue {
         return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), value.toPlainString()),
                 Phase.MOVEMENT, new MotionRecordings.Feed(Axis.Per.REV, Optional.of(value), false), Severity.SOON, SECONDS_A_FEED,
                 List.of(Need.of(Need.Kind.POWER_ON)), "feed box", Set.of());
+    }
+
+    /**
+     * A cycle watched besides the catalogue's steps: {@code own-cycle.N} for a person's own script, {@code cycle.CODE} for one of
+     * the house's that this machine's features did not call for.
+     */
+    public static Optional<Step> extra(String id) {
+        if (id.matches("own-cycle\\.\\d{1,3}")) {
+            return Optional.of(extra(id, "own-cycle", CycleScript.OWN));
+        }
+        String code = id.startsWith("cycle.") ? id.substring("cycle.".length()) : "";
+        return CycleScripts.codes().contains(code) ? Optional.of(extra(id, "cycle", code)) : Optional.empty();
+    }
+
+    private static Step extra(String id, String code, String script) {
+        return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, SECONDS_A_FEED,
+                List.of(Need.of(Need.Kind.POWER_ON)), id, Set.of());
+    }
+
+    /** Every system a step can name, for the house's table of checks. */
+    public static Set<String> systems() {
+        return ALL.stream().map(Template::systemName).collect(java.util.stream.Collectors.toCollection(java.util.TreeSet::new));
     }
 }

@@ -11,8 +11,8 @@ import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 
 /**
- * Something that failed and what became of it: open, then repaired, then re-tested good; or open again. A step or run that
- * simply comes out good the next time, with no repair between, closes nothing: it stays open until a person strikes one.
+ * Something that failed and what became of it: open, then repaired, then re-tested good; or open again. One that simply comes
+ * out good the next time, with no repair between, is not closed but said not to have shown again.
  *
  * @param key     step id or route key
  * @param step    the step; empty for a run
@@ -22,7 +22,9 @@ import tallledger.core.ledger.Entry;
  */
 public record Fault(String key, Optional<Step> step, Optional<Route> route, State state, List<Integer> history) {
 
-    public enum State { OPEN, REPAIRED, RETESTED_GOOD }
+    public enum State { OPEN, REPAIRED, RETESTED_GOOD,
+        /** It came out good later with nothing put right between: nobody knows why. */
+        DID_NOT_RECUR }
 
     public Fault {
         history = List.copyOf(history);
@@ -66,8 +68,8 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
         Fault known = faults.get(fresh.key);
         if (outcome == Outcome.FAILED) {
             faults.put(fresh.key, known == null ? fresh : known.went(State.OPEN, at));
-        } else if (known != null && known.state == State.REPAIRED && outcome == Outcome.PROVEN) {
-            faults.put(fresh.key, known.went(State.RETESTED_GOOD, at));
+        } else if (known != null && outcome == Outcome.PROVEN && known.state != State.RETESTED_GOOD) {
+            faults.put(fresh.key, known.went(known.state == State.REPAIRED ? State.RETESTED_GOOD : State.DID_NOT_RECUR, at));
         }
     }
 

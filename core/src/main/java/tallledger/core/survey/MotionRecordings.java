@@ -64,7 +64,8 @@ public final class MotionRecordings {
                     : FeedReading.perMinute(distance, values.number("seconds").value());
         }
 
-        private BigDecimal tolerance() {
+        /** ± share of what is promised. */
+        public BigDecimal tolerance() {
             return rapid ? FeedReading.RAPID_TOLERANCE : FeedReading.FEED_TOLERANCE;
         }
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Family;
+import tallledger.core.safety.Mounted;
 
 /**
  * What must be safe before the spindle starts: confirmed once per start, not per speed. Due again after the machine was
@@ -37,6 +38,14 @@ public final class StartCheck {
         }
         items.addAll(List.of(Item.WORK_CLEAR, Item.GUARD_SHUT, Item.RANGE_HOME, Item.BRAKE_OFF, Item.FEED_OFF, Item.NOTHING_LOOSE));
         return items;
+    }
+
+    /** What can be on the spindle of a family and carries a speed mark; empty where nothing of the kind is mounted. */
+    public static List<Mounted.Kind> mountables(Family family) {
+        if (family == Family.LATHE) {
+            return List.of(Mounted.Kind.NOTHING, Mounted.Kind.CHUCK, Mounted.Kind.FACEPLATE);
+        }
+        return family.isGrinder() ? List.of(Mounted.Kind.NOTHING, Mounted.Kind.WHEEL) : List.of();
     }
 
     /** Whether the checks must be confirmed before the next run. */

@@ -93,7 +93,7 @@ final class StepFold {
     }
 
     private void step(Entry entry, Payload p) {
-        Step step = steps.get(p.text("step"));
+        Step step = Optional.ofNullable(steps.get(p.text("step"))).or(() -> Catalogue.extra(p.text("step"))).orElse(null);
         if (step == null) {
             strays.add(entry);
             return;
@@ -137,7 +137,9 @@ final class StepFold {
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */
     private void repaired(Entry entry, String system) {
         repairs.add(entry);
-        for (Step step : steps.values()) {
+        List<Step> all = new ArrayList<>(steps.values());
+        latest.values().stream().map(StepResult::step).filter(s -> !steps.containsKey(s.id())).forEach(all::add);
+        for (Step step : all) {
             if (step.system().equals(system) && latest.remove(step.id()) != null) {
                 repeats.add(step.id());
             }

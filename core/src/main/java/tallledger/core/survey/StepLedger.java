@@ -46,8 +46,9 @@ public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> 
         return new StepFold(machine, entries, judged).fold();
     }
 
+    /** A step of the catalogue, or a cycle besides it. */
     public Optional<Step> step(String id) {
-        return steps.stream().filter(s -> s.id().equals(id)).findFirst();
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst().or(() -> Catalogue.extra(id));
     }
 
     /** Steps this survey goes through. */

@@ -110,6 +110,11 @@ final class Template {
         return this;
     }
 
+    /** What is put right, an axis left out. */
+    String systemName() {
+        return system.isEmpty() ? code : system;
+    }
+
     Phase phase() {
         return phase;
     }
@@ -144,8 +149,7 @@ final class Template {
         String id = about.isEmpty() ? code : code + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? axis : "")).toList();
-        String of = system.isEmpty() ? code : system;
-        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, axis.isEmpty() ? of : of + ":" + axis, spares);
+        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, axis.isEmpty() ? systemName() : systemName() + ":" + axis, spares);
     }
 
     /** A machine without the lock, clamp, brake or half-nut has nothing to free. */

@@ -95,12 +95,12 @@ class BlameTest {
                 check(null, "Empty drawbar rattling?", "0"), check(StageKind.BELT, "Tension the belt", "5"));
         assertThat(Check.cheapestFirst(table, Symptom.GROWLS, StageKind.GEAR)).extracting(Check::what)
                 .containsExactly("Empty drawbar rattling?", "Look at the oil", "Draw the gear");
-        assertThatThrownBy(() -> new Check(Symptom.HOT, Optional.empty(), "x", BigDecimal.TEN, BigDecimal.ONE, BigDecimal.TEN))
+        assertThatThrownBy(() -> new Check(Symptom.HOT.name(), Optional.empty(), "x", BigDecimal.TEN, BigDecimal.ONE, BigDecimal.TEN))
                 .isInstanceOf(Refused.class);
     }
 
     private static Check check(StageKind kind, String what, String cost) {
         BigDecimal c = new BigDecimal(cost);
-        return new Check(Symptom.GROWLS, Optional.ofNullable(kind), what, c, c, c);
+        return new Check(Symptom.GROWLS.name(), Optional.ofNullable(kind), what, c, c, c);
     }
 }

@@ -18,6 +18,9 @@ class SecurityConfig {
             "img-src 'self'", "font-src 'self'", "connect-src 'self'", "form-action 'self'", "base-uri 'none'",
             "frame-ancestors 'none'");
 
+    /** The largest form there is, a photograph's, bytes. */
+    private static final long MOST_FORM = 15L * 1024 * 1024;
+
     /** Answers only to this machine's own names, so that no page elsewhere can reach it under a name of its own. */
     @Bean
     StrictHttpFirewall ownNamesOnly() {
@@ -36,8 +39,10 @@ class SecurityConfig {
                         .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) -> {
-                    response.setStatus(403);
-                    request.getRequestDispatcher("/sorry/form-expired").forward(request, response);
+                    // A photograph over the limit is never parsed, so its token is not found either: say what is the matter.
+                    boolean large = request.getContentLengthLong() > MOST_FORM;
+                    response.setStatus(large ? 413 : 403);
+                    request.getRequestDispatcher(large ? "/sorry/photo-large" : "/sorry/form-expired").forward(request, response);
                 }))
                 .build();
     }

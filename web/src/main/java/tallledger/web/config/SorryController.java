@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tallledger.core.reason.Refused;
 import tallledger.web.record.MovedOn;
@@ -25,6 +26,17 @@ class SorryController implements ErrorController {
     @RequestMapping("/sorry/form-expired")
     String formExpired(Model model) {
         return sorry(model, "sorry.form-expired");
+    }
+
+    @RequestMapping("/sorry/photo-large")
+    String photoLarge(Model model) {
+        return sorry(model, "sorry.photo-large");
+    }
+
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    @ResponseStatus(HttpStatus.PAYLOAD_TOO_LARGE)
+    String tooLarge(Model model) {
+        return sorry(model, "sorry.photo-large");
     }
 
     @RequestMapping("/error")

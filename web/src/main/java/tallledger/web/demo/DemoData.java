@@ -1,24 +1,18 @@
 package tallledger.web.demo;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
-import java.util.Random;
-import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import tallledger.core.coverage.School;
-import tallledger.core.drive.Route;
-import tallledger.core.ledger.Draft;
-import tallledger.core.survey.StartCheck;
-import tallledger.core.survey.SurveyEntries;
-import tallledger.core.survey.SurveyPlan;
+import tallledger.core.kit.KitItem.State;
+import tallledger.core.safety.Mounted.Kind;
+import tallledger.core.survey.Phase;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
@@ -29,7 +23,6 @@ class DemoData implements SmartInitializingSingleton {
 
     private static final String SURVEYOR = "R. Ashdown, workshop";
     private static final Instant MORNING = Instant.parse("2026-05-09T08:30:00Z");
-    private static final Duration A_RUN = Duration.ofSeconds(52);
 
     private final Shelves shelves;
     private final Books books;
@@ -45,50 +38,38 @@ class DemoData implements SmartInitializingSingleton {
         if (!books.all().isEmpty()) {
             return;
         }
-        List<SimulatedMachine> shortlist = KestrelVale.shortlist();
-        // The lathe: two ranges run, the growl heard, then the afternoon was gone. The drill whole. The rest begun, or only described.
-        survey(shortlist.get(0), School.EVERY_SPEED, 10, 410);
-        survey(shortlist.get(1), School.EVERY_SPEED, Integer.MAX_VALUE, 20);
-        long horizontal = add(shortlist.get(2));
-        survey(shortlist.get(3), School.EVERY_GEAR, 4, 1800);
-        survey(shortlist.get(4), School.EVERY_GEAR, 5, 1);
-        shortlist.subList(5, shortlist.size()).forEach(this::add);
-        begin(shortlist.get(2), horizontal, 5, School.EVERY_GEAR, 11);
+        List<SimulatedMachine> all = KestrelVale.shortlist();
+        // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
+        survey(all, 0, add(all, 0), 410, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
+                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
+                .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "").kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")
+                .kit("faceplate 300", State.MISSING, "", "faceplate", "140", "", "").kit("faceplate 400", State.SEEN, "", "faceplate", "", "", "")
+                .lift("1850", "120", "90", "2000", "the shed’s keeper");
+        survey(all, 1, add(all, 1), 20, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
+                .steps(Phase.FIRST_START).runs(20).steps(Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT, Phase.HOT_CHECK, Phase.KIT, Phase.CLOSE)
+                .kit("drill chuck", State.SEEN, "a private owner", "", "", "", "").kit("manual", State.MISSING, "", "", "25", "", "").lift("280", "", "", "1000", "our own");
+        long horizontal = add(all, 2);
+        survey(all, 3, add(all, 3), 1800, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
+                .steps(Phase.FIRST_START).runs(4).steps(Phase.SPINDLE);
+        survey(all, 4, add(all, 4), 1, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5);
+        long[] rest = IntStream.range(5, all.size()).mapToLong(i -> add(all, i)).toArray();
+        survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS);
+        survey(all, 5, rest[0], 90, "buyer").steps(Phase.DESK, Phase.STANDING);
+        survey(all, 6, rest[1], 3, "rebuilder").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
+                .steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
+        survey(all, 7, rest[2], 45, "buyer").plan(School.MY_MINUTES, "45").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
+        survey(all, 8, rest[3], 50, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(9)
+                .steps(Phase.MOVEMENT, Phase.TRAVELS);
+        survey(all, 9, rest[4], 300, "inspector").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "400", "", "35").steps(Phase.FIRST_START).runs(2).steps(Phase.MOVEMENT);
+        survey(all, 10, rest[5], 71, "buyer").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "350", "", "33").steps(Phase.FIRST_START).runs(1).steps(Phase.MOVEMENT);
+        survey(all, 11, rest[6], 80, "buyer").steps(Phase.STANDING);
     }
 
-    private long add(SimulatedMachine machine) {
-        return shelves.addMachine(machine.description(), SURVEYOR, fresh(0));
+    private DemoSurvey survey(List<SimulatedMachine> all, int which, long machine, long seed, String role) {
+        return new DemoSurvey(shelves, books, all.get(which), SURVEYOR, seed).open(machine, MORNING, role);
     }
 
-    private void survey(SimulatedMachine simulated, School school, int runs, long seed) {
-        begin(simulated, add(simulated), runs, school, seed);
-    }
-
-    private void begin(SimulatedMachine simulated, long machineId, int runs, School school, long seed) {
-        Random random = new Random(seed);
-        Machine machine = shelves.machine(machineId);
-        Instant at = MORNING;
-        long survey = books.open("SURVEY", Optional.of(machine.id()), machine.name(), SurveyEntries.opened(at, SURVEYOR,
-                machine.version(), Shelves.hash(machine), "buyer"), fresh(0));
-        List<StartCheck.Item> items = StartCheck.items(simulated.description().identity().family());
-        write(survey, SurveyEntries.planChosen(at.plusSeconds(200), SURVEYOR, school, ""));
-        write(survey, SurveyEntries.startConfirmed(at.plusSeconds(240), SURVEYOR, items));
-        at = at.plusSeconds(300);
-        for (int i = 0; i < runs; i++) {
-            Optional<Route> next = SurveyPlan.of(shelves.survey(survey).folded(), at).next();
-            if (next.isEmpty()) {
-                break;
-            }
-            write(survey, SurveyEntries.run(at, SURVEYOR, simulated.run(next.get(), random)));
-            at = at.plus(A_RUN);
-        }
-    }
-
-    private void write(long survey, Draft draft) {
-        books.append(survey, draft, fresh(shelves.survey(survey).head()));
-    }
-
-    private static Submission fresh(int seen) {
-        return new Submission(UUID.randomUUID().toString(), seen);
+    private long add(List<SimulatedMachine> all, int which) {
+        return shelves.addMachine(all.get(which).description(), SURVEYOR, Submission.fresh(0));
     }
 }

@@ -11,12 +11,15 @@ import java.util.stream.Collectors;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Method;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
+import tallledger.web.words.SystemWords;
 import tallledger.web.words.Words;
 
 /**
@@ -45,10 +48,16 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             Kind kind = Kind.valueOf(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             lines.add(new EntryLine(entry.sequence(), TIME.format(entry.at().atZone(ZoneId.systemDefault())), entry.author(),
-                    words.of(kind), entry.step(), says(entry, kind, words), by, by == 0 && kind.canBeStruck(), entry.hash()));
+                    words.of(kind), stepName(survey, entry, words), says(entry, kind, words), by, by == 0 && kind.canBeStruck(), entry.hash()));
         }
         Collections.reverse(lines);
         return lines;
+    }
+
+    /** A step by its name, a system by its words; a run by its settings. */
+    private static String stepName(Survey survey, Entry entry, Words words) {
+        return survey.steps().step(entry.step()).map(s -> words.say(s.name()))
+                .orElseGet(() -> entry.payload().has("system") ? SystemWords.of(entry.step(), words) : entry.step());
     }
 
     private static String says(Entry entry, Kind kind, Words words) {
@@ -61,12 +70,46 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             case PLAN_CHOSEN -> words.say("entry.plan", School.valueOf(p.text("school")), p.text("minutes").isEmpty() ? 0 : 1, p.text("minutes"));
             case CHECK -> words.say(p.flag("good") ? "entry.check-good" : "entry.check-bad", DriveCheck.valueOf(p.text("check")),
                     p.text("seconds").isEmpty() ? 0 : 1, p.text("seconds"), p.text("remark"));
-            case REPAIRED -> words.say("entry.repaired", p.text("stage"), p.text("label"), p.text("what"));
+            case REPAIRED -> p.has("system") ? words.say("entry.system-repaired", SystemWords.of(p.text("system"), words), p.text("what"))
+                    : words.say("entry.repaired", p.text("stage"), p.text("label"), p.text("what"));
+            case STEP -> step(p, words);
+            case LATER -> words.say("entry.later");
+            case KIT -> kit(KitItem.from(p), words);
+            case LIFT -> words.say(Lift.from(p).says());
+            case PHOTO -> words.say("entry.photo", p.text("caption"), p.whole("width"), p.whole("height"), p.text("sha256").substring(0, 8));
             case RUN -> run(p, words);
             case PASSED_OVER -> p.text("reason");
             case REMARK -> p.text("text");
             case STRIKE -> words.say("entry.strike", entry.draft().strikes().orElseThrow(), p.text("reason"));
         };
+    }
+
+    /** What was typed, field by field, and what the surveyor said of it. */
+    private static String step(Payload p, Words words) {
+        List<String> parts = new ArrayList<>();
+        if (p.flag("flagged")) {
+            parts.add(words.say("entry.not-right"));
+        } else if (p.part("values").fields().isEmpty()) {
+            parts.add(words.say("entry.right"));
+        }
+        new java.util.TreeMap<>(p.part("values").fields()).forEach((field, value) -> {
+            if (!String.valueOf(value).isBlank()) {
+                parts.add(words.say("field." + field) + " " + String.valueOf(value).strip().replaceAll("\\R+", ", "));
+            }
+        });
+        parts.add(p.text("remark"));
+        return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining("; "));
+    }
+
+    private static String kit(KitItem item, Words words) {
+        List<String> parts = new ArrayList<>(List.of(item.name() + ": " + words.of(item.state())));
+        if (item.isPromised()) {
+            parts.add(words.say("entry.kit-promised", item.promised()));
+        }
+        item.cost().ifPresent(c -> parts.add(words.say("entry.kit-cost", c)));
+        item.until().ifPresent(u -> parts.add(words.say("entry.kit-until", u.toString())));
+        parts.add(item.note());
+        return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining("; "));
     }
 
     private static String run(Payload p, Words words) {

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Kind;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -25,20 +27,35 @@ import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.words.SystemWords;
+import tallledger.web.words.Words;
 
 /** The Faults: suspects, cheapest checks first, repair and what must be repeated. */
 @Controller
 @RequestMapping("/surveys/{id}/faults")
 class FaultsController {
 
+    /** What a choice of the repair form begins with where it is a step's system and no part of the drive. */
+    private static final String SYSTEM = "system";
+
+    /** One choice of what was put right. */
+    public record Choice(String value, String name) {
+    }
+
+    /** One repair as the margin lists it. */
+    public record Repair(int entry, String author, String what, String how) {
+    }
+
     private final Shelves shelves;
+    private final Words words;
     private final Books books;
     private final Plans plans;
     private final HouseTables tables;
     private final Writer writer;
     private final Clock clock;
 
-    FaultsController(Shelves shelves, Books books, Plans plans, HouseTables tables, Writer writer, Clock clock) {
+    FaultsController(Shelves shelves, Books books, Plans plans, HouseTables tables, Writer writer, Clock clock, Words words) {
+        this.words = words;
         this.shelves = shelves;
         this.books = books;
         this.plans = plans;
@@ -64,16 +81,19 @@ class FaultsController {
             return "redirect:/surveys/" + id + "/faults";
         }
         String[] part = typed.get("part").split("\\|", 2);
+        boolean ofSystem = part.length == 2 && part[0].equals(SYSTEM);
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of("author.missing"));
         }
-        boolean known = part.length == 2 && survey.folded().elements().all().stream()
+        boolean known = ofSystem ? survey.steps().steps().stream().anyMatch(st -> st.system().equals(part[1]))
+                || survey.steps().latest().values().stream().anyMatch(r -> r.step().system().equals(part[1])) : part.length == 2 && survey.folded().elements().all().stream()
                 .anyMatch(e -> e.stageName().equals(part[0]) && e.label().equals(part[1]));
         if (!known) {
             typed.refuse("part", Reason.of("choice.unknown"));
         }
-        Optional<Draft> draft = typed.isClean() ? typed.attempt("what", () -> SurveyEntries.repaired(clock.instant(), typed.get("author"),
-                part[0], part[1], typed.get("what"))) : Optional.empty();
+        Optional<Draft> draft = typed.isClean() ? typed.attempt("what", () -> ofSystem
+                ? SurveyEntries.systemRepaired(clock.instant(), typed.get("author"), part[1], typed.get("what"))
+                : SurveyEntries.repaired(clock.instant(), typed.get("author"), part[0], part[1], typed.get("what"))) : Optional.empty();
         if (draft.isEmpty()) {
             response.setStatus(422);
             return page(survey, typed, submission, model);
@@ -96,7 +116,13 @@ class FaultsController {
         model.addAttribute("survey", survey);
         model.addAttribute("plan", plan);
         model.addAttribute("suspects", suspects);
-        model.addAttribute("repeats", survey.folded().repeats().stream().map(survey.folded().machine().train()::name).toList());
+        List<FaultView> faults = FaultView.of(survey, tables.checks(), words);
+        model.addAttribute("faults", faults);
+        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Choice(SYSTEM + "|" + f.system(), SystemWords.of(f.system(), words))).distinct().toList());
+        model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
+                survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name()))).toList());
+        model.addAttribute("repairs", survey.entries().stream().filter(e -> e.kind().equals(Kind.REPAIRED.name()) && !survey.folded().struck().containsKey(e.sequence()))
+                .map(e -> new Repair(e.sequence(), e.author(), e.payload().has("system") ? SystemWords.of(e.step(), words) : e.step(), e.payload().text("what"))).toList());
         model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).toList());
         model.addAttribute("typed", typed);

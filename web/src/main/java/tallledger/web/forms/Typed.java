@@ -44,6 +44,11 @@ public class Typed {
         return !get(name).isBlank();
     }
 
+    /** Whether the form had this field at all, be it empty. */
+    public boolean isSent(String name) {
+        return fields.containsKey(name);
+    }
+
     public List<String> all(String name) {
         return fields.getOrDefault(name, List.of());
     }
@@ -55,6 +60,11 @@ public class Typed {
 
     public void set(String name, String value) {
         fields.set(name, value);
+    }
+
+    /** One more value of a field that holds several. */
+    public void add(String name, String value) {
+        fields.add(name, value);
     }
 
     public void remove(String name) {

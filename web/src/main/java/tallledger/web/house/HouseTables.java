@@ -23,6 +23,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
+import tallledger.core.survey.Catalogue;
 import tallledger.web.record.BookRow;
 import tallledger.web.record.Books;
 import tallledger.web.record.Submission;
@@ -102,12 +103,14 @@ public class HouseTables {
 
     private static Check check(CSVRecord record) {
         try {
-            Symptom symptom = Stream.of(Symptom.values()).filter(s -> s.name().equals(record.get("symptom"))).findFirst()
-                    .orElseThrow(() -> Refused.because("check.symptom", record.get("symptom")));
+            String about = record.get("symptom");
+            if (Stream.of(Symptom.values()).noneMatch(s -> s.name().equals(about)) && !Catalogue.systems().contains(about)) {
+                throw Refused.because("check.symptom", about);
+            }
             Optional<StageKind> kind = record.get("element").isEmpty() ? Optional.empty() : Optional.of(Stream.of(StageKind.values())
                     .filter(k -> k.name().equals(record.get("element"))).findFirst()
                     .orElseThrow(() -> Refused.because("check.element", record.get("element"))));
-            return new Check(symptom, kind, record.get("check"), TypedNumber.parse(record.get("low")).value(),
+            return new Check(about, kind, record.get("check"), TypedNumber.parse(record.get("low")).value(),
                     TypedNumber.parse(record.get("likely")).value(), TypedNumber.parse(record.get("high")).value());
         } catch (Refused refused) {
             throw Refused.because("check.line", record.getRecordNumber() + 1, refused.reason());

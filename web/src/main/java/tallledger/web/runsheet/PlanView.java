@@ -1,54 +1,94 @@
 package tallledger.web.runsheet;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.School;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.SurveyPlan;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
 
 /**
  * The plan as the run sheet's margin tells it.
  *
  * @param school      chosen school
  * @param minutesLeft of those stated
- * @param summary     how many runs, how long, how good
+ * @param spent       minutes worked so far
+ * @param needed      minutes everything open would take
+ * @param summary     how many runs and steps, how long, how good
  * @param coming      the next few runs and what each proves
  * @param beyond      what no run is left for
  * @param leftOpen    what the minutes leave open
+ * @param later       what was put off
  */
-public record PlanView(School school, Optional<BigDecimal> minutesLeft, List<Reason> summary, List<Coming> coming, String beyond, String leftOpen) {
+public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecimal spent, BigDecimal needed, List<Reason> summary, List<Coming> coming,
+                       String beyond, String leftOpen, List<Coming> later) {
 
     private static final int SHOWN = 4;
     private static final double MINUTE = 60;
 
-    /** One run to come. */
+    /** One run or step to come. */
     public record Coming(String key, String name, String proves) {
     }
 
-    static PlanView of(SpindleSurvey survey, SurveyPlan plan) {
-        RunPlan runs = plan.plan();
-        List<Reason> summary = new java.util.ArrayList<>();
+    static PlanView of(Survey survey, SheetPlan plan, Words words) {
+        SpindleSurvey folded = survey.folded();
+        RunPlan runs = plan.spindle().plan();
+        List<Reason> summary = new ArrayList<>();
+        if (survey.steps().scope() == Scope.WHOLE) {
+            summary.add(Reason.of("plan.steps", survey.steps().open().size()));
+        }
         summary.add(Reason.of("plan.runs", runs.runs().size(), runs.seconds() / MINUTE));
-        if (plan.school() == School.EVERY_GEAR && !runs.runs().isEmpty()) {
+        if (plan.spindle().school() == School.EVERY_GEAR && !runs.runs().isEmpty()) {
             summary.add(Reason.of(runs.provenFewest() ? "plan.fewest" : "plan.perhaps-fewest", runs.lowerBound()));
             runs.warm().ifPresent(warm -> summary.add(Reason.of("plan.warm", runs.runs().size() - warm)));
         }
         if (runs.timeRatio() > 1.0005) {
             summary.add(Reason.of("plan.gap", (runs.timeRatio() - 1) * 100));
         }
-        return new PlanView(plan.school(), plan.minutesLeft(), summary, runs.runs().stream().limit(SHOWN).map(run -> coming(survey, run)).toList(),
-                names(runs.beyondProof()), names(runs.leftOpen()));
+        return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
+                coming(survey, plan, words), names(runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));
     }
 
-    private static Coming coming(SpindleSurvey survey, RunPlan.PlannedRun run) {
-        return new Coming(run.route().key(), survey.machine().train().name(run.route()), names(run.proves()));
+    private static BigDecimal whole(double minutes) {
+        return BigDecimal.valueOf(minutes).setScale(0, RoundingMode.HALF_UP);
     }
 
-    private static String names(List<tallledger.core.coverage.Elements.Element> elements) {
+    /** Runs while the speeds are at hand, else the steps that follow. */
+    private static List<Coming> coming(Survey survey, SheetPlan plan, Words words) {
+        boolean speeds = plan.next().filter(k -> survey.folded().machine().train().routeByKey(k).isPresent()).isPresent();
+        if (speeds) {
+            return plan.spindle().plan().runs().stream().limit(SHOWN).map(run -> new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
+                    run.proves().isEmpty() ? words.say("plan.nothing-new") : words.say("plan.proves", names(run.proves())))).toList();
+        }
+        List<Step> open = survey.steps().open().stream().filter(s -> plan.chosen().contains(s.id())).toList();
+        int from = Math.max(0, open.stream().map(Step::id).toList().indexOf(plan.next().orElse("")));
+        return open.stream().skip(from).limit(SHOWN).map(s -> new Coming(s.id(), words.say(s.name()), words.of(s.phase()))).toList();
+    }
+
+    private static String leftOpen(StepLedger ledger, SheetPlan plan, Words words) {
+        String elements = names(plan.spindle().plan().leftOpen());
+        long steps = ledger.open().stream().filter(s -> !plan.chosen().contains(s.id())).count();
+        String more = steps == 0 ? "" : words.say("plan.steps-left", steps);
+        return elements.isEmpty() || more.isEmpty() ? elements + more : elements + ", " + more;
+    }
+
+    private static List<Coming> later(Survey survey, Words words) {
+        return survey.steps().later().stream().map(key -> new Coming(key, survey.folded().machine().train().routeByKey(key).map(survey.folded().machine().train()::name)
+                .or(() -> survey.steps().step(key).map(s -> words.say(s.name()))).orElse(key), "")).toList();
+    }
+
+    private static String names(List<Elements.Element> elements) {
         return elements.stream().map(e -> e.stageName() + " " + e.label()).collect(Collectors.joining(", "));
     }
 }

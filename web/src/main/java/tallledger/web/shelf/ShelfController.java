@@ -29,7 +29,7 @@ class ShelfController {
         static Line of(Machine machine, List<Survey> surveys) {
             Optional<Survey> newest = surveys.stream().findFirst();
             Optional<Coverage.Counts> counts = newest.map(s -> s.folded().coverage().counts());
-            List<Finding> findings = newest.map(s -> Finding.of(s.folded())).orElse(List.of());
+            List<Finding> findings = newest.map(s -> Finding.of(s.folded(), s.steps())).orElse(List.of());
             int known = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
             return new Line(machine, newest, counts, findings.stream().findFirst(), findings.size(), known);
         }

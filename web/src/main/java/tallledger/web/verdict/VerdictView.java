@@ -5,6 +5,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
@@ -52,8 +53,8 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
-        return new VerdictView(folded.coverage().counts(), Finding.of(folded), ClaimVerdict.of(folded),
-                ConditionStatement.of(folded).sentences(), lines, remarks(survey), time(entries.get(0).at()),
+        return new VerdictView(folded.coverage().counts(), Finding.of(folded, survey.steps()), ClaimVerdict.of(folded),
+                ConditionStatement.of(folded, survey.steps()).sentences(), lines, remarks(survey), time(entries.get(0).at()),
                 time(entries.get(entries.size() - 1).at()), String.join(", ", entries.stream().map(Entry::author).distinct().toList()),
                 Chain.firstBreak(entries).isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
     }
@@ -61,7 +62,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
     /** Remarks of their own, and those written beside a run. */
     private static List<Remark> remarks(Survey survey) {
         return survey.entries().stream().filter(e -> !survey.folded().struck().containsKey(e.sequence()))
-                .filter(e -> e.kind().equals(Kind.REMARK.name()) || e.kind().equals(Kind.RUN.name()))
+                .filter(e -> Set.of(Kind.REMARK.name(), Kind.RUN.name(), Kind.CHECK.name()).contains(e.kind()))
                 .map(e -> new Remark(e.author(), e.step(),
                         e.payload().optionalText("text").or(() -> e.payload().optionalText("remark")).orElse(""), e.sequence()))
                 .filter(r -> !r.text().isEmpty()).toList();

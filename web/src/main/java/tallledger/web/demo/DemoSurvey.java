@@ -1,0 +1,132 @@
+package tallledger.web.demo;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import tallledger.core.coverage.School;
+import tallledger.core.drive.Route;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Draft;
+import tallledger.core.machine.Family;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.safety.Mounted;
+import tallledger.core.survey.DriveCheck;
+import tallledger.core.survey.Phase;
+import tallledger.core.survey.RunGate;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.StartCheck;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.SurveyPlan;
+import tallledger.practice.SimulatedMachine;
+import tallledger.web.record.Books;
+import tallledger.web.record.Machine;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+
+/** A survey of a simulated machine, written entry by entry as a surveyor would, phase after phase. */
+final class DemoSurvey {
+
+    private static final int A_RUN = 52;
+
+    private final Shelves shelves;
+    private final Books books;
+    private final SimulatedMachine simulated;
+    private final String surveyor;
+    private final Random random;
+    private long id;
+    private Instant at;
+
+    DemoSurvey(Shelves shelves, Books books, SimulatedMachine simulated, String surveyor, long seed) {
+        this.shelves = shelves;
+        this.books = books;
+        this.simulated = simulated;
+        this.surveyor = surveyor;
+        this.random = new Random(seed);
+    }
+
+    DemoSurvey open(long machineId, Instant morning, String role) {
+        Machine machine = shelves.machine(machineId);
+        at = morning;
+        id = books.open("SURVEY", Optional.of(machine.id()), machine.name(), SurveyEntries.opened(at, surveyor, machine.version(), Shelves.hash(machine), role, Scope.WHOLE),
+                new Submission(UUID.randomUUID().toString(), 0));
+        return this;
+    }
+
+    DemoSurvey plan(School school, String minutes) {
+        write(20, SurveyEntries.planChosen(at, surveyor, school, minutes));
+        return this;
+    }
+
+    DemoSurvey steps(Phase... phases) {
+        Set<Phase> wanted = Set.of(phases);
+        for (Step step : survey().steps().steps()) {
+            if (wanted.contains(step.phase())) {
+                step(step);
+            }
+        }
+        return this;
+    }
+
+    /** Starts the machine: what is on its spindle is said first. */
+    DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
+        Family family = simulated.description().identity().family();
+        Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);
+        write(90, SurveyEntries.startConfirmed(at, surveyor, StartCheck.items(family), mounted));
+        return this;
+    }
+
+    DemoSurvey runs(int most) {
+        for (int i = 0; i < most; i++) {
+            Survey survey = survey();
+            Optional<Route> next = SurveyPlan.of(survey.folded(), at, RunGate.refused(survey.folded(), survey.steps()), 1).next();
+            if (next.isEmpty()) {
+                return this;
+            }
+            write(A_RUN, SurveyEntries.run(at, surveyor, simulated.run(next.get(), random)));
+        }
+        return this;
+    }
+
+    DemoSurvey pass(String step, String reason) {
+        survey().steps().step(step).ifPresent(s -> write(10, SurveyEntries.stepPassedOver(at, surveyor, s, reason)));
+        return this;
+    }
+
+    DemoSurvey kit(String name, KitItem.State state, String promised, String choice, String cost, String until, String note) {
+        write(15, SurveyEntries.kit(at, surveyor, KitItem.parse(name, state, promised, choice, cost, until, note)));
+        return this;
+    }
+
+    DemoSurvey lift(String machine, String skid, String extras, String carries, String saidBy) {
+        write(20, SurveyEntries.lift(at, surveyor, Lift.parse(machine, skid, extras, carries, saidBy)));
+        return this;
+    }
+
+    private void step(Step step) {
+        if (step.recording() instanceof SpindleCheck check) {
+            write(step.seconds(), SurveyEntries.check(at, surveyor, check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+            return;
+        }
+        StepLedger ledger = survey().steps();
+        SimulatedMachine.Answer answer = simulated.answer(step, random);
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        write(step.seconds(), SurveyEntries.step(at, surveyor, ledger, step, answer.values(), simulated.description().identity().unit(), answer.flagged(), confirmed, answer.remark()));
+    }
+
+    private Survey survey() {
+        return shelves.survey(id);
+    }
+
+    private void write(int seconds, Draft draft) {
+        books.append(id, draft, new Submission(UUID.randomUUID().toString(), survey().head()));
+        at = at.plusSeconds(seconds);
+    }
+}

@@ -1,0 +1,38 @@
+package tallledger.web.faults;
+
+import java.util.Comparator;
+import java.util.List;
+import tallledger.core.blame.Check;
+import tallledger.core.survey.Fault;
+import tallledger.core.survey.Severity;
+import tallledger.core.verdict.Finding;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
+
+/**
+ * A fault as the page lists it.
+ *
+ * @param name     the step or speed
+ * @param key      of it
+ * @param severity how bad; null once it is no finding any more
+ * @param says     what was found, in words
+ * @param system   what to put right; null for a speed, whose suspects stand below
+ * @param checks   cheapest first
+ */
+public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, String system, List<Check> checks) {
+
+    static List<FaultView> of(Survey survey, List<Check> table, Words words) {
+        List<Finding> findings = Finding.of(survey.folded(), survey.steps());
+        return Fault.of(survey.folded(), survey.steps()).stream().map(fault -> of(survey, fault, findings, table, words))
+                .sorted(Comparator.comparing((FaultView f) -> f.state).thenComparing(f -> f.severity == null ? Severity.NOTE : f.severity)).toList();
+    }
+
+    private static FaultView of(Survey survey, Fault fault, List<Finding> findings, List<Check> table, Words words) {
+        String name = fault.step().map(s -> words.say(s.name())).orElseGet(() -> survey.folded().machine().train().name(fault.route().orElseThrow()));
+        List<Finding> own = findings.stream().filter(f -> f.entries().stream().anyMatch(fault.history()::contains)).toList();
+        String says = String.join(" ", own.stream().map(f -> words.say(f.what())).toList());
+        Severity severity = own.stream().map(Finding::severity).min(Comparator.naturalOrder()).orElse(null);
+        return new FaultView(name, fault.key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
+                fault.system().map(s -> Check.cheapestFirst(table, s)).orElse(List.of()));
+    }
+}

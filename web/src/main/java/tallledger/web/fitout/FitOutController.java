@@ -1,0 +1,89 @@
+package tallledger.web.fitout;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.FitOut;
+import tallledger.core.motion.Axis;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Catalogue;
+import tallledger.core.survey.Step;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Machine;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+
+/** Fit-out: axes, features, electrical plate and change-wheel chart; beside them, how many steps they make. */
+@Controller
+@RequestMapping("/machines/{id}/fitout")
+class FitOutController {
+
+    private final Shelves shelves;
+    private final Writer writer;
+
+    FitOutController(Shelves shelves, Writer writer) {
+        this.shelves = shelves;
+        this.writer = writer;
+    }
+
+    @GetMapping
+    String show(@PathVariable long id, Model model, HttpServletRequest request) {
+        Machine machine = shelves.machine(id);
+        Typed typed = FitOutForm.write(machine.description().fitOut());
+        typed.set("author", writer.known(request).orElse(machine.entries().get(machine.version() - 1).author()));
+        return page(machine, typed, Submission.fresh(machine.version()), model);
+    }
+
+    @PostMapping
+    String save(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Machine machine = shelves.machine(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (typed.get("do").equals("more")) {
+            typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + 2));
+            return page(machine, typed, submission, model);
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        Optional<FitOut> fitOut = FitOutForm.read(typed, machine.description());
+        if (fitOut.isEmpty() || !typed.isClean()) {
+            response.setStatus(422);
+            return page(machine, typed, submission, model);
+        }
+        try {
+            shelves.describeAnew(id, machine.description().with(fitOut.get()), typed.get("author"), submission);
+            writer.remember(response, typed.get("author"));
+            return "redirect:/machines/" + id;
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("machine.moved-on", moved.head()));
+            return page(machine, typed, new Submission(submission.key(), moved.head()), model);
+        }
+    }
+
+    private String page(Machine machine, Typed typed, Submission submission, Model model) {
+        var steps = Catalogue.of(machine.description());
+        model.addAttribute("machine", machine);
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        model.addAttribute("rows", IntStream.range(0, FitOutForm.rows(typed)).boxed().toList());
+        model.addAttribute("abilities", Axis.Ability.values());
+        model.addAttribute("features", Feature.of(machine.description().identity().family()));
+        model.addAttribute("stepCount", steps.size());
+        model.addAttribute("stepMinutes", Math.round(Step.minutes(steps)));
+        return "fitout/fitout";
+    }
+}

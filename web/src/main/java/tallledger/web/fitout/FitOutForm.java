@@ -1,0 +1,109 @@
+package tallledger.web.fitout;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.supply.SupplyPlate;
+import tallledger.web.forms.Typed;
+
+/** The fit-out form, read into a {@link FitOut} and written from one. Everything wrong is collected at its field. */
+final class FitOutForm {
+
+    private FitOutForm() {
+    }
+
+    static Optional<FitOut> read(Typed typed, MachineDescription machine) {
+        LengthUnit unit = machine.identity().unit();
+        List<Axis> axes = new ArrayList<>();
+        for (int i = 0; i < rows(typed); i++) {
+            if (typed.has("axis" + i + ".name") || typed.has("axis" + i + ".minus")) {
+                axis(typed, "axis" + i, unit).ifPresent(axes::add);
+            }
+        }
+        if (rows(typed) > FitOut.MOST_AXES && axes.size() > FitOut.MOST_AXES) {
+            typed.refuse("axes", Reason.of("axes.many", axes.size(), FitOut.MOST_AXES));
+        }
+        Set<Feature> features = new HashSet<>();
+        typed.all("feature").forEach(name -> Stream.of(Feature.values()).filter(f -> f.name().equals(name)).forEach(features::add));
+        Optional<SupplyPlate> supply = typed.attempt("volts", () -> SupplyPlate.parse(typed.get("volts"), typed.get("hertz"), typed.wholeOr("phases", 3),
+                typed.get("supplyKilowatts"), typed.get("amperes"), typed.holds("heavyStart", "yes")));
+        Optional<FitOut.Chart> chart = chart(typed, unit);
+        if (!typed.isClean() || supply.isEmpty()) {
+            return Optional.empty();
+        }
+        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart).checkedFor(machine.identity().family(), unit));
+    }
+
+    static int rows(Typed typed) {
+        return Math.min(Math.max(typed.wholeOr("axisRows", 3), 1), 60);
+    }
+
+    /** Core names its fields by themselves; here they stand in a row of several. */
+    private static Optional<Axis> axis(Typed typed, String row, LengthUnit unit) {
+        Set<Axis.Ability> abilities = new HashSet<>();
+        typed.all(row + ".abilities").forEach(name -> Stream.of(Axis.Ability.values()).filter(a -> a.name().equals(name)).forEach(abilities::add));
+        Axis.Per per = typed.holds(row + ".per", "REV") ? Axis.Per.REV : Axis.Per.MIN;
+        try {
+            return Optional.of(new Axis(typed.get(row + ".name"), typed.get(row + ".minus"), typed.get(row + ".plus"), abilities, typed.get(row + ".travel").strip(),
+                    new Axis.Rates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(), typed.get(row + ".rapid").strip())).checked(unit));
+        } catch (Refused refused) {
+            String field = refused.field().map(f -> f.equals("ways") ? "minus" : f).orElse("name");
+            typed.refuse(row + "." + field, refused.reason());
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<FitOut.Chart> chart(Typed typed, LengthUnit unit) {
+        if (!typed.has("leadScrew") && !typed.has("promised")) {
+            return Optional.empty();
+        }
+        FitOut.Chart chart = new FitOut.Chart(typed.get("leadScrew").strip(), typed.get("factors").strip(), typed.get("promised").strip(), typed.get("reach").strip(), typed.get("buyable").strip());
+        return typed.attempt("leadScrew", () -> chart.parse(unit)).map(parsed -> chart);
+    }
+
+    static Typed write(FitOut fitOut) {
+        Typed typed = Typed.blank();
+        typed.set("axisRows", String.valueOf(fitOut.axes().size() + 1));
+        for (int i = 0; i < fitOut.axes().size(); i++) {
+            write(fitOut.axes().get(i), typed, "axis" + i);
+        }
+        fitOut.features().forEach(f -> typed.add("feature", f.name()));
+        SupplyPlate supply = fitOut.supply();
+        typed.set("phases", String.valueOf(supply.phases()));
+        supply.volts().ifPresent(v -> typed.set("volts", v.toPlainString()));
+        supply.hertz().ifPresent(v -> typed.set("hertz", v.toPlainString()));
+        supply.kilowatts().ifPresent(v -> typed.set("supplyKilowatts", v.toPlainString()));
+        supply.amperes().ifPresent(v -> typed.set("amperes", v.toPlainString()));
+        typed.set("heavyStart", supply.heavyStart() ? "yes" : "");
+        fitOut.chart().ifPresent(c -> {
+            typed.set("leadScrew", c.leadScrew());
+            typed.set("factors", c.factors());
+            typed.set("promised", c.promised());
+            typed.set("reach", c.reach());
+            typed.set("buyable", c.buyable());
+        });
+        return typed;
+    }
+
+    private static void write(Axis axis, Typed typed, String row) {
+        typed.set(row + ".name", axis.name());
+        typed.set(row + ".minus", axis.minus());
+        typed.set(row + ".plus", axis.plus());
+        axis.abilities().forEach(a -> typed.add(row + ".abilities", a.name()));
+        typed.set(row + ".travel", axis.travel());
+        typed.set(row + ".per", axis.rates().per().name());
+        typed.set(row + ".slowest", axis.rates().slowest());
+        typed.set(row + ".fastest", axis.rates().fastest());
+        typed.set(row + ".rapid", axis.rates().rapid());
+    }
+}

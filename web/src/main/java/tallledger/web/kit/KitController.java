@@ -1,0 +1,133 @@
+package tallledger.web.kit;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
+import tallledger.core.survey.UsualKit;
+import tallledger.core.ledger.Draft;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
+
+/** Kit and papers: promised, seen, missing, awaited; and the weight against the lift. */
+@Controller
+@RequestMapping("/surveys/{id}/kit")
+class KitController {
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Writer writer;
+    private final Clock clock;
+    private final Words words;
+
+    KitController(Shelves shelves, Books books, Writer writer, Clock clock, Words words) {
+        this.words = words;
+        this.shelves = shelves;
+        this.books = books;
+        this.writer = writer;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    String show(@PathVariable long id, @RequestParam Optional<String> item, Model model, HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        item.ifPresent(name -> {
+            typed.set("name", name);
+            survey.steps().kit().named(name).ifPresent(known -> write(known, typed));
+        });
+        survey.steps().lift().ifPresent(lift -> lift.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    private static void write(KitItem item, Typed typed) {
+        item.toPayload().forEach((field, value) -> typed.set(field, (String) value));
+    }
+
+    @PostMapping
+    String item(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        return write(shelves.survey(id), typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
+                () -> SurveyEntries.kit(clock.instant(), typed.get("author"), KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
+                        typed.get("cost"), typed.get("until"), typed.get("note"))))));
+    }
+
+    /** One key: the item as it stands, with only its state changed. */
+    @PostMapping("/mark")
+    String mark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name", () -> {
+            KitItem known = survey.steps().kit().named(typed.get("name")).orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
+            return SurveyEntries.kit(clock.instant(), typed.get("author"), new KitItem(known.name(), state, known.promised(), known.choice(), known.cost(), known.until(), known.note()));
+        })));
+    }
+
+    @PostMapping("/lift")
+    String lift(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        return write(shelves.survey(id), typed, model, response, () -> typed.attempt("machine", () -> SurveyEntries.lift(clock.instant(), typed.get("author"),
+                Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy")))));
+    }
+
+    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (books.written(survey.id(), submission).isPresent()) {
+            return "redirect:/surveys/" + survey.id() + "/kit";
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d);
+        if (draft.isEmpty() || !typed.isClean()) {
+            response.setStatus(422);
+            return page(survey, typed, submission, model);
+        }
+        try {
+            books.append(survey.id(), draft.get(), submission);
+            writer.remember(response, typed.get("author"));
+            return "redirect:/surveys/" + survey.id() + "/kit";
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            Survey now = shelves.survey(survey.id());
+            return page(now, typed, new Submission(submission.key(), now.head()), model);
+        }
+    }
+
+    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+        var kit = survey.steps().kit();
+        List<String> usual = UsualKit.of(survey.folded().machine().identity().family(), survey.folded().machine().fitOut().features()).stream()
+                .filter(code -> kit.named(words.say("kit." + code)).isEmpty()).toList();
+        model.addAttribute("survey", survey);
+        model.addAttribute("kit", kit);
+        model.addAttribute("sum", kit.sum());
+        model.addAttribute("usual", usual);
+        model.addAttribute("lift", survey.steps().lift().map(Lift::says).orElse(Lift.unknown()));
+        model.addAttribute("states", KitItem.State.values());
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        return "kit/kit";
+    }
+}

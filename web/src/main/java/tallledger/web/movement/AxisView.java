@@ -1,0 +1,114 @@
+package tallledger.web.movement;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.Backlash;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.survey.MotionRecordings;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.StepResult;
+import tallledger.web.words.Figures;
+import tallledger.web.words.Marks;
+import tallledger.web.words.Words;
+
+/**
+ * An axis drawn: its travel against the claim, feed and rapid each way, trips, lock, and backlash along the screw.
+ *
+ * @param claimed  px of the claimed travel's bar; 0 where nobody claims
+ * @param measured px of the measured one; 0 while it was not measured
+ * @param travel   travel in words
+ * @param ways     feed, rapid and trip each way
+ * @param rest     lock, play and the like, with what they came to
+ * @param bars     backlash at each station
+ * @param says     what the backlash says of screw and nut
+ */
+public record AxisView(String name, String minus, String plus, double claimed, double measured, String travel, List<Way> ways, List<Line> rest, List<Bar> bars,
+                       String says, int height) {
+
+    static final int LEFT = 170;
+    static final int WIDTH = 460;
+    private static final int FIRST = 74;
+    private static final int PITCH = 26;
+
+    /** One thing done one way: drawn as an arrow to that side. */
+    public record Way(String key, String name, boolean toPlus, String mark, String figure, int y, boolean twice) {
+    }
+
+    /** One more step of the axis. */
+    public record Line(String key, String name, String mark, String figure) {
+    }
+
+    /** Backlash at one station: height in px, its mm. */
+    public record Bar(double x, double height, String millimetres) {
+    }
+
+    static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
+        List<Step> steps = ledger.steps().stream().filter(s -> s.axis().equals(axis.name())).toList();
+        double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
+        double travelled = result(ledger, steps, "travel").map(r -> r.values().length("value").mm().doubleValue()).orElse(0.0);
+        double longest = Math.max(Math.max(claim, travelled), 1);
+        List<Way> ways = ways(ledger, axis, steps, words);
+        List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words)).toList();
+        Optional<Backlash> backlash = result(ledger, steps, "backlash").map(r -> ((MotionRecordings.BacklashAlong) r.step().recording()).backlash(r.values()));
+        return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest, travel(ledger, steps, words), ways, rest,
+                backlash.map(AxisView::bars).orElse(List.of()), backlash.map(b -> words.say(b.says())).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
+    }
+
+    private static Optional<StepResult> result(StepLedger ledger, List<Step> steps, String code) {
+        return steps.stream().filter(s -> s.code().equals(code)).map(s -> ledger.latest().get(s.id())).filter(Objects::nonNull).findFirst();
+    }
+
+    private static String travel(StepLedger ledger, List<Step> steps, Words words) {
+        return result(ledger, steps, "travel").map(r -> words.say(r.judgement().because().get(0))).orElse(words.say("movement.unmeasured"));
+    }
+
+    /** Feed, rapid and trip each way: the same thing to both sides stands on one line. */
+    private static List<Way> ways(StepLedger ledger, Axis axis, List<Step> steps, Words words) {
+        List<Way> ways = new ArrayList<>();
+        List<Step> each = steps.stream().filter(s -> s.about().size() == 2).toList();
+        for (int i = 0; i < each.size(); i++) {
+            Step step = each.get(i);
+            Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
+            ways.add(new Way(step.id(), words.say("movement." + step.code()), step.about().get(1).equals(axis.plus()), mark(ledger, step, result), figure(result), FIRST + i / 2 * PITCH,
+                    step.code().equals("rapid")));
+        }
+        return ways;
+    }
+
+    private static String figure(Optional<StepResult> result) {
+        return result.filter(r -> r.step().recording() instanceof MotionRecordings.Feed).map(r -> {
+            MotionRecordings.Feed feed = (MotionRecordings.Feed) r.step().recording();
+            BigDecimal rate = feed.reading(r.values()).rate();
+            return Figures.plain(rate) + (feed.per() == Axis.Per.REV ? " mm/rev" : " mm/min");
+        }).orElse("");
+    }
+
+    private static Line line(StepLedger ledger, Step step, Words words) {
+        Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
+        String because = result.map(r -> r.judgement().because().isEmpty() ? r.remark() : words.say(r.judgement().because().get(0))).orElse("");
+        return new Line(step.id(), words.say("movement." + step.code()), mark(ledger, step, result), because);
+    }
+
+    private static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {
+        return result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : ledger.isSpared(step) ? "inferred" : "open");
+    }
+
+    /** Bars at the two ends and the middle, the tallest 40 px. */
+    private static List<Bar> bars(Backlash backlash) {
+        List<Bar> bars = new ArrayList<>();
+        double most = Math.max(backlash.greatest().doubleValue(), 0.001);
+        int last = backlash.stations().size() - 1;
+        for (int i = 0; i <= last; i++) {
+            BigDecimal mean = backlash.stations().get(i).mean();
+            bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most, Figures.plain(mean.setScale(3, RoundingMode.HALF_UP))));
+        }
+        return bars;
+    }
+}

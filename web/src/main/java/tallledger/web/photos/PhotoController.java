@@ -1,0 +1,115 @@
+package tallledger.web.photos;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Optional;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.ledger.Draft;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Photo;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.PhotoRow;
+import tallledger.web.record.Photos;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.runsheet.SheetPage;
+
+/** Photographs: taken in at a step, shown again. What the file is called is never looked at. */
+@Controller
+class PhotoController {
+
+    private static final int LONGEST_CAPTION = 200;
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Photos photos;
+    private final Writer writer;
+    private final Clock clock;
+    private final SheetPage page;
+
+    PhotoController(Shelves shelves, Books books, Photos photos, Writer writer, Clock clock, SheetPage page) {
+        this.shelves = shelves;
+        this.books = books;
+        this.photos = photos;
+        this.writer = writer;
+        this.clock = clock;
+        this.page = page;
+    }
+
+    @PostMapping("/surveys/{id}/photos")
+    String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> photo, Model model,
+                HttpServletResponse response) throws IOException {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (books.written(id, submission).isPresent()) {
+            return back(id, typed);
+        }
+        if (!typed.has("author")) {
+            typed.refuse("form", Reason.of("author.missing"));
+        }
+        if (typed.get("caption").length() > LONGEST_CAPTION) {
+            typed.refuse("caption", Reason.of("text.long", typed.get("caption").length(), LONGEST_CAPTION));
+        }
+        byte[] sent = photo.isPresent() ? photo.get().getBytes() : new byte[0];
+        Optional<Picture> picture = typed.attempt("photo", () -> Picture.of(sent));
+        boolean known = typed.get("step").isEmpty() || survey.steps().step(typed.get("step")).isPresent()
+                || survey.folded().machine().train().routeByKey(typed.get("step")).isPresent();
+        if (!known) {
+            typed.refuse("form", Reason.of("run.no-such-step"));
+        }
+        if (picture.isEmpty() || !typed.isClean()) {
+            response.setStatus(422);
+            return page.show(survey, Optional.of(typed.get("step")), Optional.empty(), typed, submission, model);
+        }
+        return keep(survey, typed, picture.get(), submission, model, response);
+    }
+
+    private String keep(Survey survey, Typed typed, Picture picture, Submission submission, Model model, HttpServletResponse response) {
+        String caption = typed.has("caption") ? typed.get("caption") : "photograph";
+        try {
+            Draft entry = SurveyEntries.photo(clock.instant(), typed.get("author"), typed.get("step"), picture.row().sha256(), picture.width(), picture.height(), caption);
+            photos.keep(survey.id(), picture.row(), entry, submission);
+            writer.remember(response, typed.get("author"));
+            return back(survey.id(), typed);
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            Survey now = shelves.survey(survey.id());
+            return page.show(now, Optional.of(typed.get("step")), Optional.empty(), typed, new Submission(submission.key(), now.head()), model);
+        }
+    }
+
+    private static String back(long id, Typed typed) {
+        return "redirect:/surveys/" + id + "/run?step=" + URLEncoder.encode(typed.get("step"), StandardCharsets.UTF_8);
+    }
+
+    @GetMapping("/surveys/{id}/photos/{entry}")
+    ResponseEntity<byte[]> show(@PathVariable long id, @PathVariable int entry, @RequestParam Optional<String> size) {
+        Optional<PhotoRow> row = shelves.survey(id).steps().photos().stream().filter(p -> p.entry() == entry).map(Photo::sha256).findFirst().flatMap(photos::photo);
+        return row.map(r -> {
+            boolean small = size.filter("small"::equals).isPresent();
+            return ResponseEntity.ok().contentType(MediaType.parseMediaType(small ? "image/jpeg" : r.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
+                    .body(small ? r.small() : r.bytes());
+        }).orElseGet(() -> ResponseEntity.notFound().build());
+    }
+}

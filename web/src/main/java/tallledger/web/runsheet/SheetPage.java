@@ -1,0 +1,144 @@
+package tallledger.web.runsheet;
+
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import tallledger.core.coverage.School;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.StageKind;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.machine.Family;
+import tallledger.core.reading.Method;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.safety.Mounted;
+import tallledger.core.survey.DriveCheck;
+import tallledger.core.survey.RunGate;
+import tallledger.core.survey.SheetPlan;
+import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StartCheck;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepResult;
+import tallledger.web.cycle.CycleView;
+import tallledger.web.forms.Typed;
+import tallledger.web.record.Plans;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
+
+/** Lays out the run sheet: the open speed or step, the spine, the margin. */
+@Component
+public class SheetPage {
+
+    /** Jumping out and not engaging are keys of the shift already. */
+    private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
+            .filter(s -> Stream.of(ShiftFeel.values()).noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
+
+    private final Plans plans;
+    private final Words words;
+    private final Clock clock;
+
+    SheetPage(Plans plans, Words words, Clock clock) {
+        this.plans = plans;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    public String show(Survey survey, Optional<String> asked, Optional<Integer> done, Typed typed, Submission submission, Model model) {
+        SheetPlan plan = plans.sheet(survey);
+        Optional<String> wanted = asked.filter(key -> isThere(survey, key));
+        Optional<String> key = wanted.or(plan::next);
+        Optional<Route> route = key.flatMap(k -> survey.folded().machine().train().routeByKey(k)).filter(r -> survey.folded().table().speedOf(r).isPresent());
+        Optional<Step> step = route.isPresent() ? Optional.empty() : key.flatMap(survey.steps()::step);
+        model.addAttribute("why", wanted.isPresent() ? null : plan.why());
+        model.addAttribute("key", key.orElse(""));
+        model.addAttribute("phases", PhaseView.of(survey.folded(), survey.steps(), key.orElse(""), words));
+        model.addAttribute("plan", PlanView.of(survey, plan, words));
+        model.addAttribute("schools", School.values());
+        model.addAttribute("survey", survey);
+        model.addAttribute("counts", survey.folded().coverage().counts());
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        speed(survey, route, typed, model);
+        step(survey, step, typed, model);
+        start(survey, route.isPresent() || step.filter(s -> s.phase().isPowered()).isPresent(), typed, model);
+        done(survey, done, model);
+        return "runsheet/sheet";
+    }
+
+    private static boolean isThere(Survey survey, String key) {
+        return survey.folded().machine().train().routeByKey(key).isPresent() || survey.steps().step(key).isPresent();
+    }
+
+    private void speed(Survey survey, Optional<Route> route, Typed typed, Model model) {
+        SpindleSurvey folded = survey.folded();
+        model.addAttribute("sheet", route.map(r -> SheetView.of(folded, r)).orElse(null));
+        model.addAttribute("gate", route.flatMap(r -> RunGate.refusal(folded, survey.steps(), r)).orElse(null));
+        model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
+        model.addAttribute("methods", Stream.of(Method.values()).filter(Method::isShown).toList());
+        model.addAttribute("method", typed.has("method") ? typed.get("method") : lastMethod(folded));
+        model.addAttribute("shiftFeels", ShiftFeel.values());
+    }
+
+    private void step(Survey survey, Optional<Step> step, Typed typed, Model model) {
+        Optional<DriveCheck> check = step.map(Step::recording).filter(SpindleCheck.class::isInstance).map(r -> ((SpindleCheck) r).check());
+        model.addAttribute("check", check.orElse(null));
+        model.addAttribute("brake", GradedLimit.SPINDLE_STOP);
+        Map<String, String> sofar = new HashMap<>();
+        step.ifPresent(s -> s.recording().fields().forEach(f -> {
+            if (!typed.isSent(f.name())) {
+                typed.set(f.name(), f.start());
+            }
+            sofar.put(f.name(), typed.get(f.name()));
+        }));
+        model.addAttribute("task", step.filter(s -> check.isEmpty()).map(s -> TaskView.of(survey.steps(), s, sofar, survey.folded().machine().identity().unit(), words)).orElse(null));
+        model.addAttribute("photos", step.map(s -> survey.steps().photosOf(s.id())).orElse(List.of()));
+    }
+
+    private void start(Survey survey, boolean powered, Typed typed, Model model) {
+        Family family = survey.folded().machine().identity().family();
+        model.addAttribute("startDue", powered && StartCheck.isDue(survey.entries(), clock.instant()));
+        model.addAttribute("pauseMinutes", StartCheck.GOOD_FOR.toMinutes());
+        model.addAttribute("startItems", StartCheck.items(family));
+        model.addAttribute("mountables", StartCheck.mountables(family));
+        survey.steps().mounted().filter(m -> !typed.isSent("mounted")).ifPresent(m -> remember(m, typed));
+        model.addAttribute("mounted", survey.steps().mounted().orElse(null));
+    }
+
+    /** What was on the spindle at the last start stands in the form, to be looked at again. */
+    private static void remember(Mounted mounted, Typed typed) {
+        mounted.typed().forEach(typed::set);
+        typed.set("askedOf", mounted.askedOf());
+        typed.set("mounted", mounted.kind().name());
+    }
+
+    private void done(Survey survey, Optional<Integer> done, Model model) {
+        model.addAttribute("done", done.flatMap(d -> survey.folded().runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));
+        Optional<StepResult> result = done.flatMap(d -> survey.steps().all().stream().filter(r -> r.entry() == d).findFirst());
+        model.addAttribute("doneStep", result.orElse(null));
+        model.addAttribute("doneCycle", result.flatMap(r -> CycleView.ofResult(r, words)).orElse(null));
+    }
+
+    /** The instrument in the surveyor's hand: the one used last. */
+    private static String lastMethod(SpindleSurvey survey) {
+        return survey.runs().stream().flatMap(r -> r.record().reading().stream()).map(SpeedReading::method).filter(Method::isShown)
+                .reduce((a, b) -> b).orElse(Method.CONTACT_TACHOMETER).name();
+    }
+
+    /** A dead spot needs something that slides, hunting a commanded range. */
+    private static boolean isPossible(Symptom symptom, DriveTrain train) {
+        return switch (symptom) {
+            case DEAD_SPOT -> train.stages().stream().anyMatch(s -> s.kind().slides());
+            case HUNTS -> train.stages().stream().anyMatch(s -> s.kind() == StageKind.COMMANDED);
+            default -> true;
+        };
+    }
+}

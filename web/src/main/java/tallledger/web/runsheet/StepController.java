@@ -1,0 +1,64 @@
+package tallledger.web.runsheet;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.Typed;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+
+/** Steps of the catalogue: done, passed over, put off. */
+@Controller
+class StepController {
+
+    private final Shelves shelves;
+    private final SheetWriter sheet;
+    private final Clock clock;
+
+    StepController(Shelves shelves, SheetWriter sheet, Clock clock) {
+        this.shelves = shelves;
+        this.sheet = sheet;
+        this.clock = clock;
+    }
+
+    @PostMapping("/surveys/{id}/step")
+    String done(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return sheet.write(survey, typed, model, response, () -> step(survey, typed).flatMap(step -> typed.attempt("form", () -> {
+            Map<String, String> values = new HashMap<>();
+            step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
+            return SurveyEntries.step(clock.instant(), typed.get("author"), survey.steps(), step, values, survey.folded().machine().identity().unit(),
+                    typed.get("do").equals("bad"), typed.all("confirmed"), typed.get("remark"));
+        })));
+    }
+
+    /** Come back later: a step or a speed. */
+    @PostMapping("/surveys/{id}/later")
+    String later(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        boolean known = survey.folded().machine().train().routeByKey(typed.get("step")).isPresent() || step(survey, typed).isPresent();
+        return sheet.write(survey, typed, model, response, () -> known
+                ? Optional.of(SurveyEntries.later(clock.instant(), typed.get("author"), typed.get("step"))) : Optional.empty());
+    }
+
+    private static Optional<Step> step(Survey survey, Typed typed) {
+        Optional<Step> step = survey.steps().step(typed.get("step"));
+        if (step.isEmpty()) {
+            typed.refuse("form", Reason.of("run.no-such-step"));
+        }
+        return step;
+    }
+}

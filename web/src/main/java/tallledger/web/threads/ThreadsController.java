@@ -1,0 +1,72 @@
+package tallledger.web.threads;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.motion.ChangeWheels;
+import tallledger.core.motion.GearChart;
+import tallledger.core.motion.WheelSet;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.MotionRecordings;
+import tallledger.core.survey.StepResult;
+import tallledger.web.forms.Typed;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+
+/** Change wheels and threads: what the chart promises, what the wheels on hand cut, what to make or buy, a swapped pair. */
+@Controller
+class ThreadsController {
+
+    private static final int MOST_TEETH = 400;
+
+    private final Shelves shelves;
+
+    ThreadsController(Shelves shelves) {
+        this.shelves = shelves;
+    }
+
+    /** Nothing is written here: wheels typed are a what-if, those counted stand in the survey. */
+    @GetMapping("/surveys/{id}/threads")
+    String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.step().recording() instanceof MotionRecordings.Wheels).findFirst();
+        if (!typed.isSent("wheels")) {
+            counted.ifPresent(r -> typed.set("wheels", r.values().text("wheels")));
+        }
+        var machine = survey.folded().machine();
+        Optional<GearChart> chart = machine.fitOut().chart().map(c -> c.parse(machine.identity().unit()));
+        Optional<WheelSet> wheels = typed.has("wheels") ? typed.attempt("wheels", () -> WheelSet.parse(typed.get("wheels"))) : Optional.empty();
+        model.addAttribute("survey", survey);
+        model.addAttribute("typed", typed);
+        model.addAttribute("chart", chart.orElse(null));
+        model.addAttribute("counted", counted.orElse(null));
+        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> ChangeWheels.of(c, w))).orElse(null));
+        model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed).orElse(null) : null);
+        return "threads/threads";
+    }
+
+    private static Optional<Reason> swapped(Typed typed) {
+        Optional<Integer> driver = typed.attempt("driver", () -> teeth(typed.get("driver")));
+        Optional<Integer> driven = typed.attempt("driven", () -> teeth(typed.get("driven")));
+        Optional<Double> present = typed.attempt("present", () -> TypedNumber.parsePositive(typed.get("present")).value().doubleValue());
+        Optional<Double> wanted = typed.attempt("wanted", () -> TypedNumber.parsePositive(typed.get("wanted")).value().doubleValue());
+        return List.of(driver, driven, present, wanted).stream().allMatch(Optional::isPresent)
+                ? Optional.of(ChangeWheels.swapped(driver.get(), driven.get(), present.get(), wanted.get())) : Optional.empty();
+    }
+
+    private static int teeth(String typed) {
+        TypedNumber number = TypedNumber.parsePositive(typed);
+        if (number.value().stripTrailingZeros().scale() > 0 || number.value().intValue() > MOST_TEETH) {
+            throw Refused.because("teeth.fraction", typed);
+        }
+        return number.value().intValue();
+    }
+}
