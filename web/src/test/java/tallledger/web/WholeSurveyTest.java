@@ -78,6 +78,8 @@ class WholeSurveyTest {
 
     private static void openSurvey(Browser browser) {
         Page page = browser.page();
+        browser.tabTo("#scope");
+        page.keyboard().type("spindle");
         browser.tabTo("#open-survey button");
         page.keyboard().press("Enter");
         page.waitForURL("**/run");
@@ -87,6 +89,8 @@ class WholeSurveyTest {
             browser.tabTo("input[name=safe]");
             page.keyboard().press("Space");
         }
+        browser.tabTo("input[name=mounted]");
+        page.keyboard().press("Space");
         browser.tabTo(".start button");
         page.keyboard().press("Enter");
         page.waitForSelector("#reading");

@@ -77,10 +77,10 @@ public enum Feature {
     /** What a common machine of a family has; the person at the machine unticks what this one lacks. */
     static Set<Feature> usual(Family family) {
         EnumSet<Feature> usual = EnumSet.noneOf(Feature.class);
-        of(family).stream().filter(f -> !UNUSUAL.contains(f)).forEach(usual::add);
+        of(family).stream().filter(f -> !UNUSUAL.contains(f) || f == POWER_DRAWBAR && family == MACHINING_CENTRE).forEach(usual::add);
         return usual;
     }
 
     private static final Set<Feature> UNUSUAL = EnumSet.of(GUARD_SWITCH, FOOT_BRAKE, KICK_BAR, DOUBLE_DIALS, GAP, POWER_DRAWBAR, RAM, HEAD_NODS, TAPPING,
-            TABLE_TILTS_FOR_HOLLOW, CHIP_CONVEYOR, TOOL_CHANGER, WAY_COVERS, CLAMPED_TOGETHER);
+            TABLE_TILTS_FOR_HOLLOW, CHIP_CONVEYOR, TOOL_CHANGER, WAY_COVERS);
 }

@@ -2,6 +2,7 @@ package tallledger.core.motion;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -33,6 +34,11 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
      */
     public record Thread(TypedLength pitch, Optional<GearTrain> exact, Optional<GearTrain> nearest, BigDecimal factor, double error) {
 
+        /** Whether it is exact, or the nearest is at most 1 % off: a thread worse than that is not that thread (house rule). */
+        public boolean isNear() {
+            return nearest.isPresent() && Math.abs(error) <= 0.01;
+        }
+
         /** What the nearest adds up to over 300 mm, mm. */
         public double over300() {
             return error * 300;
@@ -42,6 +48,7 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
     public static ChangeWheels of(GearChart chart, WheelSet onHand) {
         List<GearTrain> trains = new ArrayList<>();
         GearTrain.each(onHand, chart.reach(), trains::add);
+        trains.sort(Comparator.comparing(train -> train.wheels().size()));
         List<Thread> threads = chart.promised().stream().map(pitch -> thread(chart, pitch, trains)).toList();
         List<TypedLength> missing = threads.stream().filter(t -> t.exact().isEmpty()).map(Thread::pitch).toList();
         if (missing.isEmpty()) {

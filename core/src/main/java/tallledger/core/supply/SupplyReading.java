@@ -38,8 +38,8 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         });
     }
 
-    /** How it comes out: what stops, what warns, what is right. */
-    public enum Weight { RIGHT, WARNS, STOPS, UNKNOWN }
+    /** How it comes out: do not run; not before it is larger; load it less; not known; right. */
+    public enum Weight { STOPS, FALLS_SHORT, WARNS, UNKNOWN, RIGHT }
 
     /** One thing judged. */
     public record Point(Weight weight, Reason because) {
@@ -66,7 +66,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         points.add(plate.volts().map(this::voltage).orElse(new Point(Weight.UNKNOWN, Reason.of("supply.plate-volts-unread"))));
         hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p))).ifPresent(points::add);
         size(plate).ifPresent(points::add);
-        points.sort(java.util.Comparator.comparing((Point p) -> List.of(Weight.STOPS, Weight.WARNS, Weight.UNKNOWN, Weight.RIGHT).indexOf(p.weight)));
+        points.sort(java.util.Comparator.comparing(Point::weight));
         return points;
     }
 
@@ -110,6 +110,6 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(HEAVY) : motor.get();
         boolean right = rating.get().compareTo(wanted) >= 0;
         String code = (right ? "supply.size-right." : "supply.size-small.") + (source == Source.INVERTER ? "inverter" : plate.heavyStart() ? "heavy" : "converter");
-        return Optional.of(new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(code, rating.get(), motor.get(), wanted)));
+        return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT, Reason.of(code, rating.get(), motor.get(), wanted)));
     }
 }

@@ -16,6 +16,7 @@ import tallledger.core.gauge.HouseLimits;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.survey.MotionRecordings.Feed.Rate;
 import tallledger.core.survey.Need.Kind;
 
 /**
@@ -55,11 +56,11 @@ final class AxisSteps {
     /** Slowest to the minus side, fastest to the plus side. */
     private static Recording feed(Template.Subject s) {
         Axis.Rates rates = s.moves().rates();
-        return new MotionRecordings.Feed(rates.per(), promised(s, s.plus() ? rates.fastest() : rates.slowest()), false);
+        return new MotionRecordings.Feed(rates.per(), promised(s, s.plus() ? rates.fastest() : rates.slowest()), s.plus() ? Rate.FASTEST : Rate.SLOWEST);
     }
 
     private static Recording rapid(Template.Subject s) {
-        return new MotionRecordings.Feed(Axis.Per.MIN, promised(s, s.moves().rates().rapid()), true);
+        return new MotionRecordings.Feed(Axis.Per.MIN, promised(s, s.moves().rates().rapid()), Rate.RAPID);
     }
 
     private static Recording travel(Template.Subject s) {

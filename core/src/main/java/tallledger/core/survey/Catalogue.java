@@ -96,7 +96,7 @@ public final class Catalogue {
     private static Step feedStep(SpeedPlate plate, List<String> key) {
         BigDecimal value = plate.cell(key).value().orElseThrow();
         return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), value.toPlainString()),
-                Phase.MOVEMENT, new MotionRecordings.Feed(Axis.Per.REV, Optional.of(value), false), Severity.SOON, SECONDS_A_FEED,
+                Phase.MOVEMENT, new MotionRecordings.Feed(Axis.Per.REV, Optional.of(value), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, SECONDS_A_FEED,
                 List.of(Need.of(Need.Kind.POWER_ON)), "feed box", Set.of());
     }
 

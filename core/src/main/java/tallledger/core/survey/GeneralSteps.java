@@ -60,7 +60,7 @@ final class GeneralSteps {
             step("lamp", FIRST_START, LIVE_WITH, 15).with(Feature.LAMP));
 
     static final List<Template> SPEEDS = List.of(
-            step("commanded-shift", SPINDLE, BEFORE_USE, 90).when(m -> m.train().stages().stream().anyMatch(s -> s.kind() == StageKind.COMMANDED))
+            step("commanded-shift", SPINDLE, BEFORE_USE, 90).when(GeneralSteps::changesRangeByCommand)
                     .cycle("commanded-shift").of("shift").needs(Kind.POWER_ON).spares(SpindleCheck.id(DriveCheck.SHIFT_UP)),
             driveCheck(DriveCheck.SHIFT_UP, SPINDLE, 45), driveCheck(DriveCheck.SHIFT_DOWN, SPINDLE, 45));
 
@@ -77,6 +77,10 @@ final class GeneralSteps {
             step("said-what-is-open", CLOSE, NOTE, 60));
 
     private GeneralSteps() {
+    }
+
+    static boolean changesRangeByCommand(MachineDescription machine) {
+        return machine.train().stages().stream().anyMatch(s -> s.kind() == StageKind.COMMANDED);
     }
 
     private static Template driveCheck(DriveCheck check, Phase phase, int seconds) {

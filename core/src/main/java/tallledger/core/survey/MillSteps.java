@@ -49,8 +49,8 @@ final class MillSteps {
             step("servo-lubrication", FIRST_START, BEFORE_USE, 60).with(Feature.SERVO_LUBRICATION),
             step("chip-conveyor", FIRST_START, LIVE_WITH, 45).with(Feature.CHIP_CONVEYOR),
 
-            step("drawbar-seated", SPINDLE, NOTE, 30).with(Feature.DRAWBAR).of("drawbar"),
-            step("shift-sound", SPINDLE, SOON, 45).with(Feature.CONTROL).of("shift"),
+            step("drawbar-seated", FIRST_START, NOTE, 30).with(Feature.DRAWBAR).of("drawbar"),
+            step("shift-sound", SPINDLE, SOON, 45).when(GeneralSteps::changesRangeByCommand).of("shift"),
 
             step("quill-rates", MOVEMENT, SOON, 90).on(KNEE_MILL).when(MillSteps::quillFeeds).records(new Recordings.Count(Optional.empty())).of("quill feed").needs(Kind.POWER_ON),
             step("quill-reverse", MOVEMENT, SOON, 45).on(KNEE_MILL).when(MillSteps::quillFeeds).of("quill feed").needs(Kind.POWER_ON),

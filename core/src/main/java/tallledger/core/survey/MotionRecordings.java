@@ -36,12 +36,20 @@ public final class MotionRecordings {
      *
      * @param per      by the turn or by the minute
      * @param promised what the plate promises, mm/rev or mm/min
-     * @param rapid    whether it is rapid traverse
+     * @param rate     which of the axis' rates it is
      */
-    public record Feed(Axis.Per per, Optional<BigDecimal> promised, boolean rapid) implements Recording {
+    public record Feed(Axis.Per per, Optional<BigDecimal> promised, Rate rate) implements Recording {
+
+        /** Which rate is to be set: an end of the feeds, rapid, or one feed of the feed plate. */
+        public enum Rate { SLOWEST, FASTEST, RAPID, OF_PLATE }
+
+        public boolean rapid() {
+            return rate == Rate.RAPID;
+        }
+
         @Override
         public String code() {
-            return rapid ? "rapid" : "feed";
+            return rapid() ? "rapid" : "feed";
         }
 
         @Override
@@ -66,7 +74,7 @@ public final class MotionRecordings {
 
         /** ± share of what is promised. */
         public BigDecimal tolerance() {
-            return rapid ? FeedReading.RAPID_TOLERANCE : FeedReading.FEED_TOLERANCE;
+            return rapid() ? FeedReading.RAPID_TOLERANCE : FeedReading.FEED_TOLERANCE;
         }
     }
 

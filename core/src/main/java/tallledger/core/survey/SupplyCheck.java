@@ -63,9 +63,10 @@ public record SupplyCheck(SupplyPlate plate) implements Recording {
         Outcome outcome = switch (worst) {
             case RIGHT -> Outcome.PROVEN;
             case UNKNOWN -> Outcome.UNDECIDED;
-            case WARNS, STOPS -> Outcome.FAILED;
+            case WARNS, FALLS_SHORT, STOPS -> Outcome.FAILED;
         };
-        List<Reason> because = new ArrayList<>(points.stream().map(SupplyReading.Point::because).toList());
+        List<Reason> because = new ArrayList<>(points.stream()
+                .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.Point::because).toList());
         because.add(Reason.of("supply.electrician"));
         Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();
         return new StepJudgement(outcome, Optional.empty(), because, worse);

@@ -25,7 +25,7 @@ import tallledger.web.words.Words;
  */
 public record CycleView(List<Key> keys, List<String> script, List<Line> lines, int width, boolean own) {
 
-    private static final int WIDTH = 640;
+    private static final int WIDTH = 470;
     private static final int LEFT = 24;
     private static final int FIRST = 26;
     private static final int PITCH = 34;
@@ -91,7 +91,7 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
             double from = line.window().map(w -> w.least().doubleValue()).orElse(-1.0);
             double to = line.window().map(w -> w.most().doubleValue()).orElse(-1.0);
             drawn.add(new Line(name(line.event(), own, words), FIRST + drawn.size() * PITCH, line.at().map(a -> place(a.doubleValue(), end)).orElse(-1.0),
-                    from < 0 ? -1 : place(before + from, end), from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
+                    from < 0 ? -1 : Math.min(place(before + from, end), WIDTH - 4), from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
                     line.verdict() == CycleResult.Verdict.RIGHT, line.hazard(), says(line, words)));
             before = line.at().map(BigDecimal::doubleValue).orElse(before);
         }

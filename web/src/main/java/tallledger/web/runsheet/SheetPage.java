@@ -21,12 +21,14 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.RunGate;
+import tallledger.core.survey.Severity;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepResult;
+import tallledger.core.verdict.Finding;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Plans;
@@ -69,7 +71,9 @@ public class SheetPage {
         model.addAttribute("submission", submission);
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
-        start(survey, route.isPresent() || step.filter(s -> s.phase().isPowered()).isPresent(), typed, model);
+        boolean powered = route.isPresent() || step.filter(s -> s.phase().isPowered()).isPresent();
+        model.addAttribute("stopUse", powered ? Finding.of(survey.folded(), survey.steps()).stream().filter(f -> f.severity() == Severity.STOP_USE).toList() : List.of());
+        start(survey, powered, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";
     }

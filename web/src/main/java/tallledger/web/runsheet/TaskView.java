@@ -57,7 +57,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
     private static String promised(Step step, Words words) {
         if (step.recording() instanceof MotionRecordings.Feed feed) {
             String unit = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
-            return feed.promised().map(p -> words.say("promised.feed", p, unit, feed.tolerance().movePointRight(2).stripTrailingZeros())).orElse(words.say("promised.nothing"));
+            return words.of(feed.rate()) + " " + feed.promised().map(p -> words.say("promised.feed", p, unit, feed.tolerance().movePointRight(2).stripTrailingZeros())).orElse(words.say("promised.nothing"));
         } else if (step.recording() instanceof MotionRecordings.Travel travel) {
             return travel.claimed().map(c -> words.say("promised.travel", c.stripTrailingZeros())).orElse(words.say("promised.nothing"));
         }

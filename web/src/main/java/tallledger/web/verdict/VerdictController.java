@@ -1,6 +1,9 @@
 package tallledger.web.verdict;
 
+import java.util.Base64;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -8,6 +11,8 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import tallledger.core.survey.Photo;
+import tallledger.web.record.Photos;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 
@@ -17,8 +22,10 @@ class VerdictController {
 
     private final Shelves shelves;
     private final PdfReport pdf;
+    private final Photos photos;
 
-    VerdictController(Shelves shelves, PdfReport pdf) {
+    VerdictController(Shelves shelves, PdfReport pdf, Photos photos) {
+        this.photos = photos;
         this.shelves = shelves;
         this.pdf = pdf;
     }
@@ -31,7 +38,9 @@ class VerdictController {
 
     @GetMapping("/surveys/{id}/verdict/print")
     String print(@PathVariable long id, Model model) {
-        model.addAllAttributes(view(shelves.survey(id)));
+        Survey survey = shelves.survey(id);
+        model.addAllAttributes(view(survey));
+        model.addAttribute("images", survey.steps().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
         return PdfReport.TEMPLATE;
     }
 
@@ -40,7 +49,17 @@ class VerdictController {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(pdf.render(view(survey)));
+                .body(pdf.render(withImages(survey)));
+    }
+
+    /** Into the PDF go the pictures themselves. */
+    private Map<String, Object> withImages(Survey survey) {
+        Map<Integer, String> images = new HashMap<>();
+        survey.steps().photos().forEach(p -> photos.photo(p.sha256()).ifPresent(row -> images.put(p.entry(),
+                "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
+        Map<String, Object> all = new HashMap<>(view(survey));
+        all.put("images", images);
+        return all;
     }
 
     private static Map<String, Object> view(Survey survey) {

@@ -9,7 +9,10 @@ import java.util.Set;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.Phase;
+import tallledger.core.survey.Photo;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Finding;
@@ -20,6 +23,8 @@ import tallledger.web.words.Figures;
  * The verdict laid out for its pages.
  *
  * @param lines   every speed with what was read
+ * @param steps   every step done, in the order of the survey
+ * @param photos  photographs
  * @param begun   first entry
  * @param ended   last entry
  * @param authors who wrote entries
@@ -27,11 +32,15 @@ import tallledger.web.words.Figures;
  * @param seal    last hash, in groups of eight
  */
 public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims,
-                          List<ConditionStatement.Sentence> sentences, List<Line> lines, List<Remark> remarks, String begun,
+                          List<ConditionStatement.Sentence> sentences, List<Line> lines, List<StepLine> steps, List<Photo> photos, List<Remark> remarks, String begun,
                           String ended, String authors, boolean whole, String seal) {
 
     /** One speed as the report lists it. */
     public record Line(String name, String plate, String reading, String off, String mark, int entry) {
+    }
+
+    /** One step as the report lists it, with what decided. */
+    public record StepLine(Phase phase, Reason name, String mark, List<Reason> because, String remark, int entry) {
     }
 
     /** A person's remark, under their own name. */
@@ -54,9 +63,14 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
         return new VerdictView(folded.coverage().counts(), Finding.of(folded, survey.steps()), ClaimVerdict.of(folded),
-                ConditionStatement.of(folded, survey.steps()).sentences(), lines, remarks(survey), time(entries.get(0).at()),
+                ConditionStatement.of(folded, survey.steps()).sentences(), lines, steps(survey), survey.steps().photos(), remarks(survey), time(entries.get(0).at()),
                 time(entries.get(entries.size() - 1).at()), String.join(", ", entries.stream().map(Entry::author).distinct().toList()),
                 Chain.firstBreak(entries).isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
+    }
+
+    private static List<StepLine> steps(Survey survey) {
+        return survey.steps().steps().stream().map(step -> java.util.Optional.ofNullable(survey.steps().latest().get(step.id()))).flatMap(java.util.Optional::stream)
+                .map(r -> new StepLine(r.step().phase(), r.step().name(), r.outcome().name(), r.judgement().because(), r.remark(), r.entry())).toList();
     }
 
     /** Remarks of their own, and those written beside a run. */

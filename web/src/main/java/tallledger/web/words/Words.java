@@ -1,6 +1,7 @@
 package tallledger.web.words;
 
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
@@ -38,9 +39,18 @@ public class Words {
             return Figures.plain(number);
         } else if (argument instanceof Enum<?> constant) {
             return of(constant);
-        } else if (argument instanceof java.util.List<?> list) {
-            return String.join(", ", list.stream().map(item -> String.valueOf(worded(item))).toList());
+        } else if (argument instanceof List<?> list) {
+            return joined(list.stream().map(item -> String.valueOf(worded(item))).toList());
         }
         return argument;
+    }
+
+    /** Sentences follow each other; anything else is parted by commas. */
+    private static String joined(List<String> parts) {
+        StringBuilder joined = new StringBuilder();
+        for (String part : parts) {
+            joined.append(joined.isEmpty() ? "" : joined.charAt(joined.length() - 1) == '.' ? " " : ", ").append(part);
+        }
+        return joined.toString();
     }
 }

@@ -1,0 +1,69 @@
+package tallledger.core.kit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.kit.KitItem.State;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reason.Refused;
+
+class KitTest {
+
+    private static KitItem item(String name, State state, String promised, String choice, String cost) {
+        return KitItem.parse(name, state, promised, choice, cost, "", "");
+    }
+
+    @Test
+    void ofAGroupOneSeenIsEnough() {
+        KitList kit = new KitList(List.of(item("faceplate 300", State.MISSING, "", "faceplate", "140"), item("faceplate 400", State.SEEN, "", "faceplate", "")));
+        assertThat(kit.owed()).isEmpty();
+        assertThat(kit.isSettledByChoice(kit.items().get(0))).isTrue();
+    }
+
+    @Test
+    void ofAGroupWithNoneThereTheCheapestIsOwed() {
+        KitList kit = new KitList(List.of(item("steady large", State.MISSING, "", "steady", "300"), item("steady small", State.MISSING, "", "steady", "180"),
+                item("four-jaw", State.MISSING, "the seller", "", "260"), item("key", State.MISSING, "", "", "")));
+        assertThat(kit.owed()).extracting(KitItem::name).containsExactly("four-jaw", "key", "steady small");
+        assertThat(kit.sum().toReplace()).isEqualByComparingTo("440");
+        assertThat(kit.sum().unpriced()).isEqualTo(1);
+        assertThat(kit.broken()).hasSize(1).first().satisfies(r -> assertThat(r.arguments()).containsExactly("four-jaw", "the seller"));
+    }
+
+    @Test
+    void theLatestWordOnAnItemCounts() {
+        KitList kit = new KitList(List.of()).with(item("manual", State.AWAITED, "", "", "")).with(item("chuck", State.SEEN, "", "", "")).with(item("manual", State.SEEN, "", "", ""));
+        assertThat(kit.items()).extracting(KitItem::name).containsExactly("manual", "chuck");
+        assertThat(kit.sum().seen()).isEqualTo(2);
+    }
+
+    @Test
+    void anItemSurvivesItsPayload() {
+        KitItem item = KitItem.parse("warranty", State.SEEN, "the rebuilder", "", "0", "2027-05-31", "parts");
+        assertThat(KitItem.from(new Payload(item.toPayload()))).isEqualTo(item);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'', 5, '', name", "chuck, -3, '', cost", "chuck, cheap, '', cost", "chuck, 5, tomorrow, until", "chuck, 5, 2027-02-30, until"})
+    void nonsenseNamesItsField(String name, String cost, String until, String field) {
+        assertThatThrownBy(() -> KitItem.parse(name, State.SEEN, "", "", cost, until, "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1850, 120, 90, 2000, lift.too-much, 60", "1850, 120, 90, 2500, lift.tight, 440", "280, '', '', 1000, lift.enough, 720", "1 850 kg, 120 kg, '', 5000, lift.enough, 3030"})
+    void theLiftCarriesMachineSkidAndExtras(String machine, String skid, String extras, String carries, String code, String left) {
+        var says = Lift.parse(machine, skid, extras, carries, "the keeper").says();
+        assertThat(says.code()).isEqualTo(code);
+        assertThat(says.arguments().get(2).toString()).isEqualTo(left);
+    }
+
+    @Test
+    void aLiftThatCarriesNothingIsRefused() {
+        assertThatThrownBy(() -> Lift.parse("100", "", "", "0", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("carries"));
+        assertThatThrownBy(() -> Lift.parse("", "", "", "100", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("machine"));
+    }
+}

@@ -1,0 +1,126 @@
+package tallledger.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tallledger.core.motion.ChangeWheels.Thread;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
+
+class ChangeWheelsTest {
+
+    private static GearChart chart(String screw, String promised, String reach, String buyable) {
+        return GearChart.parse(screw, "1", promised, reach, buyable, LengthUnit.MM);
+    }
+
+    private static ChangeWheels of(GearChart chart, String wheels) {
+        return ChangeWheels.of(chart, WheelSet.parse(wheels));
+    }
+
+    @Test
+    void aLostThreadIsRestoredByTheFewestWheels() {
+        ChangeWheels result = of(chart("6 mm", "3 mm; 2 mm; 4.5 mm", "", "20-60"), "20 40 60");
+        assertThat(result.cut()).extracting(t -> t.exact().orElseThrow().written()).containsExactly("20/40", "20/60");
+        assertThat(result.lost()).extracting(t -> t.pitch().typed()).containsExactly("4.5 mm");
+        // 3/4 by one more wheel: 30/40 is the fewest teeth that does, with nothing smaller on 20 40 60.
+        assertThat(result.buy()).containsExactly(30);
+        assertThat(result.beyond()).isEmpty();
+        assertThat(result.says()).extracting(r -> r.code()).containsExactly("wheels.cut", "wheels.lost", "wheels.buy");
+    }
+
+    @Test
+    void anInchThreadOnAMetricScrewIsExactWithOneHundredAndTwentySeven() {
+        GearChart chart = chart("6 mm", "12 tpi", "", "20-127");
+        Thread without = of(chart, "20 60 120").threads().get(0);
+        assertThat(without.exact()).isEmpty();
+        ChangeWheels result = of(chart, "20 60 120 127");
+        Thread with = result.threads().get(0);
+        assertThat(with.exact()).isPresent();
+        // 25.4/12 / 6 = 127/360
+        assertThat(with.exact().orElseThrow().ratio()).isCloseTo(127.0 / 360, Offset.offset(1e-12));
+        assertThat(with.exact().orElseThrow().wheels()).contains(127);
+    }
+
+    @Test
+    void aSetThatWouldNotMountIsNoSet() {
+        assertThat(GearTrain.mounts(20, 30, 60, 40)).as("c of 60 runs into the first stud: 20 + 30 < 60 + 15").isFalse();
+        assertThat(GearTrain.mounts(40, 60, 30, 55)).isTrue();
+        ChangeWheels short_ = of(chart("6 mm", "3 mm", "100-140", "20-60"), "20 40");
+        assertThat(short_.cut()).as("20/40 spans 60, the quadrant begins at 100").isEmpty();
+    }
+
+    @Test
+    void aWheelIsUsedTwiceOnlyWhereThereAreTwo() {
+        GearChart chart = chart("4 mm", "1 mm", "", "12-12");
+        // 1/4 as 20/40 · 20/40 needs two of each.
+        assertThat(of(chart, "20 40").cut()).isEmpty();
+        assertThat(of(chart, "2x20 2x40").cut()).hasSize(1);
+    }
+
+    @Test
+    void aSwappedPairOfWheelsInvertsTheFeed() {
+        assertThat(ChangeWheels.swapped(30, 60, 0.1, 0.4)).satisfies(r -> {
+            assertThat(r.code()).isEqualTo("wheels.swap-right");
+            assertThat((Double) r.arguments().get(2)).isCloseTo(4, Offset.offset(1e-12));
+        });
+        assertThat(ChangeWheels.swapped(30, 60, 0.1, 0.2).code()).isEqualTo("wheels.swap-over");
+        assertThat(ChangeWheels.swapped(50, 60, 0.1, 0.2).code()).isEqualTo("wheels.swap-under");
+    }
+
+    /** Against every set of one and of two wheels tried one by one. */
+    @Test
+    void theSmallestSetAgreesWithTryingThemAll() {
+        Random random = new Random(7);
+        for (int round = 0; round < 12; round++) {
+            List<Integer> hand = random.ints(4, 20, 40).boxed().toList();
+            String wheels = String.join(" ", hand.stream().map(String::valueOf).toList());
+            GearChart chart = chart("6 mm", (random.nextInt(8) + 1) * 0.5 + " mm; " + (random.nextInt(8) + 9) * 0.25 + " mm", "", "20-40");
+            ChangeWheels result = of(chart, wheels);
+            if (!result.lost().isEmpty() && result.beyond().isEmpty()) {
+                int fewest = fewest(chart, hand);
+                assertThat(result.buy()).as(wheels + " " + chart.promised()).hasSize(fewest);
+            }
+        }
+    }
+
+    private static int fewest(GearChart chart, List<Integer> hand) {
+        WheelSet set = new WheelSet(hand);
+        if (IntStream.rangeClosed(20, 40).anyMatch(a -> ChangeWheels.of(chart, set.with(List.of(a))).lost().isEmpty())) {
+            return 1;
+        }
+        boolean two = IntStream.rangeClosed(20, 40).anyMatch(a -> IntStream.rangeClosed(a, 40).anyMatch(b -> isWhole(chart, set.with(List.of(a, b)))));
+        return two ? 2 : 3;
+    }
+
+    /** Whether every promised pitch has a train, without the search for what to buy. */
+    private static boolean isWhole(GearChart chart, WheelSet set) {
+        java.util.Set<String> cut = new java.util.HashSet<>();
+        GearTrain.each(set, chart.reach(), train -> chart.promised().forEach(p -> {
+            if (Math.abs(train.ratio() * chart.leadScrew().mm().doubleValue() / p.mm().doubleValue() - 1) < 1e-9) {
+                cut.add(p.typed());
+            }
+        }));
+        return cut.size() == chart.promised().stream().map(p -> p.typed()).distinct().count();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"forty", "20 5", "20 900", "3xx40"})
+    void nonsenseWheelsAreRefused(String typed) {
+        assertThatThrownBy(() -> WheelSet.parse(typed)).isInstanceOf(Refused.class);
+    }
+
+    @Test
+    void nonsenseChartsNameTheirField() {
+        assertThatThrownBy(() -> chart("", "3 mm", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("leadScrew"));
+        assertThatThrownBy(() -> chart("6 mm", "", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
+        assertThatThrownBy(() -> chart("6 mm", "3 mm; none", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
+        assertThatThrownBy(() -> chart("6 mm", "3 mm", "150-60", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reach"));
+    }
+}

@@ -1,0 +1,114 @@
+package tallledger.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.gauge.Grade;
+import tallledger.core.gauge.Verdict;
+import tallledger.core.motion.Axis.Ability;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Refused;
+
+class MotionTest {
+
+    private static TypedLength mm(String typed) {
+        return TypedLength.parse(typed, LengthUnit.MM);
+    }
+
+    private static List<BigDecimal> numbers(String text) {
+        return Arrays.stream(text.split(" ")).map(BigDecimal::new).toList();
+    }
+
+    private static String code(Runnable call) {
+        try {
+            call.run();
+        } catch (Refused refused) {
+            return refused.reason().code() + refused.field().map(f -> "@" + f).orElse("");
+        }
+        return "taken";
+    }
+
+    @Test
+    void aFeedIsDistanceOverTimeOrTurns() {
+        FeedReading minute = FeedReading.perMinute(mm("100"), new BigDecimal("60"));
+        assertThat(minute.rate()).isEqualByComparingTo("100");
+        // u/v = √((0.125/100)² + (0.1/60)²) = 0.002083; the last digit typed is 1 mm, a/√12 = 0.289 mm, coarser than the rule.
+        assertThat(minute.expanded()).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, 0.1 / 60), org.assertj.core.data.Offset.offset(1e-3));
+        assertThat(FeedReading.perTurn(mm("20.0"), new BigDecimal("100")).rate()).isEqualByComparingTo("0.2");
+    }
+
+    @Test
+    void aFeedIsJudgedWithinTenPerCent() {
+        Optional<BigDecimal> chart = Optional.of(new BigDecimal("100"));
+        assertThat(FeedReading.perMinute(mm("105.0"), new BigDecimal("60")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("112.0"), new BigDecimal("60")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(FeedReading.perMinute(mm("110.0"), new BigDecimal("60")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
+        assertThat(FeedReading.perMinute(mm("112.0"), new BigDecimal("60")).against(chart, FeedReading.RAPID_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"100, 0, feed.time@seconds", "100, 10800, feed.time@seconds", "0, 60, number.not-positive@distance"})
+    void timesOfNoughtAndOfThreeHoursAreRefused(String distance, String seconds, String expected) {
+        assertThat(code(() -> FeedReading.perMinute(mm(distance), new BigDecimal(seconds)))).isEqualTo(expected);
+    }
+
+    @Test
+    void fiveTripsHaveARange() {
+        Trips trips = Trips.of(numbers("0.00 0.02 0.01 0.03 0.01"));
+        assertThat(trips.range()).isEqualByComparingTo("0.03");
+        assertThat(trips.reached(0.001).grade()).contains(Grade.REBUILT);
+        assertThat(Trips.of(numbers("0 0 0 0.06 0")).reached(0.001).verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(code(() -> Trips.of(numbers("0 0 0 0")))).isEqualTo("trips.count");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.10 0.10 0.10, 0.24 0.26 0.25, 0.12 0.11 0.13, 0.25, 0.15, backlash.screw", "0.30 0.31 0.32, 0.31 0.31 0.31, 0.30 0.30 0.30, 0.31, 0.01, backlash.nut",
+        "0.05 0.05 0.05, 0.06 0.06 0.06, 0.05 0.05 0.05, 0.06, 0.01, backlash.even", "0.20 0.20 0.20, 0.50 0.50 0.50, 0.20 0.20 0.20, 0.5, 0.3, backlash.screw-and-nut"})
+    void backlashTellsAWornScrewFromAWornNut(String left, String middle, String right, String greatest, String wear, String says) {
+        Backlash backlash = Backlash.of(List.of(new Backlash.Station("left", numbers(left)), new Backlash.Station("middle", numbers(middle)),
+                new Backlash.Station("right", numbers(right))));
+        assertThat(backlash.greatest()).isEqualByComparingTo(greatest);
+        assertThat(backlash.wear()).isEqualByComparingTo(wear);
+        assertThat(backlash.says().code()).isEqualTo(says);
+    }
+
+    @Test
+    void backlashWantsThreeReadingsAndThreePlaces() {
+        assertThat(code(() -> new Backlash.Station("left", numbers("0.1 0.1")))).isEqualTo("backlash.readings");
+        assertThat(code(() -> new Backlash.Station("left", numbers("0.1 -0.1 0.1")))).isEqualTo("backlash.negative");
+        Backlash.Station one = new Backlash.Station("left", numbers("0.1 0.1 0.1"));
+        assertThat(code(() -> Backlash.of(List.of(one, one)))).isEqualTo("backlash.stations");
+    }
+
+    @Test
+    void aThreadErrorAddsUpOverThreeHundred() {
+        ThreadPitch thread = ThreadPitch.of(new BigDecimal("1.5"), new BigDecimal("30.03"), 20);
+        assertThat(thread.lead()).isEqualByComparingTo("1.5015");
+        assertThat(thread.error()).isEqualByComparingTo("0.001");
+        assertThat(thread.over300()).isEqualByComparingTo("0.300");
+        assertThat(code(() -> ThreadPitch.of(BigDecimal.ONE, BigDecimal.TEN, 0))).isEqualTo("feed.turns@turns");
+    }
+
+    @Test
+    void contradictoryAxesAreRefusedWhereTheyWereTyped() {
+        Axis.Rates none = Axis.Rates.UNKNOWN;
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.TRIP), "", none))).isEqualTo("axis.trip-without-feed@abilities");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "", new Axis.Rates(Axis.Per.MIN, "5", "", "")))).isEqualTo("axis.rate-without-feed@slowest");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.FEED), "", new Axis.Rates(Axis.Per.MIN, "", "", "900")))).isEqualTo("axis.rapid-without-rapid@rapid");
+        assertThat(code(() -> new Axis("table", "left", "left", Set.of(), "", none))).isEqualTo("axis.ways@ways");
+        assertThat(code(() -> new Axis(" ", "left", "right", Set.of(), "", none))).isEqualTo("axis.name@name");
+        Axis crossed = new Axis("table", "left", "right", Set.of(Ability.FEED), "700 mm", new Axis.Rates(Axis.Per.MIN, "800", "20", ""));
+        assertThat(code(() -> crossed.checked(LengthUnit.MM))).isEqualTo("axis.rates-crossed@fastest");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "far", none).checked(LengthUnit.MM))).isEqualTo("length.not-one@travel");
+        assertThatThrownBy(() -> new Axis("a".repeat(31), "left", "right", Set.of(), "", none)).isInstanceOf(Refused.class);
+    }
+}

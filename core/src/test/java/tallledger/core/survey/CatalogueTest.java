@@ -1,0 +1,172 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import tallledger.core.Machines;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Stage;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.Axis.Ability;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
+import tallledger.core.supply.SupplyPlate;
+
+/** The generated run sheets against lists written by hand, family by family, in the order people work. */
+class CatalogueTest {
+
+    private static final String DESK = "desk-claims desk-power desk-papers";
+    private static final String STANDING = "serial plates castings missing-parts covers oil-levels oilers";
+    private static final String ELECTRICS = "supply isolator cables earth motor-plate";
+    private static final String STARTED = "check-JOG check-BRAKE";
+    private static final String LUBED = "lubrication coolant lamp";
+    private static final String END = "bearing-rise hot-sound hot-leaks kit manual wiring-diagram test-chart lift left-safe said-what-is-open";
+
+    static MachineDescription machine(Family family, FitOut fitOut) {
+        DriveTrain train = new DriveTrain(List.of(Machines.motor("1440"), Machines.lever("range", "A B"), Stage.direction(Shifting.STOP_TO_SHIFT)), List.of());
+        return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train,
+                Machines.plate(MachineDescription.leversOf(train), "100 200")).with(fitOut);
+    }
+
+    private static MachineDescription usual(Family family) {
+        return machine(family, FitOut.usual(family));
+    }
+
+    private static List<String> ids(MachineDescription machine) {
+        return Catalogue.of(machine).stream().map(Step::id).toList();
+    }
+
+    private static FitOut fitOut(List<Axis> axes, Set<Feature> features) {
+        return new FitOut(axes, features, SupplyPlate.UNREAD, Optional.empty());
+    }
+
+    /** What a hand-wheel axis gets in the travels: travel, lock where there is one, hand wheel, backlash, play. */
+    private static String hand(String axis, boolean lock) {
+        return "travel." + axis + (lock ? " lock." + axis : "") + " hand-wheel." + axis + " backlash." + axis + " play." + axis;
+    }
+
+    private static String milled(String axis, String one, String other) {
+        return Stream.of("feed", "rapid", "trip").map(s -> s + "." + axis + "." + one + " " + s + "." + axis + "." + other)
+                .reduce((a, b) -> a + " " + b).orElseThrow() + " hidden-stops." + axis + " trip-repeat." + axis;
+    }
+
+    static Stream<Arguments> families() {
+        return Stream.of(
+                Arguments.of(Family.LATHE, 77, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
+                        "emergency-stop direction", STARTED, LUBED, "feed.carriage.to-the-headstock feed.carriage.to-the-tailstock trip.carriage.to-the-headstock trip.carriage.to-the-tailstock",
+                        "trip-repeat.carriage feed.cross-slide.in feed.cross-slide.out feed-reverse half-nut-interlock half-nut thread-dial thread-cut",
+                        hand("carriage", true), hand("cross-slide", false), hand("top-slide", false), "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
+                        "level nose-runout bar-runout axial-float bed-twist turn-parallel facing turned-finish", END)),
+                Arguments.of(Family.KNEE_MILL, 77, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
+                        "feed.table.left feed.table.right trip.table.left trip.table.right hidden-stops.table trip-repeat.table feed.quill.down feed.quill.up knock-off.quill trip-repeat.quill",
+                        "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true), "travel.quill lock.quill play.quill head-swivels",
+                        "level mill-nose-runout mill-bar-runout axial-float tram table-parallel mill-cut climb-cut", END)),
+                Arguments.of(Family.HORIZONTAL_MILL, 71, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                        "emergency-stop direction drawbar-seated", STARTED, LUBED, "feed.table.left feed.table.right trip.table.left trip.table.right hidden-stops.table trip-repeat.table",
+                        hand("table", true), hand("saddle", true), hand("knee", true), "overarm-moves arbor-supports level mill-nose-runout mill-bar-runout axial-float arbor-runout table-parallel mill-cut climb-cut", END)),
+                Arguments.of(Family.UNIVERSAL_MILL, 92, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                        "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table", "left", "right"), milled("saddle", "in", "out"), milled("knee", "up", "down"),
+                        hand("table", true), hand("saddle", true), hand("knee", true), "head-swivels mill-table-swivels overarm-moves arbor-supports",
+                        "level mill-nose-runout mill-bar-runout axial-float arbor-runout tram table-parallel mill-cut climb-cut", END)),
+                Arguments.of(Family.RADIAL_DRILL, 68, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
+                        "feed.spindle.down feed.spindle.up knock-off.spindle trip-repeat.spindle rapid.arm.up rapid.arm.down fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
+                        "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings depth-stop quill-spring level drill-runout spindle-square clamp-shift drill-cut drilled-size", END)),
+                Arguments.of(Family.PEDESTAL_DRILL, 55, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper", ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
+                        hand("spindle", false), hand("table", true), "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square drill-cut drilled-size", END)),
+                Arguments.of(Family.CYLINDRICAL_GRINDER, 70, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS, "emergency-stop direction wheel-first-start bled",
+                        STARTED, LUBED, "feed.table.left feed.table.right rapid.wheel-slide.in rapid.wheel-slide.out table-reversal infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
+                        hand("table", false), hand("wheel-slide", false), "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle work-spindle axial-float table-straight grind-parallel ground-finish", END)),
+                Arguments.of(Family.ROTARY_TABLE_GRINDER, 64, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face", ELECTRICS,
+                        "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED, "rapid.wheel-head.down rapid.wheel-head.up feed.saddle.in feed.saddle.out",
+                        "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre", hand("wheel-head", false), "travel.saddle play.saddle dresser",
+                        "level wheel-spindle work-spindle axial-float grind-flat ground-finish", END)),
+                Arguments.of(Family.CENTRELESS_GRINDER, 57, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade", ELECTRICS,
+                        "emergency-stop direction wheel-first-start bled", STARTED, LUBED, "regulating-wheel feed.infeed-slide.in feed.infeed-slide.out centreless-infeed through-feed",
+                        hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float grind-parallel ground-finish", END)),
+                Arguments.of(Family.MACHINING_CENTRE, 68, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
+                        "feed.X.left feed.X.right rapid.X.left rapid.X.right feed.Y.in feed.Y.out rapid.Y.in rapid.Y.out feed.Z.down feed.Z.up rapid.Z.down rapid.Z.up tool-drawbar",
+                        "travel.X play.X travel.Y play.Y travel.Z play.Z level mill-nose-runout mill-bar-runout axial-float tram table-parallel readout.X readout.Y readout.Z mill-cut circle", END)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("families")
+    void everyFamilyIsGoneThroughInTheOrderPeopleWork(Family family, int count, String list) {
+        assertThat(ids(usual(family))).containsExactlyElementsOf(Arrays.asList(list.split(" "))).hasSize(count);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void everyFeatureOfAFamilyMakesAStepOrChangesOne(Family family) {
+        Set<Feature> all = new HashSet<>(Feature.of(family));
+        all.remove(Feature.POWER_DRAWBAR);
+        List<Step> with = Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), all)));
+        for (Feature feature : all) {
+            Set<Feature> less = new HashSet<>(all);
+            less.remove(feature);
+            all.stream().filter(f -> f.needs().filter(feature::equals).isPresent()).forEach(less::remove);
+            assertThat(Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), less)))).as(family + " without " + feature)
+                    .satisfiesAnyOf(steps -> assertThat(steps).hasSizeLessThan(with.size()), steps -> assertThat(feature).isEqualTo(Feature.DWELL));
+        }
+    }
+
+    @Test
+    void aMachineWithoutPowerGetsNoFeedOrRapid() {
+        List<Axis> byHand = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN));
+        assertThat(ids(machine(Family.HORIZONTAL_MILL, fitOut(byHand, Set.of())))).noneMatch(id -> id.startsWith("feed") || id.startsWith("rapid") || id.startsWith("trip"))
+                .contains("travel.table", "backlash.table");
+        assertThat(ids(machine(Family.LATHE, fitOut(List.of(), Set.of())))).noneMatch(id -> id.startsWith("travel"));
+    }
+
+    @Test
+    void fortyAxesAndContradictionsAreRefused() {
+        List<Axis> forty = java.util.stream.IntStream.range(0, 40).mapToObj(i -> new Axis("axis " + i, "left", "right", Set.of(), "", Axis.Rates.UNKNOWN)).toList();
+        assertThat(refusal(() -> fitOut(forty, Set.of()))).isEqualTo("axes.many");
+        assertThat(refusal(() -> fitOut(List.of(forty.get(0), forty.get(0)), Set.of()))).isEqualTo("axes.repeated");
+        assertThat(refusal(() -> fitOut(List.of(), Set.of(Feature.THREAD_DIAL)))).isEqualTo("feature.needs");
+        assertThat(refusal(() -> fitOut(List.of(), Set.of(Feature.DRAWBAR, Feature.POWER_DRAWBAR)))).isEqualTo("feature.excludes");
+        assertThat(refusal(() -> machine(Family.LATHE, fitOut(List.of(), Set.of(Feature.ARM_CLAMP))))).isEqualTo("feature.family");
+    }
+
+    private static String refusal(Runnable call) {
+        try {
+            call.run();
+            return "taken";
+        } catch (Refused refused) {
+            return refused.reason().code();
+        }
+    }
+
+    @Test
+    void aFeedPlateIsCoveredByAsManyFeedsAsItsLongestLever() {
+        MachineDescription plain = usual(Family.RADIAL_DRILL);
+        MachineDescription machine = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(),
+                Optional.of(Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56")), plain.fitOut());
+        List<String> feeds = ids(machine).stream().filter(id -> id.startsWith("feed-plate")).toList();
+        // The first three use I, II and 1, 2, 3; slow to fast.
+        assertThat(feeds).containsExactly("feed-plate.I.1", "feed-plate.I.3", "feed-plate.II.2", "feed-plate.I.2", "feed-plate.II.1", "feed-plate.II.3");
+    }
+
+    @Test
+    void fitOutSurvivesItsPayload() {
+        for (Family family : Family.values()) {
+            MachineDescription machine = usual(family);
+            assertThat(MachineDescription.from(new tallledger.core.ledger.Payload(machine.toPayload()))).isEqualTo(machine);
+        }
+    }
+}

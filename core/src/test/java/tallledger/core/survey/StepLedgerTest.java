@@ -1,0 +1,274 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.School;
+import tallledger.core.drive.Route;
+import tallledger.core.gauge.Grade;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
+import tallledger.core.safety.Mounted;
+import tallledger.core.survey.StepLedger.Asked;
+import tallledger.core.verdict.ConditionStatement;
+import tallledger.core.verdict.Finding;
+
+class StepLedgerTest {
+
+    private static final String ME = "Q. Tester";
+
+    private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL));
+    private final List<Entry> entries = new ArrayList<>();
+    private Instant now = Instant.parse("2026-05-09T08:00:00Z");
+
+    @BeforeEach
+    void open() {
+        write(SurveyEntries.opened(now, ME, 1, "h", "buyer", Scope.WHOLE));
+    }
+
+    private int write(Draft draft) {
+        Optional<Entry> last = entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1));
+        entries.add(Entry.following(last, draft));
+        now = now.plusSeconds(60);
+        return entries.size();
+    }
+
+    private StepLedger ledger() {
+        return StepLedger.fold(machine, entries);
+    }
+
+    private SpindleSurvey spindle() {
+        return SpindleSurvey.fold(machine, entries);
+    }
+
+    private int step(String id, boolean flagged, String... fieldsAndValues) {
+        Map<String, String> typed = new HashMap<>();
+        for (int i = 0; i < fieldsAndValues.length; i += 2) {
+            typed.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
+        }
+        StepLedger ledger = ledger();
+        Step step = ledger.step(id).orElseThrow();
+        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        return write(SurveyEntries.step(now, ME, ledger, step, typed, LengthUnit.MM, flagged, confirmed, ""));
+    }
+
+    private List<String> askedAfresh(String id) {
+        StepLedger ledger = ledger();
+        return ledger.asked(ledger.step(id).orElseThrow()).stream().filter(Asked::changed).map(a -> a.need().kind().name()).toList();
+    }
+
+    @Test
+    void onlyWhatChangedSinceTheLastStepIsConfirmedAfresh() {
+        assertThat(askedAfresh("castings")).containsExactly("POWER_ISOLATED");
+        step("castings", false);
+        assertThat(askedAfresh("covers")).isEmpty();
+        write(SurveyEntries.startConfirmed(now, ME, List.of()));
+        assertThat(askedAfresh("covers")).as("power came on between").containsExactly("POWER_ISOLATED");
+        assertThat(askedAfresh("feed.table.left")).containsExactly("LOCK_FREE", "ENDS_KNOWN", "WAY_CLEAR");
+        step("feed.table.left", false, "distance", "100", "seconds", "60");
+        assertThat(askedAfresh("feed.saddle.in")).as("another axis has its own lock").contains("LOCK_FREE");
+        step("lock.table", false);
+        assertThat(askedAfresh("feed.table.left")).as("the lock was on since").containsExactly("LOCK_FREE");
+    }
+
+    @Test
+    void anAxisComesToRestBeforeItIsReversed() {
+        step("feed.table.left", false, "distance", "100", "seconds", "60");
+        assertThat(askedAfresh("feed.table.right")).containsExactly("AT_REST");
+        assertThat(askedAfresh("feed.saddle.in")).doesNotContain("AT_REST");
+        step("feed.table.right", false, "distance", "100", "seconds", "60");
+        assertThat(askedAfresh("rapid.table.left")).contains("AT_REST");
+    }
+
+    @Test
+    void aStepIsRefusedWhileSomethingChangedIsNotConfirmed() {
+        StepLedger ledger = ledger();
+        Step step = ledger.step("castings").orElseThrow();
+        assertThatThrownBy(() -> SurveyEntries.step(now, ME, ledger, step, Map.of(), LengthUnit.MM, false, List.of(), ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("confirmed"));
+    }
+
+    @Test
+    void measuredStepsAreGradedAndBadNumbersNameTheirField() {
+        step("play.table", false, "value", "0.025 mm");
+        assertThat(ledger().latest().get("play.table").judgement().grade()).contains(Grade.SOUND);
+        step("play.table", false, "value", "0.2 mm");
+        assertThat(ledger().latest().get("play.table").outcome()).isEqualTo(Outcome.FAILED);
+        assertThatThrownBy(() -> step("play.table", false, "value", "-0.02")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("value"));
+        assertThatThrownBy(() -> step("feed.table.left", false, "distance", "100", "seconds", "0")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> step("feed.table.left", false, "distance", "100", "seconds", "10800")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+    }
+
+    @Test
+    void aScaledLimitFollowsTheLengthMeasured() {
+        // 0.02 over 150 is 0.04 per 300: outside sound (0.030), within workable (0.050).
+        step("tram", false, "value", "0.020 mm", "over", "150 mm");
+        assertThat(ledger().latest().get("tram").judgement().grade()).contains(Grade.WORKABLE);
+        assertThat(ledger().latest().get("tram").judgement().because().get(0).arguments()).contains(new BigDecimal("0.04"));
+    }
+
+    @Test
+    void thePlanGoesOnWhereTheSurveyorIs() {
+        assertThat(next()).isEqualTo("desk-claims");
+        step("lock.saddle", false);
+        assertThat(next()).isEqualTo("travel.table");
+        write(SurveyEntries.later(now, ME, "travel.table"));
+        assertThat(next()).isEqualTo("lock.table");
+        write(SurveyEntries.stepPassedOver(now, ME, ledger().step("lock.table").orElseThrow(), "handle gone"));
+        assertThat(next()).isEqualTo("hand-wheel.table");
+        assertThat(ledger().open()).extracting(Step::id).contains("travel.table").doesNotContain("lock.table", "lock.saddle");
+        assertThatThrownBy(() -> SurveyEntries.stepPassedOver(now, ME, ledger().steps().get(0), " ")).isInstanceOf(Refused.class);
+    }
+
+    private String next() {
+        return SheetPlan.of(spindle(), ledger(), now).next().orElse("");
+    }
+
+    @Test
+    void whatWasPutOffComesLast() {
+        write(SurveyEntries.later(now, ME, "desk-claims"));
+        for (Step step : ledger().steps()) {
+            if (!step.id().equals("desk-claims")) {
+                write(SurveyEntries.stepPassedOver(now, ME, step, "short visit"));
+            }
+        }
+        spindle().steps().forEach(r -> write(SurveyEntries.passedOver(now, ME, machine.train().settings(r), "short visit")));
+        SheetPlan plan = SheetPlan.of(spindle(), ledger(), now);
+        assertThat(plan.next()).contains("desk-claims");
+        assertThat(plan.why().code()).isEqualTo("next.later");
+    }
+
+    @Test
+    void aRepairAsksForEveryStepOfItsSystemAgainAndClosesTheFault() {
+        step("trip.table.left", true, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        step("trip.table.right", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        step("trip.saddle.in", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        assertThat(faults()).containsExactly("trip.table.left OPEN");
+        write(SurveyEntries.systemRepaired(now, ME, "trip:table", "dog tightened"));
+        assertThat(ledger().repeats()).containsExactly("trip.table.left", "trip.table.right");
+        assertThat(next()).isEqualTo("trip.table.left");
+        assertThat(faults()).containsExactly("trip.table.left REPAIRED");
+        step("trip.table.left", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        assertThat(faults()).containsExactly("trip.table.left RETESTED_GOOD");
+        assertThat(next()).isEqualTo("trip.table.right");
+        assertThat(Fault.of(spindle(), ledger()).get(0).history()).containsExactly(2, 5, 6);
+        assertThat(Finding.of(spindle(), ledger())).isEmpty();
+    }
+
+    @Test
+    void aFaultThatComesOutGoodByItselfIsNotCalledRepaired() {
+        step("lamp", true);
+        step("lamp", false);
+        assertThat(faults()).containsExactly("lamp DID_NOT_RECUR");
+        step("lamp", true);
+        assertThat(faults()).containsExactly("lamp OPEN");
+    }
+
+    private List<String> faults() {
+        return Fault.of(spindle(), ledger()).stream().map(f -> f.key() + " " + f.state()).toList();
+    }
+
+    @Test
+    void aStruckStepCountsForNothing() {
+        int entry = step("lamp", true);
+        write(SurveyEntries.strike(now, ME, entries, entry, "wrong lamp"));
+        assertThat(ledger().latest()).doesNotContainKey("lamp");
+        assertThat(faults()).isEmpty();
+        assertThat(ledger().grown(machine, entries).latest()).isEqualTo(ledger().latest());
+    }
+
+    @Test
+    void theSecondsThereAreBuyTheGreatestWorth() {
+        List<Step> steps = ledger().open();
+        Set<String> chosen = TimeChoice.of(steps, 300);
+        int seconds = steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(Step::seconds).sum();
+        assertThat(seconds).isLessThanOrEqualTo(300);
+        assertThat(chosen).as("what stops use is worth most a minute").contains("isolator", "earth", "left-safe");
+        assertThat(TimeChoice.of(steps, 0)).isEmpty();
+        assertThat(TimeChoice.of(steps, 9 * 3600)).hasSize(steps.size());
+    }
+
+    /** Against every subset of fourteen steps. */
+    @Test
+    void noOtherChoiceIsWorthMore() {
+        List<Step> steps = ledger().open().subList(8, 22);
+        for (int seconds : List.of(120, 300, 615)) {
+            int best = 0;
+            for (int subset = 0; subset < 1 << steps.size(); subset++) {
+                int time = 0;
+                int worth = 0;
+                for (int i = 0; i < steps.size(); i++) {
+                    time += (subset >> i & 1) * ((steps.get(i).seconds() + 14) / 15 * 15);
+                    worth += (subset >> i & 1) * TimeChoice.worth(steps.get(i));
+                }
+                best = time <= seconds ? Math.max(best, worth) : best;
+            }
+            Set<String> chosen = TimeChoice.of(steps, seconds);
+            assertThat(steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(TimeChoice::worth).sum()).isEqualTo(best);
+        }
+    }
+
+    @Test
+    void inMyMinutesThePlanLeavesOutWhatDoesNotFit() {
+        write(SurveyEntries.planChosen(now, ME, School.MY_MINUTES, "20"));
+        SheetPlan plan = SheetPlan.of(spindle(), ledger(), now);
+        assertThat(plan.chosen()).hasSizeLessThan(ledger().open().size()).contains("isolator").doesNotContain("bearing-rise");
+        assertThat(plan.minutesOpen()).isGreaterThan(100);
+    }
+
+    @Test
+    void aRunBeyondTheMarkIsRefusedAndNotPlanned() {
+        Mounted chuck = Mounted.parse(Mounted.Kind.CHUCK, "200", "150", "", "", LengthUnit.MM);
+        write(SurveyEntries.startConfirmed(now, ME, List.of(), chuck));
+        Set<Route> refused = RunGate.refused(spindle(), ledger());
+        assertThat(refused).extracting(machine.train()::name).containsExactlyInAnyOrder("B", "B reverse");
+        assertThatThrownBy(() -> RunGate.check(spindle(), ledger(), refused.iterator().next())).isInstanceOf(Refused.class);
+        assertThat(SheetPlan.of(spindle(), ledger(), now).spindle().plan().runs()).noneMatch(r -> refused.contains(r.route()));
+    }
+
+    @Test
+    void anOwnScriptIsKeptWithItsRecord() {
+        step("own-cycle.1", false, "title", "vice", "script", "opens\nholds 0-2 s", "log", "opens 0\nholds 1.5");
+        assertThat(ledger().latest().get("own-cycle.1").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(ledger().open()).noneMatch(s -> s.id().startsWith("own-cycle"));
+        assertThat(Catalogue.extra("cycle.neutral")).isPresent();
+        assertThat(Catalogue.extra("cycle.dance")).isEmpty();
+    }
+
+    @Test
+    void aRestartingGuardIsStopUseInPlainWords() {
+        step("cycle.guard", false, "log", "runs 0\nguard-opened 3\nstops 5\nguard-closed 9\nstarts-by-itself 10");
+        Finding finding = Finding.of(spindle(), ledger()).get(0);
+        assertThat(finding.severity()).isEqualTo(Severity.STOP_USE);
+        assertThat(finding.what().arguments().get(1).toString()).startsWith("[cycle.hazard");
+    }
+
+    @Test
+    void theStatementCountsWhatWasDoneAndNamesWhatWasNot() {
+        step("lamp", true);
+        step("isolator", false);
+        write(SurveyEntries.stepPassedOver(now, ME, ledger().step("coolant").orElseThrow(), "tank empty"));
+        var sentences = ConditionStatement.of(spindle(), ledger()).sentences();
+        assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s -> {
+            assertThat(s.words().arguments()).containsExactly(2, 92, 1, 1, 0, 0, 1, 89);
+            assertThat(s.entries()).containsExactly(2, 3);
+        });
+        assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed", "statement.steps-open");
+    }
+}
