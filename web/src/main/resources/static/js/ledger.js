@@ -201,7 +201,7 @@ document.addEventListener("alpine:init", () => {
     localStorage.setItem(place(step), JSON.stringify({ typed, keys }));
   };
   const kept = localStorage.getItem(place(step));
-  if (kept && !document.querySelector(".wrong[role=alert]")) {
+  if (kept && !form.dataset.refused) {
     const was = JSON.parse(kept);
     was.typed.forEach(([name, value, checked]) => own().filter((e) => e.name === name && (checked === null || e.value === value)).forEach((e) => {
       if (checked === null) { e.value = value; } else { e.checked = checked; }
@@ -217,17 +217,19 @@ document.addEventListener("alpine:init", () => {
     if (asked) { return; }
     event.preventDefault();
     const by = event.submitter;
+    document.documentElement.dataset.sending = "yes";
     save();
     fetch("/alive", { cache: "no-store" }).then((answer) => {
       if (!answer.ok) { throw new Error(String(answer.status)); }
       asked = true;
       form.requestSubmit(by);
     }).catch(() => {
+      delete document.documentElement.dataset.sending;
       line.textContent = "No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.";
       line.hidden = false;
     });
   });
-  window.addEventListener("pageshow", () => { asked = false; });
+  window.addEventListener("pageshow", () => { asked = false; delete document.documentElement.dataset.sending; });
   const watch = () => fetch("/alive", { cache: "no-store" }).then(() => { if (/^(No connection|The connection)/.test(line.textContent)) { line.hidden = true; line.textContent = ""; } })
     .catch(() => { line.textContent = "The connection is lost. Go on typing: it is kept on this tablet."; line.hidden = false; });
   setInterval(watch, 15000);

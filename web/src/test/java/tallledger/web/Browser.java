@@ -72,9 +72,15 @@ public final class Browser {
         page.keyboard().type(text);
     }
 
+    /** Waits until a form that was sent has its answer. */
+    public static void settle(Page page) {
+        page.waitForFunction("() => !document.documentElement.dataset.sending");
+        page.waitForLoadState();
+    }
+
     /** What the sheet says, once the page has loaded. */
     public String text() {
-        page.waitForLoadState();
+        settle(page);
         return page.locator("main").innerText().replace('\u00a0', ' ');
     }
 }

@@ -28,10 +28,12 @@ class HardStopTest {
         try {
             page.navigate("http://localhost:" + port + "/machines/1");
             page.fill("#author", "Q. Tester");
+            page.selectOption("#scope", "SPINDLE_DRIVE");
             page.click("#open-survey button");
             for (var check : page.locator("input[name=safe]").all()) {
                 check.check();
             }
+            page.check("input[name=mounted][value=NOTHING]");
             page.click(".start button");
             page.fill("#reading", "32.1");
             page.keyboard().press("Enter");
@@ -40,11 +42,17 @@ class HardStopTest {
             first.destroyForcibly().waitFor();
         }
         page.fill("#reading", "32.0");
+        page.keyboard().press("Enter");
+        page.waitForSelector(".connection:not([hidden])");
+        assertThat(page.locator(".connection").innerText()).startsWith("No connection: nothing was sent.");
+        assertThat(page.inputValue("#reading")).isEqualTo("32.0");
+        page.focus("#reading");
         Process second = start(port);
         try {
             page.keyboard().press("Enter");
-            page.waitForSelector(".done");
+            Browser.settle(page);
             page.click("text=Entries");
+            page.waitForURL("**/entries");
             assertThat(browser.text()).contains("read 32.1 rpm by tachometer", "read 32.0 rpm by tachometer", "the chain holds");
         } finally {
             second.destroyForcibly().waitFor();

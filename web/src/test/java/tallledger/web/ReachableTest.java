@@ -17,7 +17,8 @@ class ReachableTest {
         long ready = Scenes.readySurvey(App.demo());
         return Stream.of("/", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/2/run", "/surveys/" + ready + "/run",
                 "/surveys/" + ready + "/run?step=check-BRAKE",
-                "/surveys/2/speeds", "/surveys/2/faults", "/surveys/9/speeds", "/machines/10/drive", "/house", "/surveys/2/entries?strike=4", "/surveys/2/verdict", "/surveys/2/verdict/print", "/nowhere");
+                "/surveys/2/speeds", "/surveys/2/faults", "/surveys/9/speeds", "/machines/10/drive", "/house", "/surveys/2/movement", "/surveys/2/threads", "/surveys/9/cycles", "/surveys/9/faults", "/surveys/2/kit", "/machines/1/fitout", "/surveys/2/run?step=castings",
+                "/surveys/2/run?step=supply", "/surveys/22/run?step=0-1", "/surveys/" + ready + "/run?step=guard", "/surveys/" + ready + "/run?step=own-cycle.1", "/surveys/" + ready + "/run?step=trip-repeat.carriage", "/surveys/2/entries?strike=4", "/surveys/2/verdict", "/surveys/2/verdict/print", "/nowhere");
     }
 
     @ParameterizedTest

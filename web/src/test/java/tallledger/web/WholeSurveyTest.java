@@ -108,7 +108,7 @@ class WholeSurveyTest {
             keys += READINGS.get(name).length() + 1;
         }
         System.out.println("key strokes for twelve readings: " + keys + " (digits and points " + (keys - 12) + ", Enter 12)");
-        assertThat(page.locator("h1").innerText()).isEqualTo("jog");
+        assertThat(page.locator("h1").innerText()).isEqualTo("Jog");
         assertThat(browser.text()).contains( "12 of 12 run", "11 proven", "1 failed");
     }
 

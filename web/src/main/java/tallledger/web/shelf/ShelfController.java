@@ -21,17 +21,22 @@ class ShelfController {
      *
      * @param counts  coverage of the newest survey
      * @param worst   its worst finding
-     * @param known   speeds proven, failed or inferred, of all
+     * @param known   speeds proven, failed or inferred, and steps done or spared
+     * @param all     of so many speeds and steps
+     * @param steps   steps done
      */
     public record Line(Machine machine, Optional<Survey> survey, Optional<Coverage.Counts> counts, Optional<Finding> worst,
-                       int findings, int known) {
+                       int findings, int known, int all, int steps) {
 
         static Line of(Machine machine, List<Survey> surveys) {
             Optional<Survey> newest = surveys.stream().findFirst();
             Optional<Coverage.Counts> counts = newest.map(s -> s.folded().coverage().counts());
             List<Finding> findings = newest.map(s -> Finding.of(s.folded(), s.steps())).orElse(List.of());
-            int known = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
-            return new Line(machine, newest, counts, findings.stream().findFirst(), findings.size(), known);
+            int speeds = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
+            int steps = newest.map(s -> s.steps().latest().size()).orElse(0);
+            int spared = newest.map(s -> (int) s.steps().inScope().stream().filter(s.steps()::isSpared).count()).orElse(0);
+            int all = counts.map(Coverage.Counts::all).orElse(0) + newest.map(s -> s.steps().inScope().size()).orElse(0);
+            return new Line(machine, newest, counts, findings.stream().findFirst(), findings.size(), speeds + steps + spared, all, steps);
         }
 
         /** Of two equally known, the one somebody ran more of comes first. */
@@ -40,7 +45,7 @@ class ShelfController {
         }
 
         double share() {
-            return counts.map(c -> (double) known / c.all()).orElse(-1.0);
+            return all == 0 ? -1.0 : (double) known / all;
         }
     }
 
