@@ -70,6 +70,7 @@ public final class KestrelVale {
                 .lever("range", StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, "low N high")
                 .sliding("variator", StageKind.VARIATOR, null).reverses().plate("56 450 400 3150")
                 .claim(Attribute.SLOWEST_SPEED, "56", Source.PLATE, "").claim(Attribute.FASTEST_SPEED, "3150", Source.PLATE, "")
+                .claim(Attribute.TRAVEL, "760 mm", Source.ADVERTISEMENT, "table travel 760")
                 .has("HEAD_NODS RAM FOOT_BRAKE").supply("400", "50", "2.2", "5.1", false).axis("table", "760 mm", Axis.Per.MIN, "20", "800", "")
                 .axis("saddle", "300 mm", Axis.Per.MIN, "", "", "").axis("knee", "400 mm", Axis.Per.MIN, "", "", "")
                 .axis("quill", "125 mm", Axis.Per.REV, "0.04", "0.15", "")
@@ -107,6 +108,7 @@ public final class KestrelVale {
                 .interlock("left lever", "out", "right lever", "high").plate("35.5 140 71 x 56 224 112 x 90 355 180 x")
                 .claim(Attribute.SPEED_COUNT, "12", Source.ADVERTISEMENT, "twelve spindle speeds")
                 .claim(Attribute.REVERSES, "yes", Source.SELLER, "").claim(Attribute.WEIGHT, "900 kg", Source.SELLER, "about nine hundred kilos")
+                .claim(Attribute.TRAVEL, "26 in", Source.SELLER, "the table runs a good twenty-six")
                 .unloaded(1.022).fault("right lever", "high", Symptom.WILL_NOT_ENGAGE, 1)
                 .supply("400", "50", "2.2", "5.0", false).axis("table", "24 in", Axis.Per.MIN, "0.5", "16", "")
                 .wrong("lock.saddle", "remark=handle at the end of its thread, the saddle can be pushed").build();

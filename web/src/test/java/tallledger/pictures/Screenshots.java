@@ -3,6 +3,7 @@ package tallledger.pictures;
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import tallledger.web.App;
 import tallledger.web.Browser;
@@ -19,6 +20,12 @@ public final class Screenshots {
         VIEWS.put("speeds", "/surveys/2/speeds");
         VIEWS.put("drive", "/machines/10/drive");
         VIEWS.put("faults", "/surveys/2/faults");
+        VIEWS.put("step", "/surveys/21/run?step=clamp-arm");
+        VIEWS.put("movement", "/surveys/19/movement");
+        VIEWS.put("threads", "/surveys/2/threads");
+        VIEWS.put("cycles", "/surveys/9/cycles");
+        VIEWS.put("kit", "/surveys/2/kit");
+        VIEWS.put("fit-out", "/machines/12/fitout");
         VIEWS.put("house", "/house");
         VIEWS.put("entries", "/surveys/2/entries");
         VIEWS.put("verdict", "/surveys/2/verdict");
@@ -29,12 +36,14 @@ public final class Screenshots {
 
     public static void main(String[] names) {
         Page page = Browser.open().page();
-        page.navigate(App.demo().url("/surveys/2/run"));
-        page.locator("input[name=safe]").all().forEach(check -> check.check());
-        page.click(".start button");
-        page.waitForSelector(".run");
+        for (String sheet : List.of("/surveys/2/run", "/surveys/21/run?step=clamp-arm")) {
+            page.navigate(App.demo().url(sheet));
+            page.locator("input[name=safe]").all().forEach(check -> check.check());
+            page.click(".start button.is-ink");
+            page.waitForSelector(".run");
+        }
         VIEWS.forEach((name, path) -> {
-            if (names.length == 0 || java.util.List.of(names).contains(name)) {
+            if (names.length == 0 || List.of(names).contains(name)) {
                 page.navigate(App.demo().url(path));
                 page.waitForTimeout(300);
                 page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", name + ".png")));

@@ -79,7 +79,7 @@ class PagesTest {
 
     @Test
     void houseNumbersComeFromCore() {
-        assertThat(http.get("/house").body()).contains("5, 8, 12 s", "4 ×");
+        assertThat(http.get("/house").body()).contains("<td class=\"figure\">5 s</td><td class=\"figure\">8 s</td><td class=\"figure\">12 s</td>", "4 ×");
         assertThat(http.get("/surveys/" + Scenes.readySurvey(app) + "/run?step=check-BRAKE").body()).contains("rebuilt 5 s, sound 8 s, workable 12 s");
         assertThat(http.get("/surveys/2/run").body()).contains("<span>30</span> minutes");
     }

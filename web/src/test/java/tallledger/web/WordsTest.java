@@ -7,15 +7,31 @@ import java.io.Reader;
 import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Properties;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import tallledger.core.cycle.CycleScripts;
+import tallledger.core.gauge.HouseLimits;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.FitOut;
 import tallledger.core.reason.Reason;
+import tallledger.core.supply.SupplyPlate;
+import tallledger.core.survey.Catalogue;
+import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.UsualKit;
+import tallledger.practice.KestrelVale;
+import tallledger.practice.SimulatedMachine;
 import tallledger.web.words.Figures;
+import tallledger.web.words.SystemWords;
 import tallledger.web.words.Words;
 
 /** Every reason core can give has its words, and figures read as they should. */
@@ -48,6 +64,35 @@ class WordsTest {
         assertThat(codes).hasSizeGreaterThan(90).contains("number.missing", "plate.suspect", "statement.coverage");
         codes.removeIf(code -> code.endsWith("."));
         assertThat(words.keySet()).containsAll(codes.stream().filter(code -> code.contains(".")).toList());
+    }
+
+    /** Every step of every family, with each of its needs, fields, events and systems, has its words. */
+    @Test
+    void everyStepHasItsWords() {
+        Words words = App.demo().bean(Words.class);
+        for (Family family : Family.values()) {
+            Set<Feature> all = new HashSet<>(Feature.of(family));
+            all.remove(Feature.DRAWBAR);
+            FitOut fitOut = new FitOut(FitOut.usual(family).axes(), all, SupplyPlate.UNREAD, Optional.empty());
+            KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family).map(d -> d.with(fitOut)).forEach(machine ->
+                    Catalogue.of(machine).forEach(step -> {
+                        Object[] about = step.about().toArray();
+                        assertThat(words.say(step.name()) + words.say("step." + step.code() + ".look", about)).doesNotContain("{");
+                        if (!(step.recording() instanceof SpindleCheck)) {
+                            assertThat(words.say("step." + step.code() + ".do", about)).doesNotContain("{").hasSizeGreaterThan(12);
+                        }
+                        step.needs().forEach(need -> assertThat(words.say("need." + need.kind().name(), need.of())).isNotBlank());
+                        step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());
+                        assertThat(SystemWords.of(step.system(), words)).doesNotContain("{");
+                    }));
+            UsualKit.of(family, all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
+            all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());
+        }
+        CycleScripts.codes().forEach(code -> {
+            assertThat(words.say("script." + code)).isNotBlank();
+            CycleScripts.of(code, Map.of()).events().forEach(event -> assertThat(words.say("event." + event)).isNotBlank());
+        });
+        HouseLimits.all().keySet().forEach(code -> assertThat(words.say("house." + code)).isNotBlank());
     }
 
     @Test

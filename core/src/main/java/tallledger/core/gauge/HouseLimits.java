@@ -1,6 +1,8 @@
 package tallledger.core.gauge;
 
 import java.math.BigDecimal;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /** The house's starting limits in three grades, for the user to replace with the machine's own test chart. */
 public final class HouseLimits {
@@ -35,6 +37,29 @@ public final class HouseLimits {
     public static final GradedLimit BEARING_RISE = limit("25", "35", "45", "K");
 
     private HouseLimits() {
+    }
+
+    /** All of them by code of their words, in the order of the table. */
+    public static Map<String, GradedLimit> all() {
+        Map<String, GradedLimit> all = new LinkedHashMap<>();
+        all.put("lathe-nose", LATHE_NOSE);
+        all.put("lathe-300", LATHE_300);
+        all.put("mill-nose", MILL_NOSE);
+        all.put("mill-300", MILL_300);
+        all.put("drill-nose", DRILL_NOSE);
+        all.put("grinder-nose", GRINDER_NOSE);
+        all.put("axial-float", AXIAL_FLOAT);
+        all.put("backlash", BACKLASH);
+        all.put("play", PLAY);
+        all.put("straight-1000", STRAIGHT_1000);
+        all.put("twist", TWIST);
+        all.put("parallel-300", PARALLEL_300);
+        all.put("square-300", SQUARE_300);
+        all.put("table-500", TABLE_500);
+        all.put("scale-300", SCALE_300);
+        all.put("bearing-rise", BEARING_RISE);
+        all.put("spindle-stop", GradedLimit.SPINDLE_STOP);
+        return all;
     }
 
     private static GradedLimit mm(String rebuilt, String sound, String workable) {

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.GearPair;

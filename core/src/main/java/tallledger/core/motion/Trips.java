@@ -3,7 +3,6 @@ package tallledger.core.motion;
 import java.math.BigDecimal;
 import java.util.List;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.gauge.Grade;
 import tallledger.core.reason.Refused;
 
 /**
@@ -32,10 +31,5 @@ public record Trips(List<BigDecimal> positions, BigDecimal range) {
 
     public GradedLimit.Reached reached(double expanded) {
         return LIMIT.reached(range, expanded);
-    }
-
-    /** The one limit of trips, mm. */
-    public static BigDecimal limit() {
-        return LIMIT.at(Grade.SOUND);
     }
 }

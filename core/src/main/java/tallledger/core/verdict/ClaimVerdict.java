@@ -3,6 +3,7 @@ package tallledger.core.verdict;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
@@ -10,12 +11,14 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
-import tallledger.core.gauge.Verdict;
 import tallledger.core.machine.Claim;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.StepResult;
 
 /**
  * A claim against the evidence.
@@ -27,6 +30,11 @@ import tallledger.core.survey.SpindleSurvey;
  */
 public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<Integer> entries) {
 
+    /** A rule or tape at both ends, U in mm (house rule). */
+    private static final BigDecimal TRAVEL_UNCERTAINTY = BigDecimal.ONE;
+    /** A travel that much longer than claimed is better than claimed (house rule). */
+    private static final BigDecimal WORTH_SAYING = new BigDecimal("0.05");
+
     public enum Standing { UPHELD, SHORT, BETTER, CONTRADICTED, UNTESTED }
 
     public static List<ClaimVerdict> of(SpindleSurvey survey) {
@@ -37,6 +45,26 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             case REVERSES -> reverses(claim, survey);
             default -> untested(claim, "claim.not-covered");
         }).toList();
+    }
+
+    /** The same with the steps as evidence too: a claimed travel is held against the axis its words name. */
+    public static List<ClaimVerdict> of(SpindleSurvey survey, StepLedger ledger) {
+        return of(survey).stream().map(v -> v.claim().attribute() == Claim.Attribute.TRAVEL ? travel(v.claim(), survey, ledger) : v).toList();
+    }
+
+    private static ClaimVerdict travel(Claim claim, SpindleSurvey survey, StepLedger ledger) {
+        Optional<StepResult> measured = ledger.latest().values().stream().filter(r -> r.step().code().equals("travel"))
+                .filter(r -> claim.wording().toLowerCase(Locale.ROOT).contains(r.step().axis().toLowerCase(Locale.ROOT))).findFirst();
+        if (measured.isEmpty()) {
+            return untested(claim, "claim.travel-not-measured");
+        }
+        BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
+        BigDecimal found = measured.get().values().length("value").mm();
+        BigDecimal off = found.subtract(claimed);
+        Standing standing = off.add(TRAVEL_UNCERTAINTY).signum() < 0 ? Standing.SHORT
+                : off.compareTo(claimed.multiply(WORTH_SAYING)) > 0 ? Standing.BETTER : Standing.UPHELD;
+        return new ClaimVerdict(claim, standing, Reason.of("claim.travel", measured.get().step().axis(), found.stripTrailingZeros(), claimed.stripTrailingZeros()),
+                List.of(measured.get().entry()));
     }
 
     /** Upheld only if that many distinct speeds exist and every one is proven or inferred. */
@@ -77,7 +105,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     }
 
     private static ClaimVerdict reverses(Claim claim, SpindleSurvey survey) {
-        boolean denied = claim.value().strip().toLowerCase(java.util.Locale.ROOT).startsWith("no");
+        boolean denied = claim.value().strip().toLowerCase(Locale.ROOT).startsWith("no");
         List<Run> reverse = survey.counting().stream().filter(r -> isReverse(survey, r.route())).toList();
         if (reverse.isEmpty()) {
             return untested(claim, "claim.reverse-not-run");

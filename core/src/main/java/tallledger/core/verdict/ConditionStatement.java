@@ -13,6 +13,7 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Run;
+import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepLedger;
 
@@ -54,6 +55,9 @@ public record ConditionStatement(List<Sentence> sentences) {
     /** Of the whole machine: the spindle first, then every other step. */
     public static ConditionStatement of(SpindleSurvey survey, StepLedger ledger) {
         List<Sentence> s = new ArrayList<>(of(survey).sentences());
+        survey.table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.latest().containsKey(route))
+                .forEach(route -> RunGate.refusal(survey, ledger, route).ifPresent(reason -> s.add(new Sentence(
+                        Reason.of("statement.refused", survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(ledger));
         return new ConditionStatement(List.copyOf(s));
     }

@@ -6,6 +6,7 @@ import static tallledger.core.Machines.lever;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -26,10 +27,13 @@ import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.DriveCheck;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Severity;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 
 class VerdictTest {
@@ -116,5 +120,18 @@ class VerdictTest {
         GradedLimit.Reached reached = GradedLimit.SPINDLE_STOP.reached(seconds, 0.2);
         assertThat(reached.grade()).isEqualTo(Optional.ofNullable(grade));
         assertThat(reached.verdict()).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"763 mm, UPHELD", "759 mm, UPHELD", "758 mm, SHORT", "810 mm, BETTER"})
+    void aClaimedTravelIsHeldAgainstTheAxisItNames(String measured, ClaimVerdict.Standing standing) {
+        MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760"),
+                new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+        StepLedger before = StepLedger.fold(claimed, entries);
+        Step travel = before.step("travel.carriage").orElseThrow();
+        List<String> confirmed = before.asked(travel).stream().map(a -> SurveyEntries.written(a.need())).toList();
+        write(SurveyEntries.step(AT, "Q", before, travel, Map.of("value", measured), LengthUnit.MM, false, confirmed, ""));
+        assertThat(ClaimVerdict.of(SpindleSurvey.fold(claimed, entries), StepLedger.fold(claimed, entries))).extracting(ClaimVerdict::standing)
+                .containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
     }
 }

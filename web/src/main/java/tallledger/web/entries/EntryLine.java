@@ -16,6 +16,7 @@ import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Method;
+import tallledger.core.safety.Mounted;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
@@ -65,7 +66,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         return switch (kind) {
             case OPENED -> words.say("entry.opened", p.whole("machineVersion"), p.text("role"));
             case DESCRIPTION_ADOPTED -> words.say("entry.adopted", p.whole("machineVersion"));
-            case START_CONFIRMED -> words.say("entry.start", p.texts("items").size());
+            case START_CONFIRMED -> words.say("entry.start", p.texts("items").size()) + mounted(p, words);
             case STOPPED -> words.say("entry.stopped");
             case PLAN_CHOSEN -> words.say("entry.plan", School.valueOf(p.text("school")), p.text("minutes").isEmpty() ? 0 : 1, p.text("minutes"));
             case CHECK -> words.say(p.flag("good") ? "entry.check-good" : "entry.check-bad", DriveCheck.valueOf(p.text("check")),
@@ -99,6 +100,19 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         });
         parts.add(p.text("remark"));
         return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining("; "));
+    }
+
+    private static String mounted(Payload p, Words words) {
+        if (!p.has("mounted")) {
+            return "";
+        }
+        Payload m = p.part("mounted");
+        List<String> parts = new ArrayList<>(List.of(words.of(Mounted.Kind.valueOf(m.text("kind")))));
+        parts.add(m.text("diameter").isEmpty() ? "" : words.say("entry.mounted-diameter", m.text("diameter")));
+        parts.add(m.text("markedRpm").isEmpty() ? "" : words.say("entry.mounted-rpm", m.text("markedRpm")));
+        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-ms", m.text("markedMs")));
+        parts.add(m.text("askedOf").isEmpty() ? "" : words.say("entry.mounted-asked", m.text("askedOf")));
+        return "; " + words.say("entry.mounted", parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(", ")));
     }
 
     private static String kit(KitItem item, Words words) {

@@ -62,7 +62,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
-        return new VerdictView(folded.coverage().counts(), Finding.of(folded, survey.steps()), ClaimVerdict.of(folded),
+        return new VerdictView(folded.coverage().counts(), Finding.of(folded, survey.steps()), ClaimVerdict.of(folded, survey.steps()),
                 ConditionStatement.of(folded, survey.steps()).sentences(), lines, steps(survey), survey.steps().photos(), remarks(survey), time(entries.get(0).at()),
                 time(entries.get(entries.size() - 1).at()), String.join(", ", entries.stream().map(Entry::author).distinct().toList()),
                 Chain.firstBreak(entries).isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
