@@ -207,12 +207,12 @@ class SheetAtWorkTest {
         page.click("button[value=bad]");
         page.waitForSelector(".done");
         page.navigate(app.url("/surveys/" + survey + "/faults"));
-        assertThat(browser.text()).contains("saddle: lock BEFORE USE open", "Is the handle at the end of its thread? Set it a tooth back");
+        assertThat(browser.text()).contains("Saddle: lock BEFORE USE open", "Is the handle at the end of its thread? Set it a tooth back");
         page.selectOption("#part", "system|lock:saddle");
         page.fill("#what", "handle set a tooth back");
         page.click("text=It is put right");
         page.waitForSelector("text=To be done again");
-        assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: saddle: lock.", "saddle: lock handle set a tooth back");
+        assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: Saddle: lock.", "saddle: lock handle set a tooth back");
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(page.locator("h1").innerText()).isEqualToIgnoringCase("saddle: lock");
         page.click("button[value=good]");

@@ -19,13 +19,14 @@ final class WheelsToBuy {
     private final GearChart chart;
     private final List<TypedLength> missing;
     private final int[] wheels;
+    private final int[] onHand;
     private final int[] have = new int[MOST_TEETH + 1];
     private final int[] index = new int[MOST_TEETH + 1];
     private final List<Integer> candidates = new ArrayList<>();
     /** Bits of the pitches a set of one, two or three candidates serves, each needing all of the set. */
     private final long[] ones;
     private final long[][] twos;
-    private final long[][][] threes;
+    private long[][][] threes = new long[0][][];
 
     WheelsToBuy(GearChart chart, WheelSet onHand, List<TypedLength> missing) {
         this.chart = chart;
@@ -35,31 +36,40 @@ final class WheelsToBuy {
             candidates.add(t);
             index[t] = candidates.size();
         }
+        this.onHand = onHand.distinct().stream().mapToInt(Integer::intValue).toArray();
         wheels = Stream.concat(onHand.teeth().stream(), candidates.stream()).distinct().mapToInt(Integer::intValue).toArray();
         int n = candidates.size();
         ones = new long[n];
         twos = new long[n][n];
-        threes = new long[n][n][n];
-        for (int p = 0; p < missing.size(); p++) {
-            for (BigDecimal factor : chart.factors()) {
-                look(1L << p, missing.get(p).mm().doubleValue() / (chart.leadScrew().mm().doubleValue() * factor.doubleValue()));
-            }
-        }
+        lookForAll(2);
     }
 
-    private void look(long bit, double ratio) {
+    /**
+     * Looks at every train that gives the ratio and needs up to so many wheels that are not on hand. Three wheels are chosen; as soon
+     * as those not on hand are all that may be new, the rest come from those on hand alone.
+     */
+    private void look(long bit, double ratio, int fresh) {
         for (int a : wheels) {
             int b = whole(a / ratio);
             if (b > 0 && GearTrain.mounts(a, b, chart.reach())) {
                 needs(bit, a, b);
             }
             for (int second : wheels) {
-                for (int c : wheels) {
+                int used = (have[a] > 0 ? 0 : 1) + (have[second] > 0 ? 0 : 1);
+                for (int c : used < fresh ? wheels : onHand) {
                     int d = a + second >= c + GearTrain.CLEARANCE ? whole((double) a * c / (second * ratio)) : 0;
                     if (d > 0 && GearTrain.mounts(a, second, c, d)) {
                         needs(bit, a, second, c, d);
                     }
                 }
+            }
+        }
+    }
+
+    private void lookForAll(int fresh) {
+        for (int p = 0; p < missing.size(); p++) {
+            for (BigDecimal factor : chart.factors()) {
+                look(1L << p, missing.get(p).mm().doubleValue() / (chart.leadScrew().mm().doubleValue() * factor.doubleValue()), fresh);
             }
         }
     }
@@ -90,7 +100,7 @@ final class WheelsToBuy {
             ones[fresh[0]] |= bit;
         } else if (count == 2) {
             twos[fresh[0]][fresh[1]] |= bit;
-        } else if (count == 3) {
+        } else if (count == 3 && threes.length > 0) {
             threes[fresh[0]][fresh[1]][fresh[2]] |= bit;
         }
     }
@@ -118,6 +128,8 @@ final class WheelsToBuy {
     }
 
     private Optional<List<Integer>> three(long all) {
+        threes = new long[ones.length][ones.length][ones.length];
+        lookForAll(3);
         for (int i = 0; i < ones.length; i++) {
             for (int j = i; j < ones.length; j++) {
                 for (int k = j; k < ones.length; k++) {

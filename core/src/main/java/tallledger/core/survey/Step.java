@@ -1,7 +1,9 @@
 package tallledger.core.survey;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.stream.IntStream;
 import tallledger.core.reason.Reason;
 
 /**
@@ -32,9 +34,10 @@ public record Step(String id, String code, List<String> about, Phase phase, Reco
         return system.contains(":") ? system.substring(system.indexOf(':') + 1) : "";
     }
 
-    /** Its name: a code of words with what it is about. */
+    /** Its name: a code of words with what it is about, which begins it and so has a capital. */
     public Reason name() {
-        return new Reason("step." + code, List.copyOf(about));
+        return new Reason("step." + code, IntStream.range(0, about.size())
+                .mapToObj(i -> (Object) (i == 0 ? about.get(i).substring(0, 1).toUpperCase(Locale.ROOT) + about.get(i).substring(1) : about.get(i))).toList());
     }
 
     /** Minutes with a tenth, for sums on the page. */
