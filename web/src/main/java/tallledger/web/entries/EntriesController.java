@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -15,12 +16,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
-import tallledger.core.reason.Reason;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.Books;
-import tallledger.web.record.MovedOn;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -32,14 +31,14 @@ import tallledger.web.words.Words;
 class EntriesController {
 
     private final Shelves shelves;
-    private final Books books;
+    private final SurveyWriter entries;
     private final Writer writer;
     private final Clock clock;
     private final Words words;
 
-    EntriesController(Shelves shelves, Books books, Writer writer, Clock clock, Words words) {
+    EntriesController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock, Words words) {
         this.shelves = shelves;
-        this.books = books;
+        this.entries = entries;
         this.writer = writer;
         this.clock = clock;
         this.words = words;
@@ -72,30 +71,9 @@ class EntriesController {
                 () -> SurveyEntries.remark(clock.instant(), typed.get("author"), List.of(), typed.get("text")));
     }
 
-    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field,
-                         java.util.function.Supplier<Draft> read) {
-        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (books.written(survey.id(), submission).isPresent()) {
-            return "redirect:/surveys/" + survey.id() + "/entries";
-        }
-        if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
-        }
-        Optional<Draft> draft = typed.isClean() ? typed.attempt(field, read) : Optional.empty();
-        if (draft.isEmpty()) {
-            response.setStatus(422);
-            return page(survey, typed, submission, model);
-        }
-        try {
-            books.append(survey.id(), draft.get(), submission);
-            writer.remember(response, typed.get("author"));
-            return "redirect:/surveys/" + survey.id() + "/entries";
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
-            Survey now = shelves.survey(survey.id());
-            return page(now, typed, new Submission(submission.key(), now.head()), model);
-        }
+    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {
+        return entries.write(survey, typed, response, () -> typed.attempt(field, read), (now, said, submission) -> page(now, said, submission, model),
+                entry -> "redirect:/surveys/" + survey.id() + "/entries");
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {

@@ -17,12 +17,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.StepResult;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.house.HouseTables;
-import tallledger.web.record.Books;
-import tallledger.web.record.MovedOn;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
@@ -48,16 +48,16 @@ class FaultsController {
 
     private final Shelves shelves;
     private final Words words;
-    private final Books books;
+    private final SurveyWriter entries;
     private final Plans plans;
     private final HouseTables tables;
     private final Writer writer;
     private final Clock clock;
 
-    FaultsController(Shelves shelves, Books books, Plans plans, HouseTables tables, Writer writer, Clock clock, Words words) {
+    FaultsController(Shelves shelves, SurveyWriter entries, Plans plans, HouseTables tables, Writer writer, Clock clock, Words words) {
         this.words = words;
         this.shelves = shelves;
-        this.books = books;
+        this.entries = entries;
         this.plans = plans;
         this.tables = tables;
         this.writer = writer;
@@ -76,38 +76,26 @@ class FaultsController {
     String repair(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (books.written(id, submission).isPresent()) {
-            return "redirect:/surveys/" + id + "/faults";
-        }
+        return entries.write(survey, typed, response, () -> repaired(survey, typed), (now, said, submission) -> page(now, said, submission, model),
+                entry -> "redirect:/surveys/" + id + "/faults");
+    }
+
+    private Optional<Draft> repaired(Survey survey, Typed typed) {
         String[] part = typed.get("part").split("\\|", 2);
-        boolean ofSystem = part.length == 2 && part[0].equals(SYSTEM);
-        if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
-        }
-        boolean known = ofSystem ? survey.steps().steps().stream().anyMatch(st -> st.system().equals(part[1]))
-                || survey.steps().latest().values().stream().anyMatch(r -> r.step().system().equals(part[1])) : part.length == 2 && survey.folded().elements().all().stream()
-                .anyMatch(e -> e.stageName().equals(part[0]) && e.label().equals(part[1]));
-        if (!known) {
+        if (part.length < 2 || !isKnown(survey, part)) {
             typed.refuse("part", Reason.of("choice.unknown"));
+            return Optional.empty();
         }
-        Optional<Draft> draft = typed.isClean() ? typed.attempt("what", () -> ofSystem
-                ? SurveyEntries.systemRepaired(clock.instant(), typed.get("author"), part[1], typed.get("what"))
-                : SurveyEntries.repaired(clock.instant(), typed.get("author"), part[0], part[1], typed.get("what"))) : Optional.empty();
-        if (draft.isEmpty()) {
-            response.setStatus(422);
-            return page(survey, typed, submission, model);
+        return typed.attempt("what", () -> part[0].equals(SYSTEM) ? SurveyEntries.systemRepaired(clock.instant(), typed.get("author"), part[1], typed.get("what"))
+                : SurveyEntries.repaired(clock.instant(), typed.get("author"), part[0], part[1], typed.get("what")));
+    }
+
+    /** A system some step names, or an element of the drive. */
+    private static boolean isKnown(Survey survey, String[] part) {
+        if (part[0].equals(SYSTEM)) {
+            return Stream.concat(survey.steps().steps().stream(), survey.steps().latest().values().stream().map(StepResult::step)).anyMatch(step -> step.system().equals(part[1]));
         }
-        try {
-            books.append(id, draft.get(), submission);
-            writer.remember(response, typed.get("author"));
-            return "redirect:/surveys/" + id + "/faults";
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
-            Survey now = shelves.survey(id);
-            return page(now, typed, new Submission(submission.key(), now.head()), model);
-        }
+        return survey.folded().elements().all().stream().anyMatch(e -> e.stageName().equals(part[0]) && e.label().equals(part[1]));
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {

@@ -18,12 +18,10 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.survey.UsualKit;
 import tallledger.core.ledger.Draft;
-import tallledger.core.reason.Reason;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.Books;
-import tallledger.web.record.MovedOn;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -35,15 +33,15 @@ import tallledger.web.words.Words;
 class KitController {
 
     private final Shelves shelves;
-    private final Books books;
+    private final SurveyWriter entries;
     private final Writer writer;
     private final Clock clock;
     private final Words words;
 
-    KitController(Shelves shelves, Books books, Writer writer, Clock clock, Words words) {
+    KitController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock, Words words) {
         this.words = words;
         this.shelves = shelves;
-        this.books = books;
+        this.entries = entries;
         this.writer = writer;
         this.clock = clock;
     }
@@ -92,28 +90,7 @@ class KitController {
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
-        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (books.written(survey.id(), submission).isPresent()) {
-            return "redirect:/surveys/" + survey.id() + "/kit";
-        }
-        if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
-        }
-        Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d);
-        if (draft.isEmpty() || !typed.isClean()) {
-            response.setStatus(422);
-            return page(survey, typed, submission, model);
-        }
-        try {
-            books.append(survey.id(), draft.get(), submission);
-            writer.remember(response, typed.get("author"));
-            return "redirect:/surveys/" + survey.id() + "/kit";
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
-            Survey now = shelves.survey(survey.id());
-            return page(now, typed, new Submission(submission.key(), now.head()), model);
-        }
+        return entries.write(survey, typed, response, read, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + survey.id() + "/kit");
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {

@@ -22,14 +22,11 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
-import tallledger.web.record.Books;
-import tallledger.web.record.MovedOn;
 import tallledger.web.record.PhotoRow;
 import tallledger.web.record.Photos;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.runsheet.SheetPage;
 
@@ -40,17 +37,15 @@ class PhotoController {
     private static final int LONGEST_CAPTION = 200;
 
     private final Shelves shelves;
-    private final Books books;
+    private final SurveyWriter entries;
     private final Photos photos;
-    private final Writer writer;
     private final Clock clock;
     private final SheetPage page;
 
-    PhotoController(Shelves shelves, Books books, Photos photos, Writer writer, Clock clock, SheetPage page) {
+    PhotoController(Shelves shelves, SurveyWriter entries, Photos photos, Clock clock, SheetPage page) {
         this.shelves = shelves;
-        this.books = books;
+        this.entries = entries;
         this.photos = photos;
-        this.writer = writer;
         this.clock = clock;
         this.page = page;
     }
@@ -60,43 +55,25 @@ class PhotoController {
                 HttpServletResponse response) throws IOException {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (books.written(id, submission).isPresent()) {
-            return back(id, typed);
-        }
-        if (!typed.has("author")) {
-            typed.refuse("form", Reason.of("author.missing"));
-        }
+        byte[] sent = photo.isPresent() ? photo.get().getBytes() : new byte[0];
+        Optional<Picture> picture = typed.attempt("photo", () -> Picture.of(sent));
+        return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
+                (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model), entry -> back(id, typed),
+                (book, draft, submission) -> photos.keep(book, picture.orElseThrow().row(), draft, submission));
+    }
+
+    private Optional<Draft> entry(Survey survey, Typed typed, Picture picture) {
         if (typed.get("caption").length() > LONGEST_CAPTION) {
             typed.refuse("caption", Reason.of("text.long", typed.get("caption").length(), LONGEST_CAPTION));
         }
-        byte[] sent = photo.isPresent() ? photo.get().getBytes() : new byte[0];
-        Optional<Picture> picture = typed.attempt("photo", () -> Picture.of(sent));
         boolean known = typed.get("step").isEmpty() || survey.steps().step(typed.get("step")).isPresent()
                 || survey.folded().machine().train().routeByKey(typed.get("step")).isPresent();
         if (!known) {
             typed.refuse("form", Reason.of("run.no-such-step"));
         }
-        if (picture.isEmpty() || !typed.isClean()) {
-            response.setStatus(422);
-            return page.show(survey, Optional.of(typed.get("step")), Optional.empty(), typed, submission, model);
-        }
-        return keep(survey, typed, picture.get(), submission, model, response);
-    }
-
-    private String keep(Survey survey, Typed typed, Picture picture, Submission submission, Model model, HttpServletResponse response) {
         String caption = typed.has("caption") ? typed.get("caption") : "photograph";
-        try {
-            Draft entry = SurveyEntries.photo(clock.instant(), typed.get("author"), typed.get("step"), picture.row().sha256(), picture.width(), picture.height(), caption);
-            photos.keep(survey.id(), picture.row(), entry, submission);
-            writer.remember(response, typed.get("author"));
-            return back(survey.id(), typed);
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
-            Survey now = shelves.survey(survey.id());
-            return page.show(now, Optional.of(typed.get("step")), Optional.empty(), typed, new Submission(submission.key(), now.head()), model);
-        }
+        return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(clock.instant(), typed.get("author"), typed.get("step"), picture.row().sha256(),
+                picture.width(), picture.height(), caption)) : Optional.empty();
     }
 
     private static String back(long id, Typed typed) {

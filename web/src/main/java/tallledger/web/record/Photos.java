@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
 
 /** Photographs in the store; the same picture twice is kept once. */
 @Component
@@ -19,11 +20,11 @@ public class Photos {
 
     /** Keeps a photograph and writes the entry that names it, both or neither. */
     @Transactional
-    public int keep(long survey, PhotoRow photo, Draft entry, Submission submission) {
+    public Entry keep(long survey, PhotoRow photo, Draft entry, Submission submission) {
         if (mapper.count(photo.sha256()) == 0) {
             mapper.insert(photo);
         }
-        return books.append(survey, entry, submission).sequence();
+        return books.append(survey, entry, submission);
     }
 
     public Optional<PhotoRow> photo(String sha256) {

@@ -109,7 +109,9 @@ public class SheetPage {
 
     private void start(Survey survey, boolean powered, Typed typed, Model model) {
         Family family = survey.folded().machine().identity().family();
-        model.addAttribute("startDue", powered && StartCheck.isDue(survey.entries(), clock.instant()));
+        // A form that comes back with something to mend is shown, or what was typed in it would be gone.
+        boolean mending = !typed.isClean() && !typed.isSent("starting");
+        model.addAttribute("startDue", powered && !mending && StartCheck.isDue(survey.entries(), clock.instant()));
         model.addAttribute("pauseMinutes", StartCheck.GOOD_FOR.toMinutes());
         model.addAttribute("startItems", StartCheck.items(family));
         model.addAttribute("mountables", StartCheck.mountables(family));

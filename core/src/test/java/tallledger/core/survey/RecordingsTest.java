@@ -1,0 +1,212 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.math.BigDecimal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.HouseLimits;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.GearChart;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
+import tallledger.core.supply.SupplyPlate;
+
+/** What each kind of record makes of what was typed. */
+class RecordingsTest {
+
+    private static Values values(LengthUnit unit, String text) {
+        Map<String, String> typed = new HashMap<>();
+        for (String field : text.split("\\|")) {
+            if (field.contains("=")) {
+                typed.put(field.substring(0, field.indexOf('=')), field.substring(field.indexOf('=') + 1).replace("/", "\n"));
+            }
+        }
+        return new Values(typed, unit);
+    }
+
+    private static StepJudgement judge(Recording recording, String text) {
+        return recording.judge(values(LengthUnit.MM, text));
+    }
+
+    private static String refused(Recording recording, String text) {
+        try {
+            judge(recording, text);
+            return "taken";
+        } catch (Refused refused) {
+            return refused.field().orElse("?") + " " + refused.reason().code();
+        }
+    }
+
+    private static final Recording PLAY = new Recordings.Measure("play", HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
+
+    @ParameterizedTest
+    @CsvSource({"0.005, REBUILT", "0.020, SOUND", "0.060, WORKABLE"})
+    void aMeasuredValueReachesTheBestGradeItIsProvenWithin(String typed, Grade grade) {
+        assertThat(judge(PLAY, "value=" + typed).grade()).contains(grade);
+    }
+
+    @Test
+    void aCoarseReadingProvesLess() {
+        // 0.03 typed to a hundredth leaves U = 2·√2·0.01/√12 = 0.016: not within sound (0.03), within workable (0.08).
+        assertThat(judge(PLAY, "value=0.03").grade()).contains(Grade.WORKABLE);
+        assertThat(judge(PLAY, "value=0.028").grade()).contains(Grade.SOUND);
+        assertThat(judge(PLAY, "value=0.08").outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judge(PLAY, "value=0.20").outcome()).isEqualTo(Outcome.FAILED);
+    }
+
+    @Test
+    void anInchMachineIsReadInInches() {
+        StepJudgement judged = PLAY.judge(values(LengthUnit.INCH, "value=5 tenths"));
+        assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(new BigDecimal("0.0127"));
+        assertThat(PLAY.judge(values(LengthUnit.INCH, "value=0.0005")).because().get(0).arguments().get(0)).isEqualTo(new BigDecimal("0.0127"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'', value number.missing", "value=-0.02, value length.negative", "value=tight, value length.not-one", "value=3 furlong, value length.unknown-unit"})
+    void whatIsNoLengthIsSaidAtItsField(String typed, String expected) {
+        assertThat(refused(PLAY, typed)).isEqualTo(expected);
+    }
+
+    @Test
+    void aBearingMayRiseSoMuch() {
+        Recording rise = new Recordings.Rise(HouseLimits.BEARING_RISE);
+        assertThat(judge(rise, "cold=18.5|hot=38.0").grade()).contains(Grade.REBUILT);
+        assertThat(judge(rise, "cold=18.5|hot=70.0").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(judge(rise, "cold=20.0|hot=19.5").grade()).as("colder is no rise").contains(Grade.REBUILT);
+        assertThat(refused(rise, "cold=18.5|hot=warm")).isEqualTo("hot number.not-one");
+    }
+
+    @Test
+    void aScaledLimitWantsALength() {
+        Recording tram = new Recordings.Scaled("tram", HouseLimits.SQUARE_300, BigDecimal.valueOf(300));
+        assertThat(judge(tram, "value=0.020|over=600 mm").grade()).contains(Grade.REBUILT);
+        assertThat(refused(tram, "value=0.020|over=0")).isEqualTo("over number.not-positive");
+        assertThat(refused(tram, "value=0.020")).isEqualTo("over number.missing");
+        assertThat(tram.fields().get(1).start()).isEqualTo("300");
+    }
+
+    @Test
+    void aCountIsHeldAgainstWhatIsClaimed() {
+        Recording three = new Recordings.Count(Optional.of(3));
+        assertThat(judge(three, "count=3").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(three, "count=2").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(refused(three, "count=2.5")).isEqualTo("count value.whole");
+        assertThat(refused(three, "count=-1")).isEqualTo("count value.whole");
+        assertThat(judge(new Recordings.Count(Optional.empty()), "count=3").because().get(0).code()).isEqualTo("count.only");
+    }
+
+    @Test
+    void aNoteMustSaySomething() {
+        assertThat(refused(new Recordings.Note(), "text= ")).isEqualTo("text note.missing");
+        assertThat(judge(new Recordings.Note(), "text=4711").outcome()).isEqualTo(Outcome.PROVEN);
+    }
+
+    @Test
+    void aFeedWithoutAPlateIsMeasuredAndNotJudged() {
+        Recording feed = new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST);
+        assertThat(judge(feed, "distance=100|seconds=60").because().get(0).code()).isEqualTo("feed.measured");
+        assertThat(feed.isTimed()).isTrue();
+        Recording perTurn = new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.OF_PLATE);
+        assertThat(judge(perTurn, "distance=20.0|turns=100").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(perTurn, "distance=28.0|turns=100").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(refused(perTurn, "distance=20|turns=0")).isEqualTo("turns number.not-positive");
+        assertThat(refused(perTurn, "distance=0|turns=10")).isEqualTo("distance number.not-positive");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"763, PROVEN, travel.enough", "760, UNDECIDED, travel.close", "757, FAILED, travel.short"})
+    void aTravelIsHeldAgainstItsClaim(String measured, Outcome outcome, String code) {
+        StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(new BigDecimal("760"))), "value=" + measured + " mm");
+        assertThat(judged.outcome()).isEqualTo(outcome);
+        assertThat(judged.because().get(0).code()).isEqualTo(code);
+    }
+
+    @Test
+    void backlashOnAReadoutAxisSaysWhatTheReadoutDoesNotSee() {
+        String text = "minus=0.10 0.10 0.11|middle=0.12 0.12 0.12|plus=0.10 0.11 0.10";
+        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", true), text).because()).extracting(r -> r.code()).contains("backlash.scale");
+        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false), text).because()).extracting(r -> r.code()).doesNotContain("backlash.scale");
+        assertThat(refused(new MotionRecordings.BacklashAlong("left", "right", false), "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1")).isEqualTo("minus backlash.readings");
+    }
+
+    @Test
+    void aThreadIsHeldAgainstItsPitch() {
+        Recording thread = new MotionRecordings.ThreadCut();
+        assertThat(judge(thread, "pitch=2 mm|length=80.005 mm|turns=40").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(thread, "pitch=2 mm|length=80.20 mm|turns=40").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(judge(thread, "pitch=12 tpi|length=50.800 mm|turns=24").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(refused(thread, "pitch=2 mm|length=80 mm|turns=1.5")).isEqualTo("turns value.whole");
+    }
+
+    @Test
+    void wheelsWithoutAChartAreCountedOnly() {
+        assertThat(judge(new MotionRecordings.Wheels(Optional.empty()), "wheels=20 30 40").outcome()).isEqualTo(Outcome.UNDECIDED);
+        GearChart chart = GearChart.parse("6 mm", "", "3 mm; 4.5 mm", "", "20-60", LengthUnit.MM);
+        assertThat(judge(new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 40 60").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(judge(new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60").outcome()).isEqualTo(Outcome.PROVEN);
+    }
+
+    @Test
+    void aTableThatFollowsTurnsFasterTowardsItsCentre() {
+        Recording centre = new GrinderRecordings.ToCentre();
+        assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments()).containsExactly(new BigDecimal("75.4"), new BigDecimal("75.4"));
+        assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=40").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(refused(centre, "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40")).isEqualTo("innerRadius centre.radii");
+    }
+
+    @Test
+    void throughFeedIsReckonedFromWheelSpeedAndAngle() {
+        Recording through = new GrinderRecordings.ThroughFeed();
+        // π · 300 · 30 · sin 3° = 1 480 mm/min; 1 000 mm in 41.2 s is 1 456: 1.6 % slip.
+        assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2").because().get(0).arguments().subList(0, 2))
+                .containsExactly(new BigDecimal("1.46E+3"), new BigDecimal("1.48E+3"));
+        assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=55").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(refused(through, "diameter=300|speed=30|angle=30|distance=1000|seconds=41")).isEqualTo("angle through.angle");
+    }
+
+    @Test
+    void aSupplyIsJudgedAndTheElectricianNamed() {
+        Recording supply = new SupplyCheck(SupplyPlate.parse("400", "50", 3, "4", "8.6", true));
+        assertThat(judge(supply, "source=MAINS|l12=401|l23=399|l31=400|hertz=50|measuredBy=E. Lect").outcome()).isEqualTo(Outcome.PROVEN);
+        StepJudgement stops = judge(supply, "source=MAINS|l12=400|l23=430|l31=370|measuredBy=E. Lect");
+        assertThat(stops.worse()).contains(Severity.STOP_USE);
+        StepJudgement small = judge(supply, "source=ROTARY_CONVERTER|rating=5.5|l12=401|l23=399|l31=400|measuredBy=E. Lect");
+        assertThat(small.worse()).as("too small a converter is put right before use").isEmpty();
+        assertThat(small.because()).extracting(r -> r.code()).containsExactly("supply.size-small.heavy", "supply.electrician");
+        assertThat(refused(supply, "source=MAINS|l12=400|l23=400|measuredBy=x")).isEqualTo("l31 supply.two-volts");
+        assertThat(refused(supply, "source=MAINS|l12=400|l23=400|l31=400")).isEqualTo("measuredBy supply.measured-by");
+        assertThat(refused(supply, "source=WINDMILL|l12=400|measuredBy=x")).isEqualTo("source choice.unknown");
+        assertThat(refused(supply, "source=MAINS|l12=40000|measuredBy=x")).isEqualTo("l12 supply.volts");
+    }
+
+    @Test
+    void aCycleTakesItsSettingsFromTheMachine() {
+        WatchedCycle spark = new WatchedCycle("spark-out");
+        String log = "|log=at-zero 0/pass 3/pass 6/chuck-stops 8/wheel-stops 9/table-parks 12";
+        assertThat(judge(spark, "passes=2" + log).outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(spark, "passes=4" + log).outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(refused(spark, "passes=200" + log)).isEqualTo("passes cycle.passes");
+        assertThat(refused(spark, "passes=2|log=")).isEqualTo("log log.empty");
+        assertThat(refused(new WatchedCycle("own"), "script=runs|log=runs 0")).isEqualTo("title cycle.title");
+        assertThat(refused(new WatchedCycle("own"), "title=x|script=|log=runs 0")).isEqualTo("script script.events");
+    }
+
+    @Test
+    void aLimitOfOneValueIsTheSameInEveryGrade() {
+        GradedLimit one = GradedLimit.same(new BigDecimal("0.05"), "mm");
+        assertThat(List.of(one.rebuilt(), one.sound(), one.workable())).containsOnly(new BigDecimal("0.05"));
+        assertThat(one.over(new BigDecimal("600"), new BigDecimal("300")).sound()).isEqualByComparingTo("0.1");
+        assertThatThrownBy(() -> new GradedLimit(BigDecimal.TEN, BigDecimal.ONE, BigDecimal.ONE, "mm")).isInstanceOf(Refused.class);
+    }
+}

@@ -1,0 +1,79 @@
+package tallledger.web.forms;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
+import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+
+/**
+ * Writes what a form says into a survey's book, the same way for every form: pressed twice it writes once; nonsense and a missing
+ * name come back beside their fields (422); where somebody wrote meanwhile the page comes back as it is now (409). Whatever
+ * goes wrong, all that was typed is still there.
+ */
+@Component
+public class SurveyWriter {
+
+    /** The page a form stands on. */
+    public interface Page {
+        String show(Survey survey, Typed typed, Submission submission);
+    }
+
+    /** How an entry gets into the book. */
+    public interface Appending {
+        Entry append(long book, Draft draft, Submission submission);
+    }
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Writer writer;
+
+    SurveyWriter(Shelves shelves, Books books, Writer writer) {
+        this.shelves = shelves;
+        this.books = books;
+        this.writer = writer;
+    }
+
+    /**
+     * @param read the form, read; empty where it was refused at a field
+     * @param page shown again where nothing was written
+     * @param next where to go on from the entry written
+     */
+    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next) {
+        return write(survey, typed, response, read, page, next, books::append);
+    }
+
+    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next, Appending appending) {
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        Optional<Entry> already = books.written(survey.id(), submission);
+        if (already.isPresent()) {
+            return next.apply(already.get());
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of("author.missing"));
+        }
+        Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d);
+        if (draft.isEmpty() || !typed.isClean()) {
+            response.setStatus(422);
+            return page.show(survey, typed, submission);
+        }
+        try {
+            Entry entry = appending.append(survey.id(), draft.get(), submission);
+            writer.remember(response, typed.get("author"));
+            return next.apply(entry);
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            Survey now = shelves.survey(survey.id());
+            return page.show(now, typed, new Submission(submission.key(), now.head()));
+        }
+    }
+}

@@ -1,0 +1,201 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.safety.Mounted;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.practice.KestrelVale;
+import tallledger.web.record.Books;
+import tallledger.web.record.Machine;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+
+/** Posts of steps as they come in real life: pressed twice, stale, forged, with markup, with nothing in them. */
+class StepPostsTest {
+
+    private static final String MARKUP = "<img src=x onerror=alert(1)>";
+
+    private final App app = App.demo();
+    private final Http http = new Http(app);
+    private final Shelves shelves = app.bean(Shelves.class);
+
+    private long whole(MachineDescription description) {
+        Machine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
+        return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+    }
+
+    private long mill() {
+        return whole(KestrelVale.castervaleU2().description());
+    }
+
+    private Survey survey(long id) {
+        return shelves.survey(id);
+    }
+
+    private Map<String, String> form(long survey, String step) {
+        Map<String, String> fields = http.form("/surveys/" + survey + "/run?step=" + step, "/surveys/" + survey + "/step");
+        fields.put("author", "Q. Tester");
+        fields.put("do", "good");
+        return fields;
+    }
+
+    private HttpResponse<String> step(long survey, Map<String, String> fields, String... more) {
+        return http.post("/surveys/" + survey + "/step", fields, more);
+    }
+
+    @Test
+    void aStepPressedTwiceIsWrittenOnce() {
+        long survey = mill();
+        Map<String, String> fields = form(survey, "serial");
+        String first = step(survey, fields, "text", "U2-771").headers().firstValue("Location").orElse("");
+        String second = step(survey, fields, "text", "U2-771").headers().firstValue("Location").orElse("");
+        assertThat(first).isEqualTo(second).endsWith("done=2");
+        assertThat(survey(survey).entries()).hasSize(2);
+    }
+
+    @Test
+    void aStaleFormKeepsWhatWasTypedAndMayBePressedAgain() {
+        long survey = mill();
+        Map<String, String> stale = form(survey, "serial");
+        step(survey, form(survey, "desk-power"));
+        HttpResponse<String> answer = step(survey, stale, "text", "U2-771", "remark", "plate riveted anew");
+        assertThat(answer.statusCode()).isEqualTo(409);
+        assertThat(answer.body()).contains("The survey moved on in another window", "value=\"U2-771\"", "value=\"plate riveted anew\"");
+        stale.put("seen", String.valueOf(survey(survey).head()));
+        assertThat(step(survey, stale, "text", "U2-771").statusCode()).isEqualTo(302);
+        assertThat(survey(survey).entries()).hasSize(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"serial, '', Type what stands there", "supply, '', Write who measured", "level, '', 302", "no-such-step, '', This step is not on the machine any more"})
+    void anEmptyFormIsAnsweredWhereItWasEmpty(String key, String unused, String expected) {
+        long survey = mill();
+        Map<String, String> fields = form(survey, "desk-power");
+        fields.put("step", key);
+        fields.put("confirmed", "ELECTRICIAN|");
+        HttpResponse<String> answer = step(survey, fields);
+        assertThat(answer.statusCode() == 302 ? "302" : answer.body()).contains(expected);
+        assertThat(survey(survey).entries()).hasSize(answer.statusCode() == 302 ? 2 : 1);
+    }
+
+    @Test
+    void aFormWithoutANameIsRefusedAndNothingIsWritten() {
+        long survey = mill();
+        HttpResponse<String> answer = step(survey, form(survey, "desk-power"), "author", " ");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("Write who is recording this");
+        assertThat(survey(survey).entries()).hasSize(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"distance, 100, seconds, 0, wrong-seconds", "distance, 100, seconds, 10800, wrong-seconds", "distance, a lot, seconds, 60, wrong-distance", "distance, 100, seconds, '', wrong-seconds"})
+    void timesOfNoughtAndOfThreeHoursAreSaidAtTheirField(String one, String typed, String other, String otherTyped, String wrong) {
+        long survey = mill();
+        Map<String, String> fields = form(survey, "desk-power");
+        fields.put("step", "feed.table.left");
+        fields.put(one, typed);
+        fields.put(other, otherTyped);
+        // Every need of the step, as its ticks would send it: the map holds one, so the others are confirmed by steps before.
+        confirmAll(survey);
+        fields.put("seen", String.valueOf(survey(survey).head()));
+        fields.put("confirmed", "AT_REST|table");
+        HttpResponse<String> answer = step(survey, fields);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("id=\"" + wrong + "\"");
+    }
+
+    private void confirmAll(long survey) {
+        Survey now = survey(survey);
+        var step = now.steps().step("feed.table.right").orElseThrow();
+        var confirmed = now.steps().asked(step).stream().map(a -> SurveyEntries.written(a.need())).toList();
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q", List.of()), Submission.fresh(now.head()));
+        Survey started = survey(survey);
+        app.bean(Books.class).append(survey, SurveyEntries.step(Instant.now(), "Q", started.steps(), step,
+                Map.of("distance", "100", "seconds", "7.5"), LengthUnit.MM, false, confirmed, ""), Submission.fresh(started.head()));
+    }
+
+    @Test
+    void markupIsShownAsItWasTyped() {
+        long survey = mill();
+        step(survey, form(survey, "serial"), "text", MARKUP, "remark", MARKUP);
+        http.post("/surveys/" + survey + "/pass", http.form("/surveys/" + survey + "/run?step=plates", "/surveys/" + survey + "/pass"), "author", MARKUP, "reason", MARKUP);
+        Map<String, String> kit = http.form("/surveys/" + survey + "/kit", "/surveys/" + survey + "/kit");
+        http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", MARKUP, "state", "MISSING", "promised", MARKUP, "note", MARKUP);
+        for (String page : new String[] {"/entries", "/verdict", "/verdict/print", "/kit", "/faults", "/run?step=serial"}) {
+            assertThat(http.get("/surveys/" + survey + page).body()).as(page).doesNotContain("<img src=x");
+        }
+        assertThat(http.get("/surveys/" + survey + "/kit").body()).contains("&lt;img src=x onerror=alert(1)&gt;");
+    }
+
+    @Test
+    void anOwnScriptOfMarkupIsRefusedOrShownAsText() {
+        long survey = mill();
+        Map<String, String> fields = form(survey, "desk-power");
+        fields.put("step", "own-cycle.1");
+        fields.put("confirmed", "POWER_ON|");
+        HttpResponse<String> answer = step(survey, fields, "title", MARKUP, "script", MARKUP, "log", MARKUP + " 1");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("is no event. Write its name").doesNotContain("<img src=x");
+    }
+
+    @Test
+    void aRunBeyondTheWheelsMarkIsRefusedOnTheServerToo() {
+        long survey = whole(KestrelVale.eskholtC300().description());
+        Map<String, String> start = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/start");
+        HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL", "diameter", "400");
+        assertThat(unmarked.statusCode()).isEqualTo(422);
+        assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q", List.of(),
+                Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
+        Map<String, String> run = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/run");
+        run.put("step", "0-1");
+        HttpResponse<String> beyond = http.post("/surveys/" + survey + "/run", run, "author", "Q", "reading", "2010", "do", "record");
+        assertThat(beyond.statusCode()).isEqualTo(422);
+        assertThat(beyond.body()).contains("runs 41.9 m/s, above the 35 m/s marked on it.");
+        assertThat(survey(survey).folded().runs()).isEmpty();
+    }
+
+    @Test
+    void kitIsSafeToRepeatAndForgedStatesAreRefused() {
+        long survey = mill();
+        Map<String, String> kit = http.form("/surveys/" + survey + "/kit", "/surveys/" + survey + "/kit");
+        Map<String, String> forged = new LinkedHashMap<>(kit);
+        assertThat(http.post("/surveys/" + survey + "/kit", forged, "author", "Q", "name", "vice", "state", "STOLEN").statusCode()).isEqualTo(422);
+        http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", "vice", "state", "SEEN");
+        http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", "vice", "state", "SEEN");
+        assertThat(survey(survey).entries()).hasSize(2);
+        HttpResponse<String> late = http.post("/surveys/" + survey + "/kit", Map.of("submission", Submission.fresh(0).key(), "seen", "1", "_csrf", kit.get("_csrf")),
+                "author", "Q", "name", "arbors", "state", "SEEN");
+        assertThat(late.statusCode()).isEqualTo(409);
+        assertThat(late.body()).contains("value=\"arbors\"");
+    }
+
+    @Test
+    void aRepairOfWhatIsNotThereIsRefused() {
+        long survey = mill();
+        Map<String, String> repair = http.form("/surveys/" + survey + "/faults", "/surveys/" + survey + "/faults/repair");
+        for (String part : new String[] {"system|tea kettle", "system", "gear|99", ""}) {
+            assertThat(http.post("/surveys/" + survey + "/faults/repair", repair, "author", "Q", "part", part, "what", "mended").statusCode()).as(part).isEqualTo(422);
+        }
+        assertThat(survey(survey).entries()).hasSize(1);
+    }
+
+    @Test
+    void aStruckPhotographIsNotShownAnyMore() {
+        long survey = mill();
+        assertThat(http.get("/surveys/" + survey + "/photos/3").statusCode()).isEqualTo(404);
+        assertThat(http.get("/surveys/" + survey + "/photos/../../etc").statusCode()).isIn(400, 404);
+    }
+}
