@@ -12,6 +12,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.junit.jupiter.api.Test;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
@@ -207,18 +211,19 @@ class SheetAtWorkTest {
         page.click("button[value=bad]");
         page.waitForSelector(".done");
         page.navigate(app.url("/surveys/" + survey + "/faults"));
-        assertThat(browser.text()).contains("Saddle: lock BEFORE USE open", "Is the handle at the end of its thread? Set it a tooth back");
+        assertThat(browser.text()).contains("Saddle: lock BEFORE USE open", "Is the handle at the end of its thread? Set it a tooth back",
+                "Once it is put right, to be done again: Saddle: lock.");
         page.selectOption("#part", "system|lock:saddle");
         page.fill("#what", "handle set a tooth back");
         page.click("text=It is put right");
-        page.waitForSelector("text=To be done again");
+        page.waitForSelector("text=repaired, to be re-tested");
         assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: Saddle: lock.", "saddle: lock handle set a tooth back");
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(page.locator("h1").innerText()).isEqualToIgnoringCase("saddle: lock");
         page.click("button[value=good]");
         page.waitForSelector(".done");
         page.navigate(app.url("/surveys/" + survey + "/faults"));
-        assertThat(browser.text()).contains("re-tested good").doesNotContain("To be done again");
+        assertThat(browser.text()).contains("re-tested good").doesNotContain("To be done again, and only these");
     }
 
     @Test
@@ -274,6 +279,16 @@ class SheetAtWorkTest {
         page.navigate(app.url("/surveys/" + survey + "/verdict/print"));
         assertThat(page.locator("body").innerText()).contains("crack by the <b>foot</b>");
         assertThat((int) page.evaluate("document.querySelector('.photo img').naturalWidth")).isEqualTo(400);
+        byte[] pdf = page.request().get(app.url("/surveys/" + survey + "/verdict.pdf")).body();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            int pictures = 0;
+            for (PDPage sheet : document.getPages()) {
+                for (COSName name : sheet.getResources().getXObjectNames()) {
+                    pictures += sheet.getResources().isImageXObject(name) ? 1 : 0;
+                }
+            }
+            assertThat(pictures).as("pictures in the PDF").isEqualTo(1);
+        }
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -69,6 +69,11 @@ public record KitItem(String name, State state, String promised, String choice, 
         return !promised.isEmpty();
     }
 
+    /** Whether its date is past: an awaited one is overdue, a warranty has run out. */
+    public boolean isPast(LocalDate today) {
+        return until.filter(u -> u.isBefore(today)).isPresent();
+    }
+
     public Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>(Map.of("name", name, "state", state.name(), "promised", promised, "choice", choice, "note", note));
         cost.ifPresent(c -> fields.put("cost", c.toPlainString()));

@@ -31,7 +31,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording {
         fields.add(Field.may("l23", Entry.NUMBER, "V"));
         fields.add(Field.may("l31", Entry.NUMBER, "V"));
         fields.add(Field.may("hertz", Entry.NUMBER, "Hz"));
-        fields.add(Field.may("rating", Entry.NUMBER, "kW, A"));
+        fields.add(Field.may("rating", Entry.NUMBER, ""));
         fields.add(Field.must("measuredBy", Entry.TEXT, ""));
         return fields;
     }

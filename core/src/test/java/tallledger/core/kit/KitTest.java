@@ -3,6 +3,7 @@ package tallledger.core.kit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -45,6 +46,14 @@ class KitTest {
     void anItemSurvivesItsPayload() {
         KitItem item = KitItem.parse("warranty", State.SEEN, "the rebuilder", "", "0", "2027-05-31", "parts");
         assertThat(KitItem.from(new Payload(item.toPayload()))).isEqualTo(item);
+    }
+
+    @Test
+    void aDateThatIsPastIsSaid() {
+        KitItem awaited = KitItem.parse("steady", State.AWAITED, "", "", "", "2026-06-15", "");
+        assertThat(awaited.isPast(LocalDate.parse("2026-06-15"))).isFalse();
+        assertThat(awaited.isPast(LocalDate.parse("2026-06-16"))).isTrue();
+        assertThat(item("chuck", State.SEEN, "", "", "").isPast(LocalDate.parse("2026-06-16"))).isFalse();
     }
 
     @ParameterizedTest

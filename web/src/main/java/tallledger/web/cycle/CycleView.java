@@ -88,8 +88,12 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
         List<Line> drawn = new ArrayList<>();
         double before = 0;
         for (CycleResult.Line line : lines) {
+            // What should have come after the last thing that did has no place on the line.
             double from = line.window().map(w -> w.least().doubleValue()).orElse(-1.0);
             double to = line.window().map(w -> w.most().doubleValue()).orElse(-1.0);
+            if (from >= 0 && before + from > end) {
+                from = -1;
+            }
             drawn.add(new Line(name(line.event(), own, words), FIRST + drawn.size() * PITCH, line.at().map(a -> place(a.doubleValue(), end)).orElse(-1.0),
                     from < 0 ? -1 : Math.min(place(before + from, end), WIDTH - 4), from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
                     line.verdict() == CycleResult.Verdict.RIGHT, line.hazard(), says(line, words)));

@@ -18,8 +18,9 @@ import tallledger.web.words.Words;
  * @param says     what was found, in words
  * @param system   what to put right; null for a speed, whose suspects stand below
  * @param checks   cheapest first
+ * @param again    what must be done again once it is put right
  */
-public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, String system, List<Check> checks) {
+public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, String system, List<Check> checks, String again) {
 
     static List<FaultView> of(Survey survey, List<Check> table, Words words) {
         List<Finding> findings = Finding.of(survey.folded(), survey.steps());
@@ -33,6 +34,12 @@ public record FaultView(String name, String key, Severity severity, String says,
         String says = String.join(" ", own.stream().map(f -> words.say(f.what())).toList());
         Severity severity = own.stream().map(Finding::severity).min(Comparator.naturalOrder()).orElse(null);
         return new FaultView(name, fault.key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
-                fault.system().map(s -> Check.cheapestFirst(table, s)).orElse(List.of()));
+                fault.system().map(s -> Check.cheapestFirst(table, s)).orElse(List.of()), fault.system().map(s -> again(survey, s, words)).orElse(""));
+    }
+
+    /** Every step of the system that has a record: it would prove nothing after the repair. */
+    private static String again(Survey survey, String system, Words words) {
+        return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest().containsKey(step.id()))
+                .map(step -> words.say(step.name())).toList());
     }
 }

@@ -3,6 +3,8 @@ package tallledger.web.kit;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -102,6 +104,7 @@ class KitController {
         model.addAttribute("sum", kit.sum());
         model.addAttribute("usual", usual);
         model.addAttribute("lift", survey.steps().lift().map(Lift::says).orElse(Lift.unknown()));
+        model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
         model.addAttribute("states", KitItem.State.values());
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

@@ -70,7 +70,11 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
 
     private static List<StepLine> steps(Survey survey) {
         return survey.steps().steps().stream().map(step -> java.util.Optional.ofNullable(survey.steps().latest().get(step.id()))).flatMap(java.util.Optional::stream)
-                .map(r -> new StepLine(r.step().phase(), r.step().name(), r.outcome().name(), r.judgement().because(), r.remark(), r.entry())).toList();
+                .map(r -> new StepLine(r.step().phase(), r.step().name(), switch (r.outcome()) {
+                    case PROVEN -> "GOOD";
+                    case FAILED -> "BAD";
+                    case UNDECIDED -> "UNDECIDED";
+                }, r.judgement().because(), String.join(" ", List.of(r.values().text("text"), r.remark())).strip(), r.entry())).toList();
     }
 
     /** Remarks of their own, and those written beside a run. */
