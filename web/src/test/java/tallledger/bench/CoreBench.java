@@ -1,5 +1,6 @@
 package tallledger.bench;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -22,6 +23,10 @@ import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.cycle.CycleLog;
+import tallledger.core.cycle.CycleResult;
+import tallledger.core.cycle.CycleScript;
+import tallledger.core.cycle.CycleScripts;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.Route;
@@ -33,11 +38,16 @@ import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.ChangeWheels;
+import tallledger.core.motion.GearChart;
+import tallledger.core.motion.WheelSet;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.survey.Catalogue;
 import tallledger.practice.HiddenFaultTrials;
+import tallledger.practice.KestrelVale;
 
 /** Times of the analyses (warmed up, repeated, median), how near plans come to their bounds, and how well hidden faults are found. */
 public final class CoreBench {
@@ -60,7 +70,22 @@ public final class CoreBench {
                 "every ms", "t/bound", "replan ms", "blame ms");
         GEARBOXES.forEach(CoreBench::row);
         System.out.println();
+        wholeMachine();
         faults();
+    }
+
+    /** What the whole machine adds: its catalogue, the minutes' choice, change wheels, and a cycle of many events. */
+    private static void wholeMachine() {
+        MachineDescription mill = KestrelVale.castervaleU2().description();
+        MachineDescription lathe = KestrelVale.aldwark410().description();
+        GearChart chart = lathe.fitOut().chart().orElseThrow().parse(LengthUnit.MM);
+        WheelSet wheels = WheelSet.parse("20 24 28 30 32 36 40 48 60");
+        WheelSet twenty = WheelSet.parse("20 24 25 28 30 32 35 36 40 44 45 48 50 52 55 56 60 63 64 65");
+        CycleScript script = CycleScripts.of("spark-out", Map.of("passes", BigDecimal.valueOf(50)));
+        CycleLog log = new CycleLog(IntStream.range(0, 100).mapToObj(i -> new CycleLog.Tap(i == 0 ? "at-zero" : "pass", BigDecimal.valueOf(i))).toList());
+        System.out.printf("steps of a universal mill (%d): %.1f ms%n", Catalogue.of(mill).size(), median(() -> Catalogue.of(mill)));
+        System.out.printf("change wheels, 9 on hand, 3 of 11 lost: %.1f ms; 20 on hand: %.1f ms%n", median(() -> ChangeWheels.of(chart, wheels)), median(() -> ChangeWheels.of(chart, twenty)));
+        System.out.printf("a log of 100 events lined up: %.1f ms%n%n", median(() -> CycleResult.of(script, log)));
     }
 
     private static void row(Box box) {

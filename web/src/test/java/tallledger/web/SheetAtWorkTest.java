@@ -215,7 +215,7 @@ class SheetAtWorkTest {
                 "Once it is put right, to be done again: Saddle: lock.");
         page.selectOption("#part", "system|lock:saddle");
         page.fill("#what", "handle set a tooth back");
-        page.click("text=It is put right");
+        page.click("button:text-is('It is put right')");
         page.waitForSelector("text=repaired, to be re-tested");
         assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: Saddle: lock.", "saddle: lock handle set a tooth back");
         page.navigate(app.url("/surveys/" + survey + "/run"));
@@ -315,7 +315,7 @@ class SheetAtWorkTest {
         Page page = open(browser, survey, "castings");
         page.setInputFiles("#photo", new FilePayload("huge.jpg", "image/jpeg", new byte[16 * 1024 * 1024]));
         page.click("text=Add the photograph");
-        assertThat(page.locator("text=That is over 15 MB").isVisible()).isTrue();
+        page.locator("text=That is over 15 MB").waitFor();
         assertThat(page.url()).contains("step=castings");
     }
 }

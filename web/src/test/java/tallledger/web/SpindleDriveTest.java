@@ -162,10 +162,10 @@ class SpindleDriveTest {
         page.navigate(app.url("/surveys/" + survey + "/faults"));
         assertThat(page.locator(".suspect tbody tr").first().innerText()).contains("Empty drawbar rattling", "nothing");
         page.selectOption("#part", "gear|3");
-        page.click("text=It is put right");
+        page.click("button:text-is('It is put right')");
         assertThat(page.locator("#wrong-what").innerText()).contains("Write what was put right");
         page.fill("#what", "new pair, 36 and 45 teeth");
-        page.click("text=It is put right");
+        page.click("button:text-is('It is put right')");
         assertThat(browser.text()).contains("To be done again, and only these: A3, B3, C3.", "new pair, 36 and 45 teeth");
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(browser.text()).contains("It failed before the repair: repeat it.");

@@ -43,11 +43,15 @@ final class StepFold {
     private String lastKey = "";
     private Instant last = Instant.MIN;
 
-    StepFold(MachineDescription machine, List<Entry> entries, List<StepResult> before) {
+    /**
+     * @param catalogue the machine's steps
+     * @param before    results judged earlier by the same description
+     */
+    StepFold(MachineDescription machine, List<Step> catalogue, List<Entry> entries, List<StepResult> before) {
         this.machine = machine;
         before.forEach(result -> judged.put(result.entry(), result));
         this.entries = entries;
-        Catalogue.of(machine).forEach(step -> steps.put(step.id(), step));
+        catalogue.forEach(step -> steps.put(step.id(), step));
         machine.train().routes().forEach(route -> routeKeys.put(machine.train().settings(route), route.key()));
     }
 

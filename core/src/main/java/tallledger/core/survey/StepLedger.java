@@ -38,12 +38,12 @@ public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> 
                          Optional<Lift> lift, List<Photo> photos, List<Entry> strays, String lastKey, List<StepResult> judged) {
 
     public static StepLedger fold(MachineDescription machine, List<Entry> entries) {
-        return new StepFold(machine, entries, List.of()).fold();
+        return new StepFold(machine, Catalogue.of(machine), entries, List.of()).fold();
     }
 
     /** The same, sparing the judging of entries that were judged before by the same description. */
     public StepLedger grown(MachineDescription machine, List<Entry> entries) {
-        return new StepFold(machine, entries, judged).fold();
+        return new StepFold(machine, steps, entries, judged).fold();
     }
 
     /** A step of the catalogue, or a cycle besides it. */

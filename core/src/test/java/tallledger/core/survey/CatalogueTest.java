@@ -3,8 +3,10 @@ package tallledger.core.survey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -17,6 +19,7 @@ import tallledger.core.Machines;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
+import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.FitOut;
@@ -166,7 +169,14 @@ class CatalogueTest {
     void fitOutSurvivesItsPayload() {
         for (Family family : Family.values()) {
             MachineDescription machine = usual(family);
-            assertThat(MachineDescription.from(new tallledger.core.ledger.Payload(machine.toPayload()))).isEqualTo(machine);
+            assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
         }
+    }
+
+    @Test
+    void aMachineDescribedBeforeThereWereFeaturesHasTheUsualOnes() {
+        Map<String, Object> old = new HashMap<>(usual(Family.RADIAL_DRILL).toPayload());
+        old.remove("fitOut");
+        assertThat(MachineDescription.from(new Payload(old)).fitOut()).isEqualTo(FitOut.usual(Family.RADIAL_DRILL));
     }
 }
