@@ -2,7 +2,6 @@ package tallledger.core.motion;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,13 +15,15 @@ import tallledger.core.reason.Reason;
  * restores it (30/40).
  *
  * @param threads each promised pitch, in the chart's order
- * @param buy     the smallest set that restores the chart; empty where nothing is missing or no set of up to three does
+ * @param buy     the smallest set that restores the chart; empty where nothing is missing, none was found, or too much is missing to search
  * @param beyond  pitches that not even {@code buy} restores
  */
 public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLength> beyond) {
 
     /** Ratios this close are the same: real ratios of whole wheels differ by far more. */
     static final double EXACT = 1e-9;
+    /** Lost pitches times box factors up to which what to buy is searched: some 0.1 s of work. */
+    private static final int MOST_SEARCHED = 60;
 
     /**
      * One pitch of the chart.
@@ -46,17 +47,17 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
     }
 
     public static ChangeWheels of(GearChart chart, WheelSet onHand) {
-        List<GearTrain> trains = new ArrayList<>();
-        GearTrain.each(onHand, chart.reach(), trains::add);
-        trains.sort(Comparator.comparing(train -> train.wheels().size()));
-        List<Thread> threads = chart.promised().stream().map(pitch -> thread(chart, pitch, trains)).toList();
+        TrainTable table = new TrainTable(onHand, chart.reach());
+        List<Thread> threads = chart.promised().stream().map(pitch -> thread(chart, pitch, table)).toList();
         List<TypedLength> missing = threads.stream().filter(t -> t.exact().isEmpty()).map(Thread::pitch).toList();
         if (missing.isEmpty()) {
             return new ChangeWheels(threads, List.of(), List.of());
         }
+        if (missing.size() * chart.factors().size() > MOST_SEARCHED) {
+            return new ChangeWheels(threads, List.of(), missing);
+        }
         List<Integer> buy = new WheelsToBuy(chart, onHand, missing).smallest();
-        List<GearTrain> after = new ArrayList<>();
-        GearTrain.each(onHand.with(buy), chart.reach(), after::add);
+        TrainTable after = new TrainTable(onHand.with(buy), chart.reach());
         return new ChangeWheels(threads, buy, missing.stream().filter(p -> thread(chart, p, after).exact().isEmpty()).toList());
     }
 
@@ -68,15 +69,16 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         return threads.stream().filter(t -> t.exact().isEmpty()).toList();
     }
 
-    private static Thread thread(GearChart chart, TypedLength pitch, List<GearTrain> trains) {
+    /** Of the box factors the one that comes nearest; the first where several do. */
+    private static Thread thread(GearChart chart, TypedLength pitch, TrainTable table) {
         Thread best = new Thread(pitch, Optional.empty(), Optional.empty(), BigDecimal.ONE, Double.POSITIVE_INFINITY);
-        for (GearTrain train : trains) {
-            for (BigDecimal factor : chart.factors()) {
-                double error = train.ratio() * chart.leadScrew().mm().doubleValue() * factor.doubleValue() / pitch.mm().doubleValue() - 1;
-                if (Math.abs(error) < Math.abs(best.error) - EXACT) {
-                    boolean exact = Math.abs(error) < EXACT;
-                    best = new Thread(pitch, exact ? Optional.of(train) : Optional.empty(), Optional.of(train), factor, exact ? 0 : error);
-                }
+        for (BigDecimal factor : chart.factors()) {
+            double lead = chart.leadScrew().mm().doubleValue() * factor.doubleValue();
+            Optional<GearTrain> train = table.nearest(pitch.mm().doubleValue() / lead);
+            double error = train.map(t -> t.ratio() * lead / pitch.mm().doubleValue() - 1).orElse(Double.POSITIVE_INFINITY);
+            if (Math.abs(error) < Math.abs(best.error) - EXACT) {
+                boolean exact = Math.abs(error) < EXACT;
+                best = new Thread(pitch, exact ? train : Optional.empty(), train, factor, exact ? 0 : error);
             }
         }
         return best;
@@ -88,7 +90,7 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         says.add(Reason.of("wheels.cut", cut().size(), threads.size()));
         if (!lost().isEmpty()) {
             says.add(Reason.of("wheels.lost", lost().stream().map(t -> t.pitch().typed()).collect(Collectors.joining(", "))));
-            says.add(buy.isEmpty() ? Reason.of("wheels.no-set")
+            says.add(buy.isEmpty() ? Reason.of("wheels.no-set", lost().size())
                     : Reason.of(beyond.isEmpty() ? "wheels.buy" : "wheels.buy-most", buy.stream().map(String::valueOf).collect(Collectors.joining(", ")), beyond.size()));
         }
         return says;

@@ -1,9 +1,7 @@
 package tallledger.core.motion;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 
 /**
  * Wheels as they mesh: a drives b, and where there are four, c on b's stud drives d. Ratio = a·c/(b·d).
@@ -38,34 +36,5 @@ public record GearTrain(List<Integer> wheels) {
 
     static boolean mounts(int a, int b, int c, int d) {
         return a + b >= c + CLEARANCE && c + d >= b + CLEARANCE;
-    }
-
-    /** Every train of a set that mounts; nothing is used oftener than there are. */
-    static void each(WheelSet set, Optional<GearChart.Teeth> reach, Consumer<GearTrain> then) {
-        List<Integer> teeth = set.distinct();
-        int[] left = teeth.stream().mapToInt(set::count).toArray();
-        pick(teeth, left, new ArrayList<>(), reach, then);
-    }
-
-    private static void pick(List<Integer> teeth, int[] left, List<Integer> train, Optional<GearChart.Teeth> reach, Consumer<GearTrain> then) {
-        int size = train.size();
-        if (size == 2 && mounts(train.get(0), train.get(1), reach)) {
-            then.accept(new GearTrain(train));
-        }
-        if (size == 4) {
-            if (mounts(train.get(0), train.get(1), train.get(2), train.get(3))) {
-                then.accept(new GearTrain(train));
-            }
-            return;
-        }
-        for (int i = 0; i < left.length; i++) {
-            if (left[i] > 0) {
-                left[i]--;
-                train.add(teeth.get(i));
-                pick(teeth, left, train, reach, then);
-                train.remove(size);
-                left[i]++;
-            }
-        }
     }
 }

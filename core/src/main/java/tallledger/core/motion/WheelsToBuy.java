@@ -8,13 +8,16 @@ import java.util.stream.Stream;
 import tallledger.core.reading.TypedLength;
 
 /**
- * The smallest set of wheels to make or buy that restores lost pitches, exact up to three wheels: every train of wheels on hand
+ * The smallest set of wheels to make or buy that restores lost pitches, exact up to two wheels, and up to three while not too many
+ * pitches are lost: every train of wheels on hand
  * and wheels to be had is looked at (three are chosen, the fourth follows from the ratio), and each says which new wheels it
  * needs; then the smallest set is sought that serves every pitch.
  */
 final class WheelsToBuy {
 
     private static final int MOST_TEETH = 200;
+    /** Lost pitches times box factors up to which three new wheels are searched: some 0.1 s of work. */
+    private static final int MOST_FOR_THREE = 24;
 
     private final GearChart chart;
     private final List<TypedLength> missing;
@@ -105,7 +108,7 @@ final class WheelsToBuy {
         }
     }
 
-    /** Fewest wheels first; where no three restore all, the two that restore most. */
+    /** Fewest wheels first; where none is found that restores all, the two that restore most. */
     List<Integer> smallest() {
         long all = (1L << missing.size()) - 1;
         Optional<List<Integer>> enough = one(all).or(() -> two(all)).or(() -> three(all));
@@ -128,6 +131,9 @@ final class WheelsToBuy {
     }
 
     private Optional<List<Integer>> three(long all) {
+        if (missing.size() * chart.factors().size() > MOST_FOR_THREE) {
+            return Optional.empty();
+        }
         threes = new long[ones.length][ones.length][ones.length];
         lookForAll(3);
         for (int i = 0; i < ones.length; i++) {

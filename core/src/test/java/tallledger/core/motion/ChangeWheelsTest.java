@@ -3,8 +3,11 @@ package tallledger.core.motion;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
@@ -102,7 +105,7 @@ class ChangeWheelsTest {
     /** Whether every promised pitch has a train, without the search for what to buy. */
     private static boolean isWhole(GearChart chart, WheelSet set) {
         java.util.Set<String> cut = new java.util.HashSet<>();
-        GearTrain.each(set, chart.reach(), train -> chart.promised().forEach(p -> {
+        each(set, chart.reach(), train -> chart.promised().forEach(p -> {
             if (Math.abs(train.ratio() * chart.leadScrew().mm().doubleValue() / p.mm().doubleValue() - 1) < 1e-9) {
                 cut.add(p.typed());
             }
@@ -122,5 +125,61 @@ class ChangeWheelsTest {
         assertThatThrownBy(() -> chart("6 mm", "", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
         assertThatThrownBy(() -> chart("6 mm", "3 mm; none", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
         assertThatThrownBy(() -> chart("6 mm", "3 mm", "150-60", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reach"));
+    }
+
+    /** Every train of a set that mounts, picked wheel by wheel: the plain way. */
+    private static void each(WheelSet set, Optional<GearChart.Teeth> reach, Consumer<GearTrain> then) {
+        List<Integer> teeth = set.distinct();
+        int[] left = teeth.stream().mapToInt(set::count).toArray();
+        pick(teeth, left, new ArrayList<>(), reach, then);
+    }
+
+    private static void pick(List<Integer> teeth, int[] left, List<Integer> train, Optional<GearChart.Teeth> reach, Consumer<GearTrain> then) {
+        int size = train.size();
+        if (size == 2 && GearTrain.mounts(train.get(0), train.get(1), reach)) {
+            then.accept(new GearTrain(train));
+        }
+        if (size == 4) {
+            if (GearTrain.mounts(train.get(0), train.get(1), train.get(2), train.get(3))) {
+                then.accept(new GearTrain(train));
+            }
+            return;
+        }
+        for (int i = 0; i < left.length; i++) {
+            if (left[i] > 0) {
+                left[i]--;
+                train.add(teeth.get(i));
+                pick(teeth, left, train, reach, then);
+                train.remove(size);
+                left[i]++;
+            }
+        }
+    }
+
+    /** Against picking every train wheel by wheel. */
+    @Test
+    void theNearestTrainIsTheNearestOfAll() {
+        Random random = new Random(12);
+        for (int round = 0; round < 40; round++) {
+            List<Integer> hand = random.ints(5, 20, 45).boxed().toList();
+            GearChart chart = GearChart.parse("6 mm", "1; 2", random.nextInt(100, 900) / 100.0 + " mm", "", "20-40", LengthUnit.MM);
+            double pitch = chart.promised().get(0).mm().doubleValue();
+            double[] least = {Double.POSITIVE_INFINITY};
+            each(new WheelSet(hand), chart.reach(), train -> chart.factors().forEach(f ->
+                    least[0] = Math.min(least[0], Math.abs(train.ratio() * 6 * f.doubleValue() / pitch - 1))));
+            Thread nearest = ChangeWheels.of(chart, new WheelSet(hand)).threads().get(0);
+            assertThat(Math.abs(nearest.error())).isCloseTo(least[0], Offset.offset(2e-9));
+            assertThat(nearest.nearest().orElseThrow().ratio() * 6 * nearest.factor().doubleValue() / pitch - 1).isCloseTo(nearest.error(), Offset.offset(2e-9));
+        }
+    }
+
+    /** The largest set and the longest chart the forms take: it must come back soon, and say what it did not search. */
+    @Test
+    void theLargestChartIsReckoned() {
+        String wheels = String.join(" ", IntStream.rangeClosed(20, 49).mapToObj(String::valueOf).toList());
+        String promised = String.join("; ", IntStream.rangeClosed(1, 60).mapToObj(i -> i * 0.137 + " mm").toList());
+        ChangeWheels result = ChangeWheels.of(GearChart.parse("6 mm", "1; 2; 3; 4; 5; 6; 7; 8; 9; 10; 11; 12", promised, "", "20-127", LengthUnit.MM), WheelSet.parse(wheels));
+        assertThat(result.threads()).hasSize(60).allMatch(t -> t.nearest().isPresent());
+        assertThat(result.says()).extracting(r -> r.code()).contains("wheels.no-set");
     }
 }
