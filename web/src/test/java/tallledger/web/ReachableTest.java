@@ -29,7 +29,8 @@ class ReachableTest {
         page.navigate(App.demo().url(view));
         for (int width : List.of(1280, 820, 390)) {
             page.setViewportSize(width, width == 1280 ? 800 : 1180);
-            List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+            // Legacy mode spares a blank page an analysis, which only pages with frames of others need.
+            List<Rule> violations = new AxeBuilder(page).setLegacyMode(true).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                     .analyze().getViolations();
             assertThat(violations).as(view + " at " + width).extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml()).isEmpty();
             int overflow = (int) page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
