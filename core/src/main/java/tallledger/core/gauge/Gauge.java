@@ -29,8 +29,6 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
     public static final Gauge HOUSE_INDICATOR = new Gauge("dial indicator", new BigDecimal("0.001"), new BigDecimal("0.01"));
     /** House starting value for a digital caliper. */
     public static final Gauge HOUSE_CALIPER = new Gauge("caliper", new BigDecimal("0.01"), new BigDecimal("0.0001"));
-    /** House starting value for a person with a stopwatch, s. */
-    public static final Gauge HOUSE_STOPWATCH = new Gauge("stopwatch", new BigDecimal("0.35"), BigDecimal.ZERO);
 
     private static final double RECTANGULAR = Math.sqrt(12);
 

@@ -50,16 +50,16 @@ final class LatheSteps {
 
             step("level", ACCURACY, NOTE, 180).on(LATHE),
             step("nose-runout", ACCURACY, SOON, 90).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure("nose-runout", HouseLimits.LATHE_NOSE, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.LATHE_NOSE, Gauge.HOUSE_INDICATOR, true)),
             step("bar-runout", ACCURACY, SOON, 90).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure("bar-runout", HouseLimits.LATHE_300, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.LATHE_300, Gauge.HOUSE_INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(LATHE).needs(Kind.LEVEL_AND_WARM).of("spindle")
-                    .records(new Recordings.Measure("axial-float", HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
             step("bed-twist", ACCURACY, SOON, 180).on(LATHE).needs(Kind.LEVEL_AND_WARM).of("bed")
-                    .records(new Recordings.Measure("bed-twist", HouseLimits.TWIST, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.TWIST, Gauge.HOUSE_INDICATOR, true)),
 
             step("turn-parallel", TEST_CUT, SOON, 420).on(LATHE).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CHUCK_KEY_OUT).of("bed")
-                    .records(new Recordings.Scaled("turn-parallel", HouseLimits.PARALLEL_300, BigDecimal.valueOf(300))),
+                    .records(new Recordings.Scaled(HouseLimits.PARALLEL_300, BigDecimal.valueOf(300))),
             step("facing", TEST_CUT, SOON, 180).on(LATHE).needs(Kind.GLASSES, Kind.WORK_HELD),
             step("turned-finish", TEST_CUT, LIVE_WITH, 60).on(LATHE));
 

@@ -67,17 +67,17 @@ final class MillSteps {
 
             step("level", ACCURACY, NOTE, 180).on(MILLS),
             step("mill-nose-runout", ACCURACY, SOON, 90).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure("nose-runout", HouseLimits.MILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.MILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
             step("mill-bar-runout", ACCURACY, SOON, 90).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED).of("spindle")
-                    .records(new Recordings.Measure("bar-runout", HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(MILLS).needs(Kind.LEVEL_AND_WARM).of("spindle")
-                    .records(new Recordings.Measure("axial-float", HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
             step("arbor-runout", ACCURACY, SOON, 120).on(HORIZONTAL_MILL, UNIVERSAL_MILL).with(Feature.ARBOR).needs(Kind.LEVEL_AND_WARM, Kind.DRAWBAR_SEATED).of("arbor")
-                    .records(new Recordings.Measure("arbor-runout", HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
             step("tram", ACCURACY, SOON, 150).on(KNEE_MILL, UNIVERSAL_MILL, MACHINING_CENTRE).needs(Kind.LEVEL_AND_WARM).of("head")
-                    .records(new Recordings.Scaled("tram", HouseLimits.SQUARE_300, BigDecimal.valueOf(300))),
+                    .records(new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300))),
             step("table-parallel", ACCURACY, SOON, 150).on(MILLS).needs(Kind.LEVEL_AND_WARM).of("table")
-                    .records(new Recordings.Scaled("table-parallel", HouseLimits.TABLE_500, BigDecimal.valueOf(500))),
+                    .records(new Recordings.Scaled(HouseLimits.TABLE_500, BigDecimal.valueOf(500))),
 
             step("mill-cut", TEST_CUT, SOON, 420).on(MILLS).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.DRAWBAR_SEATED),
             step("climb-cut", TEST_CUT, LIVE_WITH, 180).on(HAND_MILLS).needs(Kind.GLASSES, Kind.WORK_HELD),

@@ -91,12 +91,11 @@ public final class Recordings {
     /**
      * One measured value against a limit in three grades.
      *
-     * @param what  key of the words for what is measured
-     * @param limit in mm, s, K …
+     * @param graded in mm, s, K …
      * @param gauge what it is read with
      * @param difference whether it is the difference of two readings, as TIR, play and backlash are
      */
-    public record Measure(String what, GradedLimit graded, Gauge gauge, boolean difference) implements Recording {
+    public record Measure(GradedLimit graded, Gauge gauge, boolean difference) implements Recording {
         @Override
         public String code() {
             return "measure";
@@ -139,7 +138,7 @@ public final class Recordings {
      *
      * @param per length the limit is stated for, mm
      */
-    public record Scaled(String what, GradedLimit graded, BigDecimal per) implements Recording {
+    public record Scaled(GradedLimit graded, BigDecimal per) implements Recording {
         @Override
         public String code() {
             return "scaled";

@@ -8,6 +8,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
+import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Scope;
@@ -39,6 +40,9 @@ final class StepSentences {
         ledger.passed().forEach((id, entry) -> ledger.step(id).ifPresent(step -> s.add(new Sentence(
                 Reason.of("statement.step-passed", step.name(), entry.payload().text("reason")), List.of(entry.sequence())))));
         open(ledger, s);
+        if (!ledger.strays().isEmpty()) {
+            s.add(new Sentence(Reason.of("statement.strays", ledger.strays().size()), ledger.strays().stream().map(Entry::sequence).toList()));
+        }
         kit(ledger, s);
         return s;
     }

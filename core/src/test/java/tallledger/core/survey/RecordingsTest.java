@@ -48,7 +48,7 @@ class RecordingsTest {
         }
     }
 
-    private static final Recording PLAY = new Recordings.Measure("play", HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
+    private static final Recording PLAY = new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
 
     @ParameterizedTest
     @CsvSource({"0.005, REBUILT", "0.020, SOUND", "0.060, WORKABLE"})
@@ -89,7 +89,7 @@ class RecordingsTest {
 
     @Test
     void aScaledLimitWantsALength() {
-        Recording tram = new Recordings.Scaled("tram", HouseLimits.SQUARE_300, BigDecimal.valueOf(300));
+        Recording tram = new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300));
         assertThat(judge(tram, "value=0.020|over=600 mm").grade()).contains(Grade.REBUILT);
         assertThat(refused(tram, "value=0.020|over=0")).isEqualTo("over number.not-positive");
         assertThat(refused(tram, "value=0.020")).isEqualTo("over number.missing");

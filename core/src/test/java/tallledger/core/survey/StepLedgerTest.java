@@ -271,4 +271,14 @@ class StepLedgerTest {
         });
         assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed", "statement.steps-open");
     }
+
+    @Test
+    void aStepTheMachineNoLongerHasIsSaidAndNotDropped() {
+        step("rapid.table.left", false, "distance", "400", "seconds", "10");
+        MachineDescription without = CatalogueTest.machine(Family.UNIVERSAL_MILL, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
+        StepLedger changed = StepLedger.fold(without, entries);
+        assertThat(changed.latest()).isEmpty();
+        assertThat(ConditionStatement.of(SpindleSurvey.fold(without, entries), changed).sentences()).filteredOn(s -> s.words().code().equals("statement.strays"))
+                .singleElement().satisfies(s -> assertThat(s.entries()).containsExactly(2));
+    }
 }
