@@ -2,22 +2,28 @@ package tallledger.core.kit;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.kit.KitItem.State;
+import tallledger.core.ledger.Noted;
 import tallledger.core.reason.Reason;
 
 /**
  * Every item as it stands now. Of a choose-one-of group one seen is enough: the others are then not missing.
  *
- * @param items in the order first named
+ * @param items   in the order first named
+ * @param entries the entry each item stands by, by its name
  */
-public record KitList(List<KitItem> items) {
+public record KitList(List<KitItem> items, Map<String, Integer> entries) {
+
+    public static final KitList EMPTY = new KitList(List.of(), Map.of());
 
     public KitList {
         items = List.copyOf(items);
+        entries = Map.copyOf(entries);
     }
 
     /** What it all comes to. */
@@ -25,11 +31,18 @@ public record KitList(List<KitItem> items) {
     }
 
     /** The list with one item as it stands now, in its old place or at the end. */
-    public KitList with(KitItem item) {
+    public KitList with(KitItem item, int entry) {
         Map<String, KitItem> byName = new LinkedHashMap<>();
         items.forEach(i -> byName.put(i.name(), i));
         byName.put(item.name(), item);
-        return new KitList(new ArrayList<>(byName.values()));
+        Map<String, Integer> by = new HashMap<>(entries);
+        by.put(item.name(), entry);
+        return new KitList(new ArrayList<>(byName.values()), by);
+    }
+
+    /** Entries of every item, in order. */
+    public List<Integer> allEntries() {
+        return entries.values().stream().sorted().toList();
     }
 
     public Optional<KitItem> named(String name) {
@@ -75,7 +88,7 @@ public record KitList(List<KitItem> items) {
     }
 
     /** What was promised to this buyer and is not there. */
-    public List<Reason> broken() {
-        return owed().stream().filter(KitItem::isPromised).map(i -> Reason.of("kit.promised-missing", i.name(), i.promised())).toList();
+    public List<Noted<Reason>> broken() {
+        return owed().stream().filter(KitItem::isPromised).map(i -> new Noted<>(Reason.of("kit.promised-missing", i.name(), i.promised()), entries.get(i.name()))).toList();
     }
 }

@@ -23,17 +23,27 @@ public final class Chain {
 
     /** The first break; empty when every hash is that of its entry and names the one before. */
     public static Optional<Break> firstBreak(List<Entry> entries) {
-        String previous = Entry.BEFORE_FIRST;
-        for (int i = 0; i < entries.size(); i++) {
-            Entry entry = entries.get(i);
-            if (entry.sequence() != i + 1) {
-                return Optional.of(new Break(i + 1, Reason.of("chain.missing", i + 1, entry.sequence())));
+        return firstBreak(Optional.empty(), entries);
+    }
+
+    /**
+     * The first break of what follows an entry that is known to be whole.
+     *
+     * @param last the entry before, empty at the beginning of the book
+     */
+    public static Optional<Break> firstBreak(Optional<Entry> last, List<Entry> more) {
+        String previous = last.map(Entry::hash).orElse(Entry.BEFORE_FIRST);
+        int due = last.map(Entry::sequence).orElse(0);
+        for (Entry entry : more) {
+            due++;
+            if (entry.sequence() != due) {
+                return Optional.of(new Break(due, Reason.of("chain.missing", due, entry.sequence())));
             }
             if (!entry.previous().equals(previous)) {
-                return Optional.of(new Break(i + 1, Reason.of("chain.unlinked", i + 1)));
+                return Optional.of(new Break(due, Reason.of("chain.unlinked", due)));
             }
             if (!entry.isWhole()) {
-                return Optional.of(new Break(i + 1, Reason.of("chain.changed", i + 1)));
+                return Optional.of(new Break(due, Reason.of("chain.changed", due)));
             }
             previous = entry.hash();
         }

@@ -1,5 +1,8 @@
 package tallledger.core.survey;
 
+import java.util.Optional;
+import java.util.stream.Stream;
+
 /** Kinds of entry in a survey's ledger. */
 public enum Kind {
     /** The survey begins: which machine, which version of its description, who surveys. */
@@ -30,9 +33,13 @@ public enum Kind {
     /** Strikes an earlier entry; the struck one stays readable. */
     STRIKE;
 
+    /** The kind of that name; empty for one this version does not know. */
+    public static Optional<Kind> named(String name) {
+        return Stream.of(values()).filter(k -> k.name().equals(name)).findFirst();
+    }
+
     /** Whether a person may strike an entry of this kind. */
     public boolean canBeStruck() {
-        return this == STEP || this == KIT || this == LIFT || this == PHOTO || this == LATER || this == RUN || this == PASSED_OVER || this == REMARK || this == START_CONFIRMED || this == CHECK
-                || this == REPAIRED;
+        return this != OPENED && this != STOPPED && this != PLAN_CHOSEN && this != STRIKE;
     }
 }

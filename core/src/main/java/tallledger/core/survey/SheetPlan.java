@@ -89,10 +89,11 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
     }
 
     private static double spent(List<Entry> entries) {
+        List<Instant> times = entries.stream().filter(e -> e.damage().isEmpty()).map(Entry::at).toList();
         double seconds = 0;
-        for (int i = 1; i < entries.size(); i++) {
-            Duration gap = Duration.between(entries.get(i - 1).at(), entries.get(i).at());
-            seconds += gap.compareTo(StartCheck.GOOD_FOR) <= 0 ? gap.toMillis() / 1000.0 : 0;
+        for (int i = 1; i < times.size(); i++) {
+            Duration gap = Duration.between(times.get(i - 1), times.get(i));
+            seconds += gap.isNegative() || gap.compareTo(StartCheck.GOOD_FOR) > 0 ? 0 : gap.toMillis() / 1000.0;
         }
         return seconds / MINUTE;
     }

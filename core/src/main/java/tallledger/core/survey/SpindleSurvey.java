@@ -33,22 +33,16 @@ import tallledger.core.machine.MachineDescription;
  * @param remarks  remarks that were not struck
  * @param coverage what is proven of each speed
  * @param struck   struck entries, with the entry that strikes each
- * @param strays   runs whose settings the described machine does not have
+ * @param strays   entries that cannot be read, and runs whose settings the described machine does not have
  * @param entries  all entries
  */
 public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elements elements, List<Run> runs,
                             Map<Route, Run> latest, Map<Route, Entry> passed, List<Route> repeats, List<Entry> repairs,
                             Map<DriveCheck, CheckResult> checks, List<Entry> remarks, Coverage coverage,
-                            Map<Integer, Entry> struck, List<Entry> strays, List<Entry> entries) {
+                            Map<Integer, Entry> struck, List<Stray> strays, List<Entry> entries) {
 
     public static SpindleSurvey fold(MachineDescription machine, List<Entry> entries) {
         return new SurveyFold(machine, entries).fold();
-    }
-
-    /** The version of the machine's description these entries judge by. */
-    public static int machineVersion(List<Entry> entries) {
-        return entries.stream().filter(e -> e.payload().has("machineVersion"))
-                .mapToInt(e -> e.payload().whole("machineVersion")).reduce((a, b) -> b).orElseThrow();
     }
 
     /** Steps of the school "every speed", and after them every other route that was run. */

@@ -54,6 +54,9 @@ public final class StartCheck {
         boolean confirmed = false;
         Instant last = Instant.MIN;
         for (Entry entry : entries) {
+            if (entry.damage().isPresent()) {
+                continue;
+            }
             if (entry.kind().equals(Kind.START_CONFIRMED.name()) && !struck.containsKey(entry.sequence())) {
                 confirmed = true;
             } else if (entry.kind().equals(Kind.STOPPED.name()) || isStale(last, entry.at())) {

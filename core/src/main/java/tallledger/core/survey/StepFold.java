@@ -15,7 +15,9 @@ import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Noted;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reason.Reason;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.safety.Mounted;
 
@@ -35,11 +37,11 @@ final class StepFold {
     private final List<Entry> repairs = new ArrayList<>();
     private final Map<String, Need> standing = new HashMap<>();
     private final List<Photo> photos = new ArrayList<>();
-    private final List<Entry> strays = new ArrayList<>();
+    private final List<Stray> strays = new ArrayList<>();
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
-    private Optional<Lift> lift = Optional.empty();
-    private KitList kit = new KitList(List.of());
+    private Optional<Noted<Lift>> lift = Optional.empty();
+    private KitList kit = KitList.EMPTY;
     private String lastKey = "";
     private Instant last = Instant.MIN;
 
@@ -57,18 +59,18 @@ final class StepFold {
 
     StepLedger fold() {
         Map<Integer, Entry> struck = Chain.struck(entries);
-        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(this::take);
+        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(e -> Stray.guard(e, strays, this::take));
         return new StepLedger(scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats), List.copyOf(repairs),
                 mounted, Map.copyOf(standing), kit, lift, List.copyOf(photos), List.copyOf(strays), lastKey, List.copyOf(judged.values()));
     }
 
-    private void take(Entry entry) {
+    private void take(Kind kind, Entry entry) {
         if (!last.equals(Instant.MIN) && Duration.between(last, entry.at()).compareTo(StartCheck.GOOD_FOR) > 0) {
             standing.clear();
         }
         last = entry.at();
         Payload p = entry.payload();
-        switch (Kind.valueOf(entry.kind())) {
+        switch (kind) {
             case OPENED -> scope = p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE);
             case START_CONFIRMED -> {
                 confirm(Need.of(Need.Kind.POWER_ON));
@@ -84,13 +86,14 @@ final class StepFold {
                 later.remove(lastKey);
             }
             case PASSED_OVER -> p.optionalText("step").filter(steps::containsKey).ifPresent(id -> {
+                p.text("reason");
                 passed.put(id, entry);
                 lastKey = id;
             });
             case LATER -> putOff(p.text("step"));
             case REPAIRED -> p.optionalText("system").ifPresent(system -> repaired(entry, system));
-            case KIT -> kit = kit.with(KitItem.from(p));
-            case LIFT -> lift = Optional.of(Lift.from(p));
+            case KIT -> kit = kit.with(KitItem.from(p), entry.sequence());
+            case LIFT -> lift = Optional.of(new Noted<>(Lift.from(p), entry.sequence()));
             case PHOTO -> photos.add(Photo.from(entry));
             case DESCRIPTION_ADOPTED, PLAN_CHOSEN, REMARK, STRIKE -> { }
         }
@@ -99,14 +102,13 @@ final class StepFold {
     private void step(Entry entry, Payload p) {
         Step step = Optional.ofNullable(steps.get(p.text("step"))).or(() -> Catalogue.extra(p.text("step"))).orElse(null);
         if (step == null) {
-            strays.add(entry);
+            strays.add(new Stray(entry, Reason.of("stray.step", p.text("step"))));
             return;
         }
-        p.texts("confirmed").forEach(text -> {
-            String[] need = text.split("\\|", 2);
-            confirm(new Need(Need.Kind.valueOf(need[0]), need[1]));
-        });
-        record(judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, machine.identity().unit())));
+        List<Need> confirmed = p.texts("confirmed").stream().map(SurveyEntries::need).toList();
+        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, machine.identity().unit()));
+        confirmed.forEach(this::confirm);
+        record(result);
     }
 
     private void check(Entry entry) {
@@ -140,6 +142,7 @@ final class StepFold {
 
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */
     private void repaired(Entry entry, String system) {
+        entry.payload().text("what");
         repairs.add(entry);
         List<Step> all = new ArrayList<>(steps.values());
         latest.values().stream().map(StepResult::step).filter(s -> !steps.containsKey(s.id())).forEach(all::add);

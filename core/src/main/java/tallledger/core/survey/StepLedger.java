@@ -10,6 +10,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.safety.Mounted;
 
@@ -35,7 +36,7 @@ import tallledger.core.safety.Mounted;
  */
 public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Entry> passed, List<String> later,
                          List<String> repeats, List<Entry> repairs, Optional<Mounted> mounted, Map<String, Need> standing, KitList kit,
-                         Optional<Lift> lift, List<Photo> photos, List<Entry> strays, String lastKey, List<StepResult> judged) {
+                         Optional<Noted<Lift>> lift, List<Photo> photos, List<Stray> strays, String lastKey, List<StepResult> judged) {
 
     public static StepLedger fold(MachineDescription machine, List<Entry> entries) {
         return new StepFold(machine, Catalogue.of(machine), entries, List.of()).fold();

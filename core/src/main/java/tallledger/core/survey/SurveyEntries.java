@@ -80,6 +80,12 @@ public final class SurveyEntries {
         return need.kind().name() + "|" + need.of();
     }
 
+    /** A need read back. */
+    static Need need(String written) {
+        int bar = written.indexOf('|');
+        return new Need(Need.Kind.valueOf(written.substring(0, bar)), written.substring(bar + 1));
+    }
+
     public static Draft stepPassedOver(Instant at, String author, Step step, String reason) {
         if (reason.isBlank()) {
             throw Refused.because("reason.missing");
@@ -171,7 +177,7 @@ public final class SurveyEntries {
     public static Draft strike(Instant at, String author, List<Entry> entries, int target, String reason) {
         Entry entry = entries.stream().filter(e -> e.sequence() == target).findFirst()
                 .orElseThrow(() -> Refused.because("strike.none", target));
-        if (!Kind.valueOf(entry.kind()).canBeStruck()) {
+        if (!Kind.named(entry.kind()).map(Kind::canBeStruck).orElse(true)) {
             throw Refused.because("strike.kind", target);
         }
         if (Chain.struck(entries).containsKey(target)) {

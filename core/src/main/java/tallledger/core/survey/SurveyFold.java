@@ -16,6 +16,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reason.Reason;
 import tallledger.core.machine.MachineDescription;
 
 /** The fold of a survey's entries, one entry after the other. */
@@ -34,7 +35,7 @@ final class SurveyFold {
     private final List<Entry> repairs = new ArrayList<>();
     private final Map<DriveCheck, CheckResult> checks = new EnumMap<>(DriveCheck.class);
     private final List<Entry> remarks = new ArrayList<>();
-    private final List<Entry> strays = new ArrayList<>();
+    private final List<Stray> strays = new ArrayList<>();
 
     SurveyFold(MachineDescription machine, List<Entry> entries) {
         this.machine = machine;
@@ -45,7 +46,7 @@ final class SurveyFold {
     }
 
     SpindleSurvey fold() {
-        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(this::take);
+        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(e -> Stray.guard(e, strays, this::take));
         Elements elements = Elements.of(machine.train());
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
@@ -54,11 +55,10 @@ final class SurveyFold {
                 checks, List.copyOf(remarks), Coverage.of(table, elements, outcomes), struck, List.copyOf(strays), entries);
     }
 
-    private void take(Entry entry) {
-        switch (Kind.valueOf(entry.kind())) {
+    private void take(Kind kind, Entry entry) {
+        switch (kind) {
             case RUN -> run(entry);
-            case PASSED_OVER -> Optional.ofNullable(bySettings.get(entry.payload().texts("settings")))
-                    .filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, entry));
+            case PASSED_OVER -> passed(entry);
             case REPAIRED -> {
                 if (entry.payload().has("stage")) {
                     repaired(entry);
@@ -68,16 +68,25 @@ final class SurveyFold {
                 CheckResult result = CheckResult.from(entry);
                 checks.put(result.check(), result);
             }
-            case REMARK -> remarks.add(entry);
-            case OPENED, DESCRIPTION_ADOPTED, START_CONFIRMED, STOPPED, PLAN_CHOSEN, STRIKE, STEP, LATER, KIT, LIFT, PHOTO -> { }
+            case REMARK -> {
+                entry.payload().text("text");
+                remarks.add(entry);
+            }
+            case PLAN_CHOSEN -> PlanChoice.from(entry);
+            case OPENED, DESCRIPTION_ADOPTED, START_CONFIRMED, STOPPED, STRIKE, STEP, LATER, KIT, LIFT, PHOTO -> { }
         }
+    }
+
+    private void passed(Entry entry) {
+        entry.payload().text("reason");
+        Optional.ofNullable(bySettings.get(entry.payload().texts("settings"))).filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, entry));
     }
 
     private void run(Entry entry) {
         RunRecord record = RunRecord.from(entry.payload());
         Route route = bySettings.get(record.settings());
         if (route == null) {
-            strays.add(entry);
+            strays.add(new Stray(entry, Reason.of("stray.settings", String.join(" ", record.settings()))));
             return;
         }
         Run run = Run.of(entry.sequence(), entry.at(), entry.author(), route, record, table);
@@ -90,6 +99,8 @@ final class SurveyFold {
 
     /** Runs through the repaired part prove nothing any more; those that failed must be repeated, and only those. */
     private void repaired(Entry entry) {
+        entry.payload().text("what");
+        entry.payload().text("label");
         repairs.add(entry);
         List<Route> through = latest.keySet().stream().filter(route -> isOn(route, entry.payload())).toList();
         for (Route route : through) {

@@ -48,8 +48,9 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
      * @param share which share of the minutes left the spindle may have
      */
     public static SurveyPlan of(SpindleSurvey survey, Instant now, Set<Route> held, double share) {
-        School school = chosen(survey.entries()).map(e -> School.valueOf(e.payload().text("school"))).orElse(School.EVERY_SPEED);
-        Optional<BigDecimal> minutesLeft = minutesLeft(survey.entries(), now);
+        Optional<PlanChoice> chosen = PlanChoice.last(survey.entries());
+        School school = chosen.map(PlanChoice::school).orElse(School.EVERY_SPEED);
+        Optional<BigDecimal> minutesLeft = chosen.flatMap(c -> minutesLeft(c, now));
         double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue() * share).orElse(0.0);
         RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), HouseTimes.HOUSE);
         var outcomes = survey.outcomes();
@@ -87,16 +88,9 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         return not;
     }
 
-    private static Optional<Entry> chosen(List<Entry> entries) {
-        return entries.stream().filter(e -> e.kind().equals(Kind.PLAN_CHOSEN.name())).reduce((a, b) -> b);
-    }
-
-    private static Optional<BigDecimal> minutesLeft(List<Entry> entries, Instant now) {
-        return chosen(entries).filter(e -> !e.payload().text("minutes").isEmpty()).map(e -> {
-            BigDecimal stated = TypedNumber.parsePositive(e.payload().text("minutes")).value();
-            BigDecimal gone = BigDecimal.valueOf(Duration.between(e.at(), now).toSeconds()).divide(SECONDS, 1, java.math.RoundingMode.HALF_UP);
-            return stated.subtract(gone).max(BigDecimal.ZERO);
-        });
+    private static Optional<BigDecimal> minutesLeft(PlanChoice choice, Instant now) {
+        BigDecimal gone = BigDecimal.valueOf(Duration.between(choice.at(), now).toSeconds()).divide(SECONDS, 1, java.math.RoundingMode.HALF_UP);
+        return choice.minutes().map(stated -> stated.subtract(gone).max(BigDecimal.ZERO));
     }
 
     /** Blame over the runs that count, once one of them failed by a symptom. */

@@ -3,8 +3,12 @@ package tallledger.core.verdict;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
@@ -59,7 +63,17 @@ public record ConditionStatement(List<Sentence> sentences) {
                 .forEach(route -> RunGate.refusal(survey, ledger, route).ifPresent(reason -> s.add(new Sentence(
                         Reason.of("statement.refused", survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(ledger));
+        strays(survey, ledger).forEach((because, entries) -> s.add(new Sentence(Reason.of("statement.stray", entries.size(), because), entries)));
         return new ConditionStatement(List.copyOf(s));
+    }
+
+    /** Entries that count as nothing, by their reason. */
+    private static Map<Reason, List<Integer>> strays(SpindleSurvey survey, StepLedger ledger) {
+        Map<Integer, Reason> byEntry = new TreeMap<>();
+        Stream.concat(survey.strays().stream(), ledger.strays().stream()).forEach(stray -> byEntry.putIfAbsent(stray.entry().sequence(), stray.because()));
+        Map<Reason, List<Integer>> byReason = new LinkedHashMap<>();
+        byEntry.forEach((entry, because) -> byReason.computeIfAbsent(because, b -> new ArrayList<>()).add(entry));
+        return byReason;
     }
 
     private static void coverage(SpindleSurvey survey, List<Sentence> s) {

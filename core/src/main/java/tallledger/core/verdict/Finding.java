@@ -69,7 +69,7 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
                 findings.add(new Finding(Severity.NOTE, Reason.of("finding.step-close", result.step().name(), result.judgement().because()), List.of(result.entry())));
             }
         }
-        ledger.kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken, List.of())));
+        ledger.kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken.what(), List.of(broken.entry()))));
         findings.sort(Comparator.comparing(Finding::severity));
         return findings;
     }

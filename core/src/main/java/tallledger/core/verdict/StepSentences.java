@@ -40,9 +40,6 @@ final class StepSentences {
         ledger.passed().forEach((id, entry) -> ledger.step(id).ifPresent(step -> s.add(new Sentence(
                 Reason.of("statement.step-passed", step.name(), entry.payload().text("reason")), List.of(entry.sequence())))));
         open(ledger, s);
-        if (!ledger.strays().isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.strays", ledger.strays().size()), ledger.strays().stream().map(Entry::sequence).toList()));
-        }
         kit(ledger, s);
         return s;
     }
@@ -96,8 +93,8 @@ final class StepSentences {
         if (!ledger.kit().items().isEmpty()) {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
-            s.add(new Sentence(Reason.of(missing.isEmpty() ? "statement.kit" : "statement.kit-missing", sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), List.of()));
+            s.add(new Sentence(Reason.of(missing.isEmpty() ? "statement.kit" : "statement.kit-missing", sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
         }
-        ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.says(), List.of())));
+        ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.what().says(), List.of(lift.entry()))));
     }
 }

@@ -29,12 +29,18 @@ class SecurityConfig {
         return firewall;
     }
 
+    private static CookieCsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return tokens;
+    }
+
     @Bean
     SecurityFilterChain chain(HttpSecurity http) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
                 .headers(headers -> headers
                         .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))

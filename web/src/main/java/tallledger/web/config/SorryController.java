@@ -15,6 +15,10 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import tallledger.core.reason.Refused;
 import tallledger.web.record.MovedOn;
 import tallledger.web.record.NoSuchBook;
+import tallledger.web.record.NotKept;
+import tallledger.web.record.Store;
+import tallledger.web.record.Unreadable;
+import org.springframework.dao.DataAccessException;
 
 /** What is shown when a page cannot be: what happened, and what to do. */
 @Controller
@@ -22,6 +26,12 @@ import tallledger.web.record.NoSuchBook;
 class SorryController implements ErrorController {
 
     private static final String PAGE = "sorry";
+
+    private final Store store;
+
+    SorryController(Store store) {
+        this.store = store;
+    }
 
     @RequestMapping("/sorry/form-expired")
     String formExpired(Model model) {
@@ -58,6 +68,29 @@ class SorryController implements ErrorController {
     @ResponseStatus(HttpStatus.CONFLICT)
     String movedOn(Model model) {
         return sorry(model, "sorry.moved-on");
+    }
+
+    /** Nothing was written, and why. */
+    @ExceptionHandler(NotKept.class)
+    @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
+    String notKept(NotKept not, Model model) {
+        model.addAttribute("because", not.reason());
+        return sorry(model, "sorry.not-kept");
+    }
+
+    /** The store does not answer: it may have closed itself. The next request opens it again. */
+    @ExceptionHandler(DataAccessException.class)
+    @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
+    String storeFails(DataAccessException failed, Model model) {
+        store.reopen(failed);
+        return sorry(model, "sorry.store");
+    }
+
+    @ExceptionHandler(Unreadable.class)
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_ENTITY)
+    String unreadable(Unreadable lost, Model model) {
+        model.addAttribute("because", lost.reason());
+        return sorry(model, "sorry.unreadable");
     }
 
     /** A form so broken that it names no field: forged, or cut short on its way. */

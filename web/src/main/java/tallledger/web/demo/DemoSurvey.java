@@ -25,6 +25,7 @@ import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.practice.SimulatedMachine;
+import tallledger.web.record.BookKind;
 import tallledger.web.record.Books;
 import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
@@ -55,7 +56,7 @@ final class DemoSurvey {
     DemoSurvey open(long machineId, Instant morning, String role) {
         Machine machine = shelves.machine(machineId);
         at = morning;
-        id = books.open("SURVEY", Optional.of(machine.id()), machine.name(), SurveyEntries.opened(at, surveyor, machine.version(), Shelves.hash(machine), role, Scope.WHOLE),
+        id = books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(), SurveyEntries.opened(at, surveyor, machine.version(), machine.hash(), role, Scope.WHOLE),
                 new Submission(UUID.randomUUID().toString(), 0));
         return this;
     }

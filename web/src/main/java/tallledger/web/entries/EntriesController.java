@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
@@ -79,7 +78,7 @@ class EntriesController {
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("lines", EntryLine.of(survey, words));
-        model.addAttribute("broken", Chain.firstBreak(survey.entries()).orElse(null));
+        model.addAttribute("broken", survey.broken().orElse(null));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "entries/entries";

@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
@@ -15,6 +16,7 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reason.Reason;
 import tallledger.core.reading.Method;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.DriveCheck;
@@ -35,24 +37,43 @@ import tallledger.web.words.Words;
  * @param struckBy  number of the entry that strikes it, 0 for none
  * @param strikable whether it may be struck now
  * @param hash      its hash
+ * @param stray     why it counts as nothing; empty where it counts
  */
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
-                        boolean strikable, String hash) {
+                        boolean strikable, String hash, String stray) {
 
+    private static final int LONGEST_RAW = 300;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
 
     /** Newest first. */
     static List<EntryLine> of(Survey survey, Words words) {
         Map<Integer, Entry> struck = survey.folded().struck();
+        Map<Integer, Reason> strays = survey.strays();
         List<EntryLine> lines = new ArrayList<>();
         for (Entry entry : survey.entries()) {
-            Kind kind = Kind.valueOf(entry.kind());
+            Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
-            lines.add(new EntryLine(entry.sequence(), TIME.format(entry.at().atZone(ZoneId.systemDefault())), entry.author(),
-                    words.of(kind), stepName(survey, entry, words), says(entry, kind, words), by, by == 0 && kind.canBeStruck(), entry.hash()));
+            String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
+            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : TIME.format(entry.at().atZone(ZoneId.systemDefault())), entry.author(),
+                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(entry, kind, words), by,
+                    by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray));
         }
         Collections.reverse(lines);
         return lines;
+    }
+
+    /** What it says in words; of one that cannot be read, what is stored. */
+    private static String text(Entry entry, Optional<Kind> kind, Words words) {
+        try {
+            return entry.damage().isEmpty() && kind.isPresent() ? says(entry, kind.get(), words) : raw(entry);
+        } catch (RuntimeException unread) {
+            return raw(entry);
+        }
+    }
+
+    private static String raw(Entry entry) {
+        String stored = String.valueOf(entry.draft().payload());
+        return stored.length() > LONGEST_RAW ? stored.substring(0, LONGEST_RAW) + "…" : stored;
     }
 
     /** A step by its name, a system by its words; a run by its settings. */

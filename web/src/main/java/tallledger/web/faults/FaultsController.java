@@ -3,6 +3,7 @@ package tallledger.web.faults;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -15,8 +16,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.Kind;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
@@ -109,7 +110,7 @@ class FaultsController {
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Choice(SYSTEM + "|" + f.system(), SystemWords.of(f.system(), words))).distinct().toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
                 survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name()))).toList());
-        model.addAttribute("repairs", survey.entries().stream().filter(e -> e.kind().equals(Kind.REPAIRED.name()) && !survey.folded().struck().containsKey(e.sequence()))
+        model.addAttribute("repairs", Stream.concat(survey.folded().repairs().stream(), survey.steps().repairs().stream()).sorted(Comparator.comparing(Entry::sequence))
                 .map(e -> new Repair(e.sequence(), e.author(), e.payload().has("system") ? SystemWords.of(e.step(), words) : e.step(), e.payload().text("what"))).toList());
         model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).toList());

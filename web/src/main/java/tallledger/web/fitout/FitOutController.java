@@ -22,6 +22,7 @@ import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Machine;
 import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
@@ -42,8 +43,8 @@ class FitOutController {
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
         Machine machine = shelves.machine(id);
         Typed typed = FitOutForm.write(machine.description().fitOut());
-        typed.set("author", writer.known(request).orElse(machine.entries().get(machine.version() - 1).author()));
-        return page(machine, typed, Submission.fresh(machine.version()), model);
+        typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
+        return page(machine, typed, Submission.fresh(machine.head()), model);
     }
 
     @PostMapping
@@ -71,6 +72,10 @@ class FitOutController {
             response.setStatus(409);
             typed.refuse("form", Reason.of("machine.moved-on", moved.head()));
             return page(machine, typed, new Submission(submission.key(), moved.head()), model);
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page(machine, typed, submission, model);
         }
     }
 

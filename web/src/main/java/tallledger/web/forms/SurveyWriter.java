@@ -10,6 +10,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Books;
 import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -53,7 +54,7 @@ public class SurveyWriter {
 
     public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next, Appending appending) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        Optional<Entry> already = books.written(survey.id(), submission);
+        Optional<Entry> already = books.acknowledged(survey.id(), submission);
         if (already.isPresent()) {
             return next.apply(already.get());
         }
@@ -71,9 +72,13 @@ public class SurveyWriter {
             return next.apply(entry);
         } catch (MovedOn moved) {
             response.setStatus(409);
-            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head()));
+            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
             Survey now = shelves.survey(survey.id());
             return page.show(now, typed, new Submission(submission.key(), now.head()));
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page.show(survey, typed, submission);
         }
     }
 }

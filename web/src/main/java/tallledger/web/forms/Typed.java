@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
+import tallledger.core.ledger.PlainText;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 
@@ -27,12 +28,15 @@ public class Typed {
     public static Typed of(MultiValueMap<String, String> fields) {
         Typed typed = new Typed();
         typed.fields.addAll(fields);
+        typed.fields.forEach((name, values) -> values.stream().flatMap(value -> PlainText.fault(value).stream()).findFirst().ifPresent(fault -> typed.refuse(name, fault)));
         return typed;
     }
 
     /** The same text with a clean slate, to look at one part of the form on its own. */
     public Typed withoutErrors() {
-        return of(fields);
+        Typed same = new Typed();
+        same.fields.addAll(fields);
+        return same;
     }
 
     /** The text of a field, empty when it was not sent. */

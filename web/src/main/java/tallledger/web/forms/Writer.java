@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import tallledger.core.ledger.PlainText;
 
 /** Who is writing: remembered by this browser only, offered again in the next form, never trusted as an identity. */
 @Component
@@ -20,7 +21,16 @@ public class Writer {
     public Optional<String> known(HttpServletRequest request) {
         return Arrays.stream(Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
                 .filter(cookie -> cookie.getName().equals(NAME)).map(Cookie::getValue)
-                .map(value -> URLDecoder.decode(value, StandardCharsets.UTF_8)).findFirst();
+                .flatMap(value -> decoded(value).stream()).findFirst();
+    }
+
+    /** A cookie somebody bent is no name. */
+    private static Optional<String> decoded(String value) {
+        try {
+            return Optional.of(URLDecoder.decode(value, StandardCharsets.UTF_8)).filter(name -> PlainText.fault(name).isEmpty());
+        } catch (IllegalArgumentException bent) {
+            return Optional.empty();
+        }
     }
 
     public void remember(HttpServletResponse response, String author) {
@@ -28,7 +38,7 @@ public class Writer {
         cookie.setPath("/");
         cookie.setHttpOnly(true);
         cookie.setMaxAge(A_YEAR);
-        cookie.setAttribute("SameSite", "Lax");
+        cookie.setAttribute("SameSite", "Strict");
         response.addCookie(cookie);
     }
 }

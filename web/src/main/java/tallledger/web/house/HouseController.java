@@ -20,6 +20,7 @@ import tallledger.core.reason.Reason;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.Submission;
 
 /** The House: the judgement numbers everything is reckoned with, and the table of checks, open to change. */
@@ -67,6 +68,10 @@ class HouseController {
             response.setStatus(409);
             typed.refuse("csv", Reason.of("house.moved-on"));
             return page(model, typed, new Submission(submission.key(), moved.head()));
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("csv", not.reason());
+            return page(model, typed, submission);
         }
     }
 

@@ -7,6 +7,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,8 +26,10 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Catalogue;
+import tallledger.web.record.BookKind;
 import tallledger.web.record.BookRow;
 import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
 import tallledger.web.record.Submission;
 
 /** The house's own tables; a changed table is a new entry in the house's book, so older ones stay readable. */
@@ -33,11 +37,14 @@ import tallledger.web.record.Submission;
 public class HouseTables {
 
     static final int LONGEST = 60_000;
-    private static final String BOOK = "HOUSE";
     private static final String CHECKS = "CHECKS";
+
+    private record Table(int head, String csv, List<Check> checks) {
+    }
 
     private final Books books;
     private final Clock clock;
+    private volatile Table kept;
 
     HouseTables(Books books, Clock clock) {
         this.books = books;
@@ -46,13 +53,34 @@ public class HouseTables {
 
     /** The checks in force. */
     public List<Check> checks() {
-        return parse(csv());
+        return table().checks;
     }
 
     /** The same as the CSV somebody last saved, or as shipped. */
     String csv() {
-        return book().map(books::entries).flatMap(entries -> entries.stream().filter(e -> e.kind().equals(CHECKS)).reduce((a, b) -> b))
-                .map(e -> e.payload().text("csv")).orElseGet(HouseTables::shipped);
+        return table().csv;
+    }
+
+    /** The newest table that can be read, kept as long as no newer one is saved. */
+    private Table table() {
+        Optional<BookRow> book = book();
+        int head = book.map(BookRow::getHead).orElse(0);
+        if (kept == null || kept.head != head) {
+            List<Entry> saved = new ArrayList<>(book.map(books::entries).orElse(List.of()));
+            Collections.reverse(saved);
+            kept = saved.stream().filter(e -> e.kind().equals(CHECKS)).flatMap(e -> read(head, e).stream()).findFirst()
+                    .orElseGet(() -> new Table(head, shipped(), parse(shipped())));
+        }
+        return kept;
+    }
+
+    private static Optional<Table> read(int head, Entry entry) {
+        try {
+            String csv = entry.payload().text("csv");
+            return Optional.of(new Table(head, csv, parse(csv)));
+        } catch (IllegalArgumentException unread) {
+            return Optional.empty();
+        }
     }
 
     /** How many times it was changed, and so what a form shown now has seen. */
@@ -71,12 +99,15 @@ public class HouseTables {
         if (book.isPresent()) {
             books.append(book.get().getId(), draft, submission);
         } else {
-            books.open(BOOK, Optional.empty(), "House tables", draft, submission);
+            long opened = books.openOnly(BookKind.HOUSE, "House tables", draft, submission);
+            if (books.acknowledged(opened, submission).isEmpty()) {
+                throw new MovedOn(0, books.book(opened).getHead());
+            }
         }
     }
 
     private Optional<BookRow> book() {
-        return books.all().stream().filter(b -> b.getKind().equals(BOOK)).findFirst();
+        return books.openedBy(BookKind.HOUSE.name());
     }
 
     /** @throws Refused naming the line that cannot be read */

@@ -57,7 +57,7 @@ class KitController {
             typed.set("name", name);
             survey.steps().kit().named(name).ifPresent(known -> write(known, typed));
         });
-        survey.steps().lift().ifPresent(lift -> lift.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
+        survey.steps().lift().ifPresent(lift -> lift.what().toPayload().forEach((field, value) -> typed.set(field, (String) value)));
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
 
@@ -103,7 +103,7 @@ class KitController {
         model.addAttribute("kit", kit);
         model.addAttribute("sum", kit.sum());
         model.addAttribute("usual", usual);
-        model.addAttribute("lift", survey.steps().lift().map(Lift::says).orElse(Lift.unknown()));
+        model.addAttribute("lift", survey.steps().lift().map(l -> l.what().says()).orElse(Lift.unknown()));
         model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
         model.addAttribute("states", KitItem.State.values());
         model.addAttribute("typed", typed);

@@ -34,6 +34,7 @@ import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Machine;
 import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
@@ -61,10 +62,10 @@ class MachineController {
         model.addAttribute("submission", Submission.fresh(0));
         model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.levers(), PlateGrid.FEED)).orElse(null));
         model.addAttribute("feedCheck", machine.description().feeds().map(f -> PlateCheck.of(f, OptionalInt.empty())).orElse(null));
-        model.addAttribute("change", Submission.fresh(machine.version()));
+        model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
         model.addAttribute("drive", DriveView.of(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
-        model.addAttribute("author", writer.known(request).orElse(machine.entries().get(machine.version() - 1).author()));
+        model.addAttribute("author", writer.known(request).orElse(machine.lastAuthor()));
         model.addAttribute("unnamed", unnamed.isPresent());
         return "machine/show";
     }
@@ -119,7 +120,7 @@ class MachineController {
         Machine machine = shelves.machine(id);
         Typed typed = MachineForm.write(machine.description());
         typed.set("author", writer.known(request).orElse(""));
-        return form(model, Optional.of(machine), typed, Submission.fresh(machine.version()),
+        return form(model, Optional.of(machine), typed, Submission.fresh(machine.head()),
                 machine.description().plate().levers());
     }
 
@@ -167,6 +168,10 @@ class MachineController {
             response.setStatus(409);
             typed.refuse("form", Reason.of("machine.moved-on", moved.head()));
             return form(model, machine, typed, new Submission(submission.key(), moved.head()), leversOf(typed));
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return form(model, machine, typed, submission, leversOf(typed));
         }
     }
 

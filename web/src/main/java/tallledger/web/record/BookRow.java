@@ -4,10 +4,11 @@ package tallledger.web.record;
 public class BookRow {
 
     private Long id;
-    private String kind;
+    private BookKind kind;
     private Long machineId;
     private String title;
     private String openedAt;
+    private String openedBy;
     private int head;
 
     public Long getId() {
@@ -18,11 +19,11 @@ public class BookRow {
         this.id = id;
     }
 
-    public String getKind() {
+    public BookKind getKind() {
         return kind;
     }
 
-    public void setKind(String kind) {
+    public void setKind(BookKind kind) {
         this.kind = kind;
     }
 
@@ -48,6 +49,14 @@ public class BookRow {
 
     public void setOpenedAt(String openedAt) {
         this.openedAt = openedAt;
+    }
+
+    public String getOpenedBy() {
+        return openedBy;
+    }
+
+    public void setOpenedBy(String openedBy) {
+        this.openedBy = openedBy;
     }
 
     public int getHead() {

@@ -1,31 +1,56 @@
 package tallledger.web.record;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
 
 /**
  * The books of the ledger: reads them, appends to them.
  *
- * <p>Entries never change once written, so those read are kept in memory and only the newer ones are fetched.
+ * <p>Entries never change once written, so those read are kept in memory and only the newer ones are fetched; each is checked
+ * against the chain as it is read. A book whose chain is broken opens for reading and takes no entry.
  */
 @Component
 public class Books {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Books.class);
+
+    private static final int A_READ = 500;
+
+    private record Known(List<Entry> entries, Optional<Chain.Break> broken) {
+        static final Known NOTHING = new Known(List.of(), Optional.empty());
+
+        int last() {
+            return entries.isEmpty() ? 0 : entries.get(entries.size() - 1).sequence();
+        }
+    }
+
     private final LedgerMapper mapper;
     private final EntryCodec codec;
-    private final Map<Long, List<Entry>> known = new ConcurrentHashMap<>();
+    private final Store store;
+    private final Heads heads;
+    private final Map<Long, Known> known = new ConcurrentHashMap<>();
 
-    Books(LedgerMapper mapper, EntryCodec codec) {
+    Books(LedgerMapper mapper, EntryCodec codec, Store store, Heads heads) {
         this.mapper = mapper;
         this.codec = codec;
+        this.store = store;
+        this.heads = heads;
+        store.whenUndone(known::clear);
+        heads.compare(mapper.books(), mapper);
     }
 
     public BookRow book(long id) {
@@ -45,77 +70,157 @@ public class Books {
         return mapper.booksOfMachine(machineId);
     }
 
+    /** The book opened under a key, if one was. */
+    public Optional<BookRow> openedBy(String key) {
+        return Optional.ofNullable(mapper.bookOpenedBy(key)).map(mapper::book);
+    }
+
     public List<Entry> entries(BookRow book) {
-        List<Entry> have = known.getOrDefault(book.getId(), List.of());
-        if (have.size() >= book.getHead()) {
+        return known(book).entries;
+    }
+
+    /** Where a book's chain breaks; empty while it holds. */
+    public Optional<Chain.Break> broken(BookRow book) {
+        return known(book).broken;
+    }
+
+    private Known known(BookRow book) {
+        Known have = known.getOrDefault(book.getId(), Known.NOTHING);
+        if (have.last() >= book.getHead()) {
             return have;
         }
-        List<Entry> all = new ArrayList<>(have);
-        mapper.entries(book.getId(), have.size()).forEach(row -> all.add(codec.entry(row)));
-        List<Entry> fixed = List.copyOf(all);
-        known.put(book.getId(), fixed);
-        return fixed;
+        return keep(book.getId(), have, mapper.entries(book.getId(), have.last()));
+    }
+
+    private Known keep(long id, Known have, List<EntryRow> rows) {
+        List<Entry> more = rows.stream().map(codec::entry).toList();
+        List<Entry> all = new ArrayList<>(have.entries);
+        all.addAll(more);
+        Optional<Chain.Break> broken = have.broken.isPresent() ? have.broken
+                : Chain.firstBreak(have.entries.stream().reduce((a, b) -> b), more);
+        if (have.broken.isEmpty()) {
+            broken.ifPresent(b -> LOG.warn("The chain of book {} is broken at entry {}: it opens for reading and takes no entry.", id, b.sequence()));
+        }
+        Known now = new Known(List.copyOf(all), broken);
+        known.put(id, now);
+        return now;
     }
 
     /** Fetches the entries of many books in one go. */
     public void warm(List<BookRow> books) {
-        List<Long> missing = books.stream()
-                .filter(book -> known.getOrDefault(book.getId(), List.of()).size() < book.getHead()).map(BookRow::getId).toList();
+        List<Long> missing = books.stream().filter(book -> !known.containsKey(book.getId())).map(BookRow::getId).toList();
         if (missing.isEmpty()) {
             return;
         }
-        Map<Long, List<Entry>> fetched = new java.util.HashMap<>();
-        mapper.entriesOf(missing).forEach(row ->
-                fetched.computeIfAbsent(row.bookId(), id -> new ArrayList<>()).add(codec.entry(row)));
-        fetched.forEach((id, entries) -> known.put(id, List.copyOf(entries)));
+        Map<Long, List<EntryRow>> fetched = new HashMap<>();
+        mapper.entriesOf(missing).forEach(row -> fetched.computeIfAbsent(row.bookId(), id -> new ArrayList<>()).add(row));
+        fetched.forEach((id, rows) -> keep(id, Known.NOTHING, rows));
     }
 
     /** Opens a book with its first entry; the same submission again gives the same book. */
-    @Transactional
-    public long open(String kind, Optional<Long> machineId, String title, Draft first, Submission submission) {
-        Long already = mapper.bookBySubmission(submission.key());
-        if (already != null) {
-            return already;
-        }
-        BookRow book = new BookRow();
-        book.setKind(kind);
-        book.setMachineId(machineId.orElse(null));
-        book.setTitle(title);
-        book.setOpenedAt(first.at().toString());
-        mapper.insertBook(book);
-        mapper.insertEntry(codec.row(book.getId(), Entry.following(Optional.empty(), first), submission.key()));
-        return book.getId();
+    public long open(BookKind kind, Optional<Long> machineId, String title, Draft first, Submission submission) {
+        return open(kind, machineId, title, first, submission, submission.key());
+    }
+
+    /** Opens the only book of its kind, once for all: whoever comes second finds the first. */
+    public long openOnly(BookKind kind, String title, Draft first, Submission submission) {
+        return open(kind, Optional.empty(), title, first, submission, kind.name());
+    }
+
+    private long open(BookKind kind, Optional<Long> machineId, String title, Draft first, Submission submission, String key) {
+        return store.write(size(first), () -> {
+            Long already = mapper.bookOpenedBy(key);
+            if (already != null) {
+                return already;
+            }
+            BookRow book = new BookRow();
+            book.setKind(kind);
+            book.setMachineId(machineId.orElse(null));
+            book.setTitle(title);
+            book.setOpenedAt(first.at().toString());
+            book.setOpenedBy(key);
+            mapper.insertBook(book);
+            Entry entry = Entry.following(Optional.empty(), first);
+            mapper.insertEntry(codec.row(book.getId(), entry, submission.key()));
+            store.afterwards(() -> heads.note(book.getId(), entry.sequence(), entry.hash()));
+            return book.getId();
+        });
     }
 
     /**
      * Appends one entry; the same submission again gives the entry it wrote the first time.
      *
      * @throws MovedOn when the book has entries the form had not seen
+     * @throws NotKept when the book is broken, or the store cannot keep it
      */
-    @Transactional
     public Entry append(long bookId, Draft draft, Submission submission) {
-        Optional<Entry> already = written(bookId, submission);
-        if (already.isPresent()) {
-            return already.get();
-        }
-        BookRow book = book(bookId);
-        if (book.getHead() != submission.seen()) {
-            // Between the two looks the same form may have been written by its other press.
-            return written(bookId, submission).orElseThrow(() -> new MovedOn(submission.seen(), book.getHead()));
-        }
-        List<Entry> entries = entries(book);
-        Entry entry = Entry.following(Optional.of(entries.get(entries.size() - 1)), draft);
-        try {
-            mapper.insertEntry(codec.row(bookId, entry, submission.key()));
-        } catch (DuplicateKeyException raced) {
-            // The same form pressed twice at once is no conflict: the other press wrote it.
-            return written(bookId, submission).orElseThrow(() -> new MovedOn(submission.seen(), submission.seen() + 1));
-        }
-        return entry;
+        return store.write(size(draft), () -> {
+            Optional<Entry> already = written(bookId, submission);
+            if (already.isPresent()) {
+                return already.get();
+            }
+            BookRow book = book(bookId);
+            Known have = known(book);
+            have.broken.ifPresent(b -> {
+                throw new NotKept(Reason.of("store.broken", b.sequence(), b.because()));
+            });
+            if (have.last() != submission.seen()) {
+                throw new MovedOn(submission.seen(), have.last());
+            }
+            Entry entry = Entry.following(Optional.of(have.entries.get(have.entries.size() - 1)), draft);
+            try {
+                mapper.insertEntry(codec.row(bookId, entry, submission.key()));
+            } catch (DuplicateKeyException raced) {
+                // Only another process on the same store can get between: then the book moved on.
+                throw new MovedOn(submission.seen(), submission.seen() + 1);
+            }
+            store.afterwards(() -> heads.note(bookId, entry.sequence(), entry.hash()));
+            return entry;
+        });
     }
 
-    /** The entry a submission wrote, if it did. */
-    public Optional<Entry> written(long bookId, Submission submission) {
+    private static long size(Draft draft) {
+        return CanonicalJson.write(draft.payload()).length();
+    }
+
+    /** The entry a submission wrote, if it did, safe on the device: what a second press of the same form is told. */
+    public Optional<Entry> acknowledged(long bookId, Submission submission) {
+        Optional<Entry> found = written(bookId, submission);
+        found.ifPresent(entry -> store.settle());
+        return found;
+    }
+
+    private Optional<Entry> written(long bookId, Submission submission) {
         return Optional.ofNullable(mapper.bySubmission(bookId, submission.key())).map(codec::entry);
+    }
+
+    /** Several entries, in one book or several, all of them or none. */
+    public <T> T together(Supplier<T> writes) {
+        return store.write(0, writes);
+    }
+
+    /** Goes through a book without keeping it in memory. */
+    Optional<Chain.Break> check(BookRow book) {
+        Optional<Entry> last = Optional.empty();
+        int at = 0;
+        while (at < book.getHead()) {
+            List<Entry> some = mapper.some(book.getId(), at, A_READ).stream().map(codec::entry).toList();
+            Optional<Chain.Break> broken = Chain.firstBreak(last, some);
+            if (broken.isPresent() || some.isEmpty()) {
+                return broken;
+            }
+            last = Optional.of(some.get(some.size() - 1));
+            at = last.get().sequence();
+        }
+        return Optional.empty();
+    }
+
+    public Heads heads() {
+        return heads;
+    }
+
+    /** What is missing has been read: the store counts as it is from here on. */
+    public void told() {
+        heads.told(mapper);
     }
 }

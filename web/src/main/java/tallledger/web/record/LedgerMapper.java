@@ -18,9 +18,15 @@ interface LedgerMapper {
 
     List<EntryRow> entries(@Param("bookId") long bookId, @Param("after") int after);
 
+    List<EntryRow> some(@Param("bookId") long bookId, @Param("after") int after, @Param("most") int most);
+
     List<EntryRow> entriesOf(@Param("bookIds") List<Long> bookIds);
 
     EntryRow bySubmission(@Param("bookId") long bookId, @Param("submission") String submission);
 
-    Long bookBySubmission(String submission);
+    Long bookOpenedBy(String key);
+
+    List<HeadRow> heads();
+
+    String hash(@Param("bookId") long bookId, @Param("sequence") int sequence);
 }

@@ -1,24 +1,50 @@
 package tallledger.web.record;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reason.Reason;
 
 /**
  * A machine's book, read.
  *
  * @param id          its book
- * @param version     sequence of its newest description
+ * @param version     sequence of its newest description that can be read
  * @param description that description
  * @param entries     all versions
+ * @param strays      versions that cannot be read, and why
+ * @param broken      where its chain breaks
  */
-public record Machine(long id, int version, MachineDescription description, List<Entry> entries) {
+public record Machine(long id, int version, MachineDescription description, List<Entry> entries, Map<Integer, Reason> strays, Optional<Chain.Break> broken) {
 
     public String name() {
         return description.identity().name();
     }
 
-    public MachineDescription version(int which) {
-        return MachineDescription.from(entries.get(which - 1).payload());
+    /** Sequence of its last entry: what a form shown now has seen. */
+    public int head() {
+        return entries.get(entries.size() - 1).sequence();
+    }
+
+    public Optional<Entry> entry(int sequence) {
+        return entries.stream().filter(e -> e.sequence() == sequence).findFirst();
+    }
+
+    /** One version of its description; empty where it cannot be read, or never was. */
+    public Optional<MachineDescription> version(int which) {
+        return which == version ? Optional.of(description) : entry(which).filter(e -> !strays.containsKey(which)).map(e -> MachineDescription.from(e.payload()));
+    }
+
+    /** Who described it last. */
+    public String lastAuthor() {
+        return entry(version).orElseThrow().author();
+    }
+
+    /** The hash of the description it stands at. */
+    public String hash() {
+        return entry(version).orElseThrow().hash();
     }
 }

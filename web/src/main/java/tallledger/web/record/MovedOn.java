@@ -6,7 +6,7 @@ public class MovedOn extends RuntimeException {
     private final int seen;
     private final int head;
 
-    MovedOn(int seen, int head) {
+    public MovedOn(int seen, int head) {
         super("page showed entry " + seen + ", the book is at " + head);
         this.seen = seen;
         this.head = head;

@@ -1,19 +1,26 @@
 package tallledger.web.record;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.PlateCell;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Stray;
 import tallledger.core.survey.SurveyEntries;
 
 /** Machines and surveys, read from their books. A fold is kept as long as its books have not grown. */
@@ -22,10 +29,14 @@ public class Shelves {
 
     private static final String DESCRIBED = "DESCRIBED";
 
-    private record Folded<T>(int head, int version, T value) {
+    private record Folded<T>(int head, T value) {
     }
 
-    private record Fold(SpindleSurvey spindle, StepLedger steps) {
+    private record Fold(JudgedBy judgedBy, List<Stray> strays, Optional<Chain.Break> otherDescription, SpindleSurvey spindle, StepLedger steps) {
+    }
+
+    /** A machine on the shelf with its surveys, newest first; or what is left of one that cannot be read. */
+    public record Place(long book, String title, Optional<Machine> machine, List<Survey> surveys, Optional<Reason> unreadable) {
     }
 
     private final Books books;
@@ -33,27 +44,35 @@ public class Shelves {
     private final Map<Long, Folded<Machine>> machines = new ConcurrentHashMap<>();
     private final Map<Long, Folded<Fold>> folds = new ConcurrentHashMap<>();
 
-    Shelves(Books books, Clock clock) {
+    Shelves(Books books, Store store, Clock clock) {
         this.books = books;
         this.clock = clock;
+        store.whenUndone(() -> {
+            machines.clear();
+            folds.clear();
+        });
     }
 
-    /** Every machine with its surveys, newest survey first. */
-    public Map<Machine, List<Survey>> everything() {
+    /** Every machine with its surveys, newest survey first; one that cannot be read hides no other. */
+    public List<Place> everything() {
         List<BookRow> all = books.all();
         books.warm(all);
-        Map<Machine, List<Survey>> shelf = new java.util.LinkedHashMap<>();
-        all.stream().filter(b -> b.getKind().equals("MACHINE")).forEach(book -> {
-            Machine machine = machine(book);
-            shelf.put(machine, all.stream().filter(b -> book.getId().equals(b.getMachineId()))
-                    .map(b -> survey(b, machine)).sorted(java.util.Comparator.comparing(Survey::id).reversed()).toList());
-        });
-        return shelf;
+        Map<Long, List<BookRow>> surveys = new HashMap<>();
+        all.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> surveys.computeIfAbsent(b.getMachineId(), id -> new ArrayList<>()).add(0, b));
+        return all.stream().filter(b -> b.getKind() == BookKind.MACHINE).map(book -> {
+            try {
+                Machine machine = machine(book);
+                return new Place(book.getId(), machine.name(), Optional.of(machine),
+                        surveys.getOrDefault(book.getId(), List.of()).stream().map(b -> survey(b, machine)).toList(), Optional.empty());
+            } catch (Unreadable lost) {
+                return new Place(book.getId(), book.getTitle(), Optional.empty(), List.of(), Optional.of(lost.reason()));
+            }
+        }).toList();
     }
 
     public Machine machine(long id) {
         BookRow book = books.book(id);
-        if (!book.getKind().equals("MACHINE")) {
+        if (book.getKind() != BookKind.MACHINE) {
             throw new NoSuchBook(id);
         }
         return machine(book);
@@ -61,19 +80,19 @@ public class Shelves {
 
     public Survey survey(long id) {
         BookRow book = books.book(id);
-        if (!book.getKind().equals("SURVEY")) {
+        if (book.getKind() != BookKind.SURVEY) {
             throw new NoSuchBook(id);
         }
         return survey(book, machine(book.getMachineId()));
     }
 
     public List<Survey> surveysOf(Machine machine) {
-        return books.ofMachine(machine.id()).stream().filter(b -> b.getKind().equals("SURVEY"))
+        return books.ofMachine(machine.id()).stream().filter(b -> b.getKind() == BookKind.SURVEY)
                 .map(b -> survey(b, machine)).toList();
     }
 
     public long addMachine(MachineDescription description, String author, Submission submission) {
-        return books.open("MACHINE", Optional.empty(), description.identity().name(), described(description, author), submission);
+        return books.open(BookKind.MACHINE, Optional.empty(), description.identity().name(), described(description, author), submission);
     }
 
     public void describeAnew(long machineId, MachineDescription description, String author, Submission submission) {
@@ -81,7 +100,6 @@ public class Shelves {
     }
 
     /** Writes a new version in which one plate cell means something else than it shows. */
-    @Transactional
     public void acceptReading(Machine machine, List<String> at, String means, String author, Submission submission) {
         PlateCell cell = machine.description().plate().cell(at);
         String shown = cell.typed().contains(PlateCell.MEANS) ? cell.typed().substring(0, cell.typed().indexOf(PlateCell.MEANS)) : cell.typed();
@@ -90,24 +108,21 @@ public class Shelves {
     }
 
     /** The same from within a survey, which judges by it from here on: two entries, one in each book, or neither. */
-    @Transactional
     public void acceptReadingIn(Survey survey, List<String> at, String means, String author, Submission submission) {
-        if (books.written(survey.id(), submission).isPresent()) {
+        if (books.acknowledged(survey.id(), submission).isPresent()) {
             return;
         }
-        acceptReading(survey.machine(), at, means, author, new Submission(submission.key(), survey.machine().version()));
-        Machine now = machine(survey.machine().id());
-        books.append(survey.id(), SurveyEntries.adopted(clock.instant(), author, now.version(), hash(now)), submission);
+        Supplier<Entry> both = () -> {
+            acceptReading(survey.machine(), at, means, author, new Submission(submission.key(), survey.machine().head()));
+            Machine now = machine(survey.machine().id());
+            return books.append(survey.id(), SurveyEntries.adopted(clock.instant(), author, now.version(), now.hash()), submission);
+        };
+        books.together(both);
     }
 
     public long openSurvey(Machine machine, String author, String role, Scope scope, Submission submission) {
-        return books.open("SURVEY", Optional.of(machine.id()), machine.name(),
-                SurveyEntries.opened(clock.instant(), author, machine.version(), hash(machine), role, scope), submission);
-    }
-
-    /** The hash of the description a machine stands at. */
-    public static String hash(Machine machine) {
-        return machine.entries().get(machine.version() - 1).hash();
+        return books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(),
+                SurveyEntries.opened(clock.instant(), author, machine.version(), machine.hash(), role, scope), submission);
     }
 
     private Draft described(MachineDescription description, String author) {
@@ -120,22 +135,70 @@ public class Shelves {
             return have.value;
         }
         List<Entry> entries = books.entries(book);
-        Machine machine = new Machine(book.getId(), entries.size(),
-                MachineDescription.from(entries.get(entries.size() - 1).payload()), entries);
-        machines.put(book.getId(), new Folded<>(entries.size(), entries.size(), machine));
+        Map<Integer, Reason> strays = new HashMap<>();
+        Optional<MachineDescription> newest = Optional.empty();
+        int version = 0;
+        for (Entry entry : entries) {
+            Optional<MachineDescription> read = read(entry, strays);
+            if (read.isPresent()) {
+                newest = read;
+                version = entry.sequence();
+            }
+        }
+        int which = version;
+        Machine machine = newest.map(description -> new Machine(book.getId(), which, description, entries, Map.copyOf(strays), books.broken(book)))
+                .orElseThrow(() -> new Unreadable(book.getId(), strays.values().stream().findFirst().orElse(Reason.of("stray.unreadable"))));
+        machines.put(book.getId(), new Folded<>(machine.head(), machine));
         return machine;
+    }
+
+    /** A version of the description; one that cannot be read is listed with its reason. */
+    private static Optional<MachineDescription> read(Entry entry, Map<Integer, Reason> strays) {
+        try {
+            if (entry.damage().isPresent()) {
+                strays.put(entry.sequence(), entry.damage().get());
+                return Optional.empty();
+            }
+            MachineDescription description = MachineDescription.from(entry.payload());
+            description.speeds();
+            return Optional.of(description);
+        } catch (Refused refused) {
+            strays.put(entry.sequence(), Reason.of("stray.refused", refused.reason()));
+        } catch (RuntimeException unread) {
+            strays.put(entry.sequence(), Reason.of("stray.unreadable"));
+        }
+        return Optional.empty();
     }
 
     private Survey survey(BookRow book, Machine machine) {
         Folded<Fold> have = folds.get(book.getId());
-        if (have == null || have.head != book.getHead()) {
-            List<Entry> entries = books.entries(book);
-            int version = SpindleSurvey.machineVersion(entries);
-            MachineDescription judgedBy = machine.version(version);
-            StepLedger steps = have != null && have.version == version ? have.value.steps.grown(judgedBy, entries) : StepLedger.fold(judgedBy, entries);
-            have = new Folded<>(entries.size(), version, new Fold(SpindleSurvey.fold(judgedBy, entries), steps));
+        List<Entry> entries = books.entries(book);
+        int head = entries.get(entries.size() - 1).sequence();
+        if (have == null || have.head != head) {
+            have = new Folded<>(head, fold(machine, entries, Optional.ofNullable(have).map(Folded::value)));
             folds.put(book.getId(), have);
         }
-        return new Survey(book.getId(), machine, have.version, have.value.spindle, have.value.steps);
+        Fold fold = have.value;
+        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.spindle, fold.steps, fold.strays, books.broken(book).or(() -> fold.otherDescription));
+    }
+
+    private static Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {
+        List<Stray> strays = new ArrayList<>();
+        JudgedBy judgedBy = null;
+        for (JudgedBy candidate : JudgedBy.newestFirst(entries)) {
+            if (machine.version(candidate.version()).isPresent()) {
+                judgedBy = candidate;
+                break;
+            }
+            strays.add(new Stray(candidate.entry(), Reason.of("stray.version", candidate.version())));
+        }
+        // Where no version it names can be read, the newest that can stands in, and every naming is a stray.
+        JudgedBy by = judgedBy != null ? judgedBy : new JudgedBy(machine.version(), machine.hash(), entries.get(0));
+        MachineDescription description = machine.version(by.version()).orElseThrow();
+        Optional<Chain.Break> other = by.hash().equals(machine.entry(by.version()).orElseThrow().hash()) ? Optional.empty()
+                : Optional.of(new Chain.Break(by.entry().sequence(), Reason.of("chain.other-description", by.version())));
+        StepLedger steps = before.filter(b -> b.judgedBy.version() == by.version()).map(b -> b.steps.grown(description, entries))
+                .orElseGet(() -> StepLedger.fold(description, entries));
+        return new Fold(by, List.copyOf(strays), other, SpindleSurvey.fold(description, entries), steps);
     }
 }

@@ -1,9 +1,16 @@
 package tallledger.web.record;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Stray;
 
 /**
  * A survey's book, read and folded.
@@ -13,8 +20,10 @@ import tallledger.core.survey.StepLedger;
  * @param machineVersion the version this survey judges by
  * @param folded         what its spindle runs come to
  * @param steps          what its steps come to
+ * @param unjudged       entries that name a version of the description that cannot be read
+ * @param broken         where its record is not what was written: the chain, or the description it judges by
  */
-public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey folded, StepLedger steps) {
+public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey folded, StepLedger steps, List<Stray> unjudged, Optional<Chain.Break> broken) {
 
     public List<Entry> entries() {
         return folded.entries();
@@ -22,7 +31,7 @@ public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey
 
     /** Sequence of the last entry: what a form shown now has seen. */
     public int head() {
-        return entries().size();
+        return entries().get(entries().size() - 1).sequence();
     }
 
     public boolean isBehindDescription() {
@@ -30,6 +39,13 @@ public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey
     }
 
     public String lastAuthor() {
-        return entries().get(head() - 1).author();
+        return entries().get(entries().size() - 1).author();
+    }
+
+    /** Entries that count as nothing, each with its reason. */
+    public Map<Integer, Reason> strays() {
+        Map<Integer, Reason> strays = new TreeMap<>();
+        Stream.of(unjudged, folded.strays(), steps.strays()).flatMap(List::stream).forEach(s -> strays.putIfAbsent(s.entry().sequence(), s.because()));
+        return strays;
     }
 }

@@ -144,7 +144,7 @@ class RunSheetController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(clock.instant(),
-                typed.get("author"), survey.machine().version(), Shelves.hash(survey.machine()))));
+                typed.get("author"), survey.machine().version(), survey.machine().hash())));
     }
 
     private Optional<List<String>> settings(Survey survey, Typed typed) {

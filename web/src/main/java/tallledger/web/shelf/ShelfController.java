@@ -7,6 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import tallledger.core.coverage.Coverage;
+import tallledger.core.ledger.Chain;
 import tallledger.core.verdict.Finding;
 import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
@@ -39,6 +40,11 @@ class ShelfController {
             return new Line(machine, newest, counts, findings.stream().findFirst(), findings.size(), speeds + steps + spared, all, steps);
         }
 
+        /** Where the machine's record, or its newest survey's, is not what was written. */
+        public Optional<Chain.Break> broken() {
+            return machine.broken().or(() -> survey.flatMap(Survey::broken));
+        }
+
         /** Of two equally known, the one somebody ran more of comes first. */
         double runShare() {
             return counts.map(c -> (double) c.run() / c.all()).orElse(-1.0);
@@ -57,9 +63,11 @@ class ShelfController {
 
     @GetMapping("/")
     String shelf(Model model) {
-        List<Line> lines = shelves.everything().entrySet().stream().map(e -> Line.of(e.getKey(), e.getValue()))
+        List<Shelves.Place> all = shelves.everything();
+        List<Line> lines = all.stream().filter(p -> p.machine().isPresent()).map(p -> Line.of(p.machine().get(), p.surveys()))
                 .sorted(Comparator.comparing(Line::share).reversed().thenComparing(Comparator.comparing(Line::runShare).reversed()).thenComparing(line -> line.machine().name())).toList();
         model.addAttribute("lines", lines);
+        model.addAttribute("unreadable", all.stream().filter(p -> p.unreadable().isPresent()).toList());
         return "shelf/shelf";
     }
 }

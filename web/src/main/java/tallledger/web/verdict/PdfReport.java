@@ -2,6 +2,7 @@ package tallledger.web.verdict;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -9,11 +10,13 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Map;
+import java.util.logging.Level;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
+import tallledger.core.ledger.PlainText;
 import org.springframework.context.ApplicationContext;
 
 /** The print view made into a PDF, with the application's own fonts inside. */
@@ -21,6 +24,11 @@ import org.springframework.context.ApplicationContext;
 class PdfReport {
 
     static final String TEMPLATE = "verdict/print";
+
+    static {
+        // Each font and each style sheet would be a line of log, at every report.
+        XRLog.listRegisteredLoggers().forEach(logger -> XRLog.setLevel(logger, Level.WARNING));
+    }
 
     private final SpringTemplateEngine templates;
     private final ApplicationContext application;
@@ -42,7 +50,7 @@ class PdfReport {
         font(builder, "ArchivoNarrow_700Bold", "Archivo Narrow", 700);
         font(builder, "Archivo_400Regular", "Archivo", 400);
         font(builder, "Archivo_600SemiBold", "Archivo", 600);
-        builder.withHtmlContent(page, null);
+        builder.withHtmlContent(PlainText.xml(page), null);
         builder.toStream(out);
         try {
             builder.run();

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import tallledger.core.coverage.Coverage;
-import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
@@ -52,6 +51,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
     static VerdictView of(Survey survey) {
         var folded = survey.folded();
         List<Entry> entries = survey.entries();
+        List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
         List<Line> lines = folded.steps().stream().map(route -> {
             var run = java.util.Optional.ofNullable(folded.latest().get(route));
             var speed = folded.table().speedOf(route).orElseThrow();
@@ -63,9 +63,9 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
         return new VerdictView(folded.coverage().counts(), Finding.of(folded, survey.steps()), ClaimVerdict.of(folded, survey.steps()),
-                ConditionStatement.of(folded, survey.steps()).sentences(), lines, steps(survey), survey.steps().photos(), remarks(survey), time(entries.get(0).at()),
-                time(entries.get(entries.size() - 1).at()), String.join(", ", entries.stream().map(Entry::author).distinct().toList()),
-                Chain.firstBreak(entries).isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
+                ConditionStatement.of(folded, survey.steps()).sentences(), lines, steps(survey), survey.steps().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
+                read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()), String.join(", ", read.stream().map(Entry::author).distinct().toList()),
+                survey.broken().isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
     }
 
     private static List<StepLine> steps(Survey survey) {
@@ -79,7 +79,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
 
     /** Remarks of their own, and those written beside a run. */
     private static List<Remark> remarks(Survey survey) {
-        return survey.entries().stream().filter(e -> !survey.folded().struck().containsKey(e.sequence()))
+        return survey.entries().stream().filter(e -> !survey.folded().struck().containsKey(e.sequence()) && e.damage().isEmpty())
                 .filter(e -> Set.of(Kind.REMARK.name(), Kind.RUN.name(), Kind.CHECK.name()).contains(e.kind()))
                 .map(e -> new Remark(e.author(), e.step(),
                         e.payload().optionalText("text").or(() -> e.payload().optionalText("remark")).orElse(""), e.sequence()))

@@ -1,0 +1,30 @@
+package tallledger.web.missing;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import tallledger.web.record.Books;
+
+/** What the database lacks of what it had: shown once, read, and then it counts as it is. */
+@Controller
+class MissingController {
+
+    private final Books books;
+
+    MissingController(Books books) {
+        this.books = books;
+    }
+
+    @GetMapping("/missing")
+    String show(Model model) {
+        model.addAttribute("missing", books.heads().missing());
+        return "missing/missing";
+    }
+
+    @PostMapping("/missing")
+    String read() {
+        books.told();
+        return "redirect:/";
+    }
+}

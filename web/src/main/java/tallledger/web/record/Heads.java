@@ -1,0 +1,138 @@
+package tallledger.web.record;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+import tallledger.core.reason.Reason;
+
+/**
+ * The last entry of every book, kept in a plain file beside the database: {@code book sequence hash}, a line each write, the newest
+ * counts. A database that comes back shorter than this (cut, restored, empty) is found at the start; nothing is written until
+ * somebody has been told. The line is written after the entry and not forced to the device, so after a power cut it may lag
+ * behind by the last few entries, never run ahead.
+ */
+@Component
+public class Heads {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Heads.class);
+    private static final String FILE = "heads.txt";
+
+    /** The last entry of a book, as this file has it. */
+    private record Head(int sequence, String hash) {
+    }
+
+    /**
+     * What the database lacks.
+     *
+     * @param book  its number
+     * @param title what it is called, where the database still knows it
+     * @param had   entries it had
+     * @param has   entries it has; as many as it had where another entry stands in its place
+     */
+    public record Missing(long book, String title, int had, int has) {
+
+        public Reason says() {
+            return has == 0 ? Reason.of("heads.book", book, had) : has < had ? Reason.of("heads.shorter", title, book, has, had)
+                    : Reason.of("heads.other", title, book, had);
+        }
+    }
+
+    private final Path file;
+    private volatile List<Missing> missing = List.of();
+
+    Heads(@Value("${tallledger.data}") Path data) {
+        file = data.resolve(FILE);
+    }
+
+    /** Entries and books this file knows and the database does not, until somebody has been told. */
+    public List<Missing> missing() {
+        return missing;
+    }
+
+    /** Compares at the start. */
+    void compare(List<BookRow> books, LedgerMapper mapper) {
+        Map<Long, BookRow> there = books.stream().collect(Collectors.toMap(BookRow::getId, b -> b));
+        Map<Long, String> hashes = mapper.heads().stream().collect(Collectors.toMap(HeadRow::book, HeadRow::hash));
+        List<Missing> lacking = new ArrayList<>();
+        read().forEach((id, head) -> {
+            BookRow book = there.get(id);
+            int has = book == null ? 0 : book.getHead();
+            String hash = has == head.sequence() ? hashes.get(id) : has > head.sequence() ? mapper.hash(id, head.sequence()) : "";
+            if (!head.hash().equals(hash)) {
+                lacking.add(new Missing(id, book == null ? "" : book.getTitle(), head.sequence(), Math.min(has, head.sequence())));
+            }
+        });
+        missing = List.copyOf(lacking);
+        lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is answered.", m.book(), m.has(), m.had()));
+        if (lacking.isEmpty()) {
+            write(mapper);
+        }
+    }
+
+    /** Somebody has read what is missing: from here on the database counts as it is. What was known stays in a file of its own. */
+    void told(LedgerMapper mapper) {
+        try {
+            if (Files.exists(file)) {
+                Files.copy(file, file.resolveSibling("heads-before-" + System.currentTimeMillis() + ".txt"));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        write(mapper);
+        missing = List.of();
+    }
+
+    /** One more entry. */
+    void note(long book, int sequence, String hash) {
+        try {
+            Files.writeString(file, line(book, sequence, hash), StandardCharsets.UTF_8, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+        } catch (IOException e) {
+            LOG.warn("The file of heads could not be written: {}", e.getMessage());
+        }
+    }
+
+    private void write(LedgerMapper mapper) {
+        try {
+            Path fresh = file.resolveSibling(FILE + ".new");
+            Files.writeString(fresh, mapper.heads().stream().map(h -> line(h.book(), h.sequence(), h.hash())).collect(Collectors.joining()));
+            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            LOG.warn("The file of heads could not be written: {}", e.getMessage());
+        }
+    }
+
+    private static String line(long book, int sequence, String hash) {
+        return book + " " + sequence + " " + hash + "\n";
+    }
+
+    /** A line cut short by a power cut is left out. */
+    private Map<Long, Head> read() {
+        Map<Long, Head> heads = new TreeMap<>();
+        if (!Files.exists(file)) {
+            return heads;
+        }
+        try (Stream<String> lines = Files.lines(file, StandardCharsets.ISO_8859_1)) {
+            lines.map(l -> l.split(" ")).filter(p -> p.length == 3 && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}") && p[2].matches("[0-9a-f]{64}"))
+                    .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2])));
+        } catch (IOException | UncheckedIOException e) {
+            LOG.warn("The file of heads cannot be read: {}", e.getMessage());
+            return new HashMap<>();
+        }
+        return heads;
+    }
+}
