@@ -114,9 +114,12 @@ public final class SurveyEntries {
         return draft(at, author, Kind.LIFT, "", lift.toPayload());
     }
 
-    /** @param sha256 hash of the bytes as stored */
-    public static Draft photo(Instant at, String author, String step, String sha256, int width, int height, String caption) {
-        return draft(at, author, Kind.PHOTO, step, Map.of("step", step, "sha256", sha256, "width", width, "height", height, "caption", checked(caption)));
+    /**
+     * @param sha256 hash of the bytes as stored
+     * @param small  hash of its small copy
+     */
+    public static Draft photo(Instant at, String author, String step, String sha256, String small, int width, int height, String caption) {
+        return draft(at, author, Kind.PHOTO, step, Map.of("step", step, "sha256", sha256, "small", small, "width", width, "height", height, "caption", checked(caption)));
     }
 
     public static Draft stopped(Instant at, String author) {

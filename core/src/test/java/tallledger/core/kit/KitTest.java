@@ -18,26 +18,38 @@ class KitTest {
         return KitItem.parse(name, state, promised, choice, cost, "", "");
     }
 
+    /** As entries 10, 11, 12 … would. */
+    private static KitList list(KitItem... items) {
+        KitList list = KitList.EMPTY;
+        for (int i = 0; i < items.length; i++) {
+            list = list.with(items[i], 10 + i);
+        }
+        return list;
+    }
+
     @Test
     void ofAGroupOneSeenIsEnough() {
-        KitList kit = new KitList(List.of(item("faceplate 300", State.MISSING, "", "faceplate", "140"), item("faceplate 400", State.SEEN, "", "faceplate", "")));
+        KitList kit = list(item("faceplate 300", State.MISSING, "", "faceplate", "140"), item("faceplate 400", State.SEEN, "", "faceplate", ""));
         assertThat(kit.owed()).isEmpty();
         assertThat(kit.isSettledByChoice(kit.items().get(0))).isTrue();
     }
 
     @Test
     void ofAGroupWithNoneThereTheCheapestIsOwed() {
-        KitList kit = new KitList(List.of(item("steady large", State.MISSING, "", "steady", "300"), item("steady small", State.MISSING, "", "steady", "180"),
-                item("four-jaw", State.MISSING, "the seller", "", "260"), item("key", State.MISSING, "", "", "")));
+        KitList kit = list(item("steady large", State.MISSING, "", "steady", "300"), item("steady small", State.MISSING, "", "steady", "180"),
+                item("four-jaw", State.MISSING, "the seller", "", "260"), item("key", State.MISSING, "", "", ""));
         assertThat(kit.owed()).extracting(KitItem::name).containsExactly("four-jaw", "key", "steady small");
         assertThat(kit.sum().toReplace()).isEqualByComparingTo("440");
         assertThat(kit.sum().unpriced()).isEqualTo(1);
-        assertThat(kit.broken()).hasSize(1).first().satisfies(r -> assertThat(r.arguments()).containsExactly("four-jaw", "the seller"));
+        assertThat(kit.broken()).hasSize(1).first().satisfies(r -> {
+            assertThat(r.what().arguments()).containsExactly("four-jaw", "the seller");
+            assertThat(r.entry()).isEqualTo(12);
+        });
     }
 
     @Test
     void theLatestWordOnAnItemCounts() {
-        KitList kit = new KitList(List.of()).with(item("manual", State.AWAITED, "", "", "")).with(item("chuck", State.SEEN, "", "", "")).with(item("manual", State.SEEN, "", "", ""));
+        KitList kit = list(item("manual", State.AWAITED, "", "", ""), item("chuck", State.SEEN, "", "", ""), item("manual", State.SEEN, "", "", ""));
         assertThat(kit.items()).extracting(KitItem::name).containsExactly("manual", "chuck");
         assertThat(kit.sum().seen()).isEqualTo(2);
     }

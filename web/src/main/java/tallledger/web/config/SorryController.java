@@ -18,6 +18,7 @@ import tallledger.web.record.NoSuchBook;
 import tallledger.web.record.NotKept;
 import tallledger.web.record.Store;
 import tallledger.web.record.Unreadable;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.springframework.dao.DataAccessException;
 
 /** What is shown when a page cannot be: what happened, and what to do. */
@@ -68,6 +69,13 @@ class SorryController implements ErrorController {
     @ResponseStatus(HttpStatus.CONFLICT)
     String movedOn(Model model) {
         return sorry(model, "sorry.moved-on");
+    }
+
+    /** Letters that are none, such as %ff in an address. */
+    @ExceptionHandler(InvalidParameterException.class)
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String notLetters(Model model) {
+        return sorry(model, "sorry.bad-request");
     }
 
     /** Nothing was written, and why. */

@@ -38,7 +38,13 @@ class DemoData implements SmartInitializingSingleton {
         if (!books.all().isEmpty()) {
             return;
         }
-        List<SimulatedMachine> all = KestrelVale.shortlist();
+        books.together(() -> {
+            fill(KestrelVale.shortlist());
+            return true;
+        });
+    }
+
+    private void fill(List<SimulatedMachine> all) {
         // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
         survey(all, 0, add(all, 0), 410, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
                 .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")

@@ -1,7 +1,6 @@
 package tallledger.web.photos;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -41,8 +40,10 @@ class PhotoController {
     private final Photos photos;
     private final Clock clock;
     private final SheetPage page;
+    private final Darkroom darkroom;
 
-    PhotoController(Shelves shelves, SurveyWriter entries, Photos photos, Clock clock, SheetPage page) {
+    PhotoController(Shelves shelves, SurveyWriter entries, Photos photos, Clock clock, SheetPage page, Darkroom darkroom) {
+        this.darkroom = darkroom;
         this.shelves = shelves;
         this.entries = entries;
         this.photos = photos;
@@ -52,11 +53,10 @@ class PhotoController {
 
     @PostMapping("/surveys/{id}/photos")
     String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> photo, Model model,
-                HttpServletResponse response) throws IOException {
+                HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        byte[] sent = photo.isPresent() ? photo.get().getBytes() : new byte[0];
-        Optional<Picture> picture = typed.attempt("photo", () -> Picture.of(sent));
+        Optional<Picture> picture = typed.attempt("photo", () -> darkroom.develop(photo));
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
                 (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model), entry -> back(id, typed),
                 (book, draft, submission) -> photos.keep(book, picture.orElseThrow().row(), draft, submission));
@@ -72,7 +72,7 @@ class PhotoController {
             typed.refuse("form", Reason.of("run.no-such-step"));
         }
         String caption = typed.has("caption") ? typed.get("caption") : "photograph";
-        return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(clock.instant(), typed.get("author"), typed.get("step"), picture.row().sha256(),
+        return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(clock.instant(), typed.get("author"), typed.get("step"), picture.row().sha256(), Photos.sha256(picture.row().small()),
                 picture.width(), picture.height(), caption)) : Optional.empty();
     }
 
@@ -80,13 +80,14 @@ class PhotoController {
         return "redirect:/surveys/" + id + "/run?step=" + URLEncoder.encode(typed.get("step"), StandardCharsets.UTF_8);
     }
 
+    /** Shown only as long as its bytes are those the ledger names. */
     @GetMapping("/surveys/{id}/photos/{entry}")
     ResponseEntity<byte[]> show(@PathVariable long id, @PathVariable int entry, @RequestParam Optional<String> size) {
-        Optional<PhotoRow> row = shelves.survey(id).steps().photos().stream().filter(p -> p.entry() == entry).map(Photo::sha256).findFirst().flatMap(photos::photo);
-        return row.map(r -> {
-            boolean small = size.filter("small"::equals).isPresent();
-            return ResponseEntity.ok().contentType(MediaType.parseMediaType(small ? "image/jpeg" : r.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
-                    .body(small ? r.small() : r.bytes());
-        }).orElseGet(() -> ResponseEntity.notFound().build());
+        Optional<Photo> photo = shelves.survey(id).steps().photos().stream().filter(p -> p.entry() == entry).findFirst();
+        boolean small = size.filter("small"::equals).isPresent();
+        return photo.flatMap(p -> photos.photo(p.sha256()).filter(r -> !small || p.small().filter(h -> !h.equals(Photos.sha256(r.small()))).isEmpty()))
+                .map(r -> ResponseEntity.ok().contentType(MediaType.parseMediaType(small ? "image/jpeg" : r.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
+                        .body(small ? r.small() : r.bytes()))
+                .orElseGet(() -> ResponseEntity.notFound().build());
     }
 }

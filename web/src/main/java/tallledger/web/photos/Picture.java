@@ -11,12 +11,10 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Iterator;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
@@ -24,6 +22,7 @@ import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.ImageOutputStream;
 import tallledger.core.reason.Refused;
 import tallledger.web.record.PhotoRow;
+import tallledger.web.record.Photos;
 
 /**
  * A photograph made afresh: decoded by its true type, turned upright, brought to a sensible size and written anew, so that no
@@ -38,6 +37,8 @@ record Picture(PhotoRow row, int width, int height) {
     /** The most that is taken, bytes; the form and the server's own limit say the same. */
     static final long MOST_BYTES = 15L * 1024 * 1024;
     private static final long MOST_PIXELS = 60_000_000;
+    /** The most one decoded picture may take in memory, bytes. */
+    private static final long MOST_DECODED = 160L * 1024 * 1024;
     private static final int LONGEST_SIDE = 2000;
     private static final int SMALL_SIDE = 320;
     private static final float QUALITY = 0.88f;
@@ -65,7 +66,7 @@ record Picture(PhotoRow row, int width, int height) {
             if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
                 throw Refused.because("photo.pixels", reader.getWidth(0), reader.getHeight(0), MOST_PIXELS / 1_000_000);
             }
-            BufferedImage upright = upright(reader.read(0), format.equals("jpeg") ? orientation(sent) : 1);
+            BufferedImage upright = upright(read(reader), format.equals("jpeg") ? orientation(sent) : 1);
             return written(upright, format.equals("png") && upright.getColorModel().hasAlpha());
         } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException broken) {
             if (broken instanceof Refused refused) {
@@ -75,11 +76,25 @@ record Picture(PhotoRow row, int width, int height) {
         }
     }
 
+    /** Decoded no finer than is kept: of a large picture only every so many-th pixel is ever in memory. */
+    private static BufferedImage read(ImageReader reader) throws IOException {
+        int width = reader.getWidth(0);
+        int height = reader.getHeight(0);
+        int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+        int bytes = Math.max(1, reader.getRawImageType(0) == null ? 4 : reader.getRawImageType(0).getColorModel().getPixelSize() / 8);
+        if ((long) (width / every + 1) * (height / every + 1) * Math.max(bytes, 4) > MOST_DECODED) {
+            throw Refused.because("photo.pixels", width, height, MOST_PIXELS / 1_000_000);
+        }
+        ImageReadParam how = reader.getDefaultReadParam();
+        how.setSourceSubsampling(every, every, 0, 0);
+        return reader.read(0, how);
+    }
+
     private static Picture written(BufferedImage image, boolean png) throws IOException {
         BufferedImage kept = sized(image, LONGEST_SIDE, png);
         byte[] bytes = png ? png(kept) : jpeg(kept);
         byte[] small = jpeg(sized(image, SMALL_SIDE, false));
-        return new Picture(new PhotoRow(hash(bytes), png ? "image/png" : "image/jpeg", bytes, small), kept.getWidth(), kept.getHeight());
+        return new Picture(new PhotoRow(Photos.sha256(bytes), png ? "image/png" : "image/jpeg", bytes, small), kept.getWidth(), kept.getHeight());
     }
 
     /** EXIF orientation, 1 to 8; 1 where there is none. */
@@ -150,13 +165,5 @@ record Picture(PhotoRow row, int width, int height) {
             writer.dispose();
         }
         return out.toByteArray();
-    }
-
-    private static String hash(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
     }
 }

@@ -1,0 +1,328 @@
+package tallledger.web.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.Statement;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.practice.KestrelVale;
+import tallledger.web.App;
+import tallledger.web.StoreScenes;
+
+/** The store under power cuts, retired connections, a full disk, and two presses at once. */
+class StoreTest {
+
+    @TempDir
+    Path data;
+
+    private static Draft remark(String text) {
+        return SurveyEntries.remark(Instant.parse("2026-05-09T08:30:00Z"), "Q", List.of(), text);
+    }
+
+    private static long survey(App app) {
+        Shelves shelves = app.bean(Shelves.class);
+        Machine machine = shelves.machine(shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q", Submission.fresh(0)));
+        return shelves.openSurvey(machine, "Q", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
+    }
+
+    private static void everyKindOfWrite(App app, byte mark) {
+        long survey = survey(app);
+        app.bean(Books.class).append(survey, remark("one"), Submission.fresh(1));
+        PhotoRow photo = new PhotoRow(Photos.sha256(new byte[] {mark}), "image/png", new byte[] {mark}, new byte[] {mark});
+        app.bean(Photos.class).keep(survey, photo, remark("a picture"), Submission.fresh(2));
+        app.scenes().houseSaved();
+        assertThat(app.bean(Shelves.class).survey(survey).entries()).hasSize(3);
+    }
+
+    /** H2 tied the old checks "kind in (…)" to the connection that made them: once the pool had retired it nothing could be opened. */
+    @Test
+    void everyKindOfWriteOutlivesEveryPooledConnection() {
+        try (App app = App.on(data)) {
+            everyKindOfWrite(app, (byte) 1);
+            app.bean(HikariDataSource.class).getHikariPoolMXBean().softEvictConnections();
+            everyKindOfWrite(app, (byte) 2);
+        }
+    }
+
+    /** The same for a database made before that was mended, with a survey that was opened twice by one key. */
+    @Test
+    void aDatabaseOfTheFirstVersionsIsMendedToo() throws Exception {
+        String url = "jdbc:h2:file:" + data + "/tall-ledger";
+        Flyway.configure().dataSource(url, "sa", "").locations("classpath:db/migration").target("2").load().migrate();
+        String key = Submission.fresh(0).key();
+        try (Connection connection = DriverManager.getConnection(url, "sa", ""); Statement s = connection.createStatement()) {
+            for (int book = 1; book <= 3; book++) {
+                s.executeUpdate("insert into book (kind, title, opened_at) values ('" + (book < 3 ? "MACHINE" : "HOUSE") + "', 'old', '2026-05-01T08:00:00Z')");
+                Entry entry = Entry.following(Optional.empty(), new Draft(Instant.parse("2026-05-01T08:00:00Z"), "Q", "CHECKS", "", Map.of(), Optional.empty()));
+                s.executeUpdate("insert into entry values (" + book + ", 1, '2026-05-01T08:00:00Z', 'Q', 'CHECKS', '', '{}', null, '" + entry.previous() + "', '" + entry.hash()
+                        + "', '" + (book < 3 ? key : "house-key") + "')");
+            }
+        }
+        try (App app = App.on(data)) {
+            everyKindOfWrite(app, (byte) 1);
+            app.bean(HikariDataSource.class).getHikariPoolMXBean().softEvictConnections();
+            everyKindOfWrite(app, (byte) 2);
+            long again = app.bean(Shelves.class).addMachine(KestrelVale.dunmarshP20().description(), "Q", new Submission(key, 0));
+            assertThat(again).as("the first of two books opened by one key").isEqualTo(1);
+        }
+    }
+
+    /** What was acknowledged is on the device: the file as a power cut would leave it, copied at the answer, holds every entry. */
+    @Test
+    void aPowerCutRightAfterTheAnswerLosesNothing() throws Exception {
+        StoreScenes.powerCutDisk();
+        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+            long survey = survey(app);
+            for (int i = 1; i <= 30; i++) {
+                if (i % 10 == 0) {
+                    byte[] bytes = {(byte) i};
+                    app.bean(Photos.class).keep(survey, new PhotoRow(Photos.sha256(bytes), "image/png", bytes, bytes), remark("picture " + i), Submission.fresh(i));
+                } else {
+                    app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
+                }
+                Path cut = data.resolve("cut-" + i + ".mv.db");
+                Files.copy(StoreScenes.onDevice(data.resolve("tall-ledger.mv.db")), cut);
+                try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data + "/cut-" + i, "sa", "");
+                     ResultSet found = connection.createStatement().executeQuery("select count(*), (select count(*) from photo) from entry where book_id = " + survey)) {
+                    found.next();
+                    assertThat(found.getInt(1)).as("entries on the device after answer %d", i).isEqualTo(i + 1);
+                    assertThat(found.getInt(2)).isEqualTo(i / 10);
+                }
+            }
+        }
+    }
+
+    /** Eight presses of one opening form at once: one machine, one survey, one house book, and the key still answers afterwards. */
+    @Test
+    void oneKeyOpensOneBookHoweverOftenItIsPressed() throws Exception {
+        try (App app = App.on(data)) {
+            Shelves shelves = app.bean(Shelves.class);
+            Submission once = Submission.fresh(0);
+            Set<Long> machines = atOnce(() -> shelves.addMachine(KestrelVale.farrowbyRt().description(), "Q", once));
+            assertThat(machines).hasSize(1);
+            Machine machine = shelves.machine(machines.iterator().next());
+            Submission opening = Submission.fresh(0);
+            assertThat(atOnce(() -> shelves.openSurvey(machine, "Q", "buyer", Scope.WHOLE, opening))).hasSize(1);
+            assertThat(shelves.surveysOf(machine)).hasSize(1);
+            assertThat(shelves.openSurvey(machine, "Q", "buyer", Scope.WHOLE, opening)).isEqualTo(shelves.surveysOf(machine).get(0).id());
+            atOnce(() -> {
+                try {
+                    app.scenes().houseSaved();
+                    return 1L;
+                } catch (MovedOn told) {
+                    return 0L;
+                }
+            });
+            assertThat(app.bean(Books.class).all()).filteredOn(b -> b.getKind() == BookKind.HOUSE).hasSize(1);
+        }
+    }
+
+    private static Set<Long> atOnce(Callable<Long> press) throws Exception {
+        ExecutorService pool = Executors.newFixedThreadPool(8);
+        try {
+            List<Callable<Long>> presses = new ArrayList<>();
+            for (int i = 0; i < 8; i++) {
+                presses.add(press);
+            }
+            Set<Long> results = new TreeSet<>();
+            for (Future<Long> result : pool.invokeAll(presses)) {
+                results.add(result.get());
+            }
+            return results;
+        } finally {
+            pool.shutdown();
+        }
+    }
+
+    /** Two entries in two books: when the second cannot be written the first is not there either, nor remembered. */
+    @Test
+    void ofTwoEntriesBothAreWrittenOrNeither() {
+        try (App app = App.on(data)) {
+            Shelves shelves = app.bean(Shelves.class);
+            long id = survey(app);
+            Survey survey = shelves.survey(id);
+            app.bean(Books.class).append(id, remark("meanwhile"), Submission.fresh(1));
+            assertThatThrownBy(() -> shelves.acceptReadingIn(survey, List.of("I", "L"), "170", "Q", Submission.fresh(1))).isInstanceOf(MovedOn.class);
+            assertThat(shelves.machine(survey.machine().id()).version()).isEqualTo(1);
+            shelves.acceptReadingIn(shelves.survey(id), List.of("I", "L"), "170", "Q", Submission.fresh(2));
+            assertThat(shelves.machine(survey.machine().id()).version()).isEqualTo(2);
+            assertThat(shelves.survey(id).machineVersion()).isEqualTo(2);
+            assertThat(shelves.survey(id).broken()).isEmpty();
+        }
+    }
+
+    @Test
+    void withoutRoomNothingIsWrittenAndTheReasonIsSaid() {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+        }
+        try (App app = App.on(data, "--tallledger.room=900TB")) {
+            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("one"), Submission.fresh(1))).isInstanceOfSatisfying(NotKept.class,
+                    not -> assertThat(not.reason().code()).isEqualTo("store.room"));
+            assertThat(app.bean(Shelves.class).survey(survey).entries()).hasSize(1);
+        }
+    }
+
+    /** H2 closes itself when a write finds no room; once there is room again the same form writes. */
+    @Test
+    void aStoreThatClosedItselfOpensAgain() {
+        StoreScenes.powerCutDisk();
+        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+            long survey = survey(app);
+            Books books = app.bean(Books.class);
+            books.append(survey, remark("before"), Submission.fresh(1));
+            Submission form = Submission.fresh(2);
+            StoreScenes.diskFull(true);
+            assertThatThrownBy(() -> books.append(survey, remark("full"), form)).isInstanceOfSatisfying(NotKept.class,
+                    not -> assertThat(not.reason().code()).isEqualTo("store.failed"));
+            StoreScenes.diskFull(false);
+            for (int i = 0; i < 3; i++) {
+                try {
+                    books.append(survey, remark("full"), form);
+                    break;
+                } catch (NotKept opening) {
+                    assertThat(i).as("presses it takes").isLessThan(2);
+                }
+            }
+            assertThat(books.entries(books.book(survey))).extracting(e -> e.draft().payload().get("text")).containsExactly(null, "before", "full");
+        } finally {
+            StoreScenes.diskFull(false);
+        }
+    }
+
+    private static void change(App app, String sql) throws Exception {
+        try (Connection connection = app.bean(HikariDataSource.class).getConnection(); Statement s = connection.createStatement()) {
+            s.executeUpdate(sql);
+        }
+    }
+
+    /** With a middle entry gone the others stand once each, the book says where it breaks, and takes no more. */
+    @Test
+    void aBookWithAnEntryGoneOpensAndTakesNoMore() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            for (int i = 1; i <= 4; i++) {
+                app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
+            }
+            change(app, "delete from entry where book_id = " + survey + " and sequence = 3");
+        }
+        try (App app = App.on(data)) {
+            for (int look = 0; look < 3; look++) {
+                Survey read = app.bean(Shelves.class).survey(survey);
+                assertThat(read.entries()).extracting(e -> e.sequence()).containsExactly(1, 2, 4, 5);
+                assertThat(read.broken().orElseThrow().sequence()).isEqualTo(3);
+            }
+            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(5))).isInstanceOfSatisfying(NotKept.class,
+                    not -> assertThat(not.reason().code()).isEqualTo("store.broken"));
+        }
+    }
+
+    /** A description changed behind the survey's back is found by the hash the survey named. */
+    @Test
+    void aDescriptionExchangedUnderASurveyIsFound() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            long other = app.bean(Shelves.class).addMachine(KestrelVale.dunmarshR50().description(), "Q", Submission.fresh(0));
+            change(app, "update entry set payload = (select payload from entry where book_id = " + other + "), hash = (select hash from entry where book_id = " + other
+                    + "), at = (select at from entry where book_id = " + other + ") where book_id = " + app.bean(Shelves.class).survey(survey).machine().id());
+        }
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Shelves.class).survey(survey).broken().orElseThrow().because().code()).isEqualTo("chain.other-description");
+        }
+    }
+
+    @Test
+    void aPhotographThatIsNotWhatTheLedgerNamesIsNotShown() throws Exception {
+        try (App app = App.on(data)) {
+            byte[] bytes = {7, 8, 9};
+            String hash = Photos.sha256(bytes);
+            app.bean(Photos.class).keep(survey(app), new PhotoRow(hash, "image/png", bytes, bytes), remark("picture"), Submission.fresh(1));
+            assertThat(app.bean(Photos.class).photo(hash)).isPresent();
+            change(app, "update photo set bytes = X'070809AA' where sha256 = '" + hash + "'");
+            assertThat(app.bean(Photos.class).photo(hash)).isEmpty();
+        }
+    }
+
+    /** Entries the file of heads knows and the database does not: said, nothing written until somebody has read it. */
+    @Test
+    void aDatabaseShorterThanItWasIsSaidAndWritesNothingUntilRead() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            for (int i = 1; i <= 4; i++) {
+                app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
+            }
+            change(app, "delete from entry where book_id = " + survey + " and sequence > 3");
+        }
+        try (App app = App.on(data)) {
+            Books books = app.bean(Books.class);
+            assertThat(books.heads().missing()).singleElement().satisfies(m -> {
+                assertThat(m.book()).isEqualTo(survey);
+                assertThat(m.had()).isEqualTo(5);
+                assertThat(m.has()).isEqualTo(3);
+            });
+            assertThatThrownBy(() -> books.append(survey, remark("more"), Submission.fresh(3))).isInstanceOfSatisfying(NotKept.class,
+                    not -> assertThat(not.reason().code()).isEqualTo("store.untold"));
+            books.told();
+            books.append(survey, remark("more"), Submission.fresh(3));
+            assertThat(books.heads().missing()).isEmpty();
+        }
+        Files.delete(data.resolve("tall-ledger.mv.db"));
+        Files.createFile(data.resolve("tall-ledger.mv.db"));
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Books.class).heads().missing()).extracting(Heads.Missing::has).containsExactly(0, 0);
+        }
+    }
+
+    /** Rows that cannot be read: bad content, an unknown kind, a bad time. The rest of the shelf does not notice. */
+    @Test
+    void oneUnreadableRowHidesNoOther() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            for (int i = 1; i <= 5; i++) {
+                app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
+            }
+            for (Map.Entry<Integer, String> bad : Map.of(2, "payload = '{\"text\":'", 3, "kind = 'NOTED'", 4, "at = 'yesterday'", 5, "payload = '{\"text\":1.5}'").entrySet()) {
+                change(app, "update entry set " + bad.getValue() + " where book_id = " + survey + " and sequence = " + bad.getKey());
+            }
+        }
+        try (App app = App.on(data)) {
+            Survey read = app.bean(Shelves.class).survey(survey);
+            assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5);
+            assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable");
+            assertThat(read.folded().remarks()).extracting(e -> e.sequence()).containsExactly(6);
+            assertThat(app.bean(Shelves.class).everything()).hasSize(1);
+            for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries", "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
+                    "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {
+                assertThat(app.status(page)).as(page).isEqualTo(200);
+            }
+        }
+    }
+}
