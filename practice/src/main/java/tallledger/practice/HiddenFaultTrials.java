@@ -1,53 +1,89 @@
 package tallledger.practice;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import tallledger.core.blame.Blame;
 import tallledger.core.blame.Chances;
-import tallledger.core.blame.Trial;
 import tallledger.core.coverage.Elements;
+import tallledger.core.coverage.HouseTimes;
+import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.Method;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.SurveyPlan;
 
 /**
- * Hunts a hidden fault the way the application would: run what tells most, until one part is clear or nothing more can be told.
+ * Hunts a hidden fault as the application does: its own plan, its own next run, its own end of the hunt; the cold
+ * spindle is obeyed because the plan obeys it, and moves are counted.
  *
- * @param blamed what stood out at the end; empty when nothing did
- * @param runs   runs it took
+ * @param blamed  what stood out at the end; empty where nothing did
+ * @param hunt    how the hunt ended; empty where nothing was ever heard
+ * @param runs    runs it took
+ * @param seconds runs and moves, by the house's times
  */
-public record HiddenFaultTrials(Optional<Elements.Element> blamed, int runs) {
+public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blame.Hunt> hunt, int runs, double seconds) {
 
-    /** A fault shows on a run through it with this chance, an imagined symptom on any run with that: the house's own chances. */
-    private static final Chances CHANCES = Chances.HOUSE;
+    private static final Instant MORNING = Instant.parse("2026-05-09T08:00:00Z");
+    private static final String SURVEYOR = "trial";
+    /** A survey that plans more runs than this is a fault of ours. */
+    private static final int ENDLESS = 200;
 
-    /**
-     * @param fault the faulty element; empty for a sound box
-     */
-    public static HiddenFaultTrials hunt(MachineDescription machine, Elements elements, List<Route> routes, Optional<Elements.Element> fault,
-                                         RandomGenerator random) {
-        List<Trial> trials = new ArrayList<>();
-        List<Route> untried = new ArrayList<>(routes);
-        Optional<Route> next = Optional.of(routes.get(0));
-        Blame blame = null;
-        while (next.isPresent()) {
-            Route route = next.get();
-            trials.add(new Trial(route, heard(elements, route, fault, random)));
-            untried.remove(route);
-            blame = Blame.of(elements, trials, untried, r -> 0, CHANCES);
-            next = blame.isClear() || blame.noFault() > 0.97 ? Optional.empty() : blame.tellsMost().map(Blame.Telling::route);
+    /** @param fault the faulty element; empty for a sound box. It shows, and noises are imagined, with the house's own chances */
+    public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault, RandomGenerator random) {
+        List<Entry> entries = new ArrayList<>();
+        add(entries, SurveyEntries.opened(MORNING, SURVEYOR, 1, "", "buyer", Scope.SPINDLE_DRIVE));
+        add(entries, SurveyEntries.planChosen(MORNING, SURVEYOR, school, ""));
+        double seconds = 0;
+        for (int runs = 0; runs < ENDLESS; runs++) {
+            SpindleSurvey survey = SpindleSurvey.fold(machine, entries);
+            SurveyPlan plan = SurveyPlan.of(survey, MORNING);
+            Optional<Blame.Hunt> hunt = plan.blame().map(Blame::hunt);
+            boolean over = hunt.filter(h -> h != Blame.Hunt.GOES_ON).isPresent();
+            if (over || plan.next().isEmpty()) {
+                return new HiddenFaultTrials(plan.blame().filter(Blame::isClear).map(b -> b.suspects().get(0).element()), hunt, runs, seconds);
+            }
+            Route route = plan.next().get();
+            seconds += seconds(survey, route);
+            add(entries, SurveyEntries.run(MORNING, SURVEYOR, record(survey, route, heard(route, fault, random))));
         }
-        Optional<Elements.Element> blamed = blame != null && blame.isClear() ? Optional.of(blame.suspects().get(0).element()) : Optional.empty();
-        return new HiddenFaultTrials(blamed, trials.size());
+        throw new IllegalStateException("a hunt without an end in " + machine.identity().name());
     }
 
-    private static Set<Symptom> heard(Elements elements, Route route, Optional<Elements.Element> fault, RandomGenerator random) {
+    private static void add(List<Entry> entries, Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
+    }
+
+    private static double seconds(SpindleSurvey survey, Route route) {
+        double moving = survey.standing().map(s -> HouseTimes.HOUSE.move(survey.machine().train(), s, route)).orElse(0.0);
+        OptionalDouble rpm = survey.table().nominal(route).map(n -> OptionalDouble.of(n.doubleValue())).orElse(OptionalDouble.empty());
+        return moving + HouseTimes.HOUSE.run(rpm.orElse(Double.MAX_VALUE), survey.machine().train().isSweep(route));
+    }
+
+    private static RunRecord record(SpindleSurvey survey, Route route, Set<Symptom> heard) {
+        Optional<SpeedReading> reading = survey.table().nominal(route).map(n -> n.setScale(n.compareTo(BigDecimal.valueOf(1000)) < 0 ? 1 : 0, RoundingMode.HALF_UP))
+                .map(n -> SpeedReading.shown(Method.CONTACT_TACHOMETER, n.toPlainString(), ""));
+        return new RunRecord(survey.machine().train().settings(route), reading, heard, Optional.empty(), false, false, false, "");
+    }
+
+    private static Set<Symptom> heard(Route route, Optional<Elements.Element> fault, RandomGenerator random) {
         boolean on = fault.filter(f -> route.at(f.stage()) == f.position()).isPresent();
-        boolean shows = on && random.nextDouble() < CHANCES.shows() || random.nextDouble() < CHANCES.noise();
+        boolean shows = on && random.nextDouble() < Chances.HOUSE.shows() || random.nextDouble() < Chances.HOUSE.noise();
         return shows ? EnumSet.of(Symptom.GROWLS) : Set.of();
     }
 }

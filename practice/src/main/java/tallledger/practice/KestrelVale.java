@@ -70,7 +70,7 @@ public final class KestrelVale {
                 .lever("range", StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, "low N high")
                 .sliding("variator", StageKind.VARIATOR, null).reverses().plate("56 450 400 3150")
                 .claim(Attribute.SLOWEST_SPEED, "56", Source.PLATE, "").claim(Attribute.FASTEST_SPEED, "3150", Source.PLATE, "")
-                .claim(Attribute.TRAVEL, "760 mm", Source.ADVERTISEMENT, "table travel 760")
+                .claim(Attribute.TRAVEL, "760 mm", Source.ADVERTISEMENT, "table travel 760", "table")
                 .has("HEAD_NODS RAM FOOT_BRAKE").supply("400", "50", "2.2", "5.1", false).axis("table", "760 mm", Axis.Per.MIN, "20", "800", "")
                 .axis("saddle", "300 mm", Axis.Per.MIN, "", "", "").axis("knee", "400 mm", Axis.Per.MIN, "", "", "")
                 .axis("quill", "125 mm", Axis.Per.REV, "0.04", "0.15", "")
@@ -108,7 +108,7 @@ public final class KestrelVale {
                 .interlock("left lever", "out", "right lever", "high").plate("35.5 140 71 x 56 224 112 x 90 355 180 x")
                 .claim(Attribute.SPEED_COUNT, "12", Source.ADVERTISEMENT, "twelve spindle speeds")
                 .claim(Attribute.REVERSES, "yes", Source.SELLER, "").claim(Attribute.WEIGHT, "900 kg", Source.SELLER, "about nine hundred kilos")
-                .claim(Attribute.TRAVEL, "26 in", Source.SELLER, "the table runs a good twenty-six")
+                .claim(Attribute.TRAVEL, "26 in", Source.SELLER, "the table runs a good twenty-six", "table")
                 .unloaded(1.022).fault("right lever", "high", Symptom.WILL_NOT_ENGAGE, 1)
                 .supply("400", "50", "2.2", "5.0", false).axis("table", "24 in", Axis.Per.MIN, "0.5", "16", "")
                 .wrong("lock.saddle", "remark=handle at the end of its thread, the saddle can be pushed").build();
@@ -144,7 +144,7 @@ public final class KestrelVale {
                 .motor("1450").power("4", Law.CONSTANT_POWER).belt("1 180 160", "2 224 160").plate("1600 2000")
                 .has("WAY_COVERS").supply("400", "50", "4", "8.5", true).axis("table", "320 mm", Axis.Per.MIN, "100", "6000", "")
                 .axis("wheel slide", "200 mm", Axis.Per.MIN, "", "", "2000").unloaded(1.01)
-                .wrong("table-reversal", "dwell=2|log=left-dog 0.00/leaves-left 2.10/right-dog 8.00/leaves-right 8.30/left-dog 14.20|remark=no dwell at the right")
+                .wrong("table-reversal", "dwell-left=2|dwell-right=2|log=left-dog 0.00/leaves-left 2.10/right-dog 8.00/leaves-right 8.30/left-dog 14.20|remark=no dwell at the right")
                 .wrong("way-covers", "remark=one wiper torn").build();
     }
 

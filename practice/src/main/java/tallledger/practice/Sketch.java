@@ -24,6 +24,7 @@ import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
+import tallledger.core.machine.FeedPlate;
 import tallledger.core.machine.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
@@ -47,7 +48,7 @@ final class Sketch {
     private final Map<List<String>, Double> truth = new HashMap<>();
     private final List<HiddenFault> faults = new ArrayList<>();
     private Optional<MotorRating> motor = Optional.empty();
-    private Optional<SpeedPlate> feeds = Optional.empty();
+    private Optional<FeedPlate> feeds = Optional.empty();
     private FitOut fitOut;
     private final Map<String, Map<String, String>> wrong = new HashMap<>();
     private double unloaded = 1;
@@ -128,7 +129,7 @@ final class Sketch {
         return this;
     }
 
-    /** A feed plate of two levers. */
+    /** A feed plate of two levers, mm/rev. */
     Sketch feeds(String lever, String positions, String other, String otherPositions, String shown) {
         List<Lever> levers = List.of(new Lever(lever, List.of(positions.split(" "))), new Lever(other, List.of(otherPositions.split(" "))));
         Map<List<String>, PlateCell> values = new HashMap<>();
@@ -137,7 +138,7 @@ final class Sketch {
         for (int i = 0; i < keys.size(); i++) {
             values.put(keys.get(i), PlateCell.parse(feed[i]));
         }
-        feeds = Optional.of(new SpeedPlate(levers, values, Optional.empty()));
+        feeds = Optional.of(new FeedPlate(new SpeedPlate(levers, values, Optional.empty()), LengthUnit.MM, Axis.Per.REV));
         return this;
     }
 
@@ -158,7 +159,7 @@ final class Sketch {
     /** Travel and feeds of one of its usual axes, as its plate says. */
     Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
-                ? new Axis(a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
+                ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart());
         return this;
     }
@@ -190,6 +191,12 @@ final class Sketch {
 
     Sketch claim(Attribute attribute, String value, Source source, String wording) {
         claims.add(new Claim(attribute, value, source, wording));
+        return this;
+    }
+
+    /** A claim tied to one of its axes. */
+    Sketch claim(Attribute attribute, String value, Source source, String wording, String axis) {
+        claims.add(new Claim(attribute, value, source, wording, axis));
         return this;
     }
 

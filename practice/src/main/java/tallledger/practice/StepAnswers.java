@@ -3,7 +3,9 @@ package tallledger.practice;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
@@ -53,6 +55,8 @@ final class StepAnswers {
             return Map.of("log", log(cycle.script()));
         } else if (recording instanceof SupplyCheck supply) {
             return supply(supply);
+        } else if (recording instanceof GrinderRecordings.WheelMark) {
+            return Map.of("across", "300 mm", "markedMs", "35");
         } else if (recording instanceof GrinderRecordings.ToCentre) {
             return Map.of("outerRadius", "300 mm", "outerSpeed", "40", "innerRadius", "150 mm", "innerSpeed", "79");
         } else if (recording instanceof GrinderRecordings.ThroughFeed) {
@@ -115,18 +119,23 @@ final class StepAnswers {
         return String.valueOf(Math.round(about * (1 + 0.008 * (random.nextDouble() - 0.5))));
     }
 
-    /** The script as it should go, a tap every second and a half, or in the middle of its window. */
+    /** The script as it should go, as often as it must, a tap every second and a half, or in the middle of its window. */
     private String log(String code) {
         CycleScript script = CycleScripts.of(code, Map.of());
+        List<CycleScript.Expected> row = new ArrayList<>();
+        for (int round = 0; round < script.rounds().map(CycleScript.Rounds::least).orElse(1); round++) {
+            row.addAll(script.expected());
+        }
+        if (script.rounds().filter(CycleScript.Rounds::closes).isPresent()) {
+            row.add(script.expected().get(0));
+        }
         StringBuilder log = new StringBuilder();
         BigDecimal at = BigDecimal.ZERO;
-        boolean first = true;
-        for (CycleScript.Expected e : script.expected()) {
+        for (CycleScript.Expected e : row) {
             for (int i = 0; i < e.least(); i++) {
                 BigDecimal wait = e.window().map(w -> w.least().add(w.most().subtract(w.least()).min(BigDecimal.valueOf(4)).multiply(new BigDecimal("0.5"))))
                         .orElse(new BigDecimal("1.5"));
-                at = first ? BigDecimal.ZERO : at.add(wait).add(BigDecimal.valueOf(random.nextInt(20), 2));
-                first = false;
+                at = log.isEmpty() ? BigDecimal.ZERO : at.add(wait).add(BigDecimal.valueOf(random.nextInt(20), 2));
                 log.append(e.event()).append(' ').append(at.setScale(2, RoundingMode.HALF_UP)).append('\n');
             }
         }

@@ -57,7 +57,7 @@ class KestrelValeTest {
     /** Every feed of the drill's plate is as its makers laddered it but one: two digits swapped at II 4. */
     @Test
     void theDrillsFeedPlateHidesOneSlip() {
-        PlateCheck feeds = PlateCheck.of(machine("Dunmarsh R50").feeds().orElseThrow(), OptionalInt.of(12));
+        PlateCheck feeds = PlateCheck.ofFeeds(machine("Dunmarsh R50").feeds().orElseThrow().plate());
         assertThat(feeds.remarks()).filteredOn(r -> r.kind() == PlateRemark.Kind.SUSPECT).singleElement()
                 .satisfies(r -> assertThat(r.cells().get(0)).containsExactly("II", "4"));
     }
@@ -86,22 +86,21 @@ class KestrelValeTest {
     void hiddenFaultsAreFoundAndSoundBoxesSpared() {
         MachineDescription machine = machine("Aldwark 410");
         Elements elements = Elements.of(machine.train());
-        var routes = EverySpeed.routes(machine.speeds());
         Random random = new Random(99);
         var choices = elements.all().stream().filter(elements::isChoice).filter(e -> !e.stageName().equals("direction")).toList();
         int right = 0;
         int wrong = 0;
         int accused = 0;
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < 120; i++) {
             Elements.Element fault = choices.get(i % choices.size());
-            var found = HiddenFaultTrials.hunt(machine, elements, routes, Optional.of(fault), random);
+            var found = HiddenFaultTrials.hunt(machine, School.EVERY_SPEED, Optional.of(fault), random);
             right += found.blamed().filter(fault::equals).isPresent() ? 1 : 0;
             wrong += found.blamed().filter(b -> !b.equals(fault)).isPresent() ? 1 : 0;
-            accused += HiddenFaultTrials.hunt(machine, elements, routes, Optional.empty(), random).blamed().isPresent() ? 1 : 0;
+            accused += HiddenFaultTrials.hunt(machine, School.EVERY_SPEED, Optional.empty(), random).blamed().isPresent() ? 1 : 0;
         }
-        assertThat(right).isGreaterThan(210);
-        assertThat(wrong).isLessThan(24);
-        assertThat(accused).isLessThan(15);
+        assertThat(right).isGreaterThan(105);
+        assertThat(wrong).isLessThan(6);
+        assertThat(accused).isLessThan(6);
     }
 
     @Test

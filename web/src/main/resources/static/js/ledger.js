@@ -182,56 +182,133 @@ document.addEventListener("alpine:init", () => {
   }));
 });
 
+/* What is typed so far would come to: asked of the server as it is typed, shown before it is recorded. The newest answer wins. */
+(function weigh() {
+  const form = document.querySelector("form[data-weigh]");
+  const place = form && form.querySelector(".weigh");
+  if (!place) { return; }
+  let asked = 0;
+  let soon = 0;
+  const look = () => {
+    const ticket = ++asked;
+    const body = new URLSearchParams(new FormData(form));
+    fetch(form.dataset.weigh, { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
+      .then((answer) => (answer.ok ? answer.text() : ""))
+      .then((html) => { if (ticket === asked) { place.innerHTML = html; } })
+      .catch(() => { /* Only a look ahead; the form itself is untouched. */ });
+  };
+  form.addEventListener("input", (event) => {
+    if (event.target.name === "remark" || event.target.name === "author") { return; }
+    clearTimeout(soon);
+    soon = setTimeout(look, 300);
+  });
+}());
+
 /* What is half typed stays on this tablet until the server says it is recorded, with the key of its form: pressed again after a
    lost answer it finds the entry it wrote. */
 (function keep() {
-  const form = document.querySelector("form.keeps");
-  const line = document.querySelector(".connection");
-  const recorded = document.querySelector("[data-recorded]");
-  const place = (step) => "half-typed " + location.pathname + " " + step;
-  try {
-    if (recorded) { localStorage.removeItem(place(recorded.dataset.recorded)); }
-    if (!form) { return; }
-  } catch (blocked) { return; }
-  const step = form.querySelector("[name=step]").value;
-  const own = () => Array.from(form.elements).filter((e) => e.name && e.name !== "_csrf" && e.type !== "submit" && e.type !== "file");
-  const save = () => {
-    const typed = own().filter((e) => e.type !== "hidden").map((e) => [e.name, e.value, e.type === "checkbox" || e.type === "radio" ? e.checked : null]);
-    const keys = ["submission", "seen"].map((name) => [name, form.querySelector("[name=" + name + "]").value]);
-    localStorage.setItem(place(step), JSON.stringify({ typed, keys }));
-  };
-  const kept = localStorage.getItem(place(step));
-  if (kept && !form.dataset.refused) {
-    const was = JSON.parse(kept);
-    was.typed.forEach(([name, value, checked]) => own().filter((e) => e.name === name && (checked === null || e.value === value)).forEach((e) => {
-      if (checked === null) { e.value = value; } else { e.checked = checked; }
-    }));
-    was.keys.forEach(([name, value]) => { form.querySelector("[name=" + name + "]").value = value; });
-    if (line) { line.textContent = "What you had half typed here is back."; line.hidden = false; }
-  }
-  form.addEventListener("input", save);
-  form.addEventListener("change", save);
-
-  let asked = false;
-  form.addEventListener("submit", (event) => {
-    if (asked) { return; }
-    event.preventDefault();
-    const by = event.submitter;
-    document.documentElement.dataset.sending = "yes";
-    save();
-    fetch("/alive", { cache: "no-store" }).then((answer) => {
-      if (!answer.ok) { throw new Error(String(answer.status)); }
-      asked = true;
-      form.requestSubmit(by);
-    }).catch(() => {
-      delete document.documentElement.dataset.sending;
-      line.textContent = "No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.";
-      line.hidden = false;
-    });
+  const PREFIX = "half-typed ";
+  const forms = Array.from(document.querySelectorAll("form.keeps"));
+  let line = document.querySelector(".connection");
+  const read = (name) => (document.cookie.split("; ").find((c) => c.startsWith(name + "=")) || "").slice(name.length + 1);
+  /* The server names the form it recorded last, by its key, wherever the answer led to. */
+  const sweep = (key) => Object.keys(localStorage).filter((name) => name.startsWith(PREFIX)).forEach((name) => {
+    const kept = localStorage.getItem(name);
+    if (key && kept.indexOf('["submission","' + key + '"]') >= 0) { localStorage.removeItem(name); }
   });
-  window.addEventListener("pageshow", () => { asked = false; delete document.documentElement.dataset.sending; });
+  try { sweep(read("recorded")); } catch (blocked) { return; }
+  if (!forms.length) { return; }
+  if (!line) {
+    line = document.createElement("p");
+    line.className = "connection";
+    line.setAttribute("role", "status");
+    line.hidden = true;
+    forms[0].before(line);
+  }
+  const say = (text) => { line.textContent = text; line.hidden = false; };
+
+  const keepOne = (form) => {
+    const own = () => Array.from(form.elements).filter((e) => e.name && e.name !== "_csrf" && e.type !== "submit" && e.type !== "file");
+    const ticked = (e) => e.type === "checkbox" || e.type === "radio";
+    const step = form.querySelector("[name=step]");
+    const place = PREFIX + (form.dataset.keeps || location.pathname + " " + (step ? step.value : ""));
+    const save = () => {
+      const typed = own().filter((e) => e.type !== "hidden" || form.dataset.whole).filter((e) => e.name !== "submission" && e.name !== "seen")
+        .map((e) => [e.name, e.value, ticked(e) ? e.checked : null]);
+      const keys = ["submission", "seen"].map((name) => [name, (form.querySelector("[name=" + name + "]") || {}).value || ""]);
+      localStorage.setItem(place, JSON.stringify({ typed, keys }));
+    };
+    const setKey = (name, value) => { const field = form.querySelector("[name=" + name + "]"); if (field && value) { field.value = value; } };
+
+    /* A form that holds a whole description is laid out by the server: rows and cells that are not there yet are asked for. */
+    const layOut = (was) => {
+      const put = (name, value) => {
+        const field = document.createElement("input");
+        field.type = "hidden";
+        field.name = name;
+        field.value = value;
+        form.append(field);
+      };
+      own().forEach((e) => { e.disabled = true; });
+      was.typed.filter(([, , checked]) => checked !== false).forEach(([name, value]) => put(name, value));
+      was.keys.forEach(([name, value]) => put(name, value));
+      put("do", "show");
+      form.submit();
+    };
+    const restore = (was) => {
+      own().filter(ticked).forEach((e) => { e.checked = false; });
+      const seen = {};
+      was.typed.forEach(([name, value, checked]) => {
+        const fields = own().filter((e) => e.name === name && (checked === null ? !ticked(e) : e.value === value));
+        if (checked !== null) { fields.forEach((e) => { e.checked = checked; }); return; }
+        const nth = seen[name] || 0;
+        seen[name] = nth + 1;
+        if (fields[nth]) { fields[nth].value = value; }
+      });
+      /* An entry goes onto whatever is there by now; a whole description only onto the one it was made from. */
+      was.keys.filter(([name]) => name === "submission" || form.dataset.whole).forEach(([name, value]) => setKey(name, value));
+      say("What you had half typed here is back.");
+      const forget = document.createElement("button");
+      forget.type = "button";
+      forget.className = "button small";
+      forget.textContent = "Forget it";
+      forget.addEventListener("click", () => { localStorage.removeItem(place); location.reload(); });
+      line.append(" ", forget);
+    };
+    const kept = localStorage.getItem(place);
+    if (form.dataset.refused) {
+      save();
+    } else if (kept) {
+      const was = JSON.parse(kept);
+      const names = new Set(own().map((e) => e.name));
+      if (form.dataset.whole && was.typed.some(([name]) => !names.has(name))) { layOut(was); return; }
+      restore(was);
+    }
+    form.addEventListener("input", save);
+    form.addEventListener("change", save);
+
+    let asked = false;
+    form.addEventListener("submit", (event) => {
+      if (asked) { return; }
+      event.preventDefault();
+      const by = event.submitter;
+      document.documentElement.dataset.sending = "yes";
+      save();
+      fetch("/alive", { cache: "no-store" }).then((answer) => {
+        if (!answer.ok) { throw new Error(String(answer.status)); }
+        asked = true;
+        form.requestSubmit(by);
+      }).catch(() => {
+        delete document.documentElement.dataset.sending;
+        say("No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.");
+      });
+    });
+    window.addEventListener("pageshow", () => { asked = false; delete document.documentElement.dataset.sending; });
+  };
+  forms.forEach(keepOne);
+
   const watch = () => fetch("/alive", { cache: "no-store" }).then(() => { if (/^(No connection|The connection)/.test(line.textContent)) { line.hidden = true; line.textContent = ""; } })
-    .catch(() => { line.textContent = "The connection is lost. Go on typing: it is kept on this tablet."; line.hidden = false; });
+    .catch(() => { say("The connection is lost. Go on typing: it is kept on this tablet."); });
   setInterval(watch, 15000);
   window.addEventListener("offline", watch);
   window.addEventListener("online", watch);

@@ -28,7 +28,7 @@ final class Scenes {
         long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
         Machine machine = shelves.machine(id);
         long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
-        List<StartCheck.Item> items = StartCheck.items(description.identity().family());
+        List<StartCheck.Item> items = StartCheck.items(description);
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q. Tester", items), Submission.fresh(1));
         return survey;
     }

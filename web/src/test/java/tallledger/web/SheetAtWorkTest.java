@@ -53,7 +53,7 @@ class SheetAtWorkTest {
     void whatMustBeFreeIsConfirmedBeforeAStepIsRecorded() {
         long survey = whole(KestrelVale.castervaleU2().description());
         Browser browser = Browser.open();
-        Page page = open(browser, survey, "feed.table.left");
+        Page page = open(browser, survey, "feed.table.minus");
         page.fill("#f-distance", "100 mm");
         page.fill("#f-seconds", "375");
         page.click("button[value=good]");
@@ -64,7 +64,7 @@ class SheetAtWorkTest {
         page.click("button[value=good]");
         page.waitForSelector(".done");
         assertThat(browser.text()).contains("16 ± ").contains("lies between 14.4 and 17.6");
-        page = open(browser, survey, "feed.table.right");
+        page = open(browser, survey, "feed.table.plus");
         assertThat(browser.text()).contains("table has come to rest: count three before it is reversed", "table: lock free, as before");
         assertThat(browser.complaints()).isEmpty();
     }
@@ -73,7 +73,7 @@ class SheetAtWorkTest {
     void theSpaceBarRunsTheStopwatch() {
         long survey = whole(KestrelVale.castervaleU2().description());
         Browser browser = Browser.open();
-        Page page = open(browser, survey, "rapid.table.left");
+        Page page = open(browser, survey, "rapid.table.minus");
         page.evaluate("document.activeElement.blur()");
         page.keyboard().press("Space");
         assertThat(page.locator(".tapkey span").innerText()).isEqualTo("Stop the watch");
@@ -194,7 +194,7 @@ class SheetAtWorkTest {
     void aStepIsDoneWithoutScript() {
         long survey = whole(KestrelVale.castervaleU2().description());
         Browser browser = Browser.open(1280, 800, false);
-        Page page = open(browser, survey, "trip.table.left");
+        Page page = open(browser, survey, "trip.table.minus");
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
         page.fill("#f-log", "feed-on 0\ntrips 4\nstays-off 9");
         page.click("button[value=good]");

@@ -72,7 +72,7 @@ class StepPostsTest {
         step(survey, form(survey, "desk-power"));
         HttpResponse<String> answer = step(survey, stale, "text", "U2-771", "remark", "plate riveted anew");
         assertThat(answer.statusCode()).isEqualTo(409);
-        assertThat(answer.body()).contains("The survey moved on in another window", "value=\"U2-771\"", "value=\"plate riveted anew\"");
+        assertThat(answer.body()).contains("Somebody wrote in this survey after this page was shown: entry 2 came meanwhile.", "value=\"U2-771\"", "value=\"plate riveted anew\"");
         stale.put("seen", String.valueOf(survey(survey).head()));
         assertThat(step(survey, stale, "text", "U2-771").statusCode()).isEqualTo(302);
         assertThat(survey(survey).entries()).hasSize(3);
@@ -104,7 +104,7 @@ class StepPostsTest {
     void timesOfNoughtAndOfThreeHoursAreSaidAtTheirField(String one, String typed, String other, String otherTyped, String wrong) {
         long survey = mill();
         Map<String, String> fields = form(survey, "desk-power");
-        fields.put("step", "feed.table.left");
+        fields.put("step", "feed.table.minus");
         fields.put(one, typed);
         fields.put(other, otherTyped);
         // Every need of the step, as its ticks would send it: the map holds one, so the others are confirmed by steps before.
@@ -118,7 +118,7 @@ class StepPostsTest {
 
     private void confirmAll(long survey) {
         Survey now = survey(survey);
-        var step = now.steps().step("feed.table.right").orElseThrow();
+        var step = now.steps().step("feed.table.plus").orElseThrow();
         var confirmed = now.steps().asked(step).stream().map(a -> SurveyEntries.written(a.need())).toList();
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q", List.of()), Submission.fresh(now.head()));
         Survey started = survey(survey);
@@ -154,7 +154,7 @@ class StepPostsTest {
     void aRunBeyondTheWheelsMarkIsRefusedOnTheServerToo() {
         long survey = whole(KestrelVale.eskholtC300().description());
         Map<String, String> start = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/start");
-        HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL", "diameter", "400");
+        HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL", "WHEEL.diameter", "400");
         assertThat(unmarked.statusCode()).isEqualTo(422);
         assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q", List.of(),

@@ -57,7 +57,7 @@ class WholeMachineTest {
     void aCylindricalGrinderIsSurveyedWithinItsWheelsMark() throws Exception {
         SimulatedMachine grinder = KestrelVale.eskholtC300();
         try (App app = App.empty()) {
-            List<String> steps = survey(app, grinder, "EVERY_SPEED", Map.of("mounted", "WHEEL", "diameter", "400", "markedMs", "35"));
+            List<String> steps = survey(app, grinder, "EVERY_SPEED", Map.of("mounted", "WHEEL", "WHEEL.diameter", "400", "WHEEL.markedMs", "35"));
             assertThat(steps).containsExactlyElementsOf(Catalogue.of(grinder.description()).stream().map(Step::id).toList());
             Browser browser = Browser.open();
             browser.page().navigate(app.url("/surveys/2/run?step=0-1"));
@@ -108,7 +108,7 @@ class WholeMachineTest {
             if (field.equals("mounted")) {
                 tick(page.locator("input[name=mounted][value=" + value + "]"));
             } else {
-                type(page, "#" + field, value);
+                type(page, "[name='" + field + "']", value);
             }
         });
         submit(page, ".start button.is-ink");

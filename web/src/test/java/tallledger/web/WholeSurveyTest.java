@@ -144,7 +144,7 @@ class WholeSurveyTest {
         assertThat(browser.text()).contains(
                 "12 of 12 spindle speeds were run: 11 proven, 1 failed, 0 undecided. Of the rest 0 are inferred and 0 are open.",
                 "The 11 runs proven within limit read +0.8 % to +1.1 % off the plate, unloaded (limit ±6 %).",
-                "C3 read 1 100 ± 5.6 rpm against 1 000 on the plate, +10.0 %: outside ±6 %.",
+                "C3 read 1 100 ± 6 rpm against 1 000 by the plate, +10.0 %: outside ±6 %.",
                 "How the levers engage was not noted.",
                 "No run was noted quiet; silence here is not a finding.",
                 "One entry was struck and stays readable in the ledger.",
@@ -160,7 +160,7 @@ class WholeSurveyTest {
         try (PDDocument document = Loader.loadPDF(pdf.body())) {
             String text = new PDFTextStripper().getText(document).replace('\u00a0', ' ').replaceAll("\\s+", " ");
             assertThat(text).contains("Survey of Keyboard lathe", "12 of 12 spindle speeds were run: 11 proven, 1 failed, 0 undecided.",
-                    "C3 read 1 100 ± 5.6 rpm against 1 000 on the plate", "A1 31.5 31.8 +1.0 % within", "B4 355 358 +0.8 % within 16",
+                    "C3 read 1 100 ± 6 rpm against 1 000 by the plate", "A1 31.5 31.8 +1.0 % within", "B4 355 358 +0.8 % within 16",
                     "C3 1 000 1 100 +10.0 % failed", "not sealed", "licensed and competent people");
             assertThat(text).doesNotContain("359").doesNotContain("#");
         }

@@ -18,26 +18,35 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import tallledger.core.blame.Blame;
+import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
+import tallledger.core.drive.MovedBy;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.StageKind;
 import tallledger.core.gauge.HouseLimits;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.FitOut;
+import tallledger.core.motion.Axis;
+import tallledger.core.plate.PlateOf;
 import tallledger.core.reason.Reason;
+import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.survey.Catalogue;
 import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.StartCheck;
+import tallledger.core.survey.Systems;
 import tallledger.core.survey.UsualKit;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.words.Figures;
-import tallledger.web.words.SystemWords;
 import tallledger.web.words.Words;
 
 /** Every reason core can give has its words, and figures read as they should. */
 class WordsTest {
 
-    private static final Pattern CODE = Pattern.compile("(?:Reason\\.of|because|say|untested|step)\\((?:[^\"();]*\\? )?\"([a-z][a-z.-]+[a-z])\"(?: : \"([a-z][a-z.-]+)\")?");
+    private static final Pattern CODE = Pattern.compile("(?:Reason\\.of|because|say|untested|step|[A-Z][A-Z_]{3,})\\((?:[^\"();]*\\? )?\"([a-z][a-z.-]+[a-z])\"(?: : \"([a-z][a-z.-]+)\")?");
 
     @Test
     void everyReasonHasItsSentence() throws IOException {
@@ -83,7 +92,7 @@ class WordsTest {
                         }
                         step.needs().forEach(need -> assertThat(words.say("need." + need.kind().name(), need.of())).isNotBlank());
                         step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());
-                        assertThat(SystemWords.of(step.system(), words)).doesNotContain("{");
+                        assertThat(words.say(Systems.named(step.system(), fitOut))).doesNotContain("{");
                     }));
             UsualKit.of(family, all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
             all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());
@@ -92,6 +101,8 @@ class WordsTest {
             assertThat(words.say("script." + code)).isNotBlank();
             CycleScripts.of(code, Map.of()).events().forEach(event -> assertThat(words.say("event." + event)).isNotBlank());
         });
+        Stream.of(Axis.Role.values(), MovedBy.values(), StageKind.values(), StartCheck.Item.values(), Blame.Hunt.values(), PlateOf.values(), SpeedTable.Source.values(), Axis.Per.values(),
+                CycleScript.Whose.values(), Mounted.Kind.values()).flatMap(Stream::of).forEach(constant -> assertThat(words.of((Enum<?>) constant)).isNotBlank());
         HouseLimits.all().keySet().forEach(code -> assertThat(words.say("house." + code)).isNotBlank());
     }
 
@@ -106,7 +117,7 @@ class WordsTest {
     @Test
     void aReasonInsideAReasonIsWordedToo() {
         Words words = App.demo().bean(Words.class);
-        assertThat(words.say(Reason.of("limit.plate", Reason.of("limit.house-speed", new BigDecimal("6"), new BigDecimal("1400")))))
-                .isEqualTo("Plate value; ±6 % of 1\u00a0400, unloaded (house rule).");
+        assertThat(words.say(Reason.of("limit.SHOWN", Reason.of("limit.house-speed", new BigDecimal("6"), new BigDecimal("1400")))))
+                .isEqualTo("By the plate; ±6 % of 1\u00a0400, unloaded (house rule).");
     }
 }

@@ -15,17 +15,37 @@ import tallledger.core.drive.Route;
  * Who is to blame, by Bayes' rule over "no fault" and all sets of one and two elements.
  *
  * <p>Prior of a set: Π p over its members × Π (1 − p) over the rest. A run fails with probability
- * 1 − (1 − f)·Π(1 − s) over the faulty elements on its route. Elements that every run so far used together are one group.
+ * 1 − (1 − f)·Π(1 − s) over the faulty elements on its route; runs of one route count each, though half of f stays with the route
+ * (see {@link Posterior}). Elements that every run so far used together are one group.
+ *
+ * <p>The hunt ends when a part reaches 0.9, when no fault exceeds 0.99, or after 16 runs without either: then the likeliest is named
+ * as likeliest, not proven (house rules).
  *
  * <p>Worked (f = 0.03): 3 × 4 box, A1, B2 and C4 pass, B3 and A3 fail: gear 3 has 0.959, range A and B 0.007 each, no fault 0.034;
- * the next run that tells most is C3.
+ * a confirming run would be C3. With f = 0.10 and B3 alone: heard once, no fault 0.548; twice 0.434; heard, not, heard 0.305.
  *
  * @param suspects by their marginal probability, likeliest first
  * @param noFault  probability that nothing is faulty
  * @param bestSets the likeliest sets
- * @param tellsMost the run not yet made that tells most, with what it tells
+ * @param tellsMost the run that tells most, with what it tells; empty where none tells anything
+ * @param hunt      how the hunt stands
  */
-public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestSets, Optional<Telling> tellsMost) {
+public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestSets, Optional<Telling> tellsMost, Hunt hunt) {
+
+    /** How the hunt for the part stands. */
+    public enum Hunt {
+        GOES_ON,
+        /** One part is clear enough to act on. */
+        CLEAR,
+        /** It was imagined, or came from outside. */
+        NO_FAULT,
+        /** As many runs as anybody makes, and neither: the likeliest is named, and that it is not proven. */
+        LIKELIEST_NOT_PROVEN
+    }
+
+    static final double CLEAR = 0.9;
+    static final double NO_FAULT = 0.99;
+    static final int MOST_RUNS = 16;
 
     /**
      * An element under suspicion.
@@ -43,24 +63,28 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     /**
      * A run and what it tells.
      *
-     * @param gain expected fall of the entropy, bits
+     * @param gain     expected fall of the entropy, bits
+     * @param isRepeat whether it was run before: it then tells at least a quarter more than any that was not
      */
-    public record Telling(Route route, double gain) {
+    public record Telling(Route route, double gain, boolean isRepeat) {
     }
 
     private static final int BEST_SETS = 5;
     /** Gains this near are equal, and the quicker run wins. */
     private static final double SAME_GAIN = 1e-3;
+    /** A route run before is offered again where it tells so many times what the best new one does. */
+    private static final double REPEAT_WORTH = 1.25;
 
     /**
-     * @param trials   the latest run of each route, wrong readings without a symptom left out
-     * @param untried  routes that may be run next
+     * @param trials   every run that counts as evidence, wrong readings without a symptom left out
+     * @param allowed  routes that may be run next, run before or not
      * @param timeTo   time to get to a route, s: decides between runs that tell as much
      */
-    public static Blame of(Elements elements, List<Trial> trials, List<Route> untried, ToDoubleFunction<Route> timeTo, Chances chances) {
+    public static Blame of(Elements elements, List<Trial> trials, List<Route> allowed, ToDoubleFunction<Route> timeTo, Chances chances) {
         Posterior posterior = Posterior.of(elements, trials, chances);
         double[] marginals = posterior.marginals();
         List<Element> all = elements.all();
+        List<Route> untried = allowed.stream().filter(r -> !posterior.wasRun(r)).toList();
         List<Suspect> suspects = new ArrayList<>();
         Map<String, List<Element>> groups = groups(elements, trials);
         for (int e = 0; e < all.size(); e++) {
@@ -71,21 +95,36 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
         }
         suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
         double f = trials.stream().filter(Trial::failed).mapToDouble(t -> chances.falseAlarm(t.symptoms())).max().orElse(chances.noise());
-        return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS),
-                tellsMost(posterior, elements, untried, timeTo, f));
+        Optional<Telling> tells = tellsMost(posterior, elements, allowed, timeTo, f);
+        return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells, hunt(suspects, posterior.noFault(), trials.size()));
+    }
+
+    private static Hunt hunt(List<Suspect> suspects, double noFault, int runs) {
+        if (!suspects.isEmpty() && suspects.get(0).probability() >= CLEAR) {
+            return Hunt.CLEAR;
+        }
+        return noFault > NO_FAULT ? Hunt.NO_FAULT : runs >= MOST_RUNS ? Hunt.LIKELIEST_NOT_PROVEN : Hunt.GOES_ON;
     }
 
     /** Whether one element stands out enough to act on (house rule: nine in ten). */
     public boolean isClear() {
-        return !suspects.isEmpty() && suspects.get(0).probability() >= 0.9;
+        return hunt == Hunt.CLEAR;
     }
 
-    private static Optional<Telling> tellsMost(Posterior posterior, Elements elements, List<Route> untried, ToDoubleFunction<Route> timeTo, double f) {
+    /** The best run not made before; one made before where it tells at least a quarter more. */
+    private static Optional<Telling> tellsMost(Posterior posterior, Elements elements, List<Route> allowed, ToDoubleFunction<Route> timeTo, double f) {
+        Optional<Telling> fresh = best(posterior, elements, allowed.stream().filter(r -> !posterior.wasRun(r)).toList(), timeTo, f);
+        Optional<Telling> again = best(posterior, elements, allowed.stream().filter(posterior::wasRun).toList(), timeTo, f);
+        double wanted = fresh.map(t -> t.gain * REPEAT_WORTH).orElse(0.0);
+        return again.filter(t -> t.gain >= wanted).or(() -> fresh);
+    }
+
+    private static Optional<Telling> best(Posterior posterior, Elements elements, List<Route> routes, ToDoubleFunction<Route> timeTo, double f) {
         double now = posterior.entropy();
         Telling best = null;
         double bestTime = 0;
-        for (Route route : untried) {
-            Telling telling = new Telling(route, now - posterior.expectedEntropy(elements.mask(route), f));
+        for (Route route : routes) {
+            Telling telling = new Telling(route, now - posterior.expectedEntropy(route, elements.mask(route), f), posterior.wasRun(route));
             double time = timeTo.applyAsDouble(route);
             boolean better = best == null || telling.gain > best.gain + SAME_GAIN
                     || telling.gain > best.gain - SAME_GAIN && time < bestTime - 1e-9;

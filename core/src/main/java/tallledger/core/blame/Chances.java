@@ -21,9 +21,9 @@ public record Chances(double prior, double shows, double noise, double heat, dou
         return new Chances(0.03, 0.9, f, f, f);
     }
 
-    /** f of a run's symptoms: the one least easily imagined decides. */
+    /** f of what was heard: the greatest of its symptoms'. */
     double falseAlarm(Set<Symptom> symptoms) {
-        return symptoms.stream().mapToDouble(this::falseAlarm).min().orElse(unmistaken);
+        return symptoms.stream().mapToDouble(this::falseAlarm).max().orElse(unmistaken);
     }
 
     private double falseAlarm(Symptom symptom) {

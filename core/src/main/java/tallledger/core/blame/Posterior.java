@@ -2,24 +2,52 @@ package tallledger.core.blame;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import tallledger.core.blame.Blame.FaultSet;
 import tallledger.core.coverage.Elements;
+import tallledger.core.drive.Route;
 
-/** Probabilities of "no fault" (index 0) and of every set of one or two elements, given the runs. */
+/**
+ * Probabilities of "no fault" (index 0) and of every set of one or two elements, given the runs.
+ *
+ * <p>Runs of one route are not independent: half of f stays with the route. For a route with k failing and m passing runs and c
+ * faulty elements on it L = f/2·[m = 0] + (1 − f/2)·(1 − q)^k·q^m with q = (1 − g)·(1 − s)^c and 1 − g = (1 − f)/(1 − f/2); one run
+ * gives 1 − (1 − f)·(1 − s)^c. Failing runs beyond the second of a route that never passed add nothing.
+ */
 final class Posterior {
 
     private static final double LOG_2 = Math.log(2);
+    /** Failing runs that count on a route that never passed. */
+    private static final int MOST_FAILING = 2;
+
+    /**
+     * The runs of one route.
+     *
+     * @param mask    elements on it
+     * @param failing k
+     * @param passing m
+     * @param f       the greatest false chance of the symptoms heard on it
+     */
+    record History(long mask, int failing, int passing, double f) {
+
+        History with(boolean fails, double heard) {
+            return new History(mask, failing + (fails ? 1 : 0), passing + (fails ? 0 : 1), Math.max(f, heard));
+        }
+    }
 
     private final long[] sets;
     private final double[] probability;
+    private final Map<Route, History> histories;
     private final int elementCount;
     private final double shows;
 
-    private Posterior(long[] sets, double[] probability, int elementCount, double shows) {
+    private Posterior(long[] sets, double[] probability, Map<Route, History> histories, int elementCount, double shows) {
         this.sets = sets;
         this.probability = probability;
+        this.histories = histories;
         this.elementCount = elementCount;
         this.shows = shows;
     }
@@ -27,16 +55,17 @@ final class Posterior {
     static Posterior of(Elements elements, List<Trial> trials, Chances chances) {
         int n = elements.all().size();
         long[] sets = sets(elements.reachable(), n);
+        Map<Route, History> histories = new LinkedHashMap<>();
+        trials.forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0).with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
+                (before, one) -> before.with(t.failed(), one.f())));
         double odds = chances.prior() / (1 - chances.prior());
         double[] weight = new double[sets.length];
         double total = 0;
         for (int h = 0; h < sets.length; h++) {
             // The common factor (1 − p)^n cancels.
             double w = Math.pow(odds, Long.bitCount(sets[h]));
-            for (Trial trial : trials) {
-                double f = chances.falseAlarm(trial.symptoms());
-                double fails = fails(sets[h], elements.mask(trial.route()), chances.shows(), trial.failed() ? f : 0);
-                w *= trial.failed() ? fails : 1 - fails;
+            for (History history : histories.values()) {
+                w *= likelihood(sets[h], history, chances.shows());
             }
             weight[h] = w;
             total += w;
@@ -44,7 +73,7 @@ final class Posterior {
         for (int h = 0; h < weight.length; h++) {
             weight[h] /= total;
         }
-        return new Posterior(sets, weight, n, chances.shows());
+        return new Posterior(sets, weight, histories, n, chances.shows());
     }
 
     private static long[] sets(long reachable, int n) {
@@ -59,12 +88,16 @@ final class Posterior {
         return sets.stream().mapToLong(Long::longValue).toArray();
     }
 
-    /**
-     * Chance that a run fails under a set. A passing run says nothing of f: its factor (1 − f) is the same under every set
-     * and cancels, so 0 is passed there.
-     */
-    private static double fails(long set, long route, double shows, double f) {
-        return 1 - (1 - f) * Math.pow(1 - shows, Long.bitCount(set & route));
+    /** L of a route's runs under a set. */
+    private static double likelihood(long set, History history, double shows) {
+        int failing = history.passing == 0 ? Math.min(history.failing, MOST_FAILING) : history.failing;
+        return likelihood(set, history.mask, history.f, failing, history.passing, shows);
+    }
+
+    private static double likelihood(long set, long mask, double f, int failing, int passing, double shows) {
+        double half = f / 2;
+        double q = (1 - f) / (1 - half) * Math.pow(1 - shows, Long.bitCount(set & mask));
+        return (passing == 0 ? half : 0) + (1 - half) * Math.pow(1 - q, failing) * Math.pow(q, passing);
     }
 
     double noFault() {
@@ -89,23 +122,37 @@ final class Posterior {
         return sum;
     }
 
-    /** Expected entropy after a run of a route, bits. */
-    double expectedEntropy(long route, double f) {
-        // For a split with totals T, H = log T − Σ w log w / T; weighted by T this is T log T − Σ w log w.
+    boolean wasRun(Route route) {
+        return histories.containsKey(route);
+    }
+
+    /**
+     * Expected entropy after one more run of a route, bits.
+     *
+     * @param f false chance of what is listened for, where nothing was heard on the route yet
+     */
+    double expectedEntropy(Route route, long mask, double f) {
+        History before = histories.getOrDefault(route, new History(mask, 0, 0, 0));
+        double here = before.failing > 0 ? before.f : f;
+        // A failing run that would add nothing leaves the posterior as it is.
+        boolean adds = before.passing > 0 || before.failing < MOST_FAILING;
         double failing = 0;
         double passing = 0;
         double failingLogs = 0;
         double passingLogs = 0;
         for (int h = 0; h < sets.length; h++) {
-            double fails = fails(sets[h], route, shows, f);
-            double a = probability[h] * fails;
-            double b = probability[h] * (1 - fails);
+            double now = likelihood(sets[h], mask, here, before.failing, before.passing, shows);
+            double passes = now > 0 ? likelihood(sets[h], mask, here, before.failing, before.passing + 1, shows) / now : 0;
+            double a = probability[h] * (1 - passes);
+            double b = probability[h] * passes;
             failing += a;
             passing += b;
             failingLogs += a > 0 ? a * Math.log(a) : 0;
             passingLogs += b > 0 ? b * Math.log(b) : 0;
         }
-        return (xLogX(failing) - failingLogs + xLogX(passing) - passingLogs) / LOG_2;
+        // For a split with totals T, H = log T − Σ w log w / T; weighted by T this is T log T − Σ w log w.
+        double afterFailing = adds ? (xLogX(failing) - failingLogs) / LOG_2 : failing * entropy();
+        return afterFailing + (xLogX(passing) - passingLogs) / LOG_2;
     }
 
     private static double xLogX(double x) {

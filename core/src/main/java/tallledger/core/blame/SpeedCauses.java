@@ -180,7 +180,8 @@ public final class SpeedCauses {
         double off = median(here) - base;
         double scatter = here.stream().mapToDouble(r -> Math.abs(r.off() - base - off)).max().orElse(0);
         boolean restRight = rest.stream().allMatch(r -> Math.abs(r.off() - base) <= OFF) && (common || base > -OFF && base <= UNLOADED_MOST);
-        if (here.size() < 2 || rest.size() < 2 || Math.abs(off) <= OFF || scatter > FIT || !restRight) {
+        boolean allRight = here.stream().allMatch(r -> Math.abs(r.off()) <= OFF);
+        if (here.size() < 2 || rest.size() < 2 || Math.abs(off) <= OFF || scatter > FIT || !restRight || allRight) {
             return Optional.empty();
         }
         Stage lever = train.stages().get(stage);

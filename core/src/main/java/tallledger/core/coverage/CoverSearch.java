@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 
@@ -82,9 +83,11 @@ final class CoverSearch {
         }
         double lowest = speeds(true);
         double highest = speeds(false);
-        boolean lowRun = situation.run().stream().anyMatch(r -> situation.rpm(r) == lowest);
-        boolean highRun = situation.run().stream().anyMatch(r -> situation.rpm(r) == highest);
-        return (lowRun || rpm[0] != lowest ? 0 : LOWEST) | (highRun || rpm[rpm.length - 1] != highest ? 0 : HIGHEST);
+        boolean lowRun = situation.run().stream().anyMatch(r -> situation.isPlaced(r) && situation.rpm(r) == lowest);
+        boolean highRun = situation.run().stream().anyMatch(r -> situation.isPlaced(r) && situation.rpm(r) == highest);
+        long placed = IntStream.range(0, rpm.length).filter(i -> situation.isPlaced(routes.get(i)) && !situation.table().train().isSweep(routes.get(i)))
+                .mapToLong(i -> (rpm[i] == lowest ? LOWEST : 0) | (rpm[i] == highest ? HIGHEST : 0)).reduce(0, (a, b) -> a | b);
+        return placed & ((lowRun ? 0 : LOWEST) | (highRun ? 0 : HIGHEST));
     }
 
     private double speeds(boolean lowest) {
@@ -94,8 +97,8 @@ final class CoverSearch {
     }
 
     private long endsOf(int i) {
-        boolean sweep = situation.table().train().isSweep(routes.get(i));
-        return sweep ? 0 : (rpm[i] == speeds(true) ? LOWEST : 0) | (rpm[i] == speeds(false) ? HIGHEST : 0);
+        boolean noEnd = situation.table().train().isSweep(routes.get(i)) || !situation.isPlaced(routes.get(i));
+        return noEnd ? 0 : (rpm[i] == speeds(true) ? LOWEST : 0) | (rpm[i] == speeds(false) ? HIGHEST : 0);
     }
 
     private long[] stageMasks(DriveTrain train) {
@@ -266,7 +269,7 @@ final class CoverSearch {
 
     private int reachOfCached(int i) {
         if (reaches == null) {
-            reaches = java.util.stream.IntStream.range(0, routes.size()).map(k -> reachOf(rpm[k])).toArray();
+            reaches = IntStream.range(0, routes.size()).map(k -> reachOf(rpm[k])).toArray();
         }
         return reaches[i];
     }

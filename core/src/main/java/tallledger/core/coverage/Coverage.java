@@ -12,10 +12,11 @@ import tallledger.core.drive.SpeedTable;
  * What is proven of every speed.
  *
  * @param marks     mark by speed, in the table's order
+ * @param routes    mark of every route by itself: what was run there, else inferred or open
  * @param exercised elements on the routes of proven runs
  * @param failedOn  elements on the routes of failed runs, those on every route left out
  */
-public record Coverage(Map<Speed, Mark> marks, long exercised, long failedOn) {
+public record Coverage(Map<Speed, Mark> marks, Map<Route, Mark> routes, long exercised, long failedOn) {
 
     /** Counts of distinct speeds; sweeps are counted apart, they are ranges. */
     public record Counts(int all, int run, int proven, int failed, int undecided, int inferred, int open,
@@ -31,13 +32,12 @@ public record Coverage(Map<Speed, Mark> marks, long exercised, long failedOn) {
         long exercised = union(elements, outcomes, Outcome.PROVEN);
         long failedOn = union(elements, outcomes, Outcome.FAILED) & ~elements.everywhere();
         Map<Speed, Mark> marks = new LinkedHashMap<>();
+        Map<Route, Mark> routes = new LinkedHashMap<>();
         for (Speed speed : table.speeds()) {
-            Mark best = speed.routes().stream()
-                    .map(route -> mark(elements, outcomes, route, exercised, failedOn))
-                    .min(Mark::compareTo).orElseThrow();
-            marks.put(speed, best);
+            speed.routes().forEach(route -> routes.put(route, mark(elements, outcomes, route, exercised, failedOn)));
+            marks.put(speed, speed.routes().stream().map(routes::get).min(Mark::compareTo).orElseThrow());
         }
-        return new Coverage(marks, exercised, failedOn);
+        return new Coverage(marks, routes, exercised, failedOn);
     }
 
     private static Mark mark(Elements elements, Map<Route, Outcome> outcomes, Route route, long exercised, long failedOn) {
@@ -62,6 +62,11 @@ public record Coverage(Map<Speed, Mark> marks, long exercised, long failedOn) {
 
     public Mark mark(Speed speed) {
         return marks.get(speed);
+    }
+
+    /** What is known of one route: a speed's mark is not given to routes nobody ran. */
+    public Mark mark(Route route) {
+        return routes.getOrDefault(route, Mark.OPEN);
     }
 
     public List<Speed> marked(Mark mark) {

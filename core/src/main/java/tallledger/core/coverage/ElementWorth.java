@@ -16,6 +16,7 @@ public record ElementWorth(double chance, double cost) {
             case MOTOR -> new ElementWorth(0.03, 350);
             case BELT -> new ElementWorth(0.03, 60);
             case GEAR -> new ElementWorth(0.03, 600);
+            case CHANGE_WHEELS -> new ElementWorth(0.03, 80);
             case BACK_GEAR -> new ElementWorth(0.03, 300);
             case VARIATOR -> new ElementWorth(0.05, 400);
             case INVERTER -> new ElementWorth(0.03, 500);

@@ -3,7 +3,6 @@ package tallledger.core.coverage;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Stage;
-import tallledger.core.drive.StageKind;
 
 /**
  * What runs and moves take, s (house starting values, open to change).
@@ -13,11 +12,12 @@ import tallledger.core.drive.StageKind;
  * @param sweep    for taking a sliding stage through its range
  * @param lever    to move a lever or switch
  * @param belt     to move a belt
+ * @param pin      to draw a pin or change a wheel
  * @param stopping to stop and start, once a move, where any moved stage is stop-to-shift
  */
-public record HouseTimes(double listen, int turns, double sweep, double lever, double belt, double stopping) {
+public record HouseTimes(double listen, int turns, double sweep, double lever, double belt, double pin, double stopping) {
 
-    public static final HouseTimes HOUSE = new HouseTimes(20, 10, 40, 5, 90, 10);
+    public static final HouseTimes HOUSE = new HouseTimes(20, 10, 40, 5, 90, 180, 10);
 
     private static final double SECONDS_A_MINUTE = 60;
 
@@ -41,6 +41,11 @@ public record HouseTimes(double listen, int turns, double sweep, double lever, d
     }
 
     double move(Stage stage) {
-        return stage.kind() == StageKind.BELT ? belt : stage.kind() == StageKind.COMMANDED ? 0 : lever;
+        return switch (stage.movedBy()) {
+            case LEVER -> lever;
+            case BELT -> belt;
+            case PIN -> pin;
+            case COMMAND -> 0;
+        };
     }
 }

@@ -56,14 +56,9 @@ public final class RunPlanner {
     }
 
     private RunPlan everySpeed(Situation situation, Map<Route, Outcome> outcomes, Collection<Route> passed) {
-        List<Route> left = new ArrayList<>(EverySpeed.routes(table).stream()
-                .filter(r -> !outcomes.containsKey(r) && !passed.contains(r)).toList());
-        List<Route> unplaced = left.stream().filter(r -> table.speedOf(r).flatMap(Speed::expected).isEmpty()).toList();
-        left.removeAll(unplaced);
+        List<Route> left = EverySpeed.routes(table).stream().filter(r -> !outcomes.containsKey(r) && !passed.contains(r)).toList();
         RunOrder.Ordered ordered = RunOrder.of(situation, left);
-        List<Route> order = new ArrayList<>(ordered.routes());
-        order.addAll(unplaced);
-        return result(School.EVERY_SPEED, situation, order, ordered.seconds(), ordered.bound(), left.size(), true, OptionalInt.empty(), 0);
+        return result(School.EVERY_SPEED, situation, ordered.routes(), ordered.seconds(), ordered.bound(), left.size(), true, OptionalInt.empty(), 0);
     }
 
     private RunPlan everyGear(Situation situation) {
@@ -78,8 +73,8 @@ public final class RunPlanner {
         List<Route> order = search.way(best);
         int bound = search.lowerBound();
         OptionalInt warm = OptionalInt.empty();
-        if (order.size() > bound) {
-            CoverSearch unruled = new CoverSearch(situation, false, true);
+        CoverSearch unruled = new CoverSearch(situation, false, true);
+        if (order.size() > unruled.lowerBound()) {
             int count = unruled.way(unruled.fewest()).size();
             warm = count < order.size() ? OptionalInt.of(count) : OptionalInt.empty();
             bound = Math.max(bound, Math.min(count, order.size()));

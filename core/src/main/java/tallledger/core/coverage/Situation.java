@@ -29,15 +29,24 @@ record Situation(SpeedTable table, Elements elements, List<Route> candidates, lo
 
     static Situation of(SpeedTable table, Elements elements, Map<Route, Outcome> outcomes, Collection<Route> passed,
                         Optional<Route> standing, OptionalDouble highest, HouseTimes times) {
-        List<Route> candidates = table.speeds().stream().filter(s -> s.expected().isPresent())
+        List<Route> candidates = table.speeds().stream()
                 .flatMap(s -> s.routes().stream()).filter(r -> !outcomes.containsKey(r) && !passed.contains(r))
-                .sorted(Comparator.comparingDouble(r -> rpm(table, r))).toList();
+                .sorted(Comparator.comparingDouble((Route r) -> rpm(table, r)).thenComparing(r -> isPlaced(table, r))).toList();
         long exercised = Coverage.of(table, elements, outcomes).exercised();
         return new Situation(table, elements, candidates, exercised, new HashSet<>(outcomes.keySet()), standing, highest, times);
     }
 
     static double rpm(SpeedTable table, Route route) {
-        return table.speedOf(route).flatMap(Speed::expected).orElse(Double.MAX_VALUE);
+        return table.speedOf(route).map(s -> ColdSpindle.placed(table, s)).orElse(Double.MAX_VALUE);
+    }
+
+    /** Whether anybody knows how fast a route runs; one nobody can place comes just before the fastest. */
+    static boolean isPlaced(SpeedTable table, Route route) {
+        return table.speedOf(route).flatMap(Speed::expected).isPresent();
+    }
+
+    boolean isPlaced(Route route) {
+        return isPlaced(table, route);
     }
 
     double rpm(Route route) {
@@ -45,7 +54,7 @@ record Situation(SpeedTable table, Elements elements, List<Route> candidates, lo
     }
 
     double runTime(Route route) {
-        return times.run(rpm(route), table.train().isSweep(route));
+        return isPlaced(route) || table.train().isSweep(route) ? times.run(rpm(route), table.train().isSweep(route)) : times.listen();
     }
 
     /**

@@ -3,6 +3,7 @@ package tallledger.core.cycle;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.Refused;
@@ -48,15 +49,22 @@ public record CycleLog(List<Tap> taps) {
         return new CycleLog(taps);
     }
 
+    /** "pedal-down", "pedal down" and "Pedal down" are one event. */
+    private static boolean isSame(String event, String typed) {
+        return event.equals(typed) || plain(event).equals(plain(typed));
+    }
+
+    private static String plain(String name) {
+        return name.toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
+    }
+
     private static Tap tap(String line, int number, CycleScript script, List<Tap> before) {
         Matcher m = LINE.matcher(line);
         if (!m.matches()) {
             throw Refused.because("log.line", number, line.length() > 40 ? line.substring(0, 40) + "…" : line);
         }
-        String event = m.group("name");
-        if (!script.events().contains(event)) {
-            throw Refused.because("log.event", number, event, String.join(", ", script.events()));
-        }
+        String event = script.events().stream().filter(e -> isSame(e, m.group("name"))).findFirst()
+                .orElseThrow(() -> Refused.because("log.event", number, m.group("name"), String.join(", ", script.events())));
         BigDecimal at = new BigDecimal(m.group("at").replace(',', '.'));
         if (at.compareTo(LONGEST) > 0) {
             throw Refused.because("log.late", number, at, LONGEST);

@@ -34,15 +34,33 @@ public record CycleResult(List<Line> lines) {
     private record Slot(String event, boolean must, Optional<CycleScript.Window> window) {
     }
 
+    /** Lined up with whatever the log may be meant for that it comes nearest to; of equals the shortest. */
     public static CycleResult of(CycleScript script, CycleLog log) {
+        List<Slot> best = List.of();
+        int[][] least = null;
+        for (List<CycleScript.Expected> variant : script.variants(log.taps().get(0).event(), log.taps().size())) {
+            List<Slot> slots = slots(variant);
+            int[][] costs = costs(slots, log.taps());
+            if (least == null || cost(costs) < cost(least) || cost(costs) == cost(least) && slots.size() < best.size()) {
+                best = slots;
+                least = costs;
+            }
+        }
+        return new CycleResult(outOfOrder(lineUp(best, log.taps(), least, script)));
+    }
+
+    private static int cost(int[][] costs) {
+        return costs[costs.length - 1][costs[0].length - 1];
+    }
+
+    private static List<Slot> slots(List<CycleScript.Expected> expected) {
         List<Slot> slots = new ArrayList<>();
-        for (CycleScript.Expected e : script.expected()) {
+        for (CycleScript.Expected e : expected) {
             for (int i = 0; i < e.most(); i++) {
                 slots.add(new Slot(e.event(), i < e.least(), e.window()));
             }
         }
-        List<Line> lines = lineUp(slots, log.taps(), costs(slots, log.taps()), script);
-        return new CycleResult(outOfOrder(lines));
+        return slots;
     }
 
     private static int[][] costs(List<Slot> slots, List<CycleLog.Tap> taps) {
@@ -127,6 +145,17 @@ public record CycleResult(List<Line> lines) {
             }
         }
         return List.copyOf(sorted);
+    }
+
+    /** Everything was right as far as it goes, and it stops before the end: what should have come after is not known. */
+    public boolean breaksOff() {
+        int last = -1;
+        for (int i = 0; i < lines.size(); i++) {
+            last = lines.get(i).at.isPresent() ? i : last;
+        }
+        int logged = last + 1;
+        return logged < lines.size() && lines.subList(0, logged).stream().allMatch(l -> l.verdict == Verdict.RIGHT)
+                && lines.subList(logged, lines.size()).stream().allMatch(l -> l.verdict == Verdict.MISSING);
     }
 
     public boolean isRight() {

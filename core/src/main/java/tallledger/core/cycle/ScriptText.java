@@ -43,7 +43,7 @@ public final class ScriptText {
         int least = m.group("least") == null ? 1 : Integer.parseInt(m.group("least"));
         int most = m.group("most") == null ? least : Integer.parseInt(m.group("most"));
         Optional<CycleScript.Window> window = m.group("from") == null ? Optional.empty()
-                : Optional.of(new CycleScript.Window(seconds(m.group("from")), seconds(m.group("to"))));
+                : Optional.of(new CycleScript.Window(seconds(m.group("from")), seconds(m.group("to")), CycleScript.Whose.OWN));
         return new CycleScript.Expected(m.group("name").strip(), least, most, window);
     }
 

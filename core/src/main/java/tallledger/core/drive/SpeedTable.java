@@ -23,8 +23,22 @@ import tallledger.core.reason.Refused;
  */
 public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds, LeverFactors factors) {
 
+    /** What a nominal speed was taken from. */
+    public enum Source {
+        /** The plate shows it. */
+        SHOWN,
+        /** The plate shows another value, and somebody accepted that it means this. */
+        CORRECTED,
+        /** The plate cannot be read; the stages as described give it. */
+        STAGES,
+        /** The plate cannot be read; its other cells give it. */
+        OTHER_CELLS
+    }
+
     /** Routes within this share of the group's lowest are one speed (house rule). */
     public static final double SAME_SPEED = 0.005;
+    /** What a decimal loses in binary: 0.5 % exactly is still the same speed. */
+    private static final double BINARY = 1e-12;
     private static final MathContext COMPUTED = new MathContext(4);
 
     public SpeedTable {
@@ -66,6 +80,18 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
         return nominal(train, plate, route);
     }
 
+    /** Where a route's nominal speed comes from. */
+    public Source source(Route route) {
+        if (train.isSweep(route)) {
+            return Source.STAGES;
+        }
+        PlateCell cell = plate.cell(train.plateKey(route));
+        if (cell instanceof PlateCell.Corrected) {
+            return Source.CORRECTED;
+        }
+        return cell.value().isPresent() ? Source.SHOWN : train.speed(route).isPresent() ? Source.STAGES : Source.OTHER_CELLS;
+    }
+
     /** The speed a route belongs to; empty for a combination that gives none. */
     public Optional<Speed> speedOf(Route route) {
         return speeds.stream().filter(speed -> speed.routes().contains(route)).findFirst();
@@ -89,7 +115,7 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
 
     private static List<Speed> distinct(DriveTrain train, SpeedPlate plate, List<Route> routes) {
         List<Route> ascending = routes.stream()
-                .sorted(Comparator.comparing((Route r) -> nominal(train, plate, r).orElseThrow())
+                .sorted(Comparator.comparingDouble((Route r) -> exact(train, plate, r))
                         .thenComparing(train::isReverse)).toList();
         List<Speed> speeds = new ArrayList<>();
         List<Route> group = new ArrayList<>();
@@ -106,9 +132,13 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
         return speeds;
     }
 
+    /** Compared as the drive gives them, not as they are shown. */
     private static boolean isSame(DriveTrain train, SpeedPlate plate, Route lowest, Route other) {
-        BigDecimal highest = nominal(train, plate, lowest).orElseThrow().multiply(BigDecimal.ONE.add(BigDecimal.valueOf(SAME_SPEED)));
-        return nominal(train, plate, other).orElseThrow().compareTo(highest) <= 0;
+        return exact(train, plate, other) <= exact(train, plate, lowest) * (1 + SAME_SPEED) * (1 + BINARY);
+    }
+
+    private static double exact(DriveTrain train, SpeedPlate plate, Route route) {
+        return plate.cell(train.plateKey(route)).value().map(BigDecimal::doubleValue).or(() -> train.speed(route).map(Span::low)).orElseThrow();
     }
 
     private static Speed grouped(DriveTrain train, SpeedPlate plate, List<Route> group) {

@@ -1,6 +1,7 @@
 package tallledger.core.drive;
 
 import java.util.Optional;
+import tallledger.core.reason.Reason;
 
 /**
  * Power and torque at the spindle: M = 9 550 · P · η / n, N·m with kW and min⁻¹.
@@ -20,25 +21,42 @@ public record SpindlePower(double kilowatts, double newtonMetres) {
     private static final double NEWTON_METRES = 9_550;
 
     /**
-     * At one route and speed.
+     * At one route and speed; empty where something it depends on is not known ({@link #unknown}).
      *
      * @param train  the drive
      * @param rating what the motor's plate says
      * @param route  which positions; windings and inverter ends among them
      * @param rpm    spindle speed, min⁻¹
      */
-    public static SpindlePower at(DriveTrain train, MotorRating rating, Route route, double rpm) {
-        return at(train, rating, route, rpm, inverterShare(train, route));
+    public static Optional<SpindlePower> at(DriveTrain train, MotorRating rating, Route route, double rpm) {
+        return unknown(train, rating, route).isPresent() ? Optional.empty()
+                : Optional.of(reckoned(train, rating, route, rpm, inverter(train, route).map(Span::high).orElse(1.0)));
     }
 
     /** The same at any setting of an inverter, {@code frequencyShare} = f/f_plate. */
-    public static SpindlePower at(DriveTrain train, MotorRating rating, Route route, double rpm, double frequencyShare) {
+    public static Optional<SpindlePower> at(DriveTrain train, MotorRating rating, Route route, double rpm, double frequencyShare) {
+        return unknown(train, rating, route).isPresent() ? Optional.empty() : Optional.of(reckoned(train, rating, route, rpm, frequencyShare));
+    }
+
+    /** What must be known first: never a wrong number. */
+    public static Optional<Reason> unknown(DriveTrain train, MotorRating rating, Route route) {
+        boolean inverted = train.stages().stream().anyMatch(s -> s.kind() == StageKind.INVERTER);
+        if (inverted && inverter(train, route).isEmpty()) {
+            return Optional.of(Reason.of("power.inverter-unknown"));
+        }
+        Stage motor = train.stages().get(0);
+        boolean windings = motor.kind() == StageKind.MOTOR && motor.isChoice() && rating.law() != MotorRating.Law.CONSTANT_POWER;
+        return windings && motor.positions().stream().anyMatch(p -> p.transmission().factor().isEmpty())
+                ? Optional.of(Reason.of("power.windings-unknown", rating.law())) : Optional.empty();
+    }
+
+    private static SpindlePower reckoned(DriveTrain train, MotorRating rating, Route route, double rpm, double frequencyShare) {
         double power = rating.kilowatts().doubleValue() * rating.law().share(windingShare(train, route))
                 * Math.min(1, frequencyShare) * rating.efficiency().doubleValue();
         return new SpindlePower(power, NEWTON_METRES * power / rpm);
     }
 
-    /** Speed of the route's winding over the fastest winding's. */
+    /** Speed of the route's winding over the fastest winding's; 1 where there is one, or none is typed and power does not depend on it. */
     private static double windingShare(DriveTrain train, Route route) {
         Stage motor = train.stages().get(0);
         if (motor.kind() != StageKind.MOTOR || !motor.isChoice()) {
@@ -48,13 +66,13 @@ public record SpindlePower(double kilowatts, double newtonMetres) {
         return train.position(route, 0).transmission().factor().map(f -> f.high() / fastest).orElse(1.0);
     }
 
-    private static double inverterShare(DriveTrain train, Route route) {
+    /** Where the route's inverter stands, as a share of its plate frequency. */
+    private static Optional<Span> inverter(DriveTrain train, Route route) {
         for (int s = 0; s < train.stages().size(); s++) {
             if (train.stages().get(s).kind() == StageKind.INVERTER) {
-                Optional<Span> factor = train.position(route, s).transmission().factor();
-                return factor.map(Span::high).orElse(1.0);
+                return train.position(route, s).transmission().factor();
             }
         }
-        return 1;
+        return Optional.empty();
     }
 }

@@ -16,8 +16,9 @@ import tallledger.core.reason.Refused;
  * @param shifting  whether it is moved at rest
  * @param positions its positions, as they stand on the machine
  * @param pattern   how they stand: in a row, in a gate, round a dial
+ * @param movedBy   what a person moves
  */
-public record Stage(String name, StageKind kind, Shifting shifting, List<Position> positions, LeverPattern pattern) {
+public record Stage(String name, StageKind kind, Shifting shifting, List<Position> positions, LeverPattern pattern, MovedBy movedBy) {
 
     public static final int MOST_POSITIONS = 16;
     public static final int LONGEST_NAME = 40;
@@ -30,6 +31,11 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
     /** A lever whose positions stand in a row. */
     public Stage(String name, StageKind kind, Shifting shifting, List<Position> positions) {
         this(name, kind, shifting, positions, LeverPattern.ROW);
+    }
+
+    /** Moved as is usual for its kind. */
+    public Stage(String name, StageKind kind, Shifting shifting, List<Position> positions, LeverPattern pattern) {
+        this(name, kind, shifting, positions, pattern, MovedBy.usual(kind));
     }
 
     public Stage {

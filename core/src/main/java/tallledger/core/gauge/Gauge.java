@@ -39,21 +39,18 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
     }
 
     /**
-     * Standard uncertainty of one reading, in its own unit.
+     * Of one reading.
      *
      * @param reading what the gauge shows
      * @param step    worth of the last digit written down; the coarser of it and the resolution counts
      */
-    public double standardUncertainty(BigDecimal reading, BigDecimal step) {
-        double digit = resolution.max(step).doubleValue() / RECTANGULAR;
-        double calibrated = calibration.multiply(reading.abs()).doubleValue() / COVERAGE_FACTOR;
-        return Math.hypot(digit, calibrated);
+    public Uncertainty reading(BigDecimal reading, BigDecimal step) {
+        return Uncertainty.of(resolution.max(step).doubleValue() / RECTANGULAR, calibration.multiply(reading.abs()).doubleValue() / COVERAGE_FACTOR);
     }
 
     /** Of the difference of two readings, such as TIR, play or backlash: the digit counts √2 times. */
-    public double differenceUncertainty(BigDecimal difference, BigDecimal step) {
-        double digit = Math.sqrt(2) * resolution.max(step).doubleValue() / RECTANGULAR;
-        double calibrated = calibration.multiply(difference.abs()).doubleValue() / COVERAGE_FACTOR;
-        return Math.hypot(digit, calibrated);
+    public Uncertainty difference(BigDecimal difference, BigDecimal step) {
+        Uncertainty one = reading(difference, step);
+        return Uncertainty.of(Math.sqrt(2) * one.digit(), one.calibration());
     }
 }

@@ -2,7 +2,6 @@ package tallledger.core.gauge;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.math.RoundingMode;
 import tallledger.core.reason.Reason;
 
 /**
@@ -16,41 +15,43 @@ import tallledger.core.reason.Reason;
  *
  * @param verdict  what is proven
  * @param reading  y
- * @param expanded U, same unit
+ * @param expanded U, same unit, as judged with
  * @param limit    the limit judged against
  * @param because  the deciding comparison, with its numbers
  */
 public record Judgement(Verdict verdict, BigDecimal reading, BigDecimal expanded, Limit limit, Reason because) {
 
-    private static final MathContext SHOWN = new MathContext(2, RoundingMode.UP);
-
+    /** A reading of which nothing but U is known. */
     public static Judgement of(BigDecimal reading, double expanded, Limit limit) {
-        BigDecimal u = new BigDecimal(expanded).round(MathContext.DECIMAL32);
-        BigDecimal shown = u.round(SHOWN);
+        return of(reading, Uncertainty.of(expanded / Gauge.COVERAGE_FACTOR, 0), limit);
+    }
+
+    public static Judgement of(BigDecimal reading, Uncertainty uncertainty, Limit limit) {
+        BigDecimal u = new BigDecimal(uncertainty.expanded()).round(MathContext.DECIMAL32);
+        Shown shown = Shown.of(reading, uncertainty.expanded());
         BigDecimal high = reading.add(u);
         BigDecimal low = reading.subtract(u);
         if (low.compareTo(limit.upper()) > 0) {
-            return new Judgement(Verdict.OUTSIDE, reading, shown, limit,
-                    Reason.of("verdict.above", reading, shown, limit.upper()));
+            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of("verdict.above", shown, limit.upper()));
         }
         if (high.compareTo(limit.lower()) < 0) {
-            return new Judgement(Verdict.OUTSIDE, reading, shown, limit,
-                    Reason.of("verdict.below", reading, shown, limit.lower()));
+            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of("verdict.below", shown, limit.lower()));
         }
         if (high.compareTo(limit.upper()) <= 0 && low.compareTo(limit.lower()) >= 0) {
-            return new Judgement(Verdict.WITHIN, reading, shown, limit,
-                    Reason.of("verdict.inside", reading, shown, limit.lower(), limit.upper()));
+            return new Judgement(Verdict.WITHIN, reading, u, limit, Reason.of("verdict.inside", shown, limit.lower(), limit.upper()));
         }
-        return new Judgement(Verdict.TOO_CLOSE_TO_CALL, reading, shown, limit, whatSettles(reading, shown, limit));
+        return new Judgement(Verdict.TOO_CLOSE_TO_CALL, reading, u, limit, tooClose(reading, uncertainty, shown, limit));
     }
 
-    private static Reason whatSettles(BigDecimal reading, BigDecimal shown, Limit limit) {
+    private static Reason tooClose(BigDecimal reading, Uncertainty uncertainty, Shown shown, Limit limit) {
         BigDecimal toUpper = reading.subtract(limit.upper()).abs();
         BigDecimal toLower = reading.subtract(limit.lower()).abs();
         BigDecimal edge = toUpper.compareTo(toLower) <= 0 ? limit.upper() : limit.lower();
-        BigDecimal distance = toUpper.min(toLower);
-        return distance.signum() == 0
-                ? Reason.of("verdict.on-limit", reading, edge)
-                : Reason.of("verdict.too-close", reading, shown, edge, distance.round(new MathContext(3, RoundingMode.DOWN)));
+        return Reason.of("verdict.too-close", shown, edge, uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
+    }
+
+    /** The reading as it is shown. */
+    public Shown shown() {
+        return Shown.of(reading, expanded.doubleValue());
     }
 }

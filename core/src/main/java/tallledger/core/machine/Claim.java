@@ -17,8 +17,9 @@ import tallledger.core.reason.Refused;
  * @param value     the value claimed, as typed
  * @param source    who says so
  * @param wording   their exact words, may be empty
+ * @param axis      identity of the axis it is about, where a person chose one; empty otherwise
  */
-public record Claim(Attribute attribute, String value, Source source, String wording) {
+public record Claim(Attribute attribute, String value, Source source, String wording, String axis) {
 
     public static final int LONGEST_WORDING = 400;
 
@@ -45,6 +46,11 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     /** Who says so. */
     public enum Source { PLATE, ADVERTISEMENT, SELLER, MANUAL, TEST_CHART }
 
+    /** About no axis. */
+    public Claim(Attribute attribute, String value, Source source, String wording) {
+        this(attribute, value, source, wording, "");
+    }
+
     public Claim {
         if (value.isBlank()) {
             throw Refused.because("claim.empty");
@@ -58,7 +64,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     }
 
     /** Checks the value against its form, so that a mistyped number is caught where it was typed. */
-    public static Claim checked(Attribute attribute, String value, Source source, String wording, LengthUnit unit) {
+    public static Claim checked(Attribute attribute, String value, Source source, String wording, String axis, LengthUnit unit) {
         switch (attribute.form()) {
             case COUNT -> {
                 TypedNumber count = TypedNumber.parsePositive(value);
@@ -70,7 +76,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case LENGTH -> TypedLength.parse(value, unit);
             case TEXT -> { }
         }
-        return new Claim(attribute, value.strip(), source, wording.strip());
+        return new Claim(attribute, value.strip(), source, wording.strip(), axis.strip());
     }
 
     /** A claimed length in mm, to a tenth, to stand beside what was typed; empty for anything that is no length. */
@@ -80,11 +86,11 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     }
 
     Map<String, Object> toPayload() {
-        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording);
+        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis);
     }
 
     static Claim from(Payload p) {
         return new Claim(Attribute.valueOf(p.text("attribute")), p.text("value"), Source.valueOf(p.text("source")),
-                p.text("wording"));
+                p.text("wording"), p.optionalText("axis").orElse(""));
     }
 }

@@ -8,6 +8,7 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.GearPair;
 import tallledger.core.drive.LeverPattern;
+import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Span;
@@ -40,7 +41,7 @@ final class DriveCodec {
 
     private static Map<String, Object> stage(Stage stage) {
         return Map.of("name", stage.name(), "kind", stage.kind().name(), "shifting", stage.shifting().name(),
-                "pattern", stage.pattern().name(),
+                "pattern", stage.pattern().name(), "movedBy", stage.movedBy().name(),
                 "positions", stage.positions().stream().map(position ->
                         Map.of("label", position.label(), "transmission", transmission(position.transmission()))).toList());
     }
@@ -48,8 +49,10 @@ final class DriveCodec {
     private static Stage stage(Payload p) {
         List<Position> positions = p.parts("positions").stream()
                 .map(x -> new Position(x.text("label"), transmission(x.part("transmission")))).toList();
-        return new Stage(p.text("name"), StageKind.valueOf(p.text("kind")), Shifting.valueOf(p.text("shifting")), positions,
-                p.optionalText("pattern").map(LeverPattern::valueOf).orElse(LeverPattern.ROW));
+        StageKind kind = StageKind.valueOf(p.text("kind"));
+        return new Stage(p.text("name"), kind, Shifting.valueOf(p.text("shifting")), positions,
+                p.optionalText("pattern").map(LeverPattern::valueOf).orElse(LeverPattern.ROW),
+                p.optionalText("movedBy").map(MovedBy::valueOf).orElse(MovedBy.usual(kind)));
     }
 
     private static Map<String, Object> transmission(Transmission t) {

@@ -49,6 +49,10 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         axes.stream().filter(a -> !names.add(a.name())).findFirst().ifPresent(a -> {
             throw Refused.because("axes.repeated", a.name()).at("axes");
         });
+        Set<String> ids = new HashSet<>();
+        axes.stream().filter(a -> !ids.add(a.id())).findFirst().ifPresent(a -> {
+            throw Refused.because("axes.same", a.name()).at("axes");
+        });
         for (Feature feature : set) {
             feature.needs().filter(n -> !set.contains(n)).ifPresent(n -> {
                 throw Refused.because("feature.needs", feature, n).at("features");
@@ -73,8 +77,13 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         return features.contains(feature);
     }
 
-    public Optional<Axis> axis(String name) {
-        return axes.stream().filter(a -> a.name().equals(name)).findFirst();
+    /** The axis of an identity. */
+    public Optional<Axis> axis(String id) {
+        return axes.stream().filter(a -> a.id().equals(id)).findFirst();
+    }
+
+    public Optional<Axis> axis(Axis.Role role) {
+        return axes.stream().filter(a -> a.role() == role).findFirst();
     }
 
     /** What a common machine of its family has. */
@@ -116,7 +125,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
 
     Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>();
-        fields.put("axes", axes.stream().map(a -> (Object) Map.of("name", a.name(), "minus", a.minus(), "plus", a.plus(), "travel", a.travel(),
+        fields.put("axes", axes.stream().map(a -> (Object) fields("id", a.id(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus", a.plus(), "travel", a.travel(),
                 "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest", a.rates().slowest(),
                 "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
         fields.put("features", features.stream().map(Enum::name).toList());
@@ -131,9 +140,12 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     }
 
     static FitOut from(Payload p) {
-        List<Axis> axes = p.parts("axes").stream().map(a -> new Axis(a.text("name"), a.text("minus"), a.text("plus"),
-                new HashSet<>(a.texts("abilities").stream().map(Ability::valueOf).toList()), a.text("travel"),
-                new Axis.Rates(Axis.Per.valueOf(a.text("per")), a.text("slowest"), a.text("fastest"), a.text("rapid")))).toList();
+        Set<String> taken = new HashSet<>();
+        List<Axis> axes = p.parts("axes").stream().map(a -> {
+            String id = a.optionalText("id").orElseGet(() -> Axis.idFor(a.text("name"), taken));
+            taken.add(id);
+            return axis(id, a);
+        }).toList();
         Set<Feature> features = new HashSet<>(p.texts("features").stream().map(Feature::valueOf).toList());
         Payload s = p.part("supply");
         SupplyPlate supply = SupplyPlate.parse(s.optionalText("volts").orElse(""), s.optionalText("hertz").orElse(""), s.whole("phases"),
@@ -141,5 +153,20 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart")).map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
                 c.text("reach"), c.text("buyable"))) : Optional.empty();
         return new FitOut(axes, features, supply, chart);
+    }
+
+    private static Axis axis(String id, Payload a) {
+        return new Axis(id, a.optionalText("role").map(Axis.Role::valueOf).orElse(Axis.Role.named(a.text("name"))), a.text("name"), a.text("minus"), a.text("plus"),
+                new HashSet<>(a.texts("abilities").stream().map(Ability::valueOf).toList()), a.text("travel"),
+                new Axis.Rates(Axis.Per.valueOf(a.text("per")), a.text("slowest"), a.text("fastest"), a.text("rapid")));
+    }
+
+    /** More fields than Map.of takes. */
+    private static Map<String, Object> fields(Object... namesAndValues) {
+        Map<String, Object> fields = new HashMap<>();
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            fields.put((String) namesAndValues[i], namesAndValues[i + 1]);
+        }
+        return fields;
     }
 }

@@ -13,9 +13,11 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.Transmission;
 import tallledger.core.ledger.Payload;
+import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -26,11 +28,11 @@ import tallledger.core.reason.Refused;
  * @param train    its spindle drive; ratios may be unknown
  * @param plate    its speed plate, one lever for each stage that leaves a choice
  * @param motor    what the motor's plate says of its power, where anybody read it
- * @param feeds    its feed plate with levers of its own, where it has one
+ * @param feeds    its feed plate with levers and a unit of its own, where it has one
  * @param fitOut   its axes and features
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor, Optional<SpeedPlate> feeds, FitOut fitOut) {
+                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, FitOut fitOut) {
 
     public static final int MOST_CLAIMS = 60;
 
@@ -73,7 +75,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 "fitOut", fitOut.toPayload()));
         motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.kilowatts().toPlainString(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
-        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f), "levers", f.levers().stream()
+        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers", f.plate().levers().stream()
                 .map(lever -> Map.of("name", lever.name(), "positions", lever.positions())).toList())));
         return fields;
     }
@@ -90,9 +92,11 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         return cells;
     }
 
-    private static SpeedPlate feeds(Payload p) {
+    /** Plates of before they had a unit were typed in the machine's own, by the turn. */
+    private static FeedPlate feeds(Payload p, LengthUnit machine) {
         List<Lever> levers = p.parts("levers").stream().map(l -> new Lever(l.text("name"), l.texts("positions"))).toList();
-        return new SpeedPlate(levers, cells(p), Optional.empty());
+        return new FeedPlate(new SpeedPlate(levers, cells(p), Optional.empty()), p.optionalText("unit").map(LengthUnit::valueOf).orElse(machine),
+                p.optionalText("per").map(Axis.Per::valueOf).orElse(Axis.Per.REV));
     }
 
     public static MachineDescription from(Payload p) {
@@ -103,7 +107,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 p.parts("claims").stream().map(Claim::from).toList(), train,
                 new SpeedPlate(leversOf(train), cells(p.part("plate")), tolerance),
                 p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
-                p.has("feeds") ? Optional.of(feeds(p.part("feeds"))) : Optional.empty(),
+                p.has("feeds") ? Optional.of(feeds(p.part("feeds"), identity.unit())) : Optional.empty(),
                 p.has("fitOut") ? FitOut.from(p.part("fitOut")) : FitOut.usual(identity.family()));
     }
 

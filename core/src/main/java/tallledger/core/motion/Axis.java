@@ -1,8 +1,10 @@
 package tallledger.core.motion;
 
 import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Refused;
@@ -10,6 +12,8 @@ import tallledger.core.reason.Refused;
 /**
  * One direction something moves in, and what it can do.
  *
+ * @param id        what it is known by for good, whatever it is called later: records hang on it
+ * @param role      what it is on the machine: what must be free before it moves hangs on this, not on its name
  * @param name      as people call it, such as "table" or "cross slide"
  * @param minus     name of one way, such as "left"
  * @param plus      name of the other
@@ -17,9 +21,22 @@ import tallledger.core.reason.Refused;
  * @param travel    travel claimed, as typed; empty where nobody says
  * @param rates     what its feed plate promises
  */
-public record Axis(String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
+public record Axis(String id, Role role, String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
 
     public static final int LONGEST_NAME = 30;
+
+    /** What an axis is on its machine. */
+    public enum Role {
+        CARRIAGE, CROSS_SLIDE, TOP_SLIDE, TABLE, SADDLE, KNEE, QUILL, SPINDLE, HEAD, ARM, WHEEL_SLIDE, WHEEL_HEAD, INFEED_SLIDE,
+        /** None of these. */
+        OTHER;
+
+        /** The role that a usual name says; {@link #OTHER} where it says none. */
+        public static Role named(String name) {
+            String constant = name.strip().toUpperCase(Locale.ROOT).replaceAll("[^A-Z]+", "_");
+            return Stream.of(values()).filter(r -> r.name().equals(constant)).findFirst().orElse(OTHER);
+        }
+    }
 
     /** What an axis can have. */
     public enum Ability {
@@ -49,7 +66,25 @@ public record Axis(String name, String minus, String plus, Set<Ability> abilitie
         public static final Rates UNKNOWN = new Rates(Per.MIN, "", "", "");
     }
 
+    /** An axis known by its first name. */
+    public Axis(String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
+        this(idFor(name, Set.of()), Role.named(name), name, minus, plus, abilities, travel, rates);
+    }
+
+    /** An identity made of a first name, unlike those that are taken. */
+    public static String idFor(String name, Set<String> taken) {
+        String plain = name.strip().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
+        String id = plain.isEmpty() ? "axis" : plain;
+        for (int n = 2; taken.contains(id); n++) {
+            id = (plain.isEmpty() ? "axis" : plain) + "-" + n;
+        }
+        return id;
+    }
+
     public Axis {
+        if (!id.matches("[\\p{L}\\d-]{1,40}")) {
+            throw Refused.because("axis.id", id.length() > LONGEST_NAME ? id.substring(0, LONGEST_NAME) : id).at("name");
+        }
         name = name.strip();
         minus = minus.strip();
         plus = plus.strip();

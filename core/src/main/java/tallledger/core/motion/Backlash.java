@@ -51,13 +51,11 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
             BigDecimal sum = readings.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
             return sum.divide(BigDecimal.valueOf(readings.size()), PRECISE).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros();
         }
+    }
 
-        /** Standard deviation of the readings about their mean, mm. */
-        public double scatter() {
-            double mean = mean().doubleValue();
-            double squares = readings.stream().mapToDouble(r -> (r.doubleValue() - mean) * (r.doubleValue() - mean)).sum();
-            return Math.sqrt(squares / (readings.size() - 1));
-        }
+    /** The station with the greatest mean: the one that is judged. */
+    public Station loosest() {
+        return stations.stream().filter(s -> s.mean().compareTo(greatest) == 0).findFirst().orElseThrow();
     }
 
     /** @throws Refused with fewer than both ends and the middle */

@@ -61,14 +61,26 @@ public record Ladder(List<BigDecimal> speeds, double phi, BigDecimal standardSte
         return List.copyOf(speeds);
     }
 
+    /** Of several splits the one with least scatter inside its sides. */
     private static OptionalInt breakOf(double[] steps) {
         return IntStream.rangeClosed(STEPS_A_SIDE, steps.length - STEPS_A_SIDE).filter(at -> {
-            double below = IntStream.range(0, at).mapToDouble(i -> steps[i]).average().orElseThrow();
-            double above = IntStream.range(at, steps.length).mapToDouble(i -> steps[i]).average().orElseThrow();
+            double below = mean(steps, 0, at);
+            double above = mean(steps, at, steps.length);
             boolean even = IntStream.range(0, steps.length)
                     .allMatch(i -> Math.abs(steps[i] / (i < at ? below : above) - 1) <= EVEN);
             return even && Math.max(below, above) / Math.min(below, above) > 1 + APART;
-        }).findFirst();
+        }).boxed().min(java.util.Comparator.comparingDouble(at -> scatter(steps, 0, at) + scatter(steps, at, steps.length)))
+                .map(OptionalInt::of).orElse(OptionalInt.empty());
+    }
+
+    private static double mean(double[] steps, int from, int to) {
+        return IntStream.range(from, to).mapToDouble(i -> steps[i]).average().orElseThrow();
+    }
+
+    /** Sum of squares about the mean. */
+    private static double scatter(double[] steps, int from, int to) {
+        double mean = mean(steps, from, to);
+        return IntStream.range(from, to).mapToDouble(i -> (steps[i] - mean) * (steps[i] - mean)).sum();
     }
 
     private static double median(double[] values) {

@@ -91,7 +91,8 @@ public record Misreading(BigDecimal value, Slip slip) {
     }
 
     private static void put(String digits, Slip slip, Map<BigDecimal, Slip> found) {
-        if (digits.matches("\\d+(\\.\\d+)?")) {
+        // Nobody writes a needless nought in front: 090 for 90 is a nought gained, not a reading.
+        if (digits.matches("(0|[1-9]\\d*)(\\.\\d+)?")) {
             BigDecimal value = new BigDecimal(digits).round(MathContext.DECIMAL32);
             if (value.signum() > 0) {
                 found.putIfAbsent(value.stripTrailingZeros(), slip);

@@ -27,22 +27,31 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
      * @param claimed number of speeds somebody claims, where somebody does
      */
     public static PlateCheck of(SpeedPlate plate, OptionalInt claimed) {
-        return of(plate, claimed, LeverFactors.of(plate));
+        return of(plate, claimed, LeverFactors.of(plate), PlateOf.SPEED);
+    }
+
+    /** The same for a plate of feeds. */
+    public static PlateCheck ofFeeds(SpeedPlate plate) {
+        return of(plate, OptionalInt.empty(), LeverFactors.of(plate), PlateOf.FEED);
     }
 
     /** The same where the plate's lever factors are known already. */
     public static PlateCheck of(SpeedPlate plate, OptionalInt claimed, LeverFactors factors) {
+        return of(plate, claimed, factors, PlateOf.SPEED);
+    }
+
+    private static PlateCheck of(SpeedPlate plate, OptionalInt claimed, LeverFactors factors, PlateOf what) {
         List<BigDecimal> values = plate.cells().values().stream().flatMap(cell -> cell.value().stream()).toList();
         Optional<Ladder> ladder = values.stream().map(BigDecimal::stripTrailingZeros).distinct().count() < 2
                 ? Optional.empty() : Optional.of(Ladder.of(values));
         List<PlateRemark> remarks = new ArrayList<>(factorRemarks(plate, factors));
-        remarks.addAll(tableRemarks(plate, claimed, factors));
-        ladder.ifPresent(l -> remarks.addAll(ladderRemarks(l)));
+        remarks.addAll(tableRemarks(plate, claimed, factors, what));
+        ladder.ifPresent(l -> remarks.addAll(ladderRemarks(l, plate, factors, what)));
         remarks.sort(java.util.Comparator.comparing((PlateRemark r) -> !r.isDoubt()));
         return new PlateCheck(List.copyOf(remarks), factors, ladder);
     }
 
-    private static List<PlateRemark> tableRemarks(SpeedPlate plate, OptionalInt claimed, LeverFactors factors) {
+    private static List<PlateRemark> tableRemarks(SpeedPlate plate, OptionalInt claimed, LeverFactors factors, PlateOf what) {
         List<PlateRemark> remarks = new ArrayList<>();
         Map<BigDecimal, List<List<String>>> byValue = new LinkedHashMap<>();
         plate.cells().forEach((key, cell) -> {
@@ -58,14 +67,14 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         byValue.forEach((value, keys) -> {
             if (keys.size() > 1) {
                 remarks.add(remark(Kind.REPEATED, keys, Optional.empty(),
-                        Reason.of("plate.repeated", value, names(plate, keys))));
+                        Reason.of("plate.repeated", value, names(plate, keys), what)));
             }
         });
-        long unread = plate.cells().values().stream().filter(PlateCell.Unreadable.class::isInstance).count();
-        int distinct = byValue.size() + (int) unread;
+        int unread = (int) plate.cells().values().stream().filter(PlateCell.Unreadable.class::isInstance).count();
+        int distinct = byValue.size();
         if (claimed.isPresent() && claimed.getAsInt() != distinct) {
-            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(),
-                    Reason.of("plate.count", distinct, claimed.getAsInt())));
+            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(), unread == 0 ? Reason.of("plate.count", distinct, claimed.getAsInt(), what)
+                    : Reason.of("plate.count-unread", distinct, claimed.getAsInt(), what, unread)));
         }
         return remarks;
     }
@@ -116,20 +125,65 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         return (int) java.util.stream.IntStream.range(0, a.size()).filter(i -> !a.get(i).equals(b.get(i))).count();
     }
 
-    private static List<PlateRemark> ladderRemarks(Ladder ladder) {
+    private static List<PlateRemark> ladderRemarks(Ladder ladder, SpeedPlate plate, LeverFactors factors, PlateOf what) {
         List<PlateRemark> remarks = new ArrayList<>();
         remarks.add(remark(Kind.LADDER, List.of(), Optional.empty(),
-                Reason.of("plate.ladder", ladder.speeds().size(), ladder.phi(), ladder.standardStep())));
+                Reason.of("plate.ladder", ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what)));
         ladder.breakAt().ifPresent(at -> remarks.add(remark(Kind.BROKEN_LADDER, List.of(), Optional.empty(),
                 Reason.of("plate.broken-ladder", ladder.speeds().get(at)))));
-        ladder.holes().forEach(i -> remarks.add(step(Kind.HOLE, "plate.hole", ladder, i)));
-        ladder.crowds().forEach(i -> remarks.add(step(Kind.CROWD, "plate.crowd", ladder, i)));
+        Beside beside = Beside.of(plate, factors);
+        ladder.holes().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.HOLE, "plate.hole", ladder, i, what)));
+        ladder.crowds().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.CROWD, "plate.crowd", ladder, i, what)));
         return remarks;
     }
 
-    private static PlateRemark step(Kind kind, String code, Ladder ladder, int lower) {
+    /**
+     * What lies beside a step of the ladder, so that nothing is claimed of it: a cell that cannot be read and may stand there, or a
+     * sliding range.
+     *
+     * @param unplaced whether a cell cannot be read and the others do not say what stands there
+     * @param expected what the other cells say of those that cannot be read
+     * @param ranges   lowest and highest value of each sliding range
+     */
+    private record Beside(boolean unplaced, List<Double> expected, List<double[]> ranges) {
+
+        private static final double NEAR = 1.03;
+
+        static Beside of(SpeedPlate plate, LeverFactors factors) {
+            List<Optional<Double>> unread = plate.cells().entrySet().stream().filter(e -> e.getValue() instanceof PlateCell.Unreadable)
+                    .map(e -> factors.predict(e.getKey())).toList();
+            Map<List<String>, double[]> ranges = new LinkedHashMap<>();
+            boolean slides = plate.levers().stream().anyMatch(Lever::slides);
+            plate.cells().forEach((key, cell) -> cell.value().filter(v -> slides).ifPresent(v -> {
+                double[] range = ranges.computeIfAbsent(fixed(plate, key), k -> new double[] {Double.MAX_VALUE, 0});
+                range[0] = Math.min(range[0], v.doubleValue());
+                range[1] = Math.max(range[1], v.doubleValue());
+            }));
+            return new Beside(unread.stream().anyMatch(Optional::isEmpty), unread.stream().flatMap(Optional::stream).toList(), List.copyOf(ranges.values()));
+        }
+
+        /** The levers that do not slide. */
+        private static List<String> fixed(SpeedPlate plate, List<String> key) {
+            return java.util.stream.IntStream.range(0, key.size()).filter(l -> !plate.levers().get(l).slides()).mapToObj(key::get).toList();
+        }
+
+        boolean isClear(Ladder ladder, int lower) {
+            double from = ladder.speeds().get(lower).doubleValue();
+            double to = ladder.speeds().get(lower + 1).doubleValue();
+            boolean unread = unplaced || expected.stream().anyMatch(e -> e >= from / NEAR && e <= to * NEAR);
+            boolean inRange = ranges.stream().anyMatch(r -> r[0] < to && r[1] > from);
+            boolean ends = isEnd(from) && isEnd(to);
+            return !unread && !inRange && !ends;
+        }
+
+        private boolean isEnd(double value) {
+            return ranges.stream().anyMatch(r -> r[0] == value || r[1] == value);
+        }
+    }
+
+    private static PlateRemark step(Kind kind, String code, Ladder ladder, int lower, PlateOf what) {
         return remark(kind, List.of(), Optional.empty(),
-                Reason.of(code, ladder.speeds().get(lower), ladder.speeds().get(lower + 1)));
+                Reason.of(code, ladder.speeds().get(lower), ladder.speeds().get(lower + 1), what));
     }
 
     private static PlateRemark remark(Kind kind, List<List<String>> cells, Optional<BigDecimal> predicted, Reason because) {

@@ -18,7 +18,9 @@ public record PlateRemark(Kind kind, List<List<String>> cells, Optional<BigDecim
                           List<Misreading> readings, Reason because) {
 
     /** Sorts of remark; {@link #ALTERNATIVES} is the only one where one of several cells is meant. */
-    public enum Kind { REPEATED, UNREADABLE, COUNT, SUSPECT, ALTERNATIVES, NOT_MULTIPLYING, UNCHECKED, HOLE, CROWD, BROKEN_LADDER, LADDER }
+    public enum Kind { REPEATED, UNREADABLE, COUNT, SUSPECT, ALTERNATIVES, NOT_MULTIPLYING, UNCHECKED, HOLE, CROWD, BROKEN_LADDER, LADDER,
+        /** The stages as described give another speed, or another factor, than the plate. */
+        CONTRADICTS }
 
     public PlateRemark {
         cells = List.copyOf(cells);
@@ -28,7 +30,7 @@ public record PlateRemark(Kind kind, List<List<String>> cells, Optional<BigDecim
     /** Whether somebody should read the plate again before trusting it. */
     public boolean isDoubt() {
         return switch (kind) {
-            case SUSPECT, ALTERNATIVES, NOT_MULTIPLYING, HOLE, CROWD, COUNT -> true;
+            case SUSPECT, ALTERNATIVES, NOT_MULTIPLYING, HOLE, CROWD, COUNT, CONTRADICTS -> true;
             case REPEATED, UNREADABLE, UNCHECKED, BROKEN_LADDER, LADDER -> false;
         };
     }

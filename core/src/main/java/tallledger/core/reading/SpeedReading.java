@@ -74,10 +74,10 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         if (marks.value().stripTrailingZeros().scale() > 0 || marks.value().compareTo(MOST_MARKS) > 0) {
             throw Refused.because("optical.marks", marksText.strip(), MOST_MARKS);
         }
-        double u = Gauge.HOUSE_OPTICAL.standardUncertainty(shown.value(), shown.step());
+        double u = Gauge.HOUSE_OPTICAL.reading(shown.value(), shown.step()).expanded();
         return new SpeedReading(Method.OPTICAL, Map.of("reading", shown.typed(), "marks", marks.typed()),
                 shown.value().divide(marks.value(), MathContext.DECIMAL64).stripTrailingZeros(),
-                Gauge.COVERAGE_FACTOR * u / marks.value().doubleValue());
+                u / marks.value().doubleValue());
     }
 
     /** A reading as shown by the gauge; its own last digit counts where it is coarser than the gauge's resolution. */
@@ -87,8 +87,8 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
 
     private static SpeedReading read(Method method, String text, Gauge gauge) {
         TypedNumber shown = TypedNumber.parsePositive(text);
-        double u = gauge.standardUncertainty(shown.value(), shown.step());
-        return new SpeedReading(method, Map.of("reading", shown.typed()), shown.value(), Gauge.COVERAGE_FACTOR * u);
+        double u = gauge.reading(shown.value(), shown.step()).expanded();
+        return new SpeedReading(method, Map.of("reading", shown.typed()), shown.value(), u);
     }
 
     /**
@@ -110,7 +110,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         if (rpm.compareTo(FASTEST_TAPPED) > 0) {
             throw Refused.because("taps.too-fast", rpm.setScale(0, RoundingMode.HALF_UP), FASTEST_TAPPED);
         }
-        double relative = TAP_STANDARD_UNCERTAINTY / seconds.value().doubleValue();
+        double relative = Math.hypot(TAP_STANDARD_UNCERTAINTY, seconds.step().doubleValue() / Math.sqrt(12)) / seconds.value().doubleValue();
         Map<String, String> typed = Map.of("turns", turns.toPlainString(), "seconds", seconds.typed());
         return new SpeedReading(Method.TAP_COUNT, typed, rpm.setScale(2, RoundingMode.HALF_UP),
                 Gauge.COVERAGE_FACTOR * relative * rpm.doubleValue());

@@ -31,7 +31,7 @@ final class AxisSteps {
             step("rapid", MOVEMENT, SOON, 45).eachAxis(a -> a.has(Ability.RAPID)).eachWay().records(AxisSteps::rapid).of("rapid")
                     .needs(Kind.LOCK_FREE, Kind.CLAMP_FREE, Kind.ENDS_KNOWN, Kind.WAY_CLEAR),
             step("trip", MOVEMENT, BEFORE_USE, 45).eachAxis(a -> a.has(Ability.TRIP)).eachWay().cycle("feed-trip").of("trip").needs(Kind.LOCK_FREE, Kind.WAY_CLEAR),
-            step("hidden-stops", MOVEMENT, BEFORE_USE, 60).eachAxis(a -> a.has(Ability.TRIP))
+            step("hidden-stops", MOVEMENT, BEFORE_USE, 60).still().eachAxis(a -> a.has(Ability.TRIP))
                     .when(m -> m.identity().family().isMill()).of("trip").needs(Kind.LOCK_FREE),
             step("knock-off", MOVEMENT, BEFORE_USE, 45).eachAxis(a -> a.has(Ability.KNOCK_OFF)).cycle("quill-knock-off").of("trip").needs(Kind.LOCK_FREE),
             step("trip-repeat", MOVEMENT, SOON, 150).eachAxis(a -> a.has(Ability.TRIP) || a.has(Ability.KNOCK_OFF)).records(new MotionRecordings.FiveTrips())

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
+import tallledger.core.machine.FeedPlate;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.SpeedPlate;
@@ -72,11 +73,12 @@ public final class Catalogue {
         if (machine.feeds().isEmpty()) {
             return List.of();
         }
-        SpeedPlate plate = machine.feeds().get();
+        FeedPlate feeds = machine.feeds().get();
+        SpeedPlate plate = feeds.plate();
         List<List<String>> keys = new ArrayList<>(SpeedPlate.keysOf(plate.levers()).stream().filter(k -> plate.cell(k).value().isPresent()).toList());
         int longest = plate.levers().stream().mapToInt(l -> l.positions().size()).max().orElse(0);
         keys.sort(Comparator.comparing((List<String> k) -> isOnDiagonal(plate, k, longest) ? 0 : 1).thenComparing(k -> plate.cell(k).value().orElseThrow()));
-        return keys.stream().map(key -> feedStep(plate, key)).toList();
+        return keys.stream().map(key -> feedStep(feeds, key)).toList();
     }
 
     private static boolean isOnDiagonal(SpeedPlate plate, List<String> key, int longest) {
@@ -93,11 +95,11 @@ public final class Catalogue {
         return false;
     }
 
-    private static Step feedStep(SpeedPlate plate, List<String> key) {
-        BigDecimal value = plate.cell(key).value().orElseThrow();
-        return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), value.toPlainString()),
-                Phase.MOVEMENT, new MotionRecordings.Feed(Axis.Per.REV, Optional.of(value), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, SECONDS_A_FEED,
-                List.of(Need.of(Need.Kind.POWER_ON)), "feed box", Set.of());
+    private static Step feedStep(FeedPlate feeds, List<String> key) {
+        String shows = feeds.plate().cell(key).value().orElseThrow().toPlainString() + " " + feeds.written();
+        return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), shows),
+                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, SECONDS_A_FEED,
+                List.of(Need.of(Need.Kind.POWER_ON)), "feed box", "", true, Set.of());
     }
 
     /**
@@ -114,7 +116,7 @@ public final class Catalogue {
 
     private static Step extra(String id, String code, String script) {
         return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, SECONDS_A_FEED,
-                List.of(Need.of(Need.Kind.POWER_ON)), id, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), id, "", true, Set.of());
     }
 
     /** Every system a step can name, for the house's table of checks. */

@@ -37,7 +37,7 @@ final class DrillSteps {
             step("belts", STANDING, SOON, 60).on(PEDESTAL_DRILL).needs(Kind.POWER_ISOLATED).of("belt"),
             step("drill-taper", STANDING, SOON, 45).on(DRILLS).needs(Kind.POWER_ISOLATED).of("spindle"),
 
-            step("fine-feed", MOVEMENT, LIVE_WITH, 30).on(RADIAL_DRILL).of("feed"),
+            step("fine-feed", MOVEMENT, LIVE_WITH, 30).still().on(RADIAL_DRILL).of("feed"),
             step("feed-clutch", MOVEMENT, SOON, 45).on(RADIAL_DRILL).of("feed").needs(Kind.POWER_ON),
             step("tapping", MOVEMENT, SOON, 60).on(DRILLS).with(Feature.TAPPING),
 
@@ -45,7 +45,7 @@ final class DrillSteps {
             step("clamp-head", TRAVELS, BEFORE_USE, 45).on(RADIAL_DRILL).with(Feature.HEAD_CLAMP).cycle("clamp-head").of("head clamp").needs(Kind.POWER_ON),
             step("clamp-column", TRAVELS, BEFORE_USE, 45).on(RADIAL_DRILL).with(Feature.COLUMN_CLAMP).cycle("clamp-column").of("column clamp").needs(Kind.POWER_ON),
             step("clamps-together", TRAVELS, SOON, 30).on(RADIAL_DRILL).with(Feature.CLAMPED_TOGETHER).of("clamps"),
-            step("clamped-elevation", TRAVELS, STOP_USE, 60).on(RADIAL_DRILL).with(Feature.ARM_CLAMP).cycle("clamped-elevation").of("elevation").needs(Kind.NOTHING_UNDER),
+            step("clamped-elevation", TRAVELS, STOP_USE, 60).underPower().on(RADIAL_DRILL).with(Feature.ARM_CLAMP).cycle("clamped-elevation").of("elevation").needs(Kind.NOTHING_UNDER),
             step("column-swings", TRAVELS, LIVE_WITH, 45).on(RADIAL_DRILL).of("column"),
             step("table-raise", TRAVELS, LIVE_WITH, 45).on(PEDESTAL_DRILL).with(Feature.TABLE_LIFTS).of("table"),
             step("table-tilts", TRAVELS, LIVE_WITH, 45).on(PEDESTAL_DRILL).with(Feature.TABLE_TILTS).of("table"),
@@ -61,7 +61,7 @@ final class DrillSteps {
                     .records(new Recordings.Measure(HouseLimits.DRILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
 
             step("drill-cut", TEST_CUT, SOON, 300).on(DRILLS).needs(Kind.GLASSES, Kind.WORK_HELD),
-            step("drilled-size", TEST_CUT, LIVE_WITH, 60).on(DRILLS));
+            step("drilled-size", TEST_CUT, LIVE_WITH, 60).still().on(DRILLS));
 
     private DrillSteps() {
     }

@@ -55,9 +55,9 @@ final class GeneralSteps {
             step("brake-before-start", FIRST_START, SOON, 45).with(Feature.FOOT_BRAKE).cycle("brake-before-start").of("brake").needs(Kind.POWER_ON),
             step("kick-bar", FIRST_START, BEFORE_USE, 60).with(Feature.KICK_BAR).cycle("kick-bar").of("stop").needs(Kind.POWER_ON),
             step("pedal", FIRST_START, BEFORE_USE, 60).with(Feature.PEDAL).cycle("pedal").needs(Kind.POWER_ON),
-            step("lubrication", FIRST_START, BEFORE_USE, 60).with(Feature.CENTRAL_LUBRICATION),
-            step("coolant", FIRST_START, LIVE_WITH, 60).with(Feature.COOLANT),
-            step("lamp", FIRST_START, LIVE_WITH, 15).with(Feature.LAMP));
+            step("lubrication", FIRST_START, BEFORE_USE, 60).still().with(Feature.CENTRAL_LUBRICATION),
+            step("coolant", FIRST_START, LIVE_WITH, 60).still().with(Feature.COOLANT),
+            step("lamp", FIRST_START, LIVE_WITH, 15).still().with(Feature.LAMP));
 
     static final List<Template> SPEEDS = List.of(
             step("commanded-shift", SPINDLE, BEFORE_USE, 90).when(GeneralSteps::changesRangeByCommand)
@@ -67,7 +67,7 @@ final class GeneralSteps {
     static final List<Template> AFTER = List.of(
             step("bearing-rise", HOT_CHECK, SOON, 1800).records(new Recordings.Rise(HouseLimits.BEARING_RISE)).of("bearings").needs(Kind.POWER_ON),
             step("hot-sound", HOT_CHECK, SOON, 60).of("bearings"),
-            step("hot-leaks", HOT_CHECK, LIVE_WITH, 60),
+            step("hot-leaks", HOT_CHECK, LIVE_WITH, 60).still(),
             step("kit", KIT, SOON, 240).records(new Recordings.Elsewhere("kit")),
             step("manual", KIT, LIVE_WITH, 30),
             step("wiring-diagram", KIT, SOON, 30),

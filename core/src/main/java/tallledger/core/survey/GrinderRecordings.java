@@ -4,9 +4,11 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Recording.Entry;
 import tallledger.core.survey.Recording.Field;
 
@@ -16,6 +18,35 @@ public final class GrinderRecordings {
     private static final MathContext SHOWN = new MathContext(3, RoundingMode.HALF_UP);
 
     private GrinderRecordings() {
+    }
+
+    /** What is marked on the wheel: at least one of its two marks, and its diameter; the gate of the runs uses it. */
+    public record WheelMark() implements Recording {
+        @Override
+        public String code() {
+            return "wheel-mark";
+        }
+
+        @Override
+        public List<Field> fields() {
+            return List.of(Field.must("across", Entry.LENGTH, "mm"), Field.may("markedMs", Entry.NUMBER, "m/s"), Field.may("markedRpm", Entry.NUMBER, "rpm"));
+        }
+
+        @Override
+        public StepJudgement judge(Values values) {
+            Mounted wheel = wheel(values);
+            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of("wheel.ms", v)).stream(), wheel.markedRpm().map(v -> Reason.of("wheel.rpm", v)).stream()).toList();
+            return StepJudgement.of(Outcome.PROVEN, Reason.of("wheel.marked", wheel.diameter().orElseThrow().stripTrailingZeros(), marks));
+        }
+
+        /** The wheel as it is marked. */
+        public Mounted wheel(Values values) {
+            try {
+                return Mounted.parse(Mounted.Kind.WHEEL, values.text("across"), values.text("markedRpm"), values.text("markedMs"), "", values.unit());
+            } catch (Refused refused) {
+                throw refused.field().filter("diameter"::equals).isPresent() ? refused.at("across") : refused;
+            }
+        }
     }
 
     /**
@@ -86,7 +117,7 @@ public final class GrinderRecordings {
                 throw Refused.because("through.angle", values.text("angle")).at("angle");
             }
             double reckoned = Math.PI * values.length("diameter").mm().doubleValue() * values.positive("speed").doubleValue() * Math.sin(Math.toRadians(angle));
-            double measured = tallledger.core.motion.FeedReading.perMinute(values.length("distance"), values.number("seconds").value()).rate().doubleValue();
+            double measured = tallledger.core.motion.FeedReading.perMinute(values.length("distance"), values.number("seconds")).rate().doubleValue();
             if (reckoned <= 0) {
                 throw Refused.because("number.not-positive", values.text("diameter")).at("diameter");
             }

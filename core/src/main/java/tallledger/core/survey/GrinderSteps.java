@@ -32,7 +32,7 @@ final class GrinderSteps {
 
     static final List<Template> STEPS = List.of(
             step("grinder-ways", STANDING, SOON, 90).on(GRINDERS).needs(Kind.POWER_ISOLATED).of("ways"),
-            step("wheel-mark", STANDING, STOP_USE, 60).on(GRINDERS).records(new Recordings.Note()).of("wheel"),
+            step("wheel-mark", STANDING, STOP_USE, 60).on(GRINDERS).records(new GrinderRecordings.WheelMark()).of("wheel"),
             step("wheel-sound", STANDING, STOP_USE, 120).on(GRINDERS).needs(Kind.POWER_ISOLATED).of("wheel"),
             step("wheel-guard", STANDING, STOP_USE, 45).on(GRINDERS).needs(Kind.POWER_ISOLATED).of("guard"),
             step("hydraulic-oil", STANDING, SOON, 45).with(Feature.HYDRAULICS).of("hydraulics"),
@@ -41,7 +41,7 @@ final class GrinderSteps {
 
             step("wheel-first-start", FIRST_START, STOP_USE, 90).on(GRINDERS).needs(Kind.WHEEL_GUARDED, Kind.CLEAR_OF_WHEEL, Kind.POWER_ON).of("wheel"),
             step("bled", FIRST_START, SOON, 120).with(Feature.HYDRAULICS).of("hydraulics").needs(Kind.POWER_ON),
-            step("magnetic-chuck", FIRST_START, STOP_USE, 60).with(Feature.MAGNETIC_CHUCK).of("chuck").needs(Kind.POWER_ON),
+            step("magnetic-chuck", FIRST_START, STOP_USE, 60).still().with(Feature.MAGNETIC_CHUCK).of("chuck").needs(Kind.POWER_ON),
 
             step("regulating-wheel", SPINDLE, SOON, 60).with(Feature.REGULATING_WHEEL).cycle("regulating-wheel").of("regulating wheel").needs(Kind.CLEAR_OF_WHEEL),
 
@@ -84,7 +84,7 @@ final class GrinderSteps {
                     .records(new Recordings.Scaled(HouseLimits.PARALLEL_300, BigDecimal.valueOf(300))),
             step("grind-flat", TEST_CUT, SOON, 600).on(ROTARY_TABLE_GRINDER).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
                     .records(new Recordings.Scaled(HouseLimits.TABLE_500, BigDecimal.valueOf(500))),
-            step("ground-finish", TEST_CUT, LIVE_WITH, 60).on(GRINDERS));
+            step("ground-finish", TEST_CUT, LIVE_WITH, 60).still().on(GRINDERS));
 
     private GrinderSteps() {
     }

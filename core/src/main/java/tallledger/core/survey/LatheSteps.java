@@ -61,7 +61,7 @@ final class LatheSteps {
             step("turn-parallel", TEST_CUT, SOON, 420).on(LATHE).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CHUCK_KEY_OUT).of("bed")
                     .records(new Recordings.Scaled(HouseLimits.PARALLEL_300, BigDecimal.valueOf(300))),
             step("facing", TEST_CUT, SOON, 180).on(LATHE).needs(Kind.GLASSES, Kind.WORK_HELD),
-            step("turned-finish", TEST_CUT, LIVE_WITH, 60).on(LATHE));
+            step("turned-finish", TEST_CUT, LIVE_WITH, 60).still().on(LATHE));
 
     private LatheSteps() {
     }

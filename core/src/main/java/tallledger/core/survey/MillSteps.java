@@ -44,18 +44,18 @@ final class MillSteps {
             step("dividing-wheels", STANDING, LIVE_WITH, 120).on(HORIZONTAL_MILL, UNIVERSAL_MILL).with(Feature.CHANGE_WHEELS).records(LatheSteps::wheels),
             step("tool-pockets", STANDING, SOON, 90).with(Feature.TOOL_CHANGER).needs(Kind.POWER_ISOLATED),
 
-            step("control-boots", FIRST_START, BEFORE_USE, 120).with(Feature.CONTROL).of("control"),
+            step("control-boots", FIRST_START, BEFORE_USE, 120).still().with(Feature.CONTROL).of("control"),
             step("reference-run", FIRST_START, BEFORE_USE, 120).with(Feature.CONTROL).of("control").needs(Kind.POWER_ON),
-            step("servo-lubrication", FIRST_START, BEFORE_USE, 60).with(Feature.SERVO_LUBRICATION),
+            step("servo-lubrication", FIRST_START, BEFORE_USE, 60).still().with(Feature.SERVO_LUBRICATION),
             step("chip-conveyor", FIRST_START, LIVE_WITH, 45).with(Feature.CHIP_CONVEYOR),
 
-            step("drawbar-seated", FIRST_START, NOTE, 30).with(Feature.DRAWBAR).of("drawbar"),
+            step("drawbar-seated", FIRST_START, NOTE, 30).still().with(Feature.DRAWBAR).of("drawbar"),
             step("shift-sound", SPINDLE, SOON, 45).when(GeneralSteps::changesRangeByCommand).of("shift"),
 
             step("quill-rates", MOVEMENT, SOON, 90).on(KNEE_MILL).when(MillSteps::quillFeeds).records(new Recordings.Count(Optional.empty())).of("quill feed").needs(Kind.POWER_ON),
             step("quill-reverse", MOVEMENT, SOON, 45).on(KNEE_MILL).when(MillSteps::quillFeeds).of("quill feed").needs(Kind.POWER_ON),
             step("quill-off-stops", MOVEMENT, SOON, 45).on(KNEE_MILL).when(MillSteps::quillFeeds).of("quill feed").needs(Kind.POWER_ON),
-            step("tool-drawbar", MOVEMENT, STOP_USE, 90).with(Feature.POWER_DRAWBAR).needs(Kind.SPINDLE_STILL),
+            step("tool-drawbar", MOVEMENT, STOP_USE, 90).still().with(Feature.POWER_DRAWBAR).needs(Kind.SPINDLE_STILL),
             step("tool-change", MOVEMENT, BEFORE_USE, 180).with(Feature.TOOL_CHANGER).needs(Kind.WAY_CLEAR),
 
             step("head-swivels", TRAVELS, SOON, 60).on(HAND_MILLS).with(Feature.HEAD_SWIVELS).of("head").needs(Kind.POWER_ISOLATED),
@@ -87,6 +87,6 @@ final class MillSteps {
     }
 
     private static boolean quillFeeds(MachineDescription machine) {
-        return machine.fitOut().axis("quill").filter(a -> a.isPowered()).isPresent();
+        return machine.fitOut().axis(tallledger.core.motion.Axis.Role.QUILL).filter(a -> a.isPowered()).isPresent();
     }
 }

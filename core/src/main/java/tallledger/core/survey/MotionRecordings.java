@@ -4,10 +4,13 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.HouseLimits;
+import tallledger.core.gauge.Shown;
+import tallledger.core.gauge.Uncertainty;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
 import tallledger.core.motion.ChangeWheels;
@@ -25,8 +28,8 @@ import tallledger.core.survey.Recording.Field;
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
 
-    /** A steel rule or tape read to half a millimetre at each end, U in mm (house rule). */
-    private static final double RULE = 1.0;
+    /** A steel rule or tape read to half a millimetre at each end: U = 1 mm, so u in mm (house rule). */
+    private static final double RULE = 0.5;
 
     private MotionRecordings() {
     }
@@ -63,13 +66,13 @@ public final class MotionRecordings {
             FeedReading reading = reading(values);
             String unit = per == Axis.Per.REV ? "mm/rev" : "mm/min";
             return reading.against(promised, tolerance(), unit).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", reading.rate(), unit)));
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", Shown.of(reading.rate(), reading.expanded()), unit)));
         }
 
         public FeedReading reading(Values values) {
             TypedLength distance = values.length("distance");
             return per == Axis.Per.REV ? FeedReading.perTurn(distance, values.positive("turns"))
-                    : FeedReading.perMinute(distance, values.number("seconds").value());
+                    : FeedReading.perMinute(distance, values.number("seconds"));
         }
 
         /** ± share of what is promised. */
@@ -96,9 +99,10 @@ public final class MotionRecordings {
 
         @Override
         public StepJudgement judge(Values values) {
-            BigDecimal travel = values.length("value").mm();
-            return claimed.map(c -> Recordings.atLeast(travel, RULE, c, "mm"))
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("travel.measured", travel.stripTrailingZeros())));
+            TypedLength length = values.length("value");
+            Uncertainty u = Uncertainty.of(RULE, 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
+            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c, "mm"))
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("travel.measured", Shown.of(length.mm(), u.expanded()))));
         }
     }
 
@@ -119,7 +123,7 @@ public final class MotionRecordings {
             List<TypedLength> stops = values.lengths("stops");
             Trips trips = values.at("stops", () -> Trips.of(stops.stream().map(TypedLength::mm).toList()));
             BigDecimal step = stops.stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            return Recordings.byGrade(Trips.LIMIT, trips.range(), Gauge.COVERAGE_FACTOR * Gauge.HOUSE_INDICATOR.differenceUncertainty(trips.range(), step));
+            return Recordings.byGrade(Trips.LIMIT, trips.range(), Gauge.HOUSE_INDICATOR.difference(trips.range(), step));
         }
 
         @Override
@@ -143,10 +147,11 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(Values values) {
             Backlash backlash = backlash(values);
-            double worst = backlash.stations().stream().mapToDouble(Backlash.Station::scatter).max().orElse(0);
-            BigDecimal step = values.lengths("middle").stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            double u = Math.hypot(worst / Math.sqrt(Backlash.READINGS), Gauge.HOUSE_INDICATOR.differenceUncertainty(backlash.greatest(), step));
-            StepJudgement judged = Recordings.byGrade(HouseLimits.BACKLASH, backlash.greatest(), Gauge.COVERAGE_FACTOR * u);
+            // The coarsest digit of all three places: where one end is typed to a tenth, nobody knows which place is the greatest.
+            BigDecimal step = Stream.of("minus", "middle", "plus").flatMap(f -> values.lengths(f).stream()).map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
+            Uncertainty u = Gauge.HOUSE_INDICATOR.difference(backlash.greatest(), step)
+                    .repeated(backlash.loosest().readings().stream().map(BigDecimal::doubleValue).toList());
+            StepJudgement judged = Recordings.byGrade(HouseLimits.BACKLASH, backlash.greatest(), u);
             List<Reason> because = new ArrayList<>(judged.because());
             because.add(backlash.says());
             if (scaled) {
@@ -224,8 +229,8 @@ public final class MotionRecordings {
             }
             int turns = values.whole("turns");
             ThreadPitch thread = ThreadPitch.of(pitch.mm(), length.mm(), turns);
-            double u = Gauge.HOUSE_CALIPER.differenceUncertainty(length.mm(), length.step()) * 300 / Math.max(length.mm().doubleValue(), 1);
-            StepJudgement judged = Recordings.byGrade(GradedLimit.same(ThreadPitch.LIMIT, "mm"), thread.over300().abs(), Gauge.COVERAGE_FACTOR * u);
+            Uncertainty u = Gauge.HOUSE_CALIPER.difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
+            StepJudgement judged = Recordings.byGrade(GradedLimit.same(ThreadPitch.LIMIT, "mm"), thread.over300().abs(), u);
             return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of("thread.error", thread.lead(), pitch.mm().stripTrailingZeros(),
                     thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());
         }

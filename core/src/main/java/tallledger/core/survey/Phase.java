@@ -20,8 +20,8 @@ public enum Phase {
     HOT_CHECK,
     KIT, CLOSE;
 
-    /** Whether something may turn or travel under power, so that the start checks are due first. */
-    public boolean isPowered() {
-        return this.compareTo(FIRST_START) >= 0 && this.compareTo(HOT_CHECK) <= 0;
+    /** Whether most steps of it turn or travel something under power; each step says for itself. */
+    boolean usuallyRuns() {
+        return this == FIRST_START || this == SPINDLE || this == MOVEMENT || this == TEST_CUT || this == HOT_CHECK;
     }
 }

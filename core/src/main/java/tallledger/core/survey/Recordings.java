@@ -2,7 +2,6 @@ package tallledger.core.survey;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +10,8 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
+import tallledger.core.gauge.Shown;
+import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
@@ -123,8 +124,7 @@ public final class Recordings {
                 value = values.at(field(), () -> notNegative(number));
                 step = number.step();
             }
-            double u = difference ? gauge.differenceUncertainty(value, step) : gauge.standardUncertainty(value, step);
-            return byGrade(graded, value, Gauge.COVERAGE_FACTOR * u);
+            return byGrade(graded, value, difference ? gauge.difference(value, step) : gauge.reading(value, step));
         }
 
         @Override
@@ -156,10 +156,13 @@ public final class Recordings {
             if (over.mm().signum() <= 0) {
                 throw Refused.because("number.not-positive", over.typed()).at("over");
             }
-            double u = Gauge.HOUSE_INDICATOR.differenceUncertainty(value.mm(), value.step());
+            // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
+            double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
+            Uncertainty u = Gauge.HOUSE_INDICATOR.difference(value.mm(), value.step()).withDigit(ofLength);
             GradedLimit here = graded.over(over.mm(), per);
-            StepJudgement judged = byGrade(here, value.mm(), Gauge.COVERAGE_FACTOR * u);
-            BigDecimal scaled = value.mm().multiply(per).divide(over.mm(), new MathContext(3, RoundingMode.HALF_UP)).stripTrailingZeros();
+            StepJudgement judged = byGrade(here, value.mm(), u);
+            double share = per.doubleValue() / over.mm().doubleValue();
+            Shown scaled = Shown.of(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded());
             List<Reason> because = new ArrayList<>(List.of(Reason.of("scaled.per", value.mm(), over.mm(), scaled, per)));
             because.addAll(judged.because());
             return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
@@ -192,8 +195,7 @@ public final class Recordings {
             TypedNumber cold = values.number("cold");
             TypedNumber hot = values.number("hot");
             BigDecimal rise = hot.value().subtract(cold.value());
-            double u = THERMOMETER.differenceUncertainty(rise, hot.step().max(cold.step()));
-            return byGrade(graded, rise.max(BigDecimal.ZERO), Gauge.COVERAGE_FACTOR * u);
+            return byGrade(graded, rise.max(BigDecimal.ZERO), THERMOMETER.difference(rise, hot.step().max(cold.step())));
         }
 
         @Override
@@ -227,29 +229,30 @@ public final class Recordings {
         return number.value();
     }
 
-    /** The grade proven within, or what it fails. */
-    static StepJudgement byGrade(GradedLimit limit, BigDecimal value, double expanded) {
-        GradedLimit.Reached reached = limit.reached(value, expanded);
-        BigDecimal shown = new BigDecimal(expanded).round(new MathContext(2, RoundingMode.UP));
-        BigDecimal says = value.stripTrailingZeros();
-        Reason because = reached.grade().map(g -> Reason.of("graded.within", says, shown, limit.unit(), g, limit.at(g).stripTrailingZeros()))
+    /** The grade proven within, or what it fails; what is too close says what would settle it. */
+    static StepJudgement byGrade(GradedLimit limit, BigDecimal value, Uncertainty uncertainty) {
+        GradedLimit.Reached reached = limit.reached(value, uncertainty.expanded());
+        Shown shown = Shown.of(value, uncertainty.expanded());
+        BigDecimal widest = limit.workable().stripTrailingZeros();
+        Reason because = reached.grade().map(g -> Reason.of("graded.within", shown, limit.unit(), g, limit.at(g).stripTrailingZeros()))
                 .orElseGet(() -> reached.verdict() == Verdict.OUTSIDE
-                        ? Reason.of("graded.outside", says, shown, limit.unit(), limit.workable().stripTrailingZeros())
-                        : Reason.of("graded.close", says, shown, limit.unit(), limit.workable().stripTrailingZeros()));
+                        ? Reason.of("graded.outside", shown, limit.unit(), widest)
+                        : Reason.of("graded.close", shown, limit.unit(), widest,
+                        uncertainty.settles(value.subtract(limit.workable()).abs().doubleValue(), limit.unit())));
         Outcome outcome = reached.grade().isPresent() ? Outcome.PROVEN : reached.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
         return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty());
     }
 
     /** At least this much, with what the reading leaves open. */
-    static StepJudgement atLeast(BigDecimal value, double expanded, BigDecimal least, String unit) {
+    static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal least, String unit) {
         Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of("limit.claim", least));
-        Judgement judgement = Judgement.of(value, expanded, limit);
+        Judgement judgement = Judgement.of(value, uncertainty, limit);
         String code = switch (judgement.verdict()) {
             case WITHIN -> "travel.enough";
             case OUTSIDE -> "travel.short";
             case TOO_CLOSE_TO_CALL -> "travel.close";
         };
         StepJudgement judged = StepJudgement.of(judgement);
-        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, value.stripTrailingZeros(), judgement.expanded(), least.stripTrailingZeros(), unit)), Optional.empty());
+        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, judgement.shown(), least.stripTrailingZeros(), unit)), Optional.empty());
     }
 }

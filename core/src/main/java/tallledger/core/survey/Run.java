@@ -21,11 +21,12 @@ import tallledger.core.gauge.Verdict;
  * @param route     which route
  * @param record    what was recorded
  * @param nominal   what it was judged against, min⁻¹
+ * @param source    where that comes from
  * @param judgement the verdict on the reading, where there is one to judge
  * @param outcome   what the run comes to
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
-                  Optional<Judgement> judgement, Outcome outcome) {
+                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome) {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
@@ -35,7 +36,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         BigDecimal tolerance = table.plate().tolerance().orElse(Limit.HOUSE_SPEED_TOLERANCE);
         Optional<Judgement> judgement = record.reading().flatMap(reading -> nominal.map(n ->
                 Judgement.of(reading.rpm(), reading.expanded(), Limit.aboutSpeed(n, tolerance))));
-        return new Run(entry, at, author, route, record, nominal, judgement, outcome(record, judgement));
+        return new Run(entry, at, author, route, record, nominal, table.source(route), judgement, outcome(record, judgement));
     }
 
     /** What the plate says; where it cannot be read, what its other cells say stands there. */

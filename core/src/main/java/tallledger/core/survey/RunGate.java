@@ -7,6 +7,7 @@ import java.util.Set;
 import tallledger.core.drive.Route;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
 
 /** Which runs may not be made with what is on the spindle now. */
@@ -15,10 +16,34 @@ public final class RunGate {
     private RunGate() {
     }
 
-    /** Why a route may not be run; empty where it may, or where nobody said what is mounted. */
+    /**
+     * Why a route may not be run: something that stops use is open; or what is on the spindle is marked, or held without a mark, and the
+     * speed is beyond it or nobody knows it. Empty where it may, or where nobody said what is mounted.
+     */
     public static Optional<Reason> refusal(SpindleSurvey survey, StepLedger ledger, Route route) {
-        Optional<BigDecimal> rpm = survey.table().nominal(route).or(() -> survey.table().speedOf(route).flatMap(s -> s.expected()).map(BigDecimal::valueOf));
-        return ledger.mounted().flatMap(mounted -> rpm.flatMap(n -> SpeedGate.of(mounted, n, top(survey)).refused()));
+        if (!ledger.stopUse().isEmpty()) {
+            return Optional.of(stopUse(ledger));
+        }
+        return ledger.mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).flatMap(mounted -> {
+            Optional<BigDecimal> rpm = fastest(survey, route);
+            if (rpm.isEmpty()) {
+                return Optional.of(Reason.of("gate.unknown", mounted.kind()));
+            }
+            // The mark somebody read off the wheel counts as well as the one typed at the start: the stricter decides.
+            return SpeedGate.of(mounted, rpm.get(), top(survey)).refused()
+                    .or(() -> ledger.wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL).flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey)).refused()));
+        });
+    }
+
+    /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
+    public static Reason stopUse(StepLedger ledger) {
+        int still = (int) ledger.open().stream().filter(s -> !s.runs()).count();
+        return Reason.of("gate.stop-use", ledger.stopUse().stream().map(r -> (Object) r.step().name()).toList(), still);
+    }
+
+    /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */
+    private static Optional<BigDecimal> fastest(SpindleSurvey survey, Route route) {
+        return survey.table().nominal(route).or(() -> survey.table().speedOf(route).flatMap(s -> s.expected()).map(BigDecimal::valueOf));
     }
 
     /** The machine's top speed, min⁻¹. */
@@ -29,7 +54,7 @@ public final class RunGate {
     /** Every route that may not be run now. */
     public static Set<Route> refused(SpindleSurvey survey, StepLedger ledger) {
         Set<Route> refused = new HashSet<>();
-        if (ledger.mounted().isPresent()) {
+        if (ledger.mounted().isPresent() || !ledger.stopUse().isEmpty()) {
             survey.table().speeds().forEach(s -> s.routes().stream().filter(r -> refusal(survey, ledger, r).isPresent()).forEach(refused::add));
         }
         return refused;

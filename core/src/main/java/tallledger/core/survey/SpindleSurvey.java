@@ -64,12 +64,16 @@ public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elemen
         return outcomes;
     }
 
-    /** Highest speed run so far at which the spindle turned, min⁻¹. */
+    /** Highest speed run so far at which the spindle turned, min⁻¹; of one whose speed nobody knew, what was read. */
     public OptionalDouble highestRun() {
-        List<Speed> turned = runs.stream()
-                .filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
-                .flatMap(run -> table.speedOf(run.route()).stream()).toList();
-        return ColdSpindle.highest(turned);
+        return runs.stream().filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
+                .flatMap(run -> table.speedOf(run.route()).flatMap(Speed::expected).or(() -> run.record().reading().map(r -> r.rpm().doubleValue())).stream())
+                .mapToDouble(Double::doubleValue).max();
+    }
+
+    /** Whether something on a run's route was put right after it: then it says nothing of the machine as it is now. */
+    public boolean isFromBeforeRepair(Run run) {
+        return repairs.stream().anyMatch(r -> r.sequence() > run.entry() && SurveyFold.isOn(machine, run.route(), r.payload()));
     }
 
     /** The route the levers were last set for. */

@@ -18,20 +18,17 @@ import tallledger.core.reason.Reason;
  * @param seconds   what it takes, s (house starting value)
  * @param needs     what must be free or safe first
  * @param system    what is put right when it fails; steps of one system are done again after its repair
+ * @param axis      identity of the axis it moves or is about; empty for none
+ * @param runs      whether something turns or travels under power, so that the start checks are due first
  * @param spares    codes of steps it makes needless when it is good
  */
 public record Step(String id, String code, List<String> about, Phase phase, Recording recording, Severity ifBad, int seconds,
-                   List<Need> needs, String system, Set<String> spares) {
+                   List<Need> needs, String system, String axis, boolean runs, Set<String> spares) {
 
     public Step {
         about = List.copyOf(about);
         needs = List.copyOf(needs);
         spares = Set.copyOf(spares);
-    }
-
-    /** Which axis it moves or is about; empty for none. */
-    public String axis() {
-        return system.contains(":") ? system.substring(system.indexOf(':') + 1) : "";
     }
 
     /** Its name: a code of words with what it is about, which begins it and so has a capital. */

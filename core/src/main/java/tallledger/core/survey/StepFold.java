@@ -40,6 +40,7 @@ final class StepFold {
     private final List<Stray> strays = new ArrayList<>();
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
+    private Optional<Mounted> wheelMark = Optional.empty();
     private Optional<Noted<Lift>> lift = Optional.empty();
     private KitList kit = KitList.EMPTY;
     private String lastKey = "";
@@ -61,7 +62,7 @@ final class StepFold {
         Map<Integer, Entry> struck = Chain.struck(entries);
         entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(e -> Stray.guard(e, strays, this::take));
         return new StepLedger(scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats), List.copyOf(repairs),
-                mounted, Map.copyOf(standing), kit, lift, List.copyOf(photos), List.copyOf(strays), lastKey, List.copyOf(judged.values()));
+                mounted, wheelMark, Map.copyOf(standing), kit, lift, List.copyOf(photos), List.copyOf(strays), lastKey, List.copyOf(judged.values()));
     }
 
     private void take(Kind kind, Entry entry) {
@@ -109,6 +110,9 @@ final class StepFold {
         StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, machine.identity().unit()));
         confirmed.forEach(this::confirm);
         record(result);
+        if (step.recording() instanceof GrinderRecordings.WheelMark mark && !result.isBad()) {
+            wheelMark = Optional.of(mark.wheel(result.values()));
+        }
     }
 
     private void check(Entry entry) {

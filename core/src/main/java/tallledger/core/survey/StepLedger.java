@@ -26,6 +26,7 @@ import tallledger.core.safety.Mounted;
  * @param repeats  steps to be done again after a repair
  * @param repairs  repairs of a step's system
  * @param mounted  what is on the spindle, where it was said
+ * @param wheelMark what is marked on the wheel, as the step of that name has it
  * @param standing what was confirmed last of each subject
  * @param kit      kit and papers as they stand
  * @param lift     weight against the lift, with its entry's number
@@ -35,7 +36,7 @@ import tallledger.core.safety.Mounted;
  * @param judged   every result ever judged, those struck since as well
  */
 public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Entry> passed, List<String> later,
-                         List<String> repeats, List<Entry> repairs, Optional<Mounted> mounted, Map<String, Need> standing, KitList kit,
+                         List<String> repeats, List<Entry> repairs, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
                          Optional<Noted<Lift>> lift, List<Photo> photos, List<Stray> strays, String lastKey, List<StepResult> judged) {
 
     public static StepLedger fold(MachineDescription machine, List<Entry> entries) {
@@ -61,7 +62,7 @@ public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> 
     public List<Asked> asked(Step step) {
         List<Asked> asked = new ArrayList<>();
         if (reverses(step)) {
-            asked.add(new Asked(new Need(Need.Kind.AT_REST, step.axis()), true));
+            asked.add(new Asked(new Need(Need.Kind.AT_REST, step.about().get(0)), true));
         }
         step.needs().forEach(need -> asked.add(new Asked(need, !need.equals(standing.get(need.subject())))));
         return asked;
@@ -81,7 +82,7 @@ public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> 
             return false;
         }
         Step before = all.get(all.size() - 1).step();
-        return before.about().size() > 1 && before.about().get(0).equals(step.about().get(0)) && !before.about().get(1).equals(step.about().get(1));
+        return before.about().size() > 1 && before.axis().equals(step.axis()) && !before.about().get(1).equals(step.about().get(1));
     }
 
     /** Whether a step need not be done: a good one spares it, or every lever position of its feed was proven elsewhere. */
@@ -118,6 +119,11 @@ public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> 
     /** Steps nobody has done, passed over or been spared. */
     public List<Step> open() {
         return inScope().stream().filter(s -> !latest.containsKey(s.id()) && !passed.containsKey(s.id()) && !isSpared(s)).toList();
+    }
+
+    /** Open findings that stop use, of the machine itself: while one stands nothing is run. */
+    public List<StepResult> stopUse() {
+        return latest.values().stream().filter(r -> r.isBad() && r.severity() == Severity.STOP_USE && r.step().phase().compareTo(Phase.KIT) < 0).toList();
     }
 
     public List<Photo> photosOf(String step) {

@@ -13,7 +13,9 @@ import tallledger.core.blame.Chances;
 import tallledger.core.blame.SpeedCause;
 import tallledger.core.blame.SpeedCauses;
 import tallledger.core.blame.Trial;
+import tallledger.core.coverage.ColdSpindle;
 import tallledger.core.coverage.HouseTimes;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
@@ -69,12 +71,13 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         if (repeat.isPresent()) {
             return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of("next.repeat"));
         }
-        Optional<Blame.Telling> telling = blame.filter(b -> !b.isClear()).flatMap(Blame::tellsMost).filter(t -> !held.contains(t.route()));
-        if (telling.isPresent() && school != School.EVERY_SPEED) {
-            return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
-                    Reason.of("next.tells", telling.get().gain()));
-        }
         Optional<Route> first = plan.runs().stream().findFirst().map(RunPlan.PlannedRun::route);
+        Optional<Blame.Telling> telling = blame.filter(b -> b.hunt() == Blame.Hunt.GOES_ON).flatMap(Blame::tellsMost).filter(t -> !held.contains(t.route()));
+        // "Every speed" goes through its speeds first: they are evidence too. What they leave open is hunted afterwards.
+        if (telling.isPresent() && (school != School.EVERY_SPEED || first.isEmpty())) {
+            return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
+                    Reason.of(telling.get().isRepeat() ? "next.tells-again" : "next.tells", telling.get().gain()));
+        }
         return new SurveyPlan(school, minutesLeft, plan, blame, causes, first, Reason.of(first.isPresent() ? "next.plan" : "next.none"));
     }
 
@@ -93,20 +96,18 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         return choice.minutes().map(stated -> stated.subtract(gone).max(BigDecimal.ZERO));
     }
 
-    /** Blame over the runs that count, once one of them failed by a symptom. */
+    /** Blame over every run since the last repair of something on its route, once one of them failed by a symptom. */
     static Optional<Blame> blame(SpindleSurvey survey) {
-        List<Trial> trials = survey.latest().values().stream()
-                .filter(run -> !run.record().symptoms().isEmpty() || run.outcome() == tallledger.core.coverage.Outcome.PROVEN)
+        List<Trial> trials = survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
+                .filter(run -> !run.record().symptoms().isEmpty() || run.outcome() == Outcome.PROVEN)
                 .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
         if (trials.stream().noneMatch(Trial::failed)) {
             return Optional.empty();
         }
-        Set<Route> done = survey.latest().keySet();
         OptionalDouble highest = survey.highestRun();
-        List<Route> untried = survey.table().speeds().stream().filter(s -> !s.isSweep())
-                .filter(s -> tallledger.core.coverage.ColdSpindle.allows(survey.table(), highest, s))
-                .flatMap(s -> s.routes().stream()).filter(r -> !done.contains(r) && !survey.passed().containsKey(r)).toList();
-        return Optional.of(Blame.of(survey.elements(), trials, untried, route -> survey.standing()
+        List<Route> allowed = survey.table().speeds().stream().filter(s -> !s.isSweep()).filter(s -> ColdSpindle.allows(survey.table(), highest, s))
+                .flatMap(s -> s.routes().stream()).filter(r -> !survey.passed().containsKey(r)).toList();
+        return Optional.of(Blame.of(survey.elements(), trials, allowed, route -> survey.standing()
                 .map(s -> HouseTimes.HOUSE.move(survey.machine().train(), s, route)).orElse(0.0), Chances.HOUSE));
     }
 

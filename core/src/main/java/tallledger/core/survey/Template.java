@@ -26,9 +26,6 @@ final class Template {
             return axis.orElseThrow();
         }
 
-        String way() {
-            return plus ? moves().plus() : moves().minus();
-        }
     }
 
     private final String code;
@@ -43,12 +40,14 @@ final class Template {
     private final List<Need.Kind> needs = new ArrayList<>();
     private String system = "";
     private final Set<String> spares = new HashSet<>();
+    private boolean runs;
 
     private Template(String code, Phase phase, Severity ifBad, int seconds) {
         this.code = code;
         this.phase = phase;
         this.ifBad = ifBad;
         this.seconds = seconds;
+        this.runs = phase.usuallyRuns();
     }
 
     static Template step(String code, Phase phase, Severity ifBad, int seconds) {
@@ -99,6 +98,18 @@ final class Template {
         return this;
     }
 
+    /** Nothing turns or travels under power for it, though other steps of its phase do. */
+    Template still() {
+        runs = false;
+        return this;
+    }
+
+    /** Something travels under power for it, though other steps of its phase are done by hand. */
+    Template underPower() {
+        runs = true;
+        return this;
+    }
+
     /** What is put right when it fails; on an axis the axis' own. */
     Template of(String name) {
         system = name;
@@ -145,19 +156,26 @@ final class Template {
     }
 
     private Step made(Subject subject, List<String> about) {
-        String axis = subject.axis.map(Axis::name).orElse("");
-        String id = about.isEmpty() ? code : code + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
+        String axis = subject.axis.map(Axis::id).orElse("");
+        String name = subject.axis.or(() -> usual(subject.machine)).map(Axis::name).orElse(systemName());
+        String id = axis.isEmpty() ? code : code + "." + axis + (about.size() < 2 ? "" : subject.plus ? ".plus" : ".minus");
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
-                .map(kind -> new Need(kind, isOfAxis(kind) ? axis : "")).toList();
-        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, axis.isEmpty() ? systemName() : systemName() + ":" + axis, spares);
+                .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
+        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, Systems.written(systemName(), axis), axis, runs, spares);
+    }
+
+    /** The axis that a step of the whole machine is about, such as the table of a reversal. */
+    private Optional<Axis> usual(MachineDescription machine) {
+        Axis.Role role = Axis.Role.named(systemName());
+        return role == Axis.Role.OTHER ? Optional.empty() : machine.fitOut().axis(role);
     }
 
     /** A machine without the lock, clamp, brake or half-nut has nothing to free. */
     private static boolean isThere(Need.Kind kind, Subject subject) {
         return switch (kind) {
             case LOCK_FREE, LOCK_ON -> subject.axis.filter(a -> a.has(Axis.Ability.LOCK)).isPresent();
-            case CLAMP_FREE -> subject.axis.filter(a -> a.name().equals("arm") && subject.machine.fitOut().has(Feature.ARM_CLAMP)
-                    || a.name().equals("head") && subject.machine.fitOut().has(Feature.HEAD_CLAMP)).isPresent();
+            case CLAMP_FREE -> subject.axis.filter(a -> a.role() == Axis.Role.ARM && subject.machine.fitOut().has(Feature.ARM_CLAMP)
+                    || a.role() == Axis.Role.HEAD && subject.machine.fitOut().has(Feature.HEAD_CLAMP)).isPresent();
             case HALF_NUT_OUT -> subject.machine.fitOut().has(Feature.LEAD_SCREW);
             case BRAKE_OFF -> subject.machine.fitOut().has(Feature.FOOT_BRAKE);
             default -> true;

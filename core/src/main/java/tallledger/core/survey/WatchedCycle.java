@@ -22,8 +22,6 @@ import tallledger.core.reason.Refused;
  */
 public record WatchedCycle(String script) implements Recording {
 
-    private static final BigDecimal MOST = BigDecimal.valueOf(600);
-
     @Override
     public String code() {
         return "cycle";
@@ -54,9 +52,9 @@ public record WatchedCycle(String script) implements Recording {
         Map<String, BigDecimal> set = new HashMap<>();
         for (CycleScripts.Setting setting : CycleScripts.settings(script)) {
             if (values.has(setting.name())) {
-                BigDecimal value = setting.name().equals("passes") ? BigDecimal.valueOf(passes(values)) : values.positive(setting.name());
-                if (value.compareTo(MOST) > 0) {
-                    throw Refused.because("cycle.setting", value, MOST).at(setting.name());
+                BigDecimal value = setting.name().equals("passes") ? BigDecimal.valueOf(passes(values)) : values.number(setting.name()).value();
+                if (value.signum() < 0 || value.compareTo(CycleLog.LONGEST) > 0) {
+                    throw Refused.because("cycle.setting", value, CycleLog.LONGEST).at(setting.name());
                 }
                 set.put(setting.name(), value);
             }
@@ -86,13 +84,18 @@ public record WatchedCycle(String script) implements Recording {
         if (result.isRight()) {
             return StepJudgement.of(Outcome.PROVEN, Reason.of("cycle.right", result.lines().size()));
         }
+        if (result.breaksOff() && !result.isHazard()) {
+            String next = result.wrong().get(0).event();
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of("cycle.breaks-off", isOwn() ? next : Reason.of("event." + next)));
+        }
         List<Reason> because = new ArrayList<>();
         if (result.isHazard()) {
             because.add(Reason.of("cycle.hazard"));
         }
-        result.wrong().forEach(line -> because.add(Reason.of("cycle.line." + line.verdict().name(), isOwn() ? line.event() : Reason.of("event." + line.event()),
+        result.wrong().forEach(line -> because.add(Reason.of("cycle.line." + line.verdict().name() + (line.verdict() == CycleResult.Verdict.EARLY && line.window().filter(CycleScript.Window::isOpen).isPresent() ? "-open" : ""), isOwn() ? line.event() : Reason.of("event." + line.event()),
                 line.took().orElse(BigDecimal.ZERO), line.window().map(CycleScript.Window::least).orElse(BigDecimal.ZERO),
-                line.window().map(CycleScript.Window::most).orElse(BigDecimal.ZERO))));
+                line.window().map(CycleScript.Window::most).orElse(BigDecimal.ZERO),
+                line.window().map(CycleScript.Window::whose).map(w -> Reason.of("cycle.whose." + w.name())).orElse(Reason.of("cycle.whose.HOUSE")))));
         return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE) : Optional.empty());
     }
 }

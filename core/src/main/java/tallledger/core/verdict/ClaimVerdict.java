@@ -15,8 +15,10 @@ import tallledger.core.machine.Claim;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.MotionRecordings;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StepJudgement;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 
@@ -30,8 +32,6 @@ import tallledger.core.survey.StepResult;
  */
 public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<Integer> entries) {
 
-    /** A rule or tape at both ends, U in mm (house rule). */
-    private static final BigDecimal TRAVEL_UNCERTAINTY = BigDecimal.ONE;
     /** A travel that much longer than claimed is better than claimed (house rule). */
     private static final BigDecimal WORTH_SAYING = new BigDecimal("0.05");
 
@@ -47,24 +47,30 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         }).toList();
     }
 
-    /** The same with the steps as evidence too: a claimed travel is held against the axis its words name. */
+    /** The same with the steps as evidence too: a claimed travel is held against the axis it is tied to. */
     public static List<ClaimVerdict> of(SpindleSurvey survey, StepLedger ledger) {
         return of(survey).stream().map(v -> v.claim().attribute() == Claim.Attribute.TRAVEL ? travel(v.claim(), survey, ledger) : v).toList();
     }
 
+    /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
     private static ClaimVerdict travel(Claim claim, SpindleSurvey survey, StepLedger ledger) {
-        Optional<StepResult> measured = ledger.latest().values().stream().filter(r -> r.step().code().equals("travel"))
-                .filter(r -> claim.wording().toLowerCase(Locale.ROOT).contains(r.step().axis().toLowerCase(Locale.ROOT))).findFirst();
+        if (claim.axis().isEmpty()) {
+            return untested(claim, "claim.travel-untied");
+        }
+        Optional<StepResult> measured = ledger.latest().values().stream()
+                .filter(r -> r.step().axis().equals(claim.axis()) && r.step().recording() instanceof MotionRecordings.Travel).findFirst();
         if (measured.isEmpty()) {
             return untested(claim, "claim.travel-not-measured");
         }
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
-        BigDecimal found = measured.get().values().length("value").mm();
-        BigDecimal off = found.subtract(claimed);
-        Standing standing = off.add(TRAVEL_UNCERTAINTY).signum() < 0 ? Standing.SHORT
-                : off.compareTo(claimed.multiply(WORTH_SAYING)) > 0 ? Standing.BETTER : Standing.UPHELD;
-        return new ClaimVerdict(claim, standing, Reason.of("claim.travel", measured.get().step().axis(), found.stripTrailingZeros(), claimed.stripTrailingZeros()),
-                List.of(measured.get().entry()));
+        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(measured.get().values());
+        BigDecimal over = measured.get().values().length("value").mm().subtract(claimed);
+        Standing standing = switch (judged.outcome()) {
+            case FAILED -> Standing.SHORT;
+            case UNDECIDED -> Standing.UNTESTED;
+            case PROVEN -> over.compareTo(claimed.multiply(WORTH_SAYING)) > 0 ? Standing.BETTER : Standing.UPHELD;
+        };
+        return new ClaimVerdict(claim, standing, Reason.of("claim.travel", measured.get().step().about().get(0), judged.because().get(0)), List.of(measured.get().entry()));
     }
 
     /** Upheld only if that many distinct speeds exist and every one is proven or inferred. */

@@ -14,6 +14,7 @@ import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Run;
@@ -62,7 +63,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         survey.table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.latest().containsKey(route))
                 .forEach(route -> RunGate.refusal(survey, ledger, route).ifPresent(reason -> s.add(new Sentence(
                         Reason.of("statement.refused", survey.machine().train().name(route), reason), List.of()))));
-        s.addAll(StepSentences.of(ledger));
+        s.addAll(StepSentences.of(survey, ledger));
         strays(survey, ledger).forEach((because, entries) -> s.add(new Sentence(Reason.of("statement.stray", entries.size(), because), entries)));
         return new ConditionStatement(List.copyOf(s));
     }
@@ -96,7 +97,9 @@ public record ConditionStatement(List<Sentence> sentences) {
         Optional<Run> low = proven.stream().min(byDeviation);
         Optional<Run> high = proven.stream().max(byDeviation);
         if (low.isPresent() && high.isPresent()) {
-            s.add(new Sentence(Reason.of("statement.deviations", proven.size(), percent(low.get()), percent(high.get()),
+            // As shown: two that round to one figure are one.
+            boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
+            s.add(new Sentence(Reason.of(one ? "statement.deviation" : "statement.deviations", proven.size(), percent(low.get()), percent(high.get()),
                     tolerancePercent(survey)), entries(proven)));
         }
     }
@@ -107,8 +110,8 @@ public record ConditionStatement(List<Sentence> sentences) {
             run.record().symptoms().forEach(symptom -> s.add(new Sentence(
                     Reason.of("statement.symptom." + symptom.name(), name, run.author()), List.of(run.entry()))));
             run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).ifPresent(j -> s.add(new Sentence(
-                    Reason.of("statement.outside", name, j.reading(), j.expanded(), run.nominal().orElseThrow(), percent(run),
-                            tolerancePercent(survey)), List.of(run.entry()))));
+                    Reason.of("statement.outside", name, j.shown(), run.nominal().orElseThrow(), percent(run),
+                            tolerancePercent(survey), run.source()), List.of(run.entry()))));
         }
     }
 
@@ -116,7 +119,8 @@ public record ConditionStatement(List<Sentence> sentences) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
             s.add(new Sentence(run.judgement()
                     .map(j -> Reason.of("statement.too-close", name(survey, run), j.because()))
-                    .orElse(Reason.of("statement.unread", name(survey, run))), List.of(run.entry())));
+                    .orElseGet(() -> run.record().reading().map(r -> Reason.of("statement.nothing-to-compare", name(survey, run), Shown.of(r.rpm(), r.expanded())))
+                            .orElse(Reason.of("statement.unread", name(survey, run)))), List.of(run.entry())));
         }
     }
 

@@ -40,8 +40,8 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
                 findings.add(new Finding(severity(symptom), Reason.of("finding.symptom." + symptom.name(), name), List.of(run.entry())));
             }
             run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).ifPresent(j -> findings.add(new Finding(
-                    Severity.SOON, Reason.of("finding.speed", name, j.reading(), run.nominal().orElseThrow(),
-                    run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper()), List.of(run.entry()))));
+                    Severity.SOON, Reason.of("finding.speed", name, j.shown(), run.nominal().orElseThrow(),
+                    run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()), List.of(run.entry()))));
             run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s)).ifPresent(s ->
                     findings.add(new Finding(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH,
                             Reason.of("finding.shift." + s.name(), name), List.of(run.entry()))));

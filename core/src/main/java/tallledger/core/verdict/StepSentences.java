@@ -13,9 +13,11 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleCheck;
+import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Systems;
 import tallledger.core.verdict.ConditionStatement.Sentence;
 
 /** What the statement says of the steps: how many were done, what each bad one is, what grade was reached, what is open. */
@@ -24,7 +26,7 @@ final class StepSentences {
     private StepSentences() {
     }
 
-    static List<Sentence> of(StepLedger ledger) {
+    static List<Sentence> of(SpindleSurvey survey, StepLedger ledger) {
         List<Sentence> s = new ArrayList<>();
         if (ledger.scope() == Scope.SPINDLE_DRIVE && ledger.all().stream().allMatch(r -> r.step().recording() instanceof SpindleCheck)) {
             return s;
@@ -35,7 +37,8 @@ final class StepSentences {
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
                 Reason.of("statement.step-close", r.step().name(), r.judgement().because()), List.of(r.entry()))));
         grades(results, s);
-        ledger.repairs().forEach(e -> s.add(new Sentence(Reason.of("statement.system-repaired", e.step(), e.payload().text("what")), List.of(e.sequence()))));
+        ledger.repairs().forEach(e -> s.add(new Sentence(Reason.of("statement.system-repaired",
+                Systems.named(e.payload().text("system"), survey.machine().fitOut()), e.payload().text("what")), List.of(e.sequence()))));
         again(ledger, s);
         ledger.passed().forEach((id, entry) -> ledger.step(id).ifPresent(step -> s.add(new Sentence(
                 Reason.of("statement.step-passed", step.name(), entry.payload().text("reason")), List.of(entry.sequence())))));

@@ -29,7 +29,7 @@ class PosteriorTest {
         Random random = new Random(seed);
         List<Route> routes = machine.train().routes();
         List<Trial> trials = new ArrayList<>();
-        for (int i = 0; i < 5; i++) {
+        for (int i = 0; i < 9; i++) {
             trials.add(new Trial(routes.get(random.nextInt(routes.size())), random.nextInt(3) == 0 ? Set.of(Symptom.GROWLS) : Set.of()));
         }
         Map<Long, Double> written = writtenOut(trials);
@@ -42,8 +42,9 @@ class PosteriorTest {
             assertThat(marginals[e]).isCloseTo(expected, offset(1e-12));
         }
         assertThat(posterior.entropy()).isCloseTo(entropy(written), offset(1e-9));
-        long mask = elements.mask(routes.get(7));
-        assertThat(posterior.expectedEntropy(mask, 0.1)).isCloseTo(expectedEntropy(written, mask, 0.1), offset(1e-9));
+        for (Route route : List.of(routes.get(7), trials.get(0).route(), trials.get(1).route())) {
+            assertThat(posterior.expectedEntropy(route, elements.mask(route), 0.1)).isCloseTo(expectedEntropy(trials, written, route), offset(1e-9));
+        }
     }
 
     private Map<Long, Double> writtenOut(List<Trial> trials) {
@@ -52,9 +53,8 @@ class PosteriorTest {
         for (long set = 0; set < 1L << n; set++) {
             if (Long.bitCount(set) <= 2) {
                 double w = Math.pow(0.03, Long.bitCount(set)) * Math.pow(0.97, n - Long.bitCount(set));
-                for (Trial trial : trials) {
-                    double fails = 1 - (1 - 0.1) * Math.pow(0.1, Long.bitCount(set & elements.mask(trial.route())));
-                    w *= trial.failed() ? fails : 1 - fails;
+                for (Route route : trials.stream().map(Trial::route).distinct().toList()) {
+                    w *= ofRoute(set, route, trials);
                 }
                 weights.put(set, w);
             }
@@ -68,17 +68,30 @@ class PosteriorTest {
         return -probabilities.values().stream().mapToDouble(p -> p * Math.log(p) / Math.log(2)).sum();
     }
 
-    private static double expectedEntropy(Map<Long, Double> probabilities, long route, double f) {
-        Map<Long, Double> failing = new HashMap<>();
-        Map<Long, Double> passing = new HashMap<>();
-        probabilities.forEach((set, p) -> {
-            double fails = 1 - (1 - f) * Math.pow(0.1, Long.bitCount(set & route));
-            failing.put(set, p * fails);
-            passing.put(set, p * (1 - fails));
-        });
-        double fail = failing.values().stream().mapToDouble(Double::doubleValue).sum();
-        failing.replaceAll((set, p) -> p / fail);
-        passing.replaceAll((set, p) -> p / (1 - fail));
-        return fail * entropy(failing) + (1 - fail) * entropy(passing);
+    /**
+     * The runs of one route as the rule says them: with chance f/2 the route itself makes the noise every time (then no run of it
+     * passes), else each run fails by itself; a third failing run on a route that never passed says no more.
+     */
+    private double ofRoute(long set, Route route, List<Trial> trials) {
+        int passing = (int) trials.stream().filter(t -> t.route().equals(route) && !t.failed()).count();
+        int failing = (int) trials.stream().filter(t -> t.route().equals(route) && t.failed()).count();
+        failing = passing == 0 ? Math.min(failing, 2) : failing;
+        double f = 0.1;
+        double byItself = (1 - f) / (1 - f / 2) * Math.pow(0.1, Long.bitCount(set & elements.mask(route)));
+        double always = passing == 0 ? f / 2 : 0;
+        return always + (1 - f / 2) * Math.pow(1 - byItself, failing) * Math.pow(byItself, passing);
+    }
+
+    /** One more run, both ways: the posterior of each weighed with its chance, worked out from the longer lists of runs. */
+    private double expectedEntropy(List<Trial> trials, Map<Long, Double> now, Route route) {
+        List<Trial> passes = new ArrayList<>(trials);
+        passes.add(new Trial(route, Set.of()));
+        List<Trial> fails = new ArrayList<>(trials);
+        fails.add(new Trial(route, Set.of(Symptom.GROWLS)));
+        double pass = 0;
+        for (Map.Entry<Long, Double> h : now.entrySet()) {
+            pass += h.getValue() * ofRoute(h.getKey(), route, passes) / ofRoute(h.getKey(), route, trials);
+        }
+        return pass * entropy(writtenOut(passes)) + (1 - pass) * entropy(writtenOut(fails));
     }
 }

@@ -82,6 +82,13 @@ class DriveTrainTest {
         assertThat(table.counted().stream().map(s -> s.routes().size())).containsExactly(2, 1);
     }
 
+    /** 1 440 by 40/57 and by 48/68 are 1 010.5 and 1 016.5 min⁻¹, 0.59 % apart: two speeds, though both round to within 0.5 %. */
+    @Test
+    void speedsAreGroupedAsTheDriveGivesThem() {
+        Stage gear = new Stage("gear", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(gears("1", 40, 57), gears("2", 48, 68)));
+        assertThat(Machines.lathe("? ?", gear).speeds().counted()).hasSize(2);
+    }
+
     @Test
     void refusesTeethThatAreNoTeeth() {
         assertRefused(() -> new GearPair(0, 40), "teeth.outside");

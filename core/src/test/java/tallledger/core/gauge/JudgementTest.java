@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import org.junit.jupiter.api.Test;
+import tallledger.core.reason.Reason;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -30,11 +31,13 @@ class JudgementTest {
     void saysWhatGaugeWouldSettleIt() {
         Judgement judged = Judgement.of(new BigDecimal("105.5"), 1, LIMIT);
         assertThat(judged.because().code()).isEqualTo("verdict.too-close");
-        assertThat((BigDecimal) judged.because().arguments().get(3)).isEqualByComparingTo("0.5");
+        Reason settles = (Reason) judged.because().arguments().get(2);
+        assertThat(settles.code()).isEqualTo("settles.gauge");
+        assertThat((BigDecimal) settles.arguments().get(0)).isEqualByComparingTo("0.5");
     }
 
     @Test
     void onTheLimitNoGaugeSettlesIt() {
-        assertThat(Judgement.of(new BigDecimal("106"), 1, LIMIT).because().code()).isEqualTo("verdict.on-limit");
+        assertThat(Judgement.of(new BigDecimal("106"), 1, LIMIT).because().arguments().get(2)).isEqualTo(Reason.of("settles.nothing"));
     }
 }

@@ -23,6 +23,7 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
+import tallledger.core.motion.Axis;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
@@ -47,13 +48,13 @@ class DescriptionTest {
     @CsvSource(delimiter = '|', value = {"SPEED_COUNT|twelve|number.not-one", "SPEED_COUNT|12.5|claim.count", "SLOWEST_SPEED|0|number.not-positive",
         "SWING|wide|length.not-one", "TRAVEL|5 leagues|length.unknown-unit"})
     void aClaimedValueMustBeReadable(Attribute attribute, String value, String code) {
-        assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", LengthUnit.MM)).isInstanceOfSatisfying(Refused.class,
+        assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", "", LengthUnit.MM)).isInstanceOfSatisfying(Refused.class,
                 refused -> assertThat(refused.reason().code()).isEqualTo(code));
     }
 
     @Test
     void aClaimKeepsItsWordsAndItsUnit() {
-        Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", LengthUnit.INCH);
+        Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", "", LengthUnit.INCH);
         assertThat(claim.value()).isEqualTo("16-1/8\"");
         assertThat(claim.wording()).isEqualTo("sixteen inch swing");
         assertThat(claim.millimetres(LengthUnit.INCH)).get().satisfies(mm -> assertThat(mm).isEqualByComparingTo("409.6"));
@@ -70,10 +71,10 @@ class DescriptionTest {
         SpeedPlate plate = Machines.plate(MachineDescription.leversOf(train), "40 80 60 x 160 320 240 x").with(List.of("low end", "in", "low"),
                 PlateCell.parse("41=40"));
         MachineDescription machine = new MachineDescription(new Identity("All of it", "Eskholt", "X", Family.KNEE_MILL, "7", "1980", "shed", "owner",
-                LengthUnit.INCH), List.of(new Claim(Attribute.REVERSES, "yes", Source.MANUAL, "both ways")), train,
+                LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", "table")), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
                 Optional.of(new MotorRating(new BigDecimal("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
-                Optional.of(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?")), FitOut.usual(Family.KNEE_MILL));
+                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH, Axis.Per.MIN)), FitOut.usual(Family.KNEE_MILL));
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
     }
 

@@ -16,6 +16,7 @@ import tallledger.core.gauge.Verdict;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 
 class MotionTest {
@@ -39,26 +40,30 @@ class MotionTest {
 
     @Test
     void aFeedIsDistanceOverTimeOrTurns() {
-        FeedReading minute = FeedReading.perMinute(mm("100"), new BigDecimal("60"));
+        FeedReading minute = FeedReading.perMinute(mm("100"), TypedNumber.parse("60.0"));
         assertThat(minute.rate()).isEqualByComparingTo("100");
-        // u/v = √((0.125/100)² + (0.1/60)²) = 0.002083; the last digit typed is 1 mm, a/√12 = 0.289 mm, coarser than the rule.
-        assertThat(minute.expanded()).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, 0.1 / 60), org.assertj.core.data.Offset.offset(1e-3));
+        // The last digit typed is 1 mm, 1/√12 = 0.289 mm, coarser than the rule; the seconds' is 0.1 s, 0.029 s beside the hand's 0.1.
+        assertThat(minute.expanded()).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.0288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
+        assertThat(FeedReading.perMinute(mm("100"), TypedNumber.parse("60")).expanded()).as("whole seconds leave more open")
+                .isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
+        assertThat(FeedReading.perMinute(mm("100.0"), TypedNumber.parse("60.0")).expanded()).as("the rule's 0.125 mm")
+                .isCloseTo(2 * 100 * Math.hypot(0.125 / 100, Math.hypot(0.1, 0.0288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
         assertThat(FeedReading.perTurn(mm("20.0"), new BigDecimal("100")).rate()).isEqualByComparingTo("0.2");
     }
 
     @Test
     void aFeedIsJudgedWithinTenPerCent() {
         Optional<BigDecimal> chart = Optional.of(new BigDecimal("100"));
-        assertThat(FeedReading.perMinute(mm("105.0"), new BigDecimal("60")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
-        assertThat(FeedReading.perMinute(mm("112.0"), new BigDecimal("60")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
-        assertThat(FeedReading.perMinute(mm("110.0"), new BigDecimal("60")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
-        assertThat(FeedReading.perMinute(mm("112.0"), new BigDecimal("60")).against(chart, FeedReading.RAPID_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.RAPID_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
     }
 
     @ParameterizedTest
     @CsvSource({"100, 0, feed.time@seconds", "100, 10800, feed.time@seconds", "0, 60, number.not-positive@distance"})
     void timesOfNoughtAndOfThreeHoursAreRefused(String distance, String seconds, String expected) {
-        assertThat(code(() -> FeedReading.perMinute(mm(distance), new BigDecimal(seconds)))).isEqualTo(expected);
+        assertThat(code(() -> FeedReading.perMinute(mm(distance), TypedNumber.parse(seconds)))).isEqualTo(expected);
     }
 
     @Test

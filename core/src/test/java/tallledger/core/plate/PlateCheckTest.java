@@ -73,7 +73,7 @@ class PlateCheckTest {
     void remarksRepeatsAndCounts() {
         PlateCheck check = PlateCheck.of(Machines.plate(THREE_BY_FOUR, Machines.TWELVE.replace("355", "250")), OptionalInt.of(12));
         assertThat(only(check, Kind.REPEATED).cells()).containsExactly(List.of("B", "3"), List.of("B", "4"));
-        assertThat(only(check, Kind.COUNT).because().arguments()).containsExactly(11, 12);
+        assertThat(only(check, Kind.COUNT).because().arguments()).containsExactly(11, 12, PlateOf.SPEED);
         assertThat(only(check, Kind.SUSPECT).readings()).first().extracting(Misreading::slip).isEqualTo(Misreading.Slip.NEIGHBOUR_REPEATED);
     }
 

@@ -12,12 +12,12 @@ import tallledger.core.reason.Refused;
 
 class SpeedReadingTest {
 
-    /** 10 turns at 31.5 take 19.05 s; 0.1/19.05 = 0.525 %, twice that is 0.3307 rpm of 31.50. */
+    /** 10 turns at 31.5 take 19.05 s; √(0.1² + (0.01/√12)²)/19.05 = 0.525 %, twice that is 0.3308 rpm of 31.50. */
     @Test
     void tenTurnsAtTheLowestSpeedAreGoodToHalfAPercent() {
         SpeedReading reading = SpeedReading.byTaps("10", "19.05");
         assertThat(reading.rpm()).isEqualByComparingTo("31.50");
-        assertThat(reading.expanded()).isCloseTo(0.3307, offset(1e-4));
+        assertThat(reading.expanded()).isCloseTo(0.33081, offset(1e-5));
         assertThat(reading.expanded() / 2 / 31.5).isCloseTo(0.00525, offset(1e-5));
     }
 

@@ -21,6 +21,7 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Family;
+import tallledger.core.machine.FeedPlate;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.FitOut;
 import tallledger.core.machine.Identity;
@@ -64,47 +65,47 @@ class CatalogueTest {
         return "travel." + axis + (lock ? " lock." + axis : "") + " hand-wheel." + axis + " backlash." + axis + " play." + axis;
     }
 
-    private static String milled(String axis, String one, String other) {
-        return Stream.of("feed", "rapid", "trip").map(s -> s + "." + axis + "." + one + " " + s + "." + axis + "." + other)
+    private static String milled(String axis) {
+        return Stream.of("feed", "rapid", "trip").map(s -> s + "." + axis + ".minus " + s + "." + axis + ".plus")
                 .reduce((a, b) -> a + " " + b).orElseThrow() + " hidden-stops." + axis + " trip-repeat." + axis;
     }
 
     static Stream<Arguments> families() {
         return Stream.of(
                 Arguments.of(Family.LATHE, 77, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
-                        "emergency-stop direction", STARTED, LUBED, "feed.carriage.to-the-headstock feed.carriage.to-the-tailstock trip.carriage.to-the-headstock trip.carriage.to-the-tailstock",
-                        "trip-repeat.carriage feed.cross-slide.in feed.cross-slide.out feed-reverse half-nut-interlock half-nut thread-dial thread-cut",
+                        "emergency-stop direction", STARTED, LUBED, "feed.carriage.minus feed.carriage.plus trip.carriage.minus trip.carriage.plus",
+                        "trip-repeat.carriage feed.cross-slide.minus feed.cross-slide.plus feed-reverse half-nut-interlock half-nut thread-dial thread-cut",
                         hand("carriage", true), hand("cross-slide", false), hand("top-slide", false), "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
                         "level nose-runout bar-runout axial-float bed-twist turn-parallel facing turned-finish", END)),
                 Arguments.of(Family.KNEE_MILL, 77, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
-                        "feed.table.left feed.table.right trip.table.left trip.table.right hidden-stops.table trip-repeat.table feed.quill.down feed.quill.up knock-off.quill trip-repeat.quill",
+                        "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
                         "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true), "travel.quill lock.quill play.quill head-swivels",
                         "level mill-nose-runout mill-bar-runout axial-float tram table-parallel mill-cut climb-cut", END)),
                 Arguments.of(Family.HORIZONTAL_MILL, 71, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
-                        "emergency-stop direction drawbar-seated", STARTED, LUBED, "feed.table.left feed.table.right trip.table.left trip.table.right hidden-stops.table trip-repeat.table",
+                        "emergency-stop direction drawbar-seated", STARTED, LUBED, "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
                         hand("table", true), hand("saddle", true), hand("knee", true), "overarm-moves arbor-supports level mill-nose-runout mill-bar-runout axial-float arbor-runout table-parallel mill-cut climb-cut", END)),
                 Arguments.of(Family.UNIVERSAL_MILL, 92, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
-                        "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table", "left", "right"), milled("saddle", "in", "out"), milled("knee", "up", "down"),
+                        "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table"), milled("saddle"), milled("knee"),
                         hand("table", true), hand("saddle", true), hand("knee", true), "head-swivels mill-table-swivels overarm-moves arbor-supports",
                         "level mill-nose-runout mill-bar-runout axial-float arbor-runout tram table-parallel mill-cut climb-cut", END)),
                 Arguments.of(Family.RADIAL_DRILL, 68, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
-                        "feed.spindle.down feed.spindle.up knock-off.spindle trip-repeat.spindle rapid.arm.up rapid.arm.down fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
+                        "feed.spindle.minus feed.spindle.plus knock-off.spindle trip-repeat.spindle rapid.arm.minus rapid.arm.plus fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
                         "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings depth-stop quill-spring level drill-runout spindle-square clamp-shift drill-cut drilled-size", END)),
                 Arguments.of(Family.PEDESTAL_DRILL, 55, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper", ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
                         hand("spindle", false), hand("table", true), "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square drill-cut drilled-size", END)),
                 Arguments.of(Family.CYLINDRICAL_GRINDER, 70, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS, "emergency-stop direction wheel-first-start bled",
-                        STARTED, LUBED, "feed.table.left feed.table.right rapid.wheel-slide.in rapid.wheel-slide.out table-reversal infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
+                        STARTED, LUBED, "feed.table.minus feed.table.plus rapid.wheel-slide.minus rapid.wheel-slide.plus table-reversal infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
                         hand("table", false), hand("wheel-slide", false), "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle work-spindle axial-float table-straight grind-parallel ground-finish", END)),
                 Arguments.of(Family.ROTARY_TABLE_GRINDER, 64, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face", ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED, "rapid.wheel-head.down rapid.wheel-head.up feed.saddle.in feed.saddle.out",
+                        "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED, "rapid.wheel-head.minus rapid.wheel-head.plus feed.saddle.minus feed.saddle.plus",
                         "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre", hand("wheel-head", false), "travel.saddle play.saddle dresser",
                         "level wheel-spindle work-spindle axial-float grind-flat ground-finish", END)),
                 Arguments.of(Family.CENTRELESS_GRINDER, 57, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade", ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled", STARTED, LUBED, "regulating-wheel feed.infeed-slide.in feed.infeed-slide.out centreless-infeed through-feed",
+                        "emergency-stop direction wheel-first-start bled", STARTED, LUBED, "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
                         hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float grind-parallel ground-finish", END)),
                 Arguments.of(Family.MACHINING_CENTRE, 68, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
-                        "feed.X.left feed.X.right rapid.X.left rapid.X.right feed.Y.in feed.Y.out rapid.Y.in rapid.Y.out feed.Z.down feed.Z.up rapid.Z.down rapid.Z.up tool-drawbar",
-                        "travel.X play.X travel.Y play.Y travel.Z play.Z level mill-nose-runout mill-bar-runout axial-float tram table-parallel readout.X readout.Y readout.Z mill-cut circle", END)));
+                        "feed.x.minus feed.x.plus rapid.x.minus rapid.x.plus feed.y.minus feed.y.plus rapid.y.minus rapid.y.plus feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
+                        "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout mill-bar-runout axial-float tram table-parallel readout.x readout.y readout.z mill-cut circle", END)));
     }
 
     @ParameterizedTest
@@ -159,7 +160,8 @@ class CatalogueTest {
     void aFeedPlateIsCoveredByAsManyFeedsAsItsLongestLever() {
         MachineDescription plain = usual(Family.RADIAL_DRILL);
         MachineDescription machine = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(),
-                Optional.of(Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56")), plain.fitOut());
+                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")),
+                        "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
         List<String> feeds = ids(machine).stream().filter(id -> id.startsWith("feed-plate")).toList();
         // The first three use I, II and 1, 2, 3; slow to fast.
         assertThat(feeds).containsExactly("feed-plate.I.1", "feed-plate.I.3", "feed-plate.II.2", "feed-plate.I.2", "feed-plate.II.1", "feed-plate.II.3");

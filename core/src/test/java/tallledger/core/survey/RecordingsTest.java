@@ -18,6 +18,7 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.HouseLimits;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
+import tallledger.core.gauge.Shown;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
@@ -68,8 +69,9 @@ class RecordingsTest {
     @Test
     void anInchMachineIsReadInInches() {
         StepJudgement judged = PLAY.judge(values(LengthUnit.INCH, "value=5 tenths"));
-        assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(new BigDecimal("0.0127"));
-        assertThat(PLAY.judge(values(LengthUnit.INCH, "value=0.0005")).because().get(0).arguments().get(0)).isEqualTo(new BigDecimal("0.0127"));
+        // U = 2·√((√2·0.00254/√12)² + (0.01·0.0127/2)²) = 0.0021 mm: the last digit typed is a tenth.
+        assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
+        assertThat(PLAY.judge(values(LengthUnit.INCH, "value=0.0005")).because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
     }
 
     @ParameterizedTest

@@ -25,6 +25,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Family;
+import tallledger.core.machine.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
@@ -203,7 +204,7 @@ class SpindleSurveyTest {
     @Test
     void theStartCheckIsDueOncePerStart() {
         assertThat(StartCheck.isDue(entries, now)).isTrue();
-        write(SurveyEntries.startConfirmed(now, "Q. Tester", StartCheck.items(Family.LATHE)));
+        write(SurveyEntries.startConfirmed(now, "Q. Tester", StartCheck.items(machine)));
         assertThat(StartCheck.isDue(entries, now)).isFalse();
         assertThat(StartCheck.isDue(entries, now.plus(Duration.ofMinutes(31)))).isTrue();
         write(SurveyEntries.stopped(now, "Q. Tester"));
@@ -212,8 +213,8 @@ class SpindleSurveyTest {
 
     @Test
     void grindersAskForTheWheelAndDrillsForTheDrift() {
-        assertThat(StartCheck.items(Family.CYLINDRICAL_GRINDER)).contains(StartCheck.Item.WHEEL_SOUND, StartCheck.Item.CLEAR_OF_WHEEL);
-        assertThat(StartCheck.items(Family.RADIAL_DRILL)).contains(StartCheck.Item.DRIFT_OUT).doesNotContain(StartCheck.Item.WHEEL_SOUND);
+        assertThat(StartCheck.items(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, FitOut.usual(Family.CYLINDRICAL_GRINDER)))).contains(StartCheck.Item.WHEEL_SOUND, StartCheck.Item.CLEAR_OF_WHEEL);
+        assertThat(StartCheck.items(CatalogueTest.machine(Family.RADIAL_DRILL, FitOut.usual(Family.RADIAL_DRILL)))).contains(StartCheck.Item.DRIFT_OUT).doesNotContain(StartCheck.Item.WHEEL_SOUND);
     }
 
     @Test

@@ -17,6 +17,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.gauge.Grade;
+import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Family;
@@ -80,20 +81,20 @@ class StepLedgerTest {
         assertThat(askedAfresh("covers")).isEmpty();
         write(SurveyEntries.startConfirmed(now, ME, List.of()));
         assertThat(askedAfresh("covers")).as("power came on between").containsExactly("POWER_ISOLATED");
-        assertThat(askedAfresh("feed.table.left")).containsExactly("LOCK_FREE", "ENDS_KNOWN", "WAY_CLEAR");
-        step("feed.table.left", false, "distance", "100", "seconds", "60");
-        assertThat(askedAfresh("feed.saddle.in")).as("another axis has its own lock").contains("LOCK_FREE");
+        assertThat(askedAfresh("feed.table.minus")).containsExactly("LOCK_FREE", "ENDS_KNOWN", "WAY_CLEAR");
+        step("feed.table.minus", false, "distance", "100", "seconds", "60");
+        assertThat(askedAfresh("feed.saddle.minus")).as("another axis has its own lock").contains("LOCK_FREE");
         step("lock.table", false);
-        assertThat(askedAfresh("feed.table.left")).as("the lock was on since").containsExactly("LOCK_FREE");
+        assertThat(askedAfresh("feed.table.minus")).as("the lock was on since").containsExactly("LOCK_FREE");
     }
 
     @Test
     void anAxisComesToRestBeforeItIsReversed() {
-        step("feed.table.left", false, "distance", "100", "seconds", "60");
-        assertThat(askedAfresh("feed.table.right")).containsExactly("AT_REST");
-        assertThat(askedAfresh("feed.saddle.in")).doesNotContain("AT_REST");
-        step("feed.table.right", false, "distance", "100", "seconds", "60");
-        assertThat(askedAfresh("rapid.table.left")).contains("AT_REST");
+        step("feed.table.minus", false, "distance", "100", "seconds", "60");
+        assertThat(askedAfresh("feed.table.plus")).containsExactly("AT_REST");
+        assertThat(askedAfresh("feed.saddle.minus")).doesNotContain("AT_REST");
+        step("feed.table.plus", false, "distance", "100", "seconds", "60");
+        assertThat(askedAfresh("rapid.table.minus")).contains("AT_REST");
     }
 
     @Test
@@ -111,8 +112,8 @@ class StepLedgerTest {
         step("play.table", false, "value", "0.2 mm");
         assertThat(ledger().latest().get("play.table").outcome()).isEqualTo(Outcome.FAILED);
         assertThatThrownBy(() -> step("play.table", false, "value", "-0.02")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("value"));
-        assertThatThrownBy(() -> step("feed.table.left", false, "distance", "100", "seconds", "0")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
-        assertThatThrownBy(() -> step("feed.table.left", false, "distance", "100", "seconds", "10800")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> step("feed.table.minus", false, "distance", "100", "seconds", "0")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> step("feed.table.minus", false, "distance", "100", "seconds", "10800")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
     }
 
     @Test
@@ -120,7 +121,7 @@ class StepLedgerTest {
         // 0.02 over 150 is 0.04 per 300: outside sound (0.030), within workable (0.050).
         step("tram", false, "value", "0.020 mm", "over", "150 mm");
         assertThat(ledger().latest().get("tram").judgement().grade()).contains(Grade.WORKABLE);
-        assertThat(ledger().latest().get("tram").judgement().because().get(0).arguments()).contains(new BigDecimal("0.04"));
+        assertThat(ledger().latest().get("tram").judgement().because().get(0).arguments()).contains(new Shown(new BigDecimal("0.0400"), new BigDecimal("0.0017")));
     }
 
     @Test
@@ -156,17 +157,17 @@ class StepLedgerTest {
 
     @Test
     void aRepairAsksForEveryStepOfItsSystemAgainAndClosesTheFault() {
-        step("trip.table.left", true, "log", "feed-on 0\ntrips 2\nstays-off 6");
-        step("trip.table.right", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
-        step("trip.saddle.in", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
-        assertThat(faults()).containsExactly("trip.table.left OPEN");
+        step("trip.table.minus", true, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        assertThat(faults()).containsExactly("trip.table.minus OPEN");
         write(SurveyEntries.systemRepaired(now, ME, "trip:table", "dog tightened"));
-        assertThat(ledger().repeats()).containsExactly("trip.table.left", "trip.table.right");
-        assertThat(next()).isEqualTo("trip.table.left");
-        assertThat(faults()).containsExactly("trip.table.left REPAIRED");
-        step("trip.table.left", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
-        assertThat(faults()).containsExactly("trip.table.left RETESTED_GOOD");
-        assertThat(next()).isEqualTo("trip.table.right");
+        assertThat(ledger().repeats()).containsExactly("trip.table.minus", "trip.table.plus");
+        assertThat(next()).isEqualTo("trip.table.minus");
+        assertThat(faults()).containsExactly("trip.table.minus REPAIRED");
+        step("trip.table.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
+        assertThat(faults()).containsExactly("trip.table.minus RETESTED_GOOD");
+        assertThat(next()).isEqualTo("trip.table.plus");
         assertThat(Fault.of(spindle(), ledger()).get(0).history()).containsExactly(2, 5, 6);
         assertThat(Finding.of(spindle(), ledger())).isEmpty();
     }
@@ -274,11 +275,11 @@ class StepLedgerTest {
 
     @Test
     void aStepTheMachineNoLongerHasIsSaidAndNotDropped() {
-        step("rapid.table.left", false, "distance", "400", "seconds", "10");
+        step("rapid.table.minus", false, "distance", "400", "seconds", "10");
         MachineDescription without = CatalogueTest.machine(Family.UNIVERSAL_MILL, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
         StepLedger changed = StepLedger.fold(without, entries);
         assertThat(changed.latest()).isEmpty();
-        assertThat(ConditionStatement.of(SpindleSurvey.fold(without, entries), changed).sentences()).filteredOn(s -> s.words().code().equals("statement.strays"))
+        assertThat(ConditionStatement.of(SpindleSurvey.fold(without, entries), changed).sentences()).filteredOn(s -> s.words().code().equals("statement.stray"))
                 .singleElement().satisfies(s -> assertThat(s.entries()).containsExactly(2));
     }
 }

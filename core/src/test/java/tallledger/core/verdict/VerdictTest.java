@@ -28,6 +28,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Severity;
@@ -122,16 +123,20 @@ class VerdictTest {
         assertThat(reached.verdict()).isEqualTo(verdict);
     }
 
+    /** Tied by choice, never by what letters are in its words. */
     @ParameterizedTest
-    @CsvSource({"763 mm, UPHELD", "759 mm, UPHELD", "758 mm, SHORT", "810 mm, BETTER"})
-    void aClaimedTravelIsHeldAgainstTheAxisItNames(String measured, ClaimVerdict.Standing standing) {
-        MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760"),
-                new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+    @CsvSource({"763 mm, UPHELD, WITHIN", "760 mm, UNTESTED, TOO_CLOSE_TO_CALL", "759.5 mm, UNTESTED, TOO_CLOSE_TO_CALL", "758 mm, SHORT, OUTSIDE", "810 mm, BETTER, WITHIN"})
+    void aClaimedTravelIsJudgedByItsOwnStep(String measured, ClaimVerdict.Standing standing, Verdict verdict) {
+        MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", "carriage"),
+                new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
         StepLedger before = StepLedger.fold(claimed, entries);
         Step travel = before.step("travel.carriage").orElseThrow();
         List<String> confirmed = before.asked(travel).stream().map(a -> SurveyEntries.written(a.need())).toList();
         write(SurveyEntries.step(AT, "Q", before, travel, Map.of("value", measured), LengthUnit.MM, false, confirmed, ""));
-        assertThat(ClaimVerdict.of(SpindleSurvey.fold(claimed, entries), StepLedger.fold(claimed, entries))).extracting(ClaimVerdict::standing)
-                .containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
+        List<ClaimVerdict> verdicts = ClaimVerdict.of(SpindleSurvey.fold(claimed, entries), StepLedger.fold(claimed, entries));
+        assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
+        assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");
+        assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code()).isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,
+                "travel.close", Verdict.OUTSIDE, "travel.short").get(verdict));
     }
 }

@@ -76,7 +76,7 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
     }
 
     private static String window(Optional<CycleScript.Window> window, Words words) {
-        return window.map(w -> " " + words.say("cycle.window", w.least(), w.most())).orElse("");
+        return window.map(w -> " " + (w.isOpen() ? words.say("cycle.window-least", w.least(), w.whose()) : words.say("cycle.window", w.least(), w.most(), w.whose()))).orElse("");
     }
 
     static String name(String event, boolean own, Words words) {

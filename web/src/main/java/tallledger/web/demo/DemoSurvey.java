@@ -78,9 +78,8 @@ final class DemoSurvey {
 
     /** Starts the machine: what is on its spindle is said first. */
     DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
-        Family family = simulated.description().identity().family();
         Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);
-        write(90, SurveyEntries.startConfirmed(at, surveyor, StartCheck.items(family), mounted));
+        write(90, SurveyEntries.startConfirmed(at, surveyor, StartCheck.items(simulated.description()), mounted));
         return this;
     }
 

@@ -19,10 +19,11 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.reason.Reason;
 import tallledger.core.reading.Method;
 import tallledger.core.safety.Mounted;
+import tallledger.core.machine.FitOut;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
-import tallledger.web.words.SystemWords;
+import tallledger.core.survey.Systems;
 import tallledger.web.words.Words;
 
 /**
@@ -55,7 +56,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
             lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : TIME.format(entry.at().atZone(ZoneId.systemDefault())), entry.author(),
-                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(entry, kind, words), by,
+                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(entry, kind, survey.folded().machine().fitOut(), words), by,
                     by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray));
         }
         Collections.reverse(lines);
@@ -63,9 +64,9 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     }
 
     /** What it says in words; of one that cannot be read, what is stored. */
-    private static String text(Entry entry, Optional<Kind> kind, Words words) {
+    private static String text(Entry entry, Optional<Kind> kind, FitOut fitOut, Words words) {
         try {
-            return entry.damage().isEmpty() && kind.isPresent() ? says(entry, kind.get(), words) : raw(entry);
+            return entry.damage().isEmpty() && kind.isPresent() ? says(entry, kind.get(), fitOut, words) : raw(entry);
         } catch (RuntimeException unread) {
             return raw(entry);
         }
@@ -79,10 +80,10 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     /** A step by its name, a system by its words; a run by its settings. */
     private static String stepName(Survey survey, Entry entry, Words words) {
         return survey.steps().step(entry.step()).map(s -> words.say(s.name()))
-                .orElseGet(() -> entry.payload().has("system") ? SystemWords.of(entry.step(), words) : entry.step());
+                .orElseGet(() -> entry.payload().has("system") ? words.say(Systems.named(entry.step(), survey.folded().machine().fitOut())) : entry.step());
     }
 
-    private static String says(Entry entry, Kind kind, Words words) {
+    private static String says(Entry entry, Kind kind, FitOut fitOut, Words words) {
         Payload p = entry.payload();
         return switch (kind) {
             case OPENED -> words.say("entry.opened", p.whole("machineVersion"), p.text("role"));
@@ -92,7 +93,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             case PLAN_CHOSEN -> words.say("entry.plan", School.valueOf(p.text("school")), p.text("minutes").isEmpty() ? 0 : 1, p.text("minutes"));
             case CHECK -> words.say(p.flag("good") ? "entry.check-good" : "entry.check-bad", DriveCheck.valueOf(p.text("check")),
                     p.text("seconds").isEmpty() ? 0 : 1, p.text("seconds"), p.text("remark"));
-            case REPAIRED -> p.has("system") ? words.say("entry.system-repaired", SystemWords.of(p.text("system"), words), p.text("what"))
+            case REPAIRED -> p.has("system") ? words.say("entry.system-repaired", words.say(Systems.named(p.text("system"), fitOut)), p.text("what"))
                     : words.say("entry.repaired", p.text("stage"), p.text("label"), p.text("what"));
             case STEP -> step(p, words);
             case LATER -> words.say("entry.later");

@@ -19,6 +19,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Systems;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
@@ -28,7 +29,6 @@ import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
-import tallledger.web.words.SystemWords;
 import tallledger.web.words.Words;
 
 /** The Faults: suspects, cheapest checks first, repair and what must be repeated. */
@@ -107,11 +107,11 @@ class FaultsController {
         model.addAttribute("suspects", suspects);
         List<FaultView> faults = FaultView.of(survey, tables.checks(), words);
         model.addAttribute("faults", faults);
-        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Choice(SYSTEM + "|" + f.system(), SystemWords.of(f.system(), words))).distinct().toList());
+        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Choice(SYSTEM + "|" + f.system(), words.say(Systems.named(f.system(), survey.folded().machine().fitOut())))).distinct().toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
                 survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name()))).toList());
         model.addAttribute("repairs", Stream.concat(survey.folded().repairs().stream(), survey.steps().repairs().stream()).sorted(Comparator.comparing(Entry::sequence))
-                .map(e -> new Repair(e.sequence(), e.author(), e.payload().has("system") ? SystemWords.of(e.step(), words) : e.step(), e.payload().text("what"))).toList());
+                .map(e -> new Repair(e.sequence(), e.author(), e.payload().has("system") ? words.say(Systems.named(e.step(), survey.folded().machine().fitOut())) : e.step(), e.payload().text("what"))).toList());
         model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).toList());
         model.addAttribute("typed", typed);

@@ -52,8 +52,8 @@ class FitOutController {
         Machine machine = shelves.machine(id);
         Typed typed = Typed.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (typed.get("do").equals("more")) {
-            typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + 2));
+        if (!typed.get("do").equals("save")) {
+            typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + (typed.get("do").equals("more") ? 2 : 0)));
             return page(machine, typed, submission, model);
         }
         if (!typed.has("author")) {
@@ -66,7 +66,7 @@ class FitOutController {
         }
         try {
             shelves.describeAnew(id, machine.description().with(fitOut.get()), typed.get("author"), submission);
-            writer.remember(response, typed.get("author"));
+            writer.remember(response, typed.get("author"), submission);
             return "redirect:/machines/" + id;
         } catch (MovedOn moved) {
             response.setStatus(409);
@@ -85,6 +85,7 @@ class FitOutController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("rows", IntStream.range(0, FitOutForm.rows(typed)).boxed().toList());
+        model.addAttribute("roles", Axis.Role.values());
         model.addAttribute("abilities", Axis.Ability.values());
         model.addAttribute("features", Feature.of(machine.description().identity().family()));
         model.addAttribute("stepCount", steps.size());

@@ -25,9 +25,13 @@ final class FitOutForm {
     static Optional<FitOut> read(Typed typed, MachineDescription machine) {
         LengthUnit unit = machine.identity().unit();
         List<Axis> axes = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
+        for (int i = 0; i < rows(typed); i++) {
+            taken.add(typed.get("axis" + i + ".id"));
+        }
         for (int i = 0; i < rows(typed); i++) {
             if (typed.has("axis" + i + ".name") || typed.has("axis" + i + ".minus")) {
-                axis(typed, "axis" + i, unit).ifPresent(axes::add);
+                axis(typed, "axis" + i, taken, unit).ifPresent(axes::add);
             }
         }
         if (rows(typed) > FitOut.MOST_AXES && axes.size() > FitOut.MOST_AXES) {
@@ -49,12 +53,17 @@ final class FitOutForm {
     }
 
     /** Core names its fields by themselves; here they stand in a row of several. */
-    private static Optional<Axis> axis(Typed typed, String row, LengthUnit unit) {
+    private static Optional<Axis> axis(Typed typed, String row, Set<String> taken, LengthUnit unit) {
         Set<Axis.Ability> abilities = new HashSet<>();
         typed.all(row + ".abilities").forEach(name -> Stream.of(Axis.Ability.values()).filter(a -> a.name().equals(name)).forEach(abilities::add));
         Axis.Per per = typed.holds(row + ".per", "REV") ? Axis.Per.REV : Axis.Per.MIN;
         try {
-            return Optional.of(new Axis(typed.get(row + ".name"), typed.get(row + ".minus"), typed.get(row + ".plus"), abilities, typed.get(row + ".travel").strip(),
+            String name = typed.get(row + ".name");
+            // It keeps its identity whatever it is called; only a new one gets it from its first name.
+            String id = typed.has(row + ".id") ? typed.get(row + ".id") : Axis.idFor(name, taken);
+            Axis.Role role = typed.has(row + ".role") ? typed.choice(row + ".role", Axis.Role.class).orElse(Axis.Role.OTHER) : Axis.Role.named(name);
+            taken.add(id);
+            return Optional.of(new Axis(id, role, name, typed.get(row + ".minus"), typed.get(row + ".plus"), abilities, typed.get(row + ".travel").strip(),
                     new Axis.Rates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(), typed.get(row + ".rapid").strip())).checked(unit));
         } catch (Refused refused) {
             String field = refused.field().map(f -> f.equals("ways") ? "minus" : f).orElse("name");
@@ -96,6 +105,8 @@ final class FitOutForm {
     }
 
     private static void write(Axis axis, Typed typed, String row) {
+        typed.set(row + ".id", axis.id());
+        typed.set(row + ".role", axis.role().name());
         typed.set(row + ".name", axis.name());
         typed.set(row + ".minus", axis.minus());
         typed.set(row + ".plus", axis.plus());

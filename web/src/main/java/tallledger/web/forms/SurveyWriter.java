@@ -68,7 +68,7 @@ public class SurveyWriter {
         }
         try {
             Entry entry = appending.append(survey.id(), draft.get(), submission);
-            writer.remember(response, typed.get("author"));
+            writer.remember(response, typed.get("author"), submission);
             return next.apply(entry);
         } catch (MovedOn moved) {
             response.setStatus(409);

@@ -10,12 +10,15 @@ import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.PlainText;
+import tallledger.web.record.Submission;
 
 /** Who is writing: remembered by this browser only, offered again in the next form, never trusted as an identity. */
 @Component
 public class Writer {
 
     private static final String NAME = "writer";
+    private static final String RECORDED = "recorded";
+    private static final int A_DAY = 24 * 3600;
     private static final int A_YEAR = 365 * 24 * 3600;
 
     public Optional<String> known(HttpServletRequest request) {
@@ -33,7 +36,13 @@ public class Writer {
         }
     }
 
-    public void remember(HttpServletResponse response, String author) {
+    /** Also names the form that is recorded now, so that the page drops what it kept of it. */
+    public void remember(HttpServletResponse response, String author, Submission recorded) {
+        Cookie form = new Cookie(RECORDED, recorded.key());
+        form.setPath("/");
+        form.setMaxAge(A_DAY);
+        form.setAttribute("SameSite", "Strict");
+        response.addCookie(form);
         Cookie cookie = new Cookie(NAME, URLEncoder.encode(author.strip(), StandardCharsets.UTF_8));
         cookie.setPath("/");
         cookie.setHttpOnly(true);

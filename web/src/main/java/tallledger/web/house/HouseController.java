@@ -59,7 +59,7 @@ class HouseController {
                 });
             }
             if (typed.isClean()) {
-                writer.remember(response, typed.get("author"));
+                writer.remember(response, typed.get("author"), submission);
                 return "redirect:/house";
             }
             response.setStatus(422);

@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Ranges;
@@ -14,8 +15,11 @@ import tallledger.core.drive.Span;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.SpindlePower;
+import tallledger.core.drive.StageCheck;
 import tallledger.core.plate.PlateCheck;
+import tallledger.core.plate.PlateRemark;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reason.Reason;
 import tallledger.web.speeds.RayChartView;
 import tallledger.web.words.Figures;
 
@@ -26,10 +30,12 @@ import tallledger.web.words.Figures;
  * @param lines  every speed
  * @param ranges sliding ranges
  * @param same   the same speed by different ranges
- * @param check  the plate checked
+ * @param remarks what the plate, and the stages beside it, give away
+ * @param factors what each lever does by the plate
+ * @param noPower why some speed has no power beside it, though the motor's is known
  */
 public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<RangeLine> ranges, List<String> overlaps, List<String> gaps,
-                        List<SameLine> same, PlateCheck check, List<Factors> factors) {
+                        List<SameLine> same, List<PlateRemark> remarks, List<Factors> factors, Optional<Reason> noPower) {
 
     private static final MathContext SHOWN = new MathContext(3);
 
@@ -56,16 +62,21 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
         return new DriveView(RayChartView.plain(table),
                 table.counted().stream().map(speed -> line(table, speed, motor)).toList(),
                 ranges.ranges().stream().map(r -> new RangeLine(train.name(r.sweep()), shown(r.speeds().low()), shown(r.speeds().high()))).toList(),
-                spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m)).orElse(List.of()), check, factors(check));
+                spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m)).orElse(List.of()),
+                Stream.concat(check.remarks().stream(), StageCheck.of(table).stream()).toList(), factors(check), motor.flatMap(m -> noPower(table, m)));
     }
 
     private static Line line(SpeedTable table, Speed speed, Optional<MotorRating> motor) {
         Route route = speed.routes().get(0);
         String routes = String.join(", ", speed.routes().stream().filter(r -> !table.train().isReverse(r)).map(table.train()::name).toList());
-        Optional<SpindlePower> power = motor.flatMap(m -> speed.expected().map(n -> SpindlePower.at(table.train(), m, route, n)));
+        Optional<SpindlePower> power = motor.flatMap(m -> speed.expected().flatMap(n -> SpindlePower.at(table.train(), m, route, n)));
         String rpm = speed.nominal().map(Figures::plain).or(() -> speed.expected().map(n -> "about " + shown(n))).orElse("?");
         return new Line(table.train().name(route), rpm, routes, power.map(p -> shown(p.kilowatts())).orElse(""),
                 power.map(p -> shown(p.newtonMetres())).orElse(""));
+    }
+
+    private static Optional<Reason> noPower(SpeedTable table, MotorRating motor) {
+        return table.counted().stream().flatMap(s -> SpindlePower.unknown(table.train(), motor, s.routes().get(0)).stream()).findFirst();
     }
 
     private static List<SameLine> same(SpeedTable table, MotorRating motor) {
@@ -75,6 +86,10 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
 
     private static List<Factors> factors(PlateCheck check) {
         var levers = check.factors().levers();
+        // The cells of a sliding range are its ends: their quotient is no factor of any lever.
+        if (levers.stream().anyMatch(l -> l.slides())) {
+            return List.of();
+        }
         return java.util.stream.IntStream.range(0, levers.size()).filter(l -> levers.get(l).positions().size() > 1).mapToObj(l -> {
             List<Optional<Double>> factors = check.factors().factors(l);
             String text = String.join(", ", java.util.stream.IntStream.range(1, factors.size()).filter(p -> factors.get(p).isPresent())

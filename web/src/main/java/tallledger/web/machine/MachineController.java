@@ -18,18 +18,22 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.MotorRating;
+import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Family;
+import tallledger.core.machine.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.machine.StartingDescription;
+import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.PlateDoubt;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Machine;
@@ -60,11 +64,13 @@ class MachineController {
         model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
         model.addAttribute("surveys", shelves.surveysOf(machine));
         model.addAttribute("submission", Submission.fresh(0));
-        model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.levers(), PlateGrid.FEED)).orElse(null));
-        model.addAttribute("feedCheck", machine.description().feeds().map(f -> PlateCheck.of(f, OptionalInt.empty())).orElse(null));
+        model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED)).orElse(null));
+        model.addAttribute("feedCheck", machine.description().feeds().map(f -> PlateCheck.ofFeeds(f.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
-        model.addAttribute("drive", DriveView.of(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
+        DriveView drive = DriveView.of(d.train(), d.plate(), d.motor(), claimedSpeeds(d));
+        model.addAttribute("drive", drive);
+        model.addAttribute("doubts", drive.remarks().stream().map(r -> new PlateDoubt(r, Optional.empty())).toList());
         model.addAttribute("author", writer.known(request).orElse(machine.lastAuthor()));
         model.addAttribute("unnamed", unnamed.isPresent());
         return "machine/show";
@@ -91,7 +97,7 @@ class MachineController {
     private static PlateCheck feedCheck(Typed typed) {
         Typed own = typed.withoutErrors();
         List<Lever> levers = MachineForm.feedLevers(own);
-        return levers.isEmpty() ? null : PlateCheck.of(MachineForm.plateSoFar(own, levers, PlateGrid.FEED), OptionalInt.empty());
+        return levers.isEmpty() ? null : PlateCheck.ofFeeds(MachineForm.plateSoFar(own, levers, PlateGrid.FEED));
     }
 
     private static DriveView drive(Typed typed) {
@@ -109,9 +115,9 @@ class MachineController {
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
         Machine machine = shelves.machine(id);
         Typed typed = Typed.of(fields);
-        shelves.acceptReading(machine, typed.all("at"), typed.get("means"), typed.get("author"),
-                new Submission(typed.get("submission"), typed.wholeOr("seen", 0)));
-        writer.remember(response, typed.get("author"));
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        shelves.acceptReading(machine, typed.all("at"), typed.get("means"), typed.get("author"), submission);
+        writer.remember(response, typed.get("author"), submission);
         return "redirect:/machines/" + id;
     }
 
@@ -162,7 +168,7 @@ class MachineController {
             } else {
                 id = shelves.addMachine(description.get(), typed.get("author"), submission);
             }
-            writer.remember(response, typed.get("author"));
+            writer.remember(response, typed.get("author"), submission);
             return "redirect:/machines/" + id;
         } catch (MovedOn moved) {
             response.setStatus(409);
@@ -214,6 +220,9 @@ class MachineController {
         model.addAttribute("starts", StartingDescription.all());
         model.addAttribute("laws", MotorRating.Law.values());
         model.addAttribute("patterns", LeverPattern.values());
+        model.addAttribute("moved", MovedBy.values());
+        model.addAttribute("pers", Axis.Per.values());
+        model.addAttribute("axes", axes(machine, typed));
         model.addAttribute("stageRows", IntStream.range(0, MachineForm.STAGE_ROWS).boxed().toList());
         model.addAttribute("claimRows", IntStream.range(0, MachineForm.claimRows(typed)).boxed().toList());
         model.addAllAttributes(Map.of("families", Family.values(), "units", LengthUnit.values(),
@@ -221,6 +230,13 @@ class MachineController {
                 "kinds", IntStream.range(0, StageKind.values().length).mapToObj(i -> StageKind.values()[i])
                         .filter(kind -> kind != StageKind.DIRECTION).toList()));
         return FORM;
+    }
+
+    /** What a claimed travel can be of: the machine's axes, or those usual in the family chosen. */
+    private static List<Axis> axes(Optional<Machine> machine, Typed typed) {
+        Optional<Family> family = typed.withoutErrors().choice("family", Family.class);
+        return machine.map(Machine::description).filter(d -> family.filter(f -> f != d.identity().family()).isEmpty()).map(MachineDescription::fitOut)
+                .or(() -> family.map(FitOut::usual)).map(FitOut::axes).orElse(List.of());
     }
 
     private static OptionalInt claimedSpeeds(MachineDescription machine) {

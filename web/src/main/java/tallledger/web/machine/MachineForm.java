@@ -16,10 +16,12 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
+import tallledger.core.machine.FeedPlate;
 import tallledger.core.machine.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.machine.StartingDescription;
+import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
@@ -96,7 +98,7 @@ final class MachineForm {
         Optional<DriveTrain> train = train(typed);
         Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t), PlateGrid.SPEED));
         List<Lever> feedLevers = feedLevers(typed);
-        Optional<SpeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty() : plate(typed, feedLevers, PlateGrid.FEED);
+        Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty() : feeds(typed, feedLevers);
         Optional<MotorRating> motor = motor(typed);
         if (!typed.isClean() || identity.isEmpty() || plate.isEmpty()) {
             return Optional.empty();
@@ -108,6 +110,13 @@ final class MachineForm {
             description.speeds();
             return description;
         });
+    }
+
+    /** The feed plate in the unit it says it counts in. */
+    private static Optional<FeedPlate> feeds(Typed typed, List<Lever> levers) {
+        Optional<LengthUnit> unit = typed.has("feedUnit") ? typed.choice("feedUnit", LengthUnit.class) : typed.choice("unit", LengthUnit.class);
+        Optional<Axis.Per> per = typed.has("feedPer") ? typed.choice("feedPer", Axis.Per.class) : Optional.of(Axis.Per.REV);
+        return plate(typed, levers, PlateGrid.FEED).flatMap(p -> unit.flatMap(u -> per.map(each -> new FeedPlate(p, u, each))));
     }
 
     /** Motor power and how it follows speed; empty where nobody typed a power. */
@@ -147,7 +156,7 @@ final class MachineForm {
             var source = typed.choice(row + ".source", Claim.Source.class);
             if (attribute.isPresent() && source.isPresent()) {
                 typed.attempt(row + ".value", () -> Claim.checked(attribute.get(), typed.get(row + ".value"), source.get(),
-                        typed.get(row + ".wording"), unit)).ifPresent(claims::add);
+                        typed.get(row + ".wording"), typed.get(row + ".axis"), unit)).ifPresent(claims::add);
             }
         }
         return claims;
@@ -268,7 +277,10 @@ final class MachineForm {
         return typed;
     }
 
-    private static void writeFeeds(SpeedPlate feeds, Typed typed) {
+    private static void writeFeeds(FeedPlate plate, Typed typed) {
+        SpeedPlate feeds = plate.plate();
+        typed.set("feedUnit", plate.unit().name());
+        typed.set("feedPer", plate.per().name());
         typed.set("feedLevers", String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
         typed.set("feedshape", PlateGrid.shapeOf(feeds.levers()));
         List<PlateCell> cells = List.copyOf(feeds.cells().values());
@@ -280,5 +292,6 @@ final class MachineForm {
         typed.set(row + ".value", claim.value());
         typed.set(row + ".source", claim.source().name());
         typed.set(row + ".wording", claim.wording());
+        typed.set(row + ".axis", claim.axis());
     }
 }

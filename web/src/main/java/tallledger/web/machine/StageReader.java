@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import tallledger.core.drive.GearPair;
 import tallledger.core.drive.LeverPattern;
+import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Span;
@@ -51,12 +52,17 @@ final class StageReader {
             for (int i = 0; i < labels.size(); i++) {
                 positions.add(new Position(label(labels.get(i)), list.get(i)));
             }
-            return new Stage(name, kind.get(), shifting.get(), positions, pattern(typed, row));
+            return new Stage(name, kind.get(), shifting.get(), positions, pattern(typed, row), movedBy(typed, row, kind.get()));
         }));
     }
 
     private static LeverPattern pattern(Typed typed, String row) {
         return typed.has(row + ".pattern") ? typed.choice(row + ".pattern", LeverPattern.class).orElse(LeverPattern.ROW) : LeverPattern.ROW;
+    }
+
+    /** How it is moved, where that is not as usual for its kind. */
+    private static MovedBy movedBy(Typed typed, String row, StageKind kind) {
+        return typed.has(row + ".movedBy") ? typed.choice(row + ".movedBy", MovedBy.class).orElse(MovedBy.usual(kind)) : MovedBy.usual(kind);
     }
 
     /** Labels as typed, parted by spaces or commas; "1..4" counts up; nothing typed is the one position "on". */
@@ -151,6 +157,7 @@ final class StageReader {
         typed.set(row + ".kind", stage.kind().name());
         typed.set(row + ".shifting", stage.shifting().name());
         typed.set(row + ".pattern", stage.pattern().name());
+        typed.set(row + ".movedBy", stage.movedBy() == MovedBy.usual(stage.kind()) ? "" : stage.movedBy().name());
         if (stage.kind().slides()) {
             stage.positions().get(2).transmission().factor().ifPresent(span -> typed.set(row + ".values",
                     trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));

@@ -50,7 +50,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
-        List<Step> steps = ledger.steps().stream().filter(s -> s.axis().equals(axis.name())).toList();
+        List<Step> steps = ledger.steps().stream().filter(s -> s.axis().equals(axis.id())).toList();
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
         double travelled = result(ledger, steps, "travel").map(r -> r.values().length("value").mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
@@ -76,7 +76,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         for (int i = 0; i < each.size(); i++) {
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-            ways.add(new Way(step.id(), words.say("movement." + step.code()), step.about().get(1).equals(axis.plus()), mark(ledger, step, result), figure(result), FIRST + i / 2 * PITCH,
+            ways.add(new Way(step.id(), words.say("movement." + step.code()), step.id().endsWith(".plus"), mark(ledger, step, result), figure(result), FIRST + i / 2 * PITCH,
                     step.code().equals("rapid")));
         }
         return ways;

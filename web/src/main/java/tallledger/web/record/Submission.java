@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import tallledger.core.reason.Refused;
 
@@ -15,6 +16,11 @@ public record Submission(String key, int seen) {
         if (key == null || !key.matches("[0-9a-f-]{36}")) {
             throw Refused.because("form.no-key");
         }
+    }
+
+    /** Of another form on the same page: what one of them wrote is not taken for what the other says. */
+    public Submission other(String form) {
+        return new Submission(UUID.nameUUIDFromBytes((key + " " + form).getBytes(StandardCharsets.UTF_8)).toString(), seen);
     }
 
     public static Submission fresh(int seen) {

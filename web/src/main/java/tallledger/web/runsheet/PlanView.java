@@ -10,6 +10,7 @@ import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.School;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.BeyondProof;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SpindleSurvey;
@@ -27,12 +28,12 @@ import tallledger.web.words.Words;
  * @param needed      minutes everything open would take
  * @param summary     how many runs and steps, how long, how good
  * @param coming      the next few runs and what each proves
- * @param beyond      what no run is left for
+ * @param beyond      what no run is left for, and why
  * @param leftOpen    what the minutes leave open
  * @param later       what was put off
  */
 public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecimal spent, BigDecimal needed, List<Reason> summary, List<Coming> coming,
-                       String beyond, String leftOpen, List<Coming> later) {
+                       List<Reason> beyond, String leftOpen, List<Coming> later) {
 
     private static final int SHOWN = 4;
     private static final double MINUTE = 60;
@@ -57,7 +58,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
             summary.add(Reason.of("plan.gap", (runs.timeRatio() - 1) * 100));
         }
         return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
-                coming(survey, plan, words), names(runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));
+                coming(survey, plan, words), BeyondProof.of(folded, survey.steps(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));
     }
 
     private static BigDecimal whole(double minutes) {

@@ -37,7 +37,7 @@ final class RunForm {
                 shift, quiet, typed.holds("loaded", "yes"), swept, typed.get("remark"))) : Optional.empty();
     }
 
-    private static Optional<SpeedReading> reading(Typed typed) {
+    static Optional<SpeedReading> reading(Typed typed) {
         boolean tapped = typed.has("turns") || typed.has("seconds");
         if (tapped && typed.has("reading")) {
             typed.refuse("reading", Reason.of("run.two-readings"));

@@ -56,7 +56,7 @@ class RunSheetController {
         if (survey.isEmpty()) {
             return "redirect:/machines/" + id + "?unnamed#open-survey";
         }
-        writer.remember(response, typed.get("author"));
+        writer.remember(response, typed.get("author"), submission);
         return "redirect:/surveys/" + survey.get() + "/run";
     }
 
@@ -91,7 +91,7 @@ class RunSheetController {
                  HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        List<StartCheck.Item> items = StartCheck.items(survey.folded().machine().identity().family());
+        List<StartCheck.Item> items = StartCheck.items(survey.folded().machine());
         List<StartCheck.Item> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
         if (!unticked.isEmpty()) {
             typed.refuse("safe", Reason.of("start.unticked", unticked.size(), items.size()));
@@ -134,8 +134,8 @@ class RunSheetController {
                  HttpServletResponse response) {
         Typed typed = Typed.of(fields);
         return sheet.write(shelves.survey(id), typed, model, response, () -> typed.choice("check", DriveCheck.class).flatMap(check ->
-                typed.attempt("seconds", () -> SurveyEntries.check(clock.instant(), typed.get("author"), check,
-                        typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark")))));
+                ByEye.decided(typed) ? typed.attempt("seconds", () -> SurveyEntries.check(clock.instant(), typed.get("author"), check,
+                        typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"))) : Optional.empty()));
     }
 
     @PostMapping("/surveys/{id}/adopt")

@@ -21,14 +21,12 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.RunGate;
-import tallledger.core.survey.Severity;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepResult;
-import tallledger.core.verdict.Finding;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Plans;
@@ -43,6 +41,10 @@ public class SheetPage {
     /** Jumping out and not engaging are keys of the shift already. */
     private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
             .filter(s -> Stream.of(ShiftFeel.values()).noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
+
+    /** What can be on the spindle, and the fields its marks are typed into. */
+    public record Mountable(Mounted.Kind kind, List<String> fields) {
+    }
 
     private final Plans plans;
     private final Words words;
@@ -71,9 +73,9 @@ public class SheetPage {
         model.addAttribute("submission", submission);
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
-        boolean powered = route.isPresent() || step.filter(s -> s.phase().isPowered()).isPresent();
-        model.addAttribute("stopUse", powered ? Finding.of(survey.folded(), survey.steps()).stream().filter(f -> f.severity() == Severity.STOP_USE).toList() : List.of());
-        start(survey, powered, typed, model);
+        boolean runs = route.isPresent() || step.filter(Step::runs).isPresent();
+        model.addAttribute("stopUse", survey.steps().stopUse().isEmpty() ? null : RunGate.stopUse(survey.steps()));
+        start(survey, runs, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";
     }
@@ -107,23 +109,18 @@ public class SheetPage {
         model.addAttribute("photos", step.map(s -> survey.steps().photosOf(s.id())).orElse(List.of()));
     }
 
-    private void start(Survey survey, boolean powered, Typed typed, Model model) {
+    private void start(Survey survey, boolean runs, Typed typed, Model model) {
         Family family = survey.folded().machine().identity().family();
         // A form that comes back with something to mend is shown, or what was typed in it would be gone.
         boolean mending = !typed.isClean() && !typed.isSent("starting");
-        model.addAttribute("startDue", powered && !mending && StartCheck.isDue(survey.entries(), clock.instant()));
+        // While something stops use nothing is started at all.
+        boolean may = survey.steps().stopUse().isEmpty();
+        model.addAttribute("startDue", runs && may && !mending && StartCheck.isDue(survey.entries(), clock.instant()));
         model.addAttribute("pauseMinutes", StartCheck.GOOD_FOR.toMinutes());
-        model.addAttribute("startItems", StartCheck.items(family));
-        model.addAttribute("mountables", StartCheck.mountables(family));
-        survey.steps().mounted().filter(m -> !typed.isSent("mounted")).ifPresent(m -> remember(m, typed));
+        model.addAttribute("startItems", StartCheck.items(survey.folded().machine()));
+        model.addAttribute("mountables", StartCheck.mountables(family).stream().map(k -> new Mountable(k, MountedForm.fields(k))).toList());
+        MountedForm.remember(survey.steps(), typed);
         model.addAttribute("mounted", survey.steps().mounted().orElse(null));
-    }
-
-    /** What was on the spindle at the last start stands in the form, to be looked at again. */
-    private static void remember(Mounted mounted, Typed typed) {
-        mounted.typed().forEach(typed::set);
-        typed.set("askedOf", mounted.askedOf());
-        typed.set("mounted", mounted.kind().name());
     }
 
     private void done(Survey survey, Optional<Integer> done, Model model) {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import tallledger.core.coverage.Elements;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
+import tallledger.core.drive.SpeedTable;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
@@ -51,9 +52,9 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
     }
 
     private static Reason why(SpindleSurvey survey, Route route, Limit limit) {
-        boolean fromPlate = survey.table().plate().cell(survey.machine().train().plateKey(route)).value().isPresent();
-        boolean ownTolerance = survey.table().plate().tolerance().isPresent();
-        return Reason.of(fromPlate ? ownTolerance ? "limit.plate-own" : "limit.plate" : "limit.reckoned", limit.source());
+        SpeedTable.Source source = survey.table().source(route);
+        boolean own = source == SpeedTable.Source.SHOWN && survey.table().plate().tolerance().isPresent();
+        return Reason.of(own ? "limit.plate-own" : "limit." + source.name(), limit.source());
     }
 
     /** What this run newly exercises if it goes well. */

@@ -5,12 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.blame.Blame;
-import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
-import tallledger.core.drive.Speed;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.survey.Run;
@@ -73,9 +71,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
             return new Cell(String.join(" ", key), false, "", "", "", "", "open", "", Set.of(), false);
         }
         Optional<Run> run = Optional.ofNullable(survey.latest().get(route.get()));
-        Speed speed = survey.table().speedOf(route.get()).orElseThrow();
-        Mark mark = survey.coverage().mark(speed);
-        String stroke = strokeOf(survey, key, mark, route.get());
+        String stroke = strokeOf(survey, key, route.get());
         String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
         return new Cell(train.name(route.get()), true, route.get().key(), plateText(plate),
                 run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse,
@@ -83,12 +79,12 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
                         && survey.elements().isChoice(s.element())));
     }
 
-    /** The worst that any run of this cell showed, either way round; else what is known of its speed without a run here. */
-    private static String strokeOf(SpindleSurvey survey, List<String> key, Mark mark, Route forward) {
+    /** The worst that any run of this cell showed, either way round; else what is known of it without a run here. */
+    private static String strokeOf(SpindleSurvey survey, List<String> key, Route forward) {
         return survey.latest().values().stream().filter(r -> survey.machine().train().plateKey(r.route()).equals(key))
                 .map(Run::outcome).min(java.util.Comparator.comparing(o -> List.of(Outcome.FAILED, Outcome.PROVEN, Outcome.UNDECIDED).indexOf(o)))
                 .map(new Marks()::of)
-                .orElseGet(() -> survey.passed().containsKey(forward) ? "passed" : new Marks().of(mark.isRun() ? Mark.OPEN : mark));
+                .orElseGet(() -> survey.passed().containsKey(forward) ? "passed" : new Marks().of(survey.coverage().mark(forward)));
     }
 
     /** What the plate shows; of a corrected cell what it means, and in brackets what it shows. */

@@ -10,9 +10,8 @@ import org.springframework.util.MultiValueMap;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
-import java.util.OptionalInt;
 import tallledger.core.blame.Blame;
-import tallledger.core.plate.PlateCheck;
+import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.web.faults.SuspectView;
 import tallledger.web.forms.Typed;
@@ -56,8 +55,7 @@ class SpeedsController {
         model.addAttribute("suspects", SuspectView.of(folded, plan, tables.checks()));
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
-        model.addAttribute("doubts", PlateCheck.of(folded.machine().plate(), OptionalInt.empty(), folded.table().factors()).remarks().stream()
-                .filter(r -> r.isDoubt()).toList());
+        model.addAttribute("doubts", PlateDoubt.of(folded));
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
         return "speeds/speeds";
@@ -67,9 +65,9 @@ class SpeedsController {
     @PostMapping("/surveys/{id}/accept")
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
         Typed typed = Typed.of(fields);
-        shelves.acceptReadingIn(shelves.survey(id), typed.all("at"), typed.get("means"), typed.get("author"),
-                new Submission(typed.get("submission"), typed.wholeOr("seen", 0)));
-        writer.remember(response, typed.get("author"));
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        shelves.acceptReadingIn(shelves.survey(id), typed.all("at"), typed.get("means"), typed.get("author"), submission);
+        writer.remember(response, typed.get("author"), submission);
         return "redirect:/surveys/" + id + "/speeds";
     }
 }

@@ -56,7 +56,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
             var run = java.util.Optional.ofNullable(folded.latest().get(route));
             var speed = folded.table().speedOf(route).orElseThrow();
             String mark = run.map(r -> r.outcome().name()).orElseGet(() ->
-                    folded.passed().containsKey(route) ? "PASSED" : folded.coverage().mark(speed).name());
+                    folded.passed().containsKey(route) ? "PASSED" : folded.coverage().mark(route).name());
             return new Line(folded.machine().train().name(route),
                     speed.isSweep() ? "range" : folded.table().nominal(route).map(Figures::plain).orElse("?"),
                     run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),

@@ -2,6 +2,7 @@ package tallledger.web.words;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import tallledger.core.gauge.Shown;
 
 /** Figures as they stand on the pages: decimal point, thousands parted by a no-break space. */
 public final class Figures {
@@ -12,8 +13,15 @@ public final class Figures {
     }
 
     public static String plain(BigDecimal number) {
-        String digits = number.stripTrailingZeros().scale() <= 0
-                ? number.setScale(0, RoundingMode.UNNECESSARY).toPlainString() : number.toPlainString();
+        return grouped(number.stripTrailingZeros().scale() <= 0 ? number.setScale(0, RoundingMode.UNNECESSARY).toPlainString() : number.toPlainString());
+    }
+
+    /** A value with its uncertainty, both to the same place: "0.090 ± 0.009"; trailing noughts are figures here. */
+    public static String shown(Shown shown) {
+        return grouped(shown.value().toPlainString()) + THIN + "±" + THIN + grouped(shown.expanded().toPlainString());
+    }
+
+    private static String grouped(String digits) {
         int point = digits.indexOf('.');
         String whole = point < 0 ? digits : digits.substring(0, point);
         return whole.replaceAll("(?<=\\d)(?=(\\d{3})+$)", String.valueOf(THIN)) + (point < 0 ? "" : digits.substring(point));

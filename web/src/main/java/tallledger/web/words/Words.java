@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
+import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */
@@ -37,6 +38,8 @@ public class Words {
             return say(nested);
         } else if (argument instanceof BigDecimal number) {
             return Figures.plain(number);
+        } else if (argument instanceof Shown shown) {
+            return Figures.shown(shown);
         } else if (argument instanceof Enum<?> constant) {
             return of(constant);
         } else if (argument instanceof List<?> list) {

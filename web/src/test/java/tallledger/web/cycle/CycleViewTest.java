@@ -43,7 +43,7 @@ class CycleViewTest {
         CycleView view = CycleView.blank(new WatchedCycle("guard"), Map.of(), LengthUnit.MM, words);
         assertThat(view.keys()).extracting(CycleView.Key::name).contains("guard opened", "starts by itself");
         assertThat(view.keys()).filteredOn(CycleView.Key::hazard).extracting(CycleView.Key::event).containsExactly("starts-by-itself");
-        assertThat(view.script()).contains("stops 0–12 s after");
+        assertThat(view.script()).contains("stops 0–12 s after (house rule)");
         assertThat(CycleView.blank(new WatchedCycle("own"), Map.of("script", "12 monkeys"), LengthUnit.MM, words).keys()).isEmpty();
     }
 }

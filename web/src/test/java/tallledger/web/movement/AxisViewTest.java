@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.App;
 import tallledger.web.record.Shelves;
@@ -23,7 +24,7 @@ class AxisViewTest {
     private AxisView axis(Survey survey, String name) {
         MachineDescription machine = survey.folded().machine();
         StepLedger ledger = survey.steps();
-        return AxisView.of(ledger, machine.fitOut().axis(name).orElseThrow(), machine.identity().unit(), words);
+        return AxisView.of(ledger, machine.fitOut().axis(Axis.Role.named(name)).orElseThrow(), machine.identity().unit(), words);
     }
 
     @Test

@@ -1,0 +1,70 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+import tallledger.core.drive.StageCheck;
+import tallledger.core.plate.Misreading;
+import tallledger.core.plate.PlateCheck;
+import tallledger.core.plate.PlateRemark;
+import tallledger.core.reason.Reason;
+
+/**
+ * A doubt about the plate beside what the survey has read there. A reading settles which of the two values stands, the plate's or the
+ * one its other cells predict, when it lies with its whole uncertainty on one side of their geometric mean and within 6 % of that one
+ * (house rule); after that nobody is asked to look again.
+ *
+ * <p>Worked: plate 280, predicted 251.3, read 252 ± 1.3: settled, the plate misleads. Read 283 ± 1.4: settled, the plate stands.
+ *
+ * @param remark  the doubt
+ * @param settled which way, where a reading settled it
+ */
+public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
+
+    private static final double NEAR = 0.06;
+    /** How near a reading a value must lie to be what the cell means. */
+    private static final double MEANT = 0.03;
+
+    /** Every doubt there is about the plate of a survey. */
+    public static List<PlateDoubt> of(SpindleSurvey survey) {
+        PlateCheck check = PlateCheck.of(survey.machine().plate(), OptionalInt.empty(), survey.table().factors());
+        return Stream.concat(check.remarks().stream(), StageCheck.of(survey.table()).stream()).filter(PlateRemark::isDoubt).map(r -> new PlateDoubt(r, settle(survey, r))).toList();
+    }
+
+    private static Optional<Reason> settle(SpindleSurvey survey, PlateRemark remark) {
+        if (remark.kind() != PlateRemark.Kind.SUSPECT || remark.predicted().isEmpty()) {
+            return Optional.empty();
+        }
+        List<String> key = remark.cells().get(0);
+        Optional<BigDecimal> shown = survey.machine().plate().cell(key).value();
+        return survey.counting().stream().filter(run -> survey.machine().train().plateKey(run.route()).equals(key) && run.record().reading().isPresent() && !run.record().loaded())
+                .reduce((earlier, later) -> later).flatMap(run -> shown.flatMap(plate -> settle(run, plate, remark.predicted().get())));
+    }
+
+    private static Optional<Reason> settle(Run run, BigDecimal plate, BigDecimal predicted) {
+        BigDecimal read = run.record().reading().orElseThrow().rpm();
+        double expanded = run.record().reading().orElseThrow().expanded();
+        double middle = Math.sqrt(plate.doubleValue() * predicted.doubleValue());
+        if (Math.abs(read.doubleValue() - middle) <= expanded) {
+            return Optional.empty();
+        }
+        boolean byPlate = read.doubleValue() > middle == plate.doubleValue() > middle;
+        BigDecimal stands = byPlate ? plate : predicted;
+        return off(read, stands) > NEAR ? Optional.empty() : Optional.of(Reason.of(byPlate ? "doubt.plate-stands" : "doubt.plate-misleads", read, run.entry(), plate, predicted));
+    }
+
+    private static double off(BigDecimal read, BigDecimal value) {
+        return Math.abs(Math.log(read.doubleValue() / value.doubleValue()));
+    }
+
+    /** What may be accepted that the cell means: all while nothing is settled, afterwards only what the reading bears out. */
+    public List<Misreading> readings() {
+        if (settled.isEmpty()) {
+            return remark.readings();
+        }
+        BigDecimal read = (BigDecimal) settled.get().arguments().get(0);
+        return settled.get().code().equals("doubt.plate-stands") ? List.of() : remark.readings().stream().filter(m -> off(read, m.value()) <= MEANT).toList();
+    }
+}

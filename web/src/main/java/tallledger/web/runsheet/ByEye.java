@@ -1,0 +1,20 @@
+package tallledger.web.runsheet;
+
+import tallledger.core.reason.Reason;
+import tallledger.web.forms.Typed;
+
+/** What only an eye or ear can decide is decided by a key that says which way; Enter in a field says neither. */
+final class ByEye {
+
+    private static final String ENTER = "enter";
+
+    private ByEye() {
+    }
+
+    static boolean decided(Typed typed) {
+        if (typed.get("do").equals(ENTER)) {
+            typed.refuse("decide", Reason.of("step.undecided"));
+        }
+        return !typed.isWrong("decide");
+    }
+}

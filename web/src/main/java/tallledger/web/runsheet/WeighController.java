@@ -1,0 +1,65 @@
+package tallledger.web.runsheet;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.drive.Route;
+import tallledger.core.gauge.Judgement;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Shown;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.Values;
+import tallledger.web.forms.Typed;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+
+/**
+ * What is typed so far would come to, with its uncertainty, before it is recorded: a last digit too few is seen while the spindle
+ * still turns. Writes nothing; what cannot be judged yet says nothing.
+ */
+@Controller
+class WeighController {
+
+    private final Shelves shelves;
+
+    WeighController(Shelves shelves) {
+        this.shelves = shelves;
+    }
+
+    @PostMapping("/surveys/{id}/weigh")
+    String weigh(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
+        model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed)
+                : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed)).orElse(List.of()));
+        return "runsheet/weigh :: weigh";
+    }
+
+    private static List<Reason> speed(Survey survey, Route route, Typed typed) {
+        return RunForm.reading(typed).map(reading -> {
+            Optional<Limit> limit = SheetView.of(survey.folded(), route).limit();
+            return List.of(limit.map(l -> Judgement.of(reading.rpm(), reading.expanded(), l).because())
+                    .orElse(Reason.of("weigh.nothing", Shown.of(reading.rpm(), reading.expanded()))));
+        }).orElse(List.of());
+    }
+
+    private static List<Reason> step(Survey survey, Step step, Typed typed) {
+        Map<String, String> values = new HashMap<>();
+        step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
+        try {
+            return step.recording().judge(new Values(values, survey.folded().machine().identity().unit())).because();
+        } catch (Refused unfinished) {
+            return List.of();
+        }
+    }
+}
