@@ -77,7 +77,7 @@ class BadInputTest {
         http.post(path, http.form(path, path), "author", "Q", "reading", "31.6");
         HttpResponse<String> stale = http.post(path, old, "author", "Q", "reading", "31.9", "remark", "half typed");
         assertThat(stale.statusCode()).isEqualTo(409);
-        assertThat(stale.body()).contains("The survey moved on in another window: entries 3 to 3").contains("value=\"31.9\"").contains("half typed");
+        assertThat(stale.body()).contains("Somebody wrote in this survey after this page was shown: entry 3 came meanwhile.").contains("value=\"31.9\"").contains("half typed");
         assertThat(entries(survey)).isEqualTo(3);
     }
 
@@ -196,6 +196,7 @@ class BadInputTest {
         assertThat(two.page().inputValue("#seenAt")).isEqualTo("shed two");
         assertThat(app.bean(Shelves.class).machine(machine).description().identity().seenAt()).isEqualTo("shed one");
         two.page().click("button[value=save]");
+        two.page().waitForURL("**/machines/" + machine);
         assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(3);
     }
 

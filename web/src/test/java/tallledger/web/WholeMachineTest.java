@@ -104,13 +104,9 @@ class WholeMachineTest {
 
     private void start(Page page, Map<String, String> mounted) {
         page.locator("input[name=safe]").all().forEach(this::tick);
-        mounted.forEach((field, value) -> {
-            if (field.equals("mounted")) {
-                tick(page.locator("input[name=mounted][value=" + value + "]"));
-            } else {
-                type(page, "[name='" + field + "']", value);
-            }
-        });
+        // What is on the spindle first: only then its own fields are there to be typed into.
+        Optional.ofNullable(mounted.get("mounted")).ifPresent(kind -> tick(page.locator("input[name=mounted][value=" + kind + "]")));
+        mounted.entrySet().stream().filter(e -> !e.getKey().equals("mounted")).forEach(e -> type(page, "[name='" + e.getKey() + "']", e.getValue()));
         submit(page, ".start button.is-ink");
     }
 

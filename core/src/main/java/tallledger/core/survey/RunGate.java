@@ -38,7 +38,11 @@ public final class RunGate {
     /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
     public static Reason stopUse(StepLedger ledger) {
         int still = (int) ledger.open().stream().filter(s -> !s.runs()).count();
-        return Reason.of("gate.stop-use", ledger.stopUse().stream().map(r -> (Object) r.step().name()).toList(), still);
+        return Reason.of("gate.stop-use", ledger.stopUse().stream().map(RunGate::named).toList(), still);
+    }
+
+    private static Reason named(StepResult result) {
+        return result.judgement().because().isEmpty() ? result.step().name() : Reason.of("gate.stop-item", result.step().name(), result.judgement().because());
     }
 
     /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */
