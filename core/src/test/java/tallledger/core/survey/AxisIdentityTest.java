@@ -1,0 +1,68 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import tallledger.core.ledger.Payload;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.supply.SupplyPlate;
+
+/** An axis is what it is, whatever it is called. */
+class AxisIdentityTest {
+
+    private static Axis renamed(Axis a, String name) {
+        return new Axis(a.id(), a.role(), name, a.minus(), a.plus(), a.abilities(), a.travel(), a.rates());
+    }
+
+    private static List<String> needs(MachineDescription machine, String step) {
+        return Catalogue.of(machine).stream().filter(s -> s.id().equals(step)).flatMap(s -> s.needs().stream()).map(n -> n.kind() + " " + n.of()).toList();
+    }
+
+    @Test
+    void theArmsClampIsAskedForWhateverTheArmIsCalled() {
+        FitOut usual = FitOut.usual(Family.RADIAL_DRILL);
+        List<Axis> axes = usual.axes().stream().map(a -> a.role() == Axis.Role.ARM ? renamed(a, "Ausleger") : a).toList();
+        MachineDescription machine = CatalogueTest.machine(Family.RADIAL_DRILL, new FitOut(axes, usual.features(), usual.supply(), usual.chart()));
+        assertThat(needs(machine, "rapid.arm.minus")).contains("CLAMP_FREE Ausleger");
+        assertThat(needs(CatalogueTest.machine(Family.RADIAL_DRILL, usual), "rapid.arm.minus")).contains("CLAMP_FREE arm");
+        assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
+    }
+
+    @Test
+    void twoAxesOfNearlyOneNameHaveStepsOfTheirOwn() {
+        Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
+        Axis second = new Axis(Axis.idFor("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
+        MachineDescription machine = CatalogueTest.machine(Family.LATHE, new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, java.util.Optional.empty()));
+        List<String> ids = Catalogue.of(machine).stream().map(Step::id).toList();
+        assertThat(ids).doesNotHaveDuplicates().contains("travel.top-slide", "travel.top-slide-2");
+    }
+
+    /** A description from before axes had identities gets them from its names, two alike kept apart. */
+    @Test
+    void anOlderDescriptionGetsItsIdentitiesFromItsNames() {
+        MachineDescription machine = CatalogueTest.machine(Family.LATHE, FitOut.usual(Family.LATHE));
+        java.util.Map<String, Object> old = new java.util.HashMap<>(machine.toPayload());
+        java.util.Map<String, Object> fitOut = new java.util.HashMap<>((java.util.Map<String, Object>) cast(old.get("fitOut")));
+        List<java.util.Map<String, Object>> axes = new java.util.ArrayList<>();
+        for (Object axis : (List<?>) fitOut.get("axes")) {
+            java.util.Map<String, Object> plain = new java.util.HashMap<>((java.util.Map<String, Object>) cast(axis));
+            plain.remove("id");
+            plain.remove("role");
+            axes.add(plain);
+        }
+        fitOut.put("axes", axes);
+        old.put("fitOut", fitOut);
+        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(Axis::id).containsExactly("carriage", "cross-slide", "top-slide");
+        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(Axis::role).containsExactly(Axis.Role.CARRIAGE, Axis.Role.CROSS_SLIDE, Axis.Role.TOP_SLIDE);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static java.util.Map<String, Object> cast(Object map) {
+        return (java.util.Map<String, Object>) map;
+    }
+}

@@ -1,0 +1,64 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.Machines;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.SpeedReading;
+
+/** A doubt about the plate stands until somebody has read the speed. */
+class PlateDoubtTest {
+
+    private static final Instant AT = Instant.parse("2026-05-09T08:00:00Z");
+
+    private final List<Entry> entries = new ArrayList<>();
+    private final MachineDescription machine = Machines.lathe(Machines.TWELVE_MISREAD, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
+
+    PlateDoubtTest() {
+        write(SurveyEntries.opened(AT, "Q", 1, "h", "buyer", Scope.SPINDLE_DRIVE));
+    }
+
+    private void write(Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
+    }
+
+    private PlateDoubt doubt(String range, String gear, String rpm, boolean loaded) {
+        write(SurveyEntries.run(AT, "Q", new RunRecord(List.of(range, gear), Optional.of(SpeedReading.byTachometer(rpm, Gauge.HOUSE_TACHOMETER)), Set.of(), Optional.empty(), false, loaded, false, "")));
+        List<PlateDoubt> doubts = PlateDoubt.of(SpindleSurvey.fold(machine, entries));
+        assertThat(doubts).hasSize(1);
+        return doubts.get(0);
+    }
+
+    /** 280 on the plate, 251.3 by its other cells; the geometric mean is 265.3. */
+    @ParameterizedTest
+    @CsvSource({"253.2, doubt.plate-misleads", "262, doubt.plate-misleads", "284, doubt.plate-stands", "268, doubt.plate-stands", "264.8, ", "265.9, ", "310, ", "225, "})
+    void aReadingSettlesIt(String rpm, String which) {
+        assertThat(doubt("B", "3", rpm, false).settled().map(r -> r.code())).isEqualTo(Optional.ofNullable(which));
+    }
+
+    @Test
+    void onlyWhatTheReadingBearsOutMayStillBeAccepted() {
+        assertThat(doubt("B", "3", "253.2", false).readings()).isNotEmpty().allSatisfy(m -> assertThat(m.value().doubleValue()).isBetween(245.0, 261.0));
+        assertThat(doubt("B", "3", "284", false).readings()).isEmpty();
+    }
+
+    @Test
+    void anotherSpeedOrALoadedReadingSettlesNothing() {
+        assertThat(doubt("B", "2", "181", false).settled()).isEmpty();
+        PlateDoubt loaded = doubt("B", "3", "253.2", true);
+        assertThat(loaded.settled()).isEmpty();
+        assertThat(loaded.readings()).extracting(m -> m.value().stripTrailingZeros()).contains(new BigDecimal("2.5E+2"));
+    }
+}
