@@ -31,6 +31,11 @@ public record Step(String id, String code, List<String> about, Phase phase, Reco
         spares = Set.copyOf(spares);
     }
 
+    /** What a step of an axis was called before its axis had an identity: by the names in its words. */
+    String formerId() {
+        return code + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
+    }
+
     /** Its name: a code of words with what it is about, which begins it and so has a capital. */
     public Reason name() {
         return new Reason("step." + code, IntStream.range(0, about.size())

@@ -27,6 +27,8 @@ final class StepFold {
     private final MachineDescription machine;
     private final List<Entry> entries;
     private final Map<String, Step> steps = new LinkedHashMap<>();
+    /** Steps of axes by what they were called before an axis had an identity. */
+    private final Map<String, Step> former = new HashMap<>();
     private final Map<Integer, StepResult> judged = new LinkedHashMap<>();
     private final Map<List<String>, String> routeKeys = new HashMap<>();
     private final Map<String, StepResult> latest = new LinkedHashMap<>();
@@ -55,6 +57,7 @@ final class StepFold {
         before.forEach(result -> judged.put(result.entry(), result));
         this.entries = entries;
         catalogue.forEach(step -> steps.put(step.id(), step));
+        catalogue.stream().filter(step -> !step.axis().isEmpty()).forEach(step -> former.putIfAbsent(step.formerId(), step));
         machine.train().routes().forEach(route -> routeKeys.put(machine.train().settings(route), route.key()));
     }
 
@@ -101,7 +104,7 @@ final class StepFold {
     }
 
     private void step(Entry entry, Payload p) {
-        Step step = Optional.ofNullable(steps.get(p.text("step"))).or(() -> Catalogue.extra(p.text("step"))).orElse(null);
+        Step step = Optional.ofNullable(steps.get(p.text("step"))).or(() -> Optional.ofNullable(former.get(p.text("step")))).or(() -> Catalogue.extra(p.text("step"))).orElse(null);
         if (step == null) {
             strays.add(new Stray(entry, Reason.of("stray.step", p.text("step"))));
             return;

@@ -99,8 +99,7 @@ final class SurveyFold {
 
     /** Runs through the repaired part prove nothing any more; those that failed must be repeated, and only those. */
     private void repaired(Entry entry) {
-        entry.payload().text("what");
-        entry.payload().text("label");
+        List.of("what", "stage", "label").forEach(entry.payload()::text);
         repairs.add(entry);
         List<Route> through = latest.keySet().stream().filter(route -> isOn(route, entry.payload())).toList();
         for (Route route : through) {

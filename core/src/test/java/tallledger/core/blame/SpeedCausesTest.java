@@ -36,6 +36,19 @@ class SpeedCausesTest {
         assertThat(causes(machine, name -> 1.01)).isEmpty();
     }
 
+    /** Every one of these lies within 2 % of its plate: no position is accused of anything. */
+    @Test
+    void readingsWithinTwoPerCentAccuseNoPosition() {
+        MachineDescription machine = Machines.lathe("31.5 45 63 125 180 250 500 710 1000", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3"));
+        double[] read = {31.082, 44.214, 63.488, 125.598, 178.7, 251.534, 499.4, 699.27, 1014.056};
+        List<SpeedCauses.Reading> readings = new java.util.ArrayList<>();
+        List<Route> routes = machine.train().routes();
+        for (int i = 0; i < read.length; i++) {
+            readings.add(new SpeedCauses.Reading(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow().doubleValue(), false));
+        }
+        assertThat(SpeedCauses.of(machine.speeds(), readings)).isEmpty();
+    }
+
     @Test
     void sixtyHertzOnAFiftyHertzPlate() {
         assertThat(causes(machine, name -> 1.205)).first().extracting(SpeedCause::kind).isEqualTo(Kind.SUPPLY);

@@ -48,6 +48,18 @@ class CoverageTest {
         assertThat(counts.open()).isZero();
     }
 
+    /** One speed by two routes: what was run is marked as run, the other way round is not. */
+    @Test
+    void aMarkIsTheRoutesOwn() {
+        MachineDescription twoWays = Machines.lathe("100 200 200 400", Machines.lever("range", "L H"), Machines.lever("gear", "1 2"));
+        List<Route> two = twoWays.train().routes().stream().filter(r -> List.of("L2", "H1").contains(twoWays.train().name(r))).toList();
+        assertThat(twoWays.speeds().speedOf(two.get(0))).isEqualTo(twoWays.speeds().speedOf(two.get(1)));
+        Coverage coverage = Coverage.of(twoWays.speeds(), Elements.of(twoWays.train()), Map.of(two.get(0), Outcome.PROVEN));
+        assertThat(coverage.mark(two.get(0))).isEqualTo(Mark.PROVEN);
+        assertThat(coverage.mark(two.get(1))).isEqualTo(Mark.OPEN);
+        assertThat(coverage.mark(twoWays.speeds().speedOf(two.get(0)).orElseThrow())).isEqualTo(Mark.PROVEN);
+    }
+
     /** B3 fails: what shares B or 3 with it is open again, the motor (on every route) does not count against the rest. */
     @Test
     void aFailureStopsInferenceOnlyWhereItCouldLie() {

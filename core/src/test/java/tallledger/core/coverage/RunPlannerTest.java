@@ -47,6 +47,43 @@ class RunPlannerTest {
         assertThat(names(Machines.twelve(), plan)).startsWith("A1").contains("C4");
     }
 
+    /** Two by two, 8 15.3 28.9 48.6: two runs would prove all, but 8 to 48.6 is more than four times, so from cold it takes three. */
+    @Test
+    void theRunThatTheColdSpindleCostsIsSaid() {
+        RunPlan plan = planner(Machines.lathe("8 15.3 28.9 48.6", Machines.lever("range", "L H"), Machines.lever("gear", "1 2"))).plan(School.EVERY_GEAR, 0);
+        assertThat(plan.runs()).hasSize(3);
+        assertThat(plan.provenFewest()).isTrue();
+        assertThat(plan.warm()).hasValue(2);
+        RunPlan near = planner(Machines.lathe("8 15.3 28.9 31", Machines.lever("range", "L H"), Machines.lever("gear", "1 2"))).plan(School.EVERY_GEAR, 0);
+        assertThat(near.runs()).hasSize(2);
+        assertThat(near.warm()).as("the rule costs nothing there").isEmpty();
+    }
+
+    /** Nobody knows what 3 turns at: it may be the fastest, so it comes when the fastest known may be run, and it does come. */
+    @Test
+    void aSpeedNobodyKnowsIsPlannedWhereTheColdSpindleAllowsIt() {
+        MachineDescription machine = Machines.lathe("50 180 ? 700", Machines.lever("gear", "1 2 3 4"));
+        assertThat(names(machine, planner(machine).plan(School.EVERY_SPEED, 0))).startsWith("1", "2").contains("3").hasSize(4);
+        assertThat(planner(machine).plan(School.EVERY_SPEED, 0).beyondProof()).isEmpty();
+    }
+
+    /** A pin or change wheels take three minutes, a lever its seconds: the plan moves them seldom. */
+    @Test
+    void whatMovesAStageDecidesWhatItTakes() {
+        Stage byLever = new Stage("back gear", tallledger.core.drive.StageKind.BACK_GEAR, tallledger.core.drive.Shifting.STOP_TO_SHIFT, Machines.lever("x", "in out").positions());
+        Stage byPin = new Stage("back gear", tallledger.core.drive.StageKind.BACK_GEAR, tallledger.core.drive.Shifting.STOP_TO_SHIFT, Machines.lever("x", "in out").positions(),
+                tallledger.core.drive.LeverPattern.ROW, tallledger.core.drive.MovedBy.PIN);
+        Stage wheels = new Stage("wheels", tallledger.core.drive.StageKind.CHANGE_WHEELS, tallledger.core.drive.Shifting.STOP_TO_SHIFT, Machines.lever("x", "a b").positions());
+        double lever = moving(byLever);
+        assertThat(moving(byPin) - lever).isCloseTo(180 - HouseTimes.HOUSE.lever(), offset(1e-9));
+        assertThat(moving(wheels)).isEqualTo(moving(byPin));
+    }
+
+    private static double moving(Stage stage) {
+        MachineDescription machine = Machines.lathe("100 200", stage);
+        return HouseTimes.HOUSE.move(machine.train(), machine.train().routes().get(0), machine.train().routes().get(1));
+    }
+
     /** Every set of five is tried by brute force: 165 s is the quickest, and there are six sets that obey the rule. */
     @Test
     void bruteForceAgreesOnTheWorkedBox() {

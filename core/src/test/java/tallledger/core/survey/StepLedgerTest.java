@@ -273,6 +273,18 @@ class StepLedgerTest {
         assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed", "statement.steps-open");
     }
 
+    /** A record of before axes had identities names its way in words. */
+    @Test
+    void aRecordByItsFormerNameIsStillRead() {
+        step("feed.table.minus", false, "distance", "100", "seconds", "60");
+        Entry now = entries.get(1);
+        Map<String, Object> payload = new HashMap<>(now.draft().payload());
+        payload.put("step", "feed.table.left");
+        entries.set(1, Entry.following(Optional.of(entries.get(0)), new Draft(now.at(), now.author(), now.kind(), "feed.table.left", payload, Optional.empty())));
+        assertThat(ledger().strays()).isEmpty();
+        assertThat(ledger().latest()).containsKey("feed.table.minus");
+    }
+
     @Test
     void aStepTheMachineNoLongerHasIsSaidAndNotDropped() {
         step("rapid.table.minus", false, "distance", "400", "seconds", "10");

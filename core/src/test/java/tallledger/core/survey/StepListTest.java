@@ -1,0 +1,51 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.Feature;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.MachineDescription;
+
+/**
+ * Every step there is, by a list made by hand: how bad it is if bad, how long it takes, whether something runs for it, what must be
+ * free or safe first. A severity or a need that changes by a slip is seen here.
+ */
+class StepListTest {
+
+    private static final Path LIST = Path.of("src/test/resources/steps-by-hand.txt");
+
+    @Test
+    void everyStepIsAsTheListSays() throws IOException {
+        Map<String, String> steps = new TreeMap<>();
+        for (Family family : Family.values()) {
+            for (Set<Feature> features : List.of(FitOut.usual(family).features(), all(family, Feature.POWER_DRAWBAR), all(family, Feature.DRAWBAR))) {
+                FitOut usual = FitOut.usual(family);
+                MachineDescription machine = CatalogueTest.machine(family, new FitOut(usual.axes(), features, usual.supply(), Optional.empty()));
+                Catalogue.of(machine).forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one : other.contains(one) ? other : one + " OR " + other));
+            }
+        }
+        assertThat(steps.values()).containsExactlyElementsOf(Files.readAllLines(LIST));
+    }
+
+    private static Set<Feature> all(Family family, Feature but) {
+        Set<Feature> all = new HashSet<>(Feature.of(family));
+        all.remove(but);
+        return all;
+    }
+
+    private static String line(Step step) {
+        return step.code() + " | " + step.ifBad() + " | " + step.seconds() + " s | " + (step.runs() ? "runs" : "still") + " | "
+                + String.join(" ", step.needs().stream().map(n -> n.kind().name()).toList());
+    }
+}

@@ -1,0 +1,162 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tallledger.core.coverage.School;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Reason;
+import tallledger.core.safety.Mounted;
+import tallledger.core.verdict.ClaimVerdict;
+import tallledger.core.verdict.ConditionStatement;
+import tallledger.core.verdict.Finding;
+
+/** A fold never throws: whatever stands in an entry, the rest is read, and what could not be is set aside with its reason. */
+class StraysTest {
+
+    private static final Instant AT = Instant.parse("2026-05-09T08:00:00Z");
+    private static final String ME = "Q. Tester";
+    private static final List<Object> NONSENSE = List.of("", "?", "no such thing", "99999999999999999999", 7, -1, true, List.of(), List.of("x", 3), Map.of(), Map.of("kind", "DANCE"));
+
+    private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL));
+    private final List<Draft> drafts = new ArrayList<>();
+
+    @BeforeEach
+    void oneEntryOfEveryKind() {
+        write(SurveyEntries.opened(AT, ME, 1, "h", "buyer", Scope.WHOLE));
+        write(SurveyEntries.planChosen(AT, ME, School.MY_MINUTES, "40"));
+        write(SurveyEntries.startConfirmed(AT, ME, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
+        write(SurveyEntries.run(AT, ME, new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101", Gauge.HOUSE_TACHOMETER)), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
+        write(SurveyEntries.check(AT, ME, DriveCheck.BRAKE, true, "4.2", ""));
+        write(SurveyEntries.repaired(AT, ME, "range", "A", "new pinion"));
+        write(SurveyEntries.passedOver(AT, ME, List.of("B", "reverse"), "no time"));
+        step("travel.table", "value", "903 mm");
+        step("lamp");
+        step("table-parallel", "value", "0.01", "over", "300");
+        write(SurveyEntries.later(AT, ME, "coolant"));
+        write(SurveyEntries.stepPassedOver(AT, ME, ledger().step("oilers").orElseThrow(), "dry"));
+        write(SurveyEntries.systemRepaired(AT, ME, "lamp", "new bulb"));
+        write(SurveyEntries.kit(AT, ME, KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
+        write(SurveyEntries.lift(AT, ME, Lift.parse("1850", "120", "90", "2000", "the keeper")));
+        write(SurveyEntries.photo(AT, ME, "lamp", "a".repeat(64), "b".repeat(64), 640, 480, "bulb"));
+        write(SurveyEntries.remark(AT, ME, List.of(), "clean shop"));
+        write(SurveyEntries.stopped(AT, ME));
+        write(SurveyEntries.strike(AT, ME, chained(), 5, "wrong key"));
+    }
+
+    private void write(Draft draft) {
+        drafts.add(draft);
+    }
+
+    private void step(String id, String... fieldsAndValues) {
+        Map<String, String> typed = new HashMap<>();
+        for (int i = 0; i < fieldsAndValues.length; i += 2) {
+            typed.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
+        }
+        StepLedger ledger = ledger();
+        Step step = ledger.step(id).orElseThrow();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        write(SurveyEntries.step(AT, ME, ledger, step, typed, LengthUnit.MM, false, confirmed, ""));
+    }
+
+    private List<Entry> chained() {
+        List<Entry> entries = new ArrayList<>();
+        drafts.forEach(d -> entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), d)));
+        return entries;
+    }
+
+    private StepLedger ledger() {
+        return StepLedger.fold(machine, chained());
+    }
+
+    /** Everything that is made of a survey's entries. */
+    private Map<Integer, Reason> everything(MachineDescription described, List<Entry> entries) {
+        SpindleSurvey survey = SpindleSurvey.fold(described, entries);
+        StepLedger ledger = StepLedger.fold(described, entries);
+        ConditionStatement.of(survey, ledger);
+        Finding.of(survey, ledger);
+        ClaimVerdict.of(survey, ledger);
+        SheetPlan.of(survey, ledger, AT);
+        PlateDoubt.of(survey);
+        StartCheck.isDue(entries, AT);
+        Map<Integer, Reason> strays = new HashMap<>();
+        Stream.of(survey.strays(), ledger.strays()).flatMap(List::stream).forEach(s -> strays.put(s.entry().sequence(), s.because()));
+        return strays;
+    }
+
+    @Test
+    void nothingThatFitsIsSetAside() {
+        assertThat(everything(machine, chained())).isEmpty();
+    }
+
+    /** Each field of each entry in turn left out, and put to each kind of nonsense; one bent entry takes few with it. */
+    @Test
+    void whateverStandsInAnEntryTheRestIsRead() {
+        List<Draft> whole = List.copyOf(drafts);
+        int books = 0;
+        int setAside = 0;
+        for (int i = 0; i < whole.size(); i++) {
+            Draft good = whole.get(i);
+            for (String key : good.payload().keySet()) {
+                for (int n = -1; n < NONSENSE.size(); n++) {
+                    Map<String, Object> bent = new HashMap<>(good.payload());
+                    bent.remove(key);
+                    if (n >= 0) {
+                        bent.put(key, NONSENSE.get(n));
+                    }
+                    drafts.set(i, new Draft(good.at(), good.author(), good.kind(), good.step(), bent, good.strikes()));
+                    List<Entry> entries = chained();
+                    String what = good.kind() + " " + key + " = " + (n < 0 ? "nothing" : NONSENSE.get(n));
+                    int[] strays = new int[1];
+                    assertThatCode(() -> strays[0] = everything(machine, entries).size()).as(what).doesNotThrowAnyException();
+                    assertThat(strays[0]).as(what).isLessThan(4);
+                    setAside += strays[0];
+                    books++;
+                }
+            }
+            drafts.set(i, good);
+        }
+        assertThat(books).isGreaterThan(400);
+        assertThat(setAside).isGreaterThan(100);
+    }
+
+    @Test
+    void anUnknownKindAndAnUnknownStepAreSetAsideAlone() {
+        drafts.add(new Draft(AT, ME, "DANCED", "", Map.of(), Optional.empty()));
+        assertThat(everything(machine, chained()).keySet()).containsExactly(drafts.size());
+        Map<String, Object> elsewhere = new HashMap<>(drafts.get(8).payload());
+        elsewhere.put("step", "no-such-step");
+        drafts.set(drafts.size() - 1, new Draft(AT, ME, "STEP", "no-such-step", elsewhere, Optional.empty()));
+        assertThat(everything(machine, chained()).keySet()).containsExactly(drafts.size());
+    }
+
+    /** Another machine altogether: what does not fit it is set aside, nothing throws. */
+    @Test
+    void aDescriptionThatNoLongerFitsSetsAsideAndNeverThrows() {
+        for (Family family : Family.values()) {
+            MachineDescription other = CatalogueTest.machine(family, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
+            assertThatCode(() -> everything(other, chained())).as(family.name()).doesNotThrowAnyException();
+            assertThat(everything(other, chained())).as(family.name()).containsKey(8);
+        }
+    }
+}
