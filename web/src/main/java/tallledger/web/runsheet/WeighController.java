@@ -24,7 +24,7 @@ import tallledger.web.record.Survey;
 
 /**
  * What is typed so far would come to, with its uncertainty, before it is recorded: a last digit too few is seen while the spindle
- * still turns. Writes nothing; what cannot be judged yet says nothing.
+ * still turns. Writes nothing; what is half typed says nothing.
  */
 @Controller
 class WeighController {
@@ -50,16 +50,19 @@ class WeighController {
             Optional<Limit> limit = SheetView.of(survey.folded(), route).limit();
             return List.of(limit.map(l -> Judgement.of(reading.rpm(), reading.expanded(), l).because())
                     .orElse(Reason.of("weigh.nothing", Shown.of(reading.rpm(), reading.expanded()))));
-        }).orElse(List.of());
+        }).orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of("weigh.refused", why)).toList());
     }
 
     private static List<Reason> step(Survey survey, Step step, Typed typed) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
+        if (step.recording().fields().stream().anyMatch(f -> f.must() && !typed.has(f.name()))) {
+            return List.of();
+        }
         try {
             return step.recording().judge(new Values(values, survey.folded().machine().identity().unit())).because();
-        } catch (Refused unfinished) {
-            return List.of();
+        } catch (Refused refused) {
+            return List.of(Reason.of("weigh.refused", refused.reason()));
         }
     }
 }
