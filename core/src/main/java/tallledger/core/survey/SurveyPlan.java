@@ -57,7 +57,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), HouseTimes.HOUSE);
         var outcomes = survey.outcomes();
         survey.repeats().forEach(outcomes::remove);
-        Optional<Blame> blame = blame(survey);
+        Optional<Blame> blame = blame(survey, held);
         Set<Route> not = notToPlan(survey, school, blame);
         not.addAll(held);
         RunPlan plan = planner.plan(school, seconds, outcomes, not, survey.standing(), survey.highestRun());
@@ -72,7 +72,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
             return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of("next.repeat"));
         }
         Optional<Route> first = plan.runs().stream().findFirst().map(RunPlan.PlannedRun::route);
-        Optional<Blame.Telling> telling = blame.filter(b -> b.hunt() == Blame.Hunt.GOES_ON).flatMap(Blame::tellsMost).filter(t -> !held.contains(t.route()));
+        Optional<Blame.Telling> telling = blame.filter(b -> b.hunt() == Blame.Hunt.GOES_ON).flatMap(Blame::tellsMost);
         // "Every speed" goes through its speeds first: they are evidence too. What they leave open is hunted afterwards.
         if (telling.isPresent() && (school != School.EVERY_SPEED || first.isEmpty())) {
             return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
@@ -96,8 +96,12 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         return choice.minutes().map(stated -> stated.subtract(gone).max(BigDecimal.ZERO));
     }
 
-    /** Blame over every run since the last repair of something on its route, once one of them failed by a symptom. */
-    static Optional<Blame> blame(SpindleSurvey survey) {
+    /**
+     * Blame over every run since the last repair of something on its route, once one of them failed by a symptom.
+     *
+     * @param held routes not to be run now: what tells most is looked for among the others
+     */
+    static Optional<Blame> blame(SpindleSurvey survey, Set<Route> held) {
         List<Trial> trials = survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
                 .filter(run -> !run.record().symptoms().isEmpty() || run.outcome() == Outcome.PROVEN)
                 .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
@@ -106,7 +110,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         }
         OptionalDouble highest = survey.highestRun();
         List<Route> allowed = survey.table().speeds().stream().filter(s -> !s.isSweep()).filter(s -> ColdSpindle.allows(survey.table(), highest, s))
-                .flatMap(s -> s.routes().stream()).filter(r -> !survey.passed().containsKey(r)).toList();
+                .flatMap(s -> s.routes().stream()).filter(r -> !survey.passed().containsKey(r) && !held.contains(r)).toList();
         return Optional.of(Blame.of(survey.elements(), trials, allowed, route -> survey.standing()
                 .map(s -> HouseTimes.HOUSE.move(survey.machine().train(), s, route)).orElse(0.0), Chances.HOUSE));
     }

@@ -48,6 +48,14 @@ class CatalogueTest {
                 Machines.plate(MachineDescription.leversOf(train), "100 200")).with(fitOut);
     }
 
+    /** Of a family, with a drive of its own. */
+    static MachineDescription machine(Family family, FitOut fitOut, String cells, Stage... levers) {
+        List<Stage> stages = new java.util.ArrayList<>(List.of(Machines.motor("1440")));
+        stages.addAll(List.of(levers));
+        DriveTrain train = new DriveTrain(stages, List.of());
+        return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train, Machines.plate(MachineDescription.leversOf(train), cells)).with(fitOut);
+    }
+
     private static MachineDescription usual(Family family) {
         return machine(family, FitOut.usual(family));
     }

@@ -21,6 +21,9 @@ import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Family;
+import tallledger.core.Machines;
+import tallledger.core.machine.FeedPlate;
+import tallledger.core.motion.Axis;
 import tallledger.core.machine.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
@@ -271,6 +274,71 @@ class StepLedgerTest {
             assertThat(s.entries()).containsExactly(2, 3);
         });
         assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed", "statement.steps-open");
+    }
+
+    /** What was confirmed was confirmed of a running day: once the machine was stopped and left, somebody else may have been at it. */
+    @Test
+    void afterTheMachineWasStoppedEverythingIsConfirmedAfresh() {
+        step("travel.table", false, "value", "900");
+        assertThat(askedAfresh("travel.table")).isEmpty();
+        write(SurveyEntries.stopped(now, ME));
+        assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
+    }
+
+    @Test
+    void afterHalfAnHourEverythingIsConfirmedAfreshToo() {
+        step("travel.table", false, "value", "900");
+        now = now.plusSeconds(29 * 60);
+        write(SurveyEntries.remark(now, ME, List.of(), "tea"));
+        assertThat(askedAfresh("travel.table")).isEmpty();
+        now = now.plusSeconds(31 * 60);
+        write(SurveyEntries.remark(now, ME, List.of(), "back"));
+        assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
+    }
+
+    /** Every position proven elsewhere spares a feed; one of them on a failed feed does not. */
+    @Test
+    void aFeedIsInferredOnlyWhileNoneOfItsPositionsFailed() {
+        MachineDescription plain = CatalogueTest.machine(Family.RADIAL_DRILL, FitOut.usual(Family.RADIAL_DRILL));
+        MachineDescription drill = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(), Optional.of(new FeedPlate(
+                Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
+        feed(drill, "feed-plate.I.1", "10 mm", "100");
+        feed(drill, "feed-plate.I.3", "20 mm", "100");
+        assertThat(StepLedger.fold(drill, entries).open()).extracting(Step::id).contains("feed-plate.II.1", "feed-plate.II.3");
+        feed(drill, "feed-plate.II.2", "40 mm", "100");
+        assertThat(StepLedger.fold(drill, entries).open()).extracting(Step::id).doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
+        feed(drill, "feed-plate.II.3", "30 mm", "100");
+        assertThat(StepLedger.fold(drill, entries).latest().get("feed-plate.II.3").isBad()).isTrue();
+        assertThat(StepLedger.fold(drill, entries).open()).extracting(Step::id).contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
+    }
+
+    private void feed(MachineDescription drill, String id, String distance, String turns) {
+        StepLedger ledger = StepLedger.fold(drill, entries);
+        Step step = ledger.step(id).orElseThrow();
+        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        write(SurveyEntries.step(now, ME, ledger, step, Map.of("distance", distance, "turns", turns), LengthUnit.MM, false, confirmed, ""));
+    }
+
+    /** Ten minutes and other steps open: the spindle may have five of them, all ten once nothing else is open. */
+    @Test
+    void theSpindleHasHalfOfTheMinutesWhileOtherStepsAreOpen() {
+        MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
+        write(SurveyEntries.planChosen(now, ME, School.MY_MINUTES, "3"));
+        Instant at = entries.get(entries.size() - 1).at();
+        double seconds = SheetPlan.of(SpindleSurvey.fold(many, entries), StepLedger.fold(many, entries), at).spindle().plan().seconds();
+        assertThat(seconds).isGreaterThan(60).isLessThanOrEqualTo(90);
+        double alone = SurveyPlan.of(SpindleSurvey.fold(many, entries), at, Set.of(), 1).plan().seconds();
+        assertThat(alone).isGreaterThan(90).isLessThanOrEqualTo(180);
+    }
+
+    @Test
+    void pausesOfOverHalfAnHourAreNoWork() {
+        now = now.plusSeconds(600);
+        write(SurveyEntries.remark(now, ME, List.of(), "ten minutes more"));
+        now = now.plusSeconds(3600);
+        write(SurveyEntries.remark(now, ME, List.of(), "after dinner"));
+        assertThat(SheetPlan.of(spindle(), ledger(), now).minutesSpent()).isEqualTo(11 + 0);
+        assertThat(SheetPlan.of(spindle(), ledger(), now).minutesOpen()).isGreaterThan(Step.minutes(ledger().open()));
     }
 
     /** A record of before axes had identities names its way in words. */

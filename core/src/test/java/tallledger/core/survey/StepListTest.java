@@ -1,10 +1,5 @@
 package tallledger.core.survey;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import tallledger.core.ByHand;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.FitOut;
@@ -23,10 +19,8 @@ import tallledger.core.machine.MachineDescription;
  */
 class StepListTest {
 
-    private static final Path LIST = Path.of("src/test/resources/steps-by-hand.txt");
-
     @Test
-    void everyStepIsAsTheListSays() throws IOException {
+    void everyStepIsAsTheListSays() {
         Map<String, String> steps = new TreeMap<>();
         for (Family family : Family.values()) {
             for (Set<Feature> features : List.of(FitOut.usual(family).features(), all(family, Feature.POWER_DRAWBAR), all(family, Feature.DRAWBAR))) {
@@ -35,7 +29,7 @@ class StepListTest {
                 Catalogue.of(machine).forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one : other.contains(one) ? other : one + " OR " + other));
             }
         }
-        assertThat(steps.values()).containsExactlyElementsOf(Files.readAllLines(LIST));
+        ByHand.check("steps", steps.values().stream());
     }
 
     private static Set<Feature> all(Family family, Feature but) {
