@@ -2,6 +2,7 @@ package tallledger.core.survey;
 
 import java.math.BigDecimal;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.drive.Route;
@@ -42,7 +43,9 @@ public final class RunGate {
     }
 
     private static Reason named(StepResult result) {
-        return result.judgement().because().isEmpty() ? result.step().name() : Reason.of("gate.stop-item", result.step().name(), result.judgement().because());
+        // That a hazard stops use is said of all of them already.
+        List<Reason> because = result.judgement().because().stream().filter(r -> !r.code().equals("cycle.hazard")).toList();
+        return because.isEmpty() ? result.step().name() : Reason.of("gate.stop-item", result.step().name(), because);
     }
 
     /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */

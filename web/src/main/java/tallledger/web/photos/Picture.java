@@ -82,8 +82,8 @@ record Picture(PhotoRow row, int width, int height) {
         int height = reader.getHeight(0);
         int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
         int bytes = Math.max(1, reader.getRawImageType(0) == null ? 4 : reader.getRawImageType(0).getColorModel().getPixelSize() / 8);
-        if ((long) (width / every + 1) * (height / every + 1) * Math.max(bytes, 4) > MOST_DECODED) {
-            throw Refused.because("photo.pixels", width, height, MOST_PIXELS / 1_000_000);
+        while ((long) (width / every + 1) * (height / every + 1) * Math.max(bytes, 4) > MOST_DECODED) {
+            every++;
         }
         ImageReadParam how = reader.getDefaultReadParam();
         how.setSourceSubsampling(every, every, 0, 0);

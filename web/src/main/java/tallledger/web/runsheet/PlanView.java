@@ -79,7 +79,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
 
     private static String leftOpen(StepLedger ledger, SheetPlan plan, Words words) {
         String elements = names(plan.spindle().plan().leftOpen());
-        long steps = ledger.open().stream().filter(s -> !plan.chosen().contains(s.id())).count();
+        long steps = plan.spindle().minutesLeft().isEmpty() ? 0 : ledger.open().stream().filter(s -> !plan.chosen().contains(s.id())).count();
         String more = steps == 0 ? "" : words.say("plan.steps-left", steps);
         return elements.isEmpty() || more.isEmpty() ? elements + more : elements + ", " + more;
     }
