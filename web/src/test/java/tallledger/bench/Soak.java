@@ -131,7 +131,7 @@ public final class Soak {
                 } else if (answer.statusCode() == 409) {
                     stale.incrementAndGet();
                 } else {
-                    complaints.add(Instant.now() + " a remark was answered " + answer.statusCode());
+                    complain(" a remark was answered " + answer.statusCode());
                 }
                 Thread.sleep(120 + random.nextInt(120));
             } catch (IOException whileStarting) {
@@ -156,7 +156,7 @@ public final class Soak {
                 int status = client.get(path).statusCode();
                 read.incrementAndGet();
                 if (status != 200) {
-                    complaints.add(Instant.now() + " " + path + " answered " + status);
+                    complain(" " + path + " answered " + status);
                 }
                 Thread.sleep(150);
             } catch (IOException whileStarting) {
@@ -166,6 +166,11 @@ public final class Soak {
                 return;
             }
         }
+    }
+
+    private void complain(String what) {
+        complaints.add(Instant.now() + what);
+        System.out.println(Instant.now() + what);
     }
 
     private static void pause() {
@@ -182,7 +187,7 @@ public final class Soak {
         for (int survey : SURVEYS) {
             String html = client.get("/surveys/" + survey + "/entries").body();
             if (!html.contains("the chain holds")) {
-                complaints.add(Instant.now() + " survey " + survey + ": the chain is not said to hold");
+                complain(" survey " + survey + ": the chain is not said to hold");
             }
             acknowledged.entrySet().stream().filter(e -> e.getKey().startsWith(survey + " ")).forEach(e -> {
                 String text = e.getKey().substring(e.getKey().indexOf(' ') + 1);
@@ -191,7 +196,7 @@ public final class Soak {
                 boolean right = row >= 0 && (e.getValue() == 0 || html.startsWith("id=\"entry-" + e.getValue() + "\"", row)) && html.indexOf(text, at + 1) < 0;
                 if (!right && !lost.contains(e.getKey())) {
                     lost.add(e.getKey());
-                    complaints.add(Instant.now() + " survey " + survey + ": entry " + e.getValue() + " (" + text + ") is not where it was acknowledged");
+                    complain(" survey " + survey + ": entry " + e.getValue() + " (" + text + ") is not where it was acknowledged");
                 }
             });
         }

@@ -1,6 +1,9 @@
 package tallledger.web.threads;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -25,8 +28,20 @@ import tallledger.web.record.Survey;
 class ThreadsController {
 
     private static final int MOST_TEETH = 400;
+    /** So many answers are kept: what to buy takes a search, and the same page is looked at again and again. */
+    private static final int MOST_KEPT = 32;
 
     private final Shelves shelves;
+    private final Map<Asked, ChangeWheels> kept = Collections.synchronizedMap(new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, ChangeWheels> eldest) {
+            return size() > MOST_KEPT;
+        }
+    });
+
+    /** A chart and the wheels there are. */
+    private record Asked(GearChart chart, WheelSet wheels) {
+    }
 
     ThreadsController(Shelves shelves) {
         this.shelves = shelves;
@@ -48,9 +63,19 @@ class ThreadsController {
         model.addAttribute("typed", typed);
         model.addAttribute("chart", chart.orElse(null));
         model.addAttribute("counted", counted.orElse(null));
-        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> ChangeWheels.of(c, w))).orElse(null));
+        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> result(new Asked(c, w)))).orElse(null));
         model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed).orElse(null) : null);
         return "threads/threads";
+    }
+
+    /** Searched for outside the lock: another page does not wait for it. */
+    private ChangeWheels result(Asked asked) {
+        ChangeWheels known = kept.get(asked);
+        if (known == null) {
+            known = ChangeWheels.of(asked.chart, asked.wheels);
+            kept.put(asked, known);
+        }
+        return known;
     }
 
     private static Optional<Reason> swapped(Typed typed) {
