@@ -53,7 +53,7 @@ import tallledger.practice.KestrelVale;
 public final class CoreBench {
 
     private static final int REPEATS = 15;
-    private static final int BOXES = 10_000;
+    private static final int BOXES = 300;
 
     /** A gearbox to measure: the positions of its levers, slow lever first. */
     private record Box(String name, int... positions) {
