@@ -16,7 +16,7 @@ public final class Screenshots {
     static {
         VIEWS.put("shelf", "/");
         VIEWS.put("machine", "/machines/1");
-        VIEWS.put("run-sheet", "/surveys/2/run");
+        VIEWS.put("run-sheet", "/surveys/2/run?step=0-2-0-0");
         VIEWS.put("speeds", "/surveys/2/speeds");
         VIEWS.put("drive", "/machines/10/drive");
         VIEWS.put("faults", "/surveys/2/faults");
@@ -35,20 +35,29 @@ public final class Screenshots {
     }
 
     public static void main(String[] names) {
-        Page page = Browser.open().page();
-        for (String sheet : List.of("/surveys/2/run", "/surveys/21/run?step=clamp-arm")) {
+        try {
+            take(Browser.open().page(), List.of(names));
+            System.exit(0);
+        } finally {
+            System.exit(1);
+        }
+    }
+
+    private static void take(Page page, List<String> names) {
+        for (String sheet : List.of(VIEWS.get("run-sheet"), VIEWS.get("step"))) {
             page.navigate(App.demo().url(sheet));
-            page.locator("input[name=safe]").all().forEach(check -> check.check());
-            page.click(".start button.is-ink");
-            page.waitForSelector(".run");
+            if (page.locator(".start").count() > 0) {
+                page.locator("input[name=safe]").all().forEach(check -> check.check());
+                page.click(".start button.is-ink");
+                page.waitForSelector(".run");
+            }
         }
         VIEWS.forEach((name, path) -> {
-            if (names.length == 0 || List.of(names).contains(name)) {
+            if (names.isEmpty() || names.contains(name)) {
                 page.navigate(App.demo().url(path));
                 page.waitForTimeout(300);
                 page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", name + ".png")));
             }
         });
-        System.exit(0);
     }
 }
