@@ -115,4 +115,29 @@ class DaysByHandTest {
         write(SurveyEntries.strike(now, ME, entries, 18, "not agreed"));
         ByHand.check("days", lines.stream());
     }
+
+    /** The spindle drive alone: everything a fifth too fast, a gear that growls until it is clear, a speed put off, readings under load. */
+    @Test
+    void everySpindleDayGoesAsTheListSays() {
+        write(SurveyEntries.opened(now, ME, 1, "h1", "buyer", Scope.SPINDLE_DRIVE));
+        run("A", "1", "37.8");
+        run("A", "2", "54.1");
+        write(SurveyEntries.later(now, ME, machine.train().routes().get(2).key()));
+        run("A", "4", "108.2");
+        run("A", "4", "105", true);
+        run("B", "4", "425");
+        write(SurveyEntries.planChosen(now, ME, School.EVERY_GEAR, ""));
+        run("B", "3", "301", Symptom.GROWLS);
+        run("A", "3", "75.7", Symptom.GROWLS);
+        run("C", "3", "1201", Symptom.GROWLS);
+        run("C", "3", "1202", Symptom.GROWLS);
+        run("B", "3", "300", Symptom.GROWLS);
+        run("C", "1", "");
+        run("C", "2", "852");
+        write(SurveyEntries.check(now, ME, DriveCheck.BRAKE, true, "5.5", ""));
+        write(SurveyEntries.repaired(now, ME, "gear", "3", "bearing"));
+        write(SurveyEntries.planChosen(now, ME, School.EVERY_SPEED, ""));
+        run("A", "3", "75.9");
+        ByHand.check("spindle-day", lines.stream());
+    }
 }
