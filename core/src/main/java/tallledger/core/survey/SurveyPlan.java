@@ -97,13 +97,14 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     }
 
     /**
-     * Blame over every run since the last repair of something on its route, once one of them failed by a symptom.
+     * Blame over every run since the last repair of something on its route, once one of them failed by a symptom. One that was read and heard
+     * nothing of passes here, whatever its speed: it turned, and quietly.
      *
      * @param held routes not to be run now: what tells most is looked for among the others
      */
     static Optional<Blame> blame(SpindleSurvey survey, Set<Route> held) {
         List<Trial> trials = survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
-                .filter(run -> !run.record().symptoms().isEmpty() || run.outcome() == Outcome.PROVEN)
+                .filter(run -> !run.record().symptoms().isEmpty() || run.record().reading().isPresent() || run.outcome() == Outcome.PROVEN)
                 .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
         if (trials.stream().noneMatch(Trial::failed)) {
             return Optional.empty();
