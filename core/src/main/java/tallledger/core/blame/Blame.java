@@ -76,7 +76,7 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     private static final double REPEAT_WORTH = 1.25;
 
     /**
-     * @param trials   every run that counts as evidence, wrong readings without a symptom left out
+     * @param trials   every run that counts as evidence; one without a symptom passes, whatever its speed
      * @param allowed  routes that may be run next, run before or not
      * @param timeTo   time to get to a route, s: decides between runs that tell as much
      */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import tallledger.core.plate.Lever;
 import tallledger.core.plate.LeverFactors;
 import tallledger.core.plate.PlateRemark;
 import tallledger.core.plate.PlateRemark.Kind;
@@ -55,19 +56,18 @@ public final class StageCheck {
     private static List<PlateRemark> factors(SpeedTable table) {
         List<PlateRemark> remarks = new ArrayList<>();
         LeverFactors plate = table.factors();
-        if (plate.outcome() == LeverFactors.Outcome.DOES_NOT_MULTIPLY) {
+        boolean read = table.plate().cells().values().stream().anyMatch(c -> c.value().isPresent());
+        // The cells of a sliding range are its ends: their quotients are no lever's factors.
+        boolean slides = plate.levers().stream().anyMatch(Lever::slides);
+        if (!read || slides || plate.outcome() == LeverFactors.Outcome.DOES_NOT_MULTIPLY) {
             return remarks;
         }
         List<Stage> stages = table.train().plateStages();
         for (int l = 0; l < stages.size(); l++) {
             Stage stage = stages.get(l);
-            if (stage.kind().slides() || plate.levers().stream().anyMatch(lever -> lever.slides()) || table.plate().cells().values().stream().noneMatch(c -> c.value().isPresent())) {
-                continue;
-            }
             List<Position> positions = stage.positions().stream().filter(p -> !(p.transmission() instanceof Transmission.Neutral)).toList();
             List<Optional<Double>> byPlate = plate.factors(l);
-            int first = 0;
-            IntStream.range(1, positions.size()).forEach(p -> compare(stage, positions.get(first), positions.get(p), byPlate.get(p)).ifPresent(remarks::add));
+            IntStream.range(1, positions.size()).forEach(p -> compare(stage, positions.get(0), positions.get(p), byPlate.get(p)).ifPresent(remarks::add));
         }
         return remarks;
     }
