@@ -38,6 +38,9 @@ public final class BeyondProof {
 
     /** @param elements those the plan has no run for */
     public static List<Reason> of(SpindleSurvey survey, StepLedger ledger, List<Elements.Element> elements) {
+        if (elements.isEmpty()) {
+            return List.of();
+        }
         Set<Route> refused = RunGate.refused(survey, ledger);
         Map<Why, List<Object>> named = new EnumMap<>(Why.class);
         for (Elements.Element element : elements) {

@@ -36,6 +36,15 @@ public final class RunGate {
         });
     }
 
+    /**
+     * Why a step may not be done: something turns or travels for it, and something else stops use. What stops use itself is tested
+     * again by its own steps.
+     */
+    public static Optional<Reason> refusal(StepLedger ledger, Step step) {
+        boolean own = ledger.stopUse().stream().anyMatch(r -> r.step().system().equals(step.system()));
+        return step.runs() && !own && !ledger.stopUse().isEmpty() ? Optional.of(stopUse(ledger)) : Optional.empty();
+    }
+
     /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
     public static Reason stopUse(StepLedger ledger) {
         int still = (int) ledger.open().stream().filter(s -> !s.runs()).count();
@@ -65,6 +74,13 @@ public final class RunGate {
             survey.table().speeds().forEach(s -> s.routes().stream().filter(r -> refusal(survey, ledger, r).isPresent()).forEach(refused::add));
         }
         return refused;
+    }
+
+    /** @throws Refused where the step may not be done: with its reason */
+    public static void check(StepLedger ledger, Step step) {
+        refusal(ledger, step).ifPresent(reason -> {
+            throw new Refused(reason).at("form");
+        });
     }
 
     /** @throws Refused where the run may not be made: with its reason */

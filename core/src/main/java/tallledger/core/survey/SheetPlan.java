@@ -34,13 +34,12 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
         Set<Route> put = putOff(survey, ledger);
         held.addAll(put);
         // While something stops use nothing is run: what is still offered is what nothing turns for.
-        boolean stopped = !ledger.stopUse().isEmpty();
-        List<Step> open = ledger.open().stream().filter(s -> !stopped || !s.runs()).toList();
+        List<Step> open = ledger.open().stream().filter(s -> RunGate.refusal(ledger, s).isEmpty()).toList();
         SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : HALF);
         Set<String> chosen = chosen(ledger, spindle, open);
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
         Optional<String> repeat = ledger.repeats().stream().filter(id -> !ledger.later().contains(id))
-                .filter(id -> !stopped || ledger.step(id).filter(s -> !s.runs()).isPresent()).findFirst();
+                .filter(id -> ledger.step(id).filter(s -> RunGate.refusal(ledger, s).isEmpty()).isPresent()).findFirst();
         if (repeat.isPresent()) {
             return new SheetPlan(spindle, chosen, repeat, Reason.of("next.repeat"), spent(survey.entries()), minutesOpen);
         }

@@ -99,7 +99,8 @@ public record ConditionStatement(List<Sentence> sentences) {
         if (low.isPresent() && high.isPresent()) {
             // As shown: two that round to one figure are one.
             boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
-            s.add(new Sentence(Reason.of(one ? "statement.deviation" : "statement.deviations", proven.size(), percent(low.get()), percent(high.get()),
+            boolean none = one && Math.round(percent(low.get()) * 10) == 0;
+            s.add(new Sentence(Reason.of(none ? "statement.deviation-none" : one ? "statement.deviation" : "statement.deviations", proven.size(), percent(low.get()), percent(high.get()),
                     tolerancePercent(survey)), entries(proven)));
         }
     }

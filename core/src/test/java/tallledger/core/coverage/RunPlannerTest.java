@@ -14,6 +14,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
+import tallledger.core.drive.LeverPattern;
+import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.SpeedTable;
@@ -70,10 +72,10 @@ class RunPlannerTest {
     /** A pin or change wheels take three minutes, a lever its seconds: the plan moves them seldom. */
     @Test
     void whatMovesAStageDecidesWhatItTakes() {
-        Stage byLever = new Stage("back gear", tallledger.core.drive.StageKind.BACK_GEAR, tallledger.core.drive.Shifting.STOP_TO_SHIFT, Machines.lever("x", "in out").positions());
-        Stage byPin = new Stage("back gear", tallledger.core.drive.StageKind.BACK_GEAR, tallledger.core.drive.Shifting.STOP_TO_SHIFT, Machines.lever("x", "in out").positions(),
-                tallledger.core.drive.LeverPattern.ROW, tallledger.core.drive.MovedBy.PIN);
-        Stage wheels = new Stage("wheels", tallledger.core.drive.StageKind.CHANGE_WHEELS, tallledger.core.drive.Shifting.STOP_TO_SHIFT, Machines.lever("x", "a b").positions());
+        Stage byLever = new Stage("back gear", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT, Machines.lever("x", "in out").positions());
+        Stage byPin = new Stage("back gear", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT, Machines.lever("x", "in out").positions(),
+                LeverPattern.ROW, MovedBy.PIN);
+        Stage wheels = new Stage("wheels", StageKind.CHANGE_WHEELS, Shifting.STOP_TO_SHIFT, Machines.lever("x", "a b").positions());
         double lever = moving(byLever);
         assertThat(moving(byPin) - lever).isCloseTo(180 - HouseTimes.HOUSE.lever(), offset(1e-9));
         assertThat(moving(wheels)).isEqualTo(moving(byPin));

@@ -2,7 +2,11 @@ package tallledger.core.survey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ledger.Payload;
@@ -37,7 +41,7 @@ class AxisIdentityTest {
     void twoAxesOfNearlyOneNameHaveStepsOfTheirOwn() {
         Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
         Axis second = new Axis(Axis.idFor("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
-        MachineDescription machine = CatalogueTest.machine(Family.LATHE, new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, java.util.Optional.empty()));
+        MachineDescription machine = CatalogueTest.machine(Family.LATHE, new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, Optional.empty()));
         List<String> ids = Catalogue.of(machine).stream().map(Step::id).toList();
         assertThat(ids).doesNotHaveDuplicates().contains("travel.top-slide", "travel.top-slide-2");
     }
@@ -46,11 +50,11 @@ class AxisIdentityTest {
     @Test
     void anOlderDescriptionGetsItsIdentitiesFromItsNames() {
         MachineDescription machine = CatalogueTest.machine(Family.LATHE, FitOut.usual(Family.LATHE));
-        java.util.Map<String, Object> old = new java.util.HashMap<>(machine.toPayload());
-        java.util.Map<String, Object> fitOut = new java.util.HashMap<>((java.util.Map<String, Object>) cast(old.get("fitOut")));
-        List<java.util.Map<String, Object>> axes = new java.util.ArrayList<>();
+        Map<String, Object> old = new HashMap<>(machine.toPayload());
+        Map<String, Object> fitOut = new HashMap<>(cast(old.get("fitOut")));
+        List<Map<String, Object>> axes = new ArrayList<>();
         for (Object axis : (List<?>) fitOut.get("axes")) {
-            java.util.Map<String, Object> plain = new java.util.HashMap<>((java.util.Map<String, Object>) cast(axis));
+            Map<String, Object> plain = new HashMap<>(cast(axis));
             plain.remove("id");
             plain.remove("role");
             axes.add(plain);
@@ -62,7 +66,7 @@ class AxisIdentityTest {
     }
 
     @SuppressWarnings("unchecked")
-    private static java.util.Map<String, Object> cast(Object map) {
-        return (java.util.Map<String, Object>) map;
+    private static Map<String, Object> cast(Object map) {
+        return (Map<String, Object>) map;
     }
 }

@@ -3,40 +3,22 @@ package tallledger.core.survey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
-import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.Machines;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.ledger.Draft;
-import tallledger.core.ledger.Entry;
-import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.SpeedReading;
+import tallledger.core.SurveyBook;
 
 /** A doubt about the plate stands until somebody has read the speed. */
 class PlateDoubtTest {
 
-    private static final Instant AT = Instant.parse("2026-05-09T08:00:00Z");
-
-    private final List<Entry> entries = new ArrayList<>();
-    private final MachineDescription machine = Machines.lathe(Machines.TWELVE_MISREAD, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
-
-    PlateDoubtTest() {
-        write(SurveyEntries.opened(AT, "Q", 1, "h", "buyer", Scope.SPINDLE_DRIVE));
-    }
-
-    private void write(Draft draft) {
-        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
-    }
+    private final SurveyBook book = new SurveyBook(Machines.lathe(Machines.TWELVE_MISREAD, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4")), Scope.SPINDLE_DRIVE, 40);
 
     private PlateDoubt doubt(String range, String gear, String rpm, boolean loaded) {
-        write(SurveyEntries.run(AT, "Q", new RunRecord(List.of(range, gear), Optional.of(SpeedReading.byTachometer(rpm, Gauge.HOUSE_TACHOMETER)), Set.of(), Optional.empty(), false, loaded, false, "")));
-        List<PlateDoubt> doubts = PlateDoubt.of(SpindleSurvey.fold(machine, entries));
+        book.run(List.of(range, gear), rpm, loaded);
+        List<PlateDoubt> doubts = PlateDoubt.of(book.spindle());
         assertThat(doubts).hasSize(1);
         return doubts.get(0);
     }

@@ -28,9 +28,8 @@ class RecordsByHandTest {
         lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye") + (recording.isTimed() ? ", timed" : "") + recording.limit().map(l -> ", limit " + l).orElse("")
                 + ", fields " + recording.fields().stream().map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + f.start() + "'" + (f.must() ? "" : " may") + f.choices()).toList());
         for (String text : typed) {
-            for (LengthUnit unit : text.startsWith("in:") ? List.of(LengthUnit.INCH) : List.of(LengthUnit.MM)) {
-                lines.add("  " + text + " -> " + judged(recording, text.replace("in:", ""), unit));
-            }
+            LengthUnit unit = text.startsWith("in:") ? LengthUnit.INCH : LengthUnit.MM;
+            lines.add("  " + text + " -> " + judged(recording, text.replace("in:", ""), unit));
         }
     }
 

@@ -132,10 +132,13 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/check")
     String check(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
                  HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(shelves.survey(id), typed, model, response, () -> typed.choice("check", DriveCheck.class).flatMap(check ->
-                ByEye.decided(typed) ? typed.attempt("seconds", () -> SurveyEntries.check(clock.instant(), typed.get("author"), check,
-                        typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"))) : Optional.empty()));
+        return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class).filter(check -> ByEye.decided(typed)).flatMap(check ->
+                typed.attempt("seconds", () -> {
+                    survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.steps(), step));
+                    return SurveyEntries.check(clock.instant(), typed.get("author"), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
+                })));
     }
 
     @PostMapping("/surveys/{id}/adopt")

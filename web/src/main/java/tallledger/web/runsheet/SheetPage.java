@@ -18,6 +18,7 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.machine.Family;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.RunGate;
@@ -73,9 +74,11 @@ public class SheetPage {
         model.addAttribute("submission", submission);
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
-        boolean runs = route.isPresent() || step.filter(Step::runs).isPresent();
+        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.folded(), survey.steps(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.steps(), s)));
+        model.addAttribute("gate", gate.orElse(null));
+        boolean starts = gate.isEmpty() && (route.isPresent() || step.filter(Step::runs).isPresent());
         model.addAttribute("stopUse", survey.steps().stopUse().isEmpty() ? null : RunGate.stopUse(survey.steps()));
-        start(survey, runs, typed, model);
+        start(survey, starts, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";
     }
@@ -87,7 +90,6 @@ public class SheetPage {
     private void speed(Survey survey, Optional<Route> route, Typed typed, Model model) {
         SpindleSurvey folded = survey.folded();
         model.addAttribute("sheet", route.map(r -> SheetView.of(folded, r)).orElse(null));
-        model.addAttribute("gate", route.flatMap(r -> RunGate.refusal(folded, survey.steps(), r)).orElse(null));
         model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
         model.addAttribute("methods", Stream.of(Method.values()).filter(Method::isShown).toList());
         model.addAttribute("method", typed.has("method") ? typed.get("method") : lastMethod(folded));
@@ -109,13 +111,12 @@ public class SheetPage {
         model.addAttribute("photos", step.map(s -> survey.steps().photosOf(s.id())).orElse(List.of()));
     }
 
-    private void start(Survey survey, boolean runs, Typed typed, Model model) {
+    /** @param starts whether something is to turn, and may */
+    private void start(Survey survey, boolean starts, Typed typed, Model model) {
         Family family = survey.folded().machine().identity().family();
         // A form that comes back with something to mend is shown, or what was typed in it would be gone.
         boolean mending = !typed.isClean() && !typed.isSent("starting");
-        // While something stops use nothing is started at all.
-        boolean may = survey.steps().stopUse().isEmpty();
-        model.addAttribute("startDue", runs && may && !mending && StartCheck.isDue(survey.entries(), clock.instant()));
+        model.addAttribute("startDue", starts && !mending && StartCheck.isDue(survey.entries(), clock.instant()));
         model.addAttribute("pauseMinutes", StartCheck.GOOD_FOR.toMinutes());
         model.addAttribute("startItems", StartCheck.items(survey.folded().machine()));
         model.addAttribute("mountables", StartCheck.mountables(family).stream().map(k -> new Mountable(k, MountedForm.fields(k))).toList());

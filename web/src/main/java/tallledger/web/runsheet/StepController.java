@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
@@ -37,6 +38,7 @@ class StepController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed)).flatMap(step -> typed.attempt("form", () -> {
+            RunGate.check(survey.steps(), step);
             Map<String, String> values = new HashMap<>();
             step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
             return SurveyEntries.step(clock.instant(), typed.get("author"), survey.steps(), step, values, survey.folded().machine().identity().unit(),

@@ -1,0 +1,92 @@
+package tallledger.core;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.Scope;
+import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.Step;
+import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.SurveyEntries;
+
+/** A survey's entries for tests, written one after the other as the forms would: what must be confirmed is. */
+public final class SurveyBook {
+
+    public static final String ME = "Q. Tester";
+
+    private final List<Entry> entries = new ArrayList<>();
+    private final MachineDescription machine;
+    private final int pace;
+    private Instant now = Instant.parse("2026-05-09T08:00:00Z");
+
+    /** @param pace seconds from one entry to the next */
+    public SurveyBook(MachineDescription machine, Scope scope, int pace) {
+        this.machine = machine;
+        this.pace = pace;
+        write(SurveyEntries.opened(now, ME, 1, "h1", "buyer", scope));
+    }
+
+    public Entry write(Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
+        now = now.plusSeconds(pace);
+        return entries.get(entries.size() - 1);
+    }
+
+    public void pause(int seconds) {
+        now = now.plusSeconds(seconds);
+    }
+
+    public Entry run(List<String> settings, String rpm, boolean loaded, Symptom... symptoms) {
+        return run(settings, rpm, loaded, null, false, symptoms);
+    }
+
+    /** @param rpm as read on a tachometer; empty for a run that was not read */
+    public Entry run(List<String> settings, String rpm, boolean loaded, ShiftFeel feel, boolean quiet, Symptom... symptoms) {
+        Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm, Gauge.HOUSE_TACHOMETER));
+        return write(SurveyEntries.run(now, ME, new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
+    }
+
+    public Entry step(String id, boolean flagged, String... fieldsAndValues) {
+        Map<String, String> typed = new HashMap<>();
+        for (int i = 0; i < fieldsAndValues.length; i += 2) {
+            typed.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
+        }
+        StepLedger ledger = ledger();
+        Step step = ledger.step(id).orElseThrow();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        return write(SurveyEntries.step(now, ME, ledger, step, typed, LengthUnit.MM, flagged, confirmed, flagged ? "seen" : ""));
+    }
+
+    public MachineDescription machine() {
+        return machine;
+    }
+
+    public List<Entry> entries() {
+        return entries;
+    }
+
+    public Instant now() {
+        return now;
+    }
+
+    public SpindleSurvey spindle() {
+        return SpindleSurvey.fold(machine, entries);
+    }
+
+    public StepLedger ledger() {
+        return StepLedger.fold(machine, entries);
+    }
+}
