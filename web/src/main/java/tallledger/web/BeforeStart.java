@@ -3,7 +3,7 @@ package tallledger.web;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
-import java.net.ServerSocket;
+import java.net.Socket;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
@@ -39,11 +39,12 @@ final class BeforeStart {
         return portTaken(port).or(() -> folder(data)).or(() -> demoAnew ? demoMadeAnew(data) : Optional.empty());
     }
 
+    /** Bound, but never listened at: who waits for the port to answer is not answered by the question whether it is free. */
     private static Optional<String> portTaken(int port) {
         if (port == 0) {
             return Optional.empty();
         }
-        try (ServerSocket probe = new ServerSocket()) {
+        try (Socket probe = new Socket()) {
             probe.setReuseAddress(true);
             probe.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
             return Optional.empty();

@@ -191,6 +191,7 @@ class BadInputTest {
             browser.page().fill("#author", "Q");
             browser.page().fill("#seenAt", browser == one ? "shed one" : "shed two");
             browser.page().click("button[value=save]");
+            Browser.settle(browser.page());
         }
         assertThat(two.text()).contains("Somebody else changed this machine while you typed");
         assertThat(two.page().inputValue("#seenAt")).isEqualTo("shed two");

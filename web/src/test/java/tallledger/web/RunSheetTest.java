@@ -75,6 +75,7 @@ class RunSheetTest {
         assertThat(browser.text()).contains("recorded as entry 3: failed");
         page.fill("#reason", "no time left");
         page.click("text=Pass over >> nth=-1");
+        Browser.settle(page);
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
         assertThat(browser.text()).containsPattern("was passed over: no time left\\.");
     }
@@ -98,6 +99,7 @@ class RunSheetTest {
         page.fill("#author", "Q");
         page.fill("#cell0", "165");
         page.click("button[value=save]");
+        Browser.settle(page);
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(browser.text()).contains("description is at version 2; this survey judges by version 1", "150.4 to 169.6 rpm");
         page.click("text=Judge by the newer one");

@@ -245,6 +245,7 @@ class SpindleDriveTest {
         browser.page().navigate(app.url("/machines/" + machine));
         late.page().navigate(app.url("/machines/" + machine));
         browser.page().click("text=Accept 250");
+        Browser.settle(browser.page());
         late.page().click("text=Accept 250");
         assertThat(late.text()).contains("Somebody wrote here since that page was shown");
         assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(2);
