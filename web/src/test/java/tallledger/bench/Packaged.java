@@ -25,9 +25,11 @@ final class Packaged implements AutoCloseable {
         this.start = start;
     }
 
-    /** The jar, with what bin/tall-ledger gives it. */
+    /** As bin/tall-ledger starts it. */
     static Packaged application(Path data, int port, String... more) throws IOException, InterruptedException {
-        List<String> command = new ArrayList<>(List.of("-XX:TieredStopAtLevel=4", "-jar", "target/tall-ledger.jar", "--server.port=" + port, "--tallledger.data=" + data));
+        Path app = Path.of(System.getProperty("bench.home", "."), "target/app").toAbsolutePath().normalize();
+        List<String> command = new ArrayList<>(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar", app.resolve("tall-ledger.jar").toString(),
+                "--server.port=" + port, "--tallledger.data=" + data));
         command.addAll(List.of(more));
         return start(command, port, data.resolve("log.txt").toFile());
     }
@@ -41,7 +43,7 @@ final class Packaged implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java"));
         command.addAll(arguments);
         Instant began = Instant.now();
-        Process process = new ProcessBuilder(command).directory(new File(System.getProperty("bench.home", "."))).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log)).start();
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log)).start();
         while (Duration.between(began, Instant.now()).compareTo(PATIENCE) < 0 && process.isAlive()) {
             try (Socket socket = new Socket("localhost", port)) {
                 return new Packaged(process, port, Duration.between(began, Instant.now()));

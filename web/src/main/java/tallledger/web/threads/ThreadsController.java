@@ -1,9 +1,6 @@
 package tallledger.web.threads;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -20,6 +17,7 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.MotionRecordings;
 import tallledger.core.survey.StepResult;
 import tallledger.web.forms.Typed;
+import tallledger.web.record.LastAsked;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 
@@ -32,12 +30,7 @@ class ThreadsController {
     private static final int MOST_KEPT = 32;
 
     private final Shelves shelves;
-    private final Map<Asked, ChangeWheels> kept = Collections.synchronizedMap(new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, ChangeWheels> eldest) {
-            return size() > MOST_KEPT;
-        }
-    });
+    private final LastAsked<Asked, ChangeWheels> results = new LastAsked<>(MOST_KEPT, a -> ChangeWheels.of(a.chart, a.wheels));
 
     /** A chart and the wheels there are. */
     private record Asked(GearChart chart, WheelSet wheels) {
@@ -63,19 +56,9 @@ class ThreadsController {
         model.addAttribute("typed", typed);
         model.addAttribute("chart", chart.orElse(null));
         model.addAttribute("counted", counted.orElse(null));
-        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> result(new Asked(c, w)))).orElse(null));
+        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> results.of(new Asked(c, w)))).orElse(null));
         model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed).orElse(null) : null);
         return "threads/threads";
-    }
-
-    /** Searched for outside the lock: another page does not wait for it. */
-    private ChangeWheels result(Asked asked) {
-        ChangeWheels known = kept.get(asked);
-        if (known == null) {
-            known = ChangeWheels.of(asked.chart, asked.wheels);
-            kept.put(asked, known);
-        }
-        return known;
     }
 
     private static Optional<Reason> swapped(Typed typed) {
