@@ -36,6 +36,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
+import tallledger.web.record.LastAsked;
 import tallledger.web.record.Machine;
 import tallledger.web.record.MovedOn;
 import tallledger.web.record.NotKept;
@@ -48,9 +49,15 @@ import tallledger.web.record.Submission;
 class MachineController {
 
     private static final String FORM = "machine/form";
+    private static final int MOST_KEPT = 32;
 
     private final Shelves shelves;
     private final Writer writer;
+    private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed));
+
+    /** A drive as described or typed. */
+    private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed) {
+    }
 
     MachineController(Shelves shelves, Writer writer) {
         this.shelves = shelves;
@@ -68,7 +75,7 @@ class MachineController {
         model.addAttribute("feedCheck", machine.description().feeds().map(f -> PlateCheck.ofFeeds(f.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
-        DriveView drive = DriveView.of(d.train(), d.plate(), d.motor(), claimedSpeeds(d));
+        DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
         model.addAttribute("drive", drive);
         model.addAttribute("doubts", drive.remarks().stream().map(r -> new PlateDoubt(r, Optional.empty())).toList());
         model.addAttribute("author", writer.known(request).orElse(machine.lastAuthor()));
@@ -100,12 +107,12 @@ class MachineController {
         return levers.isEmpty() ? null : PlateCheck.ofFeeds(MachineForm.plateSoFar(own, levers, PlateGrid.FEED));
     }
 
-    private static DriveView drive(Typed typed) {
+    private DriveView drive(Typed typed) {
         Typed own = typed.withoutErrors();
         Optional<DriveTrain> train = MachineForm.train(own);
         Optional<MotorRating> motor = MachineForm.motor(own);
-        Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> DriveView.of(t,
-                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty())));
+        Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new Asked(t,
+                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty()))));
         own.errors().forEach(typed::refuse);
         return view.orElse(null);
     }

@@ -10,6 +10,7 @@ import org.springframework.util.MultiValueMap;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Optional;
 import tallledger.core.blame.Blame;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.SurveyPlan;
@@ -17,6 +18,8 @@ import tallledger.web.faults.SuspectView;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.house.HouseTables;
+import tallledger.web.record.AsItStands;
+import tallledger.web.record.LastAsked;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
@@ -28,11 +31,17 @@ class SpeedsController {
 
     /** Suspects at least this likely are lit on chart and lattice. */
     private static final double LIT = 0.2;
+    private static final int MOST_KEPT = 16;
+
+    /** What the screen draws of a survey as it stands. */
+    private record Drawn(LatticeView lattice, Optional<RayChartView> chart, List<PlateDoubt> doubts) {
+    }
 
     private final Shelves shelves;
     private final Plans plans;
     private final HouseTables tables;
     private final Writer writer;
+    private final LastAsked<AsItStands, Drawn> drawn = new LastAsked<>(MOST_KEPT, asked -> drawn(asked.survey()));
 
     SpeedsController(Shelves shelves, Plans plans, HouseTables tables, Writer writer) {
         this.shelves = shelves;
@@ -46,19 +55,24 @@ class SpeedsController {
         Survey survey = shelves.survey(id);
         var folded = survey.folded();
         SurveyPlan plan = plans.of(survey);
-        List<Blame.Suspect> lit = plan.blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList()).orElse(List.of());
+        Drawn drawn = this.drawn.of(new AsItStands(survey));
         model.addAttribute("survey", survey);
-        model.addAttribute("lattice", LatticeView.of(folded, lit));
-        model.addAttribute("chart", RayChartView.of(folded, lit).orElse(null));
+        model.addAttribute("lattice", drawn.lattice);
+        model.addAttribute("chart", drawn.chart.orElse(null));
         model.addAttribute("counts", folded.coverage().counts());
         model.addAttribute("plan", plan);
         model.addAttribute("suspects", SuspectView.of(folded, plan, tables.checks()));
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
-        model.addAttribute("doubts", PlateDoubt.of(folded));
+        model.addAttribute("doubts", drawn.doubts);
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
         return "speeds/speeds";
+    }
+
+    private Drawn drawn(Survey survey) {
+        List<Blame.Suspect> lit = plans.of(survey).blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList()).orElse(List.of());
+        return new Drawn(LatticeView.of(survey.folded(), lit), RayChartView.of(survey.folded(), lit), PlateDoubt.of(survey.folded()));
     }
 
     /** Accepts what a plate cell means, from within the survey. */

@@ -12,6 +12,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import tallledger.core.survey.Photo;
+import tallledger.web.record.AsItStands;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Photos;
 import tallledger.web.record.Shelves;
@@ -23,20 +24,7 @@ class VerdictController {
 
     private static final int MOST_KEPT = 16;
 
-    /** A survey as it stood when its verdict was asked for: by identity of its fold, which is made anew with every entry. */
-    private record Asked(Survey survey) {
-        @Override
-        public boolean equals(Object other) {
-            return other instanceof Asked that && that.survey.folded() == survey.folded() && that.survey.broken().equals(survey.broken());
-        }
-
-        @Override
-        public int hashCode() {
-            return System.identityHashCode(survey.folded());
-        }
-    }
-
-    private final LastAsked<Asked, VerdictView> verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey));
+    private final LastAsked<AsItStands, VerdictView> verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey()));
     private final Shelves shelves;
     private final PdfReport pdf;
     private final Photos photos;
@@ -80,6 +68,6 @@ class VerdictController {
     }
 
     private Map<String, Object> view(Survey survey) {
-        return Map.of("survey", survey, "verdict", verdicts.of(new Asked(survey)));
+        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)));
     }
 }

@@ -1,0 +1,15 @@
+package tallledger.web.record;
+
+/** A survey as it stands: the same as long as its fold is, which is made anew with every entry. */
+public record AsItStands(Survey survey) {
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof AsItStands that && that.survey.folded() == survey.folded() && that.survey.broken().equals(survey.broken());
+    }
+
+    @Override
+    public int hashCode() {
+        return System.identityHashCode(survey.folded());
+    }
+}
