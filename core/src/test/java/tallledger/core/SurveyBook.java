@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.survey.Basis;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.ledger.By;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -26,6 +28,8 @@ import tallledger.core.survey.SurveyEntries;
 public final class SurveyBook {
 
     public static final String ME = "Q. Tester";
+    /** A metric machine as first described. */
+    public static final Basis BASIS = Basis.of(LengthUnit.MM, 1);
 
     private final List<Entry> entries = new ArrayList<>();
     private final MachineDescription machine;
@@ -36,7 +40,7 @@ public final class SurveyBook {
     public SurveyBook(MachineDescription machine, Scope scope, int pace) {
         this.machine = machine;
         this.pace = pace;
-        write(SurveyEntries.opened(now, ME, 1, "h1", "buyer", scope));
+        write(SurveyEntries.opened(By.of(now, ME), 1, "h1", "buyer", scope));
     }
 
     public Entry write(Draft draft) {
@@ -56,7 +60,7 @@ public final class SurveyBook {
     /** @param rpm as read on a tachometer; empty for a run that was not read */
     public Entry run(List<String> settings, String rpm, boolean loaded, ShiftFeel feel, boolean quiet, Symptom... symptoms) {
         Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm, Gauge.HOUSE_TACHOMETER));
-        return write(SurveyEntries.run(now, ME, new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
+        return write(SurveyEntries.run(By.of(now, ME), BASIS, machine.speeds(), new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
     }
 
     public Entry step(String id, boolean flagged, String... fieldsAndValues) {
@@ -67,7 +71,7 @@ public final class SurveyBook {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-        return write(SurveyEntries.step(now, ME, ledger, step, typed, LengthUnit.MM, flagged, confirmed, flagged ? "seen" : ""));
+        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), flagged, confirmed, flagged ? "seen" : ""));
     }
 
     public MachineDescription machine() {

@@ -10,6 +10,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.survey.Basis;
 import tallledger.core.blame.Blame;
 import tallledger.core.blame.Chances;
 import tallledger.core.coverage.Elements;
@@ -17,6 +19,7 @@ import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -47,8 +50,8 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     /** @param fault the faulty element; empty for a sound box. It shows, and noises are imagined, with the house's own chances */
     public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault, RandomGenerator random) {
         List<Entry> entries = new ArrayList<>();
-        add(entries, SurveyEntries.opened(MORNING, SURVEYOR, 1, "", "buyer", Scope.SPINDLE_DRIVE));
-        add(entries, SurveyEntries.planChosen(MORNING, SURVEYOR, school, ""));
+        add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", "buyer", Scope.SPINDLE_DRIVE));
+        add(entries, SurveyEntries.planChosen(By.of(MORNING, SURVEYOR), school, ""));
         double seconds = 0;
         for (int runs = 0; runs < ENDLESS; runs++) {
             SpindleSurvey survey = SpindleSurvey.fold(machine, entries);
@@ -60,7 +63,7 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
             }
             Route route = plan.next().get();
             seconds += seconds(survey, route);
-            add(entries, SurveyEntries.run(MORNING, SURVEYOR, record(survey, route, heard(route, fault, random))));
+            add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1), survey.table(), record(survey, route, heard(route, fault, random))));
         }
         throw new IllegalStateException("a hunt without an end in " + machine.identity().name());
     }

@@ -7,9 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.survey.Basis;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.SpindleCheck;
@@ -41,21 +44,25 @@ class StepAnswersTest {
     private static StepLedger gone(SimulatedMachine machine) {
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
-        add(entries, SurveyEntries.opened(at, "Q", 1, "h", "buyer", Scope.WHOLE));
+        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", "buyer", Scope.WHOLE));
         StepLedger ledger = StepLedger.fold(machine.description(), entries);
         for (Step step : ledger.steps()) {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
-                add(entries, SurveyEntries.check(at, "Q", check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
             StepLedger now = ledger.grown(machine.description(), entries);
             ledger = now;
             SimulatedMachine.Answer answer = machine.answer(step, new Random(entries.size()));
             List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-            add(entries, SurveyEntries.step(at, "Q", now, step, answer.values(), machine.description().identity().unit(), answer.flagged(), confirmed, answer.remark()));
+            add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(), confirmed, answer.remark()));
         }
         return StepLedger.fold(machine.description(), entries);
+    }
+
+    private static Basis basis(MachineDescription described) {
+        return Basis.of(described.identity().unit(), 1);
     }
 
     private static void add(List<Entry> entries, tallledger.core.ledger.Draft draft) {

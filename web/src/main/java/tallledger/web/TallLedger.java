@@ -41,6 +41,6 @@ public class TallLedger {
 
     @Bean
     Clock clock() {
-        return Clock.systemUTC();
+        return Clock.systemDefaultZone();
     }
 }

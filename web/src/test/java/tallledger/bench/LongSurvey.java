@@ -3,6 +3,7 @@ package tallledger.bench;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
+import tallledger.core.ledger.By;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleCheck;
 import tallledger.core.survey.Step;
@@ -52,14 +53,14 @@ final class LongSurvey {
         Submission submission = Submission.fresh(survey.head());
         if (at++ % 3 == 2) {
             var route = survey.folded().steps().get(at / 3 % survey.folded().steps().size());
-            app.bean(Books.class).append(id, SurveyEntries.run(Instant.now(), "Q. Tester", machine.run(route, random)), submission);
+            app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded().table(), machine.run(route, random)), submission);
             return;
         }
         StepLedger ledger = survey.steps();
         Step step = steps.get(at % steps.size());
         SimulatedMachine.Answer answer = machine.answer(step, random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-        app.bean(Books.class).append(id, SurveyEntries.step(Instant.now(), "Q. Tester", ledger, step, answer.values(), machine.description().identity().unit(), answer.flagged(), confirmed,
+        app.bean(Books.class).append(id, SurveyEntries.step(By.of(Instant.now(), "Q. Tester"), ledger, step, answer.values(), survey.basis(), answer.flagged(), confirmed,
                 answer.remark()), submission);
     }
 }

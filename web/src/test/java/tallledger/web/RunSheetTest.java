@@ -3,9 +3,21 @@ package tallledger.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import tallledger.core.ledger.By;
+import tallledger.core.reading.Method;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
+import tallledger.web.record.Books;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
 
 /** The run sheet at work: tap key, keys, passing over, without script, and a changed description. */
 class RunSheetTest {
@@ -92,7 +104,12 @@ class RunSheetTest {
     void aChangedDescriptionIsAdoptedOnlyByAnEntry() {
         long survey = Scenes.readySurvey(app, KestrelVale.dunmarshP20().description());
         Http http = new Http(app);
-        long machine = app.bean(tallledger.web.record.Shelves.class).survey(survey).machine().id();
+        long machine = app.bean(Shelves.class).survey(survey).machine().id();
+        Survey before = app.bean(Shelves.class).survey(survey);
+        RunRecord at152 = new RunRecord(before.folded().machine().train().settings(before.folded().steps().get(0)),
+                Optional.of(SpeedReading.shown(Method.CONTACT_TACHOMETER, "152", "")), Set.of(), Optional.empty(), false, false, false, "");
+        app.bean(Books.class).append(survey, SurveyEntries.run(By.of(Instant.now(), "Q, seller"), before.basis(), before.folded().table(), at152),
+                Submission.fresh(before.head()));
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/machines/" + machine + "/drive"));
@@ -100,11 +117,15 @@ class RunSheetTest {
         page.fill("#cell0", "165");
         page.click("button[value=save]");
         Browser.settle(page);
-        page.navigate(app.url("/surveys/" + survey + "/run"));
+        String step = app.url("/surveys/" + survey + "/run?step=" + before.folded().steps().get(0).key());
+        page.navigate(step);
         assertThat(browser.text()).contains("description is at version 2; this survey judges by version 1", "150.4 to 169.6 rpm");
         page.click("text=Judge by the newer one");
+        Browser.settle(page);
+        page.navigate(step);
         assertThat(browser.text()).contains("155.1 to 174.9 rpm").doesNotContain("this survey judges by version 1");
-        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("from here on judges by version 2");
+        assertThat(http.get("/surveys/" + survey + "/entries").body().replace('\u00a0', ' ')).contains("from here on judges by version 2", "<td>Q, seller</td>",
+                "When it was written this was judged proven. 152.0 ± 1.0 lies between 150.4 and 169.6.", "By what holds now: failed.");
     }
 
     @Test

@@ -2,6 +2,7 @@ package tallledger.web;
 
 import java.util.List;
 import java.time.Instant;
+import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StartCheck;
@@ -29,7 +30,7 @@ final class Scenes {
         Machine machine = shelves.machine(id);
         long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
         List<StartCheck.Item> items = StartCheck.items(description);
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q. Tester", items), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q. Tester"), items), Submission.fresh(1));
         return survey;
     }
 

@@ -10,10 +10,12 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Scope;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
@@ -120,10 +122,10 @@ class StepPostsTest {
         Survey now = survey(survey);
         var step = now.steps().step("feed.table.plus").orElseThrow();
         var confirmed = now.steps().asked(step).stream().map(a -> SurveyEntries.written(a.need())).toList();
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q", List.of()), Submission.fresh(now.head()));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), List.of()), Submission.fresh(now.head()));
         Survey started = survey(survey);
-        app.bean(Books.class).append(survey, SurveyEntries.step(Instant.now(), "Q", started.steps(), step,
-                Map.of("distance", "100", "seconds", "7.5"), LengthUnit.MM, false, confirmed, ""), Submission.fresh(started.head()));
+        app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), started.steps(), step,
+                Map.of("distance", "100", "seconds", "7.5"), Basis.of(LengthUnit.MM, 1), false, confirmed, ""), Submission.fresh(started.head()));
     }
 
     @Test
@@ -157,7 +159,7 @@ class StepPostsTest {
         HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL", "WHEEL.diameter", "400");
         assertThat(unmarked.statusCode()).isEqualTo(422);
         assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Instant.now(), "Q", List.of(),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1), List.of(),
                 Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
         Map<String, String> run = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/run");
         run.put("step", "0-1");

@@ -1,6 +1,7 @@
 package tallledger.core.gauge;
 
 import java.math.BigDecimal;
+import java.util.Map;
 import tallledger.core.reason.Refused;
 
 /**
@@ -36,6 +37,16 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
         if (resolution.signum() < 0 || calibration.signum() < 0) {
             throw Refused.because("gauge.negative", name);
         }
+    }
+
+    /** As an entry keeps it: decimals as text. */
+    public Map<String, Object> toPayload() {
+        return Map.of("name", name, "resolution", resolution.toPlainString(), "calibration", calibration.toPlainString());
+    }
+
+    /** @throws RuntimeException where a field is missing or no number */
+    public static Gauge from(Map<String, Object> kept) {
+        return new Gauge((String) kept.get("name"), new BigDecimal((String) kept.get("resolution")), new BigDecimal((String) kept.get("calibration")));
     }
 
     /**

@@ -1,35 +1,37 @@
 package tallledger.core.ledger;
 
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tallledger.core.reason.Refused;
 
 /**
  * An entry before it has a place in the chain.
  *
- * @param at      when it was written, cut to milliseconds so that every store keeps it whole
- * @param author  who wrote it
- * @param kind    what sort of entry
- * @param step    which step it belongs to, or empty text
- * @param payload its content: maps, lists, text, whole numbers, booleans
- * @param strikes sequence of the entry it strikes
+ * @param by          who wrote it, when and where
+ * @param kind        what sort of entry
+ * @param step        which step it belongs to, or empty text
+ * @param payload     its content: maps, lists, text, whole numbers, booleans
+ * @param attachments what lies beside the ledger and belongs to it
+ * @param strikes     sequence of the entry it strikes
  */
-public record Draft(Instant at, String author, String kind, String step, Map<String, Object> payload,
-                    Optional<Integer> strikes) {
-
-    public static final int LONGEST_AUTHOR = 80;
+public record Draft(By by, String kind, String step, Map<String, Object> payload, List<Attachment> attachments, Optional<Integer> strikes) {
 
     public Draft {
-        at = at.truncatedTo(ChronoUnit.MILLIS);
-        author = author.strip();
         payload = Map.copyOf(payload);
-        if (author.isEmpty()) {
-            throw Refused.because("author.missing");
-        }
-        if (author.length() > LONGEST_AUTHOR) {
-            throw Refused.because("text.long", author.length(), LONGEST_AUTHOR);
-        }
+        attachments = List.copyOf(attachments);
+    }
+
+    public static Draft of(By by, String kind, String step, Map<String, Object> payload) {
+        return new Draft(by, kind, step, payload, List.of(), Optional.empty());
+    }
+
+    public Instant at() {
+        return by.at();
+    }
+
+    /** Name of who wrote it. */
+    public String author() {
+        return by.author().name();
     }
 }

@@ -14,24 +14,35 @@ import tallledger.core.reason.Refused;
 /**
  * One line of the ledger, in its place in the chain.
  *
+ * <p>Its canonical form is versioned. Format 1 had the author's name alone, no zone and no attachments; format 2 is written today.
+ * What is written stays in the format it was written in.
+ *
+ * @param format   of its canonical form
  * @param sequence 1 for the first
  * @param draft    what was written
  * @param previous hash of the entry before, 64 zeros for the first
  * @param hash     SHA-256 of {@link #canonical}, lower-case hex
  * @param damage   why the stored line cannot be read; empty for a whole one. A damaged line keeps its place and says nothing
  */
-public record Entry(int sequence, Draft draft, String previous, String hash, Optional<Reason> damage) {
+public record Entry(int format, int sequence, Draft draft, String previous, String hash, Optional<Reason> damage) {
 
     public static final String BEFORE_FIRST = "0".repeat(64);
 
-    public Entry(int sequence, Draft draft, String previous, String hash) {
-        this(sequence, draft, previous, hash, Optional.empty());
+    /** The format entries are written in. */
+    public static final int FORMAT = 2;
+    /** The oldest that can be read: all between are. */
+    public static final int OLDEST_FORMAT = 1;
+
+    private static final By NOBODY = By.of(Instant.EPOCH, "?");
+
+    public Entry(int format, int sequence, Draft draft, String previous, String hash) {
+        this(format, sequence, draft, previous, hash, Optional.empty());
     }
 
     /** A line of the store that cannot be read: it keeps its place in the chain, and no one takes it for anything. */
     public static Entry damaged(int sequence, String kind, String previous, String hash, Reason because) {
-        Draft nothing = new Draft(Instant.EPOCH, "?", kind == null ? "?" : kind, "", Map.of(), Optional.empty());
-        return new Entry(sequence, nothing, previous == null ? "" : previous, hash == null ? "" : hash, Optional.of(because));
+        Draft nothing = Draft.of(NOBODY, kind == null ? "?" : kind, "", Map.of());
+        return new Entry(FORMAT, sequence, nothing, previous == null ? "" : previous, hash == null ? "" : hash, Optional.of(because));
     }
 
     /**
@@ -40,23 +51,23 @@ public record Entry(int sequence, Draft draft, String previous, String hash, Opt
      * @throws Refused for text that not every reader of the record could show, see {@link PlainText}
      */
     public static Entry following(Optional<Entry> last, Draft draft) {
-        PlainText.fault(draft.author()).or(() -> PlainText.fault(draft.step())).or(() -> PlainText.faultIn(draft.payload())).ifPresent(fault -> {
+        PlainText.fault(draft.by().author().written()).or(() -> PlainText.fault(draft.step())).or(() -> PlainText.faultIn(draft.payload())).ifPresent(fault -> {
             throw new Refused(fault);
         });
         int sequence = last.map(e -> e.sequence + 1).orElse(1);
         String previous = last.map(Entry::hash).orElse(BEFORE_FIRST);
-        return new Entry(sequence, draft, previous, hashOf(sequence, draft, previous));
+        return new Entry(FORMAT, sequence, draft, previous, hashOf(FORMAT, sequence, draft, previous));
     }
 
     /** What the hash is taken of. */
     public String canonical() {
-        return canonical(sequence, draft, previous);
+        return canonical(format, sequence, draft, previous);
     }
 
     /** Whether the hash is that of the content; never for what cannot be read or has no canonical form. */
     public boolean isWhole() {
         try {
-            return damage.isEmpty() && hash.equals(hashOf(sequence, draft, previous));
+            return damage.isEmpty() && hash.equals(hashOf(format, sequence, draft, previous));
         } catch (IllegalArgumentException noCanonicalForm) {
             return false;
         }
@@ -66,6 +77,11 @@ public record Entry(int sequence, Draft draft, String previous, String hash, Opt
         return draft.at();
     }
 
+    public By by() {
+        return draft.by();
+    }
+
+    /** Name of who wrote it. */
     public String author() {
         return draft.author();
     }
@@ -82,11 +98,18 @@ public record Entry(int sequence, Draft draft, String previous, String hash, Opt
         return new Payload(draft.payload());
     }
 
-    private static String canonical(int sequence, Draft draft, String previous) {
+    private static String canonical(int format, int sequence, Draft draft, String previous) {
         Map<String, Object> whole = new TreeMap<>();
         whole.put("sequence", sequence);
         whole.put("at", draft.at().toString());
-        whole.put("author", draft.author());
+        if (format == 1) {
+            whole.put("author", draft.author());
+        } else {
+            whole.put("format", format);
+            whole.put("zone", draft.by().zone().getId());
+            whole.put("author", Map.of("name", draft.author(), "role", draft.by().author().role()));
+            whole.put("attachments", draft.attachments().stream().map(a -> Map.of("use", a.use(), "sha256", a.sha256(), "type", a.type())).toList());
+        }
         whole.put("kind", draft.kind());
         whole.put("step", draft.step());
         whole.put("payload", draft.payload());
@@ -95,9 +118,9 @@ public record Entry(int sequence, Draft draft, String previous, String hash, Opt
         return CanonicalJson.write(whole);
     }
 
-    private static String hashOf(int sequence, Draft draft, String previous) {
+    private static String hashOf(int format, int sequence, Draft draft, String previous) {
         try {
-            byte[] bytes = canonical(sequence, draft, previous).getBytes(StandardCharsets.UTF_8);
+            byte[] bytes = canonical(format, sequence, draft, previous).getBytes(StandardCharsets.UTF_8);
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java has SHA-256", e);

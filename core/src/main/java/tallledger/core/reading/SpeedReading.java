@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Map;
+import java.util.Optional;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reason.Refused;
 
@@ -41,6 +42,17 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         if (rpm.compareTo(FASTEST) > 0) {
             throw Refused.because("speed.impossible", String.join(" ", asTyped.values()), FASTEST);
         }
+    }
+
+    /** What it was read with; empty where turns were counted. */
+    public Optional<Gauge> gauge() {
+        return switch (method) {
+            case CONTACT_TACHOMETER -> Optional.of(Gauge.HOUSE_TACHOMETER);
+            case OPTICAL -> Optional.of(Gauge.HOUSE_OPTICAL);
+            case STROBE -> Optional.of(Gauge.HOUSE_STROBE);
+            case DISPLAY -> Optional.of(Gauge.HOUSE_DISPLAY);
+            case TAP_COUNT -> Optional.empty();
+        };
     }
 
     /** The figures as one text: "31.5", "126 from 4 marks", "10 turns in 19.05 s". */

@@ -2,9 +2,12 @@ package tallledger.core.survey;
 
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.TypedNumber;
@@ -15,9 +18,10 @@ import tallledger.core.reading.TypedNumber;
  * @param good    what the surveyor says of it
  * @param seconds stopping time, where it was measured
  * @param brake   which grade the stopping time is proven within
+ * @param then    how it was judged when it was written
  */
 public record CheckResult(int entry, Instant at, String author, DriveCheck check, boolean good, Optional<BigDecimal> seconds,
-                          Optional<GradedLimit.Reached> brake, String remark) {
+                          Optional<GradedLimit.Reached> brake, String remark, Optional<JudgedThen> then) {
 
     /** A person's stopwatch, u in s (house rule). */
     private static final double STOPWATCH = 0.1;
@@ -25,10 +29,27 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
     static CheckResult from(Entry entry) {
         Payload p = entry.payload();
         DriveCheck check = DriveCheck.valueOf(p.text("check"));
-        Optional<TypedNumber> typed = p.text("seconds").isEmpty() ? Optional.empty() : Optional.of(TypedNumber.parsePositive(p.text("seconds")));
-        Optional<BigDecimal> seconds = typed.map(TypedNumber::value);
-        Optional<GradedLimit.Reached> brake = check == DriveCheck.BRAKE ? typed.map(CheckResult::reached) : Optional.empty();
-        return new CheckResult(entry.sequence(), entry.at(), entry.author(), check, p.flag("good"), seconds, brake, p.text("remark"));
+        Optional<TypedNumber> typed = seconds(p.text("seconds"));
+        return new CheckResult(entry.sequence(), entry.at(), entry.author(), check, p.flag("good"), typed.map(TypedNumber::value), brake(check, typed), p.text("remark"),
+                JudgedThen.from(p));
+    }
+
+    /**
+     * What a check comes to as it is written.
+     *
+     * @param seconds as typed, may be empty
+     */
+    static JudgedThen judged(DriveCheck check, boolean good, String seconds) {
+        Optional<GradedLimit.Reached> brake = brake(check, seconds(seconds));
+        return new JudgedThen(isBad(good, brake) ? Outcome.FAILED : Outcome.PROVEN, brake.flatMap(GradedLimit.Reached::grade), List.of());
+    }
+
+    private static Optional<TypedNumber> seconds(String typed) {
+        return typed.isEmpty() ? Optional.empty() : Optional.of(TypedNumber.parsePositive(typed));
+    }
+
+    private static Optional<GradedLimit.Reached> brake(DriveCheck check, Optional<TypedNumber> seconds) {
+        return check == DriveCheck.BRAKE ? seconds.map(CheckResult::reached) : Optional.empty();
     }
 
     private static GradedLimit.Reached reached(TypedNumber seconds) {
@@ -38,6 +59,10 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
 
     /** Whether it is a finding: said to be bad, or slower than the widest limit. */
     public boolean isBad() {
-        return !good || brake.filter(b -> b.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).isPresent();
+        return isBad(good, brake);
+    }
+
+    private static boolean isBad(boolean good, Optional<GradedLimit.Reached> brake) {
+        return !good || brake.filter(b -> b.verdict() == Verdict.OUTSIDE).isPresent();
     }
 }

@@ -123,12 +123,17 @@ public final class MotionRecordings {
             List<TypedLength> stops = values.lengths("stops");
             Trips trips = values.at("stops", () -> Trips.of(stops.stream().map(TypedLength::mm).toList()));
             BigDecimal step = stops.stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            return Recordings.byGrade(Trips.LIMIT, trips.range(), Gauge.HOUSE_INDICATOR.difference(trips.range(), step));
+            return Recordings.byGrade(Trips.LIMIT, trips.range(), values.gauge(Gauge.HOUSE_INDICATOR).difference(trips.range(), step));
         }
 
         @Override
         public Optional<GradedLimit> limit() {
             return Optional.of(Trips.LIMIT);
+        }
+
+        @Override
+        public Optional<Gauge> usualGauge() {
+            return Optional.of(Gauge.HOUSE_INDICATOR);
         }
     }
 
@@ -149,7 +154,7 @@ public final class MotionRecordings {
             Backlash backlash = backlash(values);
             // The coarsest digit of all three places: where one end is typed to a tenth, nobody knows which place is the greatest.
             BigDecimal step = Stream.of("minus", "middle", "plus").flatMap(f -> values.lengths(f).stream()).map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            Uncertainty u = Gauge.HOUSE_INDICATOR.difference(backlash.greatest(), step)
+            Uncertainty u = values.gauge(Gauge.HOUSE_INDICATOR).difference(backlash.greatest(), step)
                     .repeated(backlash.loosest().readings().stream().map(BigDecimal::doubleValue).toList());
             StepJudgement judged = Recordings.byGrade(HouseLimits.BACKLASH, backlash.greatest(), u);
             List<Reason> because = new ArrayList<>(judged.because());
@@ -171,6 +176,11 @@ public final class MotionRecordings {
         @Override
         public Optional<GradedLimit> limit() {
             return Optional.of(HouseLimits.BACKLASH);
+        }
+
+        @Override
+        public Optional<Gauge> usualGauge() {
+            return Optional.of(Gauge.HOUSE_INDICATOR);
         }
     }
 
@@ -221,6 +231,11 @@ public final class MotionRecordings {
         }
 
         @Override
+        public Optional<Gauge> usualGauge() {
+            return Optional.of(Gauge.HOUSE_CALIPER);
+        }
+
+        @Override
         public StepJudgement judge(Values values) {
             TypedLength pitch = values.length("pitch");
             TypedLength length = values.length("length");
@@ -229,7 +244,7 @@ public final class MotionRecordings {
             }
             int turns = values.whole("turns");
             ThreadPitch thread = ThreadPitch.of(pitch.mm(), length.mm(), turns);
-            Uncertainty u = Gauge.HOUSE_CALIPER.difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
+            Uncertainty u = values.gauge(Gauge.HOUSE_CALIPER).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(GradedLimit.same(ThreadPitch.LIMIT, "mm"), thread.over300().abs(), u);
             return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of("thread.error", thread.lead(), pitch.mm().stripTrailingZeros(),
                     thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());

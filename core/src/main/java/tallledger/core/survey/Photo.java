@@ -1,6 +1,7 @@
 package tallledger.core.survey;
 
 import java.util.Optional;
+import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 
@@ -15,8 +16,18 @@ import tallledger.core.ledger.Payload;
  */
 public record Photo(int entry, String author, String step, String sha256, Optional<String> small, int width, int height, String caption) {
 
+    /** What the picture and its small copy are to the entry. */
+    public static final String PICTURE = "photograph";
+    public static final String SMALL = "small";
+
     static Photo from(Entry entry) {
         Payload p = entry.payload();
-        return new Photo(entry.sequence(), entry.author(), p.text("step"), p.text("sha256"), p.optionalText("small"), p.whole("width"), p.whole("height"), p.text("caption"));
+        Optional<String> small = attached(entry, SMALL).or(() -> p.optionalText("small"));
+        String picture = attached(entry, PICTURE).orElseGet(() -> p.text("sha256"));
+        return new Photo(entry.sequence(), entry.author(), p.text("step"), picture, small, p.whole("width"), p.whole("height"), p.text("caption"));
+    }
+
+    private static Optional<String> attached(Entry entry, String use) {
+        return entry.draft().attachments().stream().filter(a -> a.use().equals(use)).map(Attachment::sha256).findFirst();
     }
 }

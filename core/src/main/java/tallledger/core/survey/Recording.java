@@ -2,6 +2,7 @@ package tallledger.core.survey;
 
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 
 /** What a step asks to be written down, and how that is judged. Each kind names its fields, so that one form serves all. */
@@ -45,6 +46,11 @@ public interface Recording {
 
     /** The limit in grades, where there is one to show before anything is typed. */
     default Optional<GradedLimit> limit() {
+        return Optional.empty();
+    }
+
+    /** What it is usually read with; empty where nothing is measured with a gauge. */
+    default Optional<Gauge> usualGauge() {
         return Optional.empty();
     }
 

@@ -124,12 +124,18 @@ public final class Recordings {
                 value = values.at(field(), () -> notNegative(number));
                 step = number.step();
             }
-            return byGrade(graded, value, difference ? gauge.difference(value, step) : gauge.reading(value, step));
+            Gauge by = values.gauge(gauge);
+            return byGrade(graded, value, difference ? by.difference(value, step) : by.reading(value, step));
         }
 
         @Override
         public Optional<GradedLimit> limit() {
             return Optional.of(graded);
+        }
+
+        @Override
+        public Optional<Gauge> usualGauge() {
+            return Optional.of(gauge);
         }
     }
 
@@ -158,7 +164,7 @@ public final class Recordings {
             }
             // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
             double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
-            Uncertainty u = Gauge.HOUSE_INDICATOR.difference(value.mm(), value.step()).withDigit(ofLength);
+            Uncertainty u = values.gauge(Gauge.HOUSE_INDICATOR).difference(value.mm(), value.step()).withDigit(ofLength);
             GradedLimit here = graded.over(over.mm(), per);
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
@@ -171,6 +177,11 @@ public final class Recordings {
         @Override
         public Optional<GradedLimit> limit() {
             return Optional.of(graded);
+        }
+
+        @Override
+        public Optional<Gauge> usualGauge() {
+            return Optional.of(Gauge.HOUSE_INDICATOR);
         }
     }
 
@@ -195,12 +206,17 @@ public final class Recordings {
             TypedNumber cold = values.number("cold");
             TypedNumber hot = values.number("hot");
             BigDecimal rise = hot.value().subtract(cold.value());
-            return byGrade(graded, rise.max(BigDecimal.ZERO), THERMOMETER.difference(rise, hot.step().max(cold.step())));
+            return byGrade(graded, rise.max(BigDecimal.ZERO), values.gauge(THERMOMETER).difference(rise, hot.step().max(cold.step())));
         }
 
         @Override
         public Optional<GradedLimit> limit() {
             return Optional.of(graded);
+        }
+
+        @Override
+        public Optional<Gauge> usualGauge() {
+            return Optional.of(THERMOMETER);
         }
     }
 

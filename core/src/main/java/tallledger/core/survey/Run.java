@@ -3,6 +3,7 @@ package tallledger.core.survey;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
@@ -11,6 +12,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Verdict;
+import tallledger.core.ledger.Entry;
 
 /**
  * One run with its judgement.
@@ -24,19 +26,30 @@ import tallledger.core.gauge.Verdict;
  * @param source    where that comes from
  * @param judgement the verdict on the reading, where there is one to judge
  * @param outcome   what the run comes to
+ * @param then      how it was judged when it was written
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
-                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome) {
+                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then) {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
 
-    static Run of(int entry, Instant at, String author, Route route, RunRecord record, SpeedTable table) {
-        Optional<BigDecimal> nominal = nominal(table, route);
+    static Run of(Entry entry, Route route, RunRecord record, SpeedTable table) {
+        Optional<Judgement> judgement = judgement(route, record, table);
+        return new Run(entry.sequence(), entry.at(), entry.author(), route, record, nominal(table, route), table.source(route), judgement,
+                outcome(record, judgement), JudgedThen.from(entry.payload()));
+    }
+
+    /** What a run comes to as it is written. */
+    static JudgedThen judged(Route route, RunRecord record, SpeedTable table) {
+        Optional<Judgement> judgement = judgement(route, record, table);
+        return new JudgedThen(outcome(record, judgement), Optional.empty(), judgement.map(j -> List.of(j.because())).orElse(List.of()));
+    }
+
+    private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table) {
         BigDecimal tolerance = table.plate().tolerance().orElse(Limit.HOUSE_SPEED_TOLERANCE);
-        Optional<Judgement> judgement = record.reading().flatMap(reading -> nominal.map(n ->
+        return record.reading().flatMap(reading -> nominal(table, route).map(n ->
                 Judgement.of(reading.rpm(), reading.expanded(), Limit.aboutSpeed(n, tolerance))));
-        return new Run(entry, at, author, route, record, nominal, table.source(route), judgement, outcome(record, judgement));
     }
 
     /** What the plate says; where it cannot be read, what its other cells say stands there. */
@@ -51,6 +64,11 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         }
         boolean within = judgement.filter(j -> j.verdict() == Verdict.WITHIN).isPresent();
         return within || record.swept() ? Outcome.PROVEN : Outcome.UNDECIDED;
+    }
+
+    /** How it was judged when it was written, where that was something else. */
+    public Optional<JudgedThen> otherwiseThen() {
+        return then.filter(t -> t.differsFrom(outcome, Optional.empty()));
     }
 
     /** δ = (n_read − n_plate)/n_plate, a share. */

@@ -40,6 +40,8 @@ final class StepFold {
     private final Map<String, Need> standing = new HashMap<>();
     private final List<Photo> photos = new ArrayList<>();
     private final List<Stray> strays = new ArrayList<>();
+    /** For records of before they named what they were written by. */
+    private final Basis basis;
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
     private Optional<Mounted> wheelMark = Optional.empty();
@@ -54,6 +56,7 @@ final class StepFold {
      */
     StepFold(MachineDescription machine, List<Step> catalogue, List<Entry> entries, List<StepResult> before) {
         this.machine = machine;
+        this.basis = Basis.of(machine.identity().unit(), 0);
         before.forEach(result -> judged.put(result.entry(), result));
         this.entries = entries;
         catalogue.forEach(step -> steps.put(step.id(), step));
@@ -79,7 +82,7 @@ final class StepFold {
             case START_CONFIRMED -> {
                 confirm(Need.of(Need.Kind.POWER_ON));
                 if (p.has("mounted")) {
-                    mounted = Optional.of(Mounted.from(p.part("mounted"), machine.identity().unit()));
+                    mounted = Optional.of(Mounted.from(p.part("mounted"), Basis.from(p, basis).unit()));
                 }
             }
             case STOPPED -> standing.clear();
@@ -110,7 +113,7 @@ final class StepFold {
             return;
         }
         List<Need> confirmed = p.texts("confirmed").stream().map(SurveyEntries::need).toList();
-        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, machine.identity().unit()));
+        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, basis));
         confirmed.forEach(this::confirm);
         record(result);
         if (step.recording() instanceof GrinderRecordings.WheelMark mark && !result.isBad()) {
@@ -120,7 +123,7 @@ final class StepFold {
 
     private void check(Entry entry) {
         CheckResult result = CheckResult.from(entry);
-        Optional.ofNullable(steps.get(SpindleCheck.id(result.check()))).ifPresent(step -> record(StepResult.from(result, step, machine.identity().unit())));
+        Optional.ofNullable(steps.get(SpindleCheck.id(result.check()))).ifPresent(step -> record(StepResult.from(result, step, basis)));
     }
 
     private void record(StepResult result) {

@@ -7,7 +7,6 @@ import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reading.LengthUnit;
 
 /**
  * One step as recorded.
@@ -15,24 +14,35 @@ import tallledger.core.reading.LengthUnit;
  * @param values    what was typed
  * @param judgement what the numbers come to
  * @param flagged   the surveyor says it is not as it should be, whatever the numbers say
+ * @param then      how it was judged when it was written
  */
-public record StepResult(int entry, Instant at, String author, Step step, Values values, StepJudgement judgement, boolean flagged, String remark) {
+public record StepResult(int entry, Instant at, String author, Step step, Values values, StepJudgement judgement, boolean flagged, String remark,
+                         Optional<JudgedThen> then) {
 
-    static StepResult from(Entry entry, Step step, LengthUnit unit) {
+    /** @param otherwise for records that do not name what they were written by */
+    static StepResult from(Entry entry, Step step, Basis otherwise) {
         Payload p = entry.payload();
         Map<String, String> typed = new HashMap<>();
         p.part("values").fields().forEach((name, value) -> typed.put(name, (String) value));
-        Values values = new Values(typed, unit);
-        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, step.recording().judge(values), p.flag("flagged"), p.text("remark"));
+        Basis basis = Basis.from(p, otherwise);
+        Values values = new Values(typed, basis.unit(), basis.gauge());
+        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, step.recording().judge(values), p.flag("flagged"), p.text("remark"),
+                JudgedThen.from(p));
     }
 
-    static StepResult from(CheckResult check, Step step, LengthUnit unit) {
+    static StepResult from(CheckResult check, Step step, Basis otherwise) {
         StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), java.util.List.of(), Optional.empty());
-        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), judgement, check.isBad(), check.remark());
+        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), otherwise.unit()), judgement, check.isBad(), check.remark(),
+                check.then());
     }
 
     public Outcome outcome() {
         return flagged ? Outcome.FAILED : judgement.outcome();
+    }
+
+    /** How it was judged when it was written, where that was something else. */
+    public Optional<JudgedThen> otherwiseThen() {
+        return then.filter(t -> t.differsFrom(outcome(), judgement.grade()));
     }
 
     public boolean isBad() {

@@ -1,18 +1,21 @@
 package tallledger.core.survey;
 
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
+import tallledger.core.drive.SpeedTable;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.SpeedReading;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
@@ -29,34 +32,39 @@ public final class SurveyEntries {
     private SurveyEntries() {
     }
 
-    /** @param machineHash hash of the description's entry, so that the record names exactly what it judged by */
-    public static Draft opened(Instant at, String author, int machineVersion, String machineHash, String role, Scope scope) {
-        return draft(at, author, Kind.OPENED, "", Map.of("machineVersion", machineVersion, "machineHash", machineHash,
-                "role", checked(role), "scope", scope.name()));
+    /**
+     * @param machineHash hash of the description's entry, so that the record names exactly what it judged by
+     * @param role        in which the surveyor stands there, unless they said it with their name
+     */
+    public static Draft opened(By by, int machineVersion, String machineHash, String role, Scope scope) {
+        return draft(new By(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
+                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "scope", scope.name()));
     }
 
-    public static Draft adopted(Instant at, String author, int machineVersion, String machineHash) {
-        return draft(at, author, Kind.DESCRIPTION_ADOPTED, "",
+    public static Draft adopted(By by, int machineVersion, String machineHash) {
+        return draft(by, Kind.DESCRIPTION_ADOPTED, "",
                 Map.of("machineVersion", machineVersion, "machineHash", machineHash));
     }
 
-    public static Draft startConfirmed(Instant at, String author, List<StartCheck.Item> items) {
-        return draft(at, author, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
+    public static Draft startConfirmed(By by, List<StartCheck.Item> items) {
+        return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
     }
 
     /** @param mounted what is on the spindle, and what is marked on it */
-    public static Draft startConfirmed(Instant at, String author, List<StartCheck.Item> items, Mounted mounted) {
-        return draft(at, author, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList(), "mounted", mounted.toPayload()));
+    public static Draft startConfirmed(By by, Basis basis, List<StartCheck.Item> items, Mounted mounted) {
+        return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList(), "mounted", mounted.toPayload(),
+                "basis", basis.toPayload()));
     }
 
     /**
      * A step done.
      *
+     * @param basis     what it is judged by; the gauge is the step's own
      * @param flagged   the surveyor says it is not as it should be
      * @param confirmed needs confirmed with it, as {@link #written}
      * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
      */
-    public static Draft step(Instant at, String author, StepLedger ledger, Step step, Map<String, String> typed, LengthUnit unit, boolean flagged,
+    public static Draft step(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
                              List<String> confirmed, String remark) {
         List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
         long missing = changed.stream().filter(a -> !confirmed.contains(written(a.need()))).count();
@@ -70,9 +78,11 @@ public final class SurveyEntries {
                 throw Refused.because("text.long", text.length(), LONGEST_VALUE).at(field);
             }
         });
-        step.recording().judge(new Values(values, unit));
-        return draft(at, author, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
-                "confirmed", changed.stream().map(a -> written(a.need())).toList(), "remark", checked(remark)));
+        Basis by = basis.with(step.recording().usualGauge());
+        StepJudgement judged = step.recording().judge(new Values(values, basis.unit(), by.gauge()));
+        JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
+        return draft(who, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
+                "confirmed", changed.stream().map(a -> written(a.need())).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
     }
 
     /** A need as forms and entries name it. */
@@ -86,90 +96,94 @@ public final class SurveyEntries {
         return new Need(Need.Kind.valueOf(written.substring(0, bar)), written.substring(bar + 1));
     }
 
-    public static Draft stepPassedOver(Instant at, String author, Step step, String reason) {
+    public static Draft stepPassedOver(By by, Step step, String reason) {
         if (reason.isBlank()) {
             throw Refused.because("reason.missing");
         }
-        return draft(at, author, Kind.PASSED_OVER, step.id(), Map.of("step", step.id(), "reason", checked(reason)));
+        return draft(by, Kind.PASSED_OVER, step.id(), Map.of("step", step.id(), "reason", checked(reason)));
     }
 
     /** @param key of a step or a route */
-    public static Draft later(Instant at, String author, String key) {
-        return draft(at, author, Kind.LATER, key, Map.of("step", key));
+    public static Draft later(By by, String key) {
+        return draft(by, Kind.LATER, key, Map.of("step", key));
     }
 
     /** @param system what was put right, as steps name it */
-    public static Draft systemRepaired(Instant at, String author, String system, String what) {
+    public static Draft systemRepaired(By by, String system, String what) {
         if (what.isBlank()) {
             throw Refused.because("repair.missing");
         }
-        return draft(at, author, Kind.REPAIRED, system, Map.of("system", system, "what", checked(what)));
+        return draft(by, Kind.REPAIRED, system, Map.of("system", system, "what", checked(what)));
     }
 
-    public static Draft kit(Instant at, String author, KitItem item) {
-        return draft(at, author, Kind.KIT, item.name(), item.toPayload());
+    public static Draft kit(By by, KitItem item) {
+        return draft(by, Kind.KIT, item.name(), item.toPayload());
     }
 
-    public static Draft lift(Instant at, String author, Lift lift) {
-        return draft(at, author, Kind.LIFT, "", lift.toPayload());
+    public static Draft lift(By by, Lift lift) {
+        return draft(by, Kind.LIFT, "", lift.toPayload());
+    }
+
+    /** @param kept the picture and its small copy, see {@link Photo} */
+    public static Draft photo(By by, String step, List<Attachment> kept, int width, int height, String caption) {
+        return new Draft(by, Kind.PHOTO.name(), step, Map.of("step", step, "width", width, "height", height, "caption", checked(caption)), kept, Optional.empty());
+    }
+
+    public static Draft stopped(By by) {
+        return draft(by, Kind.STOPPED, "", Map.of());
     }
 
     /**
-     * @param sha256 hash of the bytes as stored
-     * @param small  hash of its small copy
+     * @param basis what it is judged by; the gauge is that of its reading
+     * @param table speeds of the machine as judged by
      */
-    public static Draft photo(Instant at, String author, String step, String sha256, String small, int width, int height, String caption) {
-        return draft(at, author, Kind.PHOTO, step, Map.of("step", step, "sha256", sha256, "small", small, "width", width, "height", height, "caption", checked(caption)));
-    }
-
-    public static Draft stopped(Instant at, String author) {
-        return draft(at, author, Kind.STOPPED, "", Map.of());
-    }
-
-    public static Draft run(Instant at, String author, RunRecord record) {
-        return draft(at, author, Kind.RUN, stepOf(record.settings()), record.toPayload());
+    public static Draft run(By by, Basis basis, SpeedTable table, RunRecord record) {
+        Map<String, Object> payload = new HashMap<>(record.toPayload());
+        payload.put("basis", basis.with(record.reading().flatMap(SpeedReading::gauge)).toPayload());
+        table.train().routes().stream().filter(route -> table.train().settings(route).equals(record.settings())).findFirst()
+                .ifPresent(route -> payload.put("judged", Run.judged(route, record, table).toPayload()));
+        return draft(by, Kind.RUN, stepOf(record.settings()), payload);
     }
 
     /** @param minutes time there is, as typed; empty for as long as it takes */
-    public static Draft planChosen(Instant at, String author, School school, String minutes) {
+    public static Draft planChosen(By by, School school, String minutes) {
         if (school == School.MY_MINUTES) {
             TypedNumber typed = TypedNumber.parsePositive(minutes);
             if (typed.value().compareTo(MOST_MINUTES) > 0) {
                 throw Refused.because("plan.minutes", minutes, MOST_MINUTES);
             }
         }
-        return draft(at, author, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
+        return draft(by, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
     }
 
-    public static Draft check(Instant at, String author, DriveCheck check, boolean good, String seconds, String remark) {
-        if (!seconds.isBlank()) {
-            TypedNumber.parsePositive(seconds);
-        } else if (check == DriveCheck.BRAKE && good) {
+    public static Draft check(By by, Basis basis, DriveCheck check, boolean good, String seconds, String remark) {
+        if (seconds.isBlank() && check == DriveCheck.BRAKE && good) {
             throw Refused.because("check.seconds");
         }
-        return draft(at, author, Kind.CHECK, check.name(), Map.of("check", check.name(), "good", good, "seconds", seconds.strip(),
-                "remark", checked(remark)));
+        JudgedThen then = CheckResult.judged(check, good, seconds.strip());
+        return draft(by, Kind.CHECK, check.name(), Map.of("check", check.name(), "good", good, "seconds", seconds.strip(),
+                "remark", checked(remark), "basis", basis.toPayload(), "judged", then.toPayload()));
     }
 
-    public static Draft repaired(Instant at, String author, String stage, String label, String what) {
+    public static Draft repaired(By by, String stage, String label, String what) {
         if (what.isBlank()) {
             throw Refused.because("repair.missing");
         }
-        return draft(at, author, Kind.REPAIRED, stage + " " + label, Map.of("stage", stage, "label", label, "what", checked(what)));
+        return draft(by, Kind.REPAIRED, stage + " " + label, Map.of("stage", stage, "label", label, "what", checked(what)));
     }
 
-    public static Draft passedOver(Instant at, String author, List<String> settings, String reason) {
+    public static Draft passedOver(By by, List<String> settings, String reason) {
         if (reason.isBlank()) {
             throw Refused.because("reason.missing");
         }
-        return draft(at, author, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
+        return draft(by, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
     }
 
-    public static Draft remark(Instant at, String author, List<String> settings, String text) {
+    public static Draft remark(By by, List<String> settings, String text) {
         if (text.isBlank()) {
             throw Refused.because("remark.missing");
         }
-        return draft(at, author, Kind.REMARK, stepOf(settings), Map.of("settings", settings, "text", checked(text)));
+        return draft(by, Kind.REMARK, stepOf(settings), Map.of("settings", settings, "text", checked(text)));
     }
 
     /**
@@ -177,7 +191,7 @@ public final class SurveyEntries {
      *
      * @throws Refused when there is no such entry, it is struck already, or its kind cannot be struck
      */
-    public static Draft strike(Instant at, String author, List<Entry> entries, int target, String reason) {
+    public static Draft strike(By by, List<Entry> entries, int target, String reason) {
         Entry entry = entries.stream().filter(e -> e.sequence() == target).findFirst()
                 .orElseThrow(() -> Refused.because("strike.none", target));
         if (!Kind.named(entry.kind()).map(Kind::canBeStruck).orElse(true)) {
@@ -189,8 +203,7 @@ public final class SurveyEntries {
         if (reason.isBlank()) {
             throw Refused.because("reason.missing");
         }
-        Map<String, Object> payload = new HashMap<>(Map.of("reason", checked(reason)));
-        return new Draft(at, author, Kind.STRIKE.name(), entry.step(), payload, Optional.of(target));
+        return new Draft(by, Kind.STRIKE.name(), entry.step(), Map.of("reason", checked(reason)), List.of(), Optional.of(target));
     }
 
     private static String stepOf(List<String> settings) {
@@ -204,7 +217,7 @@ public final class SurveyEntries {
         return text.strip();
     }
 
-    private static Draft draft(Instant at, String author, Kind kind, String step, Map<String, Object> payload) {
-        return new Draft(at, author, kind.name(), step, payload, Optional.empty());
+    private static Draft draft(By by, Kind kind, String step, Map<String, Object> payload) {
+        return Draft.of(by, kind.name(), step, payload);
     }
 }

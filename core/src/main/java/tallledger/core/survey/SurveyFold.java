@@ -89,7 +89,7 @@ final class SurveyFold {
             strays.add(new Stray(entry, Reason.of("stray.settings", String.join(" ", record.settings()))));
             return;
         }
-        Run run = Run.of(entry.sequence(), entry.at(), entry.author(), route, record, table);
+        Run run = Run.of(entry, route, record, table);
         runs.add(run);
         latest.remove(route);
         latest.put(route, run);

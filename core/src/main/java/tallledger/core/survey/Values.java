@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
@@ -15,12 +17,23 @@ import tallledger.core.reason.Refused;
  * What was typed at a step, read field by field; every refusal names its field.
  *
  * @param typed as typed
- * @param unit  the machine's unit of length
+ * @param unit  of lengths typed without one
+ * @param readWith the gauge, where the record names it
  */
-public record Values(Map<String, String> typed, LengthUnit unit) {
+public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith) {
 
     public Values {
         typed = Map.copyOf(typed);
+    }
+
+    /** To be read with the usual gauge. */
+    public Values(Map<String, String> typed, LengthUnit unit) {
+        this(typed, unit, Optional.empty());
+    }
+
+    /** What it was read with; the usual gauge where nothing else was said. */
+    public Gauge gauge(Gauge usual) {
+        return readWith.orElse(usual);
     }
 
     public String text(String field) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,7 @@ class ChainTest {
     private static final Instant AT = Instant.parse("2026-05-09T08:30:00Z");
 
     private static Draft draft(String text) {
-        return new Draft(AT, "Q. Tester", "REMARK", "", Map.of("text", text), Optional.empty());
+        return Draft.of(By.of(AT, "Q. Tester, seller"), "REMARK", "", Map.of("text", text));
     }
 
     private static List<Entry> chain(String... texts) {
@@ -41,9 +42,50 @@ class ChainTest {
     @Test
     void theFirstEntryHasSixtyFourZerosBeforeIt() {
         Entry first = chain("one").get(0);
-        assertThat(first.canonical()).isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"author\":\"Q. Tester\",\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
-                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\",\"sequence\":1,\"step\":\"\"}");
+        assertThat(first.canonical()).isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"attachments\":[],\"author\":{\"name\":\"Q. Tester\",\"role\":\"seller\"},"
+                + "\"format\":2,\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
+                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\",\"sequence\":1,\"step\":\"\",\"zone\":\"Z\"}");
         assertThat(first.hash()).hasSize(64);
+        assertThat(first.isWhole()).isTrue();
+    }
+
+    /** Written before entries named their format; the hash was worked out with sha256sum. */
+    @Test
+    void anEntryOfTheFirstFormatStaysReadable() {
+        Draft old = Draft.of(By.of(AT, "Q. Tester"), "REMARK", "", Map.of("text", "one"));
+        Entry entry = new Entry(1, 1, old, Entry.BEFORE_FIRST, "cd737b887bbf3928cf402218612124beb027ae0296e5f1991da9a217a3a0f595");
+        assertThat(entry.canonical()).isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"author\":\"Q. Tester\",\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
+                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\",\"sequence\":1,\"step\":\"\"}");
+        assertThat(entry.isWhole()).isTrue();
+        assertThat(new Entry(2, 1, old, Entry.BEFORE_FIRST, entry.hash()).isWhole()).isFalse();
+    }
+
+    @Test
+    void whereItWasWrittenWhoWroteItAndWhatHangsOnItAreInTheHash() {
+        By by = By.of(AT, ZoneId.of("Europe/London"), "Q. Tester");
+        Attachment picture = new Attachment("photograph", "a".repeat(64), "image/png");
+        Draft draft = new Draft(by, "PHOTO", "", Map.of(), List.of(picture), Optional.empty());
+        List<Draft> others = List.of(
+                new Draft(By.of(AT, ZoneId.of("Europe/Paris"), "Q. Tester"), "PHOTO", "", Map.of(), List.of(picture), Optional.empty()),
+                new Draft(By.of(AT, by.zone(), "Q. Tester, buyer"), "PHOTO", "", Map.of(), List.of(picture), Optional.empty()),
+                new Draft(by, "PHOTO", "", Map.of(), List.of(new Attachment("photograph", "a".repeat(64), "image/jpeg")), Optional.empty()),
+                new Draft(by, "PHOTO", "", Map.of(), List.of(), Optional.empty()));
+        String hash = Entry.following(Optional.empty(), draft).hash();
+        assertThat(others).extracting(d -> Entry.following(Optional.empty(), d).hash()).doesNotHaveDuplicates().doesNotContain(hash);
+        assertThat(by.there().getHour()).isEqualTo(9);
+    }
+
+    @Test
+    void aRoleStandsBehindTheLastComma() {
+        assertThat(Author.parse(" J. Marsh , seller ")).isEqualTo(new Author("J. Marsh", "seller"));
+        assertThat(Author.parse("Marsh, J., seller").role()).isEqualTo("seller");
+        assertThat(Author.parse("Marsh,")).isEqualTo(new Author("Marsh,", ""));
+        assertThat(Author.parse("Marsh").or("buyer").written()).isEqualTo("Marsh, buyer");
+        assertThat(Author.parse("Marsh, seller").or("buyer").role()).isEqualTo("seller");
+        assertThatThrownBy(() -> Author.parse("  ")).hasMessageContaining("author.missing");
+        assertThatThrownBy(() -> Author.parse("x".repeat(81))).hasMessageContaining("text.long");
+        assertThatThrownBy(() -> Author.parse("x, " + "y".repeat(81))).hasMessageContaining("text.long");
+        assertThat(Author.parse("x".repeat(80)).name()).hasSize(80);
     }
 
     @Test
@@ -55,7 +97,7 @@ class ChainTest {
     void oneChangedCharacterBreaksItAndTheCheckSaysWhere() {
         List<Entry> entries = chain("one", "two", "three");
         Entry two = entries.get(1);
-        entries.set(1, new Entry(2, draft("twp"), two.previous(), two.hash()));
+        entries.set(1, new Entry(Entry.FORMAT, 2, draft("twp"), two.previous(), two.hash()));
         assertThat(Chain.firstBreak(entries)).get().satisfies(b -> {
             assertThat(b.sequence()).isEqualTo(2);
             assertThat(b.because().code()).isEqualTo("chain.changed");

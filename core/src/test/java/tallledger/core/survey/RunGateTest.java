@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.drive.Route;
+import tallledger.core.ledger.By;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.FitOut;
 import tallledger.core.machine.MachineDescription;
@@ -25,7 +26,7 @@ class RunGateTest {
     }
 
     private void mounted(Mounted.Kind kind, String diameter, String rpm, String ms) {
-        book.write(SurveyEntries.startConfirmed(book.now(), SurveyBook.ME, List.of(), Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
+        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(), Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
     }
 
     private List<String> refused() {

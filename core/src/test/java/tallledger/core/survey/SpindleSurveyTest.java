@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import tallledger.core.SurveyBook;
 import tallledger.core.Machines;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
@@ -18,6 +19,7 @@ import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
+import tallledger.core.ledger.By;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Draft;
@@ -46,7 +48,7 @@ class SpindleSurveyTest {
     private Instant now = START;
 
     SpindleSurveyTest() {
-        write(SurveyEntries.opened(now, "Q. Tester", 1, "hash", "buyer", Scope.SPINDLE_DRIVE));
+        write(SurveyEntries.opened(By.of(now, "Q. Tester"), 1, "hash", "buyer", Scope.SPINDLE_DRIVE));
     }
 
     private void write(Draft draft) {
@@ -58,7 +60,7 @@ class SpindleSurveyTest {
         Set<Symptom> set = EnumSet.noneOf(Symptom.class);
         set.addAll(List.of(symptoms));
         Optional<SpeedReading> read = reading.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(reading, Gauge.HOUSE_TACHOMETER));
-        write(SurveyEntries.run(now, "Q. Tester", new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
+        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
     }
 
     private SpindleSurvey survey() {
@@ -88,7 +90,7 @@ class SpindleSurveyTest {
     @Test
     void aStruckReadingCountsForNothingAndStaysReadable() {
         run("A", "1", "310");
-        write(SurveyEntries.strike(now, "Q. Tester", entries, 2, "point forgotten"));
+        write(SurveyEntries.strike(By.of(now, "Q. Tester"), entries, 2, "point forgotten"));
         SpindleSurvey survey = survey();
         assertThat(survey.latest()).isEmpty();
         assertThat(survey.struck()).containsOnlyKeys(2);
@@ -99,11 +101,11 @@ class SpindleSurveyTest {
     @Test
     void strikesAreRefusedWhereTheyMakeNoSense() {
         run("A", "1", "31.6");
-        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 1, "no"), "strike.kind");
-        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 9, "no"), "strike.none");
-        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 2, " "), "reason.missing");
-        write(SurveyEntries.strike(now, "Q", entries, 2, "yes"));
-        assertRefused(() -> SurveyEntries.strike(now, "Q", entries, 2, "again"), "strike.already");
+        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 1, "no"), "strike.kind");
+        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 9, "no"), "strike.none");
+        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 2, " "), "reason.missing");
+        write(SurveyEntries.strike(By.of(now, "Q"), entries, 2, "yes"));
+        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 2, "again"), "strike.already");
     }
 
     /** After A1 at 31.5 with A2, A3, A4 and B1 passed over, B2 at 180 is over 4 × 31.5, so nothing may follow but what is slower. */
@@ -111,7 +113,7 @@ class SpindleSurveyTest {
     void passingOverDoesNotBreakTheColdSpindleRule() {
         run("A", "1", "31.6");
         for (String[] at : new String[][] {{"A", "2"}, {"A", "3"}, {"A", "4"}, {"B", "1"}}) {
-            write(SurveyEntries.passedOver(now, "Q. Tester", List.of(at), "no time"));
+            write(SurveyEntries.passedOver(By.of(now, "Q. Tester"), List.of(at), "no time"));
         }
         SpindleSurvey survey = survey();
         assertThat(survey.isTooFastYet(SurveyPlan.of(survey, now).next().orElseThrow())).isTrue();
@@ -148,7 +150,7 @@ class SpindleSurveyTest {
         run("A", "3", "63.3", Symptom.GROWLS);
         run("B", "3", "252", Symptom.GROWLS);
         run("C", "1", "505");
-        write(SurveyEntries.repaired(now, "Q. Tester", "gear", "3", "new gear pair"));
+        write(SurveyEntries.repaired(By.of(now, "Q. Tester"), "gear", "3", "new gear pair"));
         assertThat(survey().repeats().stream().map(machine.train()::name)).containsExactly("A3", "B3");
         assertThat(SurveyPlan.of(survey(), now).why().code()).isEqualTo("next.repeat");
         run("A", "3", "63.3");
@@ -160,7 +162,7 @@ class SpindleSurveyTest {
 
     @Test
     void theChosenSchoolPlansAndAFailureAsksForTheRunThatTellsMost() {
-        write(SurveyEntries.planChosen(now, "Q. Tester", School.EVERY_GEAR, ""));
+        write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), School.EVERY_GEAR, ""));
         assertThat(SurveyPlan.of(survey(), now).plan().runs()).hasSize(5);
         run("A", "1", "31.6");
         run("A", "3", "63.3", Symptom.GROWLS);
@@ -173,10 +175,10 @@ class SpindleSurveyTest {
     @Test
     void aFirstSpeedThatWillNotEngageStillLeavesAPlan() {
         MachineDescription reversing = Machines.lathe("50 100 200", Machines.lever("gear", "1 2 3"), Stage.direction(Shifting.STOP_TO_SHIFT));
-        write(SurveyEntries.run(now, "Q. Tester", new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
+        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
                 Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
         for (School school : School.values()) {
-            write(SurveyEntries.planChosen(now, "Q. Tester", school, school == School.MY_MINUTES ? "20" : ""));
+            write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), school, school == School.MY_MINUTES ? "20" : ""));
             SurveyPlan plan = SurveyPlan.of(SpindleSurvey.fold(reversing, entries), now);
             assertThat(plan.next()).as(school.name()).isPresent();
         }
@@ -184,30 +186,30 @@ class SpindleSurveyTest {
 
     @Test
     void minutesLeftRunDown() {
-        write(SurveyEntries.planChosen(now, "Q. Tester", School.MY_MINUTES, "3"));
+        write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), School.MY_MINUTES, "3"));
         assertThat(SurveyPlan.of(survey(), now.plusSeconds(50)).minutesLeft()).get().satisfies(m -> assertThat(m).isEqualByComparingTo("1.5"));
         assertThat(SurveyPlan.of(survey(), now.plusSeconds(600)).plan().runs()).isEmpty();
-        assertRefused(() -> SurveyEntries.planChosen(now, "Q", School.MY_MINUTES, "0"), "number.not-positive");
-        assertRefused(() -> SurveyEntries.planChosen(now, "Q", School.MY_MINUTES, "5000"), "plan.minutes");
+        assertRefused(() -> SurveyEntries.planChosen(By.of(now, "Q"), School.MY_MINUTES, "0"), "number.not-positive");
+        assertRefused(() -> SurveyEntries.planChosen(By.of(now, "Q"), School.MY_MINUTES, "5000"), "plan.minutes");
     }
 
     /** 7.5 s ± 0.2 is proven within 8 (sound), not within 5 (rebuilt); 13 s is outside 12. */
     @Test
     void theBrakeIsGraded() {
-        write(SurveyEntries.check(now, "Q. Tester", DriveCheck.BRAKE, true, "7.5", ""));
+        write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "7.5", ""));
         assertThat(survey().checks().get(DriveCheck.BRAKE).brake().orElseThrow().grade()).contains(Grade.SOUND);
-        write(SurveyEntries.check(now, "Q. Tester", DriveCheck.BRAKE, true, "13", ""));
+        write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "13", ""));
         assertThat(Finding.of(survey())).singleElement().extracting(f -> f.what().code()).isEqualTo("finding.check-seconds.BRAKE");
-        assertRefused(() -> SurveyEntries.check(now, "Q", DriveCheck.BRAKE, true, "", ""), "check.seconds");
+        assertRefused(() -> SurveyEntries.check(By.of(now, "Q"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "", ""), "check.seconds");
     }
 
     @Test
     void theStartCheckIsDueOncePerStart() {
         assertThat(StartCheck.isDue(entries, now)).isTrue();
-        write(SurveyEntries.startConfirmed(now, "Q. Tester", StartCheck.items(machine)));
+        write(SurveyEntries.startConfirmed(By.of(now, "Q. Tester"), StartCheck.items(machine)));
         assertThat(StartCheck.isDue(entries, now)).isFalse();
         assertThat(StartCheck.isDue(entries, now.plus(Duration.ofMinutes(31)))).isTrue();
-        write(SurveyEntries.stopped(now, "Q. Tester"));
+        write(SurveyEntries.stopped(By.of(now, "Q. Tester")));
         assertThat(StartCheck.isDue(entries, now)).isTrue();
     }
 

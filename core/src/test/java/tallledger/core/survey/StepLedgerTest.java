@@ -13,9 +13,11 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
+import tallledger.core.ledger.By;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Draft;
@@ -43,7 +45,7 @@ class StepLedgerTest {
 
     @BeforeEach
     void open() {
-        write(SurveyEntries.opened(now, ME, 1, "h", "buyer", Scope.WHOLE));
+        write(SurveyEntries.opened(By.of(now, ME), 1, "h", "buyer", Scope.WHOLE));
     }
 
     private int write(Draft draft) {
@@ -69,7 +71,7 @@ class StepLedgerTest {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-        return write(SurveyEntries.step(now, ME, ledger, step, typed, LengthUnit.MM, flagged, confirmed, ""));
+        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), flagged, confirmed, ""));
     }
 
     private List<String> askedAfresh(String id) {
@@ -82,7 +84,7 @@ class StepLedgerTest {
         assertThat(askedAfresh("castings")).containsExactly("POWER_ISOLATED");
         step("castings", false);
         assertThat(askedAfresh("covers")).isEmpty();
-        write(SurveyEntries.startConfirmed(now, ME, List.of()));
+        write(SurveyEntries.startConfirmed(By.of(now, ME), List.of()));
         assertThat(askedAfresh("covers")).as("power came on between").containsExactly("POWER_ISOLATED");
         assertThat(askedAfresh("feed.table.minus")).containsExactly("LOCK_FREE", "ENDS_KNOWN", "WAY_CLEAR");
         step("feed.table.minus", false, "distance", "100", "seconds", "60");
@@ -104,7 +106,7 @@ class StepLedgerTest {
     void aStepIsRefusedWhileSomethingChangedIsNotConfirmed() {
         StepLedger ledger = ledger();
         Step step = ledger.step("castings").orElseThrow();
-        assertThatThrownBy(() -> SurveyEntries.step(now, ME, ledger, step, Map.of(), LengthUnit.MM, false, List.of(), ""))
+        assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1), false, List.of(), ""))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("confirmed"));
     }
 
@@ -132,12 +134,12 @@ class StepLedgerTest {
         assertThat(next()).isEqualTo("desk-claims");
         step("lock.saddle", false);
         assertThat(next()).isEqualTo("travel.table");
-        write(SurveyEntries.later(now, ME, "travel.table"));
+        write(SurveyEntries.later(By.of(now, ME), "travel.table"));
         assertThat(next()).isEqualTo("lock.table");
-        write(SurveyEntries.stepPassedOver(now, ME, ledger().step("lock.table").orElseThrow(), "handle gone"));
+        write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("lock.table").orElseThrow(), "handle gone"));
         assertThat(next()).isEqualTo("hand-wheel.table");
         assertThat(ledger().open()).extracting(Step::id).contains("travel.table").doesNotContain("lock.table", "lock.saddle");
-        assertThatThrownBy(() -> SurveyEntries.stepPassedOver(now, ME, ledger().steps().get(0), " ")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> SurveyEntries.stepPassedOver(By.of(now, ME), ledger().steps().get(0), " ")).isInstanceOf(Refused.class);
     }
 
     private String next() {
@@ -146,13 +148,13 @@ class StepLedgerTest {
 
     @Test
     void whatWasPutOffComesLast() {
-        write(SurveyEntries.later(now, ME, "desk-claims"));
+        write(SurveyEntries.later(By.of(now, ME), "desk-claims"));
         for (Step step : ledger().steps()) {
             if (!step.id().equals("desk-claims")) {
-                write(SurveyEntries.stepPassedOver(now, ME, step, "short visit"));
+                write(SurveyEntries.stepPassedOver(By.of(now, ME), step, "short visit"));
             }
         }
-        spindle().steps().forEach(r -> write(SurveyEntries.passedOver(now, ME, machine.train().settings(r), "short visit")));
+        spindle().steps().forEach(r -> write(SurveyEntries.passedOver(By.of(now, ME), machine.train().settings(r), "short visit")));
         SheetPlan plan = SheetPlan.of(spindle(), ledger(), now);
         assertThat(plan.next()).contains("desk-claims");
         assertThat(plan.why().code()).isEqualTo("next.later");
@@ -164,7 +166,7 @@ class StepLedgerTest {
         step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus OPEN");
-        write(SurveyEntries.systemRepaired(now, ME, "trip:table", "dog tightened"));
+        write(SurveyEntries.systemRepaired(By.of(now, ME), "trip:table", "dog tightened"));
         assertThat(ledger().repeats()).containsExactly("trip.table.minus", "trip.table.plus");
         assertThat(next()).isEqualTo("trip.table.minus");
         assertThat(faults()).containsExactly("trip.table.minus REPAIRED");
@@ -191,7 +193,7 @@ class StepLedgerTest {
     @Test
     void aStruckStepCountsForNothing() {
         int entry = step("lamp", true);
-        write(SurveyEntries.strike(now, ME, entries, entry, "wrong lamp"));
+        write(SurveyEntries.strike(By.of(now, ME), entries, entry, "wrong lamp"));
         assertThat(ledger().latest()).doesNotContainKey("lamp");
         assertThat(faults()).isEmpty();
         assertThat(ledger().grown(machine, entries).latest()).isEqualTo(ledger().latest());
@@ -230,7 +232,7 @@ class StepLedgerTest {
 
     @Test
     void inMyMinutesThePlanLeavesOutWhatDoesNotFit() {
-        write(SurveyEntries.planChosen(now, ME, School.MY_MINUTES, "20"));
+        write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "20"));
         SheetPlan plan = SheetPlan.of(spindle(), ledger(), now);
         assertThat(plan.chosen()).hasSizeLessThan(ledger().open().size()).contains("isolator").doesNotContain("bearing-rise");
         assertThat(plan.minutesOpen()).isGreaterThan(100);
@@ -239,7 +241,7 @@ class StepLedgerTest {
     @Test
     void aRunBeyondTheMarkIsRefusedAndNotPlanned() {
         Mounted chuck = Mounted.parse(Mounted.Kind.CHUCK, "200", "150", "", "", LengthUnit.MM);
-        write(SurveyEntries.startConfirmed(now, ME, List.of(), chuck));
+        write(SurveyEntries.startConfirmed(By.of(now, ME), SurveyBook.BASIS, List.of(), chuck));
         Set<Route> refused = RunGate.refused(spindle(), ledger());
         assertThat(refused).extracting(machine.train()::name).containsExactlyInAnyOrder("B", "B reverse");
         assertThatThrownBy(() -> RunGate.check(spindle(), ledger(), refused.iterator().next())).isInstanceOf(Refused.class);
@@ -267,7 +269,7 @@ class StepLedgerTest {
     void theStatementCountsWhatWasDoneAndNamesWhatWasNot() {
         step("lamp", true);
         step("isolator", false);
-        write(SurveyEntries.stepPassedOver(now, ME, ledger().step("coolant").orElseThrow(), "tank empty"));
+        write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("coolant").orElseThrow(), "tank empty"));
         var sentences = ConditionStatement.of(spindle(), ledger()).sentences();
         assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s -> {
             assertThat(s.words().arguments()).containsExactly(2, 92, 1, 1, 0, 0, 1, 89);
@@ -281,7 +283,7 @@ class StepLedgerTest {
     void afterTheMachineWasStoppedEverythingIsConfirmedAfresh() {
         step("travel.table", false, "value", "900");
         assertThat(askedAfresh("travel.table")).isEmpty();
-        write(SurveyEntries.stopped(now, ME));
+        write(SurveyEntries.stopped(By.of(now, ME)));
         assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
     }
 
@@ -289,10 +291,10 @@ class StepLedgerTest {
     void afterHalfAnHourEverythingIsConfirmedAfreshToo() {
         step("travel.table", false, "value", "900");
         now = now.plusSeconds(29 * 60);
-        write(SurveyEntries.remark(now, ME, List.of(), "tea"));
+        write(SurveyEntries.remark(By.of(now, ME), List.of(), "tea"));
         assertThat(askedAfresh("travel.table")).isEmpty();
         now = now.plusSeconds(31 * 60);
-        write(SurveyEntries.remark(now, ME, List.of(), "back"));
+        write(SurveyEntries.remark(By.of(now, ME), List.of(), "back"));
         assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
     }
 
@@ -316,14 +318,14 @@ class StepLedgerTest {
         StepLedger ledger = StepLedger.fold(drill, entries);
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-        write(SurveyEntries.step(now, ME, ledger, step, Map.of("distance", distance, "turns", turns), LengthUnit.MM, false, confirmed, ""));
+        write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
     }
 
     /** Ten minutes and other steps open: the spindle may have five of them, all ten once nothing else is open. */
     @Test
     void theSpindleHasHalfOfTheMinutesWhileOtherStepsAreOpen() {
         MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
-        write(SurveyEntries.planChosen(now, ME, School.MY_MINUTES, "3"));
+        write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "3"));
         Instant at = entries.get(entries.size() - 1).at();
         double seconds = SheetPlan.of(SpindleSurvey.fold(many, entries), StepLedger.fold(many, entries), at).spindle().plan().seconds();
         assertThat(seconds).isGreaterThan(60).isLessThanOrEqualTo(90);
@@ -334,9 +336,9 @@ class StepLedgerTest {
     @Test
     void pausesOfOverHalfAnHourAreNoWork() {
         now = now.plusSeconds(600);
-        write(SurveyEntries.remark(now, ME, List.of(), "ten minutes more"));
+        write(SurveyEntries.remark(By.of(now, ME), List.of(), "ten minutes more"));
         now = now.plusSeconds(3600);
-        write(SurveyEntries.remark(now, ME, List.of(), "after dinner"));
+        write(SurveyEntries.remark(By.of(now, ME), List.of(), "after dinner"));
         assertThat(SheetPlan.of(spindle(), ledger(), now).minutesSpent()).isEqualTo(11 + 0);
         assertThat(SheetPlan.of(spindle(), ledger(), now).minutesOpen()).isGreaterThan(Step.minutes(ledger().open()));
     }
@@ -348,7 +350,7 @@ class StepLedgerTest {
         Entry now = entries.get(1);
         Map<String, Object> payload = new HashMap<>(now.draft().payload());
         payload.put("step", "feed.table.left");
-        entries.set(1, Entry.following(Optional.of(entries.get(0)), new Draft(now.at(), now.author(), now.kind(), "feed.table.left", payload, Optional.empty())));
+        entries.set(1, Entry.following(Optional.of(entries.get(0)), Draft.of(now.by(), now.kind(), "feed.table.left", payload)));
         assertThat(ledger().strays()).isEmpty();
         assertThat(ledger().latest()).containsKey("feed.table.minus");
     }

@@ -13,8 +13,11 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tallledger.core.SurveyBook;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.By;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
@@ -43,25 +46,25 @@ class StraysTest {
 
     @BeforeEach
     void oneEntryOfEveryKind() {
-        write(SurveyEntries.opened(AT, ME, 1, "h", "buyer", Scope.WHOLE));
-        write(SurveyEntries.planChosen(AT, ME, School.MY_MINUTES, "40"));
-        write(SurveyEntries.startConfirmed(AT, ME, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
-        write(SurveyEntries.run(AT, ME, new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101", Gauge.HOUSE_TACHOMETER)), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
-        write(SurveyEntries.check(AT, ME, DriveCheck.BRAKE, true, "4.2", ""));
-        write(SurveyEntries.repaired(AT, ME, "range", "A", "new pinion"));
-        write(SurveyEntries.passedOver(AT, ME, List.of("B", "reverse"), "no time"));
+        write(SurveyEntries.opened(By.of(AT, ME), 1, "h", "buyer", Scope.WHOLE));
+        write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
+        write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
+        write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101", Gauge.HOUSE_TACHOMETER)), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
+        write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, DriveCheck.BRAKE, true, "4.2", ""));
+        write(SurveyEntries.repaired(By.of(AT, ME), "range", "A", "new pinion"));
+        write(SurveyEntries.passedOver(By.of(AT, ME), List.of("B", "reverse"), "no time"));
         step("travel.table", "value", "903 mm");
         step("lamp");
         step("table-parallel", "value", "0.01", "over", "300");
-        write(SurveyEntries.later(AT, ME, "coolant"));
-        write(SurveyEntries.stepPassedOver(AT, ME, ledger().step("oilers").orElseThrow(), "dry"));
-        write(SurveyEntries.systemRepaired(AT, ME, "lamp", "new bulb"));
-        write(SurveyEntries.kit(AT, ME, KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
-        write(SurveyEntries.lift(AT, ME, Lift.parse("1850", "120", "90", "2000", "the keeper")));
-        write(SurveyEntries.photo(AT, ME, "lamp", "a".repeat(64), "b".repeat(64), 640, 480, "bulb"));
-        write(SurveyEntries.remark(AT, ME, List.of(), "clean shop"));
-        write(SurveyEntries.stopped(AT, ME));
-        write(SurveyEntries.strike(AT, ME, chained(), 5, "wrong key"));
+        write(SurveyEntries.later(By.of(AT, ME), "coolant"));
+        write(SurveyEntries.stepPassedOver(By.of(AT, ME), ledger().step("oilers").orElseThrow(), "dry"));
+        write(SurveyEntries.systemRepaired(By.of(AT, ME), "lamp", "new bulb"));
+        write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
+        write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
+        write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"), new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
+        write(SurveyEntries.remark(By.of(AT, ME), List.of(), "clean shop"));
+        write(SurveyEntries.stopped(By.of(AT, ME)));
+        write(SurveyEntries.strike(By.of(AT, ME), chained(), 5, "wrong key"));
     }
 
     private void write(Draft draft) {
@@ -76,7 +79,7 @@ class StraysTest {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-        write(SurveyEntries.step(AT, ME, ledger, step, typed, LengthUnit.MM, false, confirmed, ""));
+        write(SurveyEntries.step(By.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
     }
 
     private List<Entry> chained() {
@@ -124,7 +127,7 @@ class StraysTest {
                     if (n >= 0) {
                         bent.put(key, NONSENSE.get(n));
                     }
-                    drafts.set(i, new Draft(good.at(), good.author(), good.kind(), good.step(), bent, good.strikes()));
+                    drafts.set(i, new Draft(good.by(), good.kind(), good.step(), bent, good.attachments(), good.strikes()));
                     List<Entry> entries = chained();
                     String what = good.kind() + " " + key + " = " + (n < 0 ? "nothing" : NONSENSE.get(n));
                     int[] strays = new int[1];
@@ -142,11 +145,11 @@ class StraysTest {
 
     @Test
     void anUnknownKindAndAnUnknownStepAreSetAsideAlone() {
-        drafts.add(new Draft(AT, ME, "DANCED", "", Map.of(), Optional.empty()));
+        drafts.add(Draft.of(By.of(AT, ME), "DANCED", "", Map.of()));
         assertThat(everything(machine, chained()).keySet()).containsExactly(drafts.size());
         Map<String, Object> elsewhere = new HashMap<>(drafts.get(8).payload());
         elsewhere.put("step", "no-such-step");
-        drafts.set(drafts.size() - 1, new Draft(AT, ME, "STEP", "no-such-step", elsewhere, Optional.empty()));
+        drafts.set(drafts.size() - 1, Draft.of(By.of(AT, ME), "STEP", "no-such-step", elsewhere));
         assertThat(everything(machine, chained()).keySet()).containsExactly(drafts.size());
     }
 

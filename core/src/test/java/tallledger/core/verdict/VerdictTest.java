@@ -12,11 +12,14 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.SurveyBook;
+import tallledger.core.survey.Basis;
 import tallledger.core.Machines;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
+import tallledger.core.ledger.By;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
@@ -48,7 +51,7 @@ class VerdictTest {
             new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
 
     VerdictTest() {
-        write(SurveyEntries.opened(AT, "Q", 1, "h", "buyer", Scope.SPINDLE_DRIVE));
+        write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", "buyer", Scope.SPINDLE_DRIVE));
     }
 
     private void write(Draft draft) {
@@ -56,7 +59,7 @@ class VerdictTest {
     }
 
     private void run(String gear, String direction, String reading, Set<Symptom> symptoms, ShiftFeel shift, boolean quiet) {
-        write(SurveyEntries.run(AT, "Q", new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
+        write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
                 .map(r -> SpeedReading.byTachometer(r, Gauge.HOUSE_TACHOMETER)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
     }
 
@@ -108,8 +111,8 @@ class VerdictTest {
 
     @Test
     void checksAreSaidWithTheirOutcome() {
-        write(SurveyEntries.check(AT, "Q", DriveCheck.JOG, false, "", "runs on"));
-        write(SurveyEntries.check(AT, "Q", DriveCheck.BRAKE, true, "12.1", ""));
+        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, DriveCheck.JOG, false, "", "runs on"));
+        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "12.1", ""));
         assertThat(said()).contains("statement.check.JOG.bad", "statement.brake");
         assertThat(Finding.of(SpindleSurvey.fold(machine, entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
     }
@@ -132,7 +135,7 @@ class VerdictTest {
         StepLedger before = StepLedger.fold(claimed, entries);
         Step travel = before.step("travel.carriage").orElseThrow();
         List<String> confirmed = before.asked(travel).stream().map(a -> SurveyEntries.written(a.need())).toList();
-        write(SurveyEntries.step(AT, "Q", before, travel, Map.of("value", measured), LengthUnit.MM, false, confirmed, ""));
+        write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
         List<ClaimVerdict> verdicts = ClaimVerdict.of(SpindleSurvey.fold(claimed, entries), StepLedger.fold(claimed, entries));
         assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
         assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");

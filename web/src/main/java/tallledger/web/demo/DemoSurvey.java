@@ -1,6 +1,7 @@
 package tallledger.web.demo;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -8,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
+import tallledger.core.ledger.By;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
@@ -36,6 +38,8 @@ import tallledger.web.record.Survey;
 final class DemoSurvey {
 
     private static final int A_RUN = 52;
+    /** Where the sheds stand. */
+    private static final ZoneId SHED = ZoneId.of("Europe/London");
 
     private final Shelves shelves;
     private final Books books;
@@ -56,13 +60,13 @@ final class DemoSurvey {
     DemoSurvey open(long machineId, Instant morning, String role) {
         Machine machine = shelves.machine(machineId);
         at = morning;
-        id = books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(), SurveyEntries.opened(at, surveyor, machine.version(), machine.hash(), role, Scope.WHOLE),
+        id = books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(), SurveyEntries.opened(by(), machine.version(), machine.hash(), role, Scope.WHOLE),
                 new Submission(UUID.randomUUID().toString(), 0));
         return this;
     }
 
     DemoSurvey plan(School school, String minutes) {
-        write(20, SurveyEntries.planChosen(at, surveyor, school, minutes));
+        write(20, SurveyEntries.planChosen(by(), school, minutes));
         return this;
     }
 
@@ -79,7 +83,7 @@ final class DemoSurvey {
     /** Starts the machine: what is on its spindle is said first. */
     DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
         Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);
-        write(90, SurveyEntries.startConfirmed(at, surveyor, StartCheck.items(simulated.description()), mounted));
+        write(90, SurveyEntries.startConfirmed(by(), survey().basis(), StartCheck.items(simulated.description()), mounted));
         return this;
     }
 
@@ -90,35 +94,39 @@ final class DemoSurvey {
             if (next.isEmpty()) {
                 return this;
             }
-            write(A_RUN, SurveyEntries.run(at, surveyor, simulated.run(next.get(), random)));
+            write(A_RUN, SurveyEntries.run(by(), survey.basis(), survey.folded().table(), simulated.run(next.get(), random)));
         }
         return this;
     }
 
     DemoSurvey pass(String step, String reason) {
-        survey().steps().step(step).ifPresent(s -> write(10, SurveyEntries.stepPassedOver(at, surveyor, s, reason)));
+        survey().steps().step(step).ifPresent(s -> write(10, SurveyEntries.stepPassedOver(by(), s, reason)));
         return this;
     }
 
     DemoSurvey kit(String name, KitItem.State state, String promised, String choice, String cost, String until, String note) {
-        write(15, SurveyEntries.kit(at, surveyor, KitItem.parse(name, state, promised, choice, cost, until, note)));
+        write(15, SurveyEntries.kit(by(), KitItem.parse(name, state, promised, choice, cost, until, note)));
         return this;
     }
 
     DemoSurvey lift(String machine, String skid, String extras, String carries, String saidBy) {
-        write(20, SurveyEntries.lift(at, surveyor, Lift.parse(machine, skid, extras, carries, saidBy)));
+        write(20, SurveyEntries.lift(by(), Lift.parse(machine, skid, extras, carries, saidBy)));
         return this;
     }
 
     private void step(Step step) {
         if (step.recording() instanceof SpindleCheck check) {
-            write(step.seconds(), SurveyEntries.check(at, surveyor, check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+            write(step.seconds(), SurveyEntries.check(by(), survey().basis(), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
             return;
         }
         StepLedger ledger = survey().steps();
         SimulatedMachine.Answer answer = simulated.answer(step, random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
-        write(step.seconds(), SurveyEntries.step(at, surveyor, ledger, step, answer.values(), simulated.description().identity().unit(), answer.flagged(), confirmed, answer.remark()));
+        write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis(), answer.flagged(), confirmed, answer.remark()));
+    }
+
+    private By by() {
+        return By.of(at, SHED, surveyor);
     }
 
     private Survey survey() {

@@ -57,7 +57,7 @@ class EntriesController {
                   HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return write(survey, typed, model, response, "reason", () -> SurveyEntries.strike(clock.instant(), typed.get("author"),
+        return write(survey, typed, model, response, "reason", () -> SurveyEntries.strike(survey.by(clock, typed.get("author")),
                 survey.entries(), typed.wholeOr("target", 0), typed.get("reason")));
     }
 
@@ -67,7 +67,7 @@ class EntriesController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, "text",
-                () -> SurveyEntries.remark(clock.instant(), typed.get("author"), List.of(), typed.get("text")));
+                () -> SurveyEntries.remark(survey.by(clock, typed.get("author")), List.of(), typed.get("text")));
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {

@@ -2,16 +2,20 @@ package tallledger.web.entries;
 
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.gauge.Grade;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
@@ -21,6 +25,7 @@ import tallledger.core.reading.Method;
 import tallledger.core.safety.Mounted;
 import tallledger.core.machine.FitOut;
 import tallledger.core.survey.DriveCheck;
+import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
 import tallledger.core.survey.Systems;
@@ -39,9 +44,10 @@ import tallledger.web.words.Words;
  * @param strikable whether it may be struck now
  * @param hash      its hash
  * @param stray     why it counts as nothing; empty where it counts
+ * @param then      how it was judged when it was written, where by what holds now it is something else; else empty
  */
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
-                        boolean strikable, String hash, String stray) {
+                        boolean strikable, String hash, String stray, String then) {
 
     private static final int LONGEST_RAW = 300;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
@@ -50,17 +56,41 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     static List<EntryLine> of(Survey survey, Words words) {
         Map<Integer, Entry> struck = survey.folded().struck();
         Map<Integer, Reason> strays = survey.strays();
+        Map<Integer, String> otherwise = judgedOtherwise(survey, words);
         List<EntryLine> lines = new ArrayList<>();
         for (Entry entry : survey.entries()) {
             Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
-            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : TIME.format(entry.at().atZone(ZoneId.systemDefault())), entry.author(),
+            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry), entry.by().author().written(),
                     kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(entry, kind, survey.folded().machine().fitOut(), words), by,
-                    by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray));
+                    by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray, Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
         }
         Collections.reverse(lines);
         return lines;
+    }
+
+    /** By the clock of the place where it was written; of another place than this one, its zone is said. */
+    private static String time(Entry entry) {
+        boolean here = entry.format() == 1 || entry.by().there().getOffset().equals(entry.at().atZone(ZoneId.systemDefault()).getOffset());
+        return here ? TIME.format(entry.at().atZone(ZoneId.systemDefault()))
+                : TIME.format(entry.by().there()) + " " + entry.by().zone().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+    }
+
+    /** Entries whose judgement when they were written differs from that by what holds now, with both in words. */
+    private static Map<Integer, String> judgedOtherwise(Survey survey, Words words) {
+        Map<Integer, String> all = new HashMap<>();
+        survey.steps().all().forEach(r -> r.otherwiseThen().ifPresent(then -> all.put(r.entry(), both(then, r.outcome(), r.judgement().grade(), words))));
+        survey.folded().runs().forEach(r -> r.otherwiseThen().ifPresent(then -> all.put(r.entry(), both(then, r.outcome(), Optional.empty(), words))));
+        return all;
+    }
+
+    private static String both(JudgedThen then, Outcome now, Optional<Grade> grade, Words words) {
+        return words.say("entry.judged-otherwise", called(then.outcome(), then.grade(), words), then.because(), called(now, grade, words));
+    }
+
+    private static String called(Outcome outcome, Optional<Grade> grade, Words words) {
+        return words.of(outcome) + grade.map(g -> ", " + words.of(g)).orElse("");
     }
 
     /** What it says in words; of one that cannot be read, what is stored. */
@@ -86,7 +116,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     private static String says(Entry entry, Kind kind, FitOut fitOut, Words words) {
         Payload p = entry.payload();
         return switch (kind) {
-            case OPENED -> words.say("entry.opened", p.whole("machineVersion"), p.text("role"));
+            case OPENED -> words.say("entry.opened", p.whole("machineVersion"), p.optionalText("role").orElse(entry.by().author().role()));
             case DESCRIPTION_ADOPTED -> words.say("entry.adopted", p.whole("machineVersion"));
             case START_CONFIRMED -> words.say("entry.start", p.texts("items").size()) + mounted(p, words);
             case STOPPED -> words.say("entry.stopped");

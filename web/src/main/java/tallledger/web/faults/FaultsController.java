@@ -87,8 +87,8 @@ class FaultsController {
             typed.refuse("part", Reason.of("choice.unknown"));
             return Optional.empty();
         }
-        return typed.attempt("what", () -> part[0].equals(SYSTEM) ? SurveyEntries.systemRepaired(clock.instant(), typed.get("author"), part[1], typed.get("what"))
-                : SurveyEntries.repaired(clock.instant(), typed.get("author"), part[0], part[1], typed.get("what")));
+        return typed.attempt("what", () -> part[0].equals(SYSTEM) ? SurveyEntries.systemRepaired(survey.by(clock, typed.get("author")), part[1], typed.get("what"))
+                : SurveyEntries.repaired(survey.by(clock, typed.get("author")), part[0], part[1], typed.get("what")));
     }
 
     /** A system some step names, or an element of the drive. */

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import tallledger.core.ledger.By;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -94,7 +95,7 @@ public class HouseTables {
 
     void save(String csv, String author, Submission submission) {
         List<Check> checks = parse(csv);
-        Draft draft = new Draft(clock.instant(), author, CHECKS, "", Map.of("csv", csv, "rows", checks.size()), Optional.empty());
+        Draft draft = Draft.of(By.of(clock.instant(), clock.getZone(), author), CHECKS, "", Map.of("csv", csv, "rows", checks.size()));
         Optional<BookRow> book = book();
         if (book.isPresent()) {
             books.append(book.get().getId(), draft, submission);

@@ -67,9 +67,10 @@ class KitController {
 
     @PostMapping
     String item(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return write(shelves.survey(id), typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
-                () -> SurveyEntries.kit(clock.instant(), typed.get("author"), KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
+        return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
+                () -> SurveyEntries.kit(survey.by(clock, typed.get("author")), KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
                         typed.get("cost"), typed.get("until"), typed.get("note"))))));
     }
 
@@ -80,14 +81,15 @@ class KitController {
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name", () -> {
             KitItem known = survey.steps().kit().named(typed.get("name")).orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
-            return SurveyEntries.kit(clock.instant(), typed.get("author"), new KitItem(known.name(), state, known.promised(), known.choice(), known.cost(), known.until(), known.note()));
+            return SurveyEntries.kit(survey.by(clock, typed.get("author")), new KitItem(known.name(), state, known.promised(), known.choice(), known.cost(), known.until(), known.note()));
         })));
     }
 
     @PostMapping("/lift")
     String lift(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return write(shelves.survey(id), typed, model, response, () -> typed.attempt("machine", () -> SurveyEntries.lift(clock.instant(), typed.get("author"),
+        return write(survey, typed, model, response, () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
                 Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy")))));
     }
 

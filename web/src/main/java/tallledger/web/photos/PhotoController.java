@@ -5,6 +5,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -23,8 +24,7 @@ import tallledger.core.survey.Photo;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
-import tallledger.web.record.PhotoRow;
-import tallledger.web.record.Photos;
+import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 import tallledger.web.runsheet.SheetPage;
@@ -37,16 +37,16 @@ class PhotoController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Photos photos;
+    private final Attachments attachments;
     private final Clock clock;
     private final SheetPage page;
     private final Darkroom darkroom;
 
-    PhotoController(Shelves shelves, SurveyWriter entries, Photos photos, Clock clock, SheetPage page, Darkroom darkroom) {
+    PhotoController(Shelves shelves, SurveyWriter entries, Attachments attachments, Clock clock, SheetPage page, Darkroom darkroom) {
         this.darkroom = darkroom;
         this.shelves = shelves;
         this.entries = entries;
-        this.photos = photos;
+        this.attachments = attachments;
         this.clock = clock;
         this.page = page;
     }
@@ -59,7 +59,7 @@ class PhotoController {
         Optional<Picture> picture = typed.attempt("photo", () -> darkroom.develop(photo));
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
                 (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model), entry -> back(id, typed),
-                (book, draft, submission) -> photos.keep(book, picture.orElseThrow().row(), draft, submission));
+                (book, draft, submission) -> attachments.keep(book, List.of(picture.orElseThrow().whole(), picture.orElseThrow().small()), draft, submission));
     }
 
     private Optional<Draft> entry(Survey survey, Typed typed, Picture picture) {
@@ -72,7 +72,8 @@ class PhotoController {
             typed.refuse("form", Reason.of("run.no-such-step"));
         }
         String caption = typed.has("caption") ? typed.get("caption") : "photograph";
-        return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(clock.instant(), typed.get("author"), typed.get("step"), picture.row().sha256(), Photos.sha256(picture.row().small()),
+        return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(survey.by(clock, typed.get("author")), typed.get("step"),
+                List.of(picture.whole().as(Photo.PICTURE), picture.small().as(Photo.SMALL)),
                 picture.width(), picture.height(), caption)) : Optional.empty();
     }
 
@@ -85,9 +86,9 @@ class PhotoController {
     ResponseEntity<byte[]> show(@PathVariable long id, @PathVariable int entry, @RequestParam Optional<String> size) {
         Optional<Photo> photo = shelves.survey(id).steps().photos().stream().filter(p -> p.entry() == entry).findFirst();
         boolean small = size.filter("small"::equals).isPresent();
-        return photo.flatMap(p -> photos.photo(p.sha256()).filter(r -> !small || p.small().filter(h -> !h.equals(Photos.sha256(r.small()))).isEmpty()))
-                .map(r -> ResponseEntity.ok().contentType(MediaType.parseMediaType(small ? "image/jpeg" : r.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
-                        .body(small ? r.small() : r.bytes()))
+        return photo.map(p -> small ? p.small().orElse(p.sha256()) : p.sha256()).flatMap(attachments::attachment)
+                .map(a -> ResponseEntity.ok().contentType(MediaType.parseMediaType(a.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
+                        .body(a.bytes()))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }
 }

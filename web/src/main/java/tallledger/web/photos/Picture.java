@@ -21,8 +21,7 @@ import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.ImageOutputStream;
 import tallledger.core.reason.Refused;
-import tallledger.web.record.PhotoRow;
-import tallledger.web.record.Photos;
+import tallledger.web.record.AttachmentRow;
 
 /**
  * A photograph made afresh: decoded by its true type, turned upright, brought to a sensible size and written anew, so that no
@@ -32,7 +31,7 @@ import tallledger.web.record.Photos;
  * @param width  px
  * @param height px
  */
-record Picture(PhotoRow row, int width, int height) {
+record Picture(AttachmentRow whole, AttachmentRow small, int width, int height) {
 
     /** The most that is taken, bytes; the form and the server's own limit say the same. */
     static final long MOST_BYTES = 15L * 1024 * 1024;
@@ -94,7 +93,7 @@ record Picture(PhotoRow row, int width, int height) {
         BufferedImage kept = sized(image, LONGEST_SIDE, png);
         byte[] bytes = png ? png(kept) : jpeg(kept);
         byte[] small = jpeg(sized(image, SMALL_SIDE, false));
-        return new Picture(new PhotoRow(Photos.sha256(bytes), png ? "image/png" : "image/jpeg", bytes, small), kept.getWidth(), kept.getHeight());
+        return new Picture(AttachmentRow.of(png ? "image/png" : "image/jpeg", bytes), AttachmentRow.of("image/jpeg", small), kept.getWidth(), kept.getHeight());
     }
 
     /** EXIF orientation, 1 to 8; 1 where there is none. */

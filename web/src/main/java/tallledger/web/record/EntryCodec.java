@@ -1,10 +1,16 @@
 package tallledger.web.record;
 
+import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.format.DateTimeParseException;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.Author;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -22,24 +28,32 @@ class EntryCodec {
     private final JsonMapper json = JsonMapper.builder().build();
 
     EntryRow row(long bookId, Entry entry, String submission) {
-        return new EntryRow(bookId, entry.sequence(), entry.at().toString(), entry.author(), entry.kind(), entry.step(),
-                CanonicalJson.write(entry.draft().payload()), entry.draft().strikes().orElse(null), entry.previous(),
-                entry.hash(), submission);
+        return new EntryRow(bookId, entry.format(), entry.sequence(), entry.at().toString(), entry.by().zone().getId(), entry.author(),
+                entry.by().author().role(), entry.kind(), entry.step(), CanonicalJson.write(entry.draft().payload()), attachments(entry),
+                entry.draft().strikes().orElse(null), entry.previous(), entry.hash(), submission);
     }
 
     /** A row that cannot be read keeps its place as a damaged entry: one broken record never hides another. */
     Entry entry(EntryRow row) {
         try {
-            Draft draft = new Draft(Instant.parse(row.at()), row.author(), row.kind(), row.step(), json.readValue(row.payload(), TREE),
+            if (row.format() < Entry.OLDEST_FORMAT || row.format() > Entry.FORMAT) {
+                return damaged(row, Reason.of("stray.format", row.format(), Entry.FORMAT));
+            }
+            By by = new By(Instant.parse(row.at()), row.format() == 1 ? ZoneOffset.UTC : ZoneId.of(row.zone()), new Author(row.author(), row.role()));
+            Draft draft = new Draft(by, row.kind(), row.step(), json.readValue(row.payload(), TREE), List.of(json.readValue(row.attachments(), Attachment[].class)),
                     Optional.ofNullable(row.strikes()));
-            return new Entry(row.sequence(), draft, row.previous(), row.hash());
-        } catch (DateTimeParseException badTime) {
+            return new Entry(row.format(), row.sequence(), draft, row.previous(), row.hash());
+        } catch (DateTimeException badTime) {
             return damaged(row, Reason.of("stray.time"));
         } catch (JacksonException | NullPointerException badContent) {
             return damaged(row, Reason.of("stray.content"));
         } catch (RuntimeException unread) {
             return damaged(row, Reason.of("stray.unreadable"));
         }
+    }
+
+    private static String attachments(Entry entry) {
+        return CanonicalJson.write(entry.draft().attachments().stream().map(a -> Map.of("use", a.use(), "sha256", a.sha256(), "type", a.type())).toList());
     }
 
     private static Entry damaged(EntryRow row, Reason because) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import tallledger.core.ledger.By;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
@@ -115,18 +116,18 @@ public class Shelves {
         Supplier<Entry> both = () -> {
             acceptReading(survey.machine(), at, means, author, new Submission(submission.key(), survey.machine().head()));
             Machine now = machine(survey.machine().id());
-            return books.append(survey.id(), SurveyEntries.adopted(clock.instant(), author, now.version(), now.hash()), submission);
+            return books.append(survey.id(), SurveyEntries.adopted(survey.by(clock, author), now.version(), now.hash()), submission);
         };
         books.together(both);
     }
 
     public long openSurvey(Machine machine, String author, String role, Scope scope, Submission submission) {
         return books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(),
-                SurveyEntries.opened(clock.instant(), author, machine.version(), machine.hash(), role, scope), submission);
+                SurveyEntries.opened(By.of(clock.instant(), clock.getZone(), author), machine.version(), machine.hash(), role, scope), submission);
     }
 
     private Draft described(MachineDescription description, String author) {
-        return new Draft(clock.instant(), author, DESCRIBED, "", description.toPayload(), Optional.empty());
+        return Draft.of(By.of(clock.instant(), clock.getZone(), author), DESCRIBED, "", description.toPayload());
     }
 
     private Machine machine(BookRow book) {

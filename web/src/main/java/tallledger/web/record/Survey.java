@@ -1,13 +1,17 @@
 package tallledger.web.record;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import tallledger.core.ledger.Author;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Stray;
@@ -36,6 +40,23 @@ public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey
 
     public boolean isBehindDescription() {
         return machineVersion < machine.version();
+    }
+
+    /** Who writes here now, as typed; in the role they last gave in this survey, unless they give one. */
+    public By by(Clock clock, String typed) {
+        Author author = Author.parse(typed);
+        String usual = "";
+        for (Entry entry : entries()) {
+            if (entry.author().equals(author.name()) && !entry.by().author().role().isEmpty()) {
+                usual = entry.by().author().role();
+            }
+        }
+        return new By(clock.instant(), clock.getZone(), author.or(usual));
+    }
+
+    /** What a record is judged by now. */
+    public Basis basis() {
+        return Basis.of(folded.machine().identity().unit(), machineVersion);
     }
 
     public String lastAuthor() {

@@ -82,7 +82,7 @@ class RunSheetController {
                 .flatMap(r -> RunForm.read(typed, survey.folded().machine(), r))
                 .flatMap(record -> typed.attempt("form", () -> {
                     RunGate.check(survey.folded(), survey.steps(), route.get());
-                    return SurveyEntries.run(clock.instant(), typed.get("author"), record);
+                    return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded().table(), record);
                 })));
     }
 
@@ -98,15 +98,16 @@ class RunSheetController {
         }
         return sheet.write(survey, typed, model, response,
                 () -> MountedForm.read(typed, survey.folded().machine().identity()).map(mounted ->
-                        SurveyEntries.startConfirmed(clock.instant(), typed.get("author"), items, mounted)));
+                        SurveyEntries.startConfirmed(survey.by(clock, typed.get("author")), survey.basis(), items, mounted)));
     }
 
     @PostMapping("/surveys/{id}/stop")
     String stop(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
                 HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(shelves.survey(id), typed, model, response,
-                () -> Optional.of(SurveyEntries.stopped(clock.instant(), typed.get("author"))));
+        return sheet.write(survey, typed, model, response,
+                () -> Optional.of(SurveyEntries.stopped(survey.by(clock, typed.get("author")))));
     }
 
     @PostMapping("/surveys/{id}/pass")
@@ -116,17 +117,18 @@ class RunSheetController {
         Typed typed = Typed.of(fields);
         Optional<Step> step = survey.steps().step(typed.get("step"));
         return sheet.write(survey, typed, model, response, () -> step.isPresent()
-                ? typed.attempt("reason", () -> SurveyEntries.stepPassedOver(clock.instant(), typed.get("author"), step.get(), typed.get("reason")))
+                ? typed.attempt("reason", () -> SurveyEntries.stepPassedOver(survey.by(clock, typed.get("author")), step.get(), typed.get("reason")))
                 : settings(survey, typed).flatMap(settings -> typed.attempt("reason",
-                        () -> SurveyEntries.passedOver(clock.instant(), typed.get("author"), settings, typed.get("reason")))));
+                        () -> SurveyEntries.passedOver(survey.by(clock, typed.get("author")), settings, typed.get("reason")))));
     }
 
     @PostMapping("/surveys/{id}/plan")
     String plan(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
                 HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(shelves.survey(id), typed, model, response, () -> typed.choice("school", School.class).flatMap(school ->
-                typed.attempt("minutes", () -> SurveyEntries.planChosen(clock.instant(), typed.get("author"), school, typed.get("minutes")))));
+        return sheet.write(survey, typed, model, response, () -> typed.choice("school", School.class).flatMap(school ->
+                typed.attempt("minutes", () -> SurveyEntries.planChosen(survey.by(clock, typed.get("author")), school, typed.get("minutes")))));
     }
 
     @PostMapping("/surveys/{id}/check")
@@ -137,7 +139,7 @@ class RunSheetController {
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class).filter(check -> ByEye.decided(typed)).flatMap(check ->
                 typed.attempt("seconds", () -> {
                     survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.steps(), step));
-                    return SurveyEntries.check(clock.instant(), typed.get("author"), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
+                    return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
                 })));
     }
 
@@ -146,8 +148,7 @@ class RunSheetController {
                  HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(clock.instant(),
-                typed.get("author"), survey.machine().version(), survey.machine().hash())));
+        return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), survey.machine().version(), survey.machine().hash())));
     }
 
     private Optional<List<String>> settings(Survey survey, Typed typed) {

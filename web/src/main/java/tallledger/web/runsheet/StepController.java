@@ -41,7 +41,7 @@ class StepController {
             RunGate.check(survey.steps(), step);
             Map<String, String> values = new HashMap<>();
             step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
-            return SurveyEntries.step(clock.instant(), typed.get("author"), survey.steps(), step, values, survey.folded().machine().identity().unit(),
+            return SurveyEntries.step(survey.by(clock, typed.get("author")), survey.steps(), step, values, survey.basis(),
                     typed.get("do").equals("bad"), typed.all("confirmed"), typed.get("remark"));
         })));
     }
@@ -53,7 +53,7 @@ class StepController {
         Typed typed = Typed.of(fields);
         boolean known = survey.folded().machine().train().routeByKey(typed.get("step")).isPresent() || step(survey, typed).isPresent();
         return sheet.write(survey, typed, model, response, () -> known
-                ? Optional.of(SurveyEntries.later(clock.instant(), typed.get("author"), typed.get("step"))) : Optional.empty());
+                ? Optional.of(SurveyEntries.later(survey.by(clock, typed.get("author")), typed.get("step"))) : Optional.empty());
     }
 
     private static Optional<Step> step(Survey survey, Typed typed) {

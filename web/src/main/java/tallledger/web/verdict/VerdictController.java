@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import tallledger.core.survey.Photo;
 import tallledger.web.record.AsItStands;
 import tallledger.web.record.LastAsked;
-import tallledger.web.record.Photos;
+import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 
@@ -27,10 +27,10 @@ class VerdictController {
     private final LastAsked<AsItStands, VerdictView> verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey()));
     private final Shelves shelves;
     private final PdfReport pdf;
-    private final Photos photos;
+    private final Attachments attachments;
 
-    VerdictController(Shelves shelves, PdfReport pdf, Photos photos) {
-        this.photos = photos;
+    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments) {
+        this.attachments = attachments;
         this.shelves = shelves;
         this.pdf = pdf;
     }
@@ -60,7 +60,7 @@ class VerdictController {
     /** Into the PDF go the pictures themselves. */
     private Map<String, Object> withImages(Survey survey) {
         Map<Integer, String> images = new HashMap<>();
-        survey.steps().photos().forEach(p -> photos.photo(p.sha256()).ifPresent(row -> images.put(p.entry(),
+        survey.steps().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
                 "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
         Map<String, Object> all = new HashMap<>(view(survey));
         all.put("images", images);

@@ -89,7 +89,7 @@ class DarkroomTest {
                 tasks.add(() -> darkroom.develop(Optional.of(new Sent(picture, inside, most))));
             }
             for (Future<Picture> done : many.invokeAll(tasks)) {
-                assertThat(done.get().row().bytes()).isNotEmpty();
+                assertThat(done.get().whole().bytes()).isNotEmpty();
             }
         } finally {
             many.shutdownNow();

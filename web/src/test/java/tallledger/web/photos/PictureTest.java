@@ -59,10 +59,10 @@ class PictureTest {
         Picture kept = Picture.of(sent);
         assertThat(kept.width()).isEqualTo(300);
         assertThat(kept.height()).isEqualTo(400);
-        Metadata after = ImageMetadataReader.readMetadata(new ByteArrayInputStream(kept.row().bytes()));
+        Metadata after = ImageMetadataReader.readMetadata(new ByteArrayInputStream(kept.whole().bytes()));
         assertThat(after.getFirstDirectoryOfType(GpsDirectory.class)).isNull();
         assertThat(after.getFirstDirectoryOfType(ExifIFD0Directory.class)).isNull();
-        assertThat(new String(kept.row().bytes(), StandardCharsets.ISO_8859_1)).doesNotContain("Tablet7", "Exif");
+        assertThat(new String(kept.whole().bytes(), StandardCharsets.ISO_8859_1)).doesNotContain("Tablet7", "Exif");
     }
 
     @Test
@@ -70,8 +70,8 @@ class PictureTest {
         Picture kept = Picture.of(drawn("png", 4000, 1000));
         assertThat(kept.width()).isEqualTo(2000);
         assertThat(kept.height()).isEqualTo(500);
-        assertThat(ImageIO.read(new ByteArrayInputStream(kept.row().small())).getWidth()).isEqualTo(320);
-        assertThat(kept.row().sha256()).hasSize(64);
+        assertThat(ImageIO.read(new ByteArrayInputStream(kept.small().bytes())).getWidth()).isEqualTo(320);
+        assertThat(kept.whole().sha256()).hasSize(64);
     }
 
     @Test
@@ -80,7 +80,7 @@ class PictureTest {
         byte[] script = "<script>alert(1)</script>".getBytes(StandardCharsets.US_ASCII);
         byte[] both = Arrays.copyOf(jpeg, jpeg.length + script.length);
         System.arraycopy(script, 0, both, jpeg.length, script.length);
-        assertThat(new String(Picture.of(both).row().bytes(), StandardCharsets.ISO_8859_1)).doesNotContain("script");
+        assertThat(new String(Picture.of(both).whole().bytes(), StandardCharsets.ISO_8859_1)).doesNotContain("script");
     }
 
     @ParameterizedTest

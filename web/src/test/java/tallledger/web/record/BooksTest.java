@@ -15,6 +15,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -26,7 +27,7 @@ import tallledger.web.App;
 class BooksTest {
 
     private static Draft remark(String text) {
-        return SurveyEntries.remark(Instant.parse("2026-05-09T08:30:00Z"), "Q", List.of(), text);
+        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), List.of(), text);
     }
 
     private static long survey(App app) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.zaxxer.hikari.HikariDataSource;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -24,6 +25,7 @@ import java.util.concurrent.Future;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.survey.Scope;
@@ -39,7 +41,7 @@ class StoreTest {
     Path data;
 
     private static Draft remark(String text) {
-        return SurveyEntries.remark(Instant.parse("2026-05-09T08:30:00Z"), "Q", List.of(), text);
+        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), List.of(), text);
     }
 
     private static long survey(App app) {
@@ -51,8 +53,8 @@ class StoreTest {
     private static void everyKindOfWrite(App app, byte mark) {
         long survey = survey(app);
         app.bean(Books.class).append(survey, remark("one"), Submission.fresh(1));
-        PhotoRow photo = new PhotoRow(Photos.sha256(new byte[] {mark}), "image/png", new byte[] {mark}, new byte[] {mark});
-        app.bean(Photos.class).keep(survey, photo, remark("a picture"), Submission.fresh(2));
+        List<AttachmentRow> photo = List.of(AttachmentRow.of("image/png", new byte[] {mark}));
+        app.bean(Attachments.class).keep(survey, photo, remark("a picture"), Submission.fresh(2));
         app.scenes().houseSaved();
         assertThat(app.bean(Shelves.class).survey(survey).entries()).hasSize(3);
     }
@@ -74,10 +76,14 @@ class StoreTest {
         Flyway.configure().dataSource(url, "sa", "").locations("classpath:db/migration").target("2").load().migrate();
         String key = Submission.fresh(0).key();
         try (Connection connection = DriverManager.getConnection(url, "sa", ""); Statement s = connection.createStatement()) {
+            s.executeUpdate("insert into photo values ('" + AttachmentRow.of("", new byte[] {9}).sha256() + "', 'image/png', X'09', X'08')");
+            s.executeUpdate("insert into photo values ('" + AttachmentRow.of("", new byte[] {7}).sha256() + "', 'image/png', X'07', X'08')");
             for (int book = 1; book <= 3; book++) {
                 s.executeUpdate("insert into book (kind, title, opened_at) values ('" + (book < 3 ? "MACHINE" : "HOUSE") + "', 'old', '2026-05-01T08:00:00Z')");
-                Entry entry = Entry.following(Optional.empty(), new Draft(Instant.parse("2026-05-01T08:00:00Z"), "Q", "CHECKS", "", Map.of(), Optional.empty()));
-                s.executeUpdate("insert into entry values (" + book + ", 1, '2026-05-01T08:00:00Z', 'Q', 'CHECKS', '', '{}', null, '" + entry.previous() + "', '" + entry.hash()
+                Draft draft = Draft.of(By.of(Instant.parse("2026-05-01T08:00:00Z"), "Q"), "CHECKS", "", Map.of());
+                Entry entry = new Entry(1, 1, draft, Entry.BEFORE_FIRST, "");
+                String hash = AttachmentRow.of("", entry.canonical().getBytes(StandardCharsets.UTF_8)).sha256();
+                s.executeUpdate("insert into entry values (" + book + ", 1, '2026-05-01T08:00:00Z', 'Q', 'CHECKS', '', '{}', null, '" + entry.previous() + "', '" + hash
                         + "', '" + (book < 3 ? key : "house-key") + "')");
             }
         }
@@ -87,6 +93,13 @@ class StoreTest {
             everyKindOfWrite(app, (byte) 2);
             long again = app.bean(Shelves.class).addMachine(KestrelVale.dunmarshP20().description(), "Q", new Submission(key, 0));
             assertThat(again).as("the first of two books opened by one key").isEqualTo(1);
+            Books books = app.bean(Books.class);
+            assertThat(books.entries(books.book(1))).singleElement().satisfies(e -> {
+                assertThat(e.format()).isEqualTo(1);
+                assertThat(e.isWhole()).isTrue();
+            });
+            assertThat(app.bean(Attachments.class).attachment(AttachmentRow.of("", new byte[] {9}).sha256())).get().extracting(AttachmentRow::type).isEqualTo("image/png");
+            assertThat(app.bean(Attachments.class).attachment(AttachmentRow.of("", new byte[] {8}).sha256())).get().extracting(AttachmentRow::type).isEqualTo("image/jpeg");
         }
     }
 
@@ -99,14 +112,14 @@ class StoreTest {
             for (int i = 1; i <= 30; i++) {
                 if (i % 10 == 0) {
                     byte[] bytes = {(byte) i};
-                    app.bean(Photos.class).keep(survey, new PhotoRow(Photos.sha256(bytes), "image/png", bytes, bytes), remark("picture " + i), Submission.fresh(i));
+                    app.bean(Attachments.class).keep(survey, List.of(AttachmentRow.of("image/png", bytes)), remark("picture " + i), Submission.fresh(i));
                 } else {
                     app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
                 }
                 Path cut = data.resolve("cut-" + i + ".mv.db");
                 Files.copy(StoreScenes.onDevice(data.resolve("tall-ledger.mv.db")), cut);
                 try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data + "/cut-" + i, "sa", "");
-                     ResultSet found = connection.createStatement().executeQuery("select count(*), (select count(*) from photo) from entry where book_id = " + survey)) {
+                     ResultSet found = connection.createStatement().executeQuery("select count(*), (select count(*) from attachment) from entry where book_id = " + survey)) {
                     found.next();
                     assertThat(found.getInt(1)).as("entries on the device after answer %d", i).isEqualTo(i + 1);
                     assertThat(found.getInt(2)).isEqualTo(i / 10);
@@ -261,11 +274,12 @@ class StoreTest {
     void aPhotographThatIsNotWhatTheLedgerNamesIsNotShown() throws Exception {
         try (App app = App.on(data)) {
             byte[] bytes = {7, 8, 9};
-            String hash = Photos.sha256(bytes);
-            app.bean(Photos.class).keep(survey(app), new PhotoRow(hash, "image/png", bytes, bytes), remark("picture"), Submission.fresh(1));
-            assertThat(app.bean(Photos.class).photo(hash)).isPresent();
-            change(app, "update photo set bytes = X'070809AA' where sha256 = '" + hash + "'");
-            assertThat(app.bean(Photos.class).photo(hash)).isEmpty();
+            AttachmentRow picture = AttachmentRow.of("image/png", bytes);
+            String hash = picture.sha256();
+            app.bean(Attachments.class).keep(survey(app), List.of(picture), remark("picture"), Submission.fresh(1));
+            assertThat(app.bean(Attachments.class).attachment(hash)).isPresent();
+            change(app, "update attachment set bytes = X'070809AA' where sha256 = '" + hash + "'");
+            assertThat(app.bean(Attachments.class).attachment(hash)).isEmpty();
         }
     }
 
@@ -306,18 +320,19 @@ class StoreTest {
         long survey;
         try (App app = App.on(data)) {
             survey = survey(app);
-            for (int i = 1; i <= 5; i++) {
+            for (int i = 1; i <= 7; i++) {
                 app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
             }
-            for (Map.Entry<Integer, String> bad : Map.of(2, "payload = '{\"text\":'", 3, "kind = 'NOTED'", 4, "at = 'yesterday'", 5, "payload = '{\"text\":1.5}'").entrySet()) {
+            for (Map.Entry<Integer, String> bad : Map.of(2, "payload = '{\"text\":'", 3, "kind = 'NOTED'", 4, "at = 'yesterday'", 5, "payload = '{\"text\":1.5}'",
+                    6, "format = 3", 7, "zone = 'Nowhere/Land'").entrySet()) {
                 change(app, "update entry set " + bad.getValue() + " where book_id = " + survey + " and sequence = " + bad.getKey());
             }
         }
         try (App app = App.on(data)) {
             Survey read = app.bean(Shelves.class).survey(survey);
-            assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5);
-            assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable");
-            assertThat(read.folded().remarks()).extracting(e -> e.sequence()).containsExactly(6);
+            assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5, 6, 7);
+            assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable", "stray.format", "stray.time");
+            assertThat(read.folded().remarks()).extracting(e -> e.sequence()).containsExactly(8);
             assertThat(app.bean(Shelves.class).everything()).hasSize(1);
             for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries", "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {

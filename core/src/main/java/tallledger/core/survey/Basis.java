@@ -1,0 +1,47 @@
+package tallledger.core.survey;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.LengthUnit;
+
+/**
+ * What an entry was written by, so that it stands by itself: typed figures without a unit are in this one, whatever is described
+ * later.
+ *
+ * @param unit        of lengths typed without one
+ * @param description version of the machine's description that was judged by
+ * @param rules       version of the house's rules that was judged by
+ * @param gauge       what was read with, where the record is a reading
+ */
+public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge> gauge) {
+
+    /** The rules as they ship; the house's own versions count on from here. */
+    public static final int SHIPPED_RULES = 1;
+
+    public static Basis of(LengthUnit unit, int description) {
+        return new Basis(unit, description, SHIPPED_RULES, Optional.empty());
+    }
+
+    public Basis with(Optional<Gauge> readWith) {
+        return new Basis(unit, description, rules, readWith);
+    }
+
+    Map<String, Object> toPayload() {
+        Map<String, Object> fields = new HashMap<>(Map.of("unit", unit.name(), "description", description, "rules", rules));
+        gauge.ifPresent(g -> fields.put("gauge", g.toPayload()));
+        return fields;
+    }
+
+    /** What a record names; the fall-back for records of before they did. */
+    static Basis from(Payload record, Basis otherwise) {
+        if (!record.has("basis")) {
+            return otherwise;
+        }
+        Payload p = record.part("basis");
+        Optional<Gauge> gauge = p.has("gauge") ? Optional.of(Gauge.from(p.part("gauge").fields())) : Optional.empty();
+        return new Basis(LengthUnit.valueOf(p.text("unit")), p.whole("description"), p.whole("rules"), gauge);
+    }
+}

@@ -1,0 +1,101 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Grade;
+import tallledger.core.gauge.Shown;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.machine.Family;
+import tallledger.core.machine.FitOut;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
+
+/** An entry stands by itself: what is described or ruled later changes nothing of what was typed, and what was judged then stays to be seen. */
+class StandsByItselfTest {
+
+    private static final MachineDescription METRIC = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL));
+
+    private static MachineDescription inch(MachineDescription m) {
+        Identity i = m.identity();
+        Identity inches = new Identity(i.name(), i.maker(), i.model(), i.family(), i.serial(), i.year(), i.seenAt(), i.offeredBy(), LengthUnit.INCH);
+        return new MachineDescription(inches, m.claims(), m.train(), m.plate(), m.motor(), m.feeds(), m.fitOut());
+    }
+
+    /** 0.010 mm of backlash is as rebuilt; read as inches it would be 0.254 mm, workable at best. */
+    @Test
+    void aDescriptionInTheOtherUnitJudgesNoOldReadingAnew() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
+        StepResult metric = book.ledger().latest().get("backlash.table");
+        StepResult inches = StepLedger.fold(inch(METRIC), book.entries()).latest().get("backlash.table");
+        assertThat(metric.judgement().grade()).contains(Grade.REBUILT);
+        assertThat(inches.judgement()).isEqualTo(metric.judgement());
+        assertThat(inches.otherwiseThen()).isEmpty();
+    }
+
+    /** One written before entries named their unit is read in the machine's, as it was. */
+    @Test
+    void aRecordWithoutABasisIsReadInTheMachinesUnit() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
+        Entry written = book.entries().get(1);
+        Map<String, Object> old = new java.util.HashMap<>(written.draft().payload());
+        old.keySet().removeAll(List.of("basis", "judged"));
+        List<Entry> entries = List.of(book.entries().get(0), Entry.following(Optional.of(book.entries().get(0)), Draft.of(written.by(), "STEP", written.step(), old)));
+        assertThat(StepLedger.fold(METRIC, entries).latest().get("backlash.table").judgement().grade()).contains(Grade.REBUILT);
+        StepResult inches = StepLedger.fold(inch(METRIC), entries).latest().get("backlash.table");
+        assertThat(inches.judgement().grade()).contains(Grade.WORKABLE);
+        assertThat(inches.then()).isEmpty();
+    }
+
+    @Test
+    void anEntryNamesUnitGaugeVersionsAndJudgement() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        Payload p = book.step("backlash.table", false, "minus", "0.5 0.5 0.5", "middle", "0.6 0.6 0.6", "plus", "0.5 0.5 0.5").payload();
+        assertThat(p.part("basis").fields()).isEqualTo(Map.of("unit", "MM", "description", 1, "rules", 1,
+                "gauge", Map.of("name", "dial indicator", "resolution", "0.001", "calibration", "0.01")));
+        assertThat(p.part("judged").text("outcome")).isEqualTo("FAILED");
+        assertThat(p.part("judged").parts("because").get(0).text("code")).isEqualTo("graded.outside");
+    }
+
+    /** 95 is within ±6 % of 100, outside of it for 110. */
+    @Test
+    void aRunJudgedByALaterPlateShowsBoth() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        Entry entry = book.run(List.of("A", "forward"), "95", false);
+        assertThat(entry.payload().part("judged").text("outcome")).isEqualTo("PROVEN");
+        assertThat(book.spindle().runs().get(0).otherwiseThen()).isEmpty();
+        MachineDescription other = METRIC.withCell(List.of("A"), tallledger.core.plate.PlateCell.parse("110"));
+        Run later = SpindleSurvey.fold(other, book.entries()).runs().get(0);
+        assertThat(later.outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(later.otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
+    }
+
+    /** What the surveyor said was not as it should be was a failure then, whatever the numbers. */
+    @Test
+    void aFlagIsPartOfTheJudgementThen() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        assertThat(book.step("lamp", true).payload().part("judged").text("outcome")).isEqualTo("FAILED");
+        assertThat(book.ledger().latest().get("lamp").otherwiseThen()).isEmpty();
+    }
+
+    @Test
+    void aReasonOutlivesItsEntry() {
+        Reason reason = Reason.of("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Grade.SOUND, new BigDecimal("0.10"),
+                List.of(Reason.of("inner", 3), "text"), 2.5);
+        Reason read = WrittenReason.read(new Payload(WrittenReason.write(reason)));
+        assertThat(read).isEqualTo(Reason.of("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Reason.of("Grade.SOUND"),
+                new BigDecimal("0.10"), List.of(Reason.of("inner", 3), "text"), new BigDecimal("2.5")));
+    }
+}
