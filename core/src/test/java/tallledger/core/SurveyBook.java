@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.Basis;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
@@ -70,7 +71,7 @@ public final class SurveyBook {
         }
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), flagged, confirmed, flagged ? "seen" : ""));
     }
 
@@ -86,11 +87,15 @@ public final class SurveyBook {
         return now;
     }
 
+    public Survey survey() {
+        return Survey.fold(machine, entries);
+    }
+
     public SpindleSurvey spindle() {
-        return SpindleSurvey.fold(machine, entries);
+        return Survey.fold(machine, entries).drive();
     }
 
     public StepLedger ledger() {
-        return StepLedger.fold(machine, entries);
+        return Survey.fold(machine, entries).steps();
     }
 }

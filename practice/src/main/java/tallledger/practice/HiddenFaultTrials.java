@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.Basis;
 import tallledger.core.blame.Blame;
 import tallledger.core.blame.Chances;
@@ -53,9 +54,11 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
         add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", "buyer", Scope.SPINDLE_DRIVE));
         add(entries, SurveyEntries.planChosen(By.of(MORNING, SURVEYOR), school, ""));
         double seconds = 0;
+        Survey whole = Survey.fold(machine, entries);
         for (int runs = 0; runs < ENDLESS; runs++) {
-            SpindleSurvey survey = SpindleSurvey.fold(machine, entries);
-            SurveyPlan plan = SurveyPlan.of(survey, MORNING);
+            whole = whole.grown(entries);
+            SpindleSurvey survey = whole.drive();
+            SurveyPlan plan = SurveyPlan.of(whole, MORNING);
             Optional<Blame.Hunt> hunt = plan.blame().map(Blame::hunt);
             boolean over = hunt.filter(h -> h != Blame.Hunt.GOES_ON).isPresent();
             if (over || plan.next().isEmpty()) {

@@ -11,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Elements;
-import tallledger.core.coverage.EverySpeed;
 import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.Basis;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -45,20 +46,20 @@ class StepAnswersTest {
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
         add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", "buyer", Scope.WHOLE));
-        StepLedger ledger = StepLedger.fold(machine.description(), entries);
-        for (Step step : ledger.steps()) {
+        Survey survey = Survey.fold(machine.description(), entries);
+        for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
                 add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
-            StepLedger now = ledger.grown(machine.description(), entries);
-            ledger = now;
+            survey = survey.grown(entries);
+            StepLedger now = survey.steps();
             SimulatedMachine.Answer answer = machine.answer(step, new Random(entries.size()));
-            List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+            List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
             add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(), confirmed, answer.remark()));
         }
-        return StepLedger.fold(machine.description(), entries);
+        return Survey.fold(machine.description(), entries).steps();
     }
 
     private static Basis basis(MachineDescription described) {

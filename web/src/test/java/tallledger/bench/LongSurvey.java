@@ -59,7 +59,7 @@ final class LongSurvey {
         StepLedger ledger = survey.steps();
         Step step = steps.get(at % steps.size());
         SimulatedMachine.Answer answer = machine.answer(step, random);
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         app.bean(Books.class).append(id, SurveyEntries.step(By.of(Instant.now(), "Q. Tester"), ledger, step, answer.values(), survey.basis(), answer.flagged(), confirmed,
                 answer.remark()), submission);
     }

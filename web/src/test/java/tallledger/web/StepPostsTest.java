@@ -121,7 +121,7 @@ class StepPostsTest {
     private void confirmAll(long survey) {
         Survey now = survey(survey);
         var step = now.steps().step("feed.table.plus").orElseThrow();
-        var confirmed = now.steps().asked(step).stream().map(a -> SurveyEntries.written(a.need())).toList();
+        var confirmed = now.steps().asked(step).stream().map(a -> a.need().written()).toList();
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), List.of()), Submission.fresh(now.head()));
         Survey started = survey(survey);
         app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), started.steps(), step,

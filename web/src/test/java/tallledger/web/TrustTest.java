@@ -203,7 +203,7 @@ class TrustTest {
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(survey, "pedal")).contains("0–12 s after (house rule)", "3 s or more after (house rule)");
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=pedal", "/surveys/" + survey + "/step");
-        survey(survey).steps().asked(survey(survey).steps().step("pedal").orElseThrow()).forEach(a -> form.put("confirmed", SurveyEntries.written(a.need())));
+        survey(survey).steps().asked(survey(survey).steps().step("pedal").orElseThrow()).forEach(a -> form.put("confirmed", a.need().written()));
         HttpResponse<String> answer = http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "good", "wait", "3", "stop", "12",
                 "log", "runs 0\npedal down 3\nStops 5\npedal-up 8\nstays stopped 12");
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);

@@ -10,7 +10,6 @@ import java.util.OptionalInt;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.RunPlan.PlannedRun;
 import tallledger.core.drive.Route;
-import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 
 /**

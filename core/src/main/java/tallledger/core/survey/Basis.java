@@ -35,13 +35,13 @@ public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge>
         return fields;
     }
 
-    /** What a record names; the fall-back for records of before they did. */
-    static Basis from(Payload record, Basis otherwise) {
+    /** What a record names; empty for records of before they did. */
+    static Optional<Basis> from(Payload record) {
         if (!record.has("basis")) {
-            return otherwise;
+            return Optional.empty();
         }
         Payload p = record.part("basis");
         Optional<Gauge> gauge = p.has("gauge") ? Optional.of(Gauge.from(p.part("gauge").fields())) : Optional.empty();
-        return new Basis(LengthUnit.valueOf(p.text("unit")), p.whole("description"), p.whole("rules"), gauge);
+        return Optional.of(new Basis(LengthUnit.valueOf(p.text("unit")), p.whole("description"), p.whole("rules"), gauge));
     }
 }

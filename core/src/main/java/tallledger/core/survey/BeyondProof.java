@@ -37,28 +37,28 @@ public final class BeyondProof {
     }
 
     /** @param elements those the plan has no run for */
-    public static List<Reason> of(SpindleSurvey survey, StepLedger ledger, List<Elements.Element> elements) {
+    public static List<Reason> of(Survey survey, List<Elements.Element> elements) {
         if (elements.isEmpty()) {
             return List.of();
         }
-        Set<Route> refused = RunGate.refused(survey, ledger);
+        Set<Route> refused = RunGate.refused(survey);
         Map<Why, List<Object>> named = new EnumMap<>(Why.class);
         for (Elements.Element element : elements) {
             List<Route> through = survey.machine().train().routes().stream().filter(r -> r.at(element.stage()) == element.position()).toList();
-            why(survey, ledger, through, refused).ifPresent(why -> named.computeIfAbsent(why, w -> new ArrayList<>()).add(element.stageName() + " " + element.label()));
+            why(survey, through, refused).ifPresent(why -> named.computeIfAbsent(why, w -> new ArrayList<>()).add(element.stageName() + " " + element.label()));
         }
         return named.entrySet().stream().map(e -> Reason.of(e.getKey().code, e.getValue())).toList();
     }
 
-    private static Optional<Why> why(SpindleSurvey survey, StepLedger ledger, List<Route> through, Set<Route> refused) {
-        if (ran(survey, through, Outcome.FAILED)) {
+    private static Optional<Why> why(Survey survey, List<Route> through, Set<Route> refused) {
+        if (ran(survey.drive(), through, Outcome.FAILED)) {
             return Optional.of(Why.FAILED);
         } else if (through.stream().anyMatch(refused::contains)) {
-            return Optional.of(ledger.stopUse().isEmpty() ? Why.GATE : Why.STOP_USE);
-        } else if (through.stream().anyMatch(survey.passed()::containsKey)) {
+            return Optional.of(survey.steps().stopUse().isEmpty() ? Why.GATE : Why.STOP_USE);
+        } else if (through.stream().anyMatch(survey.drive().passed()::containsKey)) {
             return Optional.of(Why.PASSED);
         }
-        return ran(survey, through, Outcome.UNDECIDED) ? Optional.of(Why.UNDECIDED) : Optional.empty();
+        return ran(survey.drive(), through, Outcome.UNDECIDED) ? Optional.of(Why.UNDECIDED) : Optional.empty();
     }
 
     private static boolean ran(SpindleSurvey survey, List<Route> through, Outcome outcome) {

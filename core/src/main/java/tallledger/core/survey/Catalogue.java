@@ -1,6 +1,5 @@
 package tallledger.core.survey;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

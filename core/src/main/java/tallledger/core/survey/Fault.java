@@ -1,13 +1,14 @@
 package tallledger.core.survey;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
-import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 
 /**
@@ -42,13 +43,14 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
     }
 
     /** Every fault of a survey in the order first seen. */
-    public static List<Fault> of(SpindleSurvey survey, StepLedger ledger) {
+    public static List<Fault> of(Survey survey) {
         Map<String, Fault> faults = new LinkedHashMap<>();
         Map<Integer, StepResult> results = new LinkedHashMap<>();
-        ledger.all().forEach(r -> results.put(r.entry(), r));
+        survey.steps().all().forEach(r -> results.put(r.entry(), r));
         Map<Integer, Run> runs = new LinkedHashMap<>();
-        survey.runs().forEach(r -> runs.put(r.entry(), r));
-        Map<Integer, Entry> struck = Chain.struck(survey.entries());
+        survey.drive().runs().forEach(r -> runs.put(r.entry(), r));
+        Map<Integer, Part> repairs = new HashMap<>();
+        survey.repairs().forEach(r -> repairs.put(r.entry(), r.part()));
         for (Entry entry : survey.entries()) {
             int at = entry.sequence();
             if (results.containsKey(at)) {
@@ -57,8 +59,8 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
             } else if (runs.containsKey(at)) {
                 Run run = runs.get(at);
                 take(faults, new Fault(run.route().key(), Optional.empty(), Optional.of(run.route()), State.OPEN, List.of(at)), run.outcome(), at);
-            } else if (entry.kind().equals(Kind.REPAIRED.name()) && !struck.containsKey(at)) {
-                faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD && isMeant(survey, fault, entry) ? fault.went(State.REPAIRED, at) : fault);
+            } else if (repairs.containsKey(at)) {
+                faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD && fault.isOf(repairs.get(at), survey.machine().train()) ? fault.went(State.REPAIRED, at) : fault);
             }
         }
         return List.copyOf(faults.values());
@@ -73,9 +75,7 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
         }
     }
 
-    private static boolean isMeant(SpindleSurvey survey, Fault fault, Entry repair) {
-        Optional<String> system = repair.payload().optionalText("system");
-        return system.isPresent() ? fault.system().equals(system)
-                : fault.route.filter(r -> SurveyFold.isOn(survey.machine(), r, repair.payload())).isPresent();
+    private boolean isOf(Part part, DriveTrain train) {
+        return part.system().isPresent() ? system().equals(part.system()) : route.filter(r -> part.isOn(train, r)).isPresent();
     }
 }

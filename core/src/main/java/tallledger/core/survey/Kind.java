@@ -1,37 +1,54 @@
 package tallledger.core.survey;
 
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
+import tallledger.core.ledger.Entry;
 
 /** Kinds of entry in a survey's ledger. */
 public enum Kind {
     /** The survey begins: which machine, which version of its description, who surveys. */
-    OPENED,
+    OPENED(Event.Opened::from),
     /** A newer version of the machine's description is judged by from here on. */
-    DESCRIPTION_ADOPTED,
+    DESCRIPTION_ADOPTED(Event.DescriptionAdopted::from),
     /** The start checks were made. */
-    START_CONFIRMED,
+    START_CONFIRMED(Event.StartConfirmed::from),
     /** The machine was stopped for good: the start checks are due again. */
-    STOPPED,
+    STOPPED(entry -> new Event.Stopped()),
     /** Which school the runs are planned by, and in how many minutes. */
-    PLAN_CHOSEN,
-    RUN, PASSED_OVER, REMARK,
+    PLAN_CHOSEN(Event.PlanChosen::from),
+    /** A speed was run. */
+    RUN(Event.RunMade::from),
+    /** A step or a speed was passed over, and why. */
+    PASSED_OVER(Event.PassedOver::from),
+    REMARK(Event.Remarked::from),
     /** Neutral, jog, brake or a commanded shift was tried. */
-    CHECK,
+    CHECK(Event.Checked::from),
     /** A step of the catalogue was done. */
-    STEP,
+    STEP(Event.StepDone::from),
     /** A step or speed is put off: come back later. */
-    LATER,
+    LATER(Event.PutOff::from),
     /** Kit or a paper was looked for, promised or awaited. */
-    KIT,
+    KIT(Event.KitSeen::from),
     /** What the machine weighs and the lift is said to carry. */
-    LIFT,
+    LIFT(Event.Weighed::from),
     /** A photograph, by the hash of its bytes. */
-    PHOTO,
+    PHOTO(Event.Photographed::from),
     /** An element or a step's system was put right: runs through it prove nothing any more, and those that failed must be repeated. */
-    REPAIRED,
+    REPAIRED(Event.Repaired::from),
     /** Strikes an earlier entry; the struck one stays readable. */
-    STRIKE;
+    STRIKE(Event.Struck::from);
+
+    private final Function<Entry, Event> decoder;
+
+    Kind(Function<Entry, Event> decoder) {
+        this.decoder = decoder;
+    }
+
+    /** What an entry of this kind says; throws for one that cannot be read. */
+    Event read(Entry entry) {
+        return decoder.apply(entry);
+    }
 
     /** The kind of that name; empty for one this version does not know. */
     public static Optional<Kind> named(String name) {

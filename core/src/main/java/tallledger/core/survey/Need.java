@@ -25,6 +25,18 @@ public record Need(Kind kind, String of) {
         }
     }
 
+    private static final char BAR = '|';
+
+    /** As forms and entries name it. */
+    public String written() {
+        return kind.name() + BAR + of;
+    }
+
+    static Need read(String written) {
+        int bar = written.indexOf(BAR);
+        return new Need(Kind.valueOf(written.substring(0, bar)), written.substring(bar + 1));
+    }
+
     public static Need of(Kind kind) {
         return new Need(kind, "");
     }

@@ -34,10 +34,11 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
 
-    static Run of(Entry entry, Route route, RunRecord record, SpeedTable table) {
+    static Run of(Entry entry, Route route, Event.RunMade made, SpeedTable table) {
+        RunRecord record = made.record();
         Optional<Judgement> judgement = judgement(route, record, table);
         return new Run(entry.sequence(), entry.at(), entry.author(), route, record, nominal(table, route), table.source(route), judgement,
-                outcome(record, judgement), JudgedThen.from(entry.payload()));
+                outcome(record, judgement), made.then());
     }
 
     /** What a run comes to as it is written. */

@@ -21,18 +21,18 @@ public final class RunGate {
      * Why a route may not be run: something that stops use is open; or what is on the spindle is marked, or held without a mark, and the
      * speed is beyond it or nobody knows it. Empty where it may, or where nobody said what is mounted.
      */
-    public static Optional<Reason> refusal(SpindleSurvey survey, StepLedger ledger, Route route) {
-        if (!ledger.stopUse().isEmpty()) {
-            return Optional.of(stopUse(ledger));
+    public static Optional<Reason> refusal(Survey survey, Route route) {
+        if (!survey.steps().stopUse().isEmpty()) {
+            return Optional.of(stopUse(survey.steps()));
         }
-        return ledger.mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).flatMap(mounted -> {
-            Optional<BigDecimal> rpm = fastest(survey, route);
+        return survey.steps().mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).flatMap(mounted -> {
+            Optional<BigDecimal> rpm = fastest(survey.drive(), route);
             if (rpm.isEmpty()) {
                 return Optional.of(Reason.of("gate.unknown", mounted.kind()));
             }
             // The mark somebody read off the wheel counts as well as the one typed at the start: the stricter decides.
-            return SpeedGate.of(mounted, rpm.get(), top(survey)).refused()
-                    .or(() -> ledger.wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL).flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey)).refused()));
+            return SpeedGate.of(mounted, rpm.get(), top(survey.drive())).refused()
+                    .or(() -> survey.steps().wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL).flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey.drive())).refused()));
         });
     }
 
@@ -68,10 +68,10 @@ public final class RunGate {
     }
 
     /** Every route that may not be run now. */
-    public static Set<Route> refused(SpindleSurvey survey, StepLedger ledger) {
+    public static Set<Route> refused(Survey survey) {
         Set<Route> refused = new HashSet<>();
-        if (ledger.mounted().isPresent() || !ledger.stopUse().isEmpty()) {
-            survey.table().speeds().forEach(s -> s.routes().stream().filter(r -> refusal(survey, ledger, r).isPresent()).forEach(refused::add));
+        if (survey.steps().mounted().isPresent() || !survey.steps().stopUse().isEmpty()) {
+            survey.drive().table().speeds().forEach(s -> s.routes().stream().filter(r -> refusal(survey, r).isPresent()).forEach(refused::add));
         }
         return refused;
     }
@@ -84,8 +84,8 @@ public final class RunGate {
     }
 
     /** @throws Refused where the run may not be made: with its reason */
-    public static void check(SpindleSurvey survey, StepLedger ledger, Route route) {
-        refusal(survey, ledger, route).ifPresent(reason -> {
+    public static void check(Survey survey, Route route) {
+        refusal(survey, route).ifPresent(reason -> {
             throw new Refused(reason).at("form");
         });
     }

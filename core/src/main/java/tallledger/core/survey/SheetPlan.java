@@ -29,30 +29,30 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
     private static final double HALF = 0.5;
     private static final double MINUTE = 60;
 
-    public static SheetPlan of(SpindleSurvey survey, StepLedger ledger, Instant now) {
-        Set<Route> held = new HashSet<>(RunGate.refused(survey, ledger));
-        Set<Route> put = putOff(survey, ledger);
+    public static SheetPlan of(Survey survey, Instant now) {
+        Set<Route> held = new HashSet<>(RunGate.refused(survey));
+        Set<Route> put = putOff(survey);
         held.addAll(put);
         // While something stops use nothing is run: what is still offered is what nothing turns for.
-        List<Step> open = ledger.open().stream().filter(s -> RunGate.refusal(ledger, s).isEmpty()).toList();
+        List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).toList();
         SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : HALF);
-        Set<String> chosen = chosen(ledger, spindle, open);
+        Set<String> chosen = chosen(survey.steps(), spindle, open);
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
-        Optional<String> repeat = ledger.repeats().stream().filter(id -> !ledger.later().contains(id))
-                .filter(id -> ledger.step(id).filter(s -> RunGate.refusal(ledger, s).isEmpty()).isPresent()).findFirst();
+        Optional<String> repeat = survey.steps().repeats().stream().filter(id -> !survey.steps().later().contains(id))
+                .filter(id -> survey.steps().step(id).filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).isPresent()).findFirst();
         if (repeat.isPresent()) {
             return new SheetPlan(spindle, chosen, repeat, Reason.of("next.repeat"), spent(survey.entries()), minutesOpen);
         }
-        Next next = next(ledger, spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
+        Next next = next(survey.steps(), spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
         return new SheetPlan(spindle, chosen, next.key, next.why, spent(survey.entries()), minutesOpen);
     }
 
     private record Next(Optional<String> key, Reason why) {
     }
 
-    private static Set<Route> putOff(SpindleSurvey survey, StepLedger ledger) {
+    private static Set<Route> putOff(Survey survey) {
         Set<Route> put = new HashSet<>();
-        ledger.later().forEach(key -> survey.machine().train().routeByKey(key).ifPresent(put::add));
+        survey.steps().later().forEach(key -> survey.machine().train().routeByKey(key).ifPresent(put::add));
         return put;
     }
 

@@ -15,35 +15,26 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
-import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
 
 /**
- * A survey's entries folded: which runs count, what they prove, what is left.
+ * A survey's spindle drive: which runs count, what they prove, what is left.
  *
  * @param machine  the description judged by
  * @param table    its speeds
  * @param elements its elements
  * @param runs     every run that was not struck and whose settings the machine still has, in order
  * @param latest   the run that counts for each route
- * @param passed   routes passed over and not run since, with the entry that says why
+ * @param passed   routes passed over and not run since, with why and the entry that says so
  * @param repeats  routes that failed before a repair of a part on them and were not run since
  * @param repairs  repairs that were not struck
  * @param checks   the drive check that counts, of each kind
- * @param remarks  remarks that were not struck
  * @param coverage what is proven of each speed
- * @param struck   struck entries, with the entry that strikes each
- * @param strays   entries that cannot be read, and runs whose settings the described machine does not have
- * @param entries  all entries
  */
 public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elements elements, List<Run> runs,
-                            Map<Route, Run> latest, Map<Route, Entry> passed, List<Route> repeats, List<Entry> repairs,
-                            Map<DriveCheck, CheckResult> checks, List<Entry> remarks, Coverage coverage,
-                            Map<Integer, Entry> struck, List<Stray> strays, List<Entry> entries) {
-
-    public static SpindleSurvey fold(MachineDescription machine, List<Entry> entries) {
-        return new SurveyFold(machine, entries).fold();
-    }
+                            Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats, List<Repair> repairs,
+                            Map<DriveCheck, CheckResult> checks, Coverage coverage) {
 
     /** Steps of the school "every speed", and after them every other route that was run. */
     public List<Route> steps() {
@@ -73,7 +64,7 @@ public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elemen
 
     /** Whether something on a run's route was put right after it: then it says nothing of the machine as it is now. */
     public boolean isFromBeforeRepair(Run run) {
-        return repairs.stream().anyMatch(r -> r.sequence() > run.entry() && SurveyFold.isOn(machine, run.route(), r.payload()));
+        return repairs.stream().anyMatch(r -> r.entry() > run.entry() && r.part().isOn(machine.train(), run.route()));
     }
 
     /** The route the levers were last set for. */

@@ -13,19 +13,18 @@ import java.util.Set;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
-import tallledger.core.ledger.Payload;
-import tallledger.core.reason.Reason;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 
-/** The fold of a survey's steps, one entry after the other. */
+/** The steps' part of the fold. */
 final class StepFold {
 
-    private final MachineDescription machine;
-    private final List<Entry> entries;
+    /** Of lengths in records that do not name their unit. */
+    private final LengthUnit unit;
     private final Map<String, Step> steps = new LinkedHashMap<>();
     /** Steps of axes by what they were called before an axis had an identity. */
     private final Map<String, Step> former = new HashMap<>();
@@ -33,15 +32,10 @@ final class StepFold {
     private final Map<List<String>, String> routeKeys = new HashMap<>();
     private final Map<String, StepResult> latest = new LinkedHashMap<>();
     private final List<StepResult> all = new ArrayList<>();
-    private final Map<String, Entry> passed = new LinkedHashMap<>();
+    private final Map<String, Noted<String>> passed = new LinkedHashMap<>();
     private final Set<String> later = new LinkedHashSet<>();
     private final Set<String> repeats = new LinkedHashSet<>();
-    private final List<Entry> repairs = new ArrayList<>();
     private final Map<String, Need> standing = new HashMap<>();
-    private final List<Photo> photos = new ArrayList<>();
-    private final List<Stray> strays = new ArrayList<>();
-    /** For records of before they named what they were written by. */
-    private final Basis basis;
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
     private Optional<Mounted> wheelMark = Optional.empty();
@@ -54,76 +48,77 @@ final class StepFold {
      * @param catalogue the machine's steps
      * @param before    results judged earlier by the same description
      */
-    StepFold(MachineDescription machine, List<Step> catalogue, List<Entry> entries, List<StepResult> before) {
-        this.machine = machine;
-        this.basis = Basis.of(machine.identity().unit(), 0);
+    StepFold(MachineDescription machine, List<Step> catalogue, List<StepResult> before) {
+        this.unit = machine.identity().unit();
         before.forEach(result -> judged.put(result.entry(), result));
-        this.entries = entries;
         catalogue.forEach(step -> steps.put(step.id(), step));
         catalogue.stream().filter(step -> !step.axis().isEmpty()).forEach(step -> former.putIfAbsent(step.formerId(), step));
         machine.train().routes().forEach(route -> routeKeys.put(machine.train().settings(route), route.key()));
     }
 
-    StepLedger fold() {
-        Map<Integer, Entry> struck = Chain.struck(entries);
-        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(e -> Stray.guard(e, strays, this::take));
-        return new StepLedger(scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats), List.copyOf(repairs),
-                mounted, wheelMark, Map.copyOf(standing), kit, lift, List.copyOf(photos), List.copyOf(strays), lastKey, List.copyOf(judged.values()));
+    StepLedger folded() {
+        return new StepLedger(scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats),
+                mounted, wheelMark, Map.copyOf(standing), kit, lift, lastKey, List.copyOf(judged.values()));
     }
 
-    private void take(Kind kind, Entry entry) {
-        if (!last.equals(Instant.MIN) && Duration.between(last, entry.at()).compareTo(StartCheck.GOOD_FOR) > 0) {
+    /** The time of the entry to come: after a long pause nothing that was confirmed stands any more. */
+    void at(Instant now) {
+        if (!last.equals(Instant.MIN) && Duration.between(last, now).compareTo(StartCheck.GOOD_FOR) > 0) {
             standing.clear();
         }
-        last = entry.at();
-        Payload p = entry.payload();
-        switch (kind) {
-            case OPENED -> scope = p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE);
-            case START_CONFIRMED -> {
-                confirm(Need.of(Need.Kind.POWER_ON));
-                if (p.has("mounted")) {
-                    mounted = Optional.of(Mounted.from(p.part("mounted"), Basis.from(p, basis).unit()));
-                }
-            }
-            case STOPPED -> standing.clear();
-            case STEP -> step(entry, p);
-            case CHECK -> check(entry);
-            case RUN -> {
-                lastKey = routeKeys.getOrDefault(p.texts("settings"), lastKey);
-                later.remove(lastKey);
-            }
-            case PASSED_OVER -> p.optionalText("step").filter(steps::containsKey).ifPresent(id -> {
-                p.text("reason");
-                passed.put(id, entry);
-                lastKey = id;
-            });
-            case LATER -> putOff(p.text("step"));
-            case REPAIRED -> p.optionalText("system").ifPresent(system -> repaired(entry, system));
-            case KIT -> kit = kit.with(KitItem.from(p), entry.sequence());
-            case LIFT -> lift = Optional.of(new Noted<>(Lift.from(p), entry.sequence()));
-            case PHOTO -> photos.add(Photo.from(entry));
-            case DESCRIPTION_ADOPTED, PLAN_CHOSEN, REMARK, STRIKE -> { }
+        last = now;
+    }
+
+    void opened(Scope chosen) {
+        scope = chosen;
+    }
+
+    void started(Event.StartConfirmed event) {
+        confirm(Need.of(Need.Kind.POWER_ON));
+        event.mounted(unit).ifPresent(m -> mounted = Optional.of(m));
+    }
+
+    void stopped() {
+        standing.clear();
+    }
+
+    void run(List<String> settings) {
+        lastKey = routeKeys.getOrDefault(settings, lastKey);
+        later.remove(lastKey);
+    }
+
+    void passedOver(String id, Noted<String> why) {
+        if (steps.containsKey(id)) {
+            passed.put(id, why);
+            lastKey = id;
         }
     }
 
-    private void step(Entry entry, Payload p) {
-        Step step = Optional.ofNullable(steps.get(p.text("step"))).or(() -> Optional.ofNullable(former.get(p.text("step")))).or(() -> Catalogue.extra(p.text("step"))).orElse(null);
+    void kit(KitItem item, int entry) {
+        kit = kit.with(item, entry);
+    }
+
+    void weighed(Noted<Lift> weight) {
+        lift = Optional.of(weight);
+    }
+
+    Optional<Reason> step(Event.StepDone event, Entry entry) {
+        Step step = Optional.ofNullable(steps.get(event.step())).or(() -> Optional.ofNullable(former.get(event.step())))
+                .or(() -> Catalogue.extra(event.step())).orElse(null);
         if (step == null) {
-            strays.add(new Stray(entry, Reason.of("stray.step", p.text("step"))));
-            return;
+            return Optional.of(Reason.of("stray.step", event.step()));
         }
-        List<Need> confirmed = p.texts("confirmed").stream().map(SurveyEntries::need).toList();
-        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.from(entry, step, basis));
-        confirmed.forEach(this::confirm);
+        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.of(entry, event, step, unit));
+        event.confirmed().forEach(this::confirm);
         record(result);
         if (step.recording() instanceof GrinderRecordings.WheelMark mark && !result.isBad()) {
             wheelMark = Optional.of(mark.wheel(result.values()));
         }
+        return Optional.empty();
     }
 
-    private void check(Entry entry) {
-        CheckResult result = CheckResult.from(entry);
-        Optional.ofNullable(steps.get(SpindleCheck.id(result.check()))).ifPresent(step -> record(StepResult.from(result, step, basis)));
+    void checked(CheckResult result) {
+        Optional.ofNullable(steps.get(SpindleCheck.id(result.check()))).ifPresent(step -> record(StepResult.of(result, step, unit)));
     }
 
     private void record(StepResult result) {
@@ -144,16 +139,14 @@ final class StepFold {
         }
     }
 
-    private void putOff(String key) {
+    void putOff(String key) {
         later.remove(key);
         later.add(key);
         lastKey = key;
     }
 
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */
-    private void repaired(Entry entry, String system) {
-        entry.payload().text("what");
-        repairs.add(entry);
+    void repaired(String system) {
         List<Step> all = new ArrayList<>(steps.values());
         latest.values().stream().map(StepResult::step).filter(s -> !steps.containsKey(s.id())).forEach(all::add);
         for (Step step : all) {

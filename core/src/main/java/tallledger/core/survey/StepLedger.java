@@ -9,44 +9,30 @@ import java.util.Set;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
-import tallledger.core.machine.MachineDescription;
 import tallledger.core.safety.Mounted;
 
 /**
- * A survey's steps folded from its entries.
+ * A survey's steps.
  *
  * @param scope    how much is gone through
  * @param steps    the catalogue of this machine, in order
  * @param latest   the result that counts for each step
  * @param all      every result that was not struck, in order
- * @param passed   steps passed over and not done since, with the entry that says why
+ * @param passed   steps passed over and not done since, with why and the entry that says so
  * @param later    keys of steps and routes put off
  * @param repeats  steps to be done again after a repair
- * @param repairs  repairs of a step's system
  * @param mounted  what is on the spindle, where it was said
  * @param wheelMark what is marked on the wheel, as the step of that name has it
  * @param standing what was confirmed last of each subject
  * @param kit      kit and papers as they stand
  * @param lift     weight against the lift, with its entry's number
- * @param photos   photographs not struck
- * @param strays   results of steps the described machine does not have
  * @param lastKey  key of the step or route last recorded
  * @param judged   every result ever judged, those struck since as well
  */
-public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Entry> passed, List<String> later,
-                         List<String> repeats, List<Entry> repairs, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
-                         Optional<Noted<Lift>> lift, List<Photo> photos, List<Stray> strays, String lastKey, List<StepResult> judged) {
-
-    public static StepLedger fold(MachineDescription machine, List<Entry> entries) {
-        return new StepFold(machine, Catalogue.of(machine), entries, List.of()).fold();
-    }
-
-    /** The same, sparing the judging of entries that were judged before by the same description. */
-    public StepLedger grown(MachineDescription machine, List<Entry> entries) {
-        return new StepFold(machine, steps, entries, judged).fold();
-    }
+public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Noted<String>> passed, List<String> later,
+                         List<String> repeats, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
+                         Optional<Noted<Lift>> lift, String lastKey, List<StepResult> judged) {
 
     /** A step of the catalogue, or a cycle besides it. */
     public Optional<Step> step(String id) {
@@ -124,9 +110,5 @@ public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> 
     /** Open findings that stop use, of the machine itself: while one stands nothing is run. */
     public List<StepResult> stopUse() {
         return latest.values().stream().filter(r -> r.isBad() && r.severity() == Severity.STOP_USE && r.step().phase().compareTo(Phase.KIT) < 0).toList();
-    }
-
-    public List<Photo> photosOf(String step) {
-        return photos.stream().filter(p -> p.step().equals(step)).toList();
     }
 }

@@ -1,12 +1,11 @@
 package tallledger.core.survey;
 
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Payload;
+import tallledger.core.reading.LengthUnit;
 
 /**
  * One step as recorded.
@@ -19,20 +18,15 @@ import tallledger.core.ledger.Payload;
 public record StepResult(int entry, Instant at, String author, Step step, Values values, StepJudgement judgement, boolean flagged, String remark,
                          Optional<JudgedThen> then) {
 
-    /** @param otherwise for records that do not name what they were written by */
-    static StepResult from(Entry entry, Step step, Basis otherwise) {
-        Payload p = entry.payload();
-        Map<String, String> typed = new HashMap<>();
-        p.part("values").fields().forEach((name, value) -> typed.put(name, (String) value));
-        Basis basis = Basis.from(p, otherwise);
-        Values values = new Values(typed, basis.unit(), basis.gauge());
-        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, step.recording().judge(values), p.flag("flagged"), p.text("remark"),
-                JudgedThen.from(p));
+    /** @param otherwise unit of a record that does not name what it was written by */
+    static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise) {
+        Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge));
+        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, step.recording().judge(values), done.flagged(), done.remark(), done.then());
     }
 
-    static StepResult from(CheckResult check, Step step, Basis otherwise) {
+    static StepResult of(CheckResult check, Step step, LengthUnit unit) {
         StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), java.util.List.of(), Optional.empty());
-        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), otherwise.unit()), judgement, check.isBad(), check.remark(),
+        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), judgement, check.isBad(), check.remark(),
                 check.then());
     }
 

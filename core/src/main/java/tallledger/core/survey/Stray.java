@@ -1,8 +1,6 @@
 package tallledger.core.survey;
 
 import java.util.List;
-import java.util.Optional;
-import java.util.function.BiConsumer;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -13,21 +11,18 @@ import tallledger.core.reason.Refused;
  */
 public record Stray(Entry entry, Reason because) {
 
-    /** Hands an entry to a fold; whatever is wrong with it makes it a stray and leaves the fold as it was. */
-    static void guard(Entry entry, List<Stray> strays, BiConsumer<Kind, Entry> fold) {
-        Optional<Kind> kind = Kind.named(entry.kind());
+    /** Reads an entry or makes something of it; whatever is wrong with it makes it a stray. */
+    static void guard(Entry entry, List<Stray> strays, Runnable reading) {
         if (entry.damage().isPresent()) {
             strays.add(new Stray(entry, entry.damage().get()));
-        } else if (kind.isEmpty()) {
-            strays.add(new Stray(entry, Reason.of("stray.kind", entry.kind())));
-        } else {
-            try {
-                fold.accept(kind.get(), entry);
-            } catch (Refused refused) {
-                strays.add(new Stray(entry, Reason.of("stray.refused", refused.reason())));
-            } catch (RuntimeException unread) {
-                strays.add(new Stray(entry, Reason.of("stray.unreadable")));
-            }
+            return;
+        }
+        try {
+            reading.run();
+        } catch (Refused refused) {
+            strays.add(new Stray(entry, Reason.of("stray.refused", refused.reason())));
+        } catch (RuntimeException unread) {
+            strays.add(new Stray(entry, Reason.of("stray.unreadable")));
         }
     }
 }

@@ -61,13 +61,13 @@ public final class SurveyEntries {
      *
      * @param basis     what it is judged by; the gauge is the step's own
      * @param flagged   the surveyor says it is not as it should be
-     * @param confirmed needs confirmed with it, as {@link #written}
+     * @param confirmed needs confirmed with it, as {@link Need#written}
      * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
      */
     public static Draft step(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
                              List<String> confirmed, String remark) {
         List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
-        long missing = changed.stream().filter(a -> !confirmed.contains(written(a.need()))).count();
+        long missing = changed.stream().filter(a -> !confirmed.contains(a.need().written())).count();
         if (missing > 0) {
             throw Refused.because("needs.unconfirmed", missing, changed.size()).at("confirmed");
         }
@@ -82,18 +82,7 @@ public final class SurveyEntries {
         StepJudgement judged = step.recording().judge(new Values(values, basis.unit(), by.gauge()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         return draft(who, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
-                "confirmed", changed.stream().map(a -> written(a.need())).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
-    }
-
-    /** A need as forms and entries name it. */
-    public static String written(Need need) {
-        return need.kind().name() + "|" + need.of();
-    }
-
-    /** A need read back. */
-    static Need need(String written) {
-        int bar = written.indexOf('|');
-        return new Need(Need.Kind.valueOf(written.substring(0, bar)), written.substring(bar + 1));
+                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
     }
 
     public static Draft stepPassedOver(By by, Step step, String reason) {
@@ -106,14 +95,6 @@ public final class SurveyEntries {
     /** @param key of a step or a route */
     public static Draft later(By by, String key) {
         return draft(by, Kind.LATER, key, Map.of("step", key));
-    }
-
-    /** @param system what was put right, as steps name it */
-    public static Draft systemRepaired(By by, String system, String what) {
-        if (what.isBlank()) {
-            throw Refused.because("repair.missing");
-        }
-        return draft(by, Kind.REPAIRED, system, Map.of("system", system, "what", checked(what)));
     }
 
     public static Draft kit(By by, KitItem item) {
@@ -165,11 +146,14 @@ public final class SurveyEntries {
                 "remark", checked(remark), "basis", basis.toPayload(), "judged", then.toPayload()));
     }
 
-    public static Draft repaired(By by, String stage, String label, String what) {
+    /** A part put right: what was recorded of it proves nothing any more. */
+    public static Draft repaired(By by, Part part, String what) {
         if (what.isBlank()) {
             throw Refused.because("repair.missing");
         }
-        return draft(by, Kind.REPAIRED, stage + " " + label, Map.of("stage", stage, "label", label, "what", checked(what)));
+        Map<String, Object> payload = new HashMap<>(part.toPayload());
+        payload.put("what", checked(what));
+        return draft(by, Kind.REPAIRED, part.system().orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
     }
 
     public static Draft passedOver(By by, List<String> settings, String reason) {

@@ -1,125 +1,142 @@
 package tallledger.core.survey;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import tallledger.core.coverage.Coverage;
-import tallledger.core.coverage.Elements;
-import tallledger.core.coverage.Outcome;
-import tallledger.core.drive.Route;
-import tallledger.core.drive.SpeedTable;
-import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Payload;
-import tallledger.core.reason.Reason;
+import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reason.Reason;
 
-/** The fold of a survey's entries, one entry after the other. */
-final class SurveyFold {
+/**
+ * The fold of a survey's events, one after the other. Each answers with why it counts as nothing, where it does not fit the machine as
+ * described.
+ */
+final class SurveyFold implements Event.Listener<Optional<Reason>> {
+
+    private static final Optional<Reason> TAKEN = Optional.empty();
 
     private final MachineDescription machine;
-    private final List<Entry> entries;
-    private final SpeedTable table;
-    private final Map<Integer, Entry> struck;
-    private final Map<List<String>, Route> bySettings = new LinkedHashMap<>();
+    private final Decoded decoded;
+    private final DriveFold drive;
+    private final StepFold steps;
+    private final List<Noted<String>> remarks = new ArrayList<>();
+    private final List<Repair> repairs = new ArrayList<>();
+    private final List<Photo> photos = new ArrayList<>();
+    private Optional<PlanChoice> plan = Optional.empty();
 
-    private final List<Run> runs = new ArrayList<>();
-    private final Map<Route, Run> latest = new LinkedHashMap<>();
-    private final Map<Route, Entry> passed = new LinkedHashMap<>();
-    private final Set<Route> repeats = new LinkedHashSet<>();
-    private final List<Entry> repairs = new ArrayList<>();
-    private final Map<DriveCheck, CheckResult> checks = new EnumMap<>(DriveCheck.class);
-    private final List<Entry> remarks = new ArrayList<>();
-    private final List<Stray> strays = new ArrayList<>();
-
-    SurveyFold(MachineDescription machine, List<Entry> entries) {
+    /** @param judged results of before by the same description; they are not judged again */
+    SurveyFold(MachineDescription machine, List<Step> catalogue, Decoded decoded, List<StepResult> judged) {
         this.machine = machine;
-        this.entries = List.copyOf(entries);
-        this.table = machine.speeds();
-        this.struck = Chain.struck(entries);
-        table.speeds().forEach(s -> s.routes().forEach(r -> bySettings.put(machine.train().settings(r), r)));
+        this.decoded = decoded;
+        this.drive = new DriveFold(machine);
+        this.steps = new StepFold(machine, catalogue, judged);
     }
 
-    SpindleSurvey fold() {
-        entries.stream().filter(e -> !struck.containsKey(e.sequence())).forEach(e -> Stray.guard(e, strays, this::take));
-        Elements elements = Elements.of(machine.train());
-        Map<Route, Outcome> outcomes = new LinkedHashMap<>();
-        latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
-        repeats.forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
-        return new SpindleSurvey(machine, table, elements, List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
-                checks, List.copyOf(remarks), Coverage.of(table, elements, outcomes), struck, List.copyOf(strays), entries);
+    Survey fold() {
+        List<Stray> strays = new ArrayList<>(decoded.strays());
+        decoded.counting().forEach(h -> Stray.guard(h.entry(), strays, () -> {
+            steps.at(h.entry().at());
+            h.event().tell(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
+        }));
+        return new Survey(machine, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs), List.copyOf(photos), plan, List.copyOf(strays));
     }
 
-    private void take(Kind kind, Entry entry) {
-        switch (kind) {
-            case RUN -> run(entry);
-            case PASSED_OVER -> passed(entry);
-            case REPAIRED -> {
-                if (entry.payload().has("stage")) {
-                    repaired(entry);
-                }
-            }
-            case CHECK -> {
-                CheckResult result = CheckResult.from(entry);
-                checks.put(result.check(), result);
-            }
-            case REMARK -> {
-                entry.payload().text("text");
-                remarks.add(entry);
-            }
-            case PLAN_CHOSEN -> PlanChoice.from(entry);
-            case OPENED, DESCRIPTION_ADOPTED, START_CONFIRMED, STOPPED, STRIKE, STEP, LATER, KIT, LIFT, PHOTO -> { }
-        }
+    @Override
+    public Optional<Reason> opened(Event.Opened event, Entry entry) {
+        steps.opened(event.scope());
+        return TAKEN;
     }
 
-    private void passed(Entry entry) {
-        entry.payload().text("reason");
-        Optional.ofNullable(bySettings.get(entry.payload().texts("settings"))).filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, entry));
+    @Override
+    public Optional<Reason> adopted(Event.DescriptionAdopted event, Entry entry) {
+        return TAKEN;
     }
 
-    private void run(Entry entry) {
-        RunRecord record = RunRecord.from(entry.payload());
-        Route route = bySettings.get(record.settings());
-        if (route == null) {
-            strays.add(new Stray(entry, Reason.of("stray.settings", String.join(" ", record.settings()))));
-            return;
-        }
-        Run run = Run.of(entry, route, record, table);
-        runs.add(run);
-        latest.remove(route);
-        latest.put(route, run);
-        passed.remove(route);
-        repeats.remove(route);
+    @Override
+    public Optional<Reason> started(Event.StartConfirmed event, Entry entry) {
+        steps.started(event);
+        return TAKEN;
     }
 
-    /** Runs through the repaired part prove nothing any more; those that failed must be repeated, and only those. */
-    private void repaired(Entry entry) {
-        List.of("what", "stage", "label").forEach(entry.payload()::text);
-        repairs.add(entry);
-        List<Route> through = latest.keySet().stream().filter(route -> isOn(route, entry.payload())).toList();
-        for (Route route : through) {
-            if (latest.remove(route).outcome() == Outcome.FAILED) {
-                repeats.add(route);
-            }
-        }
+    @Override
+    public Optional<Reason> stopped(Event.Stopped event, Entry entry) {
+        steps.stopped();
+        return TAKEN;
     }
 
-    private boolean isOn(Route route, Payload repair) {
-        return isOn(machine, route, repair);
+    @Override
+    public Optional<Reason> planned(Event.PlanChosen event, Entry entry) {
+        plan = Optional.of(event.choice());
+        return TAKEN;
     }
 
-    /** Whether a route goes through the part a repair names. */
-    static boolean isOn(MachineDescription machine, Route route, Payload repair) {
-        for (int s = 0; s < machine.train().stages().size(); s++) {
-            if (machine.train().stages().get(s).name().equals(repair.text("stage"))) {
-                return machine.train().position(route, s).label().equals(repair.text("label"));
-            }
-        }
-        return false;
+    @Override
+    public Optional<Reason> run(Event.RunMade event, Entry entry) {
+        steps.run(event.record().settings());
+        return drive.run(event, entry);
+    }
+
+    @Override
+    public Optional<Reason> passedOver(Event.PassedOver event, Entry entry) {
+        Noted<String> why = new Noted<>(event.reason(), entry.sequence());
+        event.step().ifPresentOrElse(step -> steps.passedOver(step, why), () -> drive.passedOver(event.settings(), why));
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> remarked(Event.Remarked event, Entry entry) {
+        remarks.add(new Noted<>(event.text(), entry.sequence()));
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> checked(Event.Checked event, Entry entry) {
+        drive.checked(event.result());
+        steps.checked(event.result());
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> step(Event.StepDone event, Entry entry) {
+        return steps.step(event, entry);
+    }
+
+    @Override
+    public Optional<Reason> putOff(Event.PutOff event, Entry entry) {
+        steps.putOff(event.key());
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> kit(Event.KitSeen event, Entry entry) {
+        steps.kit(event.item(), entry.sequence());
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> weighed(Event.Weighed event, Entry entry) {
+        steps.weighed(new Noted<>(event.lift(), entry.sequence()));
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> photographed(Event.Photographed event, Entry entry) {
+        photos.add(event.photo());
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> repaired(Event.Repaired event, Entry entry) {
+        Repair repair = new Repair(entry.sequence(), entry.author(), event.part(), event.what());
+        repairs.add(repair);
+        drive.repaired(repair.part());
+        event.part().system().ifPresent(steps::repaired);
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> struck(Event.Struck event, Entry entry) {
+        return TAKEN;
     }
 }

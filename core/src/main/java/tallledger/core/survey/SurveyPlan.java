@@ -20,8 +20,6 @@ import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
-import tallledger.core.ledger.Entry;
-import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 
 /**
@@ -41,7 +39,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
 
     private static final BigDecimal SECONDS = BigDecimal.valueOf(60);
 
-    public static SurveyPlan of(SpindleSurvey survey, Instant now) {
+    public static SurveyPlan of(Survey survey, Instant now) {
         return of(survey, now, Set.of(), 1);
     }
 
@@ -49,8 +47,9 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
      * @param held  routes not to be planned now: put off, or beyond what is marked on wheel or chuck
      * @param share which share of the minutes left the spindle may have
      */
-    public static SurveyPlan of(SpindleSurvey survey, Instant now, Set<Route> held, double share) {
-        Optional<PlanChoice> chosen = PlanChoice.last(survey.entries());
+    public static SurveyPlan of(Survey whole, Instant now, Set<Route> held, double share) {
+        SpindleSurvey survey = whole.drive();
+        Optional<PlanChoice> chosen = whole.plan();
         School school = chosen.map(PlanChoice::school).orElse(School.EVERY_SPEED);
         Optional<BigDecimal> minutesLeft = chosen.flatMap(c -> minutesLeft(c, now));
         double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue() * share).orElse(0.0);

@@ -19,7 +19,7 @@ import tallledger.core.survey.MotionRecordings;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepJudgement;
-import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
 
 /**
@@ -37,7 +37,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
 
     public enum Standing { UPHELD, SHORT, BETTER, CONTRADICTED, UNTESTED }
 
-    public static List<ClaimVerdict> of(SpindleSurvey survey) {
+    private static List<ClaimVerdict> ofDrive(SpindleSurvey survey) {
         return survey.machine().claims().stream().map(claim -> switch (claim.attribute()) {
             case SPEED_COUNT -> count(claim, survey);
             case SLOWEST_SPEED -> end(claim, survey, first(survey.table().counted()), Standing.BETTER, Standing.SHORT);
@@ -48,16 +48,16 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     }
 
     /** The same with the steps as evidence too: a claimed travel is held against the axis it is tied to. */
-    public static List<ClaimVerdict> of(SpindleSurvey survey, StepLedger ledger) {
-        return of(survey).stream().map(v -> v.claim().attribute() == Claim.Attribute.TRAVEL ? travel(v.claim(), survey, ledger) : v).toList();
+    public static List<ClaimVerdict> of(Survey survey) {
+        return ofDrive(survey.drive()).stream().map(v -> v.claim().attribute() == Claim.Attribute.TRAVEL ? travel(v.claim(), survey) : v).toList();
     }
 
     /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
-    private static ClaimVerdict travel(Claim claim, SpindleSurvey survey, StepLedger ledger) {
+    private static ClaimVerdict travel(Claim claim, Survey survey) {
         if (claim.axis().isEmpty()) {
             return untested(claim, "claim.travel-untied");
         }
-        Optional<StepResult> measured = ledger.latest().values().stream()
+        Optional<StepResult> measured = survey.steps().latest().values().stream()
                 .filter(r -> r.step().axis().equals(claim.axis()) && r.step().recording() instanceof MotionRecordings.Travel).findFirst();
         if (measured.isEmpty()) {
             return untested(claim, "claim.travel-not-measured");

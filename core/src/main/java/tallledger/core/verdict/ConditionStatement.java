@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
@@ -20,7 +19,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 
 /**
  * The condition statement, written from the entries alone: nothing stands here that no entry bears.
@@ -41,7 +40,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         }
     }
 
-    public static ConditionStatement of(SpindleSurvey survey) {
+    private static List<Sentence> ofDrive(SpindleSurvey survey) {
         List<Sentence> s = new ArrayList<>();
         coverage(survey, s);
         deviations(survey, s);
@@ -53,25 +52,25 @@ public record ConditionStatement(List<Sentence> sentences) {
         checks(survey, s);
         repairs(survey, s);
         untested(survey, s);
-        strikes(survey, s);
-        return new ConditionStatement(List.copyOf(s));
+        return s;
     }
 
     /** Of the whole machine: the spindle first, then every other step. */
-    public static ConditionStatement of(SpindleSurvey survey, StepLedger ledger) {
-        List<Sentence> s = new ArrayList<>(of(survey).sentences());
-        survey.table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.latest().containsKey(route))
-                .forEach(route -> RunGate.refusal(survey, ledger, route).ifPresent(reason -> s.add(new Sentence(
+    public static ConditionStatement of(Survey survey) {
+        List<Sentence> s = ofDrive(survey.drive());
+        strikes(survey, s);
+        survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.drive().latest().containsKey(route))
+                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(
                         Reason.of("statement.refused", survey.machine().train().name(route), reason), List.of()))));
-        s.addAll(StepSentences.of(survey, ledger));
-        strays(survey, ledger).forEach((because, entries) -> s.add(new Sentence(Reason.of("statement.stray", entries.size(), because), entries)));
+        s.addAll(StepSentences.of(survey));
+        strays(survey).forEach((because, entries) -> s.add(new Sentence(Reason.of("statement.stray", entries.size(), because), entries)));
         return new ConditionStatement(List.copyOf(s));
     }
 
     /** Entries that count as nothing, by their reason. */
-    private static Map<Reason, List<Integer>> strays(SpindleSurvey survey, StepLedger ledger) {
+    private static Map<Reason, List<Integer>> strays(Survey survey) {
         Map<Integer, Reason> byEntry = new TreeMap<>();
-        Stream.concat(survey.strays().stream(), ledger.strays().stream()).forEach(stray -> byEntry.putIfAbsent(stray.entry().sequence(), stray.because()));
+        survey.strays().forEach(stray -> byEntry.putIfAbsent(stray.entry().sequence(), stray.because()));
         Map<Reason, List<Integer>> byReason = new LinkedHashMap<>();
         byEntry.forEach((entry, because) -> byReason.computeIfAbsent(because, b -> new ArrayList<>()).add(entry));
         return byReason;
@@ -172,8 +171,8 @@ public record ConditionStatement(List<Sentence> sentences) {
     }
 
     private static void repairs(SpindleSurvey survey, List<Sentence> s) {
-        survey.repairs().forEach(e -> s.add(new Sentence(Reason.of("statement.repaired", e.step(), e.payload().text("what")),
-                List.of(e.sequence()))));
+        survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(
+                Reason.of("statement.repaired", p.stage() + " " + p.label(), r.what()), List.of(r.entry())))));
         if (!survey.repeats().isEmpty()) {
             s.add(new Sentence(Reason.of("statement.to-repeat", String.join(", ", survey.repeats().stream()
                     .map(survey.machine().train()::name).toList())), List.of()));
@@ -189,11 +188,11 @@ public record ConditionStatement(List<Sentence> sentences) {
         if (!open.isEmpty()) {
             s.add(new Sentence(Reason.of("statement.open", open), List.of()));
         }
-        survey.passed().forEach((route, entry) -> s.add(new Sentence(Reason.of("statement.passed",
-                survey.machine().train().name(route), entry.payload().text("reason")), List.of(entry.sequence()))));
+        survey.passed().forEach((route, why) -> s.add(new Sentence(Reason.of("statement.passed",
+                survey.machine().train().name(route), why.what()), List.of(why.entry()))));
     }
 
-    private static void strikes(SpindleSurvey survey, List<Sentence> s) {
+    private static void strikes(Survey survey, List<Sentence> s) {
         if (!survey.struck().isEmpty()) {
             s.add(new Sentence(Reason.of("statement.struck", survey.struck().size()),
                     survey.struck().values().stream().map(Entry::sequence).sorted().toList()));

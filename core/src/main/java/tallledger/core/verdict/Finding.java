@@ -15,7 +15,7 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.Severity;
 import tallledger.core.survey.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
 
 /**
@@ -31,8 +31,8 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
         entries = List.copyOf(entries);
     }
 
-    /** Findings from the runs that count, worst first. The severities are house rules. */
-    public static List<Finding> of(SpindleSurvey survey) {
+    /** Findings from the runs that count. The severities are house rules. */
+    private static List<Finding> ofDrive(SpindleSurvey survey) {
         List<Finding> findings = new ArrayList<>();
         for (Run run : survey.counting()) {
             String name = survey.machine().train().name(run.route());
@@ -54,14 +54,13 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
                 c.check() == DriveCheck.JOG ? Severity.LIVE_WITH : Severity.BEFORE_USE,
                 c.seconds().isPresent() ? Reason.of("finding.check-seconds." + c.check().name(), c.seconds().get())
                         : Reason.of("finding.check." + c.check().name()), List.of(c.entry()))));
-        findings.sort(Comparator.comparing(Finding::severity));
         return findings;
     }
 
     /** Findings of the runs and of every step, worst first. */
-    public static List<Finding> of(SpindleSurvey survey, StepLedger ledger) {
-        List<Finding> findings = new ArrayList<>(of(survey));
-        for (StepResult result : ledger.latest().values()) {
+    public static List<Finding> of(Survey survey) {
+        List<Finding> findings = ofDrive(survey.drive());
+        for (StepResult result : survey.steps().latest().values()) {
             boolean ofDrive = result.step().recording() instanceof SpindleCheck;
             if (result.isBad() && !ofDrive) {
                 findings.add(new Finding(result.severity(), what(result), List.of(result.entry())));
@@ -69,7 +68,7 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
                 findings.add(new Finding(Severity.NOTE, Reason.of("finding.step-close", result.step().name(), result.judgement().because()), List.of(result.entry())));
             }
         }
-        ledger.kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken.what(), List.of(broken.entry()))));
+        survey.steps().kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken.what(), List.of(broken.entry()))));
         findings.sort(Comparator.comparing(Finding::severity));
         return findings;
     }

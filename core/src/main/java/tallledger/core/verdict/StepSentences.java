@@ -8,14 +8,13 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
-import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleCheck;
-import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Systems;
 import tallledger.core.verdict.ConditionStatement.Sentence;
@@ -26,24 +25,24 @@ final class StepSentences {
     private StepSentences() {
     }
 
-    static List<Sentence> of(SpindleSurvey survey, StepLedger ledger) {
+    static List<Sentence> of(Survey survey) {
         List<Sentence> s = new ArrayList<>();
-        if (ledger.scope() == Scope.SPINDLE_DRIVE && ledger.all().stream().allMatch(r -> r.step().recording() instanceof SpindleCheck)) {
+        if (survey.steps().scope() == Scope.SPINDLE_DRIVE && survey.steps().all().stream().allMatch(r -> r.step().recording() instanceof SpindleCheck)) {
             return s;
         }
-        counts(ledger, s);
-        List<StepResult> results = ledger.latest().values().stream().filter(r -> !(r.step().recording() instanceof SpindleCheck)).toList();
+        counts(survey.steps(), s);
+        List<StepResult> results = survey.steps().latest().values().stream().filter(r -> !(r.step().recording() instanceof SpindleCheck)).toList();
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
                 Reason.of("statement.step-close", r.step().name(), r.judgement().because()), List.of(r.entry()))));
         grades(results, s);
-        ledger.repairs().forEach(e -> s.add(new Sentence(Reason.of("statement.system-repaired",
-                Systems.named(e.payload().text("system"), survey.machine().fitOut()), e.payload().text("what")), List.of(e.sequence()))));
-        again(ledger, s);
-        ledger.passed().forEach((id, entry) -> ledger.step(id).ifPresent(step -> s.add(new Sentence(
-                Reason.of("statement.step-passed", step.name(), entry.payload().text("reason")), List.of(entry.sequence())))));
-        open(ledger, s);
-        kit(ledger, s);
+        survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Reason.of("statement.system-repaired",
+                Systems.named(system, survey.machine().fitOut()), r.what()), List.of(r.entry())))));
+        again(survey.steps(), s);
+        survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
+                Reason.of("statement.step-passed", step.name(), why.what()), List.of(why.entry())))));
+        open(survey.steps(), s);
+        kit(survey.steps(), s);
         return s;
     }
 

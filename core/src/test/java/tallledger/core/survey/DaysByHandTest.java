@@ -50,17 +50,18 @@ class DaysByHandTest {
 
     /** What the survey says after an entry. */
     private void told(Entry entry) {
-        SpindleSurvey survey = book.spindle();
-        StepLedger ledger = book.ledger();
-        SheetPlan plan = SheetPlan.of(survey, ledger, book.now());
+        Survey whole = book.survey();
+        SpindleSurvey survey = whole.drive();
+        StepLedger ledger = whole.steps();
+        SheetPlan plan = SheetPlan.of(whole, book.now());
         SurveyPlan spindle = plan.spindle();
         lines.add(String.join(" | ", entry.sequence() + " " + entry.kind() + " " + entry.step() + " -> " + next(plan),
                 String.format(Locale.ROOT, "spent %.1f open %.1f chosen %d", plan.minutesSpent(), plan.minutesOpen(), plan.chosen().size()),
                 spindle.school() + " " + spindle.minutesLeft().map(Object::toString).orElse("-") + " runs " + names(spindle.plan().runs().stream().map(r -> r.route()).toList())
-                        + " beyond " + BeyondProof.of(survey, ledger, spindle.plan().beyondProof()).stream().map(DaysByHandTest::said).toList(),
+                        + " beyond " + BeyondProof.of(whole, spindle.plan().beyondProof()).stream().map(DaysByHandTest::said).toList(),
                 spindle.blame().map(DaysByHandTest::blame).orElse("no blame"),
                 "causes " + spindle.causes().stream().map(c -> c.kind().name()).toList(),
-                "repeats " + ledger.repeats() + names(survey.repeats()) + " refused " + names(RunGate.refused(survey, ledger)).stream().sorted().toList()
+                "repeats " + ledger.repeats() + names(survey.repeats()) + " refused " + names(RunGate.refused(whole)).stream().sorted().toList()
                         + " start due " + StartCheck.isDue(book.entries(), book.now()) + " judged " + JudgedBy.newestFirst(book.entries()).stream().map(j -> j.version() + " " + j.hash()).toList()));
     }
 
@@ -96,7 +97,7 @@ class DaysByHandTest {
         run("B", "2", "181");
         run("B", "3", "252", Symptom.GROWLS);
         run("A", "3", "64.0", Symptom.GROWLS);
-        write(SurveyEntries.repaired(By.of(book.now(), ME), "gear", "3", "bearing"));
+        write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
         run("A", "3", "64.1");
         run("B", "3", "268");
         told(book.run(List.of("B", "3"), "266", true));
@@ -113,7 +114,7 @@ class DaysByHandTest {
         run("C", "4", "1421");
         run("C", "1", "506", Symptom.HOT);
         step("lamp", true);
-        write(SurveyEntries.systemRepaired(By.of(book.now(), ME), "lamp", "bulb"));
+        write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.System("lamp"), "bulb"));
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.MY_MINUTES, "12"));
         book.pause(300);
         step("lamp", false);
@@ -141,7 +142,7 @@ class DaysByHandTest {
         run("C", "1", "");
         run("C", "2", "852");
         write(SurveyEntries.check(By.of(book.now(), ME), SurveyBook.BASIS, DriveCheck.BRAKE, true, "5.5", ""));
-        write(SurveyEntries.repaired(By.of(book.now(), ME), "gear", "3", "bearing"));
+        write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_SPEED, ""));
         run("A", "3", "75.9");
         ByHand.check("spindle-day", lines.stream());

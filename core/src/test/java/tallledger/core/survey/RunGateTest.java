@@ -30,12 +30,12 @@ class RunGateTest {
     }
 
     private List<String> refused() {
-        return RunGate.refused(book.spindle(), book.ledger()).stream().map(book.machine().train()::name).sorted().toList();
+        return RunGate.refused(book.survey()).stream().map(book.machine().train()::name).sorted().toList();
     }
 
     private String why(String name) {
         Route route = book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals(name)).findFirst().orElseThrow();
-        return RunGate.refusal(book.spindle(), book.ledger(), route).map(r -> r.code()).orElse("may run");
+        return RunGate.refusal(book.survey(), route).map(r -> r.code()).orElse("may run");
     }
 
     @Test
@@ -43,7 +43,7 @@ class RunGateTest {
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
         assertThat(refused()).hasSize(4);
         assertThat(why("A")).isEqualTo("gate.stop-use");
-        SheetPlan plan = SheetPlan.of(book.spindle(), book.ledger(), book.now());
+        SheetPlan plan = SheetPlan.of(book.survey(), book.now());
         assertThat(plan.spindle().plan().runs()).isEmpty();
         StepLedger ledger = book.ledger();
         assertThat(plan.next().flatMap(ledger::step)).get().satisfies(s -> assertThat(s.runs()).isFalse());

@@ -63,8 +63,8 @@ class SpindleSurveyTest {
         write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
     }
 
-    private SpindleSurvey survey() {
-        return SpindleSurvey.fold(machine, entries);
+    private Survey survey() {
+        return Survey.fold(machine, entries);
     }
 
     private String next() {
@@ -81,18 +81,18 @@ class SpindleSurveyTest {
     @Test
     void theLatestRunOfARouteCounts() {
         run("A", "1", "40.0");
-        assertThat(survey().counting(Outcome.FAILED)).hasSize(1);
+        assertThat(survey().drive().counting(Outcome.FAILED)).hasSize(1);
         run("A", "1", "31.6");
-        assertThat(survey().counting(Outcome.FAILED)).isEmpty();
-        assertThat(survey().runs()).hasSize(2);
+        assertThat(survey().drive().counting(Outcome.FAILED)).isEmpty();
+        assertThat(survey().drive().runs()).hasSize(2);
     }
 
     @Test
     void aStruckReadingCountsForNothingAndStaysReadable() {
         run("A", "1", "310");
         write(SurveyEntries.strike(By.of(now, "Q. Tester"), entries, 2, "point forgotten"));
-        SpindleSurvey survey = survey();
-        assertThat(survey.latest()).isEmpty();
+        Survey survey = survey();
+        assertThat(survey.drive().latest()).isEmpty();
         assertThat(survey.struck()).containsOnlyKeys(2);
         assertThat(survey.entries()).hasSize(3);
         assertThat(next()).isEqualTo("A1");
@@ -115,18 +115,18 @@ class SpindleSurveyTest {
         for (String[] at : new String[][] {{"A", "2"}, {"A", "3"}, {"A", "4"}, {"B", "1"}}) {
             write(SurveyEntries.passedOver(By.of(now, "Q. Tester"), List.of(at), "no time"));
         }
-        SpindleSurvey survey = survey();
-        assertThat(survey.isTooFastYet(SurveyPlan.of(survey, now).next().orElseThrow())).isTrue();
-        assertThat(survey.passed()).hasSize(4);
+        Survey survey = survey();
+        assertThat(survey.drive().isTooFastYet(SurveyPlan.of(survey, now).next().orElseThrow())).isTrue();
+        assertThat(survey.drive().passed()).hasSize(4);
     }
 
     /** 6 % of 63 is 3.78: 66.5 ± 0.34 straddles 66.78, so it is undecided; 70 is outside. */
     @Test
     void aReadingTooCloseToItsLimitIsUndecided() {
         run("A", "3", "66.5");
-        assertThat(survey().counting(Outcome.UNDECIDED)).hasSize(1);
+        assertThat(survey().drive().counting(Outcome.UNDECIDED)).hasSize(1);
         run("A", "3", "70.0");
-        assertThat(survey().counting(Outcome.FAILED)).hasSize(1);
+        assertThat(survey().drive().counting(Outcome.FAILED)).hasSize(1);
     }
 
     @Test
@@ -150,14 +150,14 @@ class SpindleSurveyTest {
         run("A", "3", "63.3", Symptom.GROWLS);
         run("B", "3", "252", Symptom.GROWLS);
         run("C", "1", "505");
-        write(SurveyEntries.repaired(By.of(now, "Q. Tester"), "gear", "3", "new gear pair"));
-        assertThat(survey().repeats().stream().map(machine.train()::name)).containsExactly("A3", "B3");
+        write(SurveyEntries.repaired(By.of(now, "Q. Tester"), new Part.Position("gear", "3"), "new gear pair"));
+        assertThat(survey().drive().repeats().stream().map(machine.train()::name)).containsExactly("A3", "B3");
         assertThat(SurveyPlan.of(survey(), now).why().code()).isEqualTo("next.repeat");
         run("A", "3", "63.3");
         run("B", "3", "252");
-        assertThat(survey().repeats()).isEmpty();
-        assertThat(survey().counting(Outcome.FAILED)).isEmpty();
-        assertThat(survey().coverage().counts().inferred()).isEqualTo(2);
+        assertThat(survey().drive().repeats()).isEmpty();
+        assertThat(survey().drive().counting(Outcome.FAILED)).isEmpty();
+        assertThat(survey().drive().coverage().counts().inferred()).isEqualTo(2);
     }
 
     @Test
@@ -179,7 +179,7 @@ class SpindleSurveyTest {
                 Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
         for (School school : School.values()) {
             write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), school, school == School.MY_MINUTES ? "20" : ""));
-            SurveyPlan plan = SurveyPlan.of(SpindleSurvey.fold(reversing, entries), now);
+            SurveyPlan plan = SurveyPlan.of(Survey.fold(reversing, entries), now);
             assertThat(plan.next()).as(school.name()).isPresent();
         }
     }
@@ -197,7 +197,7 @@ class SpindleSurveyTest {
     @Test
     void theBrakeIsGraded() {
         write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "7.5", ""));
-        assertThat(survey().checks().get(DriveCheck.BRAKE).brake().orElseThrow().grade()).contains(Grade.SOUND);
+        assertThat(survey().drive().checks().get(DriveCheck.BRAKE).brake().orElseThrow().grade()).contains(Grade.SOUND);
         write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "13", ""));
         assertThat(Finding.of(survey())).singleElement().extracting(f -> f.what().code()).isEqualTo("finding.check-seconds.BRAKE");
         assertRefused(() -> SurveyEntries.check(By.of(now, "Q"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "", ""), "check.seconds");

@@ -38,7 +38,7 @@ class StandsByItselfTest {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
         StepResult metric = book.ledger().latest().get("backlash.table");
-        StepResult inches = StepLedger.fold(inch(METRIC), book.entries()).latest().get("backlash.table");
+        StepResult inches = Survey.fold(inch(METRIC), book.entries()).steps().latest().get("backlash.table");
         assertThat(metric.judgement().grade()).contains(Grade.REBUILT);
         assertThat(inches.judgement()).isEqualTo(metric.judgement());
         assertThat(inches.otherwiseThen()).isEmpty();
@@ -53,8 +53,8 @@ class StandsByItselfTest {
         Map<String, Object> old = new java.util.HashMap<>(written.draft().payload());
         old.keySet().removeAll(List.of("basis", "judged"));
         List<Entry> entries = List.of(book.entries().get(0), Entry.following(Optional.of(book.entries().get(0)), Draft.of(written.by(), "STEP", written.step(), old)));
-        assertThat(StepLedger.fold(METRIC, entries).latest().get("backlash.table").judgement().grade()).contains(Grade.REBUILT);
-        StepResult inches = StepLedger.fold(inch(METRIC), entries).latest().get("backlash.table");
+        assertThat(Survey.fold(METRIC, entries).steps().latest().get("backlash.table").judgement().grade()).contains(Grade.REBUILT);
+        StepResult inches = Survey.fold(inch(METRIC), entries).steps().latest().get("backlash.table");
         assertThat(inches.judgement().grade()).contains(Grade.WORKABLE);
         assertThat(inches.then()).isEmpty();
     }
@@ -77,7 +77,7 @@ class StandsByItselfTest {
         assertThat(entry.payload().part("judged").text("outcome")).isEqualTo("PROVEN");
         assertThat(book.spindle().runs().get(0).otherwiseThen()).isEmpty();
         MachineDescription other = METRIC.withCell(List.of("A"), tallledger.core.plate.PlateCell.parse("110"));
-        Run later = SpindleSurvey.fold(other, book.entries()).runs().get(0);
+        Run later = Survey.fold(other, book.entries()).drive().runs().get(0);
         assertThat(later.outcome()).isEqualTo(Outcome.FAILED);
         assertThat(later.otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
     }

@@ -56,11 +56,15 @@ class StepLedgerTest {
     }
 
     private StepLedger ledger() {
-        return StepLedger.fold(machine, entries);
+        return Survey.fold(machine, entries).steps();
+    }
+
+    private Survey survey() {
+        return Survey.fold(machine, entries);
     }
 
     private SpindleSurvey spindle() {
-        return SpindleSurvey.fold(machine, entries);
+        return Survey.fold(machine, entries).drive();
     }
 
     private int step(String id, boolean flagged, String... fieldsAndValues) {
@@ -70,7 +74,7 @@ class StepLedgerTest {
         }
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
         return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), flagged, confirmed, ""));
     }
 
@@ -143,7 +147,7 @@ class StepLedgerTest {
     }
 
     private String next() {
-        return SheetPlan.of(spindle(), ledger(), now).next().orElse("");
+        return SheetPlan.of(survey(), now).next().orElse("");
     }
 
     @Test
@@ -155,7 +159,7 @@ class StepLedgerTest {
             }
         }
         spindle().steps().forEach(r -> write(SurveyEntries.passedOver(By.of(now, ME), machine.train().settings(r), "short visit")));
-        SheetPlan plan = SheetPlan.of(spindle(), ledger(), now);
+        SheetPlan plan = SheetPlan.of(survey(), now);
         assertThat(plan.next()).contains("desk-claims");
         assertThat(plan.why().code()).isEqualTo("next.later");
     }
@@ -166,15 +170,15 @@ class StepLedgerTest {
         step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus OPEN");
-        write(SurveyEntries.systemRepaired(By.of(now, ME), "trip:table", "dog tightened"));
+        write(SurveyEntries.repaired(By.of(now, ME), new Part.System("trip:table"), "dog tightened"));
         assertThat(ledger().repeats()).containsExactly("trip.table.minus", "trip.table.plus");
         assertThat(next()).isEqualTo("trip.table.minus");
         assertThat(faults()).containsExactly("trip.table.minus REPAIRED");
         step("trip.table.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus RETESTED_GOOD");
         assertThat(next()).isEqualTo("trip.table.plus");
-        assertThat(Fault.of(spindle(), ledger()).get(0).history()).containsExactly(2, 5, 6);
-        assertThat(Finding.of(spindle(), ledger())).isEmpty();
+        assertThat(Fault.of(survey()).get(0).history()).containsExactly(2, 5, 6);
+        assertThat(Finding.of(survey())).isEmpty();
     }
 
     @Test
@@ -187,7 +191,7 @@ class StepLedgerTest {
     }
 
     private List<String> faults() {
-        return Fault.of(spindle(), ledger()).stream().map(f -> f.key() + " " + f.state()).toList();
+        return Fault.of(survey()).stream().map(f -> f.key() + " " + f.state()).toList();
     }
 
     @Test
@@ -196,7 +200,7 @@ class StepLedgerTest {
         write(SurveyEntries.strike(By.of(now, ME), entries, entry, "wrong lamp"));
         assertThat(ledger().latest()).doesNotContainKey("lamp");
         assertThat(faults()).isEmpty();
-        assertThat(ledger().grown(machine, entries).latest()).isEqualTo(ledger().latest());
+        assertThat(Survey.fold(machine, entries.subList(0, 1)).grown(entries).steps().latest()).isEqualTo(ledger().latest());
     }
 
     @Test
@@ -233,7 +237,7 @@ class StepLedgerTest {
     @Test
     void inMyMinutesThePlanLeavesOutWhatDoesNotFit() {
         write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "20"));
-        SheetPlan plan = SheetPlan.of(spindle(), ledger(), now);
+        SheetPlan plan = SheetPlan.of(survey(), now);
         assertThat(plan.chosen()).hasSizeLessThan(ledger().open().size()).contains("isolator").doesNotContain("bearing-rise");
         assertThat(plan.minutesOpen()).isGreaterThan(100);
     }
@@ -242,10 +246,10 @@ class StepLedgerTest {
     void aRunBeyondTheMarkIsRefusedAndNotPlanned() {
         Mounted chuck = Mounted.parse(Mounted.Kind.CHUCK, "200", "150", "", "", LengthUnit.MM);
         write(SurveyEntries.startConfirmed(By.of(now, ME), SurveyBook.BASIS, List.of(), chuck));
-        Set<Route> refused = RunGate.refused(spindle(), ledger());
+        Set<Route> refused = RunGate.refused(survey());
         assertThat(refused).extracting(machine.train()::name).containsExactlyInAnyOrder("B", "B reverse");
-        assertThatThrownBy(() -> RunGate.check(spindle(), ledger(), refused.iterator().next())).isInstanceOf(Refused.class);
-        assertThat(SheetPlan.of(spindle(), ledger(), now).spindle().plan().runs()).noneMatch(r -> refused.contains(r.route()));
+        assertThatThrownBy(() -> RunGate.check(survey(), refused.iterator().next())).isInstanceOf(Refused.class);
+        assertThat(SheetPlan.of(survey(), now).spindle().plan().runs()).noneMatch(r -> refused.contains(r.route()));
     }
 
     @Test
@@ -260,7 +264,7 @@ class StepLedgerTest {
     @Test
     void aRestartingGuardIsStopUseInPlainWords() {
         step("cycle.guard", false, "log", "runs 0\nguard-opened 3\nstops 5\nguard-closed 9\nstarts-by-itself 10");
-        Finding finding = Finding.of(spindle(), ledger()).get(0);
+        Finding finding = Finding.of(survey()).get(0);
         assertThat(finding.severity()).isEqualTo(Severity.STOP_USE);
         assertThat(finding.what().arguments().get(1).toString()).startsWith("[cycle.hazard");
     }
@@ -270,7 +274,7 @@ class StepLedgerTest {
         step("lamp", true);
         step("isolator", false);
         write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("coolant").orElseThrow(), "tank empty"));
-        var sentences = ConditionStatement.of(spindle(), ledger()).sentences();
+        var sentences = ConditionStatement.of(survey()).sentences();
         assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s -> {
             assertThat(s.words().arguments()).containsExactly(2, 92, 1, 1, 0, 0, 1, 89);
             assertThat(s.entries()).containsExactly(2, 3);
@@ -306,18 +310,18 @@ class StepLedgerTest {
                 Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
         feed(drill, "feed-plate.I.1", "10 mm", "100");
         feed(drill, "feed-plate.I.3", "20 mm", "100");
-        assertThat(StepLedger.fold(drill, entries).open()).extracting(Step::id).contains("feed-plate.II.1", "feed-plate.II.3");
+        assertThat(Survey.fold(drill, entries).steps().open()).extracting(Step::id).contains("feed-plate.II.1", "feed-plate.II.3");
         feed(drill, "feed-plate.II.2", "40 mm", "100");
-        assertThat(StepLedger.fold(drill, entries).open()).extracting(Step::id).doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
+        assertThat(Survey.fold(drill, entries).steps().open()).extracting(Step::id).doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
         feed(drill, "feed-plate.II.3", "30 mm", "100");
-        assertThat(StepLedger.fold(drill, entries).latest().get("feed-plate.II.3").isBad()).isTrue();
-        assertThat(StepLedger.fold(drill, entries).open()).extracting(Step::id).contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
+        assertThat(Survey.fold(drill, entries).steps().latest().get("feed-plate.II.3").isBad()).isTrue();
+        assertThat(Survey.fold(drill, entries).steps().open()).extracting(Step::id).contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
     }
 
     private void feed(MachineDescription drill, String id, String distance, String turns) {
-        StepLedger ledger = StepLedger.fold(drill, entries);
+        StepLedger ledger = Survey.fold(drill, entries).steps();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
         write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
     }
 
@@ -327,9 +331,9 @@ class StepLedgerTest {
         MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
         write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "3"));
         Instant at = entries.get(entries.size() - 1).at();
-        double seconds = SheetPlan.of(SpindleSurvey.fold(many, entries), StepLedger.fold(many, entries), at).spindle().plan().seconds();
+        double seconds = SheetPlan.of(Survey.fold(many, entries), at).spindle().plan().seconds();
         assertThat(seconds).isGreaterThan(60).isLessThanOrEqualTo(90);
-        double alone = SurveyPlan.of(SpindleSurvey.fold(many, entries), at, Set.of(), 1).plan().seconds();
+        double alone = SurveyPlan.of(Survey.fold(many, entries), at, Set.of(), 1).plan().seconds();
         assertThat(alone).isGreaterThan(90).isLessThanOrEqualTo(180);
     }
 
@@ -339,8 +343,8 @@ class StepLedgerTest {
         write(SurveyEntries.remark(By.of(now, ME), List.of(), "ten minutes more"));
         now = now.plusSeconds(3600);
         write(SurveyEntries.remark(By.of(now, ME), List.of(), "after dinner"));
-        assertThat(SheetPlan.of(spindle(), ledger(), now).minutesSpent()).isEqualTo(11 + 0);
-        assertThat(SheetPlan.of(spindle(), ledger(), now).minutesOpen()).isGreaterThan(Step.minutes(ledger().open()));
+        assertThat(SheetPlan.of(survey(), now).minutesSpent()).isEqualTo(11 + 0);
+        assertThat(SheetPlan.of(survey(), now).minutesOpen()).isGreaterThan(Step.minutes(ledger().open()));
     }
 
     /** A record of before axes had identities names its way in words. */
@@ -351,7 +355,7 @@ class StepLedgerTest {
         Map<String, Object> payload = new HashMap<>(now.draft().payload());
         payload.put("step", "feed.table.left");
         entries.set(1, Entry.following(Optional.of(entries.get(0)), Draft.of(now.by(), now.kind(), "feed.table.left", payload)));
-        assertThat(ledger().strays()).isEmpty();
+        assertThat(survey().strays()).isEmpty();
         assertThat(ledger().latest()).containsKey("feed.table.minus");
     }
 
@@ -359,9 +363,9 @@ class StepLedgerTest {
     void aStepTheMachineNoLongerHasIsSaidAndNotDropped() {
         step("rapid.table.minus", false, "distance", "400", "seconds", "10");
         MachineDescription without = CatalogueTest.machine(Family.UNIVERSAL_MILL, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
-        StepLedger changed = StepLedger.fold(without, entries);
-        assertThat(changed.latest()).isEmpty();
-        assertThat(ConditionStatement.of(SpindleSurvey.fold(without, entries), changed).sentences()).filteredOn(s -> s.words().code().equals("statement.stray"))
+        Survey changed = Survey.fold(without, entries);
+        assertThat(changed.steps().latest()).isEmpty();
+        assertThat(ConditionStatement.of(changed).sentences()).filteredOn(s -> s.words().code().equals("statement.stray"))
                 .singleElement().satisfies(s -> assertThat(s.entries()).containsExactly(2));
     }
 }

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tallledger.core.SurveyBook;
@@ -51,14 +50,14 @@ class StraysTest {
         write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
         write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101", Gauge.HOUSE_TACHOMETER)), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
         write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, DriveCheck.BRAKE, true, "4.2", ""));
-        write(SurveyEntries.repaired(By.of(AT, ME), "range", "A", "new pinion"));
+        write(SurveyEntries.repaired(By.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
         write(SurveyEntries.passedOver(By.of(AT, ME), List.of("B", "reverse"), "no time"));
         step("travel.table", "value", "903 mm");
         step("lamp");
         step("table-parallel", "value", "0.01", "over", "300");
         write(SurveyEntries.later(By.of(AT, ME), "coolant"));
         write(SurveyEntries.stepPassedOver(By.of(AT, ME), ledger().step("oilers").orElseThrow(), "dry"));
-        write(SurveyEntries.systemRepaired(By.of(AT, ME), "lamp", "new bulb"));
+        write(SurveyEntries.repaired(By.of(AT, ME), new Part.System("lamp"), "new bulb"));
         write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
         write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"), new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
@@ -78,7 +77,7 @@ class StraysTest {
         }
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         write(SurveyEntries.step(By.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
     }
 
@@ -89,21 +88,20 @@ class StraysTest {
     }
 
     private StepLedger ledger() {
-        return StepLedger.fold(machine, chained());
+        return Survey.fold(machine, chained()).steps();
     }
 
     /** Everything that is made of a survey's entries. */
     private Map<Integer, Reason> everything(MachineDescription described, List<Entry> entries) {
-        SpindleSurvey survey = SpindleSurvey.fold(described, entries);
-        StepLedger ledger = StepLedger.fold(described, entries);
-        ConditionStatement.of(survey, ledger);
-        Finding.of(survey, ledger);
-        ClaimVerdict.of(survey, ledger);
-        SheetPlan.of(survey, ledger, AT);
-        PlateDoubt.of(survey);
+        Survey survey = Survey.fold(described, entries);
+        ConditionStatement.of(survey);
+        Finding.of(survey);
+        ClaimVerdict.of(survey);
+        SheetPlan.of(survey, AT);
+        PlateDoubt.of(survey.drive());
         StartCheck.isDue(entries, AT);
         Map<Integer, Reason> strays = new HashMap<>();
-        Stream.of(survey.strays(), ledger.strays()).flatMap(List::stream).forEach(s -> strays.put(s.entry().sequence(), s.because()));
+        survey.strays().forEach(s -> strays.put(s.entry().sequence(), s.because()));
         return strays;
     }
 

@@ -18,10 +18,10 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.survey.Part;
 import tallledger.core.survey.DriveCheck;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 
 /**
@@ -69,14 +69,13 @@ class StatementByHandTest {
         book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         book.step("plates", true);
         book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
-        book.write(SurveyEntries.systemRepaired(By.of(book.now(), SurveyBook.ME), "lamp", "new bulb"));
+        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.System("lamp"), "new bulb"));
         book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), List.of(), "clean shop"));
 
-        SpindleSurvey survey = book.spindle();
-        StepLedger ledger = book.ledger();
-        ByHand.check("statement", Stream.of(ConditionStatement.of(survey, ledger).sentences().stream().map(s -> "SAYS " + s.words() + " " + s.entries()),
-                Finding.of(survey, ledger).stream().map(f -> "FINDS " + f.severity() + " " + f.what() + " " + f.entries()),
-                ClaimVerdict.of(survey, ledger).stream().map(c -> "CLAIM " + c.claim().attribute() + " " + c.claim().value() + " " + c.standing() + " " + c.because() + " " + c.entries()))
+        Survey survey = book.survey();
+        ByHand.check("statement", Stream.of(ConditionStatement.of(survey).sentences().stream().map(s -> "SAYS " + s.words() + " " + s.entries()),
+                Finding.of(survey).stream().map(f -> "FINDS " + f.severity() + " " + f.what() + " " + f.entries()),
+                ClaimVerdict.of(survey).stream().map(c -> "CLAIM " + c.claim().attribute() + " " + c.claim().value() + " " + c.standing() + " " + c.because() + " " + c.entries()))
                 .flatMap(s -> s));
     }
 }

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.SurveyBook;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.Basis;
 import tallledger.core.Machines;
 import tallledger.core.coverage.ShiftFeel;
@@ -35,7 +36,6 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Severity;
-import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
@@ -64,7 +64,7 @@ class VerdictTest {
     }
 
     private List<String> said() {
-        return ConditionStatement.of(SpindleSurvey.fold(machine, entries)).sentences().stream().map(s -> s.words().code()).toList();
+        return ConditionStatement.of(Survey.fold(machine, entries)).sentences().stream().map(s -> s.words().code()).toList();
     }
 
     @Test
@@ -72,7 +72,7 @@ class VerdictTest {
         run("1", "forward", "100", Set.of(), null, false);
         run("2", "forward", "200", Set.of(), null, false);
         run("1", "reverse", "101", Set.of(), null, false);
-        assertThat(ClaimVerdict.of(SpindleSurvey.fold(machine, entries))).extracting(ClaimVerdict::standing).containsExactly(
+        assertThat(ClaimVerdict.of(Survey.fold(machine, entries))).extracting(ClaimVerdict::standing).containsExactly(
                 ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.CONTRADICTED, ClaimVerdict.Standing.SHORT, ClaimVerdict.Standing.UPHELD,
                 ClaimVerdict.Standing.UNTESTED);
     }
@@ -89,8 +89,8 @@ class VerdictTest {
     void rockingAndClashingAreFindingsNotFailures() {
         run("1", "forward", "100", Set.of(), ShiftFeel.NEEDS_ROCKING, false);
         run("2", "forward", "200", Set.of(), ShiftFeel.CLASHES, false);
-        SpindleSurvey survey = SpindleSurvey.fold(machine, entries);
-        assertThat(survey.coverage().counts().proven()).isEqualTo(2);
+        Survey survey = Survey.fold(machine, entries);
+        assertThat(survey.drive().coverage().counts().proven()).isEqualTo(2);
         assertThat(Finding.of(survey)).extracting(Finding::severity).containsExactly(Severity.SOON, Severity.LIVE_WITH);
         assertThat(said()).contains("statement.shift.NEEDS_ROCKING", "statement.shift.CLASHES").doesNotContain("statement.shift-clean");
     }
@@ -99,7 +99,7 @@ class VerdictTest {
     @CsvSource({"JUMPS_OUT,BEFORE_USE", "SLIPS,BEFORE_USE", "HUNTS,BEFORE_USE", "GROWLS,SOON", "DEAD_SPOT,SOON", "WHINES,LIVE_WITH"})
     void worstFindingsComeFirst(Symptom symptom, Severity severity) {
         run("1", "forward", "", Set.of(symptom), null, false);
-        assertThat(Finding.of(SpindleSurvey.fold(machine, entries))).singleElement().extracting(Finding::severity).isEqualTo(severity);
+        assertThat(Finding.of(Survey.fold(machine, entries))).singleElement().extracting(Finding::severity).isEqualTo(severity);
     }
 
     @Test
@@ -114,7 +114,7 @@ class VerdictTest {
         write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, DriveCheck.JOG, false, "", "runs on"));
         write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "12.1", ""));
         assertThat(said()).contains("statement.check.JOG.bad", "statement.brake");
-        assertThat(Finding.of(SpindleSurvey.fold(machine, entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
+        assertThat(Finding.of(Survey.fold(machine, entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
     }
 
     /** 5 s limit with U 0.2: 4.8 is within rebuilt, 4.9 only within sound; 12.1 ± 0.2 straddles the widest, 12.3 is outside. */
@@ -132,11 +132,11 @@ class VerdictTest {
     void aClaimedTravelIsJudgedByItsOwnStep(String measured, ClaimVerdict.Standing standing, Verdict verdict) {
         MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", "carriage"),
                 new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
-        StepLedger before = StepLedger.fold(claimed, entries);
+        StepLedger before = Survey.fold(claimed, entries).steps();
         Step travel = before.step("travel.carriage").orElseThrow();
-        List<String> confirmed = before.asked(travel).stream().map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = before.asked(travel).stream().map(a -> a.need().written()).toList();
         write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
-        List<ClaimVerdict> verdicts = ClaimVerdict.of(SpindleSurvey.fold(claimed, entries), StepLedger.fold(claimed, entries));
+        List<ClaimVerdict> verdicts = ClaimVerdict.of(Survey.fold(claimed, entries));
         assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
         assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");
         assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code()).isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,

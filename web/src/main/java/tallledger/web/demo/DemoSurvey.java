@@ -13,7 +13,6 @@ import tallledger.core.ledger.By;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
-import tallledger.core.machine.Family;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.DriveCheck;
@@ -90,7 +89,7 @@ final class DemoSurvey {
     DemoSurvey runs(int most) {
         for (int i = 0; i < most; i++) {
             Survey survey = survey();
-            Optional<Route> next = SurveyPlan.of(survey.folded(), at, RunGate.refused(survey.folded(), survey.steps()), 1).next();
+            Optional<Route> next = SurveyPlan.of(survey.core(), at, RunGate.refused(survey.core()), 1).next();
             if (next.isEmpty()) {
                 return this;
             }
@@ -121,7 +120,7 @@ final class DemoSurvey {
         }
         StepLedger ledger = survey().steps();
         SimulatedMachine.Answer answer = simulated.answer(step, random);
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> SurveyEntries.written(a.need())).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis(), answer.flagged(), confirmed, answer.remark()));
     }
 

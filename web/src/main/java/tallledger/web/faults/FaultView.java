@@ -23,8 +23,8 @@ import tallledger.web.words.Words;
 public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, String system, List<Check> checks, String again) {
 
     static List<FaultView> of(Survey survey, List<Check> table, Words words) {
-        List<Finding> findings = Finding.of(survey.folded(), survey.steps());
-        return Fault.of(survey.folded(), survey.steps()).stream().map(fault -> of(survey, fault, findings, table, words))
+        List<Finding> findings = Finding.of(survey.core());
+        return Fault.of(survey.core()).stream().map(fault -> of(survey, fault, findings, table, words))
                 .sorted(Comparator.comparing((FaultView f) -> f.state).thenComparing(f -> f.severity == null ? Severity.NOTE : f.severity)).toList();
     }
 

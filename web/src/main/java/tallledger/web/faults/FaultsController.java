@@ -3,7 +3,6 @@ package tallledger.web.faults;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -16,8 +15,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
-import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Part;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Systems;
 import tallledger.core.survey.SurveyEntries;
@@ -82,21 +81,29 @@ class FaultsController {
     }
 
     private Optional<Draft> repaired(Survey survey, Typed typed) {
-        String[] part = typed.get("part").split("\\|", 2);
-        if (part.length < 2 || !isKnown(survey, part)) {
+        Optional<Part> part = part(survey, typed.get("part"));
+        if (part.isEmpty()) {
             typed.refuse("part", Reason.of("choice.unknown"));
-            return Optional.empty();
         }
-        return typed.attempt("what", () -> part[0].equals(SYSTEM) ? SurveyEntries.systemRepaired(survey.by(clock, typed.get("author")), part[1], typed.get("what"))
-                : SurveyEntries.repaired(survey.by(clock, typed.get("author")), part[0], part[1], typed.get("what")));
+        return part.flatMap(p -> typed.attempt("what", () -> SurveyEntries.repaired(survey.by(clock, typed.get("author")), p, typed.get("what"))));
     }
 
-    /** A system some step names, or an element of the drive. */
-    private static boolean isKnown(Survey survey, String[] part) {
-        if (part[0].equals(SYSTEM)) {
-            return Stream.concat(survey.steps().steps().stream(), survey.steps().latest().values().stream().map(StepResult::step)).anyMatch(step -> step.system().equals(part[1]));
-        }
-        return survey.folded().elements().all().stream().anyMatch(e -> e.stageName().equals(part[0]) && e.label().equals(part[1]));
+    /** What the form's choice stands for: a system some step names, or an element of the drive; empty for anything else. */
+    private static Optional<Part> part(Survey survey, String chosen) {
+        Stream<Part> systems = Stream.concat(survey.steps().steps().stream(), survey.steps().latest().values().stream().map(StepResult::step))
+                .map(step -> new Part.System(step.system()));
+        Stream<Part> positions = survey.folded().elements().all().stream().map(e -> new Part.Position(e.stageName(), e.label()));
+        return Stream.concat(systems, positions).filter(part -> written(part).equals(chosen)).findFirst();
+    }
+
+    /** As a choice names it. */
+    private static String written(Part part) {
+        return part.system().map(name -> SYSTEM + "|" + name).orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
+    }
+
+    private String named(Part part, Survey survey) {
+        return part.system().map(name -> words.say(Systems.named(name, survey.core().machine().fitOut())))
+                .orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow());
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -107,11 +114,11 @@ class FaultsController {
         model.addAttribute("suspects", suspects);
         List<FaultView> faults = FaultView.of(survey, tables.checks(), words);
         model.addAttribute("faults", faults);
-        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Choice(SYSTEM + "|" + f.system(), words.say(Systems.named(f.system(), survey.folded().machine().fitOut())))).distinct().toList());
+        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Part.System(f.system())).distinct()
+                .map(part -> new Choice(written(part), named(part, survey))).toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
                 survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name()))).toList());
-        model.addAttribute("repairs", Stream.concat(survey.folded().repairs().stream(), survey.steps().repairs().stream()).sorted(Comparator.comparing(Entry::sequence))
-                .map(e -> new Repair(e.sequence(), e.author(), e.payload().has("system") ? words.say(Systems.named(e.step(), survey.folded().machine().fitOut())) : e.step(), e.payload().text("what"))).toList());
+        model.addAttribute("repairs", survey.core().repairs().stream().map(r -> new Repair(r.entry(), r.author(), named(r.part(), survey), r.what())).toList());
         model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).toList());
         model.addAttribute("typed", typed);

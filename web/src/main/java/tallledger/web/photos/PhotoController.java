@@ -84,7 +84,7 @@ class PhotoController {
     /** Shown only as long as its bytes are those the ledger names. */
     @GetMapping("/surveys/{id}/photos/{entry}")
     ResponseEntity<byte[]> show(@PathVariable long id, @PathVariable int entry, @RequestParam Optional<String> size) {
-        Optional<Photo> photo = shelves.survey(id).steps().photos().stream().filter(p -> p.entry() == entry).findFirst();
+        Optional<Photo> photo = shelves.survey(id).core().photos().stream().filter(p -> p.entry() == entry).findFirst();
         boolean small = size.filter("small"::equals).isPresent();
         return photo.map(p -> small ? p.small().orElse(p.sha256()) : p.sha256()).flatMap(attachments::attachment)
                 .map(a -> ResponseEntity.ok().contentType(MediaType.parseMediaType(a.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())

@@ -5,11 +5,11 @@ public record AsItStands(Survey survey) {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof AsItStands that && that.survey.folded() == survey.folded() && that.survey.broken().equals(survey.broken());
+        return other instanceof AsItStands that && that.survey.core() == survey.core() && that.survey.broken().equals(survey.broken());
     }
 
     @Override
     public int hashCode() {
-        return System.identityHashCode(survey.folded());
+        return System.identityHashCode(survey.core());
     }
 }

@@ -7,14 +7,13 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import tallledger.core.survey.SheetPlan;
-import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.SurveyPlan;
 
 /** The plan of a survey, made afresh after every entry and kept until the next; a plan by the minute is made at every look. */
 @Component
 public class Plans {
 
-    private record Kept(SpindleSurvey of, Optional<BigDecimal> minutesLeft, SheetPlan plan) {
+    private record Kept(tallledger.core.survey.Survey of, Optional<BigDecimal> minutesLeft, SheetPlan plan) {
     }
 
     private final Clock clock;
@@ -27,11 +26,11 @@ public class Plans {
     /** The plan of the whole sheet. */
     public SheetPlan sheet(Survey survey) {
         Kept have = kept.get(survey.id());
-        if (have != null && have.of == survey.folded() && have.minutesLeft.isEmpty()) {
+        if (have != null && have.of == survey.core() && have.minutesLeft.isEmpty()) {
             return have.plan;
         }
-        SheetPlan plan = SheetPlan.of(survey.folded(), survey.steps(), clock.instant());
-        kept.put(survey.id(), new Kept(survey.folded(), plan.spindle().minutesLeft(), plan));
+        SheetPlan plan = SheetPlan.of(survey.core(), clock.instant());
+        kept.put(survey.id(), new Kept(survey.core(), plan.spindle().minutesLeft(), plan));
         return plan;
     }
 

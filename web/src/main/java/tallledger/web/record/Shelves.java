@@ -19,8 +19,6 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Stray;
 import tallledger.core.survey.SurveyEntries;
 
@@ -33,7 +31,7 @@ public class Shelves {
     private record Folded<T>(int head, T value) {
     }
 
-    private record Fold(JudgedBy judgedBy, List<Stray> strays, Optional<Chain.Break> otherDescription, SpindleSurvey spindle, StepLedger steps) {
+    private record Fold(JudgedBy judgedBy, List<Stray> strays, Optional<Chain.Break> otherDescription, tallledger.core.survey.Survey core) {
     }
 
     /** A machine on the shelf with its surveys, newest first; or what is left of one that cannot be read. */
@@ -180,7 +178,7 @@ public class Shelves {
             folds.put(book.getId(), have);
         }
         Fold fold = have.value;
-        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.spindle, fold.steps, fold.strays, books.broken(book).or(() -> fold.otherDescription));
+        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, fold.strays, books.broken(book).or(() -> fold.otherDescription));
     }
 
     private static Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {
@@ -198,8 +196,8 @@ public class Shelves {
         MachineDescription description = machine.version(by.version()).orElseThrow();
         Optional<Chain.Break> other = by.hash().equals(machine.entry(by.version()).orElseThrow().hash()) ? Optional.empty()
                 : Optional.of(new Chain.Break(by.entry().sequence(), Reason.of("chain.other-description", by.version())));
-        StepLedger steps = before.filter(b -> b.judgedBy.version() == by.version()).map(b -> b.steps.grown(description, entries))
-                .orElseGet(() -> StepLedger.fold(description, entries));
-        return new Fold(by, List.copyOf(strays), other, SpindleSurvey.fold(description, entries), steps);
+        tallledger.core.survey.Survey core = before.map(b -> b.judgedBy.version() == by.version() ? b.core.grown(entries) : b.core.by(description, entries))
+                .orElseGet(() -> tallledger.core.survey.Survey.fold(description, entries));
+        return new Fold(by, List.copyOf(strays), other, core);
     }
 }

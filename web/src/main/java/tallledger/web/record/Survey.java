@@ -22,15 +22,24 @@ import tallledger.core.survey.Stray;
  * @param id             its book
  * @param machine        the machine, at its newest version
  * @param machineVersion the version this survey judges by
- * @param folded         what its spindle runs come to
- * @param steps          what its steps come to
+ * @param core           what its entries come to
  * @param unjudged       entries that name a version of the description that cannot be read
  * @param broken         where its record is not what was written: the chain, or the description it judges by
  */
-public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey folded, StepLedger steps, List<Stray> unjudged, Optional<Chain.Break> broken) {
+public record Survey(long id, Machine machine, int machineVersion, tallledger.core.survey.Survey core, List<Stray> unjudged, Optional<Chain.Break> broken) {
+
+    /** What its spindle runs come to. */
+    public SpindleSurvey folded() {
+        return core.drive();
+    }
+
+    /** What its steps come to. */
+    public StepLedger steps() {
+        return core.steps();
+    }
 
     public List<Entry> entries() {
-        return folded.entries();
+        return core.entries();
     }
 
     /** Sequence of the last entry: what a form shown now has seen. */
@@ -56,7 +65,7 @@ public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey
 
     /** What a record is judged by now. */
     public Basis basis() {
-        return Basis.of(folded.machine().identity().unit(), machineVersion);
+        return Basis.of(core.machine().identity().unit(), machineVersion);
     }
 
     public String lastAuthor() {
@@ -66,7 +75,7 @@ public record Survey(long id, Machine machine, int machineVersion, SpindleSurvey
     /** Entries that count as nothing, each with its reason. */
     public Map<Integer, Reason> strays() {
         Map<Integer, Reason> strays = new TreeMap<>();
-        Stream.of(unjudged, folded.strays(), steps.strays()).flatMap(List::stream).forEach(s -> strays.putIfAbsent(s.entry().sequence(), s.because()));
+        Stream.of(unjudged, core.strays()).flatMap(List::stream).forEach(s -> strays.putIfAbsent(s.entry().sequence(), s.because()));
         return strays;
     }
 }

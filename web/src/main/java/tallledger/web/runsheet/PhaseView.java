@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.web.words.Words;
 
 /**
@@ -18,12 +18,13 @@ import tallledger.web.words.Words;
  */
 public record PhaseView(Phase phase, List<StepView> lines, long done, boolean here) {
 
-    static List<PhaseView> of(SpindleSurvey survey, StepLedger ledger, String key, Words words) {
+    static List<PhaseView> of(Survey survey, String key, Words words) {
+        StepLedger ledger = survey.steps();
         List<PhaseView> phases = new ArrayList<>();
         for (Phase phase : Phase.values()) {
             List<StepView> lines = new ArrayList<>();
             if (phase == Phase.SPINDLE) {
-                survey.steps().forEach(route -> lines.add(StepView.of(survey, ledger, route)));
+                survey.drive().steps().forEach(route -> lines.add(StepView.of(survey, route)));
             }
             ledger.inScope().stream().filter(s -> phaseOf(ledger, s) == phase).forEach(s -> lines.add(StepView.of(ledger, s, words)));
             if (!lines.isEmpty()) {

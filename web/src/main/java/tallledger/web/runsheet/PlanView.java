@@ -13,7 +13,6 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.BeyondProof;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SheetPlan;
-import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.record.Survey;
@@ -43,7 +42,6 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     }
 
     static PlanView of(Survey survey, SheetPlan plan, Words words) {
-        SpindleSurvey folded = survey.folded();
         RunPlan runs = plan.spindle().plan();
         List<Reason> summary = new ArrayList<>();
         if (survey.steps().scope() == Scope.WHOLE) {
@@ -58,7 +56,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
             summary.add(Reason.of("plan.gap", (runs.timeRatio() - 1) * 100));
         }
         return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
-                coming(survey, plan, words), BeyondProof.of(folded, survey.steps(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));
+                coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));
     }
 
     private static BigDecimal whole(double minutes) {

@@ -81,7 +81,7 @@ class RunSheetController {
         return sheet.write(survey, typed, model, response, () -> route
                 .flatMap(r -> RunForm.read(typed, survey.folded().machine(), r))
                 .flatMap(record -> typed.attempt("form", () -> {
-                    RunGate.check(survey.folded(), survey.steps(), route.get());
+                    RunGate.check(survey.core(), route.get());
                     return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded().table(), record);
                 })));
     }

@@ -65,7 +65,7 @@ public class SheetPage {
         Optional<Step> step = route.isPresent() ? Optional.empty() : key.flatMap(survey.steps()::step);
         model.addAttribute("why", wanted.isPresent() ? null : plan.why());
         model.addAttribute("key", key.orElse(""));
-        model.addAttribute("phases", PhaseView.of(survey.folded(), survey.steps(), key.orElse(""), words));
+        model.addAttribute("phases", PhaseView.of(survey.core(), key.orElse(""), words));
         model.addAttribute("plan", PlanView.of(survey, plan, words));
         model.addAttribute("schools", School.values());
         model.addAttribute("survey", survey);
@@ -74,7 +74,7 @@ public class SheetPage {
         model.addAttribute("submission", submission);
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
-        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.folded(), survey.steps(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.steps(), s)));
+        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.steps(), s)));
         model.addAttribute("gate", gate.orElse(null));
         boolean starts = gate.isEmpty() && (route.isPresent() || step.filter(Step::runs).isPresent());
         model.addAttribute("stopUse", survey.steps().stopUse().isEmpty() ? null : RunGate.stopUse(survey.steps()));
@@ -107,8 +107,8 @@ public class SheetPage {
             }
             sofar.put(f.name(), typed.get(f.name()));
         }));
-        model.addAttribute("task", step.filter(s -> check.isEmpty()).map(s -> TaskView.of(survey.steps(), s, sofar, survey.folded().machine().identity().unit(), words)).orElse(null));
-        model.addAttribute("photos", step.map(s -> survey.steps().photosOf(s.id())).orElse(List.of()));
+        model.addAttribute("task", step.filter(s -> check.isEmpty()).map(s -> TaskView.of(survey.core(), s, sofar, words)).orElse(null));
+        model.addAttribute("photos", step.map(s -> survey.core().photosOf(s.id())).orElse(List.of()));
     }
 
     /** @param starts whether something is to turn, and may */

@@ -9,6 +9,7 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Survey;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
@@ -23,11 +24,12 @@ import tallledger.web.words.Words;
  */
 public record StepView(String key, String name, String figure, String mark) {
 
-    static StepView of(SpindleSurvey survey, StepLedger ledger, Route route) {
+    static StepView of(Survey whole, Route route) {
+        SpindleSurvey survey = whole.drive();
         Run run = survey.latest().get(route);
         Speed speed = survey.table().speedOf(route).orElseThrow();
         String plate = speed.isSweep() ? "range" : survey.table().nominal(route).map(Figures::plain).orElse("?");
-        String figure = ledger.later().contains(route.key()) ? "later" : plate;
+        String figure = whole.steps().later().contains(route.key()) ? "later" : plate;
         return new StepView(route.key(), survey.machine().train().name(route), figure, mark(survey, route, speed, run));
     }
 

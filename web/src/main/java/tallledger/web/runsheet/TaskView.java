@@ -17,7 +17,7 @@ import tallledger.core.survey.Severity;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
-import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.WatchedCycle;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.words.Words;
@@ -44,14 +44,16 @@ public record TaskView(String key, Phase phase, String name, String task, String
     public record Ask(String text, String value, boolean changed) {
     }
 
-    static TaskView of(StepLedger ledger, Step step, Map<String, String> typed, LengthUnit unit, Words words) {
-        List<Ask> asked = ledger.asked(step).stream().map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), SurveyEntries.written(a.need()), a.changed())).toList();
+    static TaskView of(Survey survey, Step step, Map<String, String> typed, Words words) {
+        StepLedger ledger = survey.steps();
+        LengthUnit unit = survey.machine().identity().unit();
+        List<Ask> asked = ledger.asked(step).stream().map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
         Optional<CycleView> cycle = step.recording() instanceof WatchedCycle watched ? Optional.of(CycleView.blank(watched, typed, unit, words)) : Optional.empty();
         String page = step.recording() instanceof Recordings.Elsewhere e ? e.page() : "";
         return new TaskView(step.id(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", step.about().toArray()),
                 words.say("step." + step.code() + ".look", step.about().toArray()), asked, step.recording().fields(), step.recording().code(), step.recording().decides(),
                 step.recording().limit(), promised(step, words), step.ifBad(), BigDecimal.valueOf(step.seconds()).divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP).stripTrailingZeros(),
-                page, cycle, ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(), ledger.photosOf(step.id()), step.recording().isTimed());
+                page, cycle, ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(), survey.photosOf(step.id()), step.recording().isTimed());
     }
 
     private static String promised(Step step, Words words) {

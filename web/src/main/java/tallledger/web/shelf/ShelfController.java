@@ -32,7 +32,7 @@ class ShelfController {
         static Line of(Machine machine, List<Survey> surveys) {
             Optional<Survey> newest = surveys.stream().findFirst();
             Optional<Coverage.Counts> counts = newest.map(s -> s.folded().coverage().counts());
-            List<Finding> findings = newest.map(s -> Finding.of(s.folded(), s.steps())).orElse(List.of());
+            List<Finding> findings = newest.map(s -> Finding.of(s.core())).orElse(List.of());
             int speeds = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
             int steps = newest.map(s -> s.steps().latest().size()).orElse(0);
             int spared = newest.map(s -> (int) s.steps().inScope().stream().filter(s.steps()::isSpared).count()).orElse(0);

@@ -45,7 +45,7 @@ class VerdictController {
     String print(@PathVariable long id, Model model) {
         Survey survey = shelves.survey(id);
         model.addAllAttributes(view(survey));
-        model.addAttribute("images", survey.steps().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
+        model.addAttribute("images", survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
         return PdfReport.TEMPLATE;
     }
 
@@ -60,7 +60,7 @@ class VerdictController {
     /** Into the PDF go the pictures themselves. */
     private Map<String, Object> withImages(Survey survey) {
         Map<Integer, String> images = new HashMap<>();
-        survey.steps().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
+        survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
                 "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
         Map<String, Object> all = new HashMap<>(view(survey));
         all.put("images", images);

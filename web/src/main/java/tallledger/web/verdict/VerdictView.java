@@ -5,11 +5,9 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.Kind;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Photo;
 import tallledger.core.verdict.ClaimVerdict;
@@ -62,8 +60,8 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
-        return new VerdictView(folded.coverage().counts(), Finding.of(folded, survey.steps()), ClaimVerdict.of(folded, survey.steps()),
-                ConditionStatement.of(folded, survey.steps()).sentences(), lines, steps(survey), survey.steps().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
+        return new VerdictView(folded.coverage().counts(), Finding.of(survey.core()), ClaimVerdict.of(survey.core()),
+                ConditionStatement.of(survey.core()).sentences(), lines, steps(survey), survey.core().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
                 read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()), String.join(", ", read.stream().map(Entry::author).distinct().toList()),
                 survey.broken().isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
     }
@@ -79,11 +77,8 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
 
     /** Remarks of their own, and those written beside a run. */
     private static List<Remark> remarks(Survey survey) {
-        return survey.entries().stream().filter(e -> !survey.folded().struck().containsKey(e.sequence()) && e.damage().isEmpty())
-                .filter(e -> Set.of(Kind.REMARK.name(), Kind.RUN.name(), Kind.CHECK.name()).contains(e.kind()))
-                .map(e -> new Remark(e.author(), e.step(),
-                        e.payload().optionalText("text").or(() -> e.payload().optionalText("remark")).orElse(""), e.sequence()))
-                .filter(r -> !r.text().isEmpty()).toList();
+        return survey.core().decoded().counting().filter(h -> !h.event().remark().isEmpty())
+                .map(h -> new Remark(h.entry().by().author().written(), h.entry().step(), h.event().remark(), h.entry().sequence())).toList();
     }
 
     private static String time(Instant at) {

@@ -15,7 +15,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
@@ -332,7 +331,7 @@ class StoreTest {
             Survey read = app.bean(Shelves.class).survey(survey);
             assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5, 6, 7);
             assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable", "stray.format", "stray.time");
-            assertThat(read.folded().remarks()).extracting(e -> e.sequence()).containsExactly(8);
+            assertThat(read.core().remarks()).extracting(e -> e.entry()).containsExactly(8);
             assertThat(app.bean(Shelves.class).everything()).hasSize(1);
             for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries", "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {

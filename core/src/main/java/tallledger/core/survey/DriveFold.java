@@ -1,0 +1,80 @@
+package tallledger.core.survey;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.Coverage;
+import tallledger.core.coverage.Elements;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.SpeedTable;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Noted;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reason.Reason;
+
+/** The spindle drive's part of the fold. */
+final class DriveFold {
+
+    private final MachineDescription machine;
+    private final SpeedTable table;
+    private final Map<List<String>, Route> bySettings = new LinkedHashMap<>();
+
+    private final List<Run> runs = new ArrayList<>();
+    private final Map<Route, Run> latest = new LinkedHashMap<>();
+    private final Map<Route, Noted<String>> passed = new LinkedHashMap<>();
+    private final Set<Route> repeats = new LinkedHashSet<>();
+    private final Map<DriveCheck, CheckResult> checks = new EnumMap<>(DriveCheck.class);
+
+    DriveFold(MachineDescription machine) {
+        this.machine = machine;
+        this.table = machine.speeds();
+        table.speeds().forEach(s -> s.routes().forEach(r -> bySettings.put(machine.train().settings(r), r)));
+    }
+
+    SpindleSurvey folded(List<Repair> repairs) {
+        Elements elements = Elements.of(machine.train());
+        Map<Route, Outcome> outcomes = new LinkedHashMap<>();
+        latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
+        repeats.forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
+        return new SpindleSurvey(machine, table, elements, List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
+                checks, Coverage.of(table, elements, outcomes));
+    }
+
+    Optional<Reason> run(Event.RunMade event, Entry entry) {
+        Route route = bySettings.get(event.record().settings());
+        if (route == null) {
+            return Optional.of(Reason.of("stray.settings", String.join(" ", event.record().settings())));
+        }
+        Run run = Run.of(entry, route, event, table);
+        runs.add(run);
+        latest.remove(route);
+        latest.put(route, run);
+        passed.remove(route);
+        repeats.remove(route);
+        return Optional.empty();
+    }
+
+    void passedOver(List<String> settings, Noted<String> why) {
+        Optional.ofNullable(bySettings.get(settings)).filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, why));
+    }
+
+    void checked(CheckResult result) {
+        checks.put(result.check(), result);
+    }
+
+    /** Runs through the repaired part prove nothing any more; those that failed must be repeated, and only those. */
+    void repaired(Part part) {
+        List<Route> through = latest.keySet().stream().filter(route -> part.isOn(machine.train(), route)).toList();
+        for (Route route : through) {
+            if (latest.remove(route).outcome() == Outcome.FAILED) {
+                repeats.add(route);
+            }
+        }
+    }
+}

@@ -1,0 +1,299 @@
+package tallledger.core.survey;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.coverage.School;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.safety.Mounted;
+
+/**
+ * What an entry says, decoded once. What cannot be decoded is no event but a {@link Stray}. Whoever makes something of events is a
+ * {@link Listener}, so that a new kind of event is met by the compiler wherever it must be.
+ */
+public sealed interface Event {
+
+    /** What is made of an event of each kind. */
+    interface Listener<T> {
+
+        T opened(Opened event, Entry entry);
+
+        T adopted(DescriptionAdopted event, Entry entry);
+
+        T started(StartConfirmed event, Entry entry);
+
+        T stopped(Stopped event, Entry entry);
+
+        T planned(PlanChosen event, Entry entry);
+
+        T run(RunMade event, Entry entry);
+
+        T passedOver(PassedOver event, Entry entry);
+
+        T remarked(Remarked event, Entry entry);
+
+        T checked(Checked event, Entry entry);
+
+        T step(StepDone event, Entry entry);
+
+        T putOff(PutOff event, Entry entry);
+
+        T kit(KitSeen event, Entry entry);
+
+        T weighed(Weighed event, Entry entry);
+
+        T photographed(Photographed event, Entry entry);
+
+        T repaired(Repaired event, Entry entry);
+
+        T struck(Struck event, Entry entry);
+    }
+
+    /** @param entry that says it */
+    <T> T tell(Listener<T> listener, Entry entry);
+
+    /** What a person wrote of their own; it stands in a report under their name. Empty where there is none, or where it stands with its step. */
+    default String remark() {
+        return "";
+    }
+
+    /** The survey begins. */
+    record Opened(int version, String hash, String role, Scope scope) implements Event {
+        static Opened from(Entry entry) {
+            Payload p = entry.payload();
+            return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""), p.optionalText("role").orElse(entry.by().author().role()),
+                    p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.opened(this, entry);
+        }
+    }
+
+    /** A newer version of the description is judged by from here on. */
+    record DescriptionAdopted(int version, String hash) implements Event {
+        static DescriptionAdopted from(Entry entry) {
+            return new DescriptionAdopted(entry.payload().whole("machineVersion"), entry.payload().optionalText("machineHash").orElse(""));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.adopted(this, entry);
+        }
+    }
+
+    /**
+     * The start checks were made.
+     *
+     * @param items   how many
+     * @param mounted what is on the spindle; as typed, since an old record does not name its unit
+     */
+    record StartConfirmed(int items, Optional<Payload> mounted, Optional<Basis> basis) implements Event {
+        static StartConfirmed from(Entry entry) {
+            Payload p = entry.payload();
+            StartConfirmed event = new StartConfirmed(p.texts("items").size(), p.has("mounted") ? Optional.of(p.part("mounted")) : Optional.empty(), Basis.from(p));
+            event.mounted(LengthUnit.MM);
+            return event;
+        }
+
+        /** @param otherwise unit of a record that does not name its own */
+        public Optional<Mounted> mounted(LengthUnit otherwise) {
+            return mounted.map(m -> Mounted.from(m, basis.map(Basis::unit).orElse(otherwise)));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.started(this, entry);
+        }
+    }
+
+    /** Stopped for good: the start checks are due again. */
+    record Stopped() implements Event {
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.stopped(this, entry);
+        }
+    }
+
+    /** How the runs are planned from here on. */
+    record PlanChosen(School school, String minutes, PlanChoice choice) implements Event {
+        static PlanChosen from(Entry entry) {
+            Payload p = entry.payload();
+            School school = School.valueOf(p.text("school"));
+            String minutes = p.text("minutes");
+            return new PlanChosen(school, minutes, new PlanChoice(school,
+                    minutes.isEmpty() ? Optional.empty() : Optional.of(TypedNumber.parsePositive(minutes).value()), entry.at()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.planned(this, entry);
+        }
+    }
+
+    /** A speed was run. */
+    record RunMade(RunRecord record, Optional<JudgedThen> then) implements Event {
+        static RunMade from(Entry entry) {
+            return new RunMade(RunRecord.from(entry.payload()), JudgedThen.from(entry.payload()));
+        }
+
+        @Override
+        public String remark() {
+            return record.remark();
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.run(this, entry);
+        }
+    }
+
+    /** A step or a speed was passed over; exactly one of the two is named. */
+    record PassedOver(Optional<String> step, List<String> settings, String reason) implements Event {
+        static PassedOver from(Entry entry) {
+            Payload p = entry.payload();
+            return new PassedOver(p.optionalText("step"), p.texts("settings"), p.text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.passedOver(this, entry);
+        }
+    }
+
+    /** Somebody remarked something. */
+    record Remarked(String text) implements Event {
+        static Remarked from(Entry entry) {
+            return new Remarked(entry.payload().text("text"));
+        }
+
+        @Override
+        public String remark() {
+            return text;
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.remarked(this, entry);
+        }
+    }
+
+    /** A check at the spindle was made. */
+    record Checked(CheckResult result) implements Event {
+        static Checked from(Entry entry) {
+            return new Checked(CheckResult.from(entry));
+        }
+
+        @Override
+        public String remark() {
+            return result.remark();
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.checked(this, entry);
+        }
+    }
+
+    /**
+     * A step was done.
+     *
+     * @param typed     field by field as typed
+     * @param flagged   the surveyor says it is not as it should be
+     * @param confirmed what was confirmed to be so first
+     */
+    record StepDone(String step, Map<String, String> typed, boolean flagged, List<Need> confirmed, String remark, Optional<Basis> basis,
+                    Optional<JudgedThen> then) implements Event {
+        static StepDone from(Entry entry) {
+            Payload p = entry.payload();
+            Map<String, String> typed = new HashMap<>();
+            p.part("values").fields().forEach((name, value) -> typed.put(name, (String) value));
+            return new StepDone(p.text("step"), Map.copyOf(typed), p.flag("flagged"), p.texts("confirmed").stream().map(Need::read).toList(), p.text("remark"),
+                    Basis.from(p), JudgedThen.from(p));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.step(this, entry);
+        }
+    }
+
+    /** A step or speed is come back to later. */
+    record PutOff(String key) implements Event {
+        static PutOff from(Entry entry) {
+            return new PutOff(entry.payload().text("step"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.putOff(this, entry);
+        }
+    }
+
+    /** Kit or a paper was looked for, promised or awaited. */
+    record KitSeen(KitItem item) implements Event {
+        static KitSeen from(Entry entry) {
+            return new KitSeen(KitItem.from(entry.payload()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.kit(this, entry);
+        }
+    }
+
+    /** What the machine weighs and the lift is said to carry. */
+    record Weighed(Lift lift) implements Event {
+        static Weighed from(Entry entry) {
+            return new Weighed(Lift.from(entry.payload()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.weighed(this, entry);
+        }
+    }
+
+    /** A photograph was taken. */
+    record Photographed(Photo photo) implements Event {
+        static Photographed from(Entry entry) {
+            return new Photographed(Photo.from(entry));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.photographed(this, entry);
+        }
+    }
+
+    /** A part was put right. */
+    record Repaired(Part part, String what) implements Event {
+        static Repaired from(Entry entry) {
+            return new Repaired(Part.from(entry.payload()), entry.payload().text("what"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.repaired(this, entry);
+        }
+    }
+
+    /** An earlier entry does not count. */
+    record Struck(int target, String reason) implements Event {
+        static Struck from(Entry entry) {
+            return new Struck(entry.draft().strikes().orElseThrow(), entry.payload().text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.struck(this, entry);
+        }
+    }
+}

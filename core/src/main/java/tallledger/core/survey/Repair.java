@@ -1,0 +1,10 @@
+package tallledger.core.survey;
+
+/**
+ * A repair that was not struck.
+ *
+ * @param entry its entry
+ * @param author who wrote it
+ */
+public record Repair(int entry, String author, Part part, String what) {
+}

@@ -1,0 +1,52 @@
+package tallledger.core.survey;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Noted;
+import tallledger.core.machine.MachineDescription;
+
+/**
+ * A survey: its entries folded by a description of its machine.
+ *
+ * @param machine the description judged by
+ * @param decoded the entries, each decoded once
+ * @param drive   what its runs come to
+ * @param steps   what its steps come to
+ * @param remarks remarks that were not struck, with their entries
+ * @param repairs repairs that were not struck
+ * @param photos  photographs that were not struck
+ * @param plan    how the runs are planned, where somebody chose
+ * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
+ */
+public record Survey(MachineDescription machine, Decoded decoded, SpindleSurvey drive, StepLedger steps, List<Noted<String>> remarks, List<Repair> repairs,
+                     List<Photo> photos, Optional<PlanChoice> plan, List<Stray> strays) {
+
+    public static Survey fold(MachineDescription machine, List<Entry> entries) {
+        return new SurveyFold(machine, Catalogue.of(machine), Decoded.of(entries), List.of()).fold();
+    }
+
+    /** The same survey with newer entries: nothing is decoded or judged twice. */
+    public Survey grown(List<Entry> all) {
+        return new SurveyFold(machine, steps.steps(), decoded.grown(all), steps.judged()).fold();
+    }
+
+    /** The same entries by another description: nothing is decoded twice, and every step is judged by it. */
+    public Survey by(MachineDescription other, List<Entry> all) {
+        return new SurveyFold(other, Catalogue.of(other), decoded.grown(all), List.of()).fold();
+    }
+
+    public List<Entry> entries() {
+        return decoded.entries();
+    }
+
+    /** Struck entries, with the entry that strikes each. */
+    public Map<Integer, Entry> struck() {
+        return decoded.struck();
+    }
+
+    public List<Photo> photosOf(String step) {
+        return photos.stream().filter(p -> p.step().equals(step)).toList();
+    }
+}

@@ -1,0 +1,156 @@
+package tallledger.web.entries;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import tallledger.core.kit.KitItem;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.machine.FitOut;
+import tallledger.core.reading.Method;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.safety.Mounted;
+import tallledger.core.survey.Event;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.Systems;
+import tallledger.web.words.Words;
+
+/** What each kind of entry says, in words. */
+record EntryWords(Words words, FitOut fitOut) implements Event.Listener<String> {
+
+    @Override
+    public String opened(Event.Opened event, Entry entry) {
+        return words.say("entry.opened", event.version(), event.role());
+    }
+
+    @Override
+    public String adopted(Event.DescriptionAdopted event, Entry entry) {
+        return words.say("entry.adopted", event.version());
+    }
+
+    @Override
+    public String started(Event.StartConfirmed event, Entry entry) {
+        return words.say("entry.start", event.items()) + event.mounted().map(this::mounted).orElse("");
+    }
+
+    @Override
+    public String stopped(Event.Stopped event, Entry entry) {
+        return words.say("entry.stopped");
+    }
+
+    @Override
+    public String planned(Event.PlanChosen event, Entry entry) {
+        return words.say("entry.plan", event.school(), event.minutes().isEmpty() ? 0 : 1, event.minutes());
+    }
+
+    @Override
+    public String run(Event.RunMade event, Entry entry) {
+        RunRecord run = event.record();
+        Stream<Optional<String>> parts = Stream.of(
+                Optional.of(run.reading().map(this::read).orElseGet(() -> words.say(run.swept() ? "entry.swept" : "entry.unread"))),
+                Optional.of(run.symptoms().stream().map(words::of).collect(Collectors.joining(", "))),
+                run.shift().filter(s -> s.symptom().isEmpty()).map(words::of),
+                run.loaded() ? Optional.of(words.say("entry.loaded")) : Optional.empty(),
+                run.quiet() ? Optional.of(words.say("entry.quiet")) : Optional.empty(),
+                Optional.of(run.remark()));
+        return joined(parts.flatMap(Optional::stream).toList());
+    }
+
+    private String read(SpeedReading reading) {
+        if (reading.method() == Method.TAP_COUNT) {
+            return words.say("entry.taps", reading.asTyped().get("turns"), reading.asTyped().get("seconds"));
+        }
+        String marks = Optional.ofNullable(reading.asTyped().get("marks")).map(m -> " " + words.say("entry.marks", m)).orElse("");
+        return words.say("entry.read", reading.asTyped().get("reading"), reading.method()) + marks;
+    }
+
+    @Override
+    public String passedOver(Event.PassedOver event, Entry entry) {
+        return event.reason();
+    }
+
+    @Override
+    public String remarked(Event.Remarked event, Entry entry) {
+        return event.text();
+    }
+
+    @Override
+    public String checked(Event.Checked event, Entry entry) {
+        String seconds = entry.payload().text("seconds");
+        return words.say(event.result().good() ? "entry.check-good" : "entry.check-bad", event.result().check(), seconds.isEmpty() ? 0 : 1, seconds,
+                event.result().remark());
+    }
+
+    /** What was typed, field by field, and what the surveyor said of it. */
+    @Override
+    public String step(Event.StepDone event, Entry entry) {
+        List<String> parts = new ArrayList<>();
+        if (event.flagged()) {
+            parts.add(words.say("entry.not-right"));
+        } else if (event.typed().isEmpty()) {
+            parts.add(words.say("entry.right"));
+        }
+        new TreeMap<>(event.typed()).forEach((field, value) -> {
+            if (!value.isBlank()) {
+                parts.add(words.say("field." + field) + " " + value.strip().replaceAll("\\R+", ", "));
+            }
+        });
+        parts.add(event.remark());
+        return joined(parts);
+    }
+
+    @Override
+    public String putOff(Event.PutOff event, Entry entry) {
+        return words.say("entry.later");
+    }
+
+    @Override
+    public String kit(Event.KitSeen event, Entry entry) {
+        KitItem item = event.item();
+        List<String> parts = new ArrayList<>(List.of(item.name() + ": " + words.of(item.state())));
+        if (item.isPromised()) {
+            parts.add(words.say("entry.kit-promised", item.promised()));
+        }
+        item.cost().ifPresent(c -> parts.add(words.say("entry.kit-cost", c)));
+        item.until().ifPresent(u -> parts.add(words.say("entry.kit-until", u.toString())));
+        parts.add(item.note());
+        return joined(parts);
+    }
+
+    @Override
+    public String weighed(Event.Weighed event, Entry entry) {
+        return words.say(event.lift().says());
+    }
+
+    @Override
+    public String photographed(Event.Photographed event, Entry entry) {
+        return words.say("entry.photo", event.photo().caption(), event.photo().width(), event.photo().height(), event.photo().sha256().substring(0, 8));
+    }
+
+    @Override
+    public String repaired(Event.Repaired event, Entry entry) {
+        return event.part().system().map(system -> words.say("entry.system-repaired", words.say(Systems.named(system, fitOut)), event.what()))
+                .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what())).orElseThrow());
+    }
+
+    @Override
+    public String struck(Event.Struck event, Entry entry) {
+        return words.say("entry.strike", event.target(), event.reason());
+    }
+
+    private String mounted(Payload m) {
+        List<String> parts = new ArrayList<>(List.of(words.of(Mounted.Kind.valueOf(m.text("kind")))));
+        parts.add(m.text("diameter").isEmpty() ? "" : words.say("entry.mounted-diameter", m.text("diameter")));
+        parts.add(m.text("markedRpm").isEmpty() ? "" : words.say("entry.mounted-rpm", m.text("markedRpm")));
+        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-ms", m.text("markedMs")));
+        parts.add(m.text("askedOf").isEmpty() ? "" : words.say("entry.mounted-asked", m.text("askedOf")));
+        return "; " + words.say("entry.mounted", parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(", ")));
+    }
+
+    private static String joined(List<String> parts) {
+        return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining("; "));
+    }
+}
