@@ -6,7 +6,9 @@ import static tallledger.core.Machines.lever;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.drive.Route;
@@ -14,6 +16,7 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
 
 class CoverageTest {
@@ -37,6 +40,26 @@ class CoverageTest {
 
     private Mark mark(Coverage coverage, String name) {
         return coverage.mark(table.speedOf(route(name)).orElseThrow());
+    }
+
+    /** A sliding drive in two ranges: two sweeps, counted apart from the four ends. */
+    @Test
+    void sweepsAreCountedApart() {
+        MachineDescription sliding = Machines.lathe("40 300 350 2200", lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
+        SpeedTable speeds = sliding.speeds();
+        List<Route> sweeps = speeds.speeds().stream().filter(Speed::isSweep).map(s -> s.routes().get(0)).toList();
+        assertThat(sweeps).hasSize(2);
+        Coverage.Counts none = Coverage.of(speeds, Elements.of(sliding.train()), Map.of()).counts();
+        Coverage.Counts one = Coverage.of(speeds, Elements.of(sliding.train()), Map.of(sweeps.get(0), Outcome.PROVEN, sweeps.get(1), Outcome.FAILED)).counts();
+        assertThat(List.of(none.all(), none.run(), none.sweeps(), none.sweepsProven())).containsExactly(4, 0, 2, 0);
+        assertThat(List.of(one.run(), one.sweeps(), one.sweepsProven())).containsExactly(0, 2, 1);
+    }
+
+    @Test
+    void noisesAreWhatIsHeard() {
+        assertThat(Stream.of(Symptom.values()).filter(Symptom::isNoise))
+                .containsExactly(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS, Symptom.RUNS_ROUGH);
+        assertThat(Stream.of(Symptom.values()).filter(Symptom::stopsDrive)).containsExactly(Symptom.WILL_NOT_ENGAGE, Symptom.NO_DRIVE);
     }
 
     /** A1, B2, C3, C4 exercise every element; the other eight are inferred. */

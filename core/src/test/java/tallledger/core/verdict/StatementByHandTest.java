@@ -2,6 +2,11 @@ package tallledger.core.verdict;
 
 import static tallledger.core.Machines.lever;
 
+import tallledger.core.safety.Mounted;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Route;
+import java.util.Optional;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -43,6 +48,24 @@ class StatementByHandTest {
         book.run(List.of(range, gear, way), rpm, false, feel, quiet, symptoms.toArray(Symptom[]::new));
     }
 
+    /** The spindle drive alone: a repair, a speed too close to call, one beyond the chuck's mark, a sweep, and claims of it. */
+    @Test
+    void aSpindleDriveAloneIsAsItsListSays() {
+        MachineDescription sliding = Machines.lathe("40 300 350 2200", List.of(new Claim(Claim.Attribute.SPEED_COUNT, "5", Claim.Source.PLATE, ""),
+                new Claim(Claim.Attribute.FASTEST_SPEED, "2200", Claim.Source.PLATE, ""), new Claim(Claim.Attribute.REVERSES, "yes", Claim.Source.SELLER, "")), List.of(),
+                lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
+        SurveyBook book = new SurveyBook(sliding, Scope.SPINDLE_DRIVE, 0);
+        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
+                Mounted.parse(Mounted.Kind.CHUCK, "200", "1000", "", "", LengthUnit.MM)));
+        List<Route> routes = sliding.train().routes();
+        book.run(sliding.train().settings(routes.get(0)), "40.8", false);
+        book.run(sliding.train().settings(routes.get(1)), "306.0", false);
+        book.run(sliding.train().settings(routes.get(3)), "371", false);
+        book.run(sliding.train().settings(routes.get(2)), "", false);
+        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.Position("range", "H"), "new key"));
+        listed("statement-drive", book.survey());
+    }
+
     @Test
     void everySentenceFindingAndClaimIsAsTheListSays() {
         run("A", "1", "forward", "31.9", Set.of(), ShiftFeel.ENGAGES_CLEAN, true);
@@ -72,8 +95,11 @@ class StatementByHandTest {
         book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.System("lamp"), "new bulb"));
         book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), List.of(), "clean shop"));
 
-        Survey survey = book.survey();
-        ByHand.check("statement", Stream.of(ConditionStatement.of(survey).sentences().stream().map(s -> "SAYS " + s.words() + " " + s.entries()),
+        listed("statement", book.survey());
+    }
+
+    private static void listed(String name, Survey survey) {
+        ByHand.check(name, Stream.of(ConditionStatement.of(survey).sentences().stream().map(s -> "SAYS " + s.words() + " " + s.entries()),
                 Finding.of(survey).stream().map(f -> "FINDS " + f.severity() + " " + f.what() + " " + f.entries()),
                 ClaimVerdict.of(survey).stream().map(c -> "CLAIM " + c.claim().attribute() + " " + c.claim().value() + " " + c.standing() + " " + c.because() + " " + c.entries()))
                 .flatMap(s -> s));
