@@ -64,7 +64,7 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
 
     /** A step done on this machine: its own figures where it hides a fault, else sound ones. */
     public Answer answer(Step step, RandomGenerator random) {
-        Map<String, String> values = new HashMap<>(new StepAnswers(description, random).sound(step));
+        Map<String, String> values = new HashMap<>(step.recording().tell(new StepAnswers(description, step.code(), random)));
         Map<String, String> own = wrong.getOrDefault(step.id(), Map.of());
         values.putAll(own);
         values.remove(REMARK);

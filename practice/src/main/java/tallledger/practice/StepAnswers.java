@@ -15,70 +15,139 @@ import tallledger.core.cycle.CycleScripts;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
-import tallledger.core.survey.GrinderRecordings;
-import tallledger.core.survey.MotionRecordings;
-import tallledger.core.survey.Recording;
-import tallledger.core.survey.Recordings;
-import tallledger.core.survey.Step;
-import tallledger.core.survey.SupplyCheck;
-import tallledger.core.survey.WatchedCycle;
+import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.SpindleCheck;
+import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.WatchedCycle;
 
 /**
  * What a surveyor would type at a step of a simulated machine. A sound step's figures lie well within its limits, with scatter;
  * where the machine hides a fault, its own figures stand instead.
  */
-final class StepAnswers {
+final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     private final MachineDescription machine;
+    private final String code;
     private final RandomGenerator random;
 
-    StepAnswers(MachineDescription machine, RandomGenerator random) {
+    /** @param code of the step that is answered */
+    StepAnswers(MachineDescription machine, String code, RandomGenerator random) {
         this.machine = machine;
+        this.code = code;
         this.random = random;
     }
 
-    Map<String, String> sound(Step step) {
-        Recording recording = step.recording();
-        if (recording instanceof Recordings.Note) {
-            return Map.of("text", step.code().equals("serial") ? machine.identity().model() + "-" + (1000 + random.nextInt(9000)) : "read, see the photograph");
-        } else if (recording instanceof Recordings.Count) {
-            return Map.of("count", "3");
-        } else if (recording instanceof Recordings.Measure m) {
-            return Map.of(m.graded().unit().equals("s") ? "seconds" : "value", within(m.graded(), BigDecimal.ONE, m.graded().unit()));
-        } else if (recording instanceof Recordings.Scaled s) {
-            return Map.of("value", within(s.graded(), BigDecimal.ONE, "mm"), "over", s.per().toPlainString() + " mm");
-        } else if (recording instanceof Recordings.Rise) {
-            return Map.of("cold", "18.5", "hot", BigDecimal.valueOf(34 + random.nextInt(6)).toPlainString() + ".0");
-        } else if (recording instanceof WatchedCycle cycle) {
-            return Map.of("log", log(cycle.script()));
-        } else if (recording instanceof SupplyCheck supply) {
-            return supply(supply);
-        } else if (recording instanceof GrinderRecordings.WheelMark) {
-            return Map.of("across", "300 mm", "markedMs", "35");
-        } else if (recording instanceof GrinderRecordings.ToCentre) {
-            return Map.of("outerRadius", "300 mm", "outerSpeed", "40", "innerRadius", "150 mm", "innerSpeed", "79");
-        } else if (recording instanceof GrinderRecordings.ThroughFeed) {
-            return Map.of("diameter", "300 mm", "speed", "30", "angle", "3", "distance", "1000 mm", "seconds", "41.2");
-        }
-        return moved(recording);
+    @Override
+    public Map<String, String> look(Recordings.Look look) {
+        return Map.of();
     }
 
-    private Map<String, String> moved(Recording recording) {
-        if (recording instanceof MotionRecordings.Feed feed) {
-            return feed(feed);
-        } else if (recording instanceof MotionRecordings.Travel travel) {
-            return Map.of("value", travel.claimed().map(c -> c.add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150)).stripTrailingZeros().toPlainString() + " mm");
-        } else if (recording instanceof MotionRecordings.FiveTrips) {
-            return Map.of("stops", hundredths(5, 0, 3));
-        } else if (recording instanceof MotionRecordings.BacklashAlong) {
-            return Map.of("minus", hundredths(3, 6, 3), "middle", hundredths(3, 7, 3), "plus", hundredths(3, 6, 3));
-        } else if (recording instanceof MotionRecordings.ThreadCut) {
-            return Map.of("pitch", "2 mm", "length", "80.005 mm", "turns", "40");
-        } else if (recording instanceof MotionRecordings.Wheels) {
-            return Map.of("wheels", "24 28 30 32 36 40 44 48 52 56 60 63 127");
+    @Override
+    public Map<String, String> note(Recordings.Note note) {
+        return Map.of("text", code.equals("serial") ? machine.identity().model() + "-" + (1000 + random.nextInt(9000)) : "read, see the photograph");
+    }
+
+    @Override
+    public Map<String, String> count(Recordings.Count count) {
+        return Map.of("count", "3");
+    }
+
+    @Override
+    public Map<String, String> measure(Recordings.Measure m) {
+        return Map.of(m.graded().unit().equals("s") ? "seconds" : "value", within(m.graded(), BigDecimal.ONE, m.graded().unit()));
+    }
+
+    @Override
+    public Map<String, String> scaled(Recordings.Scaled s) {
+        return Map.of("value", within(s.graded(), BigDecimal.ONE, "mm"), "over", s.per().toPlainString() + " mm");
+    }
+
+    @Override
+    public Map<String, String> rise(Recordings.Rise rise) {
+        return Map.of("cold", "18.5", "hot", BigDecimal.valueOf(34 + random.nextInt(6)).toPlainString() + ".0");
+    }
+
+    @Override
+    public Map<String, String> elsewhere(Recordings.Elsewhere elsewhere) {
+        return Map.of();
+    }
+
+    @Override
+    public Map<String, String> feed(MotionRecordings.Feed feed) {
+        BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000) : feed.per() == Axis.Per.REV ? new BigDecimal("0.2") : HUNDRED);
+        double off = 1 + 0.02 * (random.nextDouble() - 0.5);
+        if (feed.per() == Axis.Per.REV) {
+            int turns = Math.max(20, (int) Math.ceil(60 / rate.doubleValue()));
+            return Map.of("distance", new BigDecimal(rate.doubleValue() * turns * off).setScale(1, RoundingMode.HALF_UP) + " mm", "turns", String.valueOf(turns));
         }
+        double distance = feed.rapid() ? 400 : Math.min(200, Math.max(20, rate.doubleValue()));
+        double seconds = distance / rate.doubleValue() * 60 * off;
+        return Map.of("distance", new BigDecimal(distance).setScale(1, RoundingMode.HALF_UP) + " mm", "seconds", new BigDecimal(seconds).round(new MathContext(4)).toPlainString());
+    }
+
+    @Override
+    public Map<String, String> travel(MotionRecordings.Travel travel) {
+        return Map.of("value", travel.claimed().map(c -> c.add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150)).stripTrailingZeros().toPlainString() + " mm");
+    }
+
+    @Override
+    public Map<String, String> trips(MotionRecordings.FiveTrips trips) {
+        return Map.of("stops", hundredths(5, 0, 3));
+    }
+
+    @Override
+    public Map<String, String> backlash(MotionRecordings.BacklashAlong backlash) {
+        return Map.of("minus", hundredths(3, 6, 3), "middle", hundredths(3, 7, 3), "plus", hundredths(3, 6, 3));
+    }
+
+    @Override
+    public Map<String, String> wheels(MotionRecordings.Wheels wheels) {
+        return Map.of("wheels", "24 28 30 32 36 40 44 48 52 56 60 63 127");
+    }
+
+    @Override
+    public Map<String, String> thread(MotionRecordings.ThreadCut thread) {
+        return Map.of("pitch", "2 mm", "length", "80.005 mm", "turns", "40");
+    }
+
+    @Override
+    public Map<String, String> supply(SupplyCheck check) {
+        double volts = check.plate().volts().map(BigDecimal::doubleValue).orElse(400.0);
+        Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts), "hertz", "50.0"));
+        if (check.plate().phases() == 3) {
+            typed.put("l23", volt(volts));
+            typed.put("l31", volt(volts));
+        }
+        return typed;
+    }
+
+    @Override
+    public Map<String, String> cycle(WatchedCycle cycle) {
+        return Map.of("log", log(cycle.script()));
+    }
+
+    @Override
+    public Map<String, String> wheelMark(GrinderRecordings.WheelMark mark) {
+        return Map.of("across", "300 mm", "markedMs", "35");
+    }
+
+    @Override
+    public Map<String, String> toCentre(GrinderRecordings.ToCentre table) {
+        return Map.of("outerRadius", "300 mm", "outerSpeed", "40", "innerRadius", "150 mm", "innerSpeed", "79");
+    }
+
+    @Override
+    public Map<String, String> throughFeed(GrinderRecordings.ThroughFeed feed) {
+        return Map.of("diameter", "300 mm", "speed", "30", "angle", "3", "distance", "1000 mm", "seconds", "41.2");
+    }
+
+    @Override
+    public Map<String, String> spindleCheck(SpindleCheck check) {
         return Map.of();
     }
 
@@ -91,28 +160,6 @@ final class StepAnswers {
     private String hundredths(int count, int from, int spread) {
         return IntStream.range(0, count).mapToObj(i -> new BigDecimal(from + random.nextInt(spread)).movePointLeft(2).setScale(3, RoundingMode.UNNECESSARY) + "mm")
                 .collect(Collectors.joining(" "));
-    }
-
-    private Map<String, String> feed(MotionRecordings.Feed feed) {
-        BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000) : feed.per() == Axis.Per.REV ? new BigDecimal("0.2") : HUNDRED);
-        double off = 1 + 0.02 * (random.nextDouble() - 0.5);
-        if (feed.per() == Axis.Per.REV) {
-            int turns = Math.max(20, (int) Math.ceil(60 / rate.doubleValue()));
-            return Map.of("distance", new BigDecimal(rate.doubleValue() * turns * off).setScale(1, RoundingMode.HALF_UP) + " mm", "turns", String.valueOf(turns));
-        }
-        double distance = feed.rapid() ? 400 : Math.min(200, Math.max(20, rate.doubleValue()));
-        double seconds = distance / rate.doubleValue() * 60 * off;
-        return Map.of("distance", new BigDecimal(distance).setScale(1, RoundingMode.HALF_UP) + " mm", "seconds", new BigDecimal(seconds).round(new MathContext(4)).toPlainString());
-    }
-
-    private Map<String, String> supply(SupplyCheck check) {
-        double volts = check.plate().volts().map(BigDecimal::doubleValue).orElse(400.0);
-        Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts), "hertz", "50.0"));
-        if (check.plate().phases() == 3) {
-            typed.put("l23", volt(volts));
-            typed.put("l31", volt(volts));
-        }
-        return typed;
     }
 
     private String volt(double about) {

@@ -19,7 +19,7 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.PlateRemark;
-import tallledger.core.survey.DriveCheck;
+import tallledger.core.evidence.DriveCheck;
 
 /** The shortlist counted by hand. */
 class KestrelValeTest {

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Random;
 import tallledger.core.ledger.By;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.SpindleCheck;
+import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;

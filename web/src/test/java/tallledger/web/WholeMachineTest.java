@@ -24,7 +24,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.Catalogue;
 import tallledger.core.survey.RunRecord;
-import tallledger.core.survey.SpindleCheck;
+import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.Step;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;

@@ -34,7 +34,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.survey.Catalogue;
-import tallledger.core.survey.SpindleCheck;
+import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.Systems;
 import tallledger.core.survey.UsualKit;

@@ -20,8 +20,9 @@ import tallledger.core.reason.Refused;
  *
  * @param rate     mm/min or mm/rev
  * @param expanded U (k = 2), same unit
+ * @param per      by the turn or by the minute
  */
-public record FeedReading(BigDecimal rate, double expanded) {
+public record FeedReading(BigDecimal rate, double expanded, Axis.Per per) {
 
     /** ± share of the chart for a feed (house rule). */
     public static final BigDecimal FEED_TOLERANCE = new BigDecimal("0.10");
@@ -45,7 +46,7 @@ public record FeedReading(BigDecimal rate, double expanded) {
         }
         BigDecimal rate = distance.mm().multiply(MINUTE).divide(seconds, MathContext.DECIMAL64);
         return new FeedReading(rate.round(SHOWN), COVERAGE * rate.doubleValue()
-                * Math.hypot(relative(distance), Math.hypot(HAND, typedSeconds.step().doubleValue() / Math.sqrt(12)) / seconds.doubleValue()));
+                * Math.hypot(relative(distance), Math.hypot(HAND, typedSeconds.step().doubleValue() / Math.sqrt(12)) / seconds.doubleValue()), Axis.Per.MIN);
     }
 
     /** @throws Refused for fewer than one turn, and for no distance */
@@ -55,7 +56,7 @@ public record FeedReading(BigDecimal rate, double expanded) {
             throw Refused.because("feed.turns", turns).at("turns");
         }
         BigDecimal rate = distance.mm().divide(turns, MathContext.DECIMAL64);
-        return new FeedReading(rate.round(SHOWN), COVERAGE * rate.doubleValue() * relative(distance));
+        return new FeedReading(rate.round(SHOWN), COVERAGE * rate.doubleValue() * relative(distance), Axis.Per.REV);
     }
 
     private static void moved(TypedLength distance) {
@@ -70,12 +71,17 @@ public record FeedReading(BigDecimal rate, double expanded) {
     }
 
     /** Against what the chart promises; empty where it does not say. */
-    public Optional<Judgement> against(Optional<BigDecimal> promised, BigDecimal tolerance, String unit) {
+    public Optional<Judgement> against(Optional<BigDecimal> promised, BigDecimal tolerance) {
         return promised.map(n -> {
             BigDecimal part = n.multiply(tolerance);
-            Limit limit = new Limit(n.subtract(part).stripTrailingZeros(), n.add(part).stripTrailingZeros(), unit,
+            Limit limit = new Limit(n.subtract(part).stripTrailingZeros(), n.add(part).stripTrailingZeros(), unit(),
                     Reason.of("limit.feed", tolerance.movePointRight(2).stripTrailingZeros(), n));
             return Judgement.of(rate, expanded, limit);
         });
+    }
+
+    /** Unit of the rate. */
+    public String unit() {
+        return per == Axis.Per.REV ? "mm/rev" : "mm/min";
     }
 }

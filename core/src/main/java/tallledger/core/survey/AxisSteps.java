@@ -3,20 +3,23 @@ package tallledger.core.survey;
 import static tallledger.core.survey.Phase.ACCURACY;
 import static tallledger.core.survey.Phase.MOVEMENT;
 import static tallledger.core.survey.Phase.TRAVELS;
-import static tallledger.core.survey.Severity.BEFORE_USE;
-import static tallledger.core.survey.Severity.LIVE_WITH;
-import static tallledger.core.survey.Severity.SOON;
+import static tallledger.core.evidence.Severity.BEFORE_USE;
+import static tallledger.core.evidence.Severity.LIVE_WITH;
+import static tallledger.core.evidence.Severity.SOON;
 import static tallledger.core.survey.Template.step;
 
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.HouseLimits;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.survey.MotionRecordings.Feed.Rate;
+import tallledger.core.evidence.MotionRecordings.Feed.Rate;
 import tallledger.core.survey.Need.Kind;
 
 /**
@@ -54,16 +57,16 @@ final class AxisSteps {
     }
 
     /** Slowest to the minus side, fastest to the plus side. */
-    private static Recording feed(Template.Subject s) {
+    private static Recording<?> feed(Template.Subject s) {
         Axis.Rates rates = s.moves().rates();
         return new MotionRecordings.Feed(rates.per(), promised(s, s.plus() ? rates.fastest() : rates.slowest()), s.plus() ? Rate.FASTEST : Rate.SLOWEST);
     }
 
-    private static Recording rapid(Template.Subject s) {
+    private static Recording<?> rapid(Template.Subject s) {
         return new MotionRecordings.Feed(Axis.Per.MIN, promised(s, s.moves().rates().rapid()), Rate.RAPID);
     }
 
-    private static Recording travel(Template.Subject s) {
+    private static Recording<?> travel(Template.Subject s) {
         return new MotionRecordings.Travel(promised(s, s.moves().travel()));
     }
 

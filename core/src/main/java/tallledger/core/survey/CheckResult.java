@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;

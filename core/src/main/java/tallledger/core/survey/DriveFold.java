@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Outcome;

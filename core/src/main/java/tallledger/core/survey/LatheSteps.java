@@ -6,15 +6,18 @@ import static tallledger.core.survey.Phase.MOVEMENT;
 import static tallledger.core.survey.Phase.STANDING;
 import static tallledger.core.survey.Phase.TEST_CUT;
 import static tallledger.core.survey.Phase.TRAVELS;
-import static tallledger.core.survey.Severity.BEFORE_USE;
-import static tallledger.core.survey.Severity.LIVE_WITH;
-import static tallledger.core.survey.Severity.NOTE;
-import static tallledger.core.survey.Severity.SOON;
+import static tallledger.core.evidence.Severity.BEFORE_USE;
+import static tallledger.core.evidence.Severity.LIVE_WITH;
+import static tallledger.core.evidence.Severity.NOTE;
+import static tallledger.core.evidence.Severity.SOON;
 import static tallledger.core.survey.Template.step;
 
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.HouseLimits;
 import tallledger.core.machine.Feature;
@@ -66,7 +69,7 @@ final class LatheSteps {
     private LatheSteps() {
     }
 
-    static Recording wheels(Template.Subject subject) {
+    static Recording<?> wheels(Template.Subject subject) {
         return new MotionRecordings.Wheels(subject.machine().fitOut().chart().map(c -> c.parse(subject.machine().identity().unit())));
     }
 }

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.evidence.SpindleCheck;
+
 /** How much of the machine a survey goes through. */
 public enum Scope {
     WHOLE,

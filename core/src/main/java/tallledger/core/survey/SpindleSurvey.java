@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.ColdSpindle;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Elements;

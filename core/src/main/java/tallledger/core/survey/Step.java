@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.IntStream;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Severity;
 import tallledger.core.reason.Reason;
 
 /**
@@ -22,7 +24,7 @@ import tallledger.core.reason.Reason;
  * @param runs      whether something turns or travels under power, so that the start checks are due first
  * @param spares    codes of steps it makes needless when it is good
  */
-public record Step(String id, String code, List<String> about, Phase phase, Recording recording, Severity ifBad, int seconds,
+public record Step(String id, String code, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
                    List<Need> needs, String system, String axis, boolean runs, Set<String> spares) {
 
     public Step {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
@@ -111,8 +112,8 @@ final class StepFold {
         StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.of(entry, event, step, unit));
         event.confirmed().forEach(this::confirm);
         record(result);
-        if (step.recording() instanceof GrinderRecordings.WheelMark mark && !result.isBad()) {
-            wheelMark = Optional.of(mark.wheel(result.values()));
+        if (!result.isBad()) {
+            result.as(Mounted.class).ifPresent(wheel -> wheelMark = Optional.of(wheel));
         }
         return Optional.empty();
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;

@@ -3,6 +3,10 @@ package tallledger.core.survey;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reading.LengthUnit;
@@ -11,22 +15,33 @@ import tallledger.core.reading.LengthUnit;
  * One step as recorded.
  *
  * @param values    what was typed
+ * @param value     what that was read to, as the step's record reads it
  * @param judgement what the numbers come to
  * @param flagged   the surveyor says it is not as it should be, whatever the numbers say
  * @param then      how it was judged when it was written
  */
-public record StepResult(int entry, Instant at, String author, Step step, Values values, StepJudgement judgement, boolean flagged, String remark,
+public record StepResult(int entry, Instant at, String author, Step step, Values values, Object value, StepJudgement judgement, boolean flagged, String remark,
                          Optional<JudgedThen> then) {
 
     /** @param otherwise unit of a record that does not name what it was written by */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise) {
         Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge));
-        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, step.recording().judge(values), done.flagged(), done.remark(), done.then());
+        return of(entry, done, step, step.recording(), values);
+    }
+
+    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values) {
+        V value = recording.read(values);
+        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, value, recording.judge(value), done.flagged(), done.remark(), done.then());
+    }
+
+    /** What was recorded, where it is of that kind. */
+    public <T> Optional<T> as(Class<T> type) {
+        return type.isInstance(value) ? Optional.of(type.cast(value)) : Optional.empty();
     }
 
     static StepResult of(CheckResult check, Step step, LengthUnit unit) {
         StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), java.util.List.of(), Optional.empty());
-        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), judgement, check.isBad(), check.remark(),
+        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), check, judgement, check.isBad(), check.remark(),
                 check.then());
     }
 

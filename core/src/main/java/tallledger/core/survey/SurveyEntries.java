@@ -5,6 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.SpeedTable;
@@ -79,7 +82,7 @@ public final class SurveyEntries {
             }
         });
         Basis by = basis.with(step.recording().usualGauge());
-        StepJudgement judged = step.recording().judge(new Values(values, basis.unit(), by.gauge()));
+        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         return draft(who, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));

@@ -8,6 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.evidence.Severity;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.MachineDescription;
@@ -32,7 +36,7 @@ final class Template {
     private final Phase phase;
     private final Severity ifBad;
     private final int seconds;
-    private Function<Subject, Recording> recording = subject -> new Recordings.Look();
+    private Function<Subject, Recording<?>> recording = subject -> new Recordings.Look();
     private final Set<Family> families = EnumSet.noneOf(Family.class);
     private final List<Predicate<MachineDescription>> conditions = new ArrayList<>();
     private Predicate<Axis> axes;
@@ -54,12 +58,12 @@ final class Template {
         return new Template(code, phase, ifBad, seconds);
     }
 
-    Template records(Recording fixed) {
+    Template records(Recording<?> fixed) {
         recording = subject -> fixed;
         return this;
     }
 
-    Template records(Function<Subject, Recording> made) {
+    Template records(Function<Subject, Recording<?>> made) {
         recording = made;
         return this;
     }

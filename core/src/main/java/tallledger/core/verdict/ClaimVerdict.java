@@ -15,10 +15,10 @@ import tallledger.core.machine.Claim;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.MotionRecordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.StepJudgement;
+import tallledger.core.evidence.StepJudgement;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
 
@@ -63,8 +63,9 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             return untested(claim, "claim.travel-not-measured");
         }
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
-        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(measured.get().values());
-        BigDecimal over = measured.get().values().length("value").mm().subtract(claimed);
+        TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
+        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(travelled);
+        BigDecimal over = travelled.mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
             case FAILED -> Standing.SHORT;
             case UNDECIDED -> Standing.UNTESTED;

@@ -11,7 +11,7 @@ import tallledger.core.kit.KitList;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.SpindleCheck;
+import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;

@@ -54,10 +54,10 @@ class MotionTest {
     @Test
     void aFeedIsJudgedWithinTenPerCent() {
         Optional<BigDecimal> chart = Optional.of(new BigDecimal("100"));
-        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
-        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
-        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
-        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.RAPID_TOLERANCE, "mm/min").orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.RAPID_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
     }
 
     @ParameterizedTest

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.ByHand;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;

@@ -11,6 +11,15 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
@@ -36,11 +45,11 @@ class RecordingsTest {
         return new Values(typed, unit);
     }
 
-    private static StepJudgement judge(Recording recording, String text) {
-        return recording.judge(values(LengthUnit.MM, text));
+    private static StepJudgement judge(Recording<?> recording, String text) {
+        return recording.weigh(values(LengthUnit.MM, text));
     }
 
-    private static String refused(Recording recording, String text) {
+    private static String refused(Recording<?> recording, String text) {
         try {
             judge(recording, text);
             return "taken";
@@ -49,7 +58,7 @@ class RecordingsTest {
         }
     }
 
-    private static final Recording PLAY = new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
+    private static final Recording<?> PLAY = new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
 
     @ParameterizedTest
     @CsvSource({"0.005, REBUILT", "0.020, SOUND", "0.060, WORKABLE"})
@@ -68,10 +77,10 @@ class RecordingsTest {
 
     @Test
     void anInchMachineIsReadInInches() {
-        StepJudgement judged = PLAY.judge(values(LengthUnit.INCH, "value=5 tenths"));
+        StepJudgement judged = PLAY.weigh(values(LengthUnit.INCH, "value=5 tenths"));
         // U = 2·√((√2·0.00254/√12)² + (0.01·0.0127/2)²) = 0.0021 mm: the last digit typed is a tenth.
         assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
-        assertThat(PLAY.judge(values(LengthUnit.INCH, "value=0.0005")).because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
+        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005")).because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
     }
 
     @ParameterizedTest
@@ -82,7 +91,7 @@ class RecordingsTest {
 
     @Test
     void aBearingMayRiseSoMuch() {
-        Recording rise = new Recordings.Rise(HouseLimits.BEARING_RISE);
+        Recording<?> rise = new Recordings.Rise(HouseLimits.BEARING_RISE);
         assertThat(judge(rise, "cold=18.5|hot=38.0").grade()).contains(Grade.REBUILT);
         assertThat(judge(rise, "cold=18.5|hot=70.0").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(judge(rise, "cold=20.0|hot=19.5").grade()).as("colder is no rise").contains(Grade.REBUILT);
@@ -91,7 +100,7 @@ class RecordingsTest {
 
     @Test
     void aScaledLimitWantsALength() {
-        Recording tram = new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300));
+        Recording<?> tram = new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300));
         assertThat(judge(tram, "value=0.020|over=600 mm").grade()).contains(Grade.REBUILT);
         assertThat(refused(tram, "value=0.020|over=0")).isEqualTo("over number.not-positive");
         assertThat(refused(tram, "value=0.020")).isEqualTo("over number.missing");
@@ -100,7 +109,7 @@ class RecordingsTest {
 
     @Test
     void aCountIsHeldAgainstWhatIsClaimed() {
-        Recording three = new Recordings.Count(Optional.of(3));
+        Recording<?> three = new Recordings.Count(Optional.of(3));
         assertThat(judge(three, "count=3").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(three, "count=2").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(three, "count=2.5")).isEqualTo("count value.whole");
@@ -116,10 +125,10 @@ class RecordingsTest {
 
     @Test
     void aFeedWithoutAPlateIsMeasuredAndNotJudged() {
-        Recording feed = new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST);
+        Recording<?> feed = new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST);
         assertThat(judge(feed, "distance=100|seconds=60").because().get(0).code()).isEqualTo("feed.measured");
         assertThat(feed.isTimed()).isTrue();
-        Recording perTurn = new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.OF_PLATE);
+        Recording<?> perTurn = new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.OF_PLATE);
         assertThat(judge(perTurn, "distance=20.0|turns=100").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(perTurn, "distance=28.0|turns=100").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(perTurn, "distance=20|turns=0")).isEqualTo("turns number.not-positive");
@@ -144,7 +153,7 @@ class RecordingsTest {
 
     @Test
     void aThreadIsHeldAgainstItsPitch() {
-        Recording thread = new MotionRecordings.ThreadCut();
+        Recording<?> thread = new MotionRecordings.ThreadCut();
         assertThat(judge(thread, "pitch=2 mm|length=80.005 mm|turns=40").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(thread, "pitch=2 mm|length=80.20 mm|turns=40").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(judge(thread, "pitch=12 tpi|length=50.800 mm|turns=24").outcome()).isEqualTo(Outcome.PROVEN);
@@ -161,7 +170,7 @@ class RecordingsTest {
 
     @Test
     void aTableThatFollowsTurnsFasterTowardsItsCentre() {
-        Recording centre = new GrinderRecordings.ToCentre();
+        Recording<?> centre = new GrinderRecordings.ToCentre();
         assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments()).containsExactly(new BigDecimal("75.4"), new BigDecimal("75.4"));
         assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=40").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(centre, "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40")).isEqualTo("innerRadius centre.radii");
@@ -169,7 +178,7 @@ class RecordingsTest {
 
     @Test
     void throughFeedIsReckonedFromWheelSpeedAndAngle() {
-        Recording through = new GrinderRecordings.ThroughFeed();
+        Recording<?> through = new GrinderRecordings.ThroughFeed();
         // π · 300 · 30 · sin 3° = 1 480 mm/min; 1 000 mm in 41.2 s is 1 456: 1.6 % slip.
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2").because().get(0).arguments().subList(0, 2))
                 .containsExactly(new BigDecimal("1.46E+3"), new BigDecimal("1.48E+3"));
@@ -179,7 +188,7 @@ class RecordingsTest {
 
     @Test
     void aSupplyIsJudgedAndTheElectricianNamed() {
-        Recording supply = new SupplyCheck(SupplyPlate.parse("400", "50", 3, "4", "8.6", true));
+        Recording<?> supply = new SupplyCheck(SupplyPlate.parse("400", "50", 3, "4", "8.6", true));
         assertThat(judge(supply, "source=MAINS|l12=401|l23=399|l31=400|hertz=50|measuredBy=E. Lect").outcome()).isEqualTo(Outcome.PROVEN);
         StepJudgement stops = judge(supply, "source=MAINS|l12=400|l23=430|l31=370|measuredBy=E. Lect");
         assertThat(stops.worse()).contains(Severity.STOP_USE);

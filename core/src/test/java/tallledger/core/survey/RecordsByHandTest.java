@@ -9,6 +9,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.StepJudgement;
 import tallledger.core.ByHand;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.HouseLimits;
@@ -24,7 +32,7 @@ class RecordsByHandTest {
 
     private final List<String> lines = new ArrayList<>();
 
-    private void record(String what, Recording recording, String... typed) {
+    private void record(String what, Recording<?> recording, String... typed) {
         lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye") + (recording.isTimed() ? ", timed" : "") + recording.limit().map(l -> ", limit " + l).orElse("")
                 + ", fields " + recording.fields().stream().map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + f.start() + "'" + (f.must() ? "" : " may") + f.choices()).toList());
         for (String text : typed) {
@@ -33,7 +41,7 @@ class RecordsByHandTest {
         }
     }
 
-    private static String judged(Recording recording, String text, LengthUnit unit) {
+    private static String judged(Recording<?> recording, String text, LengthUnit unit) {
         Map<String, String> values = new HashMap<>();
         for (String field : text.split("\\|")) {
             if (field.contains("=")) {
@@ -41,7 +49,7 @@ class RecordsByHandTest {
             }
         }
         try {
-            StepJudgement j = recording.judge(new Values(values, unit));
+            StepJudgement j = recording.weigh(new Values(values, unit));
             return j.outcome() + j.grade().map(g -> " " + g).orElse("") + j.worse().map(w -> " worse " + w).orElse("") + " " + j.because().stream().map(RecordsByHandTest::said).toList();
         } catch (Refused refused) {
             return "refused at " + refused.field().orElse("?") + ": " + refused.reason().code();

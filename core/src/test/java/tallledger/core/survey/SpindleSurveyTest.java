@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.SurveyBook;
 import tallledger.core.Machines;
 import tallledger.core.coverage.Outcome;

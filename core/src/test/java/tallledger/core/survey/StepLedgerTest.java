@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tallledger.core.evidence.Severity;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;

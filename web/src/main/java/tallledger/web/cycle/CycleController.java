@@ -13,7 +13,7 @@ import tallledger.core.cycle.CycleScripts;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
-import tallledger.core.survey.WatchedCycle;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Marks;
@@ -65,7 +65,7 @@ class CycleController {
 
     private String name(Step step, Optional<StepResult> result) {
         if (step.code().equals("own-cycle")) {
-            return result.map(r -> r.values().text("title")).orElse(words.say(step.name()));
+            return result.flatMap(r -> r.as(WatchedCycle.Watched.class)).map(WatchedCycle.Watched::title).orElse(words.say(step.name()));
         }
         return step.code().equals("cycle") ? words.say("script." + step.about().get(0)) : words.say(step.name());
     }

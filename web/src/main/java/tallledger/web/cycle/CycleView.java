@@ -10,8 +10,8 @@ import tallledger.core.cycle.CycleScript;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
-import tallledger.core.survey.Values;
-import tallledger.core.survey.WatchedCycle;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
@@ -56,12 +56,11 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
 
     /** The time line of a recorded step, where it is a cycle. */
     public static Optional<CycleView> ofResult(StepResult result, Words words) {
-        return result.step().recording() instanceof WatchedCycle watched ? Optional.of(done(watched, result.values(), words)) : Optional.empty();
+        return result.as(WatchedCycle.Watched.class).map(watched -> done(watched, words));
     }
 
-    public static CycleView done(WatchedCycle watched, Values values, Words words) {
-        CycleResult result = watched.result(values);
-        return of(watched.scriptFor(values), result.lines(), watched.script().equals(CycleScript.OWN), words);
+    public static CycleView done(WatchedCycle.Watched watched, Words words) {
+        return of(watched.script(), watched.result().lines(), !watched.title().isEmpty(), words);
     }
 
     private static CycleView of(CycleScript script, List<CycleResult.Line> lines, boolean own, Words words) {

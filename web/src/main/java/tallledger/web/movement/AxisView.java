@@ -8,9 +8,10 @@ import java.util.Objects;
 import java.util.Optional;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
+import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.survey.MotionRecordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
@@ -52,11 +53,11 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
         List<Step> steps = ledger.steps().stream().filter(s -> s.axis().equals(axis.id())).toList();
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
-        double travelled = result(ledger, steps, "travel").map(r -> r.values().length("value").mm().doubleValue()).orElse(0.0);
+        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(TypedLength.class)).map(l -> l.mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
         List<Way> ways = ways(ledger, axis, steps, words);
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words)).toList();
-        Optional<Backlash> backlash = result(ledger, steps, "backlash").map(r -> ((MotionRecordings.BacklashAlong) r.step().recording()).backlash(r.values()));
+        Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(MotionRecordings.Lost.class)).map(MotionRecordings.Lost::backlash);
         return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest, travel(ledger, steps, words), ways, rest,
                 backlash.map(AxisView::bars).orElse(List.of()), backlash.map(b -> words.say(b.says())).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
     }
@@ -83,11 +84,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     private static String figure(Optional<StepResult> result) {
-        return result.filter(r -> r.step().recording() instanceof MotionRecordings.Feed).map(r -> {
-            MotionRecordings.Feed feed = (MotionRecordings.Feed) r.step().recording();
-            BigDecimal rate = feed.reading(r.values()).rate();
-            return Figures.plain(rate) + (feed.per() == Axis.Per.REV ? " mm/rev" : " mm/min");
-        }).orElse("");
+        return result.flatMap(r -> r.as(FeedReading.class)).map(feed -> Figures.plain(feed.rate()) + " " + feed.unit()).orElse("");
     }
 
     private static Line line(StepLedger ledger, Step step, Words words) {

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.DriveCheck;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StartCheck;

@@ -6,19 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.motion.Axis;
 import tallledger.core.reading.LengthUnit;
-import tallledger.core.survey.MotionRecordings;
 import tallledger.core.survey.Phase;
 import tallledger.core.survey.Photo;
-import tallledger.core.survey.Recording;
-import tallledger.core.survey.Recordings;
-import tallledger.core.survey.Severity;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Severity;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
-import tallledger.core.survey.WatchedCycle;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.words.Words;
 
@@ -48,21 +44,10 @@ public record TaskView(String key, Phase phase, String name, String task, String
         StepLedger ledger = survey.steps();
         LengthUnit unit = survey.machine().identity().unit();
         List<Ask> asked = ledger.asked(step).stream().map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
-        Optional<CycleView> cycle = step.recording() instanceof WatchedCycle watched ? Optional.of(CycleView.blank(watched, typed, unit, words)) : Optional.empty();
-        String page = step.recording() instanceof Recordings.Elsewhere e ? e.page() : "";
+        StepMargin.Beside beside = step.recording().tell(new StepMargin(typed, unit, words));
         return new TaskView(step.id(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", step.about().toArray()),
                 words.say("step." + step.code() + ".look", step.about().toArray()), asked, step.recording().fields(), step.recording().code(), step.recording().decides(),
-                step.recording().limit(), promised(step, words), step.ifBad(), BigDecimal.valueOf(step.seconds()).divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP).stripTrailingZeros(),
-                page, cycle, ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(), survey.photosOf(step.id()), step.recording().isTimed());
-    }
-
-    private static String promised(Step step, Words words) {
-        if (step.recording() instanceof MotionRecordings.Feed feed) {
-            String unit = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
-            return words.of(feed.rate()) + " " + feed.promised().map(p -> words.say("promised.feed", p, unit, feed.tolerance().movePointRight(2).stripTrailingZeros())).orElse(words.say("promised.nothing"));
-        } else if (step.recording() instanceof MotionRecordings.Travel travel) {
-            return travel.claimed().map(c -> words.say("promised.travel", c.stripTrailingZeros())).orElse(words.say("promised.nothing"));
-        }
-        return "";
+                step.recording().limit(), beside.promised(), step.ifBad(), BigDecimal.valueOf(step.seconds()).divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP).stripTrailingZeros(),
+                beside.page(), beside.cycle(), ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(), survey.photosOf(step.id()), step.recording().isTimed());
     }
 }

@@ -17,7 +17,7 @@ import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Step;
-import tallledger.core.survey.Values;
+import tallledger.core.evidence.Values;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
@@ -60,7 +60,7 @@ class WeighController {
             return List.of();
         }
         try {
-            return step.recording().judge(new Values(values, survey.folded().machine().identity().unit())).because();
+            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit())).because();
         } catch (Refused refused) {
             return List.of(Reason.of("weigh.refused", refused.reason()));
         }

@@ -14,7 +14,6 @@ import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.MotionRecordings;
 import tallledger.core.survey.StepResult;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.LastAsked;
@@ -45,7 +44,7 @@ class ThreadsController {
     String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.step().recording() instanceof MotionRecordings.Wheels).findFirst();
+        Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.as(WheelSet.class).isPresent()).findFirst();
         if (!typed.isSent("wheels")) {
             counted.ifPresent(r -> typed.set("wheels", r.values().text("wheels")));
         }

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tallledger.core.reading.LengthUnit;
-import tallledger.core.survey.Values;
-import tallledger.core.survey.WatchedCycle;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.web.App;
 import tallledger.web.words.Words;
 
@@ -16,7 +16,7 @@ class CycleViewTest {
     private final Words words = App.demo().bean(Words.class);
 
     private CycleView drawn(String script, String log) {
-        return CycleView.done(new WatchedCycle(script), new Values(Map.of("log", log), LengthUnit.MM), words);
+        return CycleView.done(new WatchedCycle(script).read(new Values(Map.of("log", log), LengthUnit.MM)), words);
     }
 
     @Test

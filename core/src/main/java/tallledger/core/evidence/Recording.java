@@ -1,12 +1,16 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 
-/** What a step asks to be written down, and how that is judged. Each kind names its fields, so that one form serves all. */
-public interface Recording {
+/**
+ * What a step asks to be written down, and how that is judged. Each kind names its fields, so that one form serves all.
+ *
+ * @param <V> what the typed text is read to; what a drawing or a claim needs of a record is in it
+ */
+public interface Recording<V> {
 
     /** How a field is typed. */
     enum Entry { LENGTH, NUMBER, SERIES, TEXT, LONG_TEXT, CHOICE, LOG }
@@ -38,11 +42,62 @@ public interface Recording {
     List<Field> fields();
 
     /**
-     * Judges what was typed.
+     * Reads what was typed, once: the value is judged, drawn and held against claims, never the text again.
      *
      * @throws tallledger.core.reason.Refused naming the field that cannot be read
      */
-    StepJudgement judge(Values values);
+    V read(Values values);
+
+    StepJudgement judge(V value);
+
+    /** Reads and judges. */
+    default StepJudgement weigh(Values values) {
+        return judge(read(values));
+    }
+
+    <T> T tell(Kinds<T> kinds);
+
+    /** What is made of each kind: whoever makes something of records is found by the compiler when a kind is added. */
+    interface Kinds<T> {
+
+        T look(Recordings.Look look);
+
+        T note(Recordings.Note note);
+
+        T count(Recordings.Count count);
+
+        T measure(Recordings.Measure measure);
+
+        T scaled(Recordings.Scaled scaled);
+
+        T rise(Recordings.Rise rise);
+
+        T elsewhere(Recordings.Elsewhere elsewhere);
+
+        T feed(MotionRecordings.Feed feed);
+
+        T travel(MotionRecordings.Travel travel);
+
+        T trips(MotionRecordings.FiveTrips trips);
+
+        T backlash(MotionRecordings.BacklashAlong backlash);
+
+        T wheels(MotionRecordings.Wheels wheels);
+
+        T thread(MotionRecordings.ThreadCut thread);
+
+        T supply(SupplyCheck supply);
+
+        T cycle(WatchedCycle cycle);
+
+        T wheelMark(GrinderRecordings.WheelMark mark);
+
+        T toCentre(GrinderRecordings.ToCentre table);
+
+        T throughFeed(GrinderRecordings.ThroughFeed feed);
+
+        T spindleCheck(SpindleCheck check);
+    }
 
     /** The limit in grades, where there is one to show before anything is typed. */
     default Optional<GradedLimit> limit() {

@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;

@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -9,8 +9,8 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
-import tallledger.core.survey.Recording.Entry;
-import tallledger.core.survey.Recording.Field;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
 
 /** Records only grinders have. */
 public final class GrinderRecordings {
@@ -20,8 +20,21 @@ public final class GrinderRecordings {
     private GrinderRecordings() {
     }
 
+    /** Surface speeds at two radii of a table, m/min. */
+    public record Surfaces(double outer, double inner) {
+    }
+
+    /** Through-feed as reckoned from the wheel and as measured, mm/min. */
+    public record Through(double reckoned, double measured) {
+    }
+
     /** What is marked on the wheel: at least one of its two marks, and its diameter; the gate of the runs uses it. */
-    public record WheelMark() implements Recording {
+    public record WheelMark() implements Recording<Mounted> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.wheelMark(this);
+        }
+
         @Override
         public String code() {
             return "wheel-mark";
@@ -33,14 +46,13 @@ public final class GrinderRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            Mounted wheel = wheel(values);
+        public StepJudgement judge(Mounted wheel) {
             List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of("wheel.ms", v)).stream(), wheel.markedRpm().map(v -> Reason.of("wheel.rpm", v)).stream()).toList();
             return StepJudgement.of(Outcome.PROVEN, Reason.of("wheel.marked", wheel.diameter().orElseThrow().stripTrailingZeros(), marks));
         }
 
-        /** The wheel as it is marked. */
-        public Mounted wheel(Values values) {
+        @Override
+        public Mounted read(Values values) {
             try {
                 return Mounted.parse(Mounted.Kind.WHEEL, values.text("across"), values.text("markedRpm"), values.text("markedMs"), "", values.unit());
             } catch (Refused refused) {
@@ -55,7 +67,12 @@ public final class GrinderRecordings {
      *
      * <p>Worked: 40 min⁻¹ at 300 mm and 80 at 150: both 75 m/min.
      */
-    public record ToCentre() implements Recording {
+    public record ToCentre() implements Recording<Surfaces> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.toCentre(this);
+        }
+
         @Override
         public String code() {
             return "to-centre";
@@ -68,15 +85,19 @@ public final class GrinderRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            double outer = surface(values, "outerRadius", "outerSpeed");
-            double inner = surface(values, "innerRadius", "innerSpeed");
+        public Surfaces read(Values values) {
+            Surfaces read = new Surfaces(surface(values, "outerRadius", "outerSpeed"), surface(values, "innerRadius", "innerSpeed"));
             if (values.length("innerRadius").mm().compareTo(values.length("outerRadius").mm()) >= 0) {
                 throw Refused.because("centre.radii", values.text("innerRadius"), values.text("outerRadius")).at("innerRadius");
             }
-            boolean right = Math.abs(inner / outer - 1) <= 0.10;
+            return read;
+        }
+
+        @Override
+        public StepJudgement judge(Surfaces read) {
+            boolean right = Math.abs(read.inner / read.outer - 1) <= 0.10;
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "centre.right" : "centre.wrong",
-                    new BigDecimal(outer).round(SHOWN), new BigDecimal(inner).round(SHOWN)));
+                    new BigDecimal(read.outer).round(SHOWN), new BigDecimal(read.inner).round(SHOWN)));
         }
 
         /** v = 2π·r·n/1000, m/min. */
@@ -95,9 +116,14 @@ public final class GrinderRecordings {
      *
      * <p>Worked: D_r 300 mm, n_r 30 min⁻¹, α 3°: 1 480 mm/min.
      */
-    public record ThroughFeed() implements Recording {
+    public record ThroughFeed() implements Recording<Through> {
         private static final double LEAST = 0.93;
         private static final double MOST = 1.02;
+
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.throughFeed(this);
+        }
 
         @Override
         public String code() {
@@ -111,7 +137,7 @@ public final class GrinderRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public Through read(Values values) {
             double angle = values.positive("angle").doubleValue();
             if (angle > 10) {
                 throw Refused.because("through.angle", values.text("angle")).at("angle");
@@ -121,10 +147,15 @@ public final class GrinderRecordings {
             if (reckoned <= 0) {
                 throw Refused.because("number.not-positive", values.text("diameter")).at("diameter");
             }
-            double share = measured / reckoned;
+            return new Through(reckoned, measured);
+        }
+
+        @Override
+        public StepJudgement judge(Through read) {
+            double share = read.measured / read.reckoned;
             boolean right = share >= LEAST && share <= MOST;
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "through.right" : "through.wrong",
-                    new BigDecimal(measured).round(SHOWN), new BigDecimal(reckoned).round(SHOWN), (share - 1) * 100));
+                    new BigDecimal(read.measured).round(SHOWN), new BigDecimal(read.reckoned).round(SHOWN), (share - 1) * 100));
         }
     }
 }

@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.util.ArrayList;
 import java.util.List;

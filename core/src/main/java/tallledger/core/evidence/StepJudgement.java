@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.util.List;
 import java.util.Optional;
@@ -21,11 +21,11 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
         because = List.copyOf(because);
     }
 
-    static StepJudgement of(Outcome outcome, Reason... because) {
+    public static StepJudgement of(Outcome outcome, Reason... because) {
         return new StepJudgement(outcome, Optional.empty(), List.of(because), Optional.empty());
     }
 
-    static StepJudgement of(Judgement judgement) {
+    public static StepJudgement of(Judgement judgement) {
         Outcome outcome = switch (judgement.verdict()) {
             case WITHIN -> Outcome.PROVEN;
             case OUTSIDE -> Outcome.FAILED;

@@ -1,16 +1,21 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.util.List;
 import tallledger.core.coverage.Outcome;
 
 /** A check at the spindle: kept as an entry of its own kind, which may also hold a stopping time. */
-public record SpindleCheck(DriveCheck check) implements Recording {
+public record SpindleCheck(DriveCheck check) implements Recording<Recordings.Nothing> {
 
     private static final String PREFIX = "check-";
 
     /** The step's id. */
     public static String id(DriveCheck check) {
         return PREFIX + check.name();
+    }
+
+    @Override
+    public <T> T tell(Kinds<T> kinds) {
+        return kinds.spindleCheck(this);
     }
 
     @Override
@@ -24,7 +29,12 @@ public record SpindleCheck(DriveCheck check) implements Recording {
     }
 
     @Override
-    public StepJudgement judge(Values values) {
+    public Recordings.Nothing read(Values values) {
+        return Recordings.Nothing.WRITTEN;
+    }
+
+    @Override
+    public StepJudgement judge(Recordings.Nothing nothing) {
         return StepJudgement.of(Outcome.PROVEN);
     }
 }

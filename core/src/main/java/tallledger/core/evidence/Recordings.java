@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -17,8 +17,8 @@ import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Recording.Entry;
-import tallledger.core.survey.Recording.Field;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
 
 /** The general kinds of record: looked at, written down, counted, measured. */
 public final class Recordings {
@@ -26,8 +26,33 @@ public final class Recordings {
     private Recordings() {
     }
 
+    /** Nothing is written down: what counts is what the surveyor says of it. */
+    public enum Nothing { WRITTEN }
+
+    /**
+     * One figure.
+     *
+     * @param step worth of its last digit
+     * @param by   what it was read with
+     */
+    public record Measured(BigDecimal value, BigDecimal step, Gauge by) {
+    }
+
+    /** A difference over a length, mm. */
+    public record Over(TypedLength value, TypedLength over, Gauge by) {
+    }
+
+    /** Two temperatures, °C. */
+    public record ColdAndHot(TypedNumber cold, TypedNumber hot, Gauge by) {
+    }
+
     /** Looked at or listened to; the surveyor says how it is. */
-    public record Look() implements Recording {
+    public record Look() implements Recording<Nothing> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.look(this);
+        }
+
         @Override
         public String code() {
             return "look";
@@ -39,13 +64,23 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public Nothing read(Values values) {
+            return Nothing.WRITTEN;
+        }
+
+        @Override
+        public StepJudgement judge(Nothing nothing) {
             return StepJudgement.of(Outcome.PROVEN);
         }
     }
 
     /** Something to be written down, such as a serial number. */
-    public record Note() implements Recording {
+    public record Note() implements Recording<String> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.note(this);
+        }
+
         @Override
         public String code() {
             return "note";
@@ -57,10 +92,15 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public String read(Values values) {
             if (!values.has("text")) {
                 throw Refused.because("note.missing").at("text");
             }
+            return values.text("text");
+        }
+
+        @Override
+        public StepJudgement judge(String text) {
             return StepJudgement.of(Outcome.PROVEN);
         }
     }
@@ -70,7 +110,12 @@ public final class Recordings {
      *
      * @param claimed how many there should be; empty where nobody says
      */
-    public record Count(Optional<Integer> claimed) implements Recording {
+    public record Count(Optional<Integer> claimed) implements Recording<Integer> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.count(this);
+        }
+
         @Override
         public String code() {
             return "count";
@@ -82,8 +127,12 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            int count = values.whole("count");
+        public Integer read(Values values) {
+            return values.whole("count");
+        }
+
+        @Override
+        public StepJudgement judge(Integer count) {
             return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED, Reason.of("count.against", count, c)))
                     .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("count.only", count)));
         }
@@ -96,7 +145,12 @@ public final class Recordings {
      * @param gauge what it is read with
      * @param difference whether it is the difference of two readings, as TIR, play and backlash are
      */
-    public record Measure(GradedLimit graded, Gauge gauge, boolean difference) implements Recording {
+    public record Measure(GradedLimit graded, Gauge gauge, boolean difference) implements Recording<Measured> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.measure(this);
+        }
+
         @Override
         public String code() {
             return "measure";
@@ -112,20 +166,18 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            BigDecimal value;
-            BigDecimal step;
+        public Measured read(Values values) {
             if (graded.unit().equals("mm")) {
                 TypedLength length = values.length(field());
-                value = length.mm();
-                step = length.step();
-            } else {
-                TypedNumber number = values.number(field());
-                value = values.at(field(), () -> notNegative(number));
-                step = number.step();
+                return new Measured(length.mm(), length.step(), values.gauge(gauge));
             }
-            Gauge by = values.gauge(gauge);
-            return byGrade(graded, value, difference ? by.difference(value, step) : by.reading(value, step));
+            TypedNumber number = values.number(field());
+            return new Measured(values.at(field(), () -> notNegative(number)), number.step(), values.gauge(gauge));
+        }
+
+        @Override
+        public StepJudgement judge(Measured read) {
+            return byGrade(graded, read.value, difference ? read.by.difference(read.value, read.step) : read.by.reading(read.value, read.step));
         }
 
         @Override
@@ -144,7 +196,12 @@ public final class Recordings {
      *
      * @param per length the limit is stated for, mm
      */
-    public record Scaled(GradedLimit graded, BigDecimal per) implements Recording {
+    public record Scaled(GradedLimit graded, BigDecimal per) implements Recording<Over> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.scaled(this);
+        }
+
         @Override
         public String code() {
             return "scaled";
@@ -156,15 +213,22 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public Over read(Values values) {
             TypedLength value = values.length("value");
             TypedLength over = values.length("over");
             if (over.mm().signum() <= 0) {
                 throw Refused.because("number.not-positive", over.typed()).at("over");
             }
+            return new Over(value, over, values.gauge(Gauge.HOUSE_INDICATOR));
+        }
+
+        @Override
+        public StepJudgement judge(Over read) {
+            TypedLength value = read.value;
+            TypedLength over = read.over;
             // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
             double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
-            Uncertainty u = values.gauge(Gauge.HOUSE_INDICATOR).difference(value.mm(), value.step()).withDigit(ofLength);
+            Uncertainty u = read.by.difference(value.mm(), value.step()).withDigit(ofLength);
             GradedLimit here = graded.over(over.mm(), per);
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
@@ -186,10 +250,15 @@ public final class Recordings {
     }
 
     /** Temperature cold and after running hot; the rise is judged. */
-    public record Rise(GradedLimit graded) implements Recording {
+    public record Rise(GradedLimit graded) implements Recording<ColdAndHot> {
 
         /** A contact thermometer, °C. */
         private static final Gauge THERMOMETER = new Gauge("contact thermometer", new BigDecimal("0.5"), new BigDecimal("0.02"));
+
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.rise(this);
+        }
 
         @Override
         public String code() {
@@ -202,11 +271,14 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            TypedNumber cold = values.number("cold");
-            TypedNumber hot = values.number("hot");
-            BigDecimal rise = hot.value().subtract(cold.value());
-            return byGrade(graded, rise.max(BigDecimal.ZERO), values.gauge(THERMOMETER).difference(rise, hot.step().max(cold.step())));
+        public ColdAndHot read(Values values) {
+            return new ColdAndHot(values.number("cold"), values.number("hot"), values.gauge(THERMOMETER));
+        }
+
+        @Override
+        public StepJudgement judge(ColdAndHot read) {
+            BigDecimal rise = read.hot.value().subtract(read.cold.value());
+            return byGrade(graded, rise.max(BigDecimal.ZERO), read.by.difference(rise, read.hot.step().max(read.cold.step())));
         }
 
         @Override
@@ -221,7 +293,12 @@ public final class Recordings {
     }
 
     /** Done on a screen of its own; the step only says that it was gone through. */
-    public record Elsewhere(String page) implements Recording {
+    public record Elsewhere(String page) implements Recording<Nothing> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.elsewhere(this);
+        }
+
         @Override
         public String code() {
             return "elsewhere";
@@ -233,7 +310,12 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public Nothing read(Values values) {
+            return Nothing.WRITTEN;
+        }
+
+        @Override
+        public StepJudgement judge(Nothing nothing) {
             return StepJudgement.of(Outcome.PROVEN);
         }
     }

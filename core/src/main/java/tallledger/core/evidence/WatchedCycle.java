@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -20,7 +20,12 @@ import tallledger.core.reason.Refused;
  *
  * @param script code of the script; {@link CycleScript#OWN} for a person's own, which is then typed with the record
  */
-public record WatchedCycle(String script) implements Recording {
+public record WatchedCycle(String script) implements Recording<WatchedCycle.Watched> {
+
+    @Override
+    public <T> T tell(Kinds<T> kinds) {
+        return kinds.cycle(this);
+    }
 
     @Override
     public String code() {
@@ -40,7 +45,7 @@ public record WatchedCycle(String script) implements Recording {
         return fields;
     }
 
-    private boolean isOwn() {
+    public boolean isOwn() {
         return script.equals(CycleScript.OWN);
     }
 
@@ -70,17 +75,26 @@ public record WatchedCycle(String script) implements Recording {
         return passes;
     }
 
-    public CycleResult result(Values values) {
-        CycleScript of = scriptFor(values);
-        return CycleResult.of(of, values.at("log", () -> CycleLog.parse(values.text("log"), of)));
+    /**
+     * What was watched.
+     *
+     * @param title of a person's own cycle; empty for one of the house's
+     */
+    public record Watched(String title, CycleScript script, CycleResult result) {
     }
 
     @Override
-    public StepJudgement judge(Values values) {
+    public Watched read(Values values) {
         if (isOwn() && !values.has("title")) {
             throw Refused.because("cycle.title").at("title");
         }
-        CycleResult result = result(values);
+        CycleScript of = scriptFor(values);
+        return new Watched(values.text("title"), of, CycleResult.of(of, values.at("log", () -> CycleLog.parse(values.text("log"), of))));
+    }
+
+    @Override
+    public StepJudgement judge(Watched watched) {
+        CycleResult result = watched.result;
         if (result.isRight()) {
             return StepJudgement.of(Outcome.PROVEN, Reason.of("cycle.right", result.lines().size()));
         }

@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -22,8 +22,8 @@ import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Recording.Entry;
-import tallledger.core.survey.Recording.Field;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
 
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
@@ -34,6 +34,22 @@ public final class MotionRecordings {
     private MotionRecordings() {
     }
 
+    /** Where a trip stopped, five times. */
+    public record Stops(Trips trips, BigDecimal step, Gauge by) {
+    }
+
+    /**
+     * Lost motion along a screw.
+     *
+     * @param step worth of the coarsest last digit, mm
+     */
+    public record Lost(Backlash backlash, BigDecimal step, Gauge by) {
+    }
+
+    /** A thread over several turns. */
+    public record Cut(TypedLength pitch, TypedLength length, ThreadPitch thread, Gauge by) {
+    }
+
     /**
      * A feed or rapid measured over a distance.
      *
@@ -41,13 +57,18 @@ public final class MotionRecordings {
      * @param promised what the plate promises, mm/rev or mm/min
      * @param rate     which of the axis' rates it is
      */
-    public record Feed(Axis.Per per, Optional<BigDecimal> promised, Rate rate) implements Recording {
+    public record Feed(Axis.Per per, Optional<BigDecimal> promised, Rate rate) implements Recording<FeedReading> {
 
         /** Which rate is to be set: an end of the feeds, rapid, or one feed of the feed plate. */
         public enum Rate { SLOWEST, FASTEST, RAPID, OF_PLATE }
 
         public boolean rapid() {
             return rate == Rate.RAPID;
+        }
+
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.feed(this);
         }
 
         @Override
@@ -62,14 +83,13 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            FeedReading reading = reading(values);
-            String unit = per == Axis.Per.REV ? "mm/rev" : "mm/min";
-            return reading.against(promised, tolerance(), unit).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", Shown.of(reading.rate(), reading.expanded()), unit)));
+        public StepJudgement judge(FeedReading reading) {
+            return reading.against(promised, tolerance()).map(StepJudgement::of)
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", Shown.of(reading.rate(), reading.expanded()), reading.unit())));
         }
 
-        public FeedReading reading(Values values) {
+        @Override
+        public FeedReading read(Values values) {
             TypedLength distance = values.length("distance");
             return per == Axis.Per.REV ? FeedReading.perTurn(distance, values.positive("turns"))
                     : FeedReading.perMinute(distance, values.number("seconds"));
@@ -86,7 +106,12 @@ public final class MotionRecordings {
      *
      * @param claimed mm; empty where nobody says
      */
-    public record Travel(Optional<BigDecimal> claimed) implements Recording {
+    public record Travel(Optional<BigDecimal> claimed) implements Recording<TypedLength> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.travel(this);
+        }
+
         @Override
         public String code() {
             return "travel";
@@ -98,8 +123,12 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            TypedLength length = values.length("value");
+        public TypedLength read(Values values) {
+            return values.length("value");
+        }
+
+        @Override
+        public StepJudgement judge(TypedLength length) {
             Uncertainty u = Uncertainty.of(RULE, 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c, "mm"))
                     .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("travel.measured", Shown.of(length.mm(), u.expanded()))));
@@ -107,7 +136,12 @@ public final class MotionRecordings {
     }
 
     /** Five stops against the same trip. */
-    public record FiveTrips() implements Recording {
+    public record FiveTrips() implements Recording<Stops> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.trips(this);
+        }
+
         @Override
         public String code() {
             return "trips";
@@ -119,11 +153,16 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public Stops read(Values values) {
             List<TypedLength> stops = values.lengths("stops");
             Trips trips = values.at("stops", () -> Trips.of(stops.stream().map(TypedLength::mm).toList()));
             BigDecimal step = stops.stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            return Recordings.byGrade(Trips.LIMIT, trips.range(), values.gauge(Gauge.HOUSE_INDICATOR).difference(trips.range(), step));
+            return new Stops(trips, step, values.gauge(Gauge.HOUSE_INDICATOR));
+        }
+
+        @Override
+        public StepJudgement judge(Stops read) {
+            return Recordings.byGrade(Trips.LIMIT, read.trips.range(), read.by.difference(read.trips.range(), read.step));
         }
 
         @Override
@@ -138,7 +177,12 @@ public final class MotionRecordings {
     }
 
     /** Backlash at both ends and the middle of a screw, three readings each; the greatest is judged, the wear is said. */
-    public record BacklashAlong(String minus, String plus, boolean scaled) implements Recording {
+    public record BacklashAlong(String minus, String plus, boolean scaled) implements Recording<Lost> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.backlash(this);
+        }
+
         @Override
         public String code() {
             return "backlash";
@@ -150,11 +194,25 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            Backlash backlash = backlash(values);
+        public Lost read(Values values) {
+            List<TypedLength> left = values.lengths("minus");
+            List<TypedLength> middle = values.lengths("middle");
+            List<TypedLength> right = values.lengths("plus");
             // The coarsest digit of all three places: where one end is typed to a tenth, nobody knows which place is the greatest.
-            BigDecimal step = Stream.of("minus", "middle", "plus").flatMap(f -> values.lengths(f).stream()).map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            Uncertainty u = values.gauge(Gauge.HOUSE_INDICATOR).difference(backlash.greatest(), step)
+            BigDecimal step = Stream.of(left, middle, right).flatMap(List::stream).map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
+            Backlash backlash = Backlash.of(List.of(values.at("minus", () -> named(minus, left)), values.at("middle", () -> named("the middle", middle)),
+                    values.at("plus", () -> named(plus, right))));
+            return new Lost(backlash, step, values.gauge(Gauge.HOUSE_INDICATOR));
+        }
+
+        private static Backlash.Station named(String name, List<TypedLength> readings) {
+            return new Backlash.Station(name, readings.stream().map(TypedLength::mm).toList());
+        }
+
+        @Override
+        public StepJudgement judge(Lost read) {
+            Backlash backlash = read.backlash;
+            Uncertainty u = read.by.difference(backlash.greatest(), read.step)
                     .repeated(backlash.loosest().readings().stream().map(BigDecimal::doubleValue).toList());
             StepJudgement judged = Recordings.byGrade(HouseLimits.BACKLASH, backlash.greatest(), u);
             List<Reason> because = new ArrayList<>(judged.because());
@@ -163,14 +221,6 @@ public final class MotionRecordings {
                 because.add(Reason.of("backlash.scale"));
             }
             return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
-        }
-
-        public Backlash backlash(Values values) {
-            return Backlash.of(List.of(station(values, "minus", minus), station(values, "middle", "the middle"), station(values, "plus", plus)));
-        }
-
-        private static Backlash.Station station(Values values, String field, String name) {
-            return values.at(field, () -> new Backlash.Station(name, values.lengths(field).stream().map(TypedLength::mm).toList()));
         }
 
         @Override
@@ -189,7 +239,12 @@ public final class MotionRecordings {
      *
      * @param chart what the chart promises; empty where nobody copied it
      */
-    public record Wheels(Optional<GearChart> chart) implements Recording {
+    public record Wheels(Optional<GearChart> chart) implements Recording<WheelSet> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.wheels(this);
+        }
+
         @Override
         public String code() {
             return "wheels";
@@ -201,8 +256,7 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
-            WheelSet wheels = wheels(values);
+        public StepJudgement judge(WheelSet wheels) {
             if (chart.isEmpty()) {
                 return StepJudgement.of(Outcome.UNDECIDED, Reason.of("wheels.no-chart", wheels.teeth().size()));
             }
@@ -210,7 +264,8 @@ public final class MotionRecordings {
             return new StepJudgement(result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED, Optional.empty(), result.says(), Optional.empty());
         }
 
-        public WheelSet wheels(Values values) {
+        @Override
+        public WheelSet read(Values values) {
             if (!values.has("wheels")) {
                 throw Refused.because("number.missing").at("wheels");
             }
@@ -219,7 +274,12 @@ public final class MotionRecordings {
     }
 
     /** A thread cut and measured over several turns. */
-    public record ThreadCut() implements Recording {
+    public record ThreadCut() implements Recording<Cut> {
+        @Override
+        public <T> T tell(Kinds<T> kinds) {
+            return kinds.thread(this);
+        }
+
         @Override
         public String code() {
             return "thread";
@@ -236,15 +296,21 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Values values) {
+        public Cut read(Values values) {
             TypedLength pitch = values.length("pitch");
             TypedLength length = values.length("length");
             if (pitch.mm().signum() <= 0) {
                 throw Refused.because("number.not-positive", pitch.typed()).at("pitch");
             }
-            int turns = values.whole("turns");
-            ThreadPitch thread = ThreadPitch.of(pitch.mm(), length.mm(), turns);
-            Uncertainty u = values.gauge(Gauge.HOUSE_CALIPER).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
+            return new Cut(pitch, length, ThreadPitch.of(pitch.mm(), length.mm(), values.whole("turns")), values.gauge(Gauge.HOUSE_CALIPER));
+        }
+
+        @Override
+        public StepJudgement judge(Cut read) {
+            TypedLength pitch = read.pitch;
+            TypedLength length = read.length;
+            ThreadPitch thread = read.thread;
+            Uncertainty u = read.by.difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(GradedLimit.same(ThreadPitch.LIMIT, "mm"), thread.over300().abs(), u);
             return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of("thread.error", thread.lead(), pitch.mm().stripTrailingZeros(),
                     thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());

@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -16,7 +16,12 @@ import tallledger.core.supply.SupplyReading;
  *
  * @param plate what it wants
  */
-public record SupplyCheck(SupplyPlate plate) implements Recording {
+public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading> {
+
+    @Override
+    public <T> T tell(Kinds<T> kinds) {
+        return kinds.supply(this);
+    }
 
     @Override
     public String code() {
@@ -36,7 +41,11 @@ public record SupplyCheck(SupplyPlate plate) implements Recording {
         return fields;
     }
 
-    public SupplyReading reading(Values values) {
+    @Override
+    public SupplyReading read(Values values) {
+        if (!values.has("measuredBy")) {
+            throw Refused.because("supply.measured-by").at("measuredBy");
+        }
         SupplyReading.Source source = Stream.of(SupplyReading.Source.values()).filter(s -> s.name().equals(values.text("source"))).findFirst()
                 .orElseThrow(() -> Refused.because("choice.unknown").at("source"));
         List<BigDecimal> volts = new ArrayList<>(List.of(values.positive("l12")));
@@ -54,11 +63,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording {
     }
 
     @Override
-    public StepJudgement judge(Values values) {
-        if (!values.has("measuredBy")) {
-            throw Refused.because("supply.measured-by").at("measuredBy");
-        }
-        List<SupplyReading.Point> points = reading(values).against(plate);
+    public StepJudgement judge(SupplyReading reading) {
+        List<SupplyReading.Point> points = reading.against(plate);
         SupplyReading.Weight worst = points.get(0).weight();
         Outcome outcome = switch (worst) {
             case RIGHT -> Outcome.PROVEN;
