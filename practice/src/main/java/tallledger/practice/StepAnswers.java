@@ -19,6 +19,7 @@ import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.WatchedCycle;
@@ -149,6 +150,16 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> spindleCheck(SpindleCheck check) {
         return Map.of();
+    }
+
+    /** Twelve readings of a spindle that runs out by a third to two thirds of the sound limit, with scatter. */
+    @Override
+    public Map<String, String> rounds(Rounds rounds) {
+        double e = rounds.graded().sound().doubleValue() * (0.16 + 0.16 * random.nextDouble());
+        double high = 2 * Math.PI * random.nextDouble();
+        String readings = IntStream.range(0, 12).mapToObj(k -> 0.05 + e * Math.cos(2 * Math.PI * k / 12 - high) + 0.0003 * random.nextGaussian())
+                .map(r -> BigDecimal.valueOf(r).setScale(3, RoundingMode.HALF_UP) + "mm").collect(Collectors.joining(" "));
+        return Map.of("readings", readings);
     }
 
     /** Between a third and two thirds of the sound limit. */

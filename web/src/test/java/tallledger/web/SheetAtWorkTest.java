@@ -167,6 +167,7 @@ class SheetAtWorkTest {
         page.waitForSelector(".connection:not([hidden])");
         assertThat(page.locator(".connection").innerText()).contains("No connection", "kept on this tablet");
         page.context().setOffline(false);
+        page.waitForFunction("() => fetch('/alive', {cache: 'no-store'}).then(a => a.ok, () => false)");
         page.click("button[value=good]");
         page.waitForSelector(".done");
         page.navigate(app.url("/surveys/" + survey + "/entries"));

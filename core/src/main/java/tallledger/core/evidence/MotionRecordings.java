@@ -156,8 +156,7 @@ public final class MotionRecordings {
         public Stops read(Values values) {
             List<TypedLength> stops = values.lengths("stops");
             Trips trips = values.at("stops", () -> Trips.of(stops.stream().map(TypedLength::mm).toList()));
-            BigDecimal step = stops.stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
-            return new Stops(trips, step, values.gauge(Gauge.HOUSE_INDICATOR));
+            return new Stops(trips, Values.coarsest(stops), values.gauge(Gauge.HOUSE_INDICATOR));
         }
 
         @Override
@@ -199,7 +198,7 @@ public final class MotionRecordings {
             List<TypedLength> middle = values.lengths("middle");
             List<TypedLength> right = values.lengths("plus");
             // The coarsest digit of all three places: where one end is typed to a tenth, nobody knows which place is the greatest.
-            BigDecimal step = Stream.of(left, middle, right).flatMap(List::stream).map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
+            BigDecimal step = Values.coarsest(Stream.of(left, middle, right).flatMap(List::stream).toList());
             Backlash backlash = Backlash.of(List.of(values.at("minus", () -> named(minus, left)), values.at("middle", () -> named("the middle", middle)),
                     values.at("plus", () -> named(plus, right))));
             return new Lost(backlash, step, values.gauge(Gauge.HOUSE_INDICATOR));

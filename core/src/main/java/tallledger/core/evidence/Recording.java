@@ -97,6 +97,8 @@ public interface Recording<V> {
         T throughFeed(GrinderRecordings.ThroughFeed feed);
 
         T spindleCheck(SpindleCheck check);
+
+        T rounds(Rounds rounds);
     }
 
     /** The limit in grades, where there is one to show before anything is typed. */

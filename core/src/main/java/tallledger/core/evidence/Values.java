@@ -82,6 +82,15 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
         });
     }
 
+    /**
+     * Worth of the coarsest last digit of several readings of one dial, mm. A plain nought says nothing of it: people write 0 for where the
+     * dial was set, whatever it divides.
+     */
+    static BigDecimal coarsest(List<TypedLength> readings) {
+        List<TypedLength> telling = readings.stream().filter(l -> l.mm().signum() != 0 || l.step().compareTo(BigDecimal.ONE) < 0).toList();
+        return (telling.isEmpty() ? readings : telling).stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
+    }
+
     /** Runs a factory; what it refuses is said at this field unless it names another. */
     public <T> T at(String field, Supplier<T> factory) {
         try {

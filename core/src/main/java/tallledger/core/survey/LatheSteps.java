@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.HouseLimits;
@@ -54,6 +55,7 @@ final class LatheSteps {
             step("level", ACCURACY, NOTE, 180).on(LATHE),
             step("nose-runout", ACCURACY, SOON, 90).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
                     .records(new Recordings.Measure(HouseLimits.LATHE_NOSE, Gauge.HOUSE_INDICATOR, true)),
+            step("nose-round", ACCURACY, SOON, 150).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle").records(new Rounds(HouseLimits.LATHE_NOSE)),
             step("bar-runout", ACCURACY, SOON, 90).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
                     .records(new Recordings.Measure(HouseLimits.LATHE_300, Gauge.HOUSE_INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(LATHE).needs(Kind.LEVEL_AND_WARM).of("spindle")

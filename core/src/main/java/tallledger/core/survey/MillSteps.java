@@ -22,6 +22,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Rounds;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.HouseLimits;
 import tallledger.core.machine.Family;
@@ -69,6 +70,7 @@ final class MillSteps {
             step("level", ACCURACY, NOTE, 180).on(MILLS),
             step("mill-nose-runout", ACCURACY, SOON, 90).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
                     .records(new Recordings.Measure(HouseLimits.MILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
+            step("nose-round", ACCURACY, SOON, 150).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle").records(new Rounds(HouseLimits.MILL_NOSE)),
             step("mill-bar-runout", ACCURACY, SOON, 90).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED).of("spindle")
                     .records(new Recordings.Measure(HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(MILLS).needs(Kind.LEVEL_AND_WARM).of("spindle")

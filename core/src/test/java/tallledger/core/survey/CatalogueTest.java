@@ -80,22 +80,22 @@ class CatalogueTest {
 
     static Stream<Arguments> families() {
         return Stream.of(
-                Arguments.of(Family.LATHE, 77, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
+                Arguments.of(Family.LATHE, 78, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
                         "emergency-stop direction", STARTED, LUBED, "feed.carriage.minus feed.carriage.plus trip.carriage.minus trip.carriage.plus",
                         "trip-repeat.carriage feed.cross-slide.minus feed.cross-slide.plus feed-reverse half-nut-interlock half-nut thread-dial thread-cut",
                         hand("carriage", true), hand("cross-slide", false), hand("top-slide", false), "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
-                        "level nose-runout bar-runout axial-float bed-twist turn-parallel facing turned-finish", END)),
-                Arguments.of(Family.KNEE_MILL, 77, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
+                        "level nose-runout nose-round bar-runout axial-float bed-twist turn-parallel facing turned-finish", END)),
+                Arguments.of(Family.KNEE_MILL, 78, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
                         "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
                         "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true), "travel.quill lock.quill play.quill head-swivels",
-                        "level mill-nose-runout mill-bar-runout axial-float tram table-parallel mill-cut climb-cut", END)),
-                Arguments.of(Family.HORIZONTAL_MILL, 71, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                        "level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel mill-cut climb-cut", END)),
+                Arguments.of(Family.HORIZONTAL_MILL, 72, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED, "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
-                        hand("table", true), hand("saddle", true), hand("knee", true), "overarm-moves arbor-supports level mill-nose-runout mill-bar-runout axial-float arbor-runout table-parallel mill-cut climb-cut", END)),
-                Arguments.of(Family.UNIVERSAL_MILL, 92, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                        hand("table", true), hand("saddle", true), hand("knee", true), "overarm-moves arbor-supports level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout table-parallel mill-cut climb-cut", END)),
+                Arguments.of(Family.UNIVERSAL_MILL, 93, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table"), milled("saddle"), milled("knee"),
                         hand("table", true), hand("saddle", true), hand("knee", true), "head-swivels mill-table-swivels overarm-moves arbor-supports",
-                        "level mill-nose-runout mill-bar-runout axial-float arbor-runout tram table-parallel mill-cut climb-cut", END)),
+                        "level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout tram table-parallel mill-cut climb-cut", END)),
                 Arguments.of(Family.RADIAL_DRILL, 68, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
                         "feed.spindle.minus feed.spindle.plus knock-off.spindle trip-repeat.spindle rapid.arm.minus rapid.arm.plus fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
                         "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings depth-stop quill-spring level drill-runout spindle-square clamp-shift drill-cut drilled-size", END)),
@@ -111,9 +111,9 @@ class CatalogueTest {
                 Arguments.of(Family.CENTRELESS_GRINDER, 57, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade", ELECTRICS,
                         "emergency-stop direction wheel-first-start bled", STARTED, LUBED, "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
                         hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float grind-parallel ground-finish", END)),
-                Arguments.of(Family.MACHINING_CENTRE, 68, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
+                Arguments.of(Family.MACHINING_CENTRE, 69, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
                         "feed.x.minus feed.x.plus rapid.x.minus rapid.x.plus feed.y.minus feed.y.plus rapid.y.minus rapid.y.plus feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
-                        "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout mill-bar-runout axial-float tram table-parallel readout.x readout.y readout.z mill-cut circle", END)));
+                        "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel readout.x readout.y readout.z mill-cut circle", END)));
     }
 
     @ParameterizedTest

@@ -28,7 +28,6 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.Step;
 import tallledger.core.survey.StepResult;
-import tallledger.web.cycle.CycleView;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Submission;
@@ -128,7 +127,7 @@ public class SheetPage {
         model.addAttribute("done", done.flatMap(d -> survey.folded().runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));
         Optional<StepResult> result = done.flatMap(d -> survey.steps().all().stream().filter(r -> r.entry() == d).findFirst());
         model.addAttribute("doneStep", result.orElse(null));
-        model.addAttribute("doneCycle", result.flatMap(r -> CycleView.ofResult(r, words)).orElse(null));
+        model.addAttribute("donePicture", result.flatMap(r -> StepMargin.picture(r, words)).orElse(null));
     }
 
     /** The instrument in the surveyor's hand: the one used last. */

@@ -2,15 +2,18 @@ package tallledger.web.runsheet;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.survey.StepResult;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.words.Words;
 
@@ -20,9 +23,9 @@ import tallledger.web.words.Words;
  * @param typed what stands in the form so far
  * @param unit  of lengths typed without one
  */
-record StepMargin(Map<String, String> typed, LengthUnit unit, Words words) implements Recording.Kinds<StepMargin.Beside> {
+public record StepMargin(Map<String, String> typed, LengthUnit unit, Words words) implements Recording.Kinds<StepMargin.Beside> {
 
-    private static final Beside NOTHING = new Beside("", Optional.empty(), "");
+    private static final Beside NOTHING = new Beside("", Optional.empty(), "", result -> Optional.empty());
 
     /**
      * Beside a form.
@@ -30,12 +33,24 @@ record StepMargin(Map<String, String> typed, LengthUnit unit, Words words) imple
      * @param promised what the plate or a claim promises, in words
      * @param cycle    event keys and script of a cycle
      * @param page     where it is done, where that is another screen
+     * @param draws    the picture of a result of this kind, where it has one
      */
-    record Beside(String promised, Optional<CycleView> cycle, String page) {
+    record Beside(String promised, Optional<CycleView> cycle, String page, Function<StepResult, Optional<Picture>> draws) {
+    }
+
+    /** The picture of a result: one for page, print and PDF. */
+    public static Optional<Picture> picture(StepResult result, Words words) {
+        return result.step().recording().tell(new StepMargin(Map.of(), result.values().unit(), words)).draws.apply(result);
     }
 
     private static Beside promises(String words) {
-        return new Beside(words, Optional.empty(), "");
+        return new Beside(words, Optional.empty(), "", NOTHING.draws);
+    }
+
+    @Override
+    public Beside rounds(Rounds rounds) {
+        return new Beside("", Optional.empty(), "", result -> result.as(Rounds.Read.class)
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round()), words.say(result.step().name()), result.entry())));
     }
 
     @Override
@@ -70,7 +85,7 @@ record StepMargin(Map<String, String> typed, LengthUnit unit, Words words) imple
 
     @Override
     public Beside elsewhere(Recordings.Elsewhere elsewhere) {
-        return new Beside("", Optional.empty(), elsewhere.page());
+        return new Beside("", Optional.empty(), elsewhere.page(), NOTHING.draws);
     }
 
     @Override
@@ -113,7 +128,8 @@ record StepMargin(Map<String, String> typed, LengthUnit unit, Words words) imple
 
     @Override
     public Beside cycle(WatchedCycle cycle) {
-        return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, words)), "");
+        return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, words)), "", result -> CycleView.ofResult(result, words)
+                .filter(view -> !view.lines().isEmpty()).map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())));
     }
 
     @Override

@@ -31,10 +31,11 @@ import tallledger.web.words.Words;
  * @param page     where it is done, where that is another screen
  * @param cycle    event keys and script of a cycle
  * @param history  results of this step so far
+ * @param picture  of the one that counts
  */
 public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, List<Recording.Field> fields, String code, boolean decides,
                        Optional<GradedLimit> limit, String promised, Severity ifBad, BigDecimal minutes, String page, Optional<CycleView> cycle,
-                       List<StepResult> history, List<Photo> photos, boolean timed) {
+                       List<StepResult> history, Optional<Picture> picture, List<Photo> photos, boolean timed) {
 
     /** One need: its words, its key in the form, whether it must be ticked. */
     public record Ask(String text, String value, boolean changed) {
@@ -48,6 +49,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
         return new TaskView(step.id(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", step.about().toArray()),
                 words.say("step." + step.code() + ".look", step.about().toArray()), asked, step.recording().fields(), step.recording().code(), step.recording().decides(),
                 step.recording().limit(), beside.promised(), step.ifBad(), BigDecimal.valueOf(step.seconds()).divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP).stripTrailingZeros(),
-                beside.page(), beside.cycle(), ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(), survey.photosOf(step.id()), step.recording().isTimed());
+                beside.page(), beside.cycle(), ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
+                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, words)), survey.photosOf(step.id()), step.recording().isTimed());
     }
 }

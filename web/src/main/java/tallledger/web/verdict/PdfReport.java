@@ -2,6 +2,7 @@ package tallledger.web.verdict;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -50,6 +51,7 @@ class PdfReport {
         font(builder, "ArchivoNarrow_700Bold", "Archivo Narrow", 700);
         font(builder, "Archivo_400Regular", "Archivo", 400);
         font(builder, "Archivo_600SemiBold", "Archivo", 600);
+        builder.useSVGDrawer(new BatikSVGDrawer());
         builder.withHtmlContent(PlainText.xml(page), null);
         builder.toStream(out);
         try {

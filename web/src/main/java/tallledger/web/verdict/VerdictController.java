@@ -17,6 +17,7 @@ import tallledger.web.record.LastAsked;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
+import tallledger.web.words.Words;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
 @Controller
@@ -24,12 +25,13 @@ class VerdictController {
 
     private static final int MOST_KEPT = 16;
 
-    private final LastAsked<AsItStands, VerdictView> verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey()));
+    private final LastAsked<AsItStands, VerdictView> verdicts;
     private final Shelves shelves;
     private final PdfReport pdf;
     private final Attachments attachments;
 
-    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments) {
+    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, Words words) {
+        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words));
         this.attachments = attachments;
         this.shelves = shelves;
         this.pdf = pdf;

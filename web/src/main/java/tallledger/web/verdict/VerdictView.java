@@ -5,6 +5,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -14,13 +15,17 @@ import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Finding;
 import tallledger.web.record.Survey;
+import tallledger.web.runsheet.Picture;
+import tallledger.web.runsheet.StepMargin;
 import tallledger.web.words.Figures;
+import tallledger.web.words.Words;
 
 /**
  * The verdict laid out for its pages.
  *
  * @param lines   every speed with what was read
  * @param steps   every step done, in the order of the survey
+ * @param pictures results drawn, in the order of the survey
  * @param photos  photographs
  * @param begun   first entry
  * @param ended   last entry
@@ -29,7 +34,7 @@ import tallledger.web.words.Figures;
  * @param seal    last hash, in groups of eight
  */
 public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims,
-                          List<ConditionStatement.Sentence> sentences, List<Line> lines, List<StepLine> steps, List<Photo> photos, List<Remark> remarks, String begun,
+                          List<ConditionStatement.Sentence> sentences, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, String begun,
                           String ended, String authors, boolean whole, String seal) {
 
     /** One speed as the report lists it. */
@@ -46,7 +51,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
 
-    static VerdictView of(Survey survey) {
+    static VerdictView of(Survey survey, Words words) {
         var folded = survey.folded();
         List<Entry> entries = survey.entries();
         List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
@@ -61,7 +66,9 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
         return new VerdictView(folded.coverage().counts(), Finding.of(survey.core()), ClaimVerdict.of(survey.core()),
-                ConditionStatement.of(survey.core()).sentences(), lines, steps(survey), survey.core().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
+                ConditionStatement.of(survey.core()).sentences(), lines, steps(survey),
+                survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).flatMap(r -> StepMargin.picture(r, words).stream()).toList(),
+                survey.core().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
                 read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()), String.join(", ", read.stream().map(Entry::author).distinct().toList()),
                 survey.broken().isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
     }

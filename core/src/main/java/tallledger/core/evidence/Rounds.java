@@ -1,0 +1,102 @@
+package tallledger.core.evidence;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.Uncertainty;
+import tallledger.core.geometry.Round;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Reason;
+
+/**
+ * Readings at equal angles round one turn, and what the dial swept beside them; the larger TIR counts.
+ *
+ * @param graded limit of the TIR, mm
+ */
+public record Rounds(GradedLimit graded) implements Recording<Rounds.Read> {
+
+    private static final double MICROMETRES = 1000;
+    private static final MathContext SHOWN = new MathContext(3, RoundingMode.HALF_UP);
+
+    /**
+     * As read.
+     *
+     * @param swept TIR seen on the dial over the whole turn
+     * @param step  worth of the coarsest last digit, mm
+     * @param by    what it was read with
+     */
+    public record Read(Round round, Optional<BigDecimal> swept, BigDecimal step, Gauge by) {
+
+        /** The larger of what the readings and the dial show, mm. */
+        public BigDecimal tir() {
+            return swept.map(round.tir()::max).orElse(round.tir());
+        }
+
+        public Uncertainty uncertainty() {
+            return by.difference(tir(), step);
+        }
+    }
+
+    @Override
+    public <T> T tell(Kinds<T> kinds) {
+        return kinds.rounds(this);
+    }
+
+    @Override
+    public String code() {
+        return "rounds";
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(Field.must("readings", Entry.SERIES, "mm"), Field.may("swept", Entry.LENGTH, "mm"));
+    }
+
+    @Override
+    public Read read(Values values) {
+        List<TypedLength> lengths = values.lengths("readings");
+        Round round = values.at("readings", () -> new Round(lengths.stream().map(TypedLength::mm).toList()));
+        Optional<TypedLength> swept = values.has("swept") ? Optional.of(values.length("swept")) : Optional.empty();
+        List<TypedLength> all = Stream.concat(lengths.stream(), swept.stream()).toList();
+        return new Read(round, swept.map(TypedLength::mm), Values.coarsest(all), values.gauge(Gauge.HOUSE_INDICATOR));
+    }
+
+    @Override
+    public StepJudgement judge(Read read) {
+        Round round = read.round;
+        if (round.count() < Round.FEWEST_TO_JUDGE) {
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of("round.too-few", round.count(), Round.FEWEST_TO_JUDGE), shape(round));
+        }
+        StepJudgement judged = Recordings.byGrade(graded, read.tir(), read.uncertainty());
+        List<Reason> because = new ArrayList<>(judged.because());
+        because.add(shape(round));
+        return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
+    }
+
+    private static Reason shape(Round round) {
+        return Reason.of("round.shape", micrometres(round.eccentricity()), BigDecimal.valueOf(Math.round(round.highSpot()) % 360), micrometres(round.lobe(2)),
+                micrometres(round.lobe(3)), micrometres(round.residual()));
+    }
+
+    /** Three digits, and no more than tenths: binary noise is not shown. */
+    private static BigDecimal micrometres(double mm) {
+        return new BigDecimal(mm * MICROMETRES).round(SHOWN).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros();
+    }
+
+    @Override
+    public Optional<GradedLimit> limit() {
+        return Optional.of(graded);
+    }
+
+    @Override
+    public Optional<Gauge> usualGauge() {
+        return Optional.of(Gauge.HOUSE_INDICATOR);
+    }
+}
