@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -181,13 +182,25 @@ public final class Soak {
         }
     }
 
+    /** All pages of a ledger, newest first. */
+    private static String ledger(Client client, int survey) throws IOException, InterruptedException {
+        StringBuilder all = new StringBuilder();
+        Optional<String> page = Optional.of("/surveys/" + survey + "/entries");
+        while (page.isPresent()) {
+            String html = client.get(page.get()).body();
+            all.append(html);
+            page = Pattern.compile("rel=\"next\" href=\"([^\"]+)\"").matcher(html).results().findFirst().map(m -> m.group(1).replace("&amp;", "&"));
+        }
+        return all.toString();
+    }
+
     /** Every acknowledged entry stands in its book, once, under the number it was given. */
     private void compare() throws IOException, InterruptedException {
         Client client = new Client(this::url);
         for (int survey : SURVEYS) {
             // What is acknowledged while the page is on its way cannot be on it.
             Map<String, Integer> before = Map.copyOf(acknowledged);
-            String html = client.get("/surveys/" + survey + "/entries").body();
+            String html = ledger(client, survey);
             if (!html.contains("the chain holds")) {
                 complain(" survey " + survey + ": the chain is not said to hold");
             }

@@ -44,12 +44,15 @@ class EntriesController {
     }
 
     @GetMapping
-    String show(@PathVariable long id, @RequestParam Optional<Integer> strike, Model model, HttpServletRequest request) {
+    String show(@PathVariable long id, @RequestParam Optional<Integer> strike, @RequestParam MultiValueMap<String, String> fields, Model model,
+                HttpServletRequest request) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.blank();
         strike.ifPresent(target -> typed.set("target", String.valueOf(target)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
-        return page(survey, typed, Submission.fresh(survey.head()), model);
+        Typed asked = Typed.of(fields);
+        String at = strike.filter(n -> !asked.has("at")).map(String::valueOf).orElse(asked.get("at"));
+        return page(survey, typed, Submission.fresh(survey.head()), new EntriesPage.Asked(at, asked.get("kind"), asked.get("by")), model);
     }
 
     @PostMapping("/strike")
@@ -71,13 +74,15 @@ class EntriesController {
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {
-        return entries.write(survey, typed, response, () -> typed.attempt(field, read), (now, said, submission) -> page(now, said, submission, model),
+        return entries.write(survey, typed, response, () -> typed.attempt(field, read), (now, said, submission) ->
+                        page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", ""), model),
                 entry -> "redirect:/surveys/" + survey.id() + "/entries");
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(Survey survey, Typed typed, Submission submission, EntriesPage.Asked asked, Model model) {
         model.addAttribute("survey", survey);
-        model.addAttribute("lines", EntryLine.of(survey, words));
+        model.addAttribute("asked", asked);
+        model.addAttribute("page", EntriesPage.of(survey, asked, words));
         model.addAttribute("broken", survey.broken().orElse(null));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

@@ -4,7 +4,6 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -41,13 +40,12 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     private static final int LONGEST_RAW = 300;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
 
-    /** Newest first. */
-    static List<EntryLine> of(Survey survey, Words words) {
+    static List<EntryLine> of(Survey survey, List<Entry> entries, Words words) {
         Map<Integer, Entry> struck = survey.core().struck();
         Map<Integer, Reason> strays = survey.strays();
         Map<Integer, String> otherwise = judgedOtherwise(survey, words);
         List<EntryLine> lines = new ArrayList<>();
-        for (Entry entry : survey.entries()) {
+        for (Entry entry : entries) {
             Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
@@ -55,7 +53,6 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                     kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words), by,
                     by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray, Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
         }
-        Collections.reverse(lines);
         return lines;
     }
 

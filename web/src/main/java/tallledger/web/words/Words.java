@@ -7,6 +7,7 @@ import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Kind;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */
 @Component("words")
@@ -31,6 +32,11 @@ public class Words {
     /** The word for a constant, such as {@code Severity.SOON}. */
     public String of(Enum<?> constant) {
         return messages.getMessage(constant.getDeclaringClass().getSimpleName() + "." + constant.name(), null, Locale.ROOT);
+    }
+
+    /** A kind of entry; one that this version does not know by its own name. */
+    public String kind(String name) {
+        return Kind.named(name).map(this::of).orElse(name);
     }
 
     private Object worded(Object argument) {
