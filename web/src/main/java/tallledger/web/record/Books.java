@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -42,7 +41,10 @@ public class Books {
     private final EntryCodec codec;
     private final Store store;
     private final Heads heads;
-    private final Map<Long, Known> known = new ConcurrentHashMap<>();
+    /** So many entries are kept in memory, of the books opened last. */
+    private static final int MOST_ENTRIES = 60_000;
+
+    private final Recent<Long, Known> known = new Recent<>(MOST_ENTRIES, book -> book.entries.size());
 
     Books(LedgerMapper mapper, EntryCodec codec, Store store, Heads heads) {
         this.mapper = mapper;
@@ -85,7 +87,7 @@ public class Books {
     }
 
     private Known known(BookRow book) {
-        Known have = known.getOrDefault(book.getId(), Known.NOTHING);
+        Known have = known.get(book.getId()).orElse(Known.NOTHING);
         if (have.last() >= book.getHead()) {
             return have;
         }
@@ -108,7 +110,7 @@ public class Books {
 
     /** Fetches the entries of many books in one go. */
     public void warm(List<BookRow> books) {
-        List<Long> missing = books.stream().filter(book -> !known.containsKey(book.getId())).map(BookRow::getId).toList();
+        List<Long> missing = books.stream().filter(book -> !known.has(book.getId())).map(BookRow::getId).toList();
         if (missing.isEmpty()) {
             return;
         }

@@ -1,8 +1,5 @@
 package tallledger.web.record;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -11,26 +8,20 @@ import java.util.function.Function;
  */
 public final class LastAsked<K, V> {
 
-    private final Map<K, V> kept;
+    private final Recent<K, V> kept;
     private final Function<K, V> reckon;
 
     /** @param most answers kept */
     public LastAsked(int most, Function<K, V> reckon) {
         this.reckon = reckon;
-        this.kept = Collections.synchronizedMap(new LinkedHashMap<>(most, 0.75f, true) {
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
-                return size() > most;
-            }
-        });
+        this.kept = new Recent<>(most, answer -> 1);
     }
 
     public V of(K asked) {
-        V known = kept.get(asked);
-        if (known == null) {
-            known = reckon.apply(asked);
-            kept.put(asked, known);
-        }
-        return known;
+        return kept.get(asked).orElseGet(() -> {
+            V answer = reckon.apply(asked);
+            kept.put(asked, answer);
+            return answer;
+        });
     }
 }

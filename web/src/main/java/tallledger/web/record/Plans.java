@@ -2,9 +2,7 @@ package tallledger.web.record;
 
 import java.math.BigDecimal;
 import java.time.Clock;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SurveyPlan;
@@ -16,8 +14,10 @@ public class Plans {
     private record Kept(tallledger.core.survey.Survey of, Optional<BigDecimal> minutesLeft, SheetPlan plan) {
     }
 
+    private static final int MOST = 64;
+
     private final Clock clock;
-    private final Map<Long, Kept> kept = new ConcurrentHashMap<>();
+    private final Recent<Long, Kept> kept = new Recent<>(MOST, plan -> 1);
 
     Plans(Clock clock) {
         this.clock = clock;
@@ -25,7 +25,7 @@ public class Plans {
 
     /** The plan of the whole sheet. */
     public SheetPlan sheet(Survey survey) {
-        Kept have = kept.get(survey.id());
+        Kept have = kept.get(survey.id()).orElse(null);
         if (have != null && have.of == survey.core() && have.minutesLeft.isEmpty()) {
             return have.plan;
         }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import tallledger.core.ledger.By;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.Chain;
@@ -34,14 +35,28 @@ public class Shelves {
     private record Fold(JudgedBy judgedBy, List<Stray> strays, Optional<Chain.Break> otherDescription, tallledger.core.survey.Survey core) {
     }
 
-    /** A machine on the shelf with its surveys, newest first; or what is left of one that cannot be read. */
-    public record Place(long book, String title, Optional<Machine> machine, List<Survey> surveys, Optional<Reason> unreadable) {
+    /** A machine on the shelf; or what is left of one that cannot be read. */
+    public record Place(long book, String title, Optional<Summary> summary, Optional<Reason> unreadable) {
     }
+
+    /** Up to where the books were read for a place on the shelf. */
+    private record ReadTo(int machine, long survey, int head) {
+    }
+
+    private record Kept(ReadTo to, Place place) {
+    }
+
+    /** So many entries are kept folded; the books of a long shelf are read again as they are opened. */
+    private static final int MOST_ENTRIES = 30_000;
+    private static final int MOST_MACHINES = 300;
+    /** Books fetched in one go, so that a long shelf is not in memory at once. */
+    private static final int A_FETCH = 40;
 
     private final Books books;
     private final Clock clock;
-    private final Map<Long, Folded<Machine>> machines = new ConcurrentHashMap<>();
-    private final Map<Long, Folded<Fold>> folds = new ConcurrentHashMap<>();
+    private final Recent<Long, Folded<Machine>> machines = new Recent<>(MOST_MACHINES, m -> 1);
+    private final Recent<Long, Folded<Fold>> folds = new Recent<>(MOST_ENTRIES, fold -> fold.head);
+    private final Map<Long, Kept> places = new ConcurrentHashMap<>();
 
     Shelves(Books books, Store store, Clock clock) {
         this.books = books;
@@ -49,24 +64,43 @@ public class Shelves {
         store.whenUndone(() -> {
             machines.clear();
             folds.clear();
+            places.clear();
         });
     }
 
-    /** Every machine with its surveys, newest survey first; one that cannot be read hides no other. */
-    public List<Place> everything() {
+    /** Every machine with what its newest survey comes to; one that cannot be read hides no other. */
+    public List<Place> shelf() {
         List<BookRow> all = books.all();
-        books.warm(all);
-        Map<Long, List<BookRow>> surveys = new HashMap<>();
-        all.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> surveys.computeIfAbsent(b.getMachineId(), id -> new ArrayList<>()).add(0, b));
-        return all.stream().filter(b -> b.getKind() == BookKind.MACHINE).map(book -> {
-            try {
-                Machine machine = machine(book);
-                return new Place(book.getId(), machine.name(), Optional.of(machine),
-                        surveys.getOrDefault(book.getId(), List.of()).stream().map(b -> survey(b, machine)).toList(), Optional.empty());
-            } catch (Unreadable lost) {
-                return new Place(book.getId(), book.getTitle(), Optional.empty(), List.of(), Optional.of(lost.reason()));
+        Map<Long, BookRow> newest = new HashMap<>();
+        all.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> newest.put(b.getMachineId(), b));
+        List<BookRow> machineBooks = all.stream().filter(b -> b.getKind() == BookKind.MACHINE).toList();
+        Map<Long, Place> here = new HashMap<>();
+        machineBooks.forEach(b -> Optional.ofNullable(places.get(b.getId())).filter(k -> k.to.equals(readTo(b, newest.get(b.getId()))))
+                .ifPresent(k -> here.put(b.getId(), k.place)));
+        List<BookRow> grown = machineBooks.stream().filter(b -> !here.containsKey(b.getId())).toList();
+        for (int from = 0; from < grown.size(); from += A_FETCH) {
+            List<BookRow> some = grown.subList(from, Math.min(grown.size(), from + A_FETCH));
+            books.warm(some.stream().flatMap(b -> Stream.of(Optional.of(b), Optional.ofNullable(newest.get(b.getId()))).flatMap(Optional::stream)).toList());
+            for (BookRow book : some) {
+                Place place = place(book, Optional.ofNullable(newest.get(book.getId())));
+                places.put(book.getId(), new Kept(readTo(book, newest.get(book.getId())), place));
+                here.put(book.getId(), place);
             }
-        }).toList();
+        }
+        return machineBooks.stream().map(b -> here.get(b.getId())).toList();
+    }
+
+    private static ReadTo readTo(BookRow machine, BookRow survey) {
+        return new ReadTo(machine.getHead(), survey == null ? 0 : survey.getId(), survey == null ? 0 : survey.getHead());
+    }
+
+    private Place place(BookRow book, Optional<BookRow> newest) {
+        try {
+            Machine machine = machine(book);
+            return new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, newest.map(b -> survey(b, machine)))), Optional.empty());
+        } catch (Unreadable lost) {
+            return new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(lost.reason()));
+        }
     }
 
     public Machine machine(long id) {
@@ -129,9 +163,9 @@ public class Shelves {
     }
 
     private Machine machine(BookRow book) {
-        Folded<Machine> have = machines.get(book.getId());
-        if (have != null && have.head == book.getHead()) {
-            return have.value;
+        Optional<Folded<Machine>> have = machines.get(book.getId()).filter(m -> m.head == book.getHead());
+        if (have.isPresent()) {
+            return have.get().value;
         }
         List<Entry> entries = books.entries(book);
         Map<Integer, Reason> strays = new HashMap<>();
@@ -170,7 +204,7 @@ public class Shelves {
     }
 
     private Survey survey(BookRow book, Machine machine) {
-        Folded<Fold> have = folds.get(book.getId());
+        Folded<Fold> have = folds.get(book.getId()).orElse(null);
         List<Entry> entries = books.entries(book);
         int head = entries.get(entries.size() - 1).sequence();
         if (have == null || have.head != head) {

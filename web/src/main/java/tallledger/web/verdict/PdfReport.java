@@ -18,13 +18,18 @@ import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import tallledger.core.ledger.PlainText;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationContext;
+import org.springframework.context.event.EventListener;
 
 /** The print view made into a PDF, with the application's own fonts inside. */
 @Component
 class PdfReport {
 
     static final String TEMPLATE = "verdict/print";
+    private static final String NOTHING = "<html><head><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
+            + "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" y=\"9\">e</text></svg></body></html>";
 
     static {
         // Each font and each style sheet would be a line of log, at every report.
@@ -33,10 +38,22 @@ class PdfReport {
 
     private final SpringTemplateEngine templates;
     private final ApplicationContext application;
+    private final boolean warms;
 
-    PdfReport(SpringTemplateEngine templates, ApplicationContext application) {
+    PdfReport(SpringTemplateEngine templates, ApplicationContext application, @Value("${tallledger.warm:true}") boolean warms) {
+        this.warms = warms;
         this.templates = templates;
         this.application = application;
+    }
+
+    /** Fonts and drawing are read in once the application answers, so that nobody waits for them at the first report. */
+    @EventListener(ApplicationReadyEvent.class)
+    void warm() {
+        if (warms) {
+            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css"))), "warm report");
+            thread.setDaemon(true);
+            thread.start();
+        }
     }
 
     byte[] render(Map<String, Object> view) {
@@ -44,7 +61,10 @@ class PdfReport {
         context.setVariable("style", text("static/css/print.css"));
         context.setVariable(ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(application, null));
-        String page = templates.process(TEMPLATE, context);
+        return made(templates.process(TEMPLATE, context));
+    }
+
+    private static byte[] made(String page) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         font(builder, "ArchivoNarrow_400Regular", "Archivo Narrow", 400);

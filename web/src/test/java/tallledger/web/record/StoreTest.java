@@ -332,7 +332,7 @@ class StoreTest {
             assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5, 6, 7);
             assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable", "stray.format", "stray.time");
             assertThat(read.core().remarks()).extracting(e -> e.entry()).containsExactly(8);
-            assertThat(app.bean(Shelves.class).everything()).hasSize(1);
+            assertThat(app.bean(Shelves.class).shelf()).hasSize(1);
             for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries", "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {
                 assertThat(app.status(page)).as(page).isEqualTo(200);
