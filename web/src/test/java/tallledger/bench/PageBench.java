@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import tallledger.bench.bare.BareApp;
-import tallledger.web.App;
 
 /**
  * Server time of each main view with the demo data, of the packaged application as bin/demo starts it: 200 requests each after 150 to
@@ -51,7 +50,6 @@ public final class PageBench {
         }
         starts(data);
         posts(client, data);
-        longSurvey(client);
         System.exit(0);
     }
 
@@ -111,25 +109,6 @@ public final class PageBench {
             }
             Arrays.sort(millis);
             System.out.printf("post of a remark: %.1f ms p50, %.1f ms p95%n", millis[MEASURED / 2], millis[MEASURED * 95 / 100]);
-        }
-    }
-
-    /** The run sheet of a survey of 400 entries, as it stands and right after each further entry. */
-    private static void longSurvey(HttpClient client) throws Exception {
-        LongSurvey survey = LongSurvey.of(App.demo(), 400);
-        for (boolean grows : new boolean[] {false, true}) {
-            double[] millis = new double[MEASURED];
-            for (int i = -WARM_UP; i < MEASURED; i++) {
-                if (grows) {
-                    survey.grow();
-                }
-                double took = time(client, App.demo().url("/surveys/" + survey.id() + "/run"));
-                if (i >= 0) {
-                    millis[i] = took;
-                }
-            }
-            Arrays.sort(millis);
-            System.out.printf("%-28s %8.1f %8.1f%n", grows ? "run, 400+ entries, growing" : "run, 400 entries", millis[MEASURED / 2], millis[MEASURED * 95 / 100]);
         }
     }
 
