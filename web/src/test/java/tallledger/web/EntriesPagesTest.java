@@ -29,7 +29,7 @@ class EntriesPagesTest {
         survey = Scenes.readySurvey(APP, KestrelVale.dunmarshP20().description());
         for (int i = 3; i <= 252; i++) {
             String author = i % 10 == 0 ? "J. Marsh, seller" : "Q. Tester";
-            APP.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), author), List.of(), "remark " + i + "."), Submission.fresh(i - 1));
+            APP.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), author), "remark " + i + "."), Submission.fresh(i - 1));
         }
     }
 
@@ -53,6 +53,7 @@ class EntriesPagesTest {
     void thePagesFollowEachOtherAndLoseNothing() {
         String newest = page("");
         assertThat(numbers(newest)).isEqualTo(down(252, 153));
+        assertThat(newest).contains("100 of 252 entries.");
         assertThat(linked(newest, "prev")).isEqualTo("none");
         String middle = page(linked(newest, "next"));
         assertThat(numbers(middle)).isEqualTo(down(152, 53));
@@ -72,7 +73,7 @@ class EntriesPagesTest {
     @Test
     void aFilterKeepsItsPagesAndItsJump() {
         assertThat(numbers(page("?by=J.+Marsh"))).hasSize(25).allSatisfy(n -> assertThat(n % 10).isZero());
-        assertThat(page("?by=J.+Marsh")).contains("25 of 25 chosen; the survey has 252 entries", "J. Marsh, seller");
+        assertThat(page("?by=J.+Marsh")).contains("25 of 25 chosen; the survey has 252 entries.", "J. Marsh, seller");
         String remarks = page("?kind=REMARK");
         assertThat(numbers(remarks)).isEqualTo(down(252, 153));
         assertThat(numbers(page(linked(remarks, "next")))).isEqualTo(down(152, 53));

@@ -1,11 +1,13 @@
 package tallledger.core.ledger;
 
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import tallledger.core.reason.Refused;
 
 /**
  * Who writes an entry, as they say themselves: a name and, where it was said, in which role they stand at the machine.
  *
- * <p>Typed in one field, the role behind the last comma: {@code J. Marsh, seller}.
+ * <p>Typed in one field, the role behind the last comma and without a capital: {@code J. Marsh, seller}; but {@code Marsh, J.} is a name.
  *
  * @param name never empty
  * @param role buyer, seller, inspector, rebuilder or whatever they say; empty where nobody said
@@ -13,6 +15,7 @@ import tallledger.core.reason.Refused;
 public record Author(String name, String role) {
 
     public static final int LONGEST = 80;
+    private static final Pattern WITH_ROLE = Pattern.compile("(.*\\S)\\s*,\\s*(\\p{Ll}[^,]*)");
 
     public Author {
         name = name.strip();
@@ -28,9 +31,8 @@ public record Author(String name, String role) {
 
     /** @throws Refused where there is no name, or it is longer than a name can be */
     public static Author parse(String typed) {
-        int comma = typed.lastIndexOf(',');
-        boolean parted = comma > 0 && !typed.substring(comma + 1).isBlank() && !typed.substring(0, comma).isBlank();
-        return parted ? new Author(typed.substring(0, comma), typed.substring(comma + 1)) : new Author(typed, "");
+        Matcher parted = WITH_ROLE.matcher(typed.strip());
+        return parted.matches() ? new Author(parted.group(1), parted.group(2)) : new Author(typed, "");
     }
 
     /** The same person in a role, where they said none here. */

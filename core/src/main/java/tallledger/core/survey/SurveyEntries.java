@@ -166,11 +166,11 @@ public final class SurveyEntries {
         return draft(by, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
     }
 
-    public static Draft remark(By by, List<String> settings, String text) {
+    public static Draft remark(By by, String text) {
         if (text.isBlank()) {
             throw Refused.because("remark.missing");
         }
-        return draft(by, Kind.REMARK, stepOf(settings), Map.of("settings", settings, "text", checked(text)));
+        return draft(by, Kind.REMARK, "", Map.of("text", checked(text)));
     }
 
     /**

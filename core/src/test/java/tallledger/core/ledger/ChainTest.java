@@ -79,7 +79,8 @@ class ChainTest {
     void aRoleStandsBehindTheLastComma() {
         assertThat(Author.parse(" J. Marsh , seller ")).isEqualTo(new Author("J. Marsh", "seller"));
         assertThat(Author.parse("Marsh, J., seller").role()).isEqualTo("seller");
-        assertThat(Author.parse("Marsh,")).isEqualTo(new Author("Marsh,", ""));
+        assertThat(Author.parse("Marsh, J.")).as("a name written backwards").isEqualTo(new Author("Marsh, J.", ""));
+        assertThat(List.of(Author.parse("Marsh,").name(), Author.parse(", seller").name())).containsExactly("Marsh,", ", seller");
         assertThat(Author.parse("Marsh").or("buyer").written()).isEqualTo("Marsh, buyer");
         assertThat(Author.parse("Marsh, seller").or("buyer").role()).isEqualTo("seller");
         assertThatThrownBy(() -> Author.parse("  ")).hasMessageContaining("author.missing");

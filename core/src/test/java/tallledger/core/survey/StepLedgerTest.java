@@ -296,10 +296,10 @@ class StepLedgerTest {
     void afterHalfAnHourEverythingIsConfirmedAfreshToo() {
         step("travel.table", false, "value", "900");
         now = now.plusSeconds(29 * 60);
-        write(SurveyEntries.remark(By.of(now, ME), List.of(), "tea"));
+        write(SurveyEntries.remark(By.of(now, ME), "tea"));
         assertThat(askedAfresh("travel.table")).isEmpty();
         now = now.plusSeconds(31 * 60);
-        write(SurveyEntries.remark(By.of(now, ME), List.of(), "back"));
+        write(SurveyEntries.remark(By.of(now, ME), "back"));
         assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
     }
 
@@ -341,9 +341,9 @@ class StepLedgerTest {
     @Test
     void pausesOfOverHalfAnHourAreNoWork() {
         now = now.plusSeconds(600);
-        write(SurveyEntries.remark(By.of(now, ME), List.of(), "ten minutes more"));
+        write(SurveyEntries.remark(By.of(now, ME), "ten minutes more"));
         now = now.plusSeconds(3600);
-        write(SurveyEntries.remark(By.of(now, ME), List.of(), "after dinner"));
+        write(SurveyEntries.remark(By.of(now, ME), "after dinner"));
         assertThat(SheetPlan.of(survey(), now).minutesSpent()).isEqualTo(11 + 0);
         assertThat(SheetPlan.of(survey(), now).minutesOpen()).isGreaterThan(Step.minutes(ledger().open()));
     }

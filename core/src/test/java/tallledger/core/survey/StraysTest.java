@@ -62,7 +62,7 @@ class StraysTest {
         write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
         write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"), new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
-        write(SurveyEntries.remark(By.of(AT, ME), List.of(), "clean shop"));
+        write(SurveyEntries.remark(By.of(AT, ME), "clean shop"));
         write(SurveyEntries.stopped(By.of(AT, ME)));
         write(SurveyEntries.strike(By.of(AT, ME), chained(), 5, "wrong key"));
     }

@@ -93,7 +93,7 @@ class StatementByHandTest {
         book.step("plates", true);
         book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
         book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.System("lamp"), "new bulb"));
-        book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), List.of(), "clean shop"));
+        book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), "clean shop"));
 
         listed("statement", book.survey());
     }

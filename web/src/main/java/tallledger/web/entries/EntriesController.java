@@ -3,7 +3,6 @@ package tallledger.web.entries;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
@@ -70,7 +69,7 @@ class EntriesController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, "text",
-                () -> SurveyEntries.remark(survey.by(clock, typed.get("author")), List.of(), typed.get("text")));
+                () -> SurveyEntries.remark(survey.by(clock, typed.get("author")), typed.get("text")));
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {

@@ -56,6 +56,12 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
                 all.stream().map(Entry::kind).distinct().sorted().toList(), all.stream().map(Entry::author).distinct().sorted().toList(), refused);
     }
 
+    /** How much of the ledger this is. */
+    public Reason says(int all) {
+        return chosen < all ? Reason.of("entries.shown", lines.size(), chosen, all) : lines.size() < all ? Reason.of("entries.page", lines.size(), all)
+                : Reason.of("entries.all", all);
+    }
+
     private static Optional<Integer> number(String typed) {
         return typed.strip().matches("\\d{1,9}") ? Optional.of(Integer.valueOf(typed.strip())) : Optional.empty();
     }

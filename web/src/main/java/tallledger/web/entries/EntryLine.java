@@ -2,7 +2,6 @@ package tallledger.web.entries;
 
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -38,6 +37,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                         boolean strikable, String hash, String stray, String then) {
 
     private static final int LONGEST_RAW = 300;
+    private static final DateTimeFormatter ELSEWHERE = DateTimeFormatter.ofPattern("d MMM HH:mm:ss z", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
 
     static List<EntryLine> of(Survey survey, List<Entry> entries, Words words) {
@@ -60,7 +60,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     private static String time(Entry entry) {
         boolean here = entry.format() == 1 || entry.by().there().getOffset().equals(entry.at().atZone(ZoneId.systemDefault()).getOffset());
         return here ? TIME.format(entry.at().atZone(ZoneId.systemDefault()))
-                : TIME.format(entry.by().there()) + " " + entry.by().zone().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+                : ELSEWHERE.format(entry.by().there());
     }
 
     /** Entries whose judgement when they were written differs from that by what holds now, with both in words. */

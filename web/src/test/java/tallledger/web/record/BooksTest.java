@@ -27,7 +27,7 @@ import tallledger.web.App;
 class BooksTest {
 
     private static Draft remark(String text) {
-        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), List.of(), text);
+        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), text);
     }
 
     private static long survey(App app) {

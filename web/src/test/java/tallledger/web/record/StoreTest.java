@@ -40,7 +40,7 @@ class StoreTest {
     Path data;
 
     private static Draft remark(String text) {
-        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), List.of(), text);
+        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), text);
     }
 
     private static long survey(App app) {
