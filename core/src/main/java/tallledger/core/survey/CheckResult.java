@@ -31,7 +31,7 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
         Payload p = entry.payload();
         DriveCheck check = DriveCheck.valueOf(p.text("check"));
         Optional<TypedNumber> typed = seconds(p.text("seconds"));
-        return new CheckResult(entry.sequence(), entry.at(), entry.author(), check, p.flag("good"), typed.map(TypedNumber::value), brake(check, typed), p.text("remark"),
+        return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), check, p.flag("good"), typed.map(TypedNumber::value), brake(check, typed), p.text("remark"),
                 JudgedThen.from(p));
     }
 

@@ -37,7 +37,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
     static Run of(Entry entry, Route route, Event.RunMade made, SpeedTable table) {
         RunRecord record = made.record();
         Optional<Judgement> judgement = judgement(route, record, table);
-        return new Run(entry.sequence(), entry.at(), entry.author(), route, record, nominal(table, route), table.source(route), judgement,
+        return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route), table.source(route), judgement,
                 outcome(record, judgement), made.then());
     }
 

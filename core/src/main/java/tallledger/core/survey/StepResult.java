@@ -31,7 +31,7 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
 
     private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values) {
         V value = recording.read(values);
-        return new StepResult(entry.sequence(), entry.at(), entry.author(), step, values, value, recording.judge(value), done.flagged(), done.remark(), done.then());
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value), done.flagged(), done.remark(), done.then());
     }
 
     /** What was recorded, where it is of that kind. */

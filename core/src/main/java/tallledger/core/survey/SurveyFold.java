@@ -128,7 +128,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> repaired(Event.Repaired event, Entry entry) {
-        Repair repair = new Repair(entry.sequence(), entry.author(), event.part(), event.what());
+        Repair repair = new Repair(entry.sequence(), entry.by().author().written(), event.part(), event.what());
         repairs.add(repair);
         drive.repaired(repair.part());
         event.part().system().ifPresent(steps::repaired);
