@@ -8,12 +8,17 @@ import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
+import tallledger.web.record.LastAsked;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */
 @Component("words")
 public class Words {
 
+    private static final int MOST_KEPT = 6_000;
+
     private final MessageSource messages;
+    /** A page says the same again at every look, and a sentence costs more than to find it. */
+    private final LastAsked<Reason, String> said = new LastAsked<>(MOST_KEPT, this::sentence);
 
     Words(MessageSource messages) {
         this.messages = messages;
@@ -21,6 +26,10 @@ public class Words {
 
     /** The sentence for a reason; a nested reason is worded first. */
     public String say(Reason reason) {
+        return said.of(reason);
+    }
+
+    private String sentence(Reason reason) {
         Object[] arguments = reason.arguments().stream().map(this::worded).toArray();
         return messages.getMessage(reason.code(), arguments, Locale.ROOT);
     }
