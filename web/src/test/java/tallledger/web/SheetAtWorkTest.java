@@ -214,7 +214,7 @@ class SheetAtWorkTest {
         page.navigate(app.url("/surveys/" + survey + "/faults"));
         assertThat(browser.text()).contains("Saddle: lock BEFORE USE open", "Is the handle at the end of its thread? Set it a tooth back",
                 "Once it is put right, to be done again: Saddle: lock.");
-        page.selectOption("#part", "system|lock:saddle");
+        page.selectOption("#part", "system|lock|saddle");
         page.fill("#what", "handle set a tooth back");
         page.click("button:text-is('It is put right')");
         page.waitForSelector("text=repaired, to be re-tested");

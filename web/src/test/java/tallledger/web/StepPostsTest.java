@@ -188,7 +188,7 @@ class StepPostsTest {
     void aRepairOfWhatIsNotThereIsRefused() {
         long survey = mill();
         Map<String, String> repair = http.form("/surveys/" + survey + "/faults", "/surveys/" + survey + "/faults/repair");
-        for (String part : new String[] {"system|tea kettle", "system", "gear|99", ""}) {
+        for (String part : new String[] {"system|tea kettle|", "system|lamp|nowhere", "system", "gear|99", ""}) {
             assertThat(http.post("/surveys/" + survey + "/faults/repair", repair, "author", "Q", "part", part, "what", "mended").statusCode()).as(part).isEqualTo(422);
         }
         assertThat(survey(survey).entries()).hasSize(1);

@@ -36,7 +36,6 @@ import tallledger.core.supply.SupplyPlate;
 import tallledger.core.survey.Catalogue;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.StartCheck;
-import tallledger.core.survey.Systems;
 import tallledger.core.survey.UsualKit;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
@@ -92,7 +91,7 @@ class WordsTest {
                         }
                         step.needs().forEach(need -> assertThat(words.say("need." + need.kind().name(), need.of())).isNotBlank());
                         step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());
-                        assertThat(words.say(Systems.named(step.system(), fitOut))).doesNotContain("{");
+                        assertThat(words.say(step.system().words(fitOut))).doesNotContain("{");
                     }));
             UsualKit.of(family, all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
             all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());

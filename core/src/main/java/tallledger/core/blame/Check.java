@@ -34,9 +34,8 @@ public record Check(String about, Optional<StageKind> kind, String what, BigDeci
                 .sorted(Comparator.comparing(Check::likely).thenComparing(c -> c.kind.isPresent())).toList();
     }
 
-    /** Checks for a step's system, an axis left out, cheapest first. */
-    public static List<Check> cheapestFirst(List<Check> table, String system) {
-        String name = system.contains(":") ? system.substring(0, system.indexOf(':')) : system;
+    /** Checks for a step's system, whatever axis it is of, cheapest first. */
+    public static List<Check> cheapestFirst(List<Check> table, String name) {
         return table.stream().filter(c -> c.about.equals(name)).sorted(Comparator.comparing(Check::likely)).toList();
     }
 }

@@ -101,7 +101,7 @@ public final class Catalogue {
         String shows = feeds.plate().cell(key).value().orElseThrow().toPlainString() + " " + feeds.written();
         return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), shows),
                 Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, SECONDS_A_FEED,
-                List.of(Need.of(Need.Kind.POWER_ON)), "feed box", "", true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), "", true, Set.of());
     }
 
     /**
@@ -118,7 +118,7 @@ public final class Catalogue {
 
     private static Step extra(String id, String code, String script) {
         return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, SECONDS_A_FEED,
-                List.of(Need.of(Need.Kind.POWER_ON)), id, "", true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id), "", true, Set.of());
     }
 
     /** Every system a step can name, for the house's table of checks. */

@@ -32,7 +32,7 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
     }
 
     /** What must be put right, as a repair names it: the step's system. */
-    public Optional<String> system() {
+    public Optional<Part.System> system() {
         return step.map(Step::system);
     }
 

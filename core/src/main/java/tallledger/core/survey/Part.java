@@ -5,6 +5,9 @@ import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Payload;
+import tallledger.core.machine.FitOut;
+import tallledger.core.motion.Axis;
+import tallledger.core.reason.Reason;
 
 /** What is put right. */
 public sealed interface Part {
@@ -19,21 +22,45 @@ public sealed interface Part {
         }
     }
 
-    /** What steps call a system, see {@link Systems}. */
-    record System(String name) implements Part {
+    /**
+     * What is put right when a step fails; steps of one system are done again after its repair.
+     *
+     * @param name as the house's table of checks has it, such as {@code screw}
+     * @param axis identity of the axis it is of; empty for the machine's
+     */
+    record System(String name, String axis) implements Part {
+
+        public static System of(String name) {
+            return new System(name, "");
+        }
+
         @Override
         public Map<String, Object> toPayload() {
-            return Map.of("system", name);
+            return axis.isEmpty() ? Map.of("system", name) : Map.of("system", name, "axis", axis);
+        }
+
+        /** In words; an axis that is not there any more by its identity. */
+        public Reason words(FitOut fitOut) {
+            Reason itself = name.startsWith("own-cycle") || name.startsWith("cycle.") ? Reason.of("system.cycle", name.substring(name.indexOf('.') + 1))
+                    : Reason.of("system." + name.replace(' ', '-'));
+            return axis.isEmpty() ? itself : Reason.of("system.of-axis", fitOut.axis(axis).map(Axis::name).orElse(axis), itself);
+        }
+
+        /** Records of before an axis had a field of its own have it behind a colon. */
+        private static System from(Payload p) {
+            String name = p.text("system");
+            int colon = name.indexOf(':');
+            return colon < 0 ? new System(name, p.optionalText("axis").orElse("")) : new System(name.substring(0, colon), name.substring(colon + 1));
         }
     }
 
     static Part from(Payload p) {
-        return p.optionalText("system").<Part>map(System::new).orElseGet(() -> new Position(p.text("stage"), p.text("label")));
+        return p.has("system") ? System.from(p) : new Position(p.text("stage"), p.text("label"));
     }
 
     /** The system, where it is one. */
-    default Optional<String> system() {
-        return this instanceof System s ? Optional.of(s.name) : Optional.empty();
+    default Optional<System> system() {
+        return this instanceof System s ? Optional.of(s) : Optional.empty();
     }
 
     /** The position, where it is one. */

@@ -25,7 +25,7 @@ import tallledger.core.reason.Reason;
  * @param spares    codes of steps it makes needless when it is good
  */
 public record Step(String id, String code, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
-                   List<Need> needs, String system, String axis, boolean runs, Set<String> spares) {
+                   List<Need> needs, Part.System system, String axis, boolean runs, Set<String> spares) {
 
     public Step {
         about = List.copyOf(about);

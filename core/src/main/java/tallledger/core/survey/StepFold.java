@@ -147,7 +147,7 @@ final class StepFold {
     }
 
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */
-    void repaired(String system) {
+    void repaired(Part.System system) {
         List<Step> all = new ArrayList<>(steps.values());
         latest.values().stream().map(StepResult::step).filter(s -> !steps.containsKey(s.id())).forEach(all::add);
         for (Step step : all) {

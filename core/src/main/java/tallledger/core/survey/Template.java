@@ -165,7 +165,7 @@ final class Template {
         String id = axis.isEmpty() ? code : code + "." + axis + (about.size() < 2 ? "" : subject.plus ? ".plus" : ".minus");
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
-        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, Systems.written(systemName(), axis), axis, runs, spares);
+        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, new Part.System(systemName(), axis), axis, runs, spares);
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */

@@ -16,7 +16,6 @@ import tallledger.core.survey.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
-import tallledger.core.survey.Systems;
 import tallledger.core.verdict.ConditionStatement.Sentence;
 
 /** What the statement says of the steps: how many were done, what each bad one is, what grade was reached, what is open. */
@@ -37,7 +36,7 @@ final class StepSentences {
                 Reason.of("statement.step-close", r.step().name(), r.judgement().because()), List.of(r.entry()))));
         grades(results, s);
         survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Reason.of("statement.system-repaired",
-                Systems.named(system, survey.machine().fitOut()), r.what()), List.of(r.entry())))));
+                system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
         again(survey.steps(), s);
         survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
                 Reason.of("statement.step-passed", step.name(), why.what()), List.of(why.entry())))));

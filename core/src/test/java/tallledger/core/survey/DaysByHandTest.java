@@ -115,7 +115,7 @@ class DaysByHandTest {
         run("C", "4", "1421");
         run("C", "1", "506", Symptom.HOT);
         step("lamp", true);
-        write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.System("lamp"), "bulb"));
+        write(SurveyEntries.repaired(By.of(book.now(), ME), Part.System.of("lamp"), "bulb"));
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.MY_MINUTES, "12"));
         book.pause(300);
         step("lamp", false);

@@ -171,7 +171,7 @@ class StepLedgerTest {
         step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus OPEN");
-        write(SurveyEntries.repaired(By.of(now, ME), new Part.System("trip:table"), "dog tightened"));
+        write(SurveyEntries.repaired(By.of(now, ME), new Part.System("trip", "table"), "dog tightened"));
         assertThat(ledger().repeats()).containsExactly("trip.table.minus", "trip.table.plus");
         assertThat(next()).isEqualTo("trip.table.minus");
         assertThat(faults()).containsExactly("trip.table.minus REPAIRED");

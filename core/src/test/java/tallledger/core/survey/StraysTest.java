@@ -58,7 +58,7 @@ class StraysTest {
         step("table-parallel", "value", "0.01", "over", "300");
         write(SurveyEntries.later(By.of(AT, ME), "coolant"));
         write(SurveyEntries.stepPassedOver(By.of(AT, ME), ledger().step("oilers").orElseThrow(), "dry"));
-        write(SurveyEntries.repaired(By.of(AT, ME), new Part.System("lamp"), "new bulb"));
+        write(SurveyEntries.repaired(By.of(AT, ME), Part.System.of("lamp"), "new bulb"));
         write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
         write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"), new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));

@@ -92,7 +92,7 @@ class StatementByHandTest {
         book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         book.step("plates", true);
         book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
-        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.System("lamp"), "new bulb"));
+        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), Part.System.of("lamp"), "new bulb"));
         book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), "clean shop"));
 
         listed("statement", book.survey());

@@ -12,10 +12,10 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Event;
 import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
-import tallledger.core.survey.Systems;
 import tallledger.web.words.Words;
 
 /**
@@ -93,6 +93,8 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     /** A step by its name, a system by its words; a run by its settings. */
     private static String stepName(Survey survey, Entry entry, Words words) {
         return survey.steps().step(entry.step()).map(s -> words.say(s.name()))
-                .orElseGet(() -> entry.payload().has("system") ? words.say(Systems.named(entry.step(), survey.core().machine().fitOut())) : entry.step());
+                .or(() -> survey.core().decoded().event(entry.sequence()).filter(Event.Repaired.class::isInstance).map(Event.Repaired.class::cast)
+                        .flatMap(repaired -> repaired.part().system()).map(system -> words.say(system.words(survey.core().machine().fitOut()))))
+                .orElse(entry.step());
     }
 }

@@ -15,7 +15,6 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
-import tallledger.core.survey.Systems;
 import tallledger.web.words.Words;
 
 /** What each kind of entry says, in words. */
@@ -132,7 +131,7 @@ record EntryWords(Words words, FitOut fitOut) implements Event.Listener<String> 
 
     @Override
     public String repaired(Event.Repaired event, Entry entry) {
-        return event.part().system().map(system -> words.say("entry.system-repaired", words.say(Systems.named(system, fitOut)), event.what()))
+        return event.part().system().map(system -> words.say("entry.system-repaired", words.say(system.words(fitOut)), event.what()))
                 .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what())).orElseThrow());
     }
 

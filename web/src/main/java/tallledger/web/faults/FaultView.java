@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import tallledger.core.blame.Check;
 import tallledger.core.survey.Fault;
+import tallledger.core.survey.Part;
 import tallledger.core.evidence.Severity;
 import tallledger.core.verdict.Finding;
 import tallledger.web.record.Survey;
@@ -20,7 +21,7 @@ import tallledger.web.words.Words;
  * @param checks   cheapest first
  * @param again    what must be done again once it is put right
  */
-public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, String system, List<Check> checks, String again) {
+public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, Part.System system, List<Check> checks, String again) {
 
     static List<FaultView> of(Survey survey, List<Check> table, Words words) {
         List<Finding> findings = Finding.of(survey.core());
@@ -34,11 +35,11 @@ public record FaultView(String name, String key, Severity severity, String says,
         String says = String.join(" ", own.stream().map(f -> words.say(f.what())).toList());
         Severity severity = own.stream().map(Finding::severity).min(Comparator.naturalOrder()).orElse(null);
         return new FaultView(name, fault.key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
-                fault.system().map(s -> Check.cheapestFirst(table, s)).orElse(List.of()), fault.system().map(s -> again(survey, s, words)).orElse(""));
+                fault.system().map(s -> Check.cheapestFirst(table, s.name())).orElse(List.of()), fault.system().map(s -> again(survey, s, words)).orElse(""));
     }
 
     /** Every step of the system that has a record: it would prove nothing after the repair. */
-    private static String again(Survey survey, String system, Words words) {
+    private static String again(Survey survey, Part.System system, Words words) {
         return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest().containsKey(step.id()))
                 .map(step -> words.say(step.name())).toList());
     }

@@ -17,8 +17,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Part;
+import tallledger.core.survey.Step;
 import tallledger.core.survey.StepResult;
-import tallledger.core.survey.Systems;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
@@ -91,18 +91,18 @@ class FaultsController {
     /** What the form's choice stands for: a system some step names, or an element of the drive; empty for anything else. */
     private static Optional<Part> part(Survey survey, String chosen) {
         Stream<Part> systems = Stream.concat(survey.steps().steps().stream(), survey.steps().latest().values().stream().map(StepResult::step))
-                .map(step -> new Part.System(step.system()));
+                .map(Step::system);
         Stream<Part> positions = survey.folded().elements().all().stream().map(e -> new Part.Position(e.stageName(), e.label()));
         return Stream.concat(systems, positions).filter(part -> written(part).equals(chosen)).findFirst();
     }
 
     /** As a choice names it. */
     private static String written(Part part) {
-        return part.system().map(name -> SYSTEM + "|" + name).orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
+        return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis()).orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
     }
 
     private String named(Part part, Survey survey) {
-        return part.system().map(name -> words.say(Systems.named(name, survey.core().machine().fitOut())))
+        return part.system().map(s -> words.say(s.words(survey.core().machine().fitOut())))
                 .orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow());
     }
 
@@ -114,7 +114,7 @@ class FaultsController {
         model.addAttribute("suspects", suspects);
         List<FaultView> faults = FaultView.of(survey, tables.checks(), words);
         model.addAttribute("faults", faults);
-        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(f -> new Part.System(f.system())).distinct()
+        model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
                 survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name()))).toList());
