@@ -53,7 +53,7 @@ class RunSheetTest {
         page.click("button[value=record]");
         assertThat(browser.text()).contains("recorded as entry 3: failed");
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).containsPattern("A1( reverse)? will not engage\\.").containsPattern("At A1( reverse)? the drive would not engage, by Q\\. Tester\\.");
+        assertThat(browser.text()).containsPattern("A1( reverse)? will not engage\\.").containsPattern("At A1( reverse)? the drive would not engage, by Q\\. Tester, buyer\\.");
     }
 
     @Test
