@@ -55,6 +55,8 @@ class MachineController {
     private final Writer writer;
     private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed));
 
+    private final LastAsked<SpeedPlate, PlateCheck> feedChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofFeeds);
+
     /** A drive as described or typed. */
     private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed) {
     }
@@ -72,7 +74,7 @@ class MachineController {
         model.addAttribute("surveys", shelves.surveysOf(machine));
         model.addAttribute("submission", Submission.fresh(0));
         model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED)).orElse(null));
-        model.addAttribute("feedCheck", machine.description().feeds().map(f -> PlateCheck.ofFeeds(f.plate())).orElse(null));
+        model.addAttribute("feedCheck", machine.description().feeds().map(f -> feedChecks.of(f.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
         DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
@@ -101,10 +103,10 @@ class MachineController {
     }
 
     /** The feed plate checked as far as it is typed, by the same rules as the speed plate. */
-    private static PlateCheck feedCheck(Typed typed) {
+    private PlateCheck feedCheck(Typed typed) {
         Typed own = typed.withoutErrors();
         List<Lever> levers = MachineForm.feedLevers(own);
-        return levers.isEmpty() ? null : PlateCheck.ofFeeds(MachineForm.plateSoFar(own, levers, PlateGrid.FEED));
+        return levers.isEmpty() ? null : feedChecks.of(MachineForm.plateSoFar(own, levers, PlateGrid.FEED));
     }
 
     private DriveView drive(Typed typed) {

@@ -208,7 +208,8 @@ public class Shelves {
         List<Entry> entries = books.entries(book);
         int head = entries.get(entries.size() - 1).sequence();
         if (have == null || have.head != head) {
-            have = new Folded<>(head, fold(machine, entries, Optional.ofNullable(have).map(Folded::value)));
+            // A fold of a longer book than there is now is no beginning of this one.
+            have = new Folded<>(head, fold(machine, entries, Optional.ofNullable(have).filter(f -> f.head < head).map(Folded::value)));
             folds.put(book.getId(), have);
         }
         Fold fold = have.value;
