@@ -63,6 +63,20 @@ class EntriesPagesTest {
         assertThat(numbers(page(linked(oldest, "prev")))).isEqualTo(numbers(middle));
     }
 
+    /** What is written while somebody turns the pages moves none of them. */
+    @Test
+    void aPageBeginsWhereTheOneBeforeEndedWhateverWasWrittenSince() {
+        long growing = Scenes.readySurvey(APP, KestrelVale.dunmarshP20().description());
+        for (int i = 3; i <= 120; i++) {
+            APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "remark " + i + "."), Submission.fresh(i - 1));
+        }
+        String older = linked(HTTP.get("/surveys/" + growing + "/entries").body(), "next");
+        APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "meanwhile"), Submission.fresh(120));
+        String next = HTTP.get("/surveys/" + growing + "/entries" + older).body();
+        assertThat(numbers(next)).isEqualTo(down(20, 1));
+        assertThat(numbers(HTTP.get("/surveys/" + growing + "/entries" + linked(next, "prev")).body())).isEqualTo(down(120, 21));
+    }
+
     @ParameterizedTest
     @CsvSource({"1,52", "52,52", "53,152", "153,252", "252,252"})
     void anEntryIsFoundOnItsPage(int at, int first) {

@@ -51,7 +51,7 @@ class EntriesController {
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         Typed asked = Typed.of(fields);
         String at = strike.filter(n -> !asked.has("at")).map(String::valueOf).orElse(asked.get("at"));
-        return page(survey, typed, Submission.fresh(survey.head()), new EntriesPage.Asked(at, asked.get("kind"), asked.get("by")), model);
+        return page(survey, typed, Submission.fresh(survey.head()), new EntriesPage.Asked(at, asked.get("from"), asked.get("kind"), asked.get("by")), model);
     }
 
     @PostMapping("/strike")
@@ -74,7 +74,7 @@ class EntriesController {
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {
         return entries.write(survey, typed, response, () -> typed.attempt(field, read), (now, said, submission) ->
-                        page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", ""), model),
+                        page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", "", ""), model),
                 entry -> "redirect:/surveys/" + survey.id() + "/entries");
     }
 

@@ -29,11 +29,12 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
     /**
      * What of the ledger is asked for.
      *
-     * @param at   number of an entry, as typed; its page is shown, or the newest where it is empty
+     * @param at   number of an entry, as typed; the page it stands on is shown, or the newest where it is empty
+     * @param from number of the entry the page begins with, from another page: it begins there whatever was written since
      * @param kind only entries of this kind; empty for all
      * @param by   only what this person wrote; empty for all
      */
-    public record Asked(String at, String kind, String by) {
+    public record Asked(String at, String from, String kind, String by) {
 
         boolean lets(Entry entry) {
             return (kind.isEmpty() || entry.kind().equals(kind)) && (by.isEmpty() || entry.author().equals(by));
@@ -47,13 +48,16 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
         Optional<Integer> number = number(asked.at).filter(n -> n >= 1 && n <= survey.head());
         Optional<Reason> refused = asked.at.isBlank() || number.isPresent() ? Optional.empty() : Optional.of(Reason.of("entries.none", asked.at.strip(), survey.head()));
         // The entry asked for, or the next older one that the filter lets through.
-        int place = number.map(n -> IntStream.range(0, chosen.size()).filter(i -> chosen.get(i).sequence() <= n).findFirst().orElse(Math.max(0, chosen.size() - 1))).orElse(0);
-        int from = place / A_PAGE * A_PAGE;
+        int from = number.map(n -> place(chosen, n) / A_PAGE * A_PAGE).or(() -> number(asked.from).map(n -> place(chosen, n))).orElse(0);
         int to = Math.min(chosen.size(), from + A_PAGE);
         return new EntriesPage(EntryLine.of(survey, chosen.subList(from, to), words), chosen.size(),
-                from == 0 ? Optional.empty() : Optional.of(chosen.get(from - A_PAGE).sequence()),
+                from == 0 ? Optional.empty() : Optional.of(chosen.get(Math.max(0, from - A_PAGE)).sequence()),
                 to == chosen.size() ? Optional.empty() : Optional.of(chosen.get(to).sequence()),
                 all.stream().map(Entry::kind).distinct().sorted().toList(), all.stream().map(Entry::author).distinct().sorted().toList(), refused);
+    }
+
+    private static int place(List<Entry> chosen, int number) {
+        return IntStream.range(0, chosen.size()).filter(i -> chosen.get(i).sequence() <= number).findFirst().orElse(Math.max(0, chosen.size() - 1));
     }
 
     /** How much of the ledger this is. */
