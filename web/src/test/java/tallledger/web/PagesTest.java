@@ -53,6 +53,15 @@ class PagesTest {
         });
     }
 
+    /** One picture for the sheet and the print, with the figures of its own entry. */
+    @Test
+    void aRoundIsDrawnWhereverItIsShown() {
+        String sheet = http.get("/surveys/19/run?step=nose-round").body();
+        String figure = Pattern.compile("[\\d.]+ µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst().orElseThrow().group();
+        assertThat(sheet).contains("As recorded, entry ");
+        assertThat(http.get("/surveys/19/verdict/print").body()).contains("class=\"polar\"", figure);
+    }
+
     /** Nothing the demo wrote is set aside: a stray would hide whatever went wrong in reading it. */
     @Test
     void everyEntryOfTheDemoIsRead() {

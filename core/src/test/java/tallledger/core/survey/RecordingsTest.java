@@ -58,6 +58,17 @@ class RecordingsTest {
         }
     }
 
+    /** 0 is where the dial was set; 0.0 was read to a tenth, and a tenth leaves the 0.05 open. */
+    @Test
+    void aPlainNoughtSaysNothingOfTheDigits() {
+        Recording<?> trips = new MotionRecordings.FiveTrips();
+        assertThat(judge(trips, "stops=0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(trips, "stops=0.0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judge(trips, "stops=0 0 0 0 0").outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false), "minus=0 0.02 0.02|middle=0.02 0.02 0.02|plus=0.02 0.02 0.02").outcome())
+                .isEqualTo(Outcome.PROVEN);
+    }
+
     private static final Recording<?> PLAY = new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
 
     @ParameterizedTest
