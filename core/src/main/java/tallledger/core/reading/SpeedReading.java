@@ -44,8 +44,12 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         }
     }
 
-    /** What it was read with; empty where turns were counted. */
+    /** What it was read with, where nothing else is said; empty where turns were counted. */
     public Optional<Gauge> gauge() {
+        return usual(method);
+    }
+
+    private static Optional<Gauge> usual(Method method) {
         return switch (method) {
             case CONTACT_TACHOMETER -> Optional.of(Gauge.HOUSE_TACHOMETER);
             case OPTICAL -> Optional.of(Gauge.HOUSE_OPTICAL);
@@ -70,23 +74,23 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
      * @throws Refused when a figure is none, or more marks are named than anybody puts on
      */
     public static SpeedReading shown(Method method, String text, String marks) {
-        return switch (method) {
-            case CONTACT_TACHOMETER -> byTachometer(text, Gauge.HOUSE_TACHOMETER);
-            case OPTICAL -> byMarks(text, marks.isBlank() ? "1" : marks);
-            case STROBE -> read(Method.STROBE, text, Gauge.HOUSE_STROBE);
-            case DISPLAY -> read(Method.DISPLAY, text, Gauge.HOUSE_DISPLAY);
-            case TAP_COUNT -> throw new IllegalArgumentException("turns are counted, not shown");
-        };
+        return shown(method, Optional.empty(), text, marks);
+    }
+
+    /** @param readWith the gauge a record names; the usual one of the method where it names none */
+    public static SpeedReading shown(Method method, Optional<Gauge> readWith, String text, String marks) {
+        Gauge gauge = readWith.or(() -> usual(method)).orElseThrow(() -> new IllegalArgumentException("turns are counted, not shown"));
+        return method == Method.OPTICAL ? byMarks(text, marks.isBlank() ? "1" : marks, gauge) : read(method, text, gauge);
     }
 
     /** Shown over m; its uncertainty goes down with it. Worked: 126.0 from 4 marks is 31.5. */
-    private static SpeedReading byMarks(String text, String marksText) {
+    private static SpeedReading byMarks(String text, String marksText, Gauge gauge) {
         TypedNumber shown = TypedNumber.parsePositive(text);
         TypedNumber marks = TypedNumber.parsePositive(marksText);
         if (marks.value().stripTrailingZeros().scale() > 0 || marks.value().compareTo(MOST_MARKS) > 0) {
             throw Refused.because("optical.marks", marksText.strip(), MOST_MARKS);
         }
-        double u = Gauge.HOUSE_OPTICAL.reading(shown.value(), shown.step()).expanded();
+        double u = gauge.reading(shown.value(), shown.step()).expanded();
         return new SpeedReading(Method.OPTICAL, Map.of("reading", shown.typed(), "marks", marks.typed()),
                 shown.value().divide(marks.value(), MathContext.DECIMAL64).stripTrailingZeros(),
                 u / marks.value().doubleValue());

@@ -69,7 +69,7 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
 
     static RunRecord from(Payload p) {
         Optional<SpeedReading> reading = p.optionalText("method").map(Method::valueOf).map(method -> method.isShown()
-                ? SpeedReading.shown(method, p.text("reading"), p.optionalText("marks").orElse(""))
+                ? SpeedReading.shown(method, Basis.from(p).flatMap(Basis::gauge), p.text("reading"), p.optionalText("marks").orElse(""))
                 : SpeedReading.byTaps(p.text("turns"), p.text("seconds")));
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         p.texts("symptoms").forEach(name -> symptoms.add(Symptom.valueOf(name)));

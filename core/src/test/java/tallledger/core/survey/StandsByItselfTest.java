@@ -82,6 +82,27 @@ class StandsByItselfTest {
         assertThat(later.otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
     }
 
+    /** A worse gauge named by the entry leaves more open, whatever gauge is usual now: 95 ± 4.8 may be outside 94 to 106, 0.010 ± 0.5 nearly anything. */
+    @Test
+    void theGaugeOfTheEntryCountsAndNotTheUsualOne() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        book.run(List.of("A", "forward"), "95", false);
+        book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
+        List<Entry> entries = new java.util.ArrayList<>(book.entries().subList(0, 1));
+        for (Entry written : book.entries().subList(1, 3)) {
+            Map<String, Object> payload = new java.util.HashMap<>(written.draft().payload());
+            Map<String, Object> basis = new java.util.HashMap<>(written.payload().part("basis").fields());
+            basis.put("gauge", Map.of("name", "found in the drawer", "resolution", "1", "calibration", "0.05"));
+            payload.put("basis", basis);
+            entries.add(Entry.following(Optional.of(entries.get(entries.size() - 1)), Draft.of(written.by(), written.kind(), written.step(), payload)));
+        }
+        Survey survey = Survey.fold(METRIC, entries);
+        assertThat(survey.strays()).isEmpty();
+        assertThat(survey.drive().runs().get(0).outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(survey.drive().runs().get(0).otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
+        assertThat(survey.steps().latest().get("backlash.table").outcome()).isNotEqualTo(Outcome.PROVEN);
+    }
+
     /** What the surveyor said was not as it should be was a failure then, whatever the numbers. */
     @Test
     void aFlagIsPartOfTheJudgementThen() {
