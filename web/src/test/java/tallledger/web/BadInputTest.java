@@ -138,8 +138,10 @@ class BadInputTest {
         page.fill("[name='stage1.positions']", "A B");
         page.fill("#author", "Q");
         page.click("button[value=layout]");
+        Browser.settle(page);
         page.fill("#cell0", "1OO");
         page.click("button[value=save]");
+        Browser.settle(page);
         assertThat(page.locator("#wrong-cell0").innerText()).contains("letter where a digit belongs");
         assertThat(page.locator("#wrong-cell1").innerText()).contains("Empty");
         assertThat(page.inputValue("#cell0")).isEqualTo("1OO");
@@ -168,12 +170,15 @@ class BadInputTest {
         page.fill("[name='stage2.name']", "gear");
         page.fill("[name='stage2.positions']", "1 2");
         page.click("button[value=layout]");
+        Browser.settle(page);
         page.fill("#pasted", "range,gear,rpm\nA,1,50\nA,1,60\n");
         page.click("button[value=paste]");
+        Browser.settle(page);
         assertThat(page.locator("#wrong-pasted").innerText()).contains("A 1 is given twice");
         assertThat(page.inputValue("#pasted")).contains("A,1,60");
         page.fill("#pasted", "\t1\t2\nA\t50\t100\nB\t200\t400");
         page.click("button[value=paste]");
+        Browser.settle(page);
         assertThat(page.inputValue("#cell3")).isEqualTo("400");
         assertThat(page.inputValue("#cell0")).isEqualTo("50");
         page.context().close();
