@@ -1,5 +1,6 @@
 package tallledger.core;
 
+import tallledger.core.house.House;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,7 +13,6 @@ import tallledger.core.survey.Basis;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.ledger.By;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -29,8 +29,9 @@ import tallledger.core.survey.SurveyEntries;
 public final class SurveyBook {
 
     public static final String ME = "Q. Tester";
+    public static final House HOUSE = House.shipped(List.of());
     /** A metric machine as first described. */
-    public static final Basis BASIS = Basis.of(LengthUnit.MM, 1);
+    public static final Basis BASIS = Basis.of(LengthUnit.MM, 1, 1);
 
     private final List<Entry> entries = new ArrayList<>();
     private final MachineDescription machine;
@@ -41,7 +42,7 @@ public final class SurveyBook {
     public SurveyBook(MachineDescription machine, Scope scope, int pace) {
         this.machine = machine;
         this.pace = pace;
-        write(SurveyEntries.opened(By.of(now, ME), 1, "h1", "buyer", scope));
+        write(SurveyEntries.opened(By.of(now, ME), 1, "h1", HOUSE, "buyer", scope));
     }
 
     public Entry write(Draft draft) {
@@ -60,8 +61,8 @@ public final class SurveyBook {
 
     /** @param rpm as read on a tachometer; empty for a run that was not read */
     public Entry run(List<String> settings, String rpm, boolean loaded, ShiftFeel feel, boolean quiet, Symptom... symptoms) {
-        Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm, Gauge.HOUSE_TACHOMETER));
-        return write(SurveyEntries.run(By.of(now, ME), BASIS, machine.speeds(), new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
+        Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm));
+        return write(SurveyEntries.run(By.of(now, ME), BASIS, spindle(), new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
     }
 
     public Entry step(String id, boolean flagged, String... fieldsAndValues) {
@@ -72,7 +73,7 @@ public final class SurveyBook {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), flagged, confirmed, flagged ? "seen" : ""));
+        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed, flagged ? "seen" : ""));
     }
 
     public MachineDescription machine() {
@@ -88,14 +89,14 @@ public final class SurveyBook {
     }
 
     public Survey survey() {
-        return Survey.fold(machine, entries);
+        return Survey.fold(machine, HOUSE, entries);
     }
 
     public SpindleSurvey spindle() {
-        return Survey.fold(machine, entries).drive();
+        return Survey.fold(machine, HOUSE, entries).drive();
     }
 
     public StepLedger ledger() {
-        return Survey.fold(machine, entries).steps();
+        return Survey.fold(machine, HOUSE, entries).steps();
     }
 }

@@ -10,11 +10,12 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
+import tallledger.core.house.House;
+import tallledger.core.rules.Rule;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Basis;
 import tallledger.core.blame.Blame;
-import tallledger.core.blame.Chances;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.School;
@@ -48,13 +49,16 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     /** A survey that plans more runs than this is a fault of ours. */
     private static final int ENDLESS = 200;
 
+    /** What the trials are made with; their figures are compared from one release to the next. */
+    private static final House HOUSE = House.shipped(List.of());
+
     /** @param fault the faulty element; empty for a sound box. It shows, and noises are imagined, with the house's own chances */
     public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault, RandomGenerator random) {
         List<Entry> entries = new ArrayList<>();
-        add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", "buyer", Scope.SPINDLE_DRIVE));
+        add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE));
         add(entries, SurveyEntries.planChosen(By.of(MORNING, SURVEYOR), school, ""));
         double seconds = 0;
-        Survey whole = Survey.fold(machine, entries);
+        Survey whole = Survey.fold(machine, HOUSE, entries);
         for (int runs = 0; runs < ENDLESS; runs++) {
             whole = whole.grown(entries);
             SpindleSurvey survey = whole.drive();
@@ -66,7 +70,7 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
             }
             Route route = plan.next().get();
             seconds += seconds(survey, route);
-            add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1), survey.table(), record(survey, route, heard(route, fault, random))));
+            add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey, record(survey, route, heard(route, fault, random))));
         }
         throw new IllegalStateException("a hunt without an end in " + machine.identity().name());
     }
@@ -76,9 +80,9 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     }
 
     private static double seconds(SpindleSurvey survey, Route route) {
-        double moving = survey.standing().map(s -> HouseTimes.HOUSE.move(survey.machine().train(), s, route)).orElse(0.0);
+        double moving = survey.standing().map(s -> HouseTimes.of(survey.rules()).move(survey.machine().train(), s, route)).orElse(0.0);
         OptionalDouble rpm = survey.table().nominal(route).map(n -> OptionalDouble.of(n.doubleValue())).orElse(OptionalDouble.empty());
-        return moving + HouseTimes.HOUSE.run(rpm.orElse(Double.MAX_VALUE), survey.machine().train().isSweep(route));
+        return moving + HouseTimes.of(survey.rules()).run(rpm.orElse(Double.MAX_VALUE), survey.machine().train().isSweep(route));
     }
 
     private static RunRecord record(SpindleSurvey survey, Route route, Set<Symptom> heard) {
@@ -89,7 +93,7 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
 
     private static Set<Symptom> heard(Route route, Optional<Elements.Element> fault, RandomGenerator random) {
         boolean on = fault.filter(f -> route.at(f.stage()) == f.position()).isPresent();
-        boolean shows = on && random.nextDouble() < Chances.HOUSE.shows() || random.nextDouble() < Chances.HOUSE.noise();
+        boolean shows = on && random.nextDouble() < HOUSE.rules().value(Rule.SHOWS) || random.nextDouble() < HOUSE.rules().value(Rule.IMAGINED_NOISE);
         return shows ? EnumSet.of(Symptom.GROWLS) : Set.of();
     }
 }

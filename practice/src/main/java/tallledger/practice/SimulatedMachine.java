@@ -16,9 +16,9 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Span;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Step;
-import tallledger.core.gauge.Gauge;
 
 /**
  * A machine that can be run: true speeds, scatter, hidden faults.
@@ -62,9 +62,9 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
     public record Answer(Map<String, String> values, boolean flagged, String remark) {
     }
 
-    /** A step done on this machine: its own figures where it hides a fault, else sound ones. */
-    public Answer answer(Step step, RandomGenerator random) {
-        Map<String, String> values = new HashMap<>(step.recording().tell(new StepAnswers(description, step.code(), random)));
+    /** A step done on this machine: its own figures where it hides a fault, else sound ones by the rules it is surveyed by. */
+    public Answer answer(Step step, Rules rules, RandomGenerator random) {
+        Map<String, String> values = new HashMap<>(step.recording().tell(new StepAnswers(description, rules, step.code(), random)));
         Map<String, String> own = wrong.getOrDefault(step.id(), Map.of());
         values.putAll(own);
         values.remove(REMARK);
@@ -76,7 +76,7 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
     private SpeedReading read(Route route, RandomGenerator random) {
         double shown = trueSpeed(route) * (1 + scatter * random.nextGaussian());
         BigDecimal digits = BigDecimal.valueOf(shown).setScale(shown < 1000 ? 1 : 0, RoundingMode.HALF_UP);
-        return SpeedReading.byTachometer(digits.toPlainString(), Gauge.HOUSE_TACHOMETER);
+        return SpeedReading.byTachometer(digits.toPlainString());
     }
 
     private double trueSpeed(Route route) {

@@ -77,7 +77,7 @@ final class Sketch {
     }
 
     Sketch power(String kilowatts, MotorRating.Law law) {
-        motor = Optional.of(new MotorRating(new BigDecimal(kilowatts), law, MotorRating.HOUSE_EFFICIENCY));
+        motor = Optional.of(new MotorRating(new BigDecimal(kilowatts), law, new BigDecimal("0.8")));
         return this;
     }
 

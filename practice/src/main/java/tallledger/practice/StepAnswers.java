@@ -12,9 +12,11 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
-import tallledger.core.gauge.GradedLimit;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Unit;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recording;
@@ -33,12 +35,14 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     private final MachineDescription machine;
+    private final Rules rules;
     private final String code;
     private final RandomGenerator random;
 
     /** @param code of the step that is answered */
-    StepAnswers(MachineDescription machine, String code, RandomGenerator random) {
+    StepAnswers(MachineDescription machine, Rules rules, String code, RandomGenerator random) {
         this.machine = machine;
+        this.rules = rules;
         this.code = code;
         this.random = random;
     }
@@ -60,12 +64,12 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> measure(Recordings.Measure m) {
-        return Map.of(m.graded().unit().equals("s") ? "seconds" : "value", within(m.graded(), BigDecimal.ONE, m.graded().unit()));
+        return Map.of(m.graded().unit() == Unit.SECONDS ? "seconds" : "value", within(m.graded()));
     }
 
     @Override
     public Map<String, String> scaled(Recordings.Scaled s) {
-        return Map.of("value", within(s.graded(), BigDecimal.ONE, "mm"), "over", s.per().toPlainString() + " mm");
+        return Map.of("value", within(s.graded()), "over", s.per().toPlainString() + " mm");
     }
 
     @Override
@@ -155,7 +159,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     /** Twelve readings of a spindle that runs out by a third to two thirds of the sound limit, with scatter. */
     @Override
     public Map<String, String> rounds(Rounds rounds) {
-        double e = rounds.graded().sound().doubleValue() * (0.16 + 0.16 * random.nextDouble());
+        double e = rules.graded(rounds.graded()).sound().doubleValue() * (0.16 + 0.16 * random.nextDouble());
         double high = 2 * Math.PI * random.nextDouble();
         String readings = IntStream.range(0, 12).mapToObj(k -> 0.05 + e * Math.cos(2 * Math.PI * k / 12 - high) + 0.0003 * random.nextGaussian())
                 .map(r -> BigDecimal.valueOf(r).setScale(3, RoundingMode.HALF_UP) + "mm").collect(Collectors.joining(" "));
@@ -163,9 +167,9 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     /** Between a third and two thirds of the sound limit. */
-    private String within(GradedLimit limit, BigDecimal share, String unit) {
-        BigDecimal value = limit.sound().multiply(share).multiply(BigDecimal.valueOf(0.33 + 0.33 * random.nextDouble()));
-        return unit.equals("mm") ? value.setScale(3, RoundingMode.HALF_UP).toPlainString() + " mm" : value.setScale(1, RoundingMode.HALF_UP).toPlainString();
+    private String within(Rule limit) {
+        BigDecimal value = rules.graded(limit).sound().multiply(BigDecimal.valueOf(0.33 + 0.33 * random.nextDouble()));
+        return limit.unit() == Unit.MILLIMETRES ? value.setScale(3, RoundingMode.HALF_UP).toPlainString() + " mm" : value.setScale(1, RoundingMode.HALF_UP).toPlainString();
     }
 
     private String hundredths(int count, int from, int spread) {
@@ -179,7 +183,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     /** The script as it should go, as often as it must, a tap every second and a half, or in the middle of its window. */
     private String log(String code) {
-        CycleScript script = CycleScripts.of(code, Map.of());
+        CycleScript script = CycleScripts.of(code, Map.of(), rules);
         List<CycleScript.Expected> row = new ArrayList<>();
         for (int round = 0; round < script.rounds().map(CycleScript.Rounds::least).orElse(1); round++) {
             row.addAll(script.expected());

@@ -1,5 +1,6 @@
 package tallledger.practice;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
@@ -11,7 +12,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Elements;
-import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
@@ -36,7 +36,7 @@ class KestrelValeTest {
         MachineDescription machine = machine(name);
         assertThat(machine.speeds().counted()).hasSize(speeds);
         assertThat(machine.speeds().speeds().size() - speeds).isEqualTo(sweeps);
-        RunPlan plan = new RunPlanner(machine.speeds(), Elements.of(machine.train()), HouseTimes.HOUSE).plan(School.EVERY_GEAR, 0);
+        RunPlan plan = new RunPlanner(machine.speeds(), Elements.of(machine.train()), Rules.shipped()).plan(School.EVERY_GEAR, 0);
         assertThat(plan.lowerBound()).isEqualTo(bound);
         assertThat(plan.runs()).hasSizeGreaterThanOrEqualTo(bound);
         assertThat(plan.provenFewest()).isTrue();

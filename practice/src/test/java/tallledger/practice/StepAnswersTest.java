@@ -1,5 +1,6 @@
 package tallledger.practice;
 
+import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
@@ -26,6 +27,8 @@ import tallledger.core.survey.SurveyEntries;
 /** Every machine of the shortlist gone through step by step: what is sound proves good, what is hidden is found, nothing else. */
 class StepAnswersTest {
 
+    private static final House HOUSE = House.shipped(List.of());
+
     static Stream<SimulatedMachine> shortlist() {
         return KestrelVale.shortlist().stream();
     }
@@ -45,25 +48,25 @@ class StepAnswersTest {
     private static StepLedger gone(SimulatedMachine machine) {
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
-        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", "buyer", Scope.WHOLE));
-        Survey survey = Survey.fold(machine.description(), entries);
+        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE));
+        Survey survey = Survey.fold(machine.description(), HOUSE, entries);
         for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
-                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), HOUSE.rules(), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
             survey = survey.grown(entries);
             StepLedger now = survey.steps();
-            SimulatedMachine.Answer answer = machine.answer(step, new Random(entries.size()));
+            SimulatedMachine.Answer answer = machine.answer(step, HOUSE.rules(), new Random(entries.size()));
             List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
             add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(), confirmed, answer.remark()));
         }
-        return Survey.fold(machine.description(), entries).steps();
+        return Survey.fold(machine.description(), HOUSE, entries).steps();
     }
 
     private static Basis basis(MachineDescription described) {
-        return Basis.of(described.identity().unit(), 1);
+        return Basis.of(described.identity().unit(), 1, HOUSE.version());
     }
 
     private static void add(List<Entry> entries, tallledger.core.ledger.Draft draft) {

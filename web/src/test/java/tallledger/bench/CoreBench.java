@@ -1,5 +1,6 @@
 package tallledger.bench;
 
+import tallledger.core.rules.Rules;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -13,11 +14,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import tallledger.core.blame.Blame;
-import tallledger.core.blame.Chances;
 import tallledger.core.blame.Trial;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.EverySpeed;
-import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
@@ -81,18 +80,18 @@ public final class CoreBench {
         GearChart chart = lathe.fitOut().chart().orElseThrow().parse(LengthUnit.MM);
         WheelSet wheels = WheelSet.parse("20 24 28 30 32 36 40 48 60");
         WheelSet twenty = WheelSet.parse("20 24 25 28 30 32 35 36 40 44 45 48 50 52 55 56 60 63 64 65");
-        CycleScript script = CycleScripts.of("spark-out", Map.of("passes", BigDecimal.valueOf(50)));
+        CycleScript script = CycleScripts.of("spark-out", Map.of(CycleScripts.Setting.PASSES, BigDecimal.valueOf(50)), Rules.shipped());
         CycleLog log = new CycleLog(IntStream.range(0, 100).mapToObj(i -> new CycleLog.Tap(i == 0 ? "at-zero" : "pass", BigDecimal.valueOf(i))).toList());
-        System.out.printf("steps of a universal mill (%d): %.1f ms%n", Catalogue.of(mill).size(), median(() -> Catalogue.of(mill)));
+        System.out.printf("steps of a universal mill (%d): %.1f ms%n", Catalogue.of(mill, Rules.shipped()).size(), median(() -> Catalogue.of(mill, Rules.shipped())));
         System.out.printf("change wheels, 9 on hand, 3 of 11 lost: %.1f ms; 20 on hand: %.1f ms%n", median(() -> ChangeWheels.of(chart, wheels)), median(() -> ChangeWheels.of(chart, twenty)));
-        System.out.printf("a log of 100 events lined up: %.1f ms%n%n", median(() -> CycleResult.of(script, log)));
+        System.out.printf("a log of 100 events lined up: %.1f ms%n%n", median(() -> CycleResult.of(script, log, Rules.shipped())));
     }
 
     private static void row(Box box) {
         MachineDescription machine = machine(box);
         SpeedTable table = machine.speeds();
         Elements elements = Elements.of(machine.train());
-        RunPlanner planner = new RunPlanner(table, elements, HouseTimes.HOUSE);
+        RunPlanner planner = new RunPlanner(table, elements, Rules.shipped());
         SpeedPlate misread = misread(machine.plate());
         List<Route> routes = EverySpeed.routes(table);
         Map<Route, Outcome> some = Map.of(routes.get(0), Outcome.PROVEN, routes.get(1), Outcome.FAILED, routes.get(2), Outcome.PROVEN);
@@ -104,7 +103,7 @@ public final class CoreBench {
                 median(() -> PlateCheck.of(misread, OptionalInt.empty())), median(() -> planner.plan(School.EVERY_GEAR, 0)), gears.runs().size(),
                 gears.lowerBound(), gears.timeRatio(), median(() -> planner.plan(School.EVERY_SPEED, 0)), every.timeRatio(),
                 median(() -> planner.plan(School.EVERY_GEAR, 0, some, List.of(), Optional.of(routes.get(2)), OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
-                median(() -> Blame.of(elements, trials, untried, r -> 0, Chances.HOUSE)), gears.provenFewest() ? "  fewest proven" : "  fewest not proven");
+                median(() -> Blame.of(elements, trials, untried, r -> 0, Rules.shipped())), gears.provenFewest() ? "  fewest proven" : "  fewest not proven");
     }
 
     private static double median(Runnable work) {

@@ -26,7 +26,7 @@ public final class LongBench {
     private static final int PAGES_EACH = 100;
     private static final int SURVEYS = 200;
     private static final int MEASURED = 100;
-    private static final List<String> READ = List.of("/", "/surveys/2/run", "/surveys/2/entries", "/surveys/2/speeds", "/surveys/4/verdict", "/machines/1");
+    private static final List<String> READ = List.of("/", "/surveys/3/run", "/surveys/3/entries", "/surveys/3/speeds", "/surveys/5/verdict", "/machines/1");
 
     private LongBench() {
     }

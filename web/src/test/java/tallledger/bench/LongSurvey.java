@@ -53,12 +53,12 @@ final class LongSurvey {
         Submission submission = Submission.fresh(survey.head());
         if (at++ % 3 == 2) {
             var route = survey.folded().steps().get(at / 3 % survey.folded().steps().size());
-            app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded().table(), machine.run(route, random)), submission);
+            app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(), machine.run(route, random)), submission);
             return;
         }
         StepLedger ledger = survey.steps();
         Step step = steps.get(at % steps.size());
-        SimulatedMachine.Answer answer = machine.answer(step, random);
+        SimulatedMachine.Answer answer = machine.answer(step, ledger.rules(), random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         app.bean(Books.class).append(id, SurveyEntries.step(By.of(Instant.now(), "Q. Tester"), ledger, step, answer.values(), survey.basis(), answer.flagged(), confirmed,
                 answer.remark()), submission);

@@ -23,9 +23,9 @@ public final class PageBench {
     private static final int WARM_UP = 150;
     private static final int MEASURED = 200;
     private static final int STARTS = 3;
-    private static final List<String> PAGES = List.of("/", "/machines/1", "/machines/1/edit", "/surveys/2/run", "/surveys/9/run", "/surveys/2/speeds", "/surveys/17/speeds",
-            "/surveys/2/faults", "/surveys/2/entries", "/house", "/surveys/2/movement", "/surveys/2/threads", "/surveys/9/cycles", "/surveys/2/kit", "/machines/1/fitout",
-            "/surveys/4/verdict", "/surveys/2/verdict", "/surveys/2/verdict/print", "/surveys/2/verdict.pdf");
+    private static final List<String> PAGES = List.of("/", "/machines/1", "/machines/1/edit", "/surveys/3/run", "/surveys/10/run", "/surveys/3/speeds", "/surveys/18/speeds",
+            "/surveys/3/faults", "/surveys/3/entries", "/house", "/surveys/3/movement", "/surveys/3/threads", "/surveys/10/cycles", "/surveys/3/kit", "/machines/1/fitout",
+            "/surveys/5/verdict", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/verdict.pdf");
     private static final Pattern ELEMENT = Pattern.compile("<[a-z]");
 
     private PageBench() {
@@ -97,9 +97,9 @@ public final class PageBench {
             Client writer = new Client(app::url);
             double[] millis = new double[MEASURED];
             for (int i = -WARM_UP; i < MEASURED; i++) {
-                Map<String, String> form = writer.form("/surveys/19/entries", "/surveys/19/entries/remark");
+                Map<String, String> form = writer.form("/surveys/20/entries", "/surveys/20/entries/remark");
                 long start = System.nanoTime();
-                int status = writer.post("/surveys/19/entries/remark", form, "author", "Q. Tester", "text", "remark " + i).statusCode();
+                int status = writer.post("/surveys/20/entries/remark", form, "author", "Q. Tester", "text", "remark " + i).statusCode();
                 if (status != 302) {
                     throw new IllegalStateException("a remark was answered " + status);
                 }

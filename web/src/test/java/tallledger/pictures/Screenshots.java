@@ -16,19 +16,19 @@ public final class Screenshots {
     static {
         VIEWS.put("shelf", "/");
         VIEWS.put("machine", "/machines/1");
-        VIEWS.put("run-sheet", "/surveys/2/run?step=0-2-0-0");
-        VIEWS.put("speeds", "/surveys/2/speeds");
-        VIEWS.put("drive", "/machines/10/drive");
-        VIEWS.put("faults", "/surveys/2/faults");
-        VIEWS.put("step", "/surveys/21/run?step=clamp-arm");
-        VIEWS.put("movement", "/surveys/19/movement");
-        VIEWS.put("threads", "/surveys/2/threads");
-        VIEWS.put("cycles", "/surveys/9/cycles");
-        VIEWS.put("kit", "/surveys/2/kit");
-        VIEWS.put("fit-out", "/machines/12/fitout");
+        VIEWS.put("run-sheet", "/surveys/3/run?step=0-2-0-0");
+        VIEWS.put("speeds", "/surveys/3/speeds");
+        VIEWS.put("drive", "/machines/11/drive");
+        VIEWS.put("faults", "/surveys/3/faults");
+        VIEWS.put("step", "/surveys/22/run?step=clamp-arm");
+        VIEWS.put("movement", "/surveys/20/movement");
+        VIEWS.put("threads", "/surveys/3/threads");
+        VIEWS.put("cycles", "/surveys/10/cycles");
+        VIEWS.put("kit", "/surveys/3/kit");
+        VIEWS.put("fit-out", "/machines/13/fitout");
         VIEWS.put("house", "/house");
-        VIEWS.put("entries", "/surveys/2/entries");
-        VIEWS.put("verdict", "/surveys/2/verdict");
+        VIEWS.put("entries", "/surveys/3/entries");
+        VIEWS.put("verdict", "/surveys/3/verdict");
     }
 
     private Screenshots() {

@@ -63,7 +63,7 @@ class BadInputTest {
                 .contains("Write why, in a few words");
         assertThat(http.post(base + "/entries/remark", http.form(base + "/entries", base + "/entries/remark"), "author", "Q", "text", "").body())
                 .contains("Write the remark first");
-        assertThat(http.post("/surveys/2/start", http.form("/surveys/2/run", "/surveys/2/start"), "author", "Q", "safe", "BRAKE_OFF").body())
+        assertThat(http.post("/surveys/3/start", http.form("/surveys/3/run", "/surveys/3/start"), "author", "Q", "safe", "BRAKE_OFF").body())
                 .contains("are not confirmed");
         assertThat(entries(survey)).isEqualTo(2);
     }

@@ -19,7 +19,7 @@ class MovementScreensTest {
     void everyAxisIsDrawnWithWhatWasMeasured() {
         Browser browser = Browser.open();
         Page page = browser.page();
-        page.navigate(app.url("/surveys/19/movement"));
+        page.navigate(app.url("/surveys/20/movement"));
         assertThat(page.locator("section.axis").count()).isEqualTo(4);
         assertThat(browser.text()).contains("763.0 ± 1.2 mm against 760 claimed: enough.");
         // Claimed 760, measured 763: the inner bar spans the width, the outer 760/763 of it.
@@ -33,7 +33,7 @@ class MovementScreensTest {
     void theWheelsOnHandSayWhichThreadsAreLostAndWhatToBuy() {
         Browser browser = Browser.open();
         Page page = browser.page();
-        page.navigate(app.url("/surveys/2/threads"));
+        page.navigate(app.url("/surveys/3/threads"));
         assertThat(browser.text()).contains("8 of the chart’s 11 can be cut with the wheels on hand.", "Cannot be cut: 0.75 mm, 12 tpi, 8 tpi.", "the fewest that restore the chart: 120, 127");
         page.fill("#wheels", page.inputValue("#wheels") + " 120 127");
         page.click("text=Reckon with these");
@@ -91,7 +91,7 @@ class MovementScreensTest {
     @Test
     void aPhotographOfTwoHundredMegabytesIsAnsweredPlainly() throws Exception {
         Http http = new Http(app);
-        HttpResponse<String> answer = http.upload("/surveys/2/photos", http.form("/surveys/2/run", "/surveys/2/photos"), 200L * 1024 * 1024);
+        HttpResponse<String> answer = http.upload("/surveys/3/photos", http.form("/surveys/3/run", "/surveys/3/photos"), 200L * 1024 * 1024);
         assertThat(answer.statusCode()).isEqualTo(413);
         assertThat(answer.body()).contains("That photograph was too large, so nothing was recorded. Up to 15 MB are taken.");
     }

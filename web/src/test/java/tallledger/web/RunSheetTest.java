@@ -108,7 +108,7 @@ class RunSheetTest {
         Survey before = app.bean(Shelves.class).survey(survey);
         RunRecord at152 = new RunRecord(before.folded().machine().train().settings(before.folded().steps().get(0)),
                 Optional.of(SpeedReading.shown(Method.CONTACT_TACHOMETER, "152", "")), Set.of(), Optional.empty(), false, false, false, "");
-        app.bean(Books.class).append(survey, SurveyEntries.run(By.of(Instant.now(), "Q, seller"), before.basis(), before.folded().table(), at152),
+        app.bean(Books.class).append(survey, SurveyEntries.run(By.of(Instant.now(), "Q, seller"), before.basis(), before.folded(), at152),
                 Submission.fresh(before.head()));
         Browser browser = Browser.open();
         Page page = browser.page();
@@ -140,7 +140,7 @@ class RunSheetTest {
     @Test
     void aMachineInOpenSheetsIsWrittenBackAsItWasTyped() {
         Browser browser = Browser.open();
-        browser.page().navigate(app.url("/machines/3/edit"));
+        browser.page().navigate(app.url("/machines/4/edit"));
         Page page = browser.page();
         assertThat(page.inputValue("[name='stage0.positions']")).isEqualTo("I II III");
         assertThat(page.inputValue("[name='stage1.values']")).isEqualTo("80/355 160/250");

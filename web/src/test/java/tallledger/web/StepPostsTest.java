@@ -125,7 +125,7 @@ class StepPostsTest {
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), List.of()), Submission.fresh(now.head()));
         Survey started = survey(survey);
         app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), started.steps(), step,
-                Map.of("distance", "100", "seconds", "7.5"), Basis.of(LengthUnit.MM, 1), false, confirmed, ""), Submission.fresh(started.head()));
+                Map.of("distance", "100", "seconds", "7.5"), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""), Submission.fresh(started.head()));
     }
 
     @Test
@@ -159,7 +159,7 @@ class StepPostsTest {
         HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL", "WHEEL.diameter", "400");
         assertThat(unmarked.statusCode()).isEqualTo(422);
         assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1), List.of(),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(),
                 Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
         Map<String, String> run = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/run");
         run.put("step", "0-1");

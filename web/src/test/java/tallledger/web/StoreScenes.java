@@ -26,8 +26,8 @@ public final class StoreScenes {
     /** The house's table saved through its own form; a press that somebody was quicker than is told so. */
     public void houseSaved() {
         Http http = new Http(app);
-        var form = http.form("/house", "/house/checks");
-        var answer = http.post("/house/checks", form, "author", "Q", "csv", "symptom,element,check,low,likely,high\nGROWLS,,Look at the oil,0,0,0\n");
+        var form = http.form("/house/checks", "/house/checks");
+        var answer = http.post("/house/checks", form, "author", "Q", "act", "save", "reason", "our own", "csv", "symptom,element,check,low,likely,high\nGROWLS,,Look at the oil,0,0,0\n");
         if (answer.statusCode() != 302 && answer.statusCode() != 409) {
             throw new AssertionError("the house answered " + answer.statusCode());
         }

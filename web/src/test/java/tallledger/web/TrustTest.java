@@ -68,7 +68,7 @@ class TrustTest {
     @Test
     void aChangeOfMountLeavesTheMarksBehind() {
         long survey = whole(KestrelVale.aldwark410().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now().minusSeconds(7200), "Q"), Basis.of(LengthUnit.MM, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now().minusSeconds(7200), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)), Submission.fresh(1));
         String form = page(survey, "0-0-0-0");
         assertThat(form).containsPattern("name=\"CHUCK.markedRpm\" value=\"300\"").containsPattern("name=\"FACEPLATE.markedRpm\" value=\"\"");
         Browser browser = Browser.open();
@@ -200,7 +200,7 @@ class TrustTest {
     @Test
     void aCyclesWindowsAreOwnedAndItsWordsAreRead() {
         long survey = whole(KestrelVale.dunmarshP20().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(survey, "pedal")).contains("0–12 s after (house rule)", "3 s or more after (house rule)");
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=pedal", "/surveys/" + survey + "/step");
         survey(survey).steps().asked(survey(survey).steps().step("pedal").orElseThrow()).forEach(a -> form.put("confirmed", a.need().written()));
@@ -228,7 +228,7 @@ class TrustTest {
         MachineDescription now = app.bean(Shelves.class).machine(machine).description();
         assertThat(now.fitOut().axis(Axis.Role.ARM).orElseThrow().name()).isEqualTo("Ausleger");
         long again = app.bean(Shelves.class).openSurvey(app.bean(Shelves.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
-        app.bean(Books.class).append(again, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+        app.bean(Books.class).append(again, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(again, "rapid.arm.minus")).contains("Ausleger: clamp released");
     }
 
@@ -266,7 +266,7 @@ class TrustTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.context().addCookies(List.of(new Cookie("writer", "%zz").setUrl(app.url("/"))));
-        assertThat(page.navigate(app.url("/surveys/2/run")).status()).isEqualTo(200);
+        assertThat(page.navigate(app.url("/surveys/3/run")).status()).isEqualTo(200);
         assertThat(http.get("/machines/new?start=%ff").statusCode()).isIn(200, 400);
         assertThat(new Http(app).get("/machines/1").headers().allValues("Set-Cookie")).anySatisfy(c -> assertThat(c).contains("XSRF-TOKEN").contains("SameSite=Strict"));
     }

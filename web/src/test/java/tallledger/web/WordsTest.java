@@ -1,5 +1,6 @@
 package tallledger.web;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -9,7 +10,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
@@ -24,7 +24,7 @@ import tallledger.core.cycle.CycleScripts;
 import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.FitOut;
@@ -83,7 +83,7 @@ class WordsTest {
             all.remove(Feature.DRAWBAR);
             FitOut fitOut = new FitOut(FitOut.usual(family).axes(), all, SupplyPlate.UNREAD, Optional.empty());
             KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family).map(d -> d.with(fitOut)).forEach(machine ->
-                    Catalogue.of(machine).forEach(step -> {
+                    Catalogue.of(machine, Rules.shipped()).forEach(step -> {
                         Object[] about = step.about().toArray();
                         assertThat(words.say(step.name()) + words.say("step." + step.code() + ".look", about)).doesNotContain("{");
                         if (!(step.recording() instanceof SpindleCheck)) {
@@ -98,11 +98,16 @@ class WordsTest {
         }
         CycleScripts.codes().forEach(code -> {
             assertThat(words.say("script." + code)).isNotBlank();
-            CycleScripts.of(code, Map.of()).events().forEach(event -> assertThat(words.say("event." + event)).isNotBlank());
+            CycleScripts.events(code).forEach(event -> assertThat(words.say("event." + event)).isNotBlank());
         });
         Stream.of(Axis.Role.values(), MovedBy.values(), StageKind.values(), StartCheck.Item.values(), Blame.Hunt.values(), PlateOf.values(), SpeedTable.Source.values(), Axis.Per.values(),
                 CycleScript.Whose.values(), Mounted.Kind.values()).flatMap(Stream::of).forEach(constant -> assertThat(words.of((Enum<?>) constant)).isNotBlank());
-        HouseLimits.all().keySet().forEach(code -> assertThat(words.say("house." + code)).isNotBlank());
+        Stream.of(Rule.values()).forEach(rule -> {
+            assertThat(words.say("rule." + rule)).isNotBlank();
+            assertThat(words.say("rule." + rule + ".source")).isNotBlank();
+            rule.shape().figures().forEach(figure -> assertThat(words.say("figure-of." + figure)).isNotBlank());
+        });
+        Stream.of(Rule.Group.values()).forEach(group -> assertThat(words.say("rule-group." + group) + words.say("rule-group." + group + ".about")).isNotBlank());
     }
 
     @Test

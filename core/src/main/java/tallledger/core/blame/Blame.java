@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.drive.Route;
@@ -43,10 +45,6 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
         LIKELIEST_NOT_PROVEN
     }
 
-    static final double CLEAR = 0.9;
-    static final double NO_FAULT = 0.99;
-    static final int MOST_RUNS = 16;
-
     /**
      * An element under suspicion.
      *
@@ -72,15 +70,14 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     private static final int BEST_SETS = 5;
     /** Gains this near are equal, and the quicker run wins. */
     private static final double SAME_GAIN = 1e-3;
-    /** A route run before is offered again where it tells so many times what the best new one does. */
-    private static final double REPEAT_WORTH = 1.25;
 
     /**
      * @param trials   every run that counts as evidence; one without a symptom passes, whatever its speed
      * @param allowed  routes that may be run next, run before or not
      * @param timeTo   time to get to a route, s: decides between runs that tell as much
      */
-    public static Blame of(Elements elements, List<Trial> trials, List<Route> allowed, ToDoubleFunction<Route> timeTo, Chances chances) {
+    public static Blame of(Elements elements, List<Trial> trials, List<Route> allowed, ToDoubleFunction<Route> timeTo, Rules rules) {
+        Chances chances = Chances.of(rules);
         Posterior posterior = Posterior.of(elements, trials, chances);
         double[] marginals = posterior.marginals();
         List<Element> all = elements.all();
@@ -95,15 +92,15 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
         }
         suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
         double f = trials.stream().filter(Trial::failed).mapToDouble(t -> chances.falseAlarm(t.symptoms())).max().orElse(chances.noise());
-        Optional<Telling> tells = tellsMost(posterior, elements, allowed, timeTo, f);
-        return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells, hunt(suspects, posterior.noFault(), trials.size()));
+        Optional<Telling> tells = tellsMost(posterior, elements, allowed, timeTo, f, rules.value(Rule.BLAME_AGAIN));
+        return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells, hunt(suspects, posterior.noFault(), trials.size(), rules));
     }
 
-    private static Hunt hunt(List<Suspect> suspects, double noFault, int runs) {
-        if (!suspects.isEmpty() && suspects.get(0).probability() >= CLEAR) {
+    private static Hunt hunt(List<Suspect> suspects, double noFault, int runs, Rules rules) {
+        if (!suspects.isEmpty() && suspects.get(0).probability() >= rules.value(Rule.BLAME_CLEAR)) {
             return Hunt.CLEAR;
         }
-        return noFault > NO_FAULT ? Hunt.NO_FAULT : runs >= MOST_RUNS ? Hunt.LIKELIEST_NOT_PROVEN : Hunt.GOES_ON;
+        return noFault > rules.value(Rule.BLAME_NO_FAULT) ? Hunt.NO_FAULT : runs >= rules.whole(Rule.BLAME_RUNS) ? Hunt.LIKELIEST_NOT_PROVEN : Hunt.GOES_ON;
     }
 
     /** Whether one element stands out enough to act on (house rule: nine in ten). */
@@ -112,11 +109,12 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     }
 
     /** The best run not made before; one made before where it tells at least a quarter more. */
-    private static Optional<Telling> tellsMost(Posterior posterior, Elements elements, List<Route> allowed, ToDoubleFunction<Route> timeTo, double f) {
+    private static Optional<Telling> tellsMost(Posterior posterior, Elements elements, List<Route> allowed, ToDoubleFunction<Route> timeTo, double f,
+                                               double again) {
         Optional<Telling> fresh = best(posterior, elements, allowed.stream().filter(r -> !posterior.wasRun(r)).toList(), timeTo, f);
-        Optional<Telling> again = best(posterior, elements, allowed.stream().filter(posterior::wasRun).toList(), timeTo, f);
-        double wanted = fresh.map(t -> t.gain * REPEAT_WORTH).orElse(0.0);
-        return again.filter(t -> t.gain >= wanted).or(() -> fresh);
+        Optional<Telling> repeat = best(posterior, elements, allowed.stream().filter(posterior::wasRun).toList(), timeTo, f);
+        double wanted = fresh.map(t -> t.gain * again).orElse(0.0);
+        return repeat.filter(t -> t.gain >= wanted).or(() -> fresh);
     }
 
     private static Optional<Telling> best(Posterior posterior, Elements elements, List<Route> routes, ToDoubleFunction<Route> timeTo, double f) {

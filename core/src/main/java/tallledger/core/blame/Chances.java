@@ -2,6 +2,8 @@ package tallledger.core.blame;
 
 import java.util.Set;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * The chances blame reckons with.
@@ -12,13 +14,11 @@ import tallledger.core.coverage.Symptom;
  * @param heat       f of hot, rough or a dead spot
  * @param unmistaken f of what cannot be imagined: no drive, will not engage, jumps out, slips, hunts
  */
-public record Chances(double prior, double shows, double noise, double heat, double unmistaken) {
+record Chances(double prior, double shows, double noise, double heat, double unmistaken) {
 
-    public static final Chances HOUSE = new Chances(0.03, 0.9, 0.10, 0.05, 0.01);
-
-    /** The same false chance for every symptom. */
-    public static Chances withFalseAlarm(double f) {
-        return new Chances(0.03, 0.9, f, f, f);
+    static Chances of(Rules rules) {
+        return new Chances(rules.value(Rule.FAULTY), rules.value(Rule.SHOWS), rules.value(Rule.IMAGINED_NOISE), rules.value(Rule.IMAGINED_HEAT),
+                rules.value(Rule.IMAGINED_FAILURE));
     }
 
     /** f of what was heard: the greatest of its symptoms'. */

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.StageKind;
 import tallledger.core.reason.Refused;
@@ -26,6 +27,13 @@ public record Check(String about, Optional<StageKind> kind, String what, BigDeci
         if (low.signum() < 0 || likely.compareTo(low) < 0 || high.compareTo(likely) < 0) {
             throw Refused.because("check.costs", low, likely, high);
         }
+    }
+
+    /** @param element name of the kind of element; empty for any */
+    public static Check of(String about, String element, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
+        Optional<StageKind> kind = element.isEmpty() ? Optional.empty() : Optional.of(Stream.of(StageKind.values()).filter(k -> k.name().equals(element))
+                .findFirst().orElseThrow(() -> Refused.because("check.element", element).at("element")));
+        return new Check(about, kind, what, low, likely, high);
     }
 
     /** Checks for a symptom at an element, cheapest first; what costs nothing and fits any element comes before all. */

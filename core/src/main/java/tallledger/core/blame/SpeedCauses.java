@@ -15,24 +15,18 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.plate.LeverFactors;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * What explains wrong readings: the whole set first, then one position, then single readings. Each cause is tested; those that fit
- * within 1.5 % are offered, best first; where two fit, both are.
+ * within 1.5 % (each of these numbers is a rule of the house) are offered, best first; where two fit, both are.
  *
  * <p>δ = ln(n_read/n_plate). The whole set is off by one factor if its median is beyond 2 % and no reading is further than
  * 1.5 % from it. A position or a single reading is judged against the median of the others, since an unloaded motor turns all
  * speeds 2 to 6 % high together.
  */
 public final class SpeedCauses {
-
-    /** How near a cause must fit, in ln (house rule). */
-    private static final double FIT = 0.015;
-    /** Beyond this, in ln, a reading is off; within it "the rest is right" (house rule). */
-    private static final double OFF = 0.02;
-    private static final double UNLOADED_MOST = 0.06;
-    private static final double SLIP_LEAST = 0.01;
-    private static final double SLIP_MOST = 0.08;
 
     /**
      * One reading.
@@ -53,18 +47,30 @@ public final class SpeedCauses {
     /** Whether one factor explains the most: then what is left over is judged against it. */
     private boolean common;
 
-    private SpeedCauses(SpeedTable table, List<Reading> readings) {
+    private final Bounds bounds;
+
+    /** The rules' figures, in ln or shares. */
+    private record Bounds(double fits, double off, double slipLeast, double slipMost, double unloadedMost) {
+        static Bounds of(Rules rules) {
+            return new Bounds(rules.share(Rule.CAUSE_FITS).doubleValue(), rules.share(Rule.READING_OFF).doubleValue(), rules.share(Rule.SLIP).doubleValue(),
+                    rules.share(Rule.SLIP, 1).doubleValue(), rules.share(Rule.UNLOADED_HIGH).doubleValue());
+        }
+    }
+
+    private SpeedCauses(SpeedTable table, List<Reading> readings, Bounds bounds) {
+        this.bounds = bounds;
         this.table = table;
         this.train = table.train();
         this.readings = readings;
     }
 
     /** Causes that fit, best first; none when every reading agrees with its plate within 2 %. */
-    public static List<SpeedCause> of(SpeedTable table, List<Reading> all) {
+    public static List<SpeedCause> of(SpeedTable table, List<Reading> all, Rules rules) {
+        Bounds bounds = Bounds.of(rules);
         List<Reading> unloaded = all.stream().filter(r -> !r.loaded()).toList();
-        List<SpeedCause> causes = new ArrayList<>(slip(table, all));
+        List<SpeedCause> causes = new ArrayList<>(slip(table, all, bounds));
         if (!unloaded.isEmpty()) {
-            SpeedCauses search = new SpeedCauses(table, unloaded);
+            SpeedCauses search = new SpeedCauses(table, unloaded, bounds);
             List<SpeedCause> whole = search.whole();
             search.common = !whole.isEmpty();
             causes.addAll(whole);
@@ -88,10 +94,10 @@ public final class SpeedCauses {
     /** Every speed off by one factor; two readings at least, or nothing is known of the whole. */
     private List<SpeedCause> whole() {
         double median = base();
-        List<Reading> with = readings.stream().filter(r -> Math.abs(r.off() - median) <= FIT).toList();
+        List<Reading> with = readings.stream().filter(r -> Math.abs(r.off() - median) <= bounds.fits()).toList();
         boolean all = with.size() == readings.size();
         boolean most = with.size() >= 3 && with.size() * 3 >= readings.size() * 2;
-        if (readings.size() < 2 || Math.abs(median) <= OFF || !all && !most) {
+        if (readings.size() < 2 || Math.abs(median) <= bounds.off() || !all && !most) {
             return List.of();
         }
         List<Route> routes = with.stream().map(Reading::route).toList();
@@ -100,30 +106,30 @@ public final class SpeedCauses {
         supply(median, factor, routes).ifPresent(causes::add);
         inverter(factor, routes).ifPresent(causes::add);
         causes.addAll(grooves(median, factor, routes));
-        if (median > 0 && factor <= 1 + UNLOADED_MOST) {
+        if (median > 0 && factor <= 1 + bounds.unloadedMost()) {
             causes.add(new SpeedCause(Kind.UNLOADED, 0, routes, Reason.of("cause.unloaded", (factor - 1) * 100)));
         }
-        if (median < 0 && median >= -SLIP_MOST) {
-            causes.add(new SpeedCause(Kind.SLIP, FIT, routes, Reason.of("cause.low-unloaded", (1 - factor) * 100)));
+        if (median < 0 && median >= -bounds.slipMost()) {
+            causes.add(new SpeedCause(Kind.SLIP, bounds.fits(), routes, Reason.of("cause.low-unloaded", (1 - factor) * 100)));
         }
         if (causes.isEmpty()) {
-            causes.add(new SpeedCause(Kind.COMMON, FIT, routes, Reason.of("cause.common", factor)));
+            causes.add(new SpeedCause(Kind.COMMON, bounds.fits(), routes, Reason.of("cause.common", factor)));
         }
         return causes;
     }
 
-    private static Optional<SpeedCause> supply(double median, double factor, List<Route> routes) {
+    private Optional<SpeedCause> supply(double median, double factor, List<Route> routes) {
         double high = Math.abs(median - Math.log(60.0 / 50));
         double low = Math.abs(median - Math.log(50.0 / 60));
-        if (high <= FIT) {
+        if (high <= bounds.fits()) {
             return Optional.of(new SpeedCause(Kind.SUPPLY, high, routes, Reason.of("cause.supply-high", factor)));
         }
-        return low <= FIT ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of("cause.supply-low", factor))) : Optional.empty();
+        return low <= bounds.fits() ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of("cause.supply-low", factor))) : Optional.empty();
     }
 
     private Optional<SpeedCause> inverter(double factor, List<Route> routes) {
         return train.stages().stream().filter(s -> s.kind() == StageKind.INVERTER).findFirst()
-                .map(s -> new SpeedCause(Kind.INVERTER, FIT / 2, routes, Reason.of("cause.inverter", s.name(), factor)));
+                .map(s -> new SpeedCause(Kind.INVERTER, bounds.fits() / 2, routes, Reason.of("cause.inverter", s.name(), factor)));
     }
 
     /** Any ratio of a step pulley's steps, from its diameters where known, else from the plate's own factors. */
@@ -139,7 +145,7 @@ public final class SpeedCauses {
                 for (int j = 0; j < steps.size(); j++) {
                     if (i != j && steps.get(i).isPresent() && steps.get(j).isPresent()) {
                         double misfit = Math.abs(median - Math.log(steps.get(j).get() / steps.get(i).get()));
-                        if (misfit <= FIT) {
+                        if (misfit <= bounds.fits()) {
                             causes.add(new SpeedCause(Kind.BELT_GROOVE, misfit, routes, Reason.of("cause.groove", stage.name(),
                                     stage.positions().get(j).label(), stage.positions().get(i).label(), factor)));
                         }
@@ -179,9 +185,9 @@ public final class SpeedCauses {
         double base = median(rest);
         double off = median(here) - base;
         double scatter = here.stream().mapToDouble(r -> Math.abs(r.off() - base - off)).max().orElse(0);
-        boolean restRight = rest.stream().allMatch(r -> Math.abs(r.off() - base) <= OFF) && (common || base > -OFF && base <= UNLOADED_MOST);
-        boolean allRight = here.stream().allMatch(r -> Math.abs(r.off()) <= OFF);
-        if (here.size() < 2 || rest.size() < 2 || Math.abs(off) <= OFF || scatter > FIT || !restRight || allRight) {
+        boolean restRight = rest.stream().allMatch(r -> Math.abs(r.off() - base) <= bounds.off()) && (common || base > -bounds.off() && base <= bounds.unloadedMost());
+        boolean allRight = here.stream().allMatch(r -> Math.abs(r.off()) <= bounds.off());
+        if (here.size() < 2 || rest.size() < 2 || Math.abs(off) <= bounds.off() || scatter > bounds.fits() || !restRight || allRight) {
             return Optional.empty();
         }
         Stage lever = train.stages().get(stage);
@@ -195,13 +201,13 @@ public final class SpeedCauses {
         LeverFactors factors = table.factors();
         for (Reading reading : readings) {
             List<Reading> rest = readings.stream().filter(r -> r != reading).toList();
-            double base = rest.isEmpty() ? 0 : common ? base() : Math.min(Math.max(median(rest), 0), UNLOADED_MOST);
-            if (Math.abs(reading.off() - base) <= OFF || Math.abs(reading.off()) <= OFF) {
+            double base = rest.isEmpty() ? 0 : common ? base() : Math.min(Math.max(median(rest), 0), bounds.unloadedMost());
+            if (Math.abs(reading.off() - base) <= bounds.off() || Math.abs(reading.off()) <= bounds.off()) {
                 continue;
             }
             double read = reading.read() / Math.exp(base);
             String name = train.name(reading.route());
-            factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= FIT).ifPresent(m ->
+            factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= bounds.fits()).ifPresent(m ->
                     causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of("cause.plate", name,
                             factors.predict(train.plateKey(reading.route())).orElseThrow()))));
             causes.addAll(elsewhere(reading, read, name));
@@ -217,19 +223,19 @@ public final class SpeedCauses {
         return table.counted().stream().filter(s -> s.nominal().isPresent() && !s.routes().contains(reading.route())).flatMap(s -> {
             double misfit = Math.abs(Math.log(read / s.nominal().orElseThrow().doubleValue()));
             Route other = s.routes().get(0);
-            return misfit > FIT ? java.util.stream.Stream.<SpeedCause>empty() : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
+            return misfit > bounds.fits() ? java.util.stream.Stream.<SpeedCause>empty() : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
                     misfit, List.of(reading.route()), Reason.of("cause.elsewhere", name, train.name(other), s.nominal().get())));
         }).toList();
     }
 
-    private static Optional<SpeedCause> multiple(Reading reading, double read, String name, int k, double times) {
+    private Optional<SpeedCause> multiple(Reading reading, double read, String name, int k, double times) {
         double misfit = Math.abs(Math.log(read / reading.plate() / times));
-        return misfit > FIT ? Optional.empty() : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
+        return misfit > bounds.fits() ? Optional.empty() : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
                 Reason.of(times > 1 ? "cause.multiple" : "cause.fraction", name, k)));
     }
 
     /** The same route read unloaded and under load: low, and falling further. */
-    private static List<SpeedCause> slip(SpeedTable table, List<Reading> all) {
+    private static List<SpeedCause> slip(SpeedTable table, List<Reading> all, Bounds bounds) {
         List<SpeedCause> causes = new ArrayList<>();
         for (Reading loaded : all) {
             if (!loaded.loaded()) {
@@ -237,8 +243,8 @@ public final class SpeedCauses {
             }
             all.stream().filter(r -> !r.loaded() && r.route().equals(loaded.route())).findFirst().ifPresent(free -> {
                 double fall = free.off() - loaded.off();
-                if (fall > SLIP_LEAST && loaded.off() < -SLIP_LEAST) {
-                    causes.add(new SpeedCause(Kind.SLIP, Math.max(0, fall - SLIP_MOST), List.of(loaded.route()),
+                if (fall > bounds.slipLeast() && loaded.off() < -bounds.slipLeast()) {
+                    causes.add(new SpeedCause(Kind.SLIP, Math.max(0, fall - bounds.slipMost()), List.of(loaded.route()),
                             Reason.of("cause.slip", table.train().name(loaded.route()), (1 - Math.exp(-fall)) * 100)));
                 }
             });

@@ -133,7 +133,7 @@ final class CoverSearch {
         if (!cold) {
             return routes.size();
         }
-        double limit = ColdSpindle.reach(situation.table(), highest);
+        double limit = situation.cold().reach(highest);
         int reach = 0;
         while (reach < rpm.length && rpm[reach] <= limit) {
             reach++;

@@ -1,31 +1,26 @@
 package tallledger.core.coverage;
 
 import tallledger.core.drive.StageKind;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
-/**
- * What knowing an element is worth: the chance p that it is bad times the cost c of finding out after the sale (house
- * starting values in the user's own money).
- *
- * @param chance p
- * @param cost   c, likely cost to put it right
- */
-public record ElementWorth(double chance, double cost) {
+/** What knowing an element is worth: the chance p that it is bad times the cost c of finding out after the sale, in the user's own money. */
+final class ElementWorth {
 
-    public static ElementWorth of(StageKind kind) {
-        return switch (kind) {
-            case MOTOR -> new ElementWorth(0.03, 350);
-            case BELT -> new ElementWorth(0.03, 60);
-            case GEAR -> new ElementWorth(0.03, 600);
-            case CHANGE_WHEELS -> new ElementWorth(0.03, 80);
-            case BACK_GEAR -> new ElementWorth(0.03, 300);
-            case VARIATOR -> new ElementWorth(0.05, 400);
-            case INVERTER -> new ElementWorth(0.03, 500);
-            case COMMANDED -> new ElementWorth(0.05, 500);
-            case DIRECTION -> new ElementWorth(0.03, 150);
-        };
+    private ElementWorth() {
     }
 
-    public double worth() {
-        return chance * cost;
+    static double of(StageKind kind, Rules rules) {
+        return rules.worth(switch (kind) {
+            case MOTOR -> Rule.WORTH_MOTOR;
+            case BELT -> Rule.WORTH_BELT;
+            case GEAR -> Rule.WORTH_GEAR;
+            case CHANGE_WHEELS -> Rule.WORTH_CHANGE_WHEELS;
+            case BACK_GEAR -> Rule.WORTH_BACK_GEAR;
+            case VARIATOR -> Rule.WORTH_VARIATOR;
+            case INVERTER -> Rule.WORTH_INVERTER;
+            case COMMANDED -> Rule.WORTH_COMMANDED;
+            case DIRECTION -> Rule.WORTH_DIRECTION;
+        });
     }
 }

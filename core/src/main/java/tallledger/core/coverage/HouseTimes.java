@@ -3,9 +3,11 @@ package tallledger.core.coverage;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Stage;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
- * What runs and moves take, s (house starting values, open to change).
+ * What runs and moves take, s (rules of the house).
  *
  * @param listen   at least this long at each speed
  * @param turns    and at least so many turns
@@ -17,7 +19,10 @@ import tallledger.core.drive.Stage;
  */
 public record HouseTimes(double listen, int turns, double sweep, double lever, double belt, double pin, double stopping) {
 
-    public static final HouseTimes HOUSE = new HouseTimes(20, 10, 40, 5, 90, 180, 10);
+    public static HouseTimes of(Rules rules) {
+        return new HouseTimes(rules.value(Rule.LISTEN), rules.whole(Rule.TURNS), rules.value(Rule.SWEEP), rules.value(Rule.MOVE_LEVER), rules.value(Rule.MOVE_BELT),
+                rules.value(Rule.MOVE_PIN), rules.value(Rule.STOP_AND_START));
+    }
 
     private static final double SECONDS_A_MINUTE = 60;
 

@@ -68,7 +68,7 @@ final class RunOrder {
 
     /** Highest speed that may be run next after the highest so far. */
     private double reach(double highest) {
-        return highest > 0 ? ColdSpindle.reach(situation.table(), highest) : rpm[0];
+        return highest > 0 ? situation.cold().reach(highest) : rpm[0];
     }
 
     private double startHighest() {

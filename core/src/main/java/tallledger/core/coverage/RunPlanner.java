@@ -11,6 +11,7 @@ import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.RunPlan.PlannedRun;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.rules.Rules;
 
 /**
  * Plans the runs of one of the three schools from where a survey stands.
@@ -22,12 +23,14 @@ public final class RunPlanner {
 
     private final SpeedTable table;
     private final Elements elements;
+    private final Rules rules;
     private final HouseTimes times;
 
-    public RunPlanner(SpeedTable table, Elements elements, HouseTimes times) {
+    public RunPlanner(SpeedTable table, Elements elements, Rules rules) {
         this.table = table;
         this.elements = elements;
-        this.times = times;
+        this.rules = rules;
+        this.times = HouseTimes.of(rules);
     }
 
     /** A plan for a machine nobody has run yet; {@code seconds} matters only to {@link School#MY_MINUTES}. */
@@ -46,7 +49,7 @@ public final class RunPlanner {
      */
     public RunPlan plan(School school, double seconds, Map<Route, Outcome> outcomes, Collection<Route> passed,
                         Optional<Route> standing, OptionalDouble highest) {
-        Situation situation = Situation.of(table, elements, outcomes, passed, standing, highest, times);
+        Situation situation = Situation.of(table, elements, outcomes, passed, standing, highest, rules);
         return switch (school) {
             case EVERY_SPEED -> everySpeed(situation, outcomes, passed);
             case EVERY_GEAR -> everyGear(situation);
@@ -122,7 +125,7 @@ public final class RunPlanner {
     /** Worth of the elements whose bits are set. */
     private double worth(long mask) {
         return elements.in(mask & elements.reachable()).stream()
-                .mapToDouble(e -> ElementWorth.of(table.train().stages().get(e.stage()).kind()).worth()).sum();
+                .mapToDouble(e -> ElementWorth.of(table.train().stages().get(e.stage()).kind(), rules)).sum();
     }
 
     private RunPlan result(School school, Situation situation, List<Route> order, double seconds, double timeBound, int bound,

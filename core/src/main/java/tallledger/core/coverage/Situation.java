@@ -11,6 +11,7 @@ import java.util.Set;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.rules.Rules;
 
 /**
  * Where a survey stands when it is planned: what may still be run, what is exercised, where the levers are.
@@ -23,21 +24,23 @@ import tallledger.core.drive.SpeedTable;
  * @param standing   the route the levers stand at, where any was run
  * @param highest    highest speed run so far, min⁻¹
  * @param times      what runs and moves take
+ * @param cold       how fast it may be run so far
  */
 record Situation(SpeedTable table, Elements elements, List<Route> candidates, long exercised, Set<Route> run,
-                 Optional<Route> standing, OptionalDouble highest, HouseTimes times) {
+                 Optional<Route> standing, OptionalDouble highest, HouseTimes times, ColdSpindle cold) {
 
     static Situation of(SpeedTable table, Elements elements, Map<Route, Outcome> outcomes, Collection<Route> passed,
-                        Optional<Route> standing, OptionalDouble highest, HouseTimes times) {
+                        Optional<Route> standing, OptionalDouble highest, Rules rules) {
+        ColdSpindle cold = ColdSpindle.of(table, rules);
         List<Route> candidates = table.speeds().stream()
                 .flatMap(s -> s.routes().stream()).filter(r -> !outcomes.containsKey(r) && !passed.contains(r))
-                .sorted(Comparator.comparingDouble((Route r) -> rpm(table, r)).thenComparing(r -> isPlaced(table, r))).toList();
+                .sorted(Comparator.comparingDouble((Route r) -> rpm(cold, r)).thenComparing(r -> isPlaced(table, r))).toList();
         long exercised = Coverage.of(table, elements, outcomes).exercised();
-        return new Situation(table, elements, candidates, exercised, new HashSet<>(outcomes.keySet()), standing, highest, times);
+        return new Situation(table, elements, candidates, exercised, new HashSet<>(outcomes.keySet()), standing, highest, HouseTimes.of(rules), cold);
     }
 
-    static double rpm(SpeedTable table, Route route) {
-        return table.speedOf(route).map(s -> ColdSpindle.placed(table, s)).orElse(Double.MAX_VALUE);
+    private static double rpm(ColdSpindle cold, Route route) {
+        return cold.table().speedOf(route).map(cold::placed).orElse(Double.MAX_VALUE);
     }
 
     /** Whether anybody knows how fast a route runs; one nobody can place comes just before the fastest. */
@@ -50,7 +53,7 @@ record Situation(SpeedTable table, Elements elements, List<Route> candidates, lo
     }
 
     double rpm(Route route) {
-        return rpm(table, route);
+        return rpm(cold, route);
     }
 
     double runTime(Route route) {

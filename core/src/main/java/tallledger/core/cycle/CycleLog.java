@@ -30,14 +30,14 @@ public record CycleLog(List<Tap> taps) {
     }
 
     /** @throws Refused naming the line: unreadable, an event the script does not know, or a time before the one above it */
-    public static CycleLog parse(String text, CycleScript script) {
+    public static CycleLog parse(String text, List<String> events) {
         List<Tap> taps = new ArrayList<>();
         int number = 0;
         for (String typed : text.split("\\R")) {
             number++;
             String line = typed.strip();
             if (!line.isEmpty()) {
-                taps.add(tap(line, number, script, taps));
+                taps.add(tap(line, number, events, taps));
             }
         }
         if (taps.isEmpty()) {
@@ -58,13 +58,13 @@ public record CycleLog(List<Tap> taps) {
         return name.toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
     }
 
-    private static Tap tap(String line, int number, CycleScript script, List<Tap> before) {
+    private static Tap tap(String line, int number, List<String> events, List<Tap> before) {
         Matcher m = LINE.matcher(line);
         if (!m.matches()) {
             throw Refused.because("log.line", number, line.length() > 40 ? line.substring(0, 40) + "…" : line);
         }
-        String event = script.events().stream().filter(e -> isSame(e, m.group("name"))).findFirst()
-                .orElseThrow(() -> Refused.because("log.event", number, m.group("name"), String.join(", ", script.events())));
+        String event = events.stream().filter(e -> isSame(e, m.group("name"))).findFirst()
+                .orElseThrow(() -> Refused.because("log.event", number, m.group("name"), String.join(", ", events)));
         BigDecimal at = new BigDecimal(m.group("at").replace(',', '.'));
         if (at.compareTo(LONGEST) > 0) {
             throw Refused.because("log.late", number, at, LONGEST);

@@ -5,18 +5,18 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * A log lined up with its script: what was missing, too much, out of order, too early, too late, forbidden, and how long each
  * took. Lined up at the least cost, one for each event missing or too many (Needleman and Wunsch's method); an event missing here
- * and too many there is out of order. A hand's 0.2 s of reaction is allowed at each end of a window (house rule).
+ * and too many there is out of order. A hand's reaction ({@link Rule#REACTION}) is
+ * allowed at each end of a window.
  *
  * @param lines in the order of time; what never came stands where it should have
  */
 public record CycleResult(List<Line> lines) {
-
-    /** Reaction of a hand on a key, s. */
-    public static final BigDecimal HAND = new BigDecimal("0.2");
 
     public enum Verdict { RIGHT, EARLY, LATE, MISSING, EXTRA, OUT_OF_ORDER, FORBIDDEN }
 
@@ -35,7 +35,7 @@ public record CycleResult(List<Line> lines) {
     }
 
     /** Lined up with whatever the log may be meant for that it comes nearest to; of equals the shortest. */
-    public static CycleResult of(CycleScript script, CycleLog log) {
+    public static CycleResult of(CycleScript script, CycleLog log, Rules rules) {
         List<Slot> best = List.of();
         int[][] least = null;
         for (List<CycleScript.Expected> variant : script.variants(log.taps().get(0).event(), log.taps().size())) {
@@ -46,7 +46,7 @@ public record CycleResult(List<Line> lines) {
                 least = costs;
             }
         }
-        return new CycleResult(outOfOrder(lineUp(best, log.taps(), least, script)));
+        return new CycleResult(outOfOrder(lineUp(best, log.taps(), least, script, rules.number(Rule.REACTION))));
     }
 
     private static int cost(int[][] costs) {
@@ -87,7 +87,7 @@ public record CycleResult(List<Line> lines) {
     }
 
     /** Walks back from the end; a match is taken before anything else, so that equal costs keep the log together. */
-    private static List<Line> lineUp(List<Slot> slots, List<CycleLog.Tap> taps, int[][] cost, CycleScript script) {
+    private static List<Line> lineUp(List<Slot> slots, List<CycleLog.Tap> taps, int[][] cost, CycleScript script, BigDecimal hand) {
         List<Line> lines = new ArrayList<>();
         int s = slots.size();
         int t = taps.size();
@@ -96,7 +96,7 @@ public record CycleResult(List<Line> lines) {
             if (same && cost[s][t] == cost[s - 1][t - 1]) {
                 s--;
                 t--;
-                lines.add(matched(slots.get(s), taps, t));
+                lines.add(matched(slots.get(s), taps, t, hand));
             } else if (t > 0 && cost[s][t] == cost[s][t - 1] + 1) {
                 t--;
                 Optional<CycleScript.Never> never = script.forbids(taps.get(t).event());
@@ -113,13 +113,13 @@ public record CycleResult(List<Line> lines) {
         return lines;
     }
 
-    private static Line matched(Slot slot, List<CycleLog.Tap> taps, int t) {
+    private static Line matched(Slot slot, List<CycleLog.Tap> taps, int t, BigDecimal hand) {
         Optional<BigDecimal> took = since(taps, t);
         Verdict verdict = Verdict.RIGHT;
         if (slot.window.isPresent() && took.isPresent()) {
-            if (took.get().compareTo(slot.window.get().least().subtract(HAND)) < 0) {
+            if (took.get().compareTo(slot.window.get().least().subtract(hand)) < 0) {
                 verdict = Verdict.EARLY;
-            } else if (took.get().compareTo(slot.window.get().most().add(HAND)) > 0) {
+            } else if (took.get().compareTo(slot.window.get().most().add(hand)) > 0) {
                 verdict = Verdict.LATE;
             }
         }

@@ -8,11 +8,9 @@ import tallledger.core.reason.Refused;
  *
  * @param kilowatts  plate power at its fastest winding, kW
  * @param law        how power follows speed across the windings
- * @param efficiency η from motor to spindle, a share; 0.8 where nobody knows (house rule)
+ * @param efficiency η from motor to spindle, a share
  */
 public record MotorRating(BigDecimal kilowatts, Law law, BigDecimal efficiency) {
-
-    public static final BigDecimal HOUSE_EFFICIENCY = new BigDecimal("0.8");
 
     /** P against n across windings: M constant gives P ∝ n; P constant; M ∝ n gives P ∝ n². */
     public enum Law {

@@ -8,6 +8,8 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
@@ -46,7 +48,7 @@ public final class GrinderRecordings {
         }
 
         @Override
-        public StepJudgement judge(Mounted wheel) {
+        public StepJudgement judge(Mounted wheel, Rules rules) {
             List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of("wheel.ms", v)).stream(), wheel.markedRpm().map(v -> Reason.of("wheel.rpm", v)).stream()).toList();
             return StepJudgement.of(Outcome.PROVEN, Reason.of("wheel.marked", wheel.diameter().orElseThrow().stripTrailingZeros(), marks));
         }
@@ -94,8 +96,8 @@ public final class GrinderRecordings {
         }
 
         @Override
-        public StepJudgement judge(Surfaces read) {
-            boolean right = Math.abs(read.inner / read.outer - 1) <= 0.10;
+        public StepJudgement judge(Surfaces read, Rules rules) {
+            boolean right = Math.abs(read.inner / read.outer - 1) <= rules.share(Rule.SURFACE_SPEED).doubleValue();
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "centre.right" : "centre.wrong",
                     new BigDecimal(read.outer).round(SHOWN), new BigDecimal(read.inner).round(SHOWN)));
         }
@@ -117,9 +119,6 @@ public final class GrinderRecordings {
      * <p>Worked: D_r 300 mm, n_r 30 min⁻¹, α 3°: 1 480 mm/min.
      */
     public record ThroughFeed() implements Recording<Through> {
-        private static final double LEAST = 0.93;
-        private static final double MOST = 1.02;
-
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.throughFeed(this);
@@ -151,9 +150,9 @@ public final class GrinderRecordings {
         }
 
         @Override
-        public StepJudgement judge(Through read) {
+        public StepJudgement judge(Through read, Rules rules) {
             double share = read.measured / read.reckoned;
-            boolean right = share >= LEAST && share <= MOST;
+            boolean right = share >= rules.share(Rule.THROUGH_FEED).doubleValue() && share <= rules.share(Rule.THROUGH_FEED, 1).doubleValue();
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "through.right" : "through.wrong",
                     new BigDecimal(read.measured).round(SHOWN), new BigDecimal(read.reckoned).round(SHOWN), (share - 1) * 100));
         }

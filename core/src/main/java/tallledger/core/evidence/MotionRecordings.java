@@ -8,7 +8,6 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.gauge.HouseLimits;
 import tallledger.core.gauge.Shown;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.motion.Axis;
@@ -22,20 +21,19 @@ import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
 
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
 
-    /** A steel rule or tape read to half a millimetre at each end: U = 1 mm, so u in mm (house rule). */
-    private static final double RULE = 0.5;
-
     private MotionRecordings() {
     }
 
     /** Where a trip stopped, five times. */
-    public record Stops(Trips trips, BigDecimal step, Gauge by) {
+    public record Stops(Trips trips, BigDecimal step, Optional<Gauge> by) {
     }
 
     /**
@@ -43,11 +41,11 @@ public final class MotionRecordings {
      *
      * @param step worth of the coarsest last digit, mm
      */
-    public record Lost(Backlash backlash, BigDecimal step, Gauge by) {
+    public record Lost(Backlash backlash, BigDecimal step, Optional<Gauge> by) {
     }
 
     /** A thread over several turns. */
-    public record Cut(TypedLength pitch, TypedLength length, ThreadPitch thread, Gauge by) {
+    public record Cut(TypedLength pitch, TypedLength length, ThreadPitch thread, Optional<Gauge> by) {
     }
 
     /**
@@ -83,9 +81,9 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(FeedReading reading) {
-            return reading.against(promised, tolerance()).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", Shown.of(reading.rate(), reading.expanded()), reading.unit())));
+        public StepJudgement judge(FeedReading reading, Rules rules) {
+            return reading.against(promised, tolerance(rules), rules).map(StepJudgement::of)
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", Shown.of(reading.rate(), reading.expanded(rules)), reading.unit())));
         }
 
         @Override
@@ -96,8 +94,8 @@ public final class MotionRecordings {
         }
 
         /** ± share of what is promised. */
-        public BigDecimal tolerance() {
-            return rapid() ? FeedReading.RAPID_TOLERANCE : FeedReading.FEED_TOLERANCE;
+        public BigDecimal tolerance(Rules rules) {
+            return rules.share(rapid() ? Rule.RAPID_TOLERANCE : Rule.FEED_TOLERANCE);
         }
     }
 
@@ -128,8 +126,8 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(TypedLength length) {
-            Uncertainty u = Uncertainty.of(RULE, 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
+        public StepJudgement judge(TypedLength length, Rules rules) {
+            Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c, "mm"))
                     .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("travel.measured", Shown.of(length.mm(), u.expanded()))));
         }
@@ -156,22 +154,22 @@ public final class MotionRecordings {
         public Stops read(Values values) {
             List<TypedLength> stops = values.lengths("stops");
             Trips trips = values.at("stops", () -> Trips.of(stops.stream().map(TypedLength::mm).toList()));
-            return new Stops(trips, Values.coarsest(stops), values.gauge(Gauge.HOUSE_INDICATOR));
+            return new Stops(trips, Values.coarsest(stops), values.readWith());
         }
 
         @Override
-        public StepJudgement judge(Stops read) {
-            return Recordings.byGrade(Trips.LIMIT, read.trips.range(), read.by.difference(read.trips.range(), read.step));
+        public StepJudgement judge(Stops read, Rules rules) {
+            return Recordings.byGrade(rules.graded(Rule.TRIP_RANGE), read.trips.range(), read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.trips.range(), read.step));
         }
 
         @Override
-        public Optional<GradedLimit> limit() {
-            return Optional.of(Trips.LIMIT);
+        public Optional<GradedLimit> limit(Rules rules) {
+            return Optional.of(rules.graded(Rule.TRIP_RANGE));
         }
 
         @Override
-        public Optional<Gauge> usualGauge() {
-            return Optional.of(Gauge.HOUSE_INDICATOR);
+        public Optional<Rule> usualGauge() {
+            return Optional.of(Rule.INDICATOR);
         }
     }
 
@@ -201,7 +199,7 @@ public final class MotionRecordings {
             BigDecimal step = Values.coarsest(Stream.of(left, middle, right).flatMap(List::stream).toList());
             Backlash backlash = Backlash.of(List.of(values.at("minus", () -> named(minus, left)), values.at("middle", () -> named("the middle", middle)),
                     values.at("plus", () -> named(plus, right))));
-            return new Lost(backlash, step, values.gauge(Gauge.HOUSE_INDICATOR));
+            return new Lost(backlash, step, values.readWith());
         }
 
         private static Backlash.Station named(String name, List<TypedLength> readings) {
@@ -209,13 +207,13 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(Lost read) {
+        public StepJudgement judge(Lost read, Rules rules) {
             Backlash backlash = read.backlash;
-            Uncertainty u = read.by.difference(backlash.greatest(), read.step)
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(backlash.greatest(), read.step)
                     .repeated(backlash.loosest().readings().stream().map(BigDecimal::doubleValue).toList());
-            StepJudgement judged = Recordings.byGrade(HouseLimits.BACKLASH, backlash.greatest(), u);
+            StepJudgement judged = Recordings.byGrade(rules.graded(Rule.BACKLASH), backlash.greatest(), u);
             List<Reason> because = new ArrayList<>(judged.because());
-            because.add(backlash.says());
+            because.add(backlash.says(rules));
             if (scaled) {
                 because.add(Reason.of("backlash.scale"));
             }
@@ -223,13 +221,13 @@ public final class MotionRecordings {
         }
 
         @Override
-        public Optional<GradedLimit> limit() {
-            return Optional.of(HouseLimits.BACKLASH);
+        public Optional<GradedLimit> limit(Rules rules) {
+            return Optional.of(rules.graded(Rule.BACKLASH));
         }
 
         @Override
-        public Optional<Gauge> usualGauge() {
-            return Optional.of(Gauge.HOUSE_INDICATOR);
+        public Optional<Rule> usualGauge() {
+            return Optional.of(Rule.INDICATOR);
         }
     }
 
@@ -255,7 +253,7 @@ public final class MotionRecordings {
         }
 
         @Override
-        public StepJudgement judge(WheelSet wheels) {
+        public StepJudgement judge(WheelSet wheels, Rules rules) {
             if (chart.isEmpty()) {
                 return StepJudgement.of(Outcome.UNDECIDED, Reason.of("wheels.no-chart", wheels.teeth().size()));
             }
@@ -290,8 +288,8 @@ public final class MotionRecordings {
         }
 
         @Override
-        public Optional<Gauge> usualGauge() {
-            return Optional.of(Gauge.HOUSE_CALIPER);
+        public Optional<Rule> usualGauge() {
+            return Optional.of(Rule.CALIPER);
         }
 
         @Override
@@ -301,16 +299,16 @@ public final class MotionRecordings {
             if (pitch.mm().signum() <= 0) {
                 throw Refused.because("number.not-positive", pitch.typed()).at("pitch");
             }
-            return new Cut(pitch, length, ThreadPitch.of(pitch.mm(), length.mm(), values.whole("turns")), values.gauge(Gauge.HOUSE_CALIPER));
+            return new Cut(pitch, length, ThreadPitch.of(pitch.mm(), length.mm(), values.whole("turns")), values.readWith());
         }
 
         @Override
-        public StepJudgement judge(Cut read) {
+        public StepJudgement judge(Cut read, Rules rules) {
             TypedLength pitch = read.pitch;
             TypedLength length = read.length;
             ThreadPitch thread = read.thread;
-            Uncertainty u = read.by.difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
-            StepJudgement judged = Recordings.byGrade(GradedLimit.same(ThreadPitch.LIMIT, "mm"), thread.over300().abs(), u);
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
+            StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
             return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of("thread.error", thread.lead(), pitch.mm().stripTrailingZeros(),
                     thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());
         }

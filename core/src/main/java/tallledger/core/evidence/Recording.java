@@ -2,8 +2,9 @@ package tallledger.core.evidence;
 
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * What a step asks to be written down, and how that is judged. Each kind names its fields, so that one form serves all.
@@ -48,11 +49,12 @@ public interface Recording<V> {
      */
     V read(Values values);
 
-    StepJudgement judge(V value);
+    /** @param rules of the house, at the version the survey judges by */
+    StepJudgement judge(V value, Rules rules);
 
     /** Reads and judges. */
-    default StepJudgement weigh(Values values) {
-        return judge(read(values));
+    default StepJudgement weigh(Values values, Rules rules) {
+        return judge(read(values), rules);
     }
 
     <T> T tell(Kinds<T> kinds);
@@ -102,12 +104,17 @@ public interface Recording<V> {
     }
 
     /** The limit in grades, where there is one to show before anything is typed. */
-    default Optional<GradedLimit> limit() {
+    default Optional<GradedLimit> limit(Rules rules) {
         return Optional.empty();
     }
 
+    /** What a field is taken for, or stands in it, before anybody types. */
+    default String start(Field field, Rules rules) {
+        return field.start();
+    }
+
     /** What it is usually read with; empty where nothing is measured with a gauge. */
-    default Optional<Gauge> usualGauge() {
+    default Optional<Rule> usualGauge() {
         return Optional.empty();
     }
 

@@ -17,6 +17,9 @@ import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Unit;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
 
@@ -35,15 +38,15 @@ public final class Recordings {
      * @param step worth of its last digit
      * @param by   what it was read with
      */
-    public record Measured(BigDecimal value, BigDecimal step, Gauge by) {
+    public record Measured(BigDecimal value, BigDecimal step, Optional<Gauge> by) {
     }
 
     /** A difference over a length, mm. */
-    public record Over(TypedLength value, TypedLength over, Gauge by) {
+    public record Over(TypedLength value, TypedLength over, Optional<Gauge> by) {
     }
 
     /** Two temperatures, °C. */
-    public record ColdAndHot(TypedNumber cold, TypedNumber hot, Gauge by) {
+    public record ColdAndHot(TypedNumber cold, TypedNumber hot, Optional<Gauge> by) {
     }
 
     /** Looked at or listened to; the surveyor says how it is. */
@@ -69,7 +72,7 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Nothing nothing) {
+        public StepJudgement judge(Nothing nothing, Rules rules) {
             return StepJudgement.of(Outcome.PROVEN);
         }
     }
@@ -100,7 +103,7 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(String text) {
+        public StepJudgement judge(String text, Rules rules) {
             return StepJudgement.of(Outcome.PROVEN);
         }
     }
@@ -132,7 +135,7 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Integer count) {
+        public StepJudgement judge(Integer count, Rules rules) {
             return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED, Reason.of("count.against", count, c)))
                     .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("count.only", count)));
         }
@@ -141,11 +144,11 @@ public final class Recordings {
     /**
      * One measured value against a limit in three grades.
      *
-     * @param graded in mm, s, K …
+     * @param graded rule of its limit
      * @param gauge what it is read with
      * @param difference whether it is the difference of two readings, as TIR, play and backlash are
      */
-    public record Measure(GradedLimit graded, Gauge gauge, boolean difference) implements Recording<Measured> {
+    public record Measure(Rule graded, Rule gauge, boolean difference) implements Recording<Measured> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.measure(this);
@@ -158,35 +161,40 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must(field(), graded.unit().equals("mm") ? Entry.LENGTH : Entry.NUMBER, graded.unit()));
+            return List.of(Field.must(field(), isLength() ? Entry.LENGTH : Entry.NUMBER, graded.unit().written()));
         }
 
         private String field() {
-            return graded.unit().equals("s") ? "seconds" : "value";
+            return graded.unit() == Unit.SECONDS ? "seconds" : "value";
+        }
+
+        private boolean isLength() {
+            return graded.unit() == Unit.MILLIMETRES;
         }
 
         @Override
         public Measured read(Values values) {
-            if (graded.unit().equals("mm")) {
+            if (isLength()) {
                 TypedLength length = values.length(field());
-                return new Measured(length.mm(), length.step(), values.gauge(gauge));
+                return new Measured(length.mm(), length.step(), values.readWith());
             }
             TypedNumber number = values.number(field());
-            return new Measured(values.at(field(), () -> notNegative(number)), number.step(), values.gauge(gauge));
+            return new Measured(values.at(field(), () -> notNegative(number)), number.step(), values.readWith());
         }
 
         @Override
-        public StepJudgement judge(Measured read) {
-            return byGrade(graded, read.value, difference ? read.by.difference(read.value, read.step) : read.by.reading(read.value, read.step));
+        public StepJudgement judge(Measured read, Rules rules) {
+            Gauge by = read.by.orElseGet(() -> rules.gauge(gauge));
+            return byGrade(rules.graded(graded), read.value, difference ? by.difference(read.value, read.step) : by.reading(read.value, read.step));
         }
 
         @Override
-        public Optional<GradedLimit> limit() {
-            return Optional.of(graded);
+        public Optional<GradedLimit> limit(Rules rules) {
+            return Optional.of(rules.graded(graded));
         }
 
         @Override
-        public Optional<Gauge> usualGauge() {
+        public Optional<Rule> usualGauge() {
             return Optional.of(gauge);
         }
     }
@@ -196,7 +204,7 @@ public final class Recordings {
      *
      * @param per length the limit is stated for, mm
      */
-    public record Scaled(GradedLimit graded, BigDecimal per) implements Recording<Over> {
+    public record Scaled(Rule graded, BigDecimal per) implements Recording<Over> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.scaled(this);
@@ -219,17 +227,17 @@ public final class Recordings {
             if (over.mm().signum() <= 0) {
                 throw Refused.because("number.not-positive", over.typed()).at("over");
             }
-            return new Over(value, over, values.gauge(Gauge.HOUSE_INDICATOR));
+            return new Over(value, over, values.readWith());
         }
 
         @Override
-        public StepJudgement judge(Over read) {
+        public StepJudgement judge(Over read, Rules rules) {
             TypedLength value = read.value;
             TypedLength over = read.over;
             // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
             double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
-            Uncertainty u = read.by.difference(value.mm(), value.step()).withDigit(ofLength);
-            GradedLimit here = graded.over(over.mm(), per);
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(value.mm(), value.step()).withDigit(ofLength);
+            GradedLimit here = rules.graded(graded).over(over.mm(), per);
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
             Shown scaled = Shown.of(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded());
@@ -239,22 +247,18 @@ public final class Recordings {
         }
 
         @Override
-        public Optional<GradedLimit> limit() {
-            return Optional.of(graded);
+        public Optional<GradedLimit> limit(Rules rules) {
+            return Optional.of(rules.graded(graded));
         }
 
         @Override
-        public Optional<Gauge> usualGauge() {
-            return Optional.of(Gauge.HOUSE_INDICATOR);
+        public Optional<Rule> usualGauge() {
+            return Optional.of(Rule.INDICATOR);
         }
     }
 
     /** Temperature cold and after running hot; the rise is judged. */
-    public record Rise(GradedLimit graded) implements Recording<ColdAndHot> {
-
-        /** A contact thermometer, °C. */
-        private static final Gauge THERMOMETER = new Gauge("contact thermometer", new BigDecimal("0.5"), new BigDecimal("0.02"));
-
+    public record Rise(Rule graded) implements Recording<ColdAndHot> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.rise(this);
@@ -272,23 +276,23 @@ public final class Recordings {
 
         @Override
         public ColdAndHot read(Values values) {
-            return new ColdAndHot(values.number("cold"), values.number("hot"), values.gauge(THERMOMETER));
+            return new ColdAndHot(values.number("cold"), values.number("hot"), values.readWith());
         }
 
         @Override
-        public StepJudgement judge(ColdAndHot read) {
+        public StepJudgement judge(ColdAndHot read, Rules rules) {
             BigDecimal rise = read.hot.value().subtract(read.cold.value());
-            return byGrade(graded, rise.max(BigDecimal.ZERO), read.by.difference(rise, read.hot.step().max(read.cold.step())));
+            return byGrade(rules.graded(graded), rise.max(BigDecimal.ZERO), read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(rise, read.hot.step().max(read.cold.step())));
         }
 
         @Override
-        public Optional<GradedLimit> limit() {
-            return Optional.of(graded);
+        public Optional<GradedLimit> limit(Rules rules) {
+            return Optional.of(rules.graded(graded));
         }
 
         @Override
-        public Optional<Gauge> usualGauge() {
-            return Optional.of(THERMOMETER);
+        public Optional<Rule> usualGauge() {
+            return Optional.of(Rule.THERMOMETER);
         }
     }
 
@@ -315,7 +319,7 @@ public final class Recordings {
         }
 
         @Override
-        public StepJudgement judge(Nothing nothing) {
+        public StepJudgement judge(Nothing nothing, Rules rules) {
             return StepJudgement.of(Outcome.PROVEN);
         }
     }

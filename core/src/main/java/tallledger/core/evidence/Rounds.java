@@ -14,13 +14,15 @@ import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.Round;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * Readings at equal angles round one turn, and what the dial swept beside them; the larger TIR counts.
  *
  * @param graded limit of the TIR, mm
  */
-public record Rounds(GradedLimit graded) implements Recording<Rounds.Read> {
+public record Rounds(Rule graded) implements Recording<Rounds.Read> {
 
     private static final double MICROMETRES = 1000;
     private static final MathContext SHOWN = new MathContext(3, RoundingMode.HALF_UP);
@@ -32,15 +34,15 @@ public record Rounds(GradedLimit graded) implements Recording<Rounds.Read> {
      * @param step  worth of the coarsest last digit, mm
      * @param by    what it was read with
      */
-    public record Read(Round round, Optional<BigDecimal> swept, BigDecimal step, Gauge by) {
+    public record Read(Round round, Optional<BigDecimal> swept, BigDecimal step, Optional<Gauge> by) {
 
         /** The larger of what the readings and the dial show, mm. */
         public BigDecimal tir() {
             return swept.map(round.tir()::max).orElse(round.tir());
         }
 
-        public Uncertainty uncertainty() {
-            return by.difference(tir(), step);
+        public Uncertainty uncertainty(Rules rules) {
+            return by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(tir(), step);
         }
     }
 
@@ -65,16 +67,16 @@ public record Rounds(GradedLimit graded) implements Recording<Rounds.Read> {
         Round round = values.at("readings", () -> new Round(lengths.stream().map(TypedLength::mm).toList()));
         Optional<TypedLength> swept = values.has("swept") ? Optional.of(values.length("swept")) : Optional.empty();
         List<TypedLength> all = Stream.concat(lengths.stream(), swept.stream()).toList();
-        return new Read(round, swept.map(TypedLength::mm), Values.coarsest(all), values.gauge(Gauge.HOUSE_INDICATOR));
+        return new Read(round, swept.map(TypedLength::mm), Values.coarsest(all), values.readWith());
     }
 
     @Override
-    public StepJudgement judge(Read read) {
+    public StepJudgement judge(Read read, Rules rules) {
         Round round = read.round;
         if (round.count() < Round.FEWEST_TO_JUDGE) {
             return StepJudgement.of(Outcome.UNDECIDED, Reason.of("round.too-few", round.count(), Round.FEWEST_TO_JUDGE), shape(round));
         }
-        StepJudgement judged = Recordings.byGrade(graded, read.tir(), read.uncertainty());
+        StepJudgement judged = Recordings.byGrade(rules.graded(graded), read.tir(), read.uncertainty(rules));
         List<Reason> because = new ArrayList<>(judged.because());
         because.add(shape(round));
         return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
@@ -91,12 +93,12 @@ public record Rounds(GradedLimit graded) implements Recording<Rounds.Read> {
     }
 
     @Override
-    public Optional<GradedLimit> limit() {
-        return Optional.of(graded);
+    public Optional<GradedLimit> limit(Rules rules) {
+        return Optional.of(rules.graded(graded));
     }
 
     @Override
-    public Optional<Gauge> usualGauge() {
-        return Optional.of(Gauge.HOUSE_INDICATOR);
+    public Optional<Rule> usualGauge() {
+        return Optional.of(Rule.INDICATOR);
     }
 }

@@ -2,6 +2,7 @@ package tallledger.core.evidence;
 
 import java.util.List;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.rules.Rules;
 
 /** A check at the spindle: kept as an entry of its own kind, which may also hold a stopping time. */
 public record SpindleCheck(DriveCheck check) implements Recording<Recordings.Nothing> {
@@ -34,7 +35,7 @@ public record SpindleCheck(DriveCheck check) implements Recording<Recordings.Not
     }
 
     @Override
-    public StepJudgement judge(Recordings.Nothing nothing) {
+    public StepJudgement judge(Recordings.Nothing nothing, Rules rules) {
         return StepJudgement.of(Outcome.PROVEN);
     }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.supply.SupplyReading;
 
@@ -63,8 +64,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
     }
 
     @Override
-    public StepJudgement judge(SupplyReading reading) {
-        List<SupplyReading.Point> points = reading.against(plate);
+    public StepJudgement judge(SupplyReading reading, Rules rules) {
+        List<SupplyReading.Point> points = reading.against(plate, rules);
         SupplyReading.Weight worst = points.get(0).weight();
         Outcome outcome = switch (worst) {
             case RIGHT -> Outcome.PROVEN;

@@ -18,7 +18,7 @@ import tallledger.core.reason.Refused;
  *
  * @param typed as typed
  * @param unit  of lengths typed without one
- * @param readWith the gauge, where the record names it
+ * @param readWith the gauge, where the record names it; else the house's usual one counts
  */
 public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith) {
 
@@ -29,11 +29,6 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** To be read with the usual gauge. */
     public Values(Map<String, String> typed, LengthUnit unit) {
         this(typed, unit, Optional.empty());
-    }
-
-    /** What it was read with; the usual gauge where nothing else was said. */
-    public Gauge gauge(Gauge usual) {
-        return readWith.orElse(usual);
     }
 
     public String text(String field) {

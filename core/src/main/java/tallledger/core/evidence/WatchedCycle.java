@@ -2,7 +2,7 @@ package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +14,7 @@ import tallledger.core.cycle.CycleScripts;
 import tallledger.core.cycle.ScriptText;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 
 /**
  * A cycle watched: the log lined up with its script. A hazard that happened makes it a stop-use finding.
@@ -39,7 +40,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             fields.add(Field.must("title", Entry.TEXT, ""));
             fields.add(Field.must("script", Entry.LONG_TEXT, ""));
         } else {
-            CycleScripts.settings(script).forEach(s -> fields.add(new Field(s.name(), Entry.NUMBER, s.name().equals("passes") ? "" : "s", s.start(), List.of(), true)));
+            CycleScripts.settings(script).forEach(s -> fields.add(Field.must(s.field(), Entry.NUMBER, s.unit())));
         }
         fields.add(Field.must("log", Entry.LOG, "s"));
         return fields;
@@ -49,22 +50,33 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         return script.equals(CycleScript.OWN);
     }
 
+    @Override
+    public String start(Field field, Rules rules) {
+        return isOwn() ? "" : CycleScripts.settings(script).stream().filter(s -> s.field().equals(field.name())).findFirst()
+                .map(s -> s.start(rules).toPlainString()).orElse("");
+    }
+
     /** The script as it is set here. */
-    public CycleScript scriptFor(Values values) {
-        if (isOwn()) {
-            return values.at("script", () -> ScriptText.parse(values.text("script")));
-        }
-        Map<String, BigDecimal> set = new HashMap<>();
+    public CycleScript scriptFor(Values values, Rules rules) {
+        return isOwn() ? own(values) : CycleScripts.of(script, set(values), rules);
+    }
+
+    private static CycleScript own(Values values) {
+        return values.at("script", () -> ScriptText.parse(values.text("script")));
+    }
+
+    private Map<CycleScripts.Setting, BigDecimal> set(Values values) {
+        Map<CycleScripts.Setting, BigDecimal> set = new EnumMap<>(CycleScripts.Setting.class);
         for (CycleScripts.Setting setting : CycleScripts.settings(script)) {
-            if (values.has(setting.name())) {
-                BigDecimal value = setting.name().equals("passes") ? BigDecimal.valueOf(passes(values)) : values.number(setting.name()).value();
+            if (values.has(setting.field())) {
+                BigDecimal value = setting == CycleScripts.Setting.PASSES ? BigDecimal.valueOf(passes(values)) : values.number(setting.field()).value();
                 if (value.signum() < 0 || value.compareTo(CycleLog.LONGEST) > 0) {
-                    throw Refused.because("cycle.setting", value, CycleLog.LONGEST).at(setting.name());
+                    throw Refused.because("cycle.setting", value, CycleLog.LONGEST).at(setting.field());
                 }
-                set.put(setting.name(), value);
+                set.put(setting, value);
             }
         }
-        return CycleScripts.of(script, set);
+        return set;
     }
 
     private static int passes(Values values) {
@@ -79,8 +91,20 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
      * What was watched.
      *
      * @param title of a person's own cycle; empty for one of the house's
+     * @param code  of the house's script
+     * @param own   a person's own script
+     * @param set   what was set on the machine
      */
-    public record Watched(String title, CycleScript script, CycleResult result) {
+    public record Watched(String title, String code, Optional<CycleScript> own, Map<CycleScripts.Setting, BigDecimal> set, CycleLog log) {
+
+        /** What it is held against. */
+        public CycleScript script(Rules rules) {
+            return own.orElseGet(() -> CycleScripts.of(code, set, rules));
+        }
+
+        public CycleResult result(Rules rules) {
+            return CycleResult.of(script(rules), log, rules);
+        }
     }
 
     @Override
@@ -88,13 +112,15 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         if (isOwn() && !values.has("title")) {
             throw Refused.because("cycle.title").at("title");
         }
-        CycleScript of = scriptFor(values);
-        return new Watched(values.text("title"), of, CycleResult.of(of, values.at("log", () -> CycleLog.parse(values.text("log"), of))));
+        Optional<CycleScript> own = isOwn() ? Optional.of(own(values)) : Optional.empty();
+        Map<CycleScripts.Setting, BigDecimal> set = isOwn() ? Map.of() : set(values);
+        List<String> events = own.map(CycleScript::events).orElseGet(() -> CycleScripts.events(script));
+        return new Watched(values.text("title"), script, own, set, values.at("log", () -> CycleLog.parse(values.text("log"), events)));
     }
 
     @Override
-    public StepJudgement judge(Watched watched) {
-        CycleResult result = watched.result;
+    public StepJudgement judge(Watched watched, Rules rules) {
+        CycleResult result = watched.result(rules);
         if (result.isRight()) {
             return StepJudgement.of(Outcome.PROVEN, Reason.of("cycle.right", result.lines().size()));
         }

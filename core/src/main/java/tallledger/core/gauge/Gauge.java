@@ -15,22 +15,6 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
 
     /** k of every expanded uncertainty that does not come from a few repeats. */
     public static final double COVERAGE_FACTOR = 2;
-    /** House starting value, to be replaced by the user's own certificate. */
-    public static final Gauge HOUSE_TACHOMETER =
-            new Gauge("contact tachometer", new BigDecimal("0.1"), new BigDecimal("0.005"));
-
-    /** House starting value for an optical tachometer. */
-    public static final Gauge HOUSE_OPTICAL = new Gauge("optical tachometer", new BigDecimal("0.1"), new BigDecimal("0.002"));
-    /** House starting value for a strobe, whose stillness is judged by eye. */
-    public static final Gauge HOUSE_STROBE = new Gauge("strobe", new BigDecimal("0.1"), new BigDecimal("0.01"));
-    /** House starting value for the machine's own display, whose certificate nobody has. */
-    public static final Gauge HOUSE_DISPLAY = new Gauge("machine's own display", BigDecimal.ONE, new BigDecimal("0.02"));
-
-    /** House starting value for a lever-type dial indicator. */
-    public static final Gauge HOUSE_INDICATOR = new Gauge("dial indicator", new BigDecimal("0.001"), new BigDecimal("0.01"));
-    /** House starting value for a digital caliper. */
-    public static final Gauge HOUSE_CALIPER = new Gauge("caliper", new BigDecimal("0.01"), new BigDecimal("0.0001"));
-
     private static final double RECTANGULAR = Math.sqrt(12);
 
     public Gauge {

@@ -12,9 +12,6 @@ import tallledger.core.reason.Refused;
  */
 public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal workable, String unit) {
 
-    /** Spindle stop under brake, s (house starting value). */
-    public static final GradedLimit SPINDLE_STOP = new GradedLimit(new BigDecimal("5"), new BigDecimal("8"), new BigDecimal("12"), "s");
-
     /**
      * What a reading reaches.
      *
@@ -28,11 +25,6 @@ public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal worka
         if (rebuilt.compareTo(sound) > 0 || sound.compareTo(workable) > 0) {
             throw Refused.because("limit.crossed", rebuilt, workable);
         }
-    }
-
-    /** One limit for every grade. */
-    public static GradedLimit same(BigDecimal limit, String unit) {
-        return new GradedLimit(limit, limit, limit, unit);
     }
 
     /** The three limits for a measured length other than the one they are stated for: they scale linearly. */

@@ -14,9 +14,6 @@ import tallledger.core.reason.Refused;
  */
 public record Limit(BigDecimal lower, BigDecimal upper, String unit, Reason source) {
 
-    /** ± share of a plate speed, unloaded, where the plate gives none (house rule). */
-    public static final BigDecimal HOUSE_SPEED_TOLERANCE = new BigDecimal("0.06");
-
     public Limit {
         if (lower.compareTo(upper) > 0) {
             throw Refused.because("limit.crossed", lower, upper);

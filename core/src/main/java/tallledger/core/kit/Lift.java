@@ -7,6 +7,8 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * Weight on the hook against what the lift is said to carry: machine + skid + extras ≤ carries. A sum only; a competent rigger
@@ -23,8 +25,6 @@ import tallledger.core.reason.Refused;
 public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDecimal carries, String saidBy) {
 
     private static final BigDecimal HEAVIEST = BigDecimal.valueOf(200_000);
-    /** Under this share left over the sum is said to be tight (house rule). */
-    private static final BigDecimal TIGHT = new BigDecimal("0.20");
 
     public static Lift parse(String machine, String skid, String extras, String carries, String saidBy) {
         return new Lift(mass(machine, "machine", false), mass(skid, "skid", true), mass(extras, "extras", true), mass(carries, "carries", false), saidBy.strip());
@@ -49,12 +49,12 @@ public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDe
         return machine.add(skid).add(extras);
     }
 
-    public Reason says() {
+    public Reason says(Rules rules) {
         BigDecimal left = carries.subtract(total());
         if (left.signum() < 0) {
             return Reason.of("lift.too-much", total(), carries, left.negate());
         }
-        boolean tight = left.divide(carries, MathContext.DECIMAL64).compareTo(TIGHT) < 0;
+        boolean tight = left.divide(carries, MathContext.DECIMAL64).compareTo(rules.share(Rule.LIFT_TIGHT)) < 0;
         return Reason.of(tight ? "lift.tight" : "lift.enough", total(), carries, left);
     }
 

@@ -3,10 +3,11 @@ package tallledger.core.motion;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
-import java.util.ArrayList;
 import java.util.List;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * Backlash along a screw: B(x) = mean of the readings at each station; wear = max B − min B.
@@ -18,15 +19,10 @@ import tallledger.core.reason.Refused;
  * @param stations along the travel, in order
  * @param greatest max B, mm
  * @param wear     max B − min B, mm
- * @param says     which of the two is worn
  */
-public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal wear, Reason says) {
+public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal wear) {
 
     public static final int READINGS = 3;
-    /** Below this difference along the screw, mm, the readings say nothing of the screw (house rule). */
-    private static final BigDecimal EVEN = new BigDecimal("0.03");
-    /** A nut with less than this everywhere, mm, is not worn (house rule: sound grade). */
-    private static final BigDecimal TIGHT = new BigDecimal("0.15");
     private static final MathContext PRECISE = MathContext.DECIMAL64;
 
     /**
@@ -63,18 +59,18 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         if (stations.size() < 3) {
             throw Refused.because("backlash.stations", stations.size());
         }
-        List<BigDecimal> means = new ArrayList<>(stations.stream().map(Station::mean).toList());
-        BigDecimal most = means.stream().reduce(BigDecimal::max).orElseThrow();
-        BigDecimal least = means.stream().reduce(BigDecimal::min).orElseThrow();
-        BigDecimal wear = most.subtract(least);
-        return new Backlash(List.copyOf(stations), most, wear, says(stations, means, most, least, wear));
+        BigDecimal most = stations.stream().map(Station::mean).reduce(BigDecimal::max).orElseThrow();
+        BigDecimal least = stations.stream().map(Station::mean).reduce(BigDecimal::min).orElseThrow();
+        return new Backlash(List.copyOf(stations), most, most.subtract(least));
     }
 
-    private static Reason says(List<Station> stations, List<BigDecimal> means, BigDecimal most, BigDecimal least, BigDecimal wear) {
-        String where = stations.get(means.indexOf(most)).name();
-        if (wear.compareTo(EVEN) > 0) {
-            return Reason.of(least.compareTo(TIGHT) > 0 ? "backlash.screw-and-nut" : "backlash.screw", wear, where, least);
+    /** Which of the two is worn, screw or nut. */
+    public Reason says(Rules rules) {
+        BigDecimal least = greatest.subtract(wear).stripTrailingZeros();
+        boolean nut = least.compareTo(rules.number(Rule.NUT_TIGHT)) > 0;
+        if (wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0) {
+            return Reason.of(nut ? "backlash.screw-and-nut" : "backlash.screw", wear, loosest().name(), least);
         }
-        return least.compareTo(TIGHT) > 0 ? Reason.of("backlash.nut", least) : Reason.of("backlash.even", most, wear);
+        return nut ? Reason.of("backlash.nut", least) : Reason.of("backlash.even", greatest, wear);
     }
 }

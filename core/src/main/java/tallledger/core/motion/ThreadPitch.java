@@ -16,9 +16,6 @@ import tallledger.core.reason.Refused;
  */
 public record ThreadPitch(BigDecimal lead, BigDecimal error, BigDecimal over300) {
 
-    /** ± over 300 mm, mm: rebuilt and sound (house rule, the readout's limit doubled, since a thread follows screw and wheels). */
-    public static final BigDecimal LIMIT = new BigDecimal("0.10");
-
     private static final BigDecimal SPAN = BigDecimal.valueOf(300);
 
     public static ThreadPitch of(BigDecimal nominal, BigDecimal length, int turns) {

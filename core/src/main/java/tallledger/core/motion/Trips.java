@@ -2,7 +2,6 @@ package tallledger.core.motion;
 
 import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.gauge.GradedLimit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -17,8 +16,6 @@ import tallledger.core.reason.Refused;
 public record Trips(List<BigDecimal> positions, BigDecimal range) {
 
     public static final int TIMES = 5;
-    /** Range of five stops, mm (house rule, the same for every grade). */
-    public static final GradedLimit LIMIT = GradedLimit.same(new BigDecimal("0.05"), "mm");
 
     public static Trips of(List<BigDecimal> positions) {
         if (positions.size() != TIMES) {
@@ -27,9 +24,5 @@ public record Trips(List<BigDecimal> positions, BigDecimal range) {
         BigDecimal most = positions.stream().reduce(BigDecimal::max).orElseThrow();
         BigDecimal least = positions.stream().reduce(BigDecimal::min).orElseThrow();
         return new Trips(List.copyOf(positions), most.subtract(least));
-    }
-
-    public GradedLimit.Reached reached(double expanded) {
-        return LIMIT.reached(range, expanded);
     }
 }

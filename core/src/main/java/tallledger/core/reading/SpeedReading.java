@@ -7,22 +7,23 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * One reading of a spindle speed with its expanded uncertainty.
  *
- * <p>Tap count: n = 60·N/t, u(n)/n = u_t/t with u_t = 0.1 s for a person's first and last tap together (house rule).
+ * <p>Tap count: n = 60·N/t, u(n)/n = u_t/t with u_t = 0.1 s for a person's first and last tap together ({@link Rule#STOPWATCH}).
  * Worked: 10 turns in 19.05 s are 31.50 min⁻¹, u/n = 0.1/19.05 = 0.52 %.
  *
  * @param method   how it was read
  * @param asTyped  the figures as typed, by the name of their field: reading, marks, turns, seconds
  * @param rpm      min⁻¹, the typed decimal itself for a tachometer
- * @param expanded U, min⁻¹, k = 2
+ * @param digit    worth of the last digit of what was shown, or of the seconds
+ * @param readWith the gauge, where a record names it
  */
-public record SpeedReading(Method method, Map<String, String> asTyped, BigDecimal rpm, double expanded) {
+public record SpeedReading(Method method, Map<String, String> asTyped, BigDecimal rpm, BigDecimal digit, Optional<Gauge> readWith) {
 
-    /** u_t, s: a person's first and last tap together (house rule). */
-    public static final double TAP_STANDARD_UNCERTAINTY = 0.1;
     /** Above this, min⁻¹, nobody counts turns (house rule). */
     public static final BigDecimal FASTEST_TAPPED = new BigDecimal("150");
     /** Fewest turns that make a tap count (house rule). */
@@ -36,7 +37,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
 
     public SpeedReading {
         asTyped = Map.copyOf(asTyped);
-        if (rpm.signum() <= 0 || !(expanded >= 0)) {
+        if (rpm.signum() <= 0) {
             throw Refused.because("number.not-positive", String.join(" ", asTyped.values()));
         }
         if (rpm.compareTo(FASTEST) > 0) {
@@ -44,19 +45,35 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         }
     }
 
-    /** What it was read with, where nothing else is said; empty where turns were counted. */
-    public Optional<Gauge> gauge() {
-        return usual(method);
+    /** What it was read with: the gauge its record names, else the house's usual one; empty where turns were counted. */
+    public Optional<Gauge> gauge(Rules rules) {
+        return readWith.or(() -> usual(method).map(rules::gauge));
     }
 
-    private static Optional<Gauge> usual(Method method) {
+    private static Optional<Rule> usual(Method method) {
         return switch (method) {
-            case CONTACT_TACHOMETER -> Optional.of(Gauge.HOUSE_TACHOMETER);
-            case OPTICAL -> Optional.of(Gauge.HOUSE_OPTICAL);
-            case STROBE -> Optional.of(Gauge.HOUSE_STROBE);
-            case DISPLAY -> Optional.of(Gauge.HOUSE_DISPLAY);
+            case CONTACT_TACHOMETER -> Optional.of(Rule.TACHOMETER);
+            case OPTICAL -> Optional.of(Rule.OPTICAL);
+            case STROBE -> Optional.of(Rule.STROBE);
+            case DISPLAY -> Optional.of(Rule.DISPLAY);
             case TAP_COUNT -> Optional.empty();
         };
+    }
+
+    /** U, min⁻¹, k = 2. That of a gauge goes down with the marks it was shown over. */
+    public double expanded(Rules rules) {
+        Optional<Gauge> gauge = gauge(rules);
+        if (gauge.isPresent()) {
+            BigDecimal marks = asTyped.containsKey("marks") ? typed("marks") : BigDecimal.ONE;
+            return gauge.get().reading(typed("reading"), digit).expanded() / marks.doubleValue();
+        }
+        double seconds = typed("seconds").doubleValue();
+        double relative = Math.hypot(rules.value(Rule.STOPWATCH), digit.doubleValue() / Math.sqrt(12)) / seconds;
+        return Gauge.COVERAGE_FACTOR * relative * SIXTY * typed("turns").doubleValue() / seconds;
+    }
+
+    private BigDecimal typed(String field) {
+        return TypedNumber.parse(asTyped.get(field)).value();
     }
 
     /** The figures as one text: "31.5", "126 from 4 marks", "10 turns in 19.05 s". */
@@ -79,32 +96,31 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
 
     /** @param readWith the gauge a record names; the usual one of the method where it names none */
     public static SpeedReading shown(Method method, Optional<Gauge> readWith, String text, String marks) {
-        Gauge gauge = readWith.or(() -> usual(method)).orElseThrow(() -> new IllegalArgumentException("turns are counted, not shown"));
-        return method == Method.OPTICAL ? byMarks(text, marks.isBlank() ? "1" : marks, gauge) : read(method, text, gauge);
+        if (!method.isShown()) {
+            throw new IllegalArgumentException("turns are counted, not shown");
+        }
+        return method == Method.OPTICAL ? byMarks(text, marks.isBlank() ? "1" : marks, readWith) : read(method, text, readWith);
     }
 
     /** Shown over m; its uncertainty goes down with it. Worked: 126.0 from 4 marks is 31.5. */
-    private static SpeedReading byMarks(String text, String marksText, Gauge gauge) {
+    private static SpeedReading byMarks(String text, String marksText, Optional<Gauge> readWith) {
         TypedNumber shown = TypedNumber.parsePositive(text);
         TypedNumber marks = TypedNumber.parsePositive(marksText);
         if (marks.value().stripTrailingZeros().scale() > 0 || marks.value().compareTo(MOST_MARKS) > 0) {
             throw Refused.because("optical.marks", marksText.strip(), MOST_MARKS);
         }
-        double u = gauge.reading(shown.value(), shown.step()).expanded();
         return new SpeedReading(Method.OPTICAL, Map.of("reading", shown.typed(), "marks", marks.typed()),
-                shown.value().divide(marks.value(), MathContext.DECIMAL64).stripTrailingZeros(),
-                u / marks.value().doubleValue());
+                shown.value().divide(marks.value(), MathContext.DECIMAL64).stripTrailingZeros(), shown.step(), readWith);
     }
 
-    /** A reading as shown by the gauge; its own last digit counts where it is coarser than the gauge's resolution. */
-    public static SpeedReading byTachometer(String text, Gauge gauge) {
-        return read(Method.CONTACT_TACHOMETER, text, gauge);
+    /** A reading as shown by a tachometer; its own last digit counts where it is coarser than the gauge's resolution. */
+    public static SpeedReading byTachometer(String text) {
+        return read(Method.CONTACT_TACHOMETER, text, Optional.empty());
     }
 
-    private static SpeedReading read(Method method, String text, Gauge gauge) {
+    private static SpeedReading read(Method method, String text, Optional<Gauge> readWith) {
         TypedNumber shown = TypedNumber.parsePositive(text);
-        double u = gauge.reading(shown.value(), shown.step()).expanded();
-        return new SpeedReading(method, Map.of("reading", shown.typed()), shown.value(), u);
+        return new SpeedReading(method, Map.of("reading", shown.typed()), shown.value(), shown.step(), readWith);
     }
 
     /**
@@ -126,10 +142,8 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         if (rpm.compareTo(FASTEST_TAPPED) > 0) {
             throw Refused.because("taps.too-fast", rpm.setScale(0, RoundingMode.HALF_UP), FASTEST_TAPPED);
         }
-        double relative = Math.hypot(TAP_STANDARD_UNCERTAINTY, seconds.step().doubleValue() / Math.sqrt(12)) / seconds.value().doubleValue();
         Map<String, String> typed = Map.of("turns", turns.toPlainString(), "seconds", seconds.typed());
-        return new SpeedReading(Method.TAP_COUNT, typed, rpm.setScale(2, RoundingMode.HALF_UP),
-                Gauge.COVERAGE_FACTOR * relative * rpm.doubleValue());
+        return new SpeedReading(Method.TAP_COUNT, typed, rpm.setScale(2, RoundingMode.HALF_UP), seconds.step(), Optional.empty());
     }
 
     /** Turns worth counting in a listening time, s, at a speed: as many as it holds, at least ten (house rule). */

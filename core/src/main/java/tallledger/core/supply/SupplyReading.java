@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * What stands at the machine's terminals or socket, as a licensed person measured it or a meter on the board shows it.
@@ -20,15 +22,6 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
 
     public enum Source { MAINS, ROTARY_CONVERTER, STATIC_CONVERTER, INVERTER }
 
-    /** Unbalance over this, %: derate the motor (widely used motor practice). */
-    public static final BigDecimal DERATE = BigDecimal.ONE;
-    /** Over this, %: do not run. */
-    public static final BigDecimal DO_NOT_RUN = BigDecimal.valueOf(5);
-    /** ± share of the plate's voltage a motor is made for (house rule). */
-    public static final BigDecimal VOLTAGE_TOLERANCE = new BigDecimal("0.10");
-    /** A heavy start wants a rotary converter of this many times the motor (house rule). */
-    public static final BigDecimal HEAVY = BigDecimal.valueOf(2);
-    private static final BigDecimal FREQUENCY_TOLERANCE = new BigDecimal("0.02");
     private static final BigDecimal MOST_VOLTS = BigDecimal.valueOf(1000);
 
     public SupplyReading {
@@ -57,15 +50,15 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
     }
 
     /** Everything that can be judged against the plate, worst first. */
-    public List<Point> against(SupplyPlate plate) {
+    public List<Point> against(SupplyPlate plate, Rules rules) {
         List<Point> points = new ArrayList<>();
         points.add(phases(plate));
         if (volts.size() == 3) {
-            points.add(balance());
+            points.add(balance(rules));
         }
-        points.add(plate.volts().map(this::voltage).orElse(new Point(Weight.UNKNOWN, Reason.of("supply.plate-volts-unread"))));
-        hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p))).ifPresent(points::add);
-        size(plate).ifPresent(points::add);
+        points.add(plate.volts().map(v -> voltage(v, rules)).orElse(new Point(Weight.UNKNOWN, Reason.of("supply.plate-volts-unread"))));
+        hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p, rules))).ifPresent(points::add);
+        size(plate, rules).ifPresent(points::add);
         points.sort(java.util.Comparator.comparing(Point::weight));
         return points;
     }
@@ -75,31 +68,33 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         return new Point(enough ? Weight.RIGHT : Weight.STOPS, Reason.of(enough ? "supply.phases-right" : "supply.phases-missing", plate.phases(), volts.size()));
     }
 
-    private Point balance() {
+    private Point balance(Rules rules) {
+        BigDecimal stop = rules.number(Rule.UNBALANCE_STOP);
+        BigDecimal derate = rules.number(Rule.UNBALANCE_DERATE);
         BigDecimal off = unbalance();
-        if (off.compareTo(DO_NOT_RUN) > 0) {
-            return new Point(Weight.STOPS, Reason.of("supply.unbalance-stop", off, DO_NOT_RUN));
+        if (off.compareTo(stop) > 0) {
+            return new Point(Weight.STOPS, Reason.of("supply.unbalance-stop", off, stop));
         }
-        return off.compareTo(DERATE) > 0 ? new Point(Weight.WARNS, Reason.of("supply.unbalance-derate", off, DERATE))
-                : new Point(Weight.RIGHT, Reason.of("supply.unbalance-right", off, DERATE));
+        return off.compareTo(derate) > 0 ? new Point(Weight.WARNS, Reason.of("supply.unbalance-derate", off, derate))
+                : new Point(Weight.RIGHT, Reason.of("supply.unbalance-right", off, derate));
     }
 
-    private Point voltage(BigDecimal wanted) {
+    private Point voltage(BigDecimal wanted, Rules rules) {
         BigDecimal off = mean().subtract(wanted).divide(wanted, MathContext.DECIMAL64);
-        boolean right = off.abs().compareTo(VOLTAGE_TOLERANCE) <= 0;
+        boolean right = off.abs().compareTo(rules.share(Rule.VOLTAGE_TOLERANCE)) <= 0;
         return new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(right ? "supply.volts-right" : "supply.volts-off",
-                mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, VOLTAGE_TOLERANCE.movePointRight(2).stripTrailingZeros()));
+                mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE).stripTrailingZeros()));
     }
 
-    private Point frequency(BigDecimal there, BigDecimal wanted) {
+    private Point frequency(BigDecimal there, BigDecimal wanted, Rules rules) {
         BigDecimal off = there.divide(wanted, MathContext.DECIMAL64).subtract(BigDecimal.ONE);
-        boolean right = off.abs().compareTo(FREQUENCY_TOLERANCE) <= 0;
+        boolean right = off.abs().compareTo(rules.share(Rule.FREQUENCY_TOLERANCE)) <= 0;
         return new Point(right ? Weight.RIGHT : Weight.WARNS, Reason.of(right ? "supply.hertz-right" : "supply.hertz-off", there, wanted,
                 there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
     }
 
     /** A converter is sized by the largest motor, doubled for a heavy start; an inverter by the motor's current. */
-    private Optional<Point> size(SupplyPlate plate) {
+    private Optional<Point> size(SupplyPlate plate, Rules rules) {
         if (source == Source.MAINS) {
             return Optional.empty();
         }
@@ -107,7 +102,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         if (rating.isEmpty() || motor.isEmpty()) {
             return Optional.of(new Point(Weight.UNKNOWN, Reason.of("supply.size-unknown." + source.name())));
         }
-        BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(HEAVY) : motor.get();
+        BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(rules.number(Rule.HEAVY_START)) : motor.get();
         boolean right = rating.get().compareTo(wanted) >= 0;
         String code = (right ? "supply.size-right." : "supply.size-small.") + (source == Source.INVERTER ? "inverter" : plate.heavyStart() ? "heavy" : "converter");
         return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT, Reason.of(code, rating.get(), motor.get(), wanted)));

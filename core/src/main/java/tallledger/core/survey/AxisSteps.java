@@ -14,8 +14,7 @@ import java.util.Optional;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.TypedLength;
@@ -47,11 +46,11 @@ final class AxisSteps {
             step("backlash", TRAVELS, SOON, 180).eachAxis(a -> a.has(Ability.HAND_WHEEL)).of("screw").needs(Kind.LOCK_FREE, Kind.FEED_OUT)
                     .records(s -> new MotionRecordings.BacklashAlong(s.moves().minus(), s.moves().plus(), s.moves().has(Ability.READOUT))),
             step("play", TRAVELS, SOON, 60).eachAxis(a -> true).of("slide").needs(Kind.LOCK_FREE)
-                    .records(new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true)));
+                    .records(new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true)));
 
     static final List<Template> ACCURACY_STEPS = List.of(
             step("readout", ACCURACY, SOON, 120).eachAxis(a -> a.has(Ability.READOUT)).of("scale").needs(Kind.LEVEL_AND_WARM)
-                    .records(new Recordings.Scaled(HouseLimits.SCALE_300, BigDecimal.valueOf(300))));
+                    .records(new Recordings.Scaled(Rule.SCALE_300, BigDecimal.valueOf(300))));
 
     private AxisSteps() {
     }

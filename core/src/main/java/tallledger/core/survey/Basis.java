@@ -18,11 +18,8 @@ import tallledger.core.reading.LengthUnit;
  */
 public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge> gauge) {
 
-    /** The rules as they ship; the house's own versions count on from here. */
-    public static final int SHIPPED_RULES = 1;
-
-    public static Basis of(LengthUnit unit, int description) {
-        return new Basis(unit, description, SHIPPED_RULES, Optional.empty());
+    public static Basis of(LengthUnit unit, int description, int rules) {
+        return new Basis(unit, description, rules, Optional.empty());
     }
 
     public Basis with(Optional<Gauge> readWith) {

@@ -2,7 +2,9 @@ package tallledger.core.survey;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -15,6 +17,8 @@ import tallledger.core.machine.FeedPlate;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * The steps of a survey of one machine, made from its own axes and features, in the order people work: desk, standing,
@@ -27,12 +31,10 @@ public final class Catalogue {
             GeneralSteps.AFTER_STANDING, GeneralSteps.STARTED, GeneralSteps.SPEEDS, AxisSteps.MOVEMENT_STEPS, AxisSteps.TRAVEL_STEPS,
             AxisSteps.ACCURACY_STEPS, GeneralSteps.AFTER).flatMap(List::stream).toList();
 
-    private static final int SECONDS_A_FEED = 60;
-
     private Catalogue() {
     }
 
-    public static List<Step> of(MachineDescription machine) {
+    public static List<Step> of(MachineDescription machine, Rules rules) {
         List<Step> steps = new ArrayList<>();
         for (Phase phase : Phase.values()) {
             List<Template> here = ALL.stream().filter(t -> t.phase() == phase).toList();
@@ -40,12 +42,12 @@ public final class Catalogue {
                 here = inOrder(here);
             }
             if (phase == Phase.MOVEMENT || phase == Phase.TRAVELS) {
-                steps.addAll(axisSteps(machine, here));
-                steps.addAll(phase == Phase.MOVEMENT ? feedPlate(machine) : List.of());
-                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine)));
+                steps.addAll(axisSteps(machine, here, rules));
+                steps.addAll(phase == Phase.MOVEMENT ? feedPlate(machine, rules) : List.of());
+                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine, rules)));
             } else {
-                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine)));
-                steps.addAll(axisSteps(machine, here));
+                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine, rules)));
+                steps.addAll(axisSteps(machine, here, rules));
             }
         }
         return List.copyOf(steps);
@@ -59,10 +61,10 @@ public final class Catalogue {
     }
 
     /** Everything of one axis together, so that a lock is opened once. */
-    private static List<Step> axisSteps(MachineDescription machine, List<Template> templates) {
+    private static List<Step> axisSteps(MachineDescription machine, List<Template> templates, Rules rules) {
         List<Step> steps = new ArrayList<>();
         for (Axis axis : machine.fitOut().axes()) {
-            templates.stream().filter(Template::isAboutAxes).forEach(t -> steps.addAll(t.forAxis(machine, axis)));
+            templates.stream().filter(Template::isAboutAxes).forEach(t -> steps.addAll(t.forAxis(machine, axis, rules)));
         }
         return steps;
     }
@@ -71,7 +73,7 @@ public final class Catalogue {
      * One step for each feed of the feed plate. Those that together use every position of every lever come first (as many as the
      * longest lever has), slow to fast; the rest can then be inferred.
      */
-    private static List<Step> feedPlate(MachineDescription machine) {
+    private static List<Step> feedPlate(MachineDescription machine, Rules rules) {
         if (machine.feeds().isEmpty()) {
             return List.of();
         }
@@ -80,7 +82,7 @@ public final class Catalogue {
         List<List<String>> keys = new ArrayList<>(SpeedPlate.keysOf(plate.levers()).stream().filter(k -> plate.cell(k).value().isPresent()).toList());
         int longest = plate.levers().stream().mapToInt(l -> l.positions().size()).max().orElse(0);
         keys.sort(Comparator.comparing((List<String> k) -> isOnDiagonal(plate, k, longest) ? 0 : 1).thenComparing(k -> plate.cell(k).value().orElseThrow()));
-        return keys.stream().map(key -> feedStep(feeds, key)).toList();
+        return keys.stream().map(key -> feedStep(feeds, key, rules)).toList();
     }
 
     private static boolean isOnDiagonal(SpeedPlate plate, List<String> key, int longest) {
@@ -97,10 +99,10 @@ public final class Catalogue {
         return false;
     }
 
-    private static Step feedStep(FeedPlate feeds, List<String> key) {
+    private static Step feedStep(FeedPlate feeds, List<String> key, Rules rules) {
         String shows = feeds.plate().cell(key).value().orElseThrow().toPlainString() + " " + feeds.written();
         return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), shows),
-                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, SECONDS_A_FEED,
+                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), "", true, Set.of());
     }
 
@@ -108,17 +110,30 @@ public final class Catalogue {
      * A cycle watched besides the catalogue's steps: {@code own-cycle.N} for a person's own script, {@code cycle.CODE} for one of
      * the house's that this machine's features did not call for.
      */
-    public static Optional<Step> extra(String id) {
+    public static Optional<Step> extra(String id, Rules rules) {
         if (id.matches("own-cycle\\.\\d{1,3}")) {
-            return Optional.of(extra(id, "own-cycle", CycleScript.OWN));
+            return Optional.of(extra(id, "own-cycle", CycleScript.OWN, rules));
         }
         String code = id.startsWith("cycle.") ? id.substring("cycle.".length()) : "";
-        return CycleScripts.codes().contains(code) ? Optional.of(extra(id, "cycle", code)) : Optional.empty();
+        return CycleScripts.codes().contains(code) ? Optional.of(extra(id, "cycle", code, rules)) : Optional.empty();
     }
 
-    private static Step extra(String id, String code, String script) {
-        return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, SECONDS_A_FEED,
+    private static Step extra(String id, String code, String script, Rules rules) {
+        return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id), "", true, Set.of());
+    }
+
+    /** What a step of the catalogue takes as it ships, s. */
+    public record Usual(String code, Phase phase, int seconds) {
+    }
+
+    /** Every step there is, whatever the machine, in the order people work; each code once. */
+    public static List<Usual> usual() {
+        Map<String, Usual> all = new LinkedHashMap<>();
+        for (Phase phase : Phase.values()) {
+            ALL.stream().filter(t -> t.phase() == phase).forEach(t -> all.putIfAbsent(t.code(), new Usual(t.code(), phase, t.seconds())));
+        }
+        return List.copyOf(all.values());
     }
 
     /** Every system a step can name, for the house's table of checks. */

@@ -10,8 +10,9 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Payload;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * One drive check as recorded.
@@ -24,15 +25,9 @@ import tallledger.core.reading.TypedNumber;
 public record CheckResult(int entry, Instant at, String author, DriveCheck check, boolean good, Optional<BigDecimal> seconds,
                           Optional<GradedLimit.Reached> brake, String remark, Optional<JudgedThen> then) {
 
-    /** A person's stopwatch, u in s (house rule). */
-    private static final double STOPWATCH = 0.1;
-
-    static CheckResult from(Entry entry) {
-        Payload p = entry.payload();
-        DriveCheck check = DriveCheck.valueOf(p.text("check"));
-        Optional<TypedNumber> typed = seconds(p.text("seconds"));
-        return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), check, p.flag("good"), typed.map(TypedNumber::value), brake(check, typed), p.text("remark"),
-                JudgedThen.from(p));
+    static CheckResult of(Entry entry, Event.Checked checked, Rules rules) {
+        return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), checked.check(), checked.good(), checked.seconds().map(TypedNumber::value),
+                brake(checked.check(), checked.seconds(), rules), checked.remark(), checked.then());
     }
 
     /**
@@ -40,22 +35,22 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
      *
      * @param seconds as typed, may be empty
      */
-    static JudgedThen judged(DriveCheck check, boolean good, String seconds) {
-        Optional<GradedLimit.Reached> brake = brake(check, seconds(seconds));
+    static JudgedThen judged(DriveCheck check, boolean good, String seconds, Rules rules) {
+        Optional<GradedLimit.Reached> brake = brake(check, seconds(seconds), rules);
         return new JudgedThen(isBad(good, brake) ? Outcome.FAILED : Outcome.PROVEN, brake.flatMap(GradedLimit.Reached::grade), List.of());
     }
 
-    private static Optional<TypedNumber> seconds(String typed) {
+    static Optional<TypedNumber> seconds(String typed) {
         return typed.isEmpty() ? Optional.empty() : Optional.of(TypedNumber.parsePositive(typed));
     }
 
-    private static Optional<GradedLimit.Reached> brake(DriveCheck check, Optional<TypedNumber> seconds) {
-        return check == DriveCheck.BRAKE ? seconds.map(CheckResult::reached) : Optional.empty();
+    private static Optional<GradedLimit.Reached> brake(DriveCheck check, Optional<TypedNumber> seconds, Rules rules) {
+        return check == DriveCheck.BRAKE ? seconds.map(s -> reached(s, rules)) : Optional.empty();
     }
 
-    private static GradedLimit.Reached reached(TypedNumber seconds) {
-        double u = Uncertainty.of(STOPWATCH, 0).withDigit(seconds.step().doubleValue() / Math.sqrt(12)).expanded();
-        return GradedLimit.SPINDLE_STOP.reached(seconds.value(), u);
+    private static GradedLimit.Reached reached(TypedNumber seconds, Rules rules) {
+        double u = Uncertainty.of(rules.value(Rule.STOPWATCH), 0).withDigit(seconds.step().doubleValue() / Math.sqrt(12)).expanded();
+        return rules.graded(Rule.SPINDLE_STOP).reached(seconds.value(), u);
     }
 
     /** Whether it is a finding: said to be bad, or slower than the widest limit. */

@@ -17,8 +17,7 @@ import static tallledger.core.survey.Template.step;
 import java.math.BigDecimal;
 import java.util.List;
 import tallledger.core.evidence.Recordings;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.survey.Need.Kind;
@@ -55,11 +54,11 @@ final class DrillSteps {
 
             step("level", ACCURACY, NOTE, 120).on(DRILLS),
             step("drill-runout", ACCURACY, SOON, 90).on(DRILLS).needs(Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.DRILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.DRILL_NOSE, Rule.INDICATOR, true)),
             step("spindle-square", ACCURACY, SOON, 120).on(DRILLS).needs(Kind.LEVEL_AND_WARM).of("column")
-                    .records(new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300))),
+                    .records(new Recordings.Scaled(Rule.SQUARE_300, BigDecimal.valueOf(300))),
             step("clamp-shift", ACCURACY, SOON, 90).on(RADIAL_DRILL).with(Feature.COLUMN_CLAMP).of("column clamp").needs(Kind.POWER_ON)
-                    .records(new Recordings.Measure(HouseLimits.DRILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.DRILL_NOSE, Rule.INDICATOR, true)),
 
             step("drill-cut", TEST_CUT, SOON, 300).on(DRILLS).needs(Kind.GLASSES, Kind.WORK_HELD),
             step("drilled-size", TEST_CUT, LIVE_WITH, 60).still().on(DRILLS));

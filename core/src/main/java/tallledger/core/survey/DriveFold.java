@@ -18,11 +18,13 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 
 /** The spindle drive's part of the fold. */
 final class DriveFold {
 
     private final MachineDescription machine;
+    private final Rules rules;
     private final SpeedTable table;
     private final Map<List<String>, Route> bySettings = new LinkedHashMap<>();
 
@@ -32,7 +34,8 @@ final class DriveFold {
     private final Set<Route> repeats = new LinkedHashSet<>();
     private final Map<DriveCheck, CheckResult> checks = new EnumMap<>(DriveCheck.class);
 
-    DriveFold(MachineDescription machine) {
+    DriveFold(MachineDescription machine, Rules rules) {
+        this.rules = rules;
         this.machine = machine;
         this.table = machine.speeds();
         table.speeds().forEach(s -> s.routes().forEach(r -> bySettings.put(machine.train().settings(r), r)));
@@ -43,7 +46,7 @@ final class DriveFold {
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
         repeats.forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
-        return new SpindleSurvey(machine, table, elements, List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
+        return new SpindleSurvey(machine, rules, table, elements, List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
                 checks, Coverage.of(table, elements, outcomes));
     }
 
@@ -52,7 +55,7 @@ final class DriveFold {
         if (route == null) {
             return Optional.of(Reason.of("stray.settings", String.join(" ", event.record().settings())));
         }
-        Run run = Run.of(entry, route, event, table);
+        Run run = Run.of(entry, route, event, table, rules);
         runs.add(run);
         latest.remove(route);
         latest.put(route, run);

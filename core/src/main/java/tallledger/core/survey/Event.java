@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.coverage.School;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
@@ -25,6 +27,8 @@ public sealed interface Event {
         T opened(Opened event, Entry entry);
 
         T adopted(DescriptionAdopted event, Entry entry);
+
+        T adopted(RulesAdopted event, Entry entry);
 
         T started(StartConfirmed event, Entry entry);
 
@@ -64,10 +68,11 @@ public sealed interface Event {
     }
 
     /** The survey begins. */
-    record Opened(int version, String hash, String role, Scope scope) implements Event {
+    record Opened(int version, String hash, int rules, String role, Scope scope) implements Event {
         static Opened from(Entry entry) {
             Payload p = entry.payload();
-            return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""), p.optionalText("role").orElse(entry.by().author().role()),
+            return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""),
+                    p.has("rules") ? p.whole("rules") : House.FIRST, p.optionalText("role").orElse(entry.by().author().role()),
                     p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE));
         }
 
@@ -81,6 +86,18 @@ public sealed interface Event {
     record DescriptionAdopted(int version, String hash) implements Event {
         static DescriptionAdopted from(Entry entry) {
             return new DescriptionAdopted(entry.payload().whole("machineVersion"), entry.payload().optionalText("machineHash").orElse(""));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.adopted(this, entry);
+        }
+    }
+
+    /** A newer version of the house's rules is judged by from here on. */
+    record RulesAdopted(int version, String hash) implements Event {
+        static RulesAdopted from(Entry entry) {
+            return new RulesAdopted(entry.payload().whole("rules"), entry.payload().optionalText("rulesHash").orElse(""));
         }
 
         @Override
@@ -186,14 +203,10 @@ public sealed interface Event {
     }
 
     /** A check at the spindle was made. */
-    record Checked(CheckResult result) implements Event {
+    record Checked(DriveCheck check, boolean good, Optional<TypedNumber> seconds, String remark, Optional<JudgedThen> then) implements Event {
         static Checked from(Entry entry) {
-            return new Checked(CheckResult.from(entry));
-        }
-
-        @Override
-        public String remark() {
-            return result.remark();
+            Payload p = entry.payload();
+            return new Checked(DriveCheck.valueOf(p.text("check")), p.flag("good"), CheckResult.seconds(p.text("seconds")), p.text("remark"), JudgedThen.from(p));
         }
 
         @Override

@@ -21,7 +21,7 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.drive.StageKind;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Need.Kind;
@@ -69,7 +69,7 @@ final class GeneralSteps {
             driveCheck(DriveCheck.SHIFT_UP, SPINDLE, 45), driveCheck(DriveCheck.SHIFT_DOWN, SPINDLE, 45));
 
     static final List<Template> AFTER = List.of(
-            step("bearing-rise", HOT_CHECK, SOON, 1800).records(new Recordings.Rise(HouseLimits.BEARING_RISE)).of("bearings").needs(Kind.POWER_ON),
+            step("bearing-rise", HOT_CHECK, SOON, 1800).records(new Recordings.Rise(Rule.BEARING_RISE)).of("bearings").needs(Kind.POWER_ON),
             step("hot-sound", HOT_CHECK, SOON, 60).of("bearings"),
             step("hot-leaks", HOT_CHECK, LIVE_WITH, 60).still(),
             step("kit", KIT, SOON, 240).records(new Recordings.Elsewhere("kit")),

@@ -21,8 +21,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.survey.Need.Kind;
@@ -74,18 +73,18 @@ final class GrinderSteps {
 
             step("level", ACCURACY, NOTE, 180).on(GRINDERS),
             step("wheel-spindle", ACCURACY, SOON, 90).on(GRINDERS).needs(Kind.POWER_ISOLATED).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.GRINDER_NOSE, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.GRINDER_NOSE, Rule.INDICATOR, true)),
             step("work-spindle", ACCURACY, SOON, 90).on(CYLINDRICAL_GRINDER, ROTARY_TABLE_GRINDER).needs(Kind.LEVEL_AND_WARM).of("work head")
-                    .records(new Recordings.Measure(HouseLimits.GRINDER_NOSE, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.GRINDER_NOSE, Rule.INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(GRINDERS).needs(Kind.POWER_ISOLATED).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
             step("table-straight", ACCURACY, SOON, 150).on(CYLINDRICAL_GRINDER).needs(Kind.LEVEL_AND_WARM).of("table")
-                    .records(new Recordings.Scaled(HouseLimits.STRAIGHT_1000, BigDecimal.valueOf(1000))),
+                    .records(new Recordings.Scaled(Rule.STRAIGHT_1000, BigDecimal.valueOf(1000))),
 
             step("grind-parallel", TEST_CUT, SOON, 600).on(CYLINDRICAL_GRINDER, CENTRELESS_GRINDER).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
-                    .records(new Recordings.Scaled(HouseLimits.PARALLEL_300, BigDecimal.valueOf(300))),
+                    .records(new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300))),
             step("grind-flat", TEST_CUT, SOON, 600).on(ROTARY_TABLE_GRINDER).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
-                    .records(new Recordings.Scaled(HouseLimits.TABLE_500, BigDecimal.valueOf(500))),
+                    .records(new Recordings.Scaled(Rule.TABLE_500, BigDecimal.valueOf(500))),
             step("ground-finish", TEST_CUT, LIVE_WITH, 60).still().on(GRINDERS));
 
     private GrinderSteps() {

@@ -11,6 +11,8 @@ public enum Kind {
     OPENED(Event.Opened::from),
     /** A newer version of the machine's description is judged by from here on. */
     DESCRIPTION_ADOPTED(Event.DescriptionAdopted::from),
+    /** A newer version of the house's rules is judged by from here on. */
+    RULES_ADOPTED(Event.RulesAdopted::from),
     /** The start checks were made. */
     START_CONFIRMED(Event.StartConfirmed::from),
     /** The machine was stopped for good: the start checks are due again. */

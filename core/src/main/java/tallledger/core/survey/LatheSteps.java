@@ -19,8 +19,7 @@ import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.machine.Feature;
 import tallledger.core.survey.Need.Kind;
 
@@ -54,17 +53,17 @@ final class LatheSteps {
 
             step("level", ACCURACY, NOTE, 180).on(LATHE),
             step("nose-runout", ACCURACY, SOON, 90).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.LATHE_NOSE, Gauge.HOUSE_INDICATOR, true)),
-            step("nose-round", ACCURACY, SOON, 150).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle").records(new Rounds(HouseLimits.LATHE_NOSE)),
+                    .records(new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true)),
+            step("nose-round", ACCURACY, SOON, 150).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle").records(new Rounds(Rule.LATHE_NOSE)),
             step("bar-runout", ACCURACY, SOON, 90).on(LATHE).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.LATHE_300, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.LATHE_300, Rule.INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(LATHE).needs(Kind.LEVEL_AND_WARM).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
             step("bed-twist", ACCURACY, SOON, 180).on(LATHE).needs(Kind.LEVEL_AND_WARM).of("bed")
-                    .records(new Recordings.Measure(HouseLimits.TWIST, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.TWIST, Rule.INDICATOR, true)),
 
             step("turn-parallel", TEST_CUT, SOON, 420).on(LATHE).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CHUCK_KEY_OUT).of("bed")
-                    .records(new Recordings.Scaled(HouseLimits.PARALLEL_300, BigDecimal.valueOf(300))),
+                    .records(new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300))),
             step("facing", TEST_CUT, SOON, 180).on(LATHE).needs(Kind.GLASSES, Kind.WORK_HELD),
             step("turned-finish", TEST_CUT, LIVE_WITH, 60).still().on(LATHE));
 

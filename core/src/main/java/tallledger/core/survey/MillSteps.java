@@ -23,8 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.HouseLimits;
+import tallledger.core.rules.Rule;
 import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.MachineDescription;
@@ -69,18 +68,18 @@ final class MillSteps {
 
             step("level", ACCURACY, NOTE, 180).on(MILLS),
             step("mill-nose-runout", ACCURACY, SOON, 90).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.MILL_NOSE, Gauge.HOUSE_INDICATOR, true)),
-            step("nose-round", ACCURACY, SOON, 150).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle").records(new Rounds(HouseLimits.MILL_NOSE)),
+                    .records(new Recordings.Measure(Rule.MILL_NOSE, Rule.INDICATOR, true)),
+            step("nose-round", ACCURACY, SOON, 150).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle").records(new Rounds(Rule.MILL_NOSE)),
             step("mill-bar-runout", ACCURACY, SOON, 90).on(MILLS).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.MILL_300, Rule.INDICATOR, true)),
             step("axial-float", ACCURACY, SOON, 60).on(MILLS).needs(Kind.LEVEL_AND_WARM).of("spindle")
-                    .records(new Recordings.Measure(HouseLimits.AXIAL_FLOAT, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
             step("arbor-runout", ACCURACY, SOON, 120).on(HORIZONTAL_MILL, UNIVERSAL_MILL).with(Feature.ARBOR).needs(Kind.LEVEL_AND_WARM, Kind.DRAWBAR_SEATED).of("arbor")
-                    .records(new Recordings.Measure(HouseLimits.MILL_300, Gauge.HOUSE_INDICATOR, true)),
+                    .records(new Recordings.Measure(Rule.MILL_300, Rule.INDICATOR, true)),
             step("tram", ACCURACY, SOON, 150).on(KNEE_MILL, UNIVERSAL_MILL, MACHINING_CENTRE).needs(Kind.LEVEL_AND_WARM).of("head")
-                    .records(new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300))),
+                    .records(new Recordings.Scaled(Rule.SQUARE_300, BigDecimal.valueOf(300))),
             step("table-parallel", ACCURACY, SOON, 150).on(MILLS).needs(Kind.LEVEL_AND_WARM).of("table")
-                    .records(new Recordings.Scaled(HouseLimits.TABLE_500, BigDecimal.valueOf(500))),
+                    .records(new Recordings.Scaled(Rule.TABLE_500, BigDecimal.valueOf(500))),
 
             step("mill-cut", TEST_CUT, SOON, 420).on(MILLS).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.DRAWBAR_SEATED),
             step("climb-cut", TEST_CUT, LIVE_WITH, 180).on(HAND_MILLS).needs(Kind.GLASSES, Kind.WORK_HELD),

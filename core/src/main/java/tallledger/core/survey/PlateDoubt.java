@@ -10,6 +10,7 @@ import tallledger.core.plate.Misreading;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.PlateRemark;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 
 /**
  * A doubt about the plate beside what the survey has read there. A reading settles which of the two values stands, the plate's or the
@@ -40,12 +41,12 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
         List<String> key = remark.cells().get(0);
         Optional<BigDecimal> shown = survey.machine().plate().cell(key).value();
         return survey.counting().stream().filter(run -> survey.machine().train().plateKey(run.route()).equals(key) && run.record().reading().isPresent() && !run.record().loaded())
-                .reduce((earlier, later) -> later).flatMap(run -> shown.flatMap(plate -> settle(run, plate, remark.predicted().get())));
+                .reduce((earlier, later) -> later).flatMap(run -> shown.flatMap(plate -> settle(run, survey.rules(), plate, remark.predicted().get())));
     }
 
-    private static Optional<Reason> settle(Run run, BigDecimal plate, BigDecimal predicted) {
+    private static Optional<Reason> settle(Run run, Rules rules, BigDecimal plate, BigDecimal predicted) {
         BigDecimal read = run.record().reading().orElseThrow().rpm();
-        double expanded = run.record().reading().orElseThrow().expanded();
+        double expanded = run.record().reading().orElseThrow().expanded(rules);
         double middle = Math.sqrt(plate.doubleValue() * predicted.doubleValue());
         if (Math.abs(read.doubleValue() - middle) <= expanded) {
             return Optional.empty();

@@ -13,6 +13,8 @@ import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * One run with its judgement.
@@ -34,23 +36,27 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
 
-    static Run of(Entry entry, Route route, Event.RunMade made, SpeedTable table) {
+    static Run of(Entry entry, Route route, Event.RunMade made, SpeedTable table, Rules rules) {
         RunRecord record = made.record();
-        Optional<Judgement> judgement = judgement(route, record, table);
+        Optional<Judgement> judgement = judgement(route, record, table, rules);
         return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route), table.source(route), judgement,
                 outcome(record, judgement), made.then());
     }
 
     /** What a run comes to as it is written. */
-    static JudgedThen judged(Route route, RunRecord record, SpeedTable table) {
-        Optional<Judgement> judgement = judgement(route, record, table);
+    static JudgedThen judged(Route route, RunRecord record, SpeedTable table, Rules rules) {
+        Optional<Judgement> judgement = judgement(route, record, table, rules);
         return new JudgedThen(outcome(record, judgement), Optional.empty(), judgement.map(j -> List.of(j.because())).orElse(List.of()));
     }
 
-    private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table) {
-        BigDecimal tolerance = table.plate().tolerance().orElse(Limit.HOUSE_SPEED_TOLERANCE);
+    /** ± share of a plate speed: the plate's own, else the house's. */
+    public static BigDecimal tolerance(SpeedTable table, Rules rules) {
+        return table.plate().tolerance().orElseGet(() -> rules.share(Rule.SPEED_TOLERANCE));
+    }
+
+    private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table, Rules rules) {
         return record.reading().flatMap(reading -> nominal(table, route).map(n ->
-                Judgement.of(reading.rpm(), reading.expanded(), Limit.aboutSpeed(n, tolerance))));
+                Judgement.of(reading.rpm(), reading.expanded(rules), Limit.aboutSpeed(n, tolerance(table, rules)))));
     }
 
     /** What the plate says; where it cannot be read, what its other cells say stands there. */

@@ -11,6 +11,7 @@ import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 
 /**
  * The plan of the whole sheet: what a repair wants repeated first; then on from where the surveyor is, phase by phase; what was
@@ -21,7 +22,7 @@ import tallledger.core.reason.Reason;
  * @param chosen       ids of open steps that fit the minutes; all of them unless minutes are stated
  * @param next         key of the next step or route
  * @param why          why that one
- * @param minutesSpent from the first entry to the last, pauses of over half an hour left out
+ * @param minutesSpent from the first entry to the last, long pauses left out
  * @param minutesOpen  what is open would take
  */
 public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String> next, Reason why, double minutesSpent, double minutesOpen) {
@@ -41,10 +42,10 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
         Optional<String> repeat = survey.steps().repeats().stream().filter(id -> !survey.steps().later().contains(id))
                 .filter(id -> survey.steps().step(id).filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).isPresent()).findFirst();
         if (repeat.isPresent()) {
-            return new SheetPlan(spindle, chosen, repeat, Reason.of("next.repeat"), spent(survey.entries()), minutesOpen);
+            return new SheetPlan(spindle, chosen, repeat, Reason.of("next.repeat"), spent(survey), minutesOpen);
         }
         Next next = next(survey.steps(), spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
-        return new SheetPlan(spindle, chosen, next.key, next.why, spent(survey.entries()), minutesOpen);
+        return new SheetPlan(spindle, chosen, next.key, next.why, spent(survey), minutesOpen);
     }
 
     private record Next(Optional<String> key, Reason why) {
@@ -90,12 +91,13 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
         return phases;
     }
 
-    private static double spent(List<Entry> entries) {
-        List<Instant> times = entries.stream().filter(e -> e.damage().isEmpty()).map(Entry::at).toList();
+    private static double spent(Survey survey) {
+        Duration pause = survey.rules().time(Rule.CONFIRMED_FOR);
+        List<Instant> times = survey.entries().stream().filter(e -> e.damage().isEmpty()).map(Entry::at).toList();
         double seconds = 0;
         for (int i = 1; i < times.size(); i++) {
             Duration gap = Duration.between(times.get(i - 1), times.get(i));
-            seconds += gap.isNegative() || gap.compareTo(StartCheck.GOOD_FOR) > 0 ? 0 : gap.toMillis() / 1000.0;
+            seconds += gap.isNegative() || gap.compareTo(pause) > 0 ? 0 : gap.toMillis() / 1000.0;
         }
         return seconds / MINUTE;
     }

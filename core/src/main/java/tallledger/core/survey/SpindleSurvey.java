@@ -18,11 +18,13 @@ import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 /**
  * A survey's spindle drive: which runs count, what they prove, what is left.
  *
  * @param machine  the description judged by
+ * @param rules    of the house, as judged by
  * @param table    its speeds
  * @param elements its elements
  * @param runs     every run that was not struck and whose settings the machine still has, in order
@@ -33,7 +35,7 @@ import tallledger.core.machine.MachineDescription;
  * @param checks   the drive check that counts, of each kind
  * @param coverage what is proven of each speed
  */
-public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elements elements, List<Run> runs,
+public record SpindleSurvey(MachineDescription machine, Rules rules, SpeedTable table, Elements elements, List<Run> runs,
                             Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats, List<Repair> repairs,
                             Map<DriveCheck, CheckResult> checks, Coverage coverage) {
 
@@ -75,7 +77,7 @@ public record SpindleSurvey(MachineDescription machine, SpeedTable table, Elemen
 
     /** Whether the cold-spindle rule speaks against running a route now. */
     public boolean isTooFastYet(Route route) {
-        return table.speedOf(route).filter(s -> !ColdSpindle.allows(table, highestRun(), s)).isPresent();
+        return table.speedOf(route).filter(s -> !ColdSpindle.of(table, rules).allows(highestRun(), s)).isPresent();
     }
 
     /** Runs that count and came to an outcome. */

@@ -14,15 +14,15 @@ import tallledger.core.machine.Feature;
 import tallledger.core.machine.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 
 /**
  * What must be safe before the spindle starts: confirmed once per start, not per speed. Due again after the machine was
- * stopped for good, or when nothing was recorded for half an hour (house rule): somebody else may have been at it.
+ * stopped for good, or when nothing was recorded for half an hour ({@link Rule#CONFIRMED_FOR}): somebody else may have been at it.
  */
 public final class StartCheck {
-
-    public static final Duration GOOD_FOR = Duration.ofMinutes(30);
 
     /** One thing to look at; its words are in the catalogue under {@code start.<name>}. */
     public enum Item { CHUCK_KEY_OUT, DRAWBAR_WRENCH_OFF, DRIFT_OUT, WORK_CLEAR, GUARD_SHUT, RANGE_HOME, BRAKE_OFF, FEEDS_OUT, HALF_NUT_OUT,
@@ -75,7 +75,8 @@ public final class StartCheck {
     }
 
     /** Whether the checks must be confirmed before the next run. */
-    public static boolean isDue(List<Entry> entries, Instant now) {
+    public static boolean isDue(List<Entry> entries, Rules rules, Instant now) {
+        Duration goodFor = rules.time(Rule.CONFIRMED_FOR);
         java.util.Map<Integer, Entry> struck = Chain.struck(entries);
         boolean confirmed = false;
         Instant last = Instant.MIN;
@@ -85,15 +86,15 @@ public final class StartCheck {
             }
             if (entry.kind().equals(Kind.START_CONFIRMED.name()) && !struck.containsKey(entry.sequence())) {
                 confirmed = true;
-            } else if (entry.kind().equals(Kind.STOPPED.name()) || isStale(last, entry.at())) {
+            } else if (entry.kind().equals(Kind.STOPPED.name()) || isStale(last, entry.at(), goodFor)) {
                 confirmed = false;
             }
             last = entry.at();
         }
-        return !confirmed || isStale(last, now);
+        return !confirmed || isStale(last, now, goodFor);
     }
 
-    private static boolean isStale(Instant last, Instant now) {
-        return !last.equals(Instant.MIN) && Duration.between(last, now).compareTo(GOOD_FOR) > 0;
+    private static boolean isStale(Instant last, Instant now, Duration goodFor) {
+        return !last.equals(Instant.MIN) && Duration.between(last, now).compareTo(goodFor) > 0;
     }
 }

@@ -19,11 +19,14 @@ import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 
 /** The steps' part of the fold. */
 final class StepFold {
 
+    private final Rules rules;
     /** Of lengths in records that do not name their unit. */
     private final LengthUnit unit;
     private final Map<String, Step> steps = new LinkedHashMap<>();
@@ -49,7 +52,8 @@ final class StepFold {
      * @param catalogue the machine's steps
      * @param before    results judged earlier by the same description
      */
-    StepFold(MachineDescription machine, List<Step> catalogue, List<StepResult> before) {
+    StepFold(MachineDescription machine, Rules rules, List<Step> catalogue, List<StepResult> before) {
+        this.rules = rules;
         this.unit = machine.identity().unit();
         before.forEach(result -> judged.put(result.entry(), result));
         catalogue.forEach(step -> steps.put(step.id(), step));
@@ -58,13 +62,13 @@ final class StepFold {
     }
 
     StepLedger folded() {
-        return new StepLedger(scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats),
+        return new StepLedger(rules, scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats),
                 mounted, wheelMark, Map.copyOf(standing), kit, lift, lastKey, List.copyOf(judged.values()));
     }
 
     /** The time of the entry to come: after a long pause nothing that was confirmed stands any more. */
     void at(Instant now) {
-        if (!last.equals(Instant.MIN) && Duration.between(last, now).compareTo(StartCheck.GOOD_FOR) > 0) {
+        if (!last.equals(Instant.MIN) && Duration.between(last, now).compareTo(rules.time(Rule.CONFIRMED_FOR)) > 0) {
             standing.clear();
         }
         last = now;
@@ -105,11 +109,11 @@ final class StepFold {
 
     Optional<Reason> step(Event.StepDone event, Entry entry) {
         Step step = Optional.ofNullable(steps.get(event.step())).or(() -> Optional.ofNullable(former.get(event.step())))
-                .or(() -> Catalogue.extra(event.step())).orElse(null);
+                .or(() -> Catalogue.extra(event.step(), rules)).orElse(null);
         if (step == null) {
             return Optional.of(Reason.of("stray.step", event.step()));
         }
-        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.of(entry, event, step, unit));
+        StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.of(entry, event, step, unit, rules));
         event.confirmed().forEach(this::confirm);
         record(result);
         if (!result.isBad()) {

@@ -11,11 +11,13 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Noted;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 
 /**
  * A survey's steps.
  *
+ * @param rules    of the house, as judged by
  * @param scope    how much is gone through
  * @param steps    the catalogue of this machine, in order
  * @param latest   the result that counts for each step
@@ -31,13 +33,13 @@ import tallledger.core.safety.Mounted;
  * @param lastKey  key of the step or route last recorded
  * @param judged   every result ever judged, those struck since as well
  */
-public record StepLedger(Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Noted<String>> passed, List<String> later,
+public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Noted<String>> passed, List<String> later,
                          List<String> repeats, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
                          Optional<Noted<Lift>> lift, String lastKey, List<StepResult> judged) {
 
     /** A step of the catalogue, or a cycle besides it. */
     public Optional<Step> step(String id) {
-        return steps.stream().filter(s -> s.id().equals(id)).findFirst().or(() -> Catalogue.extra(id));
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst().or(() -> Catalogue.extra(id, rules));
     }
 
     /** Steps this survey goes through. */

@@ -10,6 +10,7 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.rules.Rules;
 
 /**
  * One step as recorded.
@@ -24,14 +25,14 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
                          Optional<JudgedThen> then) {
 
     /** @param otherwise unit of a record that does not name what it was written by */
-    static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise) {
+    static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
         Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge));
-        return of(entry, done, step, step.recording(), values);
+        return of(entry, done, step, step.recording(), values, rules);
     }
 
-    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values) {
+    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, Rules rules) {
         V value = recording.read(values);
-        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value), done.flagged(), done.remark(), done.then());
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value, rules), done.flagged(), done.remark(), done.then());
     }
 
     /** What was recorded, where it is of that kind. */

@@ -3,14 +3,17 @@ package tallledger.core.survey;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 /**
  * A survey: its entries folded by a description of its machine.
  *
  * @param machine the description judged by
+ * @param house   the house's rules and checks, at the version judged by
  * @param decoded the entries, each decoded once
  * @param drive   what its runs come to
  * @param steps   what its steps come to
@@ -20,21 +23,25 @@ import tallledger.core.machine.MachineDescription;
  * @param plan    how the runs are planned, where somebody chose
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
  */
-public record Survey(MachineDescription machine, Decoded decoded, SpindleSurvey drive, StepLedger steps, List<Noted<String>> remarks, List<Repair> repairs,
+public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps, List<Noted<String>> remarks, List<Repair> repairs,
                      List<Photo> photos, Optional<PlanChoice> plan, List<Stray> strays) {
 
-    public static Survey fold(MachineDescription machine, List<Entry> entries) {
-        return new SurveyFold(machine, Catalogue.of(machine), Decoded.of(entries), List.of()).fold();
+    public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
+        return new SurveyFold(machine, house, Catalogue.of(machine, house.rules()), Decoded.of(entries), List.of()).fold();
     }
 
     /** The same survey with newer entries: nothing is decoded or judged twice. */
     public Survey grown(List<Entry> all) {
-        return new SurveyFold(machine, steps.steps(), decoded.grown(all), steps.judged()).fold();
+        return new SurveyFold(machine, house, steps.steps(), decoded.grown(all), steps.judged()).fold();
     }
 
-    /** The same entries by another description: nothing is decoded twice, and every step is judged by it. */
-    public Survey by(MachineDescription other, List<Entry> all) {
-        return new SurveyFold(other, Catalogue.of(other), decoded.grown(all), List.of()).fold();
+    /** The same entries by another description or other rules: nothing is decoded twice, and every step is judged by them. */
+    public Survey by(MachineDescription other, House others, List<Entry> all) {
+        return new SurveyFold(other, others, Catalogue.of(other, others.rules()), decoded.grown(all), List.of()).fold();
+    }
+
+    public Rules rules() {
+        return house.rules();
     }
 
     public List<Entry> entries() {

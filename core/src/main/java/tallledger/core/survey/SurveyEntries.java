@@ -11,6 +11,7 @@ import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Attachment;
@@ -18,9 +19,9 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.reading.SpeedReading;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 
 /** Writes the drafts of a survey's entries, each refused with a reason when it would say nonsense. */
@@ -37,16 +38,21 @@ public final class SurveyEntries {
 
     /**
      * @param machineHash hash of the description's entry, so that the record names exactly what it judged by
+     * @param house       as it is judged by
      * @param role        in which the surveyor stands there, unless they said it with their name
      */
-    public static Draft opened(By by, int machineVersion, String machineHash, String role, Scope scope) {
+    public static Draft opened(By by, int machineVersion, String machineHash, House house, String role, Scope scope) {
         return draft(new By(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
-                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "scope", scope.name()));
+                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(), "scope", scope.name()));
     }
 
     public static Draft adopted(By by, int machineVersion, String machineHash) {
         return draft(by, Kind.DESCRIPTION_ADOPTED, "",
                 Map.of("machineVersion", machineVersion, "machineHash", machineHash));
+    }
+
+    public static Draft adopted(By by, House house) {
+        return draft(by, Kind.RULES_ADOPTED, "", Map.of("rules", house.version(), "rulesHash", house.hash()));
     }
 
     public static Draft startConfirmed(By by, List<StartCheck.Item> items) {
@@ -81,8 +87,8 @@ public final class SurveyEntries {
                 throw Refused.because("text.long", text.length(), LONGEST_VALUE).at(field);
             }
         });
-        Basis by = basis.with(step.recording().usualGauge());
-        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()));
+        Basis by = basis.with(step.recording().usualGauge().map(ledger.rules()::gauge));
+        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()), ledger.rules());
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         return draft(who, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
@@ -119,13 +125,14 @@ public final class SurveyEntries {
 
     /**
      * @param basis what it is judged by; the gauge is that of its reading
-     * @param table speeds of the machine as judged by
+     * @param drive speeds of the machine as judged by
      */
-    public static Draft run(By by, Basis basis, SpeedTable table, RunRecord record) {
+    public static Draft run(By by, Basis basis, SpindleSurvey drive, RunRecord record) {
+        SpeedTable table = drive.table();
         Map<String, Object> payload = new HashMap<>(record.toPayload());
-        payload.put("basis", basis.with(record.reading().flatMap(SpeedReading::gauge)).toPayload());
+        payload.put("basis", basis.with(record.reading().flatMap(reading -> reading.gauge(drive.rules()))).toPayload());
         table.train().routes().stream().filter(route -> table.train().settings(route).equals(record.settings())).findFirst()
-                .ifPresent(route -> payload.put("judged", Run.judged(route, record, table).toPayload()));
+                .ifPresent(route -> payload.put("judged", Run.judged(route, record, table, drive.rules()).toPayload()));
         return draft(by, Kind.RUN, stepOf(record.settings()), payload);
     }
 
@@ -140,11 +147,11 @@ public final class SurveyEntries {
         return draft(by, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
     }
 
-    public static Draft check(By by, Basis basis, DriveCheck check, boolean good, String seconds, String remark) {
+    public static Draft check(By by, Basis basis, Rules rules, DriveCheck check, boolean good, String seconds, String remark) {
         if (seconds.isBlank() && check == DriveCheck.BRAKE && good) {
             throw Refused.because("check.seconds");
         }
-        JudgedThen then = CheckResult.judged(check, good, seconds.strip());
+        JudgedThen then = CheckResult.judged(check, good, seconds.strip(), rules);
         return draft(by, Kind.CHECK, check.name(), Map.of("check", check.name(), "good", good, "seconds", seconds.strip(),
                 "remark", checked(remark), "basis", basis.toPayload(), "judged", then.toPayload()));
     }

@@ -3,6 +3,7 @@ package tallledger.core.survey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
@@ -17,6 +18,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     private static final Optional<Reason> TAKEN = Optional.empty();
 
     private final MachineDescription machine;
+    private final House house;
     private final Decoded decoded;
     private final DriveFold drive;
     private final StepFold steps;
@@ -26,11 +28,12 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     private Optional<PlanChoice> plan = Optional.empty();
 
     /** @param judged results of before by the same description; they are not judged again */
-    SurveyFold(MachineDescription machine, List<Step> catalogue, Decoded decoded, List<StepResult> judged) {
+    SurveyFold(MachineDescription machine, House house, List<Step> catalogue, Decoded decoded, List<StepResult> judged) {
         this.machine = machine;
+        this.house = house;
         this.decoded = decoded;
-        this.drive = new DriveFold(machine);
-        this.steps = new StepFold(machine, catalogue, judged);
+        this.drive = new DriveFold(machine, house.rules());
+        this.steps = new StepFold(machine, house.rules(), catalogue, judged);
     }
 
     Survey fold() {
@@ -39,7 +42,8 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
             steps.at(h.entry().at());
             h.event().tell(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
-        return new Survey(machine, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs), List.copyOf(photos), plan, List.copyOf(strays));
+        return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
+                List.copyOf(photos), plan, List.copyOf(strays));
     }
 
     @Override
@@ -50,6 +54,11 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> adopted(Event.DescriptionAdopted event, Entry entry) {
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> adopted(Event.RulesAdopted event, Entry entry) {
         return TAKEN;
     }
 
@@ -92,8 +101,9 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> checked(Event.Checked event, Entry entry) {
-        drive.checked(event.result());
-        steps.checked(event.result());
+        CheckResult result = CheckResult.of(entry, event, house.rules());
+        drive.checked(result);
+        steps.checked(result);
         return TAKEN;
     }
 

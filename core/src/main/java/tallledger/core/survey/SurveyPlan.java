@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import tallledger.core.blame.Blame;
-import tallledger.core.blame.Chances;
 import tallledger.core.blame.SpeedCause;
 import tallledger.core.blame.SpeedCauses;
 import tallledger.core.blame.Trial;
@@ -53,7 +52,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         School school = chosen.map(PlanChoice::school).orElse(School.EVERY_SPEED);
         Optional<BigDecimal> minutesLeft = chosen.flatMap(c -> minutesLeft(c, now));
         double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue() * share).orElse(0.0);
-        RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), HouseTimes.HOUSE);
+        RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), survey.rules());
         var outcomes = survey.outcomes();
         survey.repeats().forEach(outcomes::remove);
         Optional<Blame> blame = blame(survey, held);
@@ -65,7 +64,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
 
     private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame,
                                      Set<Route> held) {
-        List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey));
+        List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey), survey.rules());
         Optional<Route> repeat = survey.repeats().stream().filter(r -> !held.contains(r)).findFirst();
         if (repeat.isPresent()) {
             return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of("next.repeat"));
@@ -109,10 +108,12 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
             return Optional.empty();
         }
         OptionalDouble highest = survey.highestRun();
-        List<Route> allowed = survey.table().speeds().stream().filter(s -> !s.isSweep()).filter(s -> ColdSpindle.allows(survey.table(), highest, s))
+        ColdSpindle cold = ColdSpindle.of(survey.table(), survey.rules());
+        HouseTimes times = HouseTimes.of(survey.rules());
+        List<Route> allowed = survey.table().speeds().stream().filter(s -> !s.isSweep()).filter(s -> cold.allows(highest, s))
                 .flatMap(s -> s.routes().stream()).filter(r -> !survey.passed().containsKey(r) && !held.contains(r)).toList();
         return Optional.of(Blame.of(survey.elements(), trials, allowed, route -> survey.standing()
-                .map(s -> HouseTimes.HOUSE.move(survey.machine().train(), s, route)).orElse(0.0), Chances.HOUSE));
+                .map(s -> times.move(survey.machine().train(), s, route)).orElse(0.0), survey.rules()));
     }
 
     private static List<SpeedCauses.Reading> readings(SpindleSurvey survey) {

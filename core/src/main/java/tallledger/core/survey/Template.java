@@ -16,6 +16,7 @@ import tallledger.core.machine.Family;
 import tallledger.core.machine.Feature;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.rules.Rules;
 
 /**
  * A line of the catalogue: a step with the conditions under which a machine gets it. One about an axis becomes a step for every
@@ -130,6 +131,14 @@ final class Template {
         return system.isEmpty() ? code : system;
     }
 
+    String code() {
+        return code;
+    }
+
+    int seconds() {
+        return seconds;
+    }
+
     Phase phase() {
         return phase;
     }
@@ -143,29 +152,29 @@ final class Template {
     }
 
     /** Steps about the whole machine. */
-    List<Step> forMachine(MachineDescription machine) {
-        return fits(machine) ? List.of(made(new Subject(machine, Optional.empty(), false), List.of())) : List.of();
+    List<Step> forMachine(MachineDescription machine, Rules rules) {
+        return fits(machine) ? List.of(made(new Subject(machine, Optional.empty(), false), List.of(), rules)) : List.of();
     }
 
     /** Steps about one axis, each way where it is done each way. */
-    List<Step> forAxis(MachineDescription machine, Axis axis) {
+    List<Step> forAxis(MachineDescription machine, Axis axis, Rules rules) {
         if (!fits(machine) || !axes.test(axis)) {
             return List.of();
         }
         if (!eachWay) {
-            return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name())));
+            return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name()), rules));
         }
-        return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name(), axis.minus())),
-                made(new Subject(machine, Optional.of(axis), true), List.of(axis.name(), axis.plus())));
+        return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name(), axis.minus()), rules),
+                made(new Subject(machine, Optional.of(axis), true), List.of(axis.name(), axis.plus()), rules));
     }
 
-    private Step made(Subject subject, List<String> about) {
+    private Step made(Subject subject, List<String> about, Rules rules) {
         String axis = subject.axis.map(Axis::id).orElse("");
         String name = subject.axis.or(() -> usual(subject.machine)).map(Axis::name).orElse(systemName());
         String id = axis.isEmpty() ? code : code + "." + axis + (about.size() < 2 ? "" : subject.plus ? ".plus" : ".minus");
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
-        return new Step(id, code, about, phase, recording.apply(subject), ifBad, seconds, needed, new Part.System(systemName(), axis), axis, runs, spares);
+        return new Step(id, code, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed, new Part.System(systemName(), axis), axis, runs, spares);
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */

@@ -15,6 +15,7 @@ import tallledger.core.machine.Claim;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
@@ -64,7 +65,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         }
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
         TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
-        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(travelled);
+        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(travelled, survey.rules());
         BigDecimal over = travelled.mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
             case FAILED -> Standing.SHORT;
@@ -100,9 +101,9 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             return untested(claim, "claim.not-run");
         }
         BigDecimal claimed = TypedNumber.parsePositive(claim.value()).value();
-        Limit limit = Limit.aboutSpeed(claimed, Limit.HOUSE_SPEED_TOLERANCE);
+        Limit limit = Limit.aboutSpeed(claimed, survey.rules().share(Rule.SPEED_TOLERANCE));
         Judgement judged = Judgement.of(read.get().record().reading().get().rpm(),
-                read.get().record().reading().get().expanded(), limit);
+                read.get().record().reading().get().expanded(survey.rules()), limit);
         Standing standing = switch (judged.verdict()) {
             case WITHIN -> Standing.UPHELD;
             case TOO_CLOSE_TO_CALL -> Standing.UNTESTED;

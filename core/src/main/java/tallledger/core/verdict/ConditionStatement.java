@@ -12,10 +12,10 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
-import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SpindleSurvey;
@@ -119,7 +119,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
             s.add(new Sentence(run.judgement()
                     .map(j -> Reason.of("statement.too-close", name(survey, run), j.because()))
-                    .orElseGet(() -> run.record().reading().map(r -> Reason.of("statement.nothing-to-compare", name(survey, run), Shown.of(r.rpm(), r.expanded())))
+                    .orElseGet(() -> run.record().reading().map(r -> Reason.of("statement.nothing-to-compare", name(survey, run), Shown.of(r.rpm(), r.expanded(survey.rules()))))
                             .orElse(Reason.of("statement.unread", name(survey, run)))), List.of(run.entry())));
         }
     }
@@ -163,7 +163,7 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void checks(SpindleSurvey survey, List<Sentence> s) {
         survey.checks().values().forEach(c -> s.add(new Sentence(c.brake().map(b -> b.grade()
                 .map(g -> Reason.of("statement.brake-grade", c.seconds().orElseThrow(), g))
-                .orElse(Reason.of("statement.brake", c.seconds().orElseThrow(), GradedLimit.SPINDLE_STOP.workable())))
+                .orElse(Reason.of("statement.brake", c.seconds().orElseThrow(), survey.rules().graded(Rule.SPINDLE_STOP).workable())))
                 .orElse(Reason.of("statement.check." + c.check().name() + (c.good() ? ".good" : ".bad"))), List.of(c.entry()))));
         if (!survey.uncheckedDrive().isEmpty()) {
             s.add(new Sentence(Reason.of("statement.unchecked", survey.uncheckedDrive()), List.of()));
@@ -200,8 +200,7 @@ public record ConditionStatement(List<Sentence> sentences) {
     }
 
     private static BigDecimal tolerancePercent(SpindleSurvey survey) {
-        return survey.table().plate().tolerance().orElse(tallledger.core.gauge.Limit.HOUSE_SPEED_TOLERANCE)
-                .movePointRight(2).stripTrailingZeros();
+        return Run.tolerance(survey.table(), survey.rules()).movePointRight(2).stripTrailingZeros();
     }
 
     private static double percent(Run run) {

@@ -96,6 +96,6 @@ final class StepSentences {
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
             s.add(new Sentence(Reason.of(missing.isEmpty() ? "statement.kit" : "statement.kit-missing", sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
         }
-        ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.what().says(), List.of(lift.entry()))));
+        ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.what().says(ledger.rules()), List.of(lift.entry()))));
     }
 }

@@ -1,5 +1,8 @@
 package tallledger.core.blame;
 
+import java.math.BigDecimal;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
@@ -36,11 +39,14 @@ class BlameTest {
         return new Trial(route(run.substring(0, 2)), failed ? Set.of(Symptom.GROWLS) : Set.of());
     }
 
-    private Blame blame(Chances chances, String... runs) {
+    private Blame blame(Rules rules, String... runs) {
         List<Trial> trials = List.of(runs).stream().map(this::trial).toList();
         List<Route> allowed = new ArrayList<>(EverySpeed.routes(machine.speeds()));
-        return Blame.of(elements, trials, allowed, r -> 0, chances);
+        return Blame.of(elements, trials, allowed, r -> 0, rules);
     }
+
+    /** The same false chance for every symptom, as the worked case has it. */
+    private static final Rules EVEN = Rules.shipped().with(Rule.IMAGINED_NOISE, List.of(new BigDecimal("0.03")));
 
     private static double of(Blame blame, String label) {
         return blame.suspects().stream().filter(s -> s.element().label().equals(label)).findFirst().orElseThrow().probability();
@@ -49,7 +55,7 @@ class BlameTest {
     /** The worked case. Odds of gear 3 to no fault: 0.03/0.97 · 0.903² to 0.03², that is 0.02522 to 0.0009. */
     @Test
     void theWorkedBoxBlamesGearThree() {
-        Blame blame = blame(Chances.withFalseAlarm(0.03), "A1", "B2", "C4", "B3!", "A3!");
+        Blame blame = blame(EVEN, "A1", "B2", "C4", "B3!", "A3!");
         assertThat(of(blame, "3")).isCloseTo(0.959, offset(0.0015));
         assertThat(of(blame, "A")).isCloseTo(0.007, offset(0.0007));
         assertThat(of(blame, "B")).isCloseTo(0.007, offset(0.0007));
@@ -65,7 +71,7 @@ class BlameTest {
     private static double noFault(Set<Symptom> heard, String... runs) {
         Route b3 = LEVERS.routes().stream().filter(r -> LEVERS.name(r).equals("B3")).findFirst().orElseThrow();
         List<Trial> trials = List.of(runs).stream().map(run -> new Trial(b3, run.endsWith("!") ? heard : Set.of())).toList();
-        return Blame.of(Elements.of(LEVERS), trials, List.of(), r -> 0, Chances.HOUSE).noFault();
+        return Blame.of(Elements.of(LEVERS), trials, List.of(), r -> 0, Rules.shipped()).noFault();
     }
 
     /** Repeats of a route are evidence of their own, though not independent: B3 alone with f = 0.10, worked out by the rule. */
@@ -84,24 +90,24 @@ class BlameTest {
     /** The hunt ends at nine in ten, at no fault above 0.99, or after sixteen runs. */
     @Test
     void theHuntHasAnEnd() {
-        assertThat(blame(Chances.HOUSE, "A1", "B3!").hunt()).isEqualTo(Blame.Hunt.GOES_ON);
-        assertThat(blame(Chances.withFalseAlarm(0.03), "A1", "B2", "C4", "B3!", "A3!").hunt()).isEqualTo(Blame.Hunt.CLEAR);
-        assertThat(blame(Chances.HOUSE, "B3!", "B3", "B3", "B3", "A1", "A2", "A4", "C1", "C3").hunt()).isEqualTo(Blame.Hunt.NO_FAULT);
+        assertThat(blame(Rules.shipped(), "A1", "B3!").hunt()).isEqualTo(Blame.Hunt.GOES_ON);
+        assertThat(blame(EVEN, "A1", "B2", "C4", "B3!", "A3!").hunt()).isEqualTo(Blame.Hunt.CLEAR);
+        assertThat(blame(Rules.shipped(), "B3!", "B3", "B3", "B3", "A1", "A2", "A4", "C1", "C3").hunt()).isEqualTo(Blame.Hunt.NO_FAULT);
         String[] undecided = "B3! B3! A3 A3 B1 B1 B2 B2 A2 A2 A1 A1 C1 C1 C2".split(" ");
-        assertThat(blame(Chances.HOUSE, undecided).suspects().get(0).probability()).isLessThan(0.9);
+        assertThat(blame(Rules.shipped(), undecided).suspects().get(0).probability()).isLessThan(0.9);
         String[] longer = java.util.Arrays.copyOf(undecided, 16);
         longer[15] = "C2";
-        assertThat(blame(Chances.HOUSE, undecided).hunt()).isEqualTo(Blame.Hunt.GOES_ON);
-        assertThat(blame(Chances.HOUSE, longer).hunt()).isEqualTo(Blame.Hunt.LIKELIEST_NOT_PROVEN);
+        assertThat(blame(Rules.shipped(), undecided).hunt()).isEqualTo(Blame.Hunt.GOES_ON);
+        assertThat(blame(Rules.shipped(), longer).hunt()).isEqualTo(Blame.Hunt.LIKELIEST_NOT_PROVEN);
     }
 
     /** A route run before is offered where it tells at least a quarter more than any that was not. */
     @Test
     void aRepeatIsOfferedWhereItTellsMore() {
-        Blame early = blame(Chances.HOUSE, "A1", "B3!");
+        Blame early = blame(Rules.shipped(), "A1", "B3!");
         assertThat(early.tellsMost()).get().extracting(Blame.Telling::isRepeat).isEqualTo(false);
         List<Trial> one = List.of(trial("B3!"));
-        Blame nothingElse = Blame.of(elements, one, List.of(route("B3")), r -> 0, Chances.HOUSE);
+        Blame nothingElse = Blame.of(elements, one, List.of(route("B3")), r -> 0, Rules.shipped());
         assertThat(nothingElse.tellsMost()).get().satisfies(t -> {
             assertThat(t.isRepeat()).isTrue();
             assertThat(t.gain()).isPositive();
@@ -110,9 +116,9 @@ class BlameTest {
 
     @Test
     void aNoiseIsSoonerImaginedThanAGearThatWillNotEngage() {
-        double imagined = blame(Chances.HOUSE, "A1", "B3!").noFault();
+        double imagined = blame(Rules.shipped(), "A1", "B3!").noFault();
         Trial stuck = new Trial(route("B3"), Set.of(Symptom.WILL_NOT_ENGAGE));
-        Blame real = Blame.of(elements, List.of(trial("A1"), stuck), List.of(), r -> 0, Chances.HOUSE);
+        Blame real = Blame.of(elements, List.of(trial("A1"), stuck), List.of(), r -> 0, Rules.shipped());
         assertThat(imagined).isGreaterThan(0.4);
         assertThat(real.noFault()).isLessThan(0.2);
     }
@@ -120,7 +126,7 @@ class BlameTest {
     /** B and 3 were only ever used together: one group; a run with one and not the other parts them. */
     @Test
     void whatWasAlwaysUsedTogetherIsOneGroup() {
-        Blame blame = blame(Chances.HOUSE, "A1", "B3!");
+        Blame blame = blame(Rules.shipped(), "A1", "B3!");
         Blame.Suspect first = blame.suspects().get(0);
         assertThat(first.group()).extracting(Elements.Element::label).containsExactly("B", "3");
         assertThat(first.parts()).get().extracting(machine.train()::name).isIn("A3", "B1");
@@ -129,14 +135,14 @@ class BlameTest {
 
     @Test
     void nothingRunNothingBlamed() {
-        Blame blame = blame(Chances.HOUSE);
+        Blame blame = blame(Rules.shipped());
         assertThat(blame.noFault()).isGreaterThan(0.75);
         assertThat(blame.isClear()).isFalse();
     }
 
     @Test
     void twoFaultsAreFoundAsASet() {
-        Blame blame = blame(Chances.HOUSE, "A1", "C4", "B3!", "A3!", "C1", "C2!", "A2!", "B4", "C3!");
+        Blame blame = blame(Rules.shipped(), "A1", "C4", "B3!", "A3!", "C1", "C2!", "A2!", "B4", "C3!");
         assertThat(blame.bestSets().get(0).elements()).extracting(Elements.Element::label).containsExactly("2", "3");
     }
 

@@ -1,5 +1,6 @@
 package tallledger.core.blame;
 
+import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
 import java.math.BigDecimal;
@@ -36,7 +37,7 @@ class CausesByHandTest {
     }
 
     private void causes(String what, MachineDescription machine, List<SpeedCauses.Reading> readings) {
-        List<SpeedCause> causes = SpeedCauses.of(machine.speeds(), readings);
+        List<SpeedCause> causes = SpeedCauses.of(machine.speeds(), readings, Rules.shipped());
         lines.add(what + ": " + (causes.isEmpty() ? "nothing" : ""));
         causes.forEach(c -> lines.add("  " + c.kind() + String.format(Locale.ROOT, " %.4f ", c.misfit()) + rounded(c.because().code(), c.because().arguments()) + " of "
                 + c.routes().stream().map(machine.train()::name).collect(Collectors.joining(" "))));

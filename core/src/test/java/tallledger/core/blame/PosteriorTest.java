@@ -1,5 +1,6 @@
 package tallledger.core.blame;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
@@ -33,7 +34,7 @@ class PosteriorTest {
             trials.add(new Trial(routes.get(random.nextInt(routes.size())), random.nextInt(3) == 0 ? Set.of(Symptom.GROWLS) : Set.of()));
         }
         Map<Long, Double> written = writtenOut(trials);
-        Posterior posterior = Posterior.of(elements, trials, Chances.HOUSE);
+        Posterior posterior = Posterior.of(elements, trials, Chances.of(Rules.shipped()));
         assertThat(posterior.noFault()).isCloseTo(written.get(0L), offset(1e-12));
         double[] marginals = posterior.marginals();
         for (int e = 0; e < marginals.length; e++) {

@@ -1,5 +1,6 @@
 package tallledger.core.blame;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static tallledger.core.Machines.lever;
 
@@ -28,7 +29,7 @@ class SpeedCausesTest {
             double plate = machine.speeds().nominal(route).orElseThrow().doubleValue();
             readings.add(new SpeedCauses.Reading(route, plate * factor.applyAsDouble(machine.train().name(route)), plate, false));
         }
-        return SpeedCauses.of(machine.speeds(), readings);
+        return SpeedCauses.of(machine.speeds(), readings, Rules.shipped());
     }
 
     @Test
@@ -46,7 +47,7 @@ class SpeedCausesTest {
         for (int i = 0; i < read.length; i++) {
             readings.add(new SpeedCauses.Reading(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow().doubleValue(), false));
         }
-        assertThat(SpeedCauses.of(machine.speeds(), readings)).isEmpty();
+        assertThat(SpeedCauses.of(machine.speeds(), readings, Rules.shipped())).isEmpty();
     }
 
     @Test
@@ -117,7 +118,7 @@ class SpeedCausesTest {
     void lowAndFallingUnderLoadIsSlip() {
         Route b1 = machine.train().routes().stream().filter(r -> machine.train().name(r).equals("B1")).findFirst().orElseThrow();
         List<SpeedCause> found = SpeedCauses.of(machine.speeds(), List.of(new SpeedCauses.Reading(b1, 123, 125, false),
-                new SpeedCauses.Reading(b1, 117, 125, true)));
+                new SpeedCauses.Reading(b1, 117, 125, true)), Rules.shipped());
         assertThat(found).singleElement().extracting(SpeedCause::kind).isEqualTo(Kind.SLIP);
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.coverage;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static tallledger.core.Machines.lever;
 
@@ -126,16 +127,16 @@ class CoverageTest {
     void theColdSpindleRuleAllowsFourTimes() {
         Speed b1 = table.speedOf(route("B1")).orElseThrow();
         Speed b2 = table.speedOf(route("B2")).orElseThrow();
-        assertThat(ColdSpindle.allows(table, OptionalDouble.of(31.5), b1)).isTrue();
-        assertThat(ColdSpindle.allows(table, OptionalDouble.of(31.5), b2)).isFalse();
-        assertThat(ColdSpindle.allows(table, OptionalDouble.of(45), b2)).isTrue();
-        assertThat(ColdSpindle.allows(table, OptionalDouble.empty(), b1)).isFalse();
+        assertThat(ColdSpindle.of(table, Rules.shipped()).allows(OptionalDouble.of(31.5), b1)).isTrue();
+        assertThat(ColdSpindle.of(table, Rules.shipped()).allows(OptionalDouble.of(31.5), b2)).isFalse();
+        assertThat(ColdSpindle.of(table, Rules.shipped()).allows(OptionalDouble.of(45), b2)).isTrue();
+        assertThat(ColdSpindle.of(table, Rules.shipped()).allows(OptionalDouble.empty(), b1)).isFalse();
     }
 
     @Test
     void theMachinesOwnNextSpeedMayBeFurtherAway() {
         SpeedTable far = Machines.lathe("50 400 1600", lever("gear", "1 2 3")).speeds();
-        assertThat(ColdSpindle.allows(far, OptionalDouble.of(50), far.speeds().get(1))).isTrue();
-        assertThat(ColdSpindle.allows(far, OptionalDouble.of(50), far.speeds().get(2))).isFalse();
+        assertThat(ColdSpindle.of(far, Rules.shipped()).allows(OptionalDouble.of(50), far.speeds().get(1))).isTrue();
+        assertThat(ColdSpindle.of(far, Rules.shipped()).allows(OptionalDouble.of(50), far.speeds().get(2))).isFalse();
     }
 }

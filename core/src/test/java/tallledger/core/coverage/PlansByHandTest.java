@@ -1,5 +1,6 @@
 package tallledger.core.coverage;
 
+import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
 import java.util.ArrayList;
@@ -58,7 +59,7 @@ class PlansByHandTest {
     void everyPlanIsAsTheListSays() {
         List<String> lines = new ArrayList<>();
         boxes().forEach((name, machine) -> {
-            RunPlanner planner = new RunPlanner(machine.speeds(), Elements.of(machine.train()), HouseTimes.HOUSE);
+            RunPlanner planner = new RunPlanner(machine.speeds(), Elements.of(machine.train()), Rules.shipped());
             for (School school : School.values()) {
                 lines.add(line(machine, name, school, planner.plan(school, 240)));
             }

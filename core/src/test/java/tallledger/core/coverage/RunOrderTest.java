@@ -1,5 +1,6 @@
 package tallledger.core.coverage;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static tallledger.core.Machines.lever;
@@ -37,7 +38,7 @@ class RunOrderTest {
     }
 
     private static Situation fresh(MachineDescription machine) {
-        return Situation.of(machine.speeds(), Elements.of(machine.train()), Map.of(), List.of(), Optional.empty(), OptionalDouble.empty(), HouseTimes.HOUSE);
+        return Situation.of(machine.speeds(), Elements.of(machine.train()), Map.of(), List.of(), Optional.empty(), OptionalDouble.empty(), Rules.shipped());
     }
 
     @ParameterizedTest
@@ -64,7 +65,7 @@ class RunOrderTest {
         }
         double slowest = left.stream().mapToDouble(s::rpm).min().orElseThrow();
         for (Route next : List.copyOf(left)) {
-            double reach = highest == 0 ? slowest : Math.max(ColdSpindle.reach(s.table(), highest), slowest);
+            double reach = highest == 0 ? slowest : Math.max(s.cold().reach(highest), slowest);
             if (s.rpm(next) <= reach * (1 + 1e-9)) {
                 double moving = done.isEmpty() ? 0 : s.times().move(s.table().train(), done.get(done.size() - 1), next);
                 left.remove(next);
@@ -110,9 +111,9 @@ class RunOrderTest {
     /** Slow speeds take longer than the listening time: ten turns at 20 min⁻¹ are 30 s. */
     @Test
     void aSlowRunTakesItsTurns() {
-        assertThat(HouseTimes.HOUSE.run(20, false)).isEqualTo(30);
-        assertThat(HouseTimes.HOUSE.run(100, false)).isEqualTo(20);
-        assertThat(HouseTimes.HOUSE.run(100, true)).isEqualTo(40);
+        assertThat(HouseTimes.of(Rules.shipped()).run(20, false)).isEqualTo(30);
+        assertThat(HouseTimes.of(Rules.shipped()).run(100, false)).isEqualTo(20);
+        assertThat(HouseTimes.of(Rules.shipped()).run(100, true)).isEqualTo(40);
     }
 
     /** One stop for however many stop-to-shift levers move; none for a lever that shifts turning. */
@@ -120,9 +121,9 @@ class RunOrderTest {
     void stoppingIsPaidOnceAMove() {
         MachineDescription machine = Machines.lathe("50 100 200 400", lever("a", "1 2"), lever("b", "1 2", Shifting.SHIFTS_TURNING));
         List<Route> routes = machine.train().routes();
-        assertThat(HouseTimes.HOUSE.move(machine.train(), routes.get(0), routes.get(1))).isEqualTo(5);
-        assertThat(HouseTimes.HOUSE.move(machine.train(), routes.get(0), routes.get(2))).isEqualTo(15);
-        assertThat(HouseTimes.HOUSE.move(machine.train(), routes.get(0), routes.get(3))).isEqualTo(20);
-        assertThat(HouseTimes.HOUSE.move(machine.train(), routes.get(0), routes.get(0))).isZero();
+        assertThat(HouseTimes.of(Rules.shipped()).move(machine.train(), routes.get(0), routes.get(1))).isEqualTo(5);
+        assertThat(HouseTimes.of(Rules.shipped()).move(machine.train(), routes.get(0), routes.get(2))).isEqualTo(15);
+        assertThat(HouseTimes.of(Rules.shipped()).move(machine.train(), routes.get(0), routes.get(3))).isEqualTo(20);
+        assertThat(HouseTimes.of(Rules.shipped()).move(machine.train(), routes.get(0), routes.get(0))).isZero();
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.coverage;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static tallledger.core.Machines.lever;
@@ -26,7 +27,7 @@ import tallledger.core.machine.MachineDescription;
 class RunPlannerTest {
 
     private static RunPlanner planner(MachineDescription machine) {
-        return new RunPlanner(machine.speeds(), Elements.of(machine.train()), HouseTimes.HOUSE);
+        return new RunPlanner(machine.speeds(), Elements.of(machine.train()), Rules.shipped());
     }
 
     private static List<String> names(MachineDescription machine, RunPlan plan) {
@@ -77,13 +78,13 @@ class RunPlannerTest {
                 LeverPattern.ROW, MovedBy.PIN);
         Stage wheels = new Stage("wheels", StageKind.CHANGE_WHEELS, Shifting.STOP_TO_SHIFT, Machines.lever("x", "a b").positions());
         double lever = moving(byLever);
-        assertThat(moving(byPin) - lever).isCloseTo(180 - HouseTimes.HOUSE.lever(), offset(1e-9));
+        assertThat(moving(byPin) - lever).isCloseTo(180 - HouseTimes.of(Rules.shipped()).lever(), offset(1e-9));
         assertThat(moving(wheels)).isEqualTo(moving(byPin));
     }
 
     private static double moving(Stage stage) {
         MachineDescription machine = Machines.lathe("100 200", stage);
-        return HouseTimes.HOUSE.move(machine.train(), machine.train().routes().get(0), machine.train().routes().get(1));
+        return HouseTimes.of(Rules.shipped()).move(machine.train(), machine.train().routes().get(0), machine.train().routes().get(1));
     }
 
     /** Every set of five is tried by brute force: 165 s is the quickest, and there are six sets that obey the rule. */
@@ -100,7 +101,7 @@ class RunPlannerTest {
             if (set.size() == 5 && covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(11)) && climbs(machine.speeds(), set)) {
                 sets++;
                 quickest = Math.min(quickest, RunOrder.of(Situation.of(machine.speeds(), elements, Map.of(), List.of(), Optional.empty(),
-                        OptionalDouble.empty(), HouseTimes.HOUSE), set).seconds());
+                        OptionalDouble.empty(), Rules.shipped()), set).seconds());
             }
         }
         assertThat(sets).isEqualTo(6);
@@ -111,9 +112,14 @@ class RunPlannerTest {
         return set.stream().mapToLong(elements::mask).reduce(0, (a, b) -> a | b) == elements.reachable();
     }
 
+    private static double rpm(SpeedTable table, Route route) {
+        return table.speedOf(route).map(ColdSpindle.of(table, Rules.shipped())::placed).orElseThrow();
+    }
+
     private static boolean climbs(SpeedTable table, List<Route> set) {
-        double[] rpm = set.stream().mapToDouble(r -> Situation.rpm(table, r)).sorted().toArray();
-        return IntStream.range(1, rpm.length).allMatch(i -> rpm[i] <= ColdSpindle.reach(table, rpm[i - 1]));
+        ColdSpindle cold = ColdSpindle.of(table, Rules.shipped());
+        double[] rpm = set.stream().mapToDouble(r -> rpm(table, r)).sorted().toArray();
+        return IntStream.range(1, rpm.length).allMatch(i -> rpm[i] <= cold.reach(rpm[i - 1]));
     }
 
     /** Random boxes against brute force over all subsets: the same fewest count. */
@@ -159,8 +165,8 @@ class RunPlannerTest {
         assertThat(plan.timeRatio()).isBetween(1.0, 1.03);
         double highest = 0;
         for (RunPlan.PlannedRun run : plan.runs()) {
-            double rpm = Situation.rpm(machine.speeds(), run.route());
-            assertThat(highest == 0 || rpm <= ColdSpindle.reach(machine.speeds(), highest)).isTrue();
+            double rpm = rpm(machine.speeds(), run.route());
+            assertThat(highest == 0 || rpm <= ColdSpindle.of(machine.speeds(), Rules.shipped()).reach(highest)).isTrue();
             highest = Math.max(highest, rpm);
         }
     }
@@ -224,7 +230,7 @@ class RunPlannerTest {
             }
             Optional<Route> standing = outcomes.keySet().stream().findFirst();
             OptionalDouble highest = random.nextInt(4) == 0 || outcomes.isEmpty() ? OptionalDouble.empty()
-                    : outcomes.keySet().stream().mapToDouble(r -> Situation.rpm(machine.speeds(), r)).max();
+                    : outcomes.keySet().stream().mapToDouble(r -> rpm(machine.speeds(), r)).max();
             for (School school : School.values()) {
                 RunPlan plan = org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(10),
                         () -> planner(machine).plan(school, 600, outcomes, passed, standing, highest));

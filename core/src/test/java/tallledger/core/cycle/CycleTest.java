@@ -14,12 +14,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.cycle.CycleResult.Verdict;
 import tallledger.core.cycle.CycleScript.Whose;
+import tallledger.core.cycle.CycleScripts.Setting;
+import tallledger.core.rules.Rules;
 import tallledger.core.reason.Refused;
 
 class CycleTest {
 
     private static CycleResult run(CycleScript script, String log) {
-        return CycleResult.of(script, CycleLog.parse(log.replace(" / ", "\n"), script));
+        return CycleResult.of(script, CycleLog.parse(log.replace(" / ", "\n"), script.events()), Rules.shipped());
     }
 
     private static List<String> said(CycleResult result) {
@@ -27,7 +29,7 @@ class CycleTest {
     }
 
     private static CycleScript house(String code) {
-        return CycleScripts.of(code, Map.of());
+        return CycleScripts.of(code, Map.of(), Rules.shipped());
     }
 
     @Test
@@ -53,7 +55,7 @@ class CycleTest {
 
     @Test
     void aDwellIsJudgedAtEachEnd() {
-        CycleScript script = CycleScripts.of("table-reversal", Map.of("dwell-left", new BigDecimal("4"), "dwell-right", new BigDecimal("4")));
+        CycleScript script = CycleScripts.of("table-reversal", Map.of(Setting.DWELL_LEFT, new BigDecimal("4"), Setting.DWELL_RIGHT, new BigDecimal("4")), Rules.shipped());
         // 4 s ± a quarter: 3 to 5, and 0.2 s of hand.
         CycleResult result = run(script, "left-dog 0 / leaves-left 4.2 / right-dog 9 / leaves-right 11 / left-dog 16");
         assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right EARLY", "left-dog RIGHT");
@@ -61,7 +63,7 @@ class CycleTest {
 
     @Test
     void sparkOutCountsItsPassesExactly() {
-        CycleScript script = CycleScripts.of("spark-out", Map.of("passes", new BigDecimal("3")));
+        CycleScript script = CycleScripts.of("spark-out", Map.of(Setting.PASSES, new BigDecimal("3")), Rules.shipped());
         assertThat(run(script, "at-zero 0 / pass 3 / pass 6 / pass 9 / chuck-stops 10 / wheel-stops 11 / table-parks 13").isRight()).isTrue();
         assertThat(said(run(script, "at-zero 0 / pass 3 / pass 6 / chuck-stops 10 / wheel-stops 11 / table-parks 13"))).contains("pass MISSING");
         assertThat(said(run(script, "at-zero 0 / pass 3 / pass 6 / pass 9 / pass 12 / chuck-stops 14 / wheel-stops 15 / table-parks 17"))).contains("pass EXTRA");
@@ -161,7 +163,7 @@ class CycleTest {
     @ParameterizedTest
     @CsvSource({"0.5, RIGHT", "0.6, LATE"})
     void aDwellMayBeNoneAndIsSetForEachEnd(String leaves, Verdict verdict) {
-        CycleScript script = CycleScripts.of("table-reversal", Map.of("dwell-left", BigDecimal.ZERO, "dwell-right", new BigDecimal("4")));
+        CycleScript script = CycleScripts.of("table-reversal", Map.of(Setting.DWELL_LEFT, BigDecimal.ZERO, Setting.DWELL_RIGHT, new BigDecimal("4")), Rules.shipped());
         CycleResult result = run(script, "left-dog 0 / leaves-left " + leaves + " / right-dog 9 / leaves-right 13 / left-dog 20");
         assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left " + verdict, "right-dog RIGHT", "leaves-right RIGHT", "left-dog RIGHT");
     }
@@ -169,7 +171,7 @@ class CycleTest {
     /** The machine's own book may want a quarter of an hour of standing still: that is no house rule any more, and it says so. */
     @Test
     void aWaitIsAsLongAsItIsSet() {
-        CycleScript script = CycleScripts.of("guard", Map.of("wait", new BigDecimal("900")));
+        CycleScript script = CycleScripts.of("guard", Map.of(Setting.WAIT, new BigDecimal("900")), Rules.shipped());
         String log = "runs 0 / guard-opened 3 / stops 5 / guard-closed 9 / stays-stopped %s / started 1000";
         assertThat(run(script, log.formatted("909")).isRight()).isTrue();
         assertThat(said(run(script, log.formatted("900")))).contains("stays-stopped EARLY");
@@ -182,7 +184,7 @@ class CycleTest {
     @ParameterizedTest
     @ValueSource(strings = {"pedal-down 0", "pedal down 0", "Pedal Down  0", " PEDAL-down 0 "})
     void aLogTakesTheWordsOnTheKeys(String line) {
-        assertThat(CycleLog.parse(line, house("pedal")).taps().get(0).event()).isEqualTo("pedal-down");
+        assertThat(CycleLog.parse(line, CycleScripts.events("pedal")).taps().get(0).event()).isEqualTo("pedal-down");
     }
 
     @Test
@@ -198,7 +200,7 @@ class CycleTest {
     @ParameterizedTest
     @CsvSource({"runs, log.line", "runs 5 / guard-opened 3, log.order", "dances 3, log.event", "runs 20000, log.late", "'', log.empty"})
     void aLogThatCannotBeNamesItsLine(String log, String code) {
-        assertThatThrownBy(() -> CycleLog.parse(log.replace(" / ", "\n"), house("guard"))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> CycleLog.parse(log.replace(" / ", "\n"), CycleScripts.events("guard"))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 
     @ParameterizedTest

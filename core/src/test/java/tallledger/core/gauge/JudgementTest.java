@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class JudgementTest {
 
-    private static final Limit LIMIT = Limit.aboutSpeed(new BigDecimal("100"), Limit.HOUSE_SPEED_TOLERANCE);
+    private static final Limit LIMIT = Limit.aboutSpeed(new BigDecimal("100"), new BigDecimal("0.06"));
 
     @ParameterizedTest
     @CsvSource({"105,1,WITHIN", "105.5,1,TOO_CLOSE_TO_CALL", "107,1,TOO_CLOSE_TO_CALL", "107.1,1,OUTSIDE", "94.9,1,TOO_CLOSE_TO_CALL",
@@ -22,7 +22,7 @@ class JudgementTest {
     /** 0.06 · 31.5 = 1.89 has no exact binary form; in decimals 33.39 is on the limit, not over it. */
     @Test
     void comparesInDecimals() {
-        Limit limit = Limit.aboutSpeed(new BigDecimal("31.5"), Limit.HOUSE_SPEED_TOLERANCE);
+        Limit limit = Limit.aboutSpeed(new BigDecimal("31.5"), new BigDecimal("0.06"));
         assertThat(limit.upper()).isEqualByComparingTo("33.39");
         assertThat(Judgement.of(new BigDecimal("33.39"), 0, limit).verdict()).isEqualTo(Verdict.WITHIN);
     }

@@ -1,5 +1,7 @@
 package tallledger.core.gauge;
 
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -15,7 +17,8 @@ import tallledger.core.reason.Reason;
 class UncertaintyTest {
 
     private static final Offset<Double> CLOSE = within(1e-9);
-    private static final Uncertainty BACKLASH = Gauge.HOUSE_INDICATOR.difference(BigDecimal.ZERO, new BigDecimal("0.01")).repeated(List.of(0.10, 0.12, 0.14));
+    private static final Gauge INDICATOR = Rules.shipped().gauge(Rule.INDICATOR);
+    private static final Uncertainty BACKLASH = INDICATOR.difference(BigDecimal.ZERO, new BigDecimal("0.01")).repeated(List.of(0.10, 0.12, 0.14));
 
     @Test
     void aReadingIsItsDigitAndItsCalibration() {
@@ -28,13 +31,13 @@ class UncertaintyTest {
     /** 0.1 typed where the gauge shows 0.001 is known to 0.1 only. */
     @Test
     void theCoarserOfDigitAndResolutionCounts() {
-        assertThat(Gauge.HOUSE_INDICATOR.reading(new BigDecimal("0.1"), new BigDecimal("0.1")).digit()).isCloseTo(0.1 / Math.sqrt(12), CLOSE);
-        assertThat(Gauge.HOUSE_INDICATOR.reading(new BigDecimal("0.1"), new BigDecimal("0.0001")).digit()).isCloseTo(0.001 / Math.sqrt(12), CLOSE);
+        assertThat(INDICATOR.reading(new BigDecimal("0.1"), new BigDecimal("0.1")).digit()).isCloseTo(0.1 / Math.sqrt(12), CLOSE);
+        assertThat(INDICATOR.reading(new BigDecimal("0.1"), new BigDecimal("0.0001")).digit()).isCloseTo(0.001 / Math.sqrt(12), CLOSE);
     }
 
     @Test
     void aDifferenceOfTwoReadingsLeavesRootTwoOfTheDigitOpen() {
-        Uncertainty difference = Gauge.HOUSE_INDICATOR.difference(new BigDecimal("0.2"), new BigDecimal("0.01"));
+        Uncertainty difference = INDICATOR.difference(new BigDecimal("0.2"), new BigDecimal("0.01"));
         assertThat(difference.digit()).isCloseTo(Math.sqrt(2) * 0.01 / Math.sqrt(12), CLOSE);
         assertThat(difference.calibration()).isCloseTo(0.01 * 0.2 / 2, CLOSE);
     }
@@ -102,8 +105,8 @@ class UncertaintyTest {
     /** 0.12 ± 0.05: not proven below 0.15, proven below 0.40. */
     @Test
     void backlashOfThreeScatteringRepeatsIsWorkableNotSound() {
-        assertThat(HouseLimits.BACKLASH.reached(new BigDecimal("0.12"), BACKLASH.expanded()).grade()).contains(Grade.WORKABLE);
-        assertThat(HouseLimits.BACKLASH.reached(new BigDecimal("0.12"), 0.008).grade()).contains(Grade.SOUND);
+        assertThat(Rules.shipped().graded(Rule.BACKLASH).reached(new BigDecimal("0.12"), BACKLASH.expanded()).grade()).contains(Grade.WORKABLE);
+        assertThat(Rules.shipped().graded(Rule.BACKLASH).reached(new BigDecimal("0.12"), 0.008).grade()).contains(Grade.SOUND);
     }
 
     @ParameterizedTest

@@ -1,5 +1,7 @@
 package tallledger.core.geometry;
 
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
@@ -18,7 +20,6 @@ import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Grade;
-import tallledger.core.gauge.HouseLimits;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -80,10 +81,10 @@ class RoundTest {
         assertThatThrownBy(() -> round(73, a -> 1)).isInstanceOf(Refused.class);
     }
 
-    private static final Rounds NOSE = new Rounds(HouseLimits.LATHE_NOSE);
+    private static final Rounds NOSE = new Rounds(Rule.LATHE_NOSE);
 
     private static StepJudgement judged(String readings, String swept, LengthUnit unit) {
-        return NOSE.weigh(new Values(Map.of("readings", readings, "swept", swept), unit));
+        return NOSE.weigh(new Values(Map.of("readings", readings, "swept", swept), unit), Rules.shipped());
     }
 
     /** House indicator: u = √((√2·0.001/√12)² + (0.01·TIR/2)²), U = 2u: 0.0008 at 0.008; within the 0.010 of a rebuilt nose. */
@@ -94,7 +95,7 @@ class RoundTest {
         assertThat(good.grade()).contains(Grade.REBUILT);
         assertThat(good.because()).extracting(Reason::code).containsExactly("graded.within", "round.shape");
         assertThat(good.because().get(1).arguments()).startsWith(new BigDecimal("3.4"), BigDecimal.valueOf(180));
-        assertThat(NOSE.read(new Values(Map.of("readings", "0 0 0 0 0 0 0 .008"), LengthUnit.MM)).uncertainty().expanded()).isCloseTo(0.00082, offset(0.00001));
+        assertThat(NOSE.read(new Values(Map.of("readings", "0 0 0 0 0 0 0 .008"), LengthUnit.MM)).uncertainty(Rules.shipped()).expanded()).isCloseTo(0.00082, offset(0.00001));
     }
 
     /** What the dial showed between the readings counts where it is more. */

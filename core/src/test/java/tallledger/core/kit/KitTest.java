@@ -1,5 +1,6 @@
 package tallledger.core.kit;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -76,7 +77,7 @@ class KitTest {
     @ParameterizedTest
     @CsvSource({"1850, 120, 90, 2000, lift.too-much, 60", "1850, 120, 90, 2500, lift.tight, 440", "280, '', '', 1000, lift.enough, 720", "1 850 kg, 120 kg, '', 5000, lift.enough, 3030"})
     void theLiftCarriesMachineSkidAndExtras(String machine, String skid, String extras, String carries, String code, String left) {
-        var says = Lift.parse(machine, skid, extras, carries, "the keeper").says();
+        var says = Lift.parse(machine, skid, extras, carries, "the keeper").says(Rules.shipped());
         assertThat(says.code()).isEqualTo(code);
         assertThat(says.arguments().get(2).toString()).isEqualTo(left);
     }

@@ -1,5 +1,7 @@
 package tallledger.core.motion;
 
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -11,7 +13,6 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.LengthUnit;
@@ -20,6 +21,9 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 
 class MotionTest {
+
+    private static final BigDecimal FEED = Rules.shipped().share(Rule.FEED_TOLERANCE);
+    private static final BigDecimal RAPID = Rules.shipped().share(Rule.RAPID_TOLERANCE);
 
     private static TypedLength mm(String typed) {
         return TypedLength.parse(typed, LengthUnit.MM);
@@ -43,10 +47,10 @@ class MotionTest {
         FeedReading minute = FeedReading.perMinute(mm("100"), TypedNumber.parse("60.0"));
         assertThat(minute.rate()).isEqualByComparingTo("100");
         // The last digit typed is 1 mm, 1/√12 = 0.289 mm, coarser than the rule; the seconds' is 0.1 s, 0.029 s beside the hand's 0.1.
-        assertThat(minute.expanded()).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.0288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
-        assertThat(FeedReading.perMinute(mm("100"), TypedNumber.parse("60")).expanded()).as("whole seconds leave more open")
+        assertThat(minute.expanded(Rules.shipped())).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.0288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
+        assertThat(FeedReading.perMinute(mm("100"), TypedNumber.parse("60")).expanded(Rules.shipped())).as("whole seconds leave more open")
                 .isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
-        assertThat(FeedReading.perMinute(mm("100.0"), TypedNumber.parse("60.0")).expanded()).as("the rule's 0.125 mm")
+        assertThat(FeedReading.perMinute(mm("100.0"), TypedNumber.parse("60.0")).expanded(Rules.shipped())).as("the rule's 0.125 mm")
                 .isCloseTo(2 * 100 * Math.hypot(0.125 / 100, Math.hypot(0.1, 0.0288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
         assertThat(FeedReading.perTurn(mm("20.0"), new BigDecimal("100")).rate()).isEqualByComparingTo("0.2");
     }
@@ -54,10 +58,10 @@ class MotionTest {
     @Test
     void aFeedIsJudgedWithinTenPerCent() {
         Optional<BigDecimal> chart = Optional.of(new BigDecimal("100"));
-        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
-        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
-        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.FEED_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
-        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FeedReading.RAPID_TOLERANCE).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, RAPID, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
     }
 
     @ParameterizedTest
@@ -70,8 +74,7 @@ class MotionTest {
     void fiveTripsHaveARange() {
         Trips trips = Trips.of(numbers("0.00 0.02 0.01 0.03 0.01"));
         assertThat(trips.range()).isEqualByComparingTo("0.03");
-        assertThat(trips.reached(0.001).grade()).contains(Grade.REBUILT);
-        assertThat(Trips.of(numbers("0 0 0 0.06 0")).reached(0.001).verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(Trips.of(numbers("0 0 0 0.06 0")).range()).isEqualByComparingTo("0.06");
         assertThat(code(() -> Trips.of(numbers("0 0 0 0")))).isEqualTo("trips.count");
     }
 
@@ -83,7 +86,7 @@ class MotionTest {
                 new Backlash.Station("right", numbers(right))));
         assertThat(backlash.greatest()).isEqualByComparingTo(greatest);
         assertThat(backlash.wear()).isEqualByComparingTo(wear);
-        assertThat(backlash.says().code()).isEqualTo(says);
+        assertThat(backlash.says(Rules.shipped()).code()).isEqualTo(says);
     }
 
     @Test

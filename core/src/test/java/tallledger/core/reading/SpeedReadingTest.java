@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
@@ -7,7 +8,6 @@ import static org.assertj.core.data.Offset.offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.reason.Refused;
 
 class SpeedReadingTest {
@@ -17,21 +17,21 @@ class SpeedReadingTest {
     void tenTurnsAtTheLowestSpeedAreGoodToHalfAPercent() {
         SpeedReading reading = SpeedReading.byTaps("10", "19.05");
         assertThat(reading.rpm()).isEqualByComparingTo("31.50");
-        assertThat(reading.expanded()).isCloseTo(0.33081, offset(1e-5));
-        assertThat(reading.expanded() / 2 / 31.5).isCloseTo(0.00525, offset(1e-5));
+        assertThat(reading.expanded(Rules.shipped())).isCloseTo(0.33081, offset(1e-5));
+        assertThat(reading.expanded(Rules.shipped()) / 2 / 31.5).isCloseTo(0.00525, offset(1e-5));
     }
 
     /** u = √((0.1/√12)² + (0.005·200/2)²) = √(0.02887² + 0.5²) = 0.50083; U = 1.0017. */
     @Test
     void aTachometerCarriesItsDigitAndItsCertificate() {
-        SpeedReading reading = SpeedReading.byTachometer("200.0", Gauge.HOUSE_TACHOMETER);
-        assertThat(reading.expanded()).isCloseTo(1.0017, offset(1e-4));
+        SpeedReading reading = SpeedReading.byTachometer("200.0");
+        assertThat(reading.expanded(Rules.shipped())).isCloseTo(1.0017, offset(1e-4));
     }
 
     /** Typed without a decimal the last digit is worth 1: u = √((1/√12)² + 0.5²) = 0.57735; U = 1.1547. */
     @Test
     void aCoarselyWrittenReadingIsLessCertain() {
-        assertThat(SpeedReading.byTachometer("200", Gauge.HOUSE_TACHOMETER).expanded()).isCloseTo(1.1547, offset(1e-4));
+        assertThat(SpeedReading.byTachometer("200").expanded(Rules.shipped())).isCloseTo(1.1547, offset(1e-4));
     }
 
     /** 126.0 from 4 marks is 31.5: u = √((0.1/√12)² + (0.002·126/2)²)/4 = √(0.02887² + 0.126²)/4 = 0.03232; U = 0.0646. */
@@ -39,7 +39,7 @@ class SpeedReadingTest {
     void anOpticalReadingIsSharedAmongItsMarks() {
         SpeedReading reading = SpeedReading.shown(Method.OPTICAL, "126.0", "4");
         assertThat(reading.rpm()).isEqualByComparingTo("31.5");
-        assertThat(reading.expanded()).isCloseTo(0.0646, offset(1e-4));
+        assertThat(reading.expanded(Rules.shipped())).isCloseTo(0.0646, offset(1e-4));
         assertThat(reading.typed()).isEqualTo("126.0 from 4 marks");
         assertThatThrownBy(() -> SpeedReading.shown(Method.OPTICAL, "126", "2.5")).isInstanceOfSatisfying(Refused.class,
                 refused -> assertThat(refused.reason().code()).isEqualTo("optical.marks"));
@@ -48,8 +48,8 @@ class SpeedReadingTest {
     /** The machine's own display is trusted least: 2 % against the tachometer's 0.5 %. */
     @Test
     void instrumentsDifferInTheirTrust() {
-        assertThat(SpeedReading.shown(Method.DISPLAY, "1000", "").expanded()).isGreaterThan(SpeedReading.shown(Method.STROBE, "1000", "").expanded());
-        assertThat(SpeedReading.shown(Method.STROBE, "1000", "").expanded()).isGreaterThan(SpeedReading.shown(Method.CONTACT_TACHOMETER, "1000", "").expanded());
+        assertThat(SpeedReading.shown(Method.DISPLAY, "1000", "").expanded(Rules.shipped())).isGreaterThan(SpeedReading.shown(Method.STROBE, "1000", "").expanded(Rules.shipped()));
+        assertThat(SpeedReading.shown(Method.STROBE, "1000", "").expanded(Rules.shipped())).isGreaterThan(SpeedReading.shown(Method.CONTACT_TACHOMETER, "1000", "").expanded(Rules.shipped()));
     }
 
     @Test
@@ -67,7 +67,7 @@ class SpeedReadingTest {
 
     @Test
     void refusesASpeedNoMachineTurns() {
-        assertThatThrownBy(() -> SpeedReading.byTachometer("10 000 000", Gauge.HOUSE_TACHOMETER)).isInstanceOfSatisfying(
+        assertThatThrownBy(() -> SpeedReading.byTachometer("10 000 000")).isInstanceOfSatisfying(
                 Refused.class, refused -> assertThat(refused.reason().code()).isEqualTo("speed.impossible"));
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.supply;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -25,7 +26,7 @@ class SupplyTest {
     }
 
     private static List<String> codes(SupplyReading reading, SupplyPlate plate) {
-        return reading.against(plate).stream().map(p -> p.because().code()).toList();
+        return reading.against(plate, Rules.shipped()).stream().map(p -> p.because().code()).toList();
     }
 
     @Test
@@ -47,7 +48,7 @@ class SupplyTest {
 
     @Test
     void anotherFrequencyTurnsEverythingFaster() {
-        var point = reading("400 400 400", "60", Source.MAINS, "").against(PLATE).get(0);
+        var point = reading("400 400 400", "60", Source.MAINS, "").against(PLATE, Rules.shipped()).get(0);
         assertThat(point.because().code()).isEqualTo("supply.hertz-off");
         assertThat((Double) point.because().arguments().get(2)).isEqualTo(1.2);
     }

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
@@ -61,7 +62,7 @@ class CatalogueTest {
     }
 
     private static List<String> ids(MachineDescription machine) {
-        return Catalogue.of(machine).stream().map(Step::id).toList();
+        return Catalogue.of(machine, Rules.shipped()).stream().map(Step::id).toList();
     }
 
     private static FitOut fitOut(List<Axis> axes, Set<Feature> features) {
@@ -127,12 +128,12 @@ class CatalogueTest {
     void everyFeatureOfAFamilyMakesAStepOrChangesOne(Family family) {
         Set<Feature> all = new HashSet<>(Feature.of(family));
         all.remove(Feature.POWER_DRAWBAR);
-        List<Step> with = Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), all)));
+        List<Step> with = Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), all)), Rules.shipped());
         for (Feature feature : all) {
             Set<Feature> less = new HashSet<>(all);
             less.remove(feature);
             all.stream().filter(f -> f.needs().filter(feature::equals).isPresent()).forEach(less::remove);
-            assertThat(Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), less)))).as(family + " without " + feature)
+            assertThat(Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), less)), Rules.shipped())).as(family + " without " + feature)
                     .satisfiesAnyOf(steps -> assertThat(steps).hasSizeLessThan(with.size()), steps -> assertThat(feature).isEqualTo(Feature.DWELL));
         }
     }

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -63,7 +64,7 @@ class DaysByHandTest {
                 spindle.blame().map(DaysByHandTest::blame).orElse("no blame"),
                 "causes " + spindle.causes().stream().map(c -> c.kind().name()).toList(),
                 "repeats " + ledger.repeats() + names(survey.repeats()) + " refused " + names(RunGate.refused(whole)).stream().sorted().toList()
-                        + " start due " + StartCheck.isDue(book.entries(), book.now()) + " judged " + JudgedBy.newestFirst(book.entries()).stream().map(j -> j.version() + " " + j.hash()).toList()));
+                        + " start due " + StartCheck.isDue(book.entries(), Rules.shipped(), book.now()) + " judged " + JudgedBy.descriptions(book.entries()).stream().map(j -> j.version() + " " + j.hash()).toList()));
     }
 
     private String next(SheetPlan plan) {
@@ -142,7 +143,7 @@ class DaysByHandTest {
         run("B", "3", "300", Symptom.GROWLS);
         run("C", "1", "");
         run("C", "2", "852");
-        write(SurveyEntries.check(By.of(book.now(), ME), SurveyBook.BASIS, DriveCheck.BRAKE, true, "5.5", ""));
+        write(SurveyEntries.check(By.of(book.now(), ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "5.5", ""));
         write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_SPEED, ""));
         run("A", "3", "75.9");

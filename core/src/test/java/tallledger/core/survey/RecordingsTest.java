@@ -1,11 +1,11 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -21,10 +21,7 @@ import tallledger.core.evidence.Values;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
-import tallledger.core.gauge.GradedLimit;
-import tallledger.core.gauge.HouseLimits;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.gauge.Shown;
@@ -46,7 +43,7 @@ class RecordingsTest {
     }
 
     private static StepJudgement judge(Recording<?> recording, String text) {
-        return recording.weigh(values(LengthUnit.MM, text));
+        return recording.weigh(values(LengthUnit.MM, text), Rules.shipped());
     }
 
     private static String refused(Recording<?> recording, String text) {
@@ -69,7 +66,7 @@ class RecordingsTest {
                 .isEqualTo(Outcome.PROVEN);
     }
 
-    private static final Recording<?> PLAY = new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true);
+    private static final Recording<?> PLAY = new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true);
 
     @ParameterizedTest
     @CsvSource({"0.005, REBUILT", "0.020, SOUND", "0.060, WORKABLE"})
@@ -88,10 +85,10 @@ class RecordingsTest {
 
     @Test
     void anInchMachineIsReadInInches() {
-        StepJudgement judged = PLAY.weigh(values(LengthUnit.INCH, "value=5 tenths"));
+        StepJudgement judged = PLAY.weigh(values(LengthUnit.INCH, "value=5 tenths"), Rules.shipped());
         // U = 2·√((√2·0.00254/√12)² + (0.01·0.0127/2)²) = 0.0021 mm: the last digit typed is a tenth.
         assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
-        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005")).because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
+        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005"), Rules.shipped()).because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
     }
 
     @ParameterizedTest
@@ -102,7 +99,7 @@ class RecordingsTest {
 
     @Test
     void aBearingMayRiseSoMuch() {
-        Recording<?> rise = new Recordings.Rise(HouseLimits.BEARING_RISE);
+        Recording<?> rise = new Recordings.Rise(Rule.BEARING_RISE);
         assertThat(judge(rise, "cold=18.5|hot=38.0").grade()).contains(Grade.REBUILT);
         assertThat(judge(rise, "cold=18.5|hot=70.0").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(judge(rise, "cold=20.0|hot=19.5").grade()).as("colder is no rise").contains(Grade.REBUILT);
@@ -111,7 +108,7 @@ class RecordingsTest {
 
     @Test
     void aScaledLimitWantsALength() {
-        Recording<?> tram = new Recordings.Scaled(HouseLimits.SQUARE_300, BigDecimal.valueOf(300));
+        Recording<?> tram = new Recordings.Scaled(Rule.SQUARE_300, BigDecimal.valueOf(300));
         assertThat(judge(tram, "value=0.020|over=600 mm").grade()).contains(Grade.REBUILT);
         assertThat(refused(tram, "value=0.020|over=0")).isEqualTo("over number.not-positive");
         assertThat(refused(tram, "value=0.020")).isEqualTo("over number.missing");
@@ -222,13 +219,5 @@ class RecordingsTest {
         assertThat(refused(spark, "passes=2|log=")).isEqualTo("log log.empty");
         assertThat(refused(new WatchedCycle("own"), "script=runs|log=runs 0")).isEqualTo("title cycle.title");
         assertThat(refused(new WatchedCycle("own"), "title=x|script=|log=runs 0")).isEqualTo("script script.events");
-    }
-
-    @Test
-    void aLimitOfOneValueIsTheSameInEveryGrade() {
-        GradedLimit one = GradedLimit.same(new BigDecimal("0.05"), "mm");
-        assertThat(List.of(one.rebuilt(), one.sound(), one.workable())).containsOnly(new BigDecimal("0.05"));
-        assertThat(one.over(new BigDecimal("600"), new BigDecimal("300")).sound()).isEqualByComparingTo("0.1");
-        assertThatThrownBy(() -> new GradedLimit(BigDecimal.TEN, BigDecimal.ONE, BigDecimal.ONE, "mm")).isInstanceOf(Refused.class);
     }
 }

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
@@ -19,8 +21,6 @@ import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.ByHand;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.HouseLimits;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
@@ -35,8 +35,8 @@ class RecordsByHandTest {
     private final List<String> lines = new ArrayList<>();
 
     private void record(String what, Recording<?> recording, String... typed) {
-        lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye") + (recording.isTimed() ? ", timed" : "") + recording.limit().map(l -> ", limit " + l).orElse("")
-                + ", fields " + recording.fields().stream().map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + f.start() + "'" + (f.must() ? "" : " may") + f.choices()).toList());
+        lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye") + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + l).orElse("")
+                + ", fields " + recording.fields().stream().map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'" + (f.must() ? "" : " may") + f.choices()).toList());
         for (String text : typed) {
             LengthUnit unit = text.startsWith("in:") ? LengthUnit.INCH : LengthUnit.MM;
             lines.add("  " + text + " -> " + judged(recording, text.replace("in:", ""), unit));
@@ -51,7 +51,7 @@ class RecordsByHandTest {
             }
         }
         try {
-            StepJudgement j = recording.weigh(new Values(values, unit));
+            StepJudgement j = recording.weigh(new Values(values, unit), Rules.shipped());
             return j.outcome() + j.grade().map(g -> " " + g).orElse("") + j.worse().map(w -> " worse " + w).orElse("") + " " + j.because().stream().map(RecordsByHandTest::said).toList();
         } catch (Refused refused) {
             return "refused at " + refused.field().orElse("?") + ": " + refused.reason().code();
@@ -69,10 +69,10 @@ class RecordsByHandTest {
         record("note", new Recordings.Note(), "text=4711", "text= ");
         record("count", new Recordings.Count(Optional.of(3)), "count=3", "count=2", "count=4", "count=2.5", "count=", "count=-1");
         record("count unclaimed", new Recordings.Count(Optional.empty()), "count=3");
-        record("play", new Recordings.Measure(HouseLimits.PLAY, Gauge.HOUSE_INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030", "value=0.060", "value=0.080", "value=0.090", "value=0.02", "value=0.1", "value=-0.01", "value=x", "in:value=.001", "in:value=.0005");
-        record("nose", new Recordings.Measure(HouseLimits.LATHE_NOSE, Gauge.HOUSE_INDICATOR, true), "value=0.009", "value=0.012", "value=0.039", "value=0.05");
-        record("parallel", new Recordings.Scaled(HouseLimits.PARALLEL_300, BigDecimal.valueOf(300)), "value=0.010|over=300", "value=0.010|over=150", "value=0.002|over=600", "value=0.05|over=100", "value=0.01|over=0", "value=0.01|over=", "value=-0.01|over=300");
-        record("rise", new Recordings.Rise(HouseLimits.BEARING_RISE), "cold=18.5|hot=30", "cold=18.5|hot=45", "cold=18.5|hot=60", "cold=20|hot=19", "cold=20|hot=90", "cold=20|hot=");
+        record("play", new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030", "value=0.060", "value=0.080", "value=0.090", "value=0.02", "value=0.1", "value=-0.01", "value=x", "in:value=.001", "in:value=.0005");
+        record("nose", new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true), "value=0.009", "value=0.012", "value=0.039", "value=0.05");
+        record("parallel", new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300)), "value=0.010|over=300", "value=0.010|over=150", "value=0.002|over=600", "value=0.05|over=100", "value=0.01|over=0", "value=0.01|over=", "value=-0.01|over=300");
+        record("rise", new Recordings.Rise(Rule.BEARING_RISE), "cold=18.5|hot=30", "cold=18.5|hot=45", "cold=18.5|hot=60", "cold=20|hot=19", "cold=20|hot=90", "cold=20|hot=");
         record("feed", new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.SLOWEST), "distance=10.0|turns=50", "distance=11.5|turns=50", "distance=5 mm|turns=50", "distance=10|turns=0", "distance=|turns=3", "in:distance=.400|turns=50");
         record("feed by the minute", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("100")), MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6", "distance=100|seconds=50", "distance=5|seconds=0.6");
         record("rapid", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), MotionRecordings.Feed.Rate.RAPID), "distance=400|seconds=8.0", "distance=400|seconds=9", "distance=400|seconds=12", "distance=400|seconds=6");

@@ -1,5 +1,11 @@
 package tallledger.core.survey;
 
+import tallledger.core.ledger.By;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Rule;
+import java.util.stream.Stream;
+import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
@@ -38,7 +44,7 @@ class StandsByItselfTest {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
         StepResult metric = book.ledger().latest().get("backlash.table");
-        StepResult inches = Survey.fold(inch(METRIC), book.entries()).steps().latest().get("backlash.table");
+        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), book.entries()).steps().latest().get("backlash.table");
         assertThat(metric.judgement().grade()).contains(Grade.REBUILT);
         assertThat(inches.judgement()).isEqualTo(metric.judgement());
         assertThat(inches.otherwiseThen()).isEmpty();
@@ -53,8 +59,8 @@ class StandsByItselfTest {
         Map<String, Object> old = new java.util.HashMap<>(written.draft().payload());
         old.keySet().removeAll(List.of("basis", "judged"));
         List<Entry> entries = List.of(book.entries().get(0), Entry.following(Optional.of(book.entries().get(0)), Draft.of(written.by(), "STEP", written.step(), old)));
-        assertThat(Survey.fold(METRIC, entries).steps().latest().get("backlash.table").judgement().grade()).contains(Grade.REBUILT);
-        StepResult inches = Survey.fold(inch(METRIC), entries).steps().latest().get("backlash.table");
+        assertThat(Survey.fold(METRIC, House.shipped(List.of()), entries).steps().latest().get("backlash.table").judgement().grade()).contains(Grade.REBUILT);
+        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), entries).steps().latest().get("backlash.table");
         assertThat(inches.judgement().grade()).contains(Grade.WORKABLE);
         assertThat(inches.then()).isEmpty();
     }
@@ -64,7 +70,7 @@ class StandsByItselfTest {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         Payload p = book.step("backlash.table", false, "minus", "0.5 0.5 0.5", "middle", "0.6 0.6 0.6", "plus", "0.5 0.5 0.5").payload();
         assertThat(p.part("basis").fields()).isEqualTo(Map.of("unit", "MM", "description", 1, "rules", 1,
-                "gauge", Map.of("name", "dial indicator", "resolution", "0.001", "calibration", "0.01")));
+                "gauge", Map.of("name", "indicator", "resolution", "0.001", "calibration", "0.01")));
         assertThat(p.part("judged").text("outcome")).isEqualTo("FAILED");
         assertThat(p.part("judged").parts("because").get(0).text("code")).isEqualTo("graded.outside");
     }
@@ -77,7 +83,7 @@ class StandsByItselfTest {
         assertThat(entry.payload().part("judged").text("outcome")).isEqualTo("PROVEN");
         assertThat(book.spindle().runs().get(0).otherwiseThen()).isEmpty();
         MachineDescription other = METRIC.withCell(List.of("A"), tallledger.core.plate.PlateCell.parse("110"));
-        Run later = Survey.fold(other, book.entries()).drive().runs().get(0);
+        Run later = Survey.fold(other, House.shipped(List.of()), book.entries()).drive().runs().get(0);
         assertThat(later.outcome()).isEqualTo(Outcome.FAILED);
         assertThat(later.otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
     }
@@ -96,7 +102,7 @@ class StandsByItselfTest {
             payload.put("basis", basis);
             entries.add(Entry.following(Optional.of(entries.get(entries.size() - 1)), Draft.of(written.by(), written.kind(), written.step(), payload)));
         }
-        Survey survey = Survey.fold(METRIC, entries);
+        Survey survey = Survey.fold(METRIC, House.shipped(List.of()), entries);
         assertThat(survey.strays()).isEmpty();
         assertThat(survey.drive().runs().get(0).outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(survey.drive().runs().get(0).otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
@@ -118,5 +124,51 @@ class StandsByItselfTest {
         Reason read = WrittenReason.read(new Payload(WrittenReason.write(reason)));
         assertThat(read).isEqualTo(Reason.of("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Reason.of("Grade.SOUND"),
                 new BigDecimal("0.10"), List.of(Reason.of("inner", 3), "text"), new BigDecimal("2.5")));
+    }
+
+    private static House with(Rule rule, String... figures) {
+        return new House(2, "", Rules.shipped().with(rule, Stream.of(figures).map(BigDecimal::new).toList()), List.of());
+    }
+
+    /** Judged by other rules: how it was judged when it was written stays beside it. */
+    @Test
+    void aRecordIsJudgedByTheRulesItsSurveyNames() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        book.step("backlash.table", false, "minus", "0.100 0.100 0.100", "middle", "0.120 0.120 0.120", "plus", "0.100 0.100 0.100");
+        Survey shipped = book.survey();
+        assertThat(shipped.steps().latest().get("backlash.table").judgement().grade()).contains(Grade.SOUND);
+        Survey stricter = shipped.by(METRIC, with(Rule.BACKLASH, "0.01", "0.05", "0.11"), book.entries());
+        StepResult result = stricter.steps().latest().get("backlash.table");
+        assertThat(result.outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(result.otherwiseThen()).isPresent();
+        assertThat(Otherwise.between(shipped, stricter)).singleElement().satisfies(o -> {
+            assertThat(o.entry()).isEqualTo(2);
+            assertThat(o.was()).isEqualTo(new Otherwise.Judged(Outcome.PROVEN, Optional.of(Grade.SOUND)));
+            assertThat(o.now()).isEqualTo(new Otherwise.Judged(Outcome.FAILED, Optional.empty()));
+        });
+        assertThat(Otherwise.between(shipped, shipped.by(METRIC, with(Rule.LATHE_NOSE, "0.01", "0.02", "0.03"), book.entries()))).isEmpty();
+    }
+
+    /** What a record was read with stays what it was, whatever gauge the house names later. */
+    @Test
+    void aRecordKeepsItsOwnGauge() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        book.step("backlash.table", false, "minus", "0.100 0.100 0.100", "middle", "0.120 0.120 0.120", "plus", "0.100 0.100 0.100");
+        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.INDICATOR, "0.5", "100"), book.entries()))).isEmpty();
+    }
+
+    /** A run by a tolerance, and a stop by the brake's limit. */
+    @Test
+    void speedsAndStopsFollowTheRulesToo() {
+        SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
+        var train = METRIC.train();
+        var route = train.routes().get(0);
+        double plate = METRIC.speeds().nominal(route).orElseThrow().doubleValue();
+        book.run(train.settings(route), String.format(java.util.Locale.ROOT, "%.1f", plate * 1.03), false);
+        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.0", ""));
+        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPEED_TOLERANCE, "1"), book.entries()))).singleElement()
+                .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));
+        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPINDLE_STOP, "1", "2", "3"), book.entries()))).singleElement()
+                .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));
     }
 }

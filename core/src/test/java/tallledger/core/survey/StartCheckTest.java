@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
@@ -50,7 +51,7 @@ class StartCheckTest {
         "PEDESTAL_DRILL, bearing-rise check-BRAKE check-JOG direction drill-cut emergency-stop hot-sound pedal"})
     void whatRunsIsListed(Family family, String codes) {
         Set<String> runs = new TreeSet<>();
-        Catalogue.of(CatalogueTest.machine(family, FitOut.usual(family))).stream().filter(Step::runs).forEach(s -> runs.add(s.code()));
+        Catalogue.of(CatalogueTest.machine(family, FitOut.usual(family)), Rules.shipped()).stream().filter(Step::runs).forEach(s -> runs.add(s.code()));
         assertThat(runs).containsExactlyInAnyOrderElementsOf(new TreeSet<>(Arrays.asList(codes.split(" "))));
     }
 }

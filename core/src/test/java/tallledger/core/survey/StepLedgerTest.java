@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
+import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -46,7 +48,7 @@ class StepLedgerTest {
 
     @BeforeEach
     void open() {
-        write(SurveyEntries.opened(By.of(now, ME), 1, "h", "buyer", Scope.WHOLE));
+        write(SurveyEntries.opened(By.of(now, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE));
     }
 
     private int write(Draft draft) {
@@ -57,15 +59,15 @@ class StepLedgerTest {
     }
 
     private StepLedger ledger() {
-        return Survey.fold(machine, entries).steps();
+        return Survey.fold(machine, House.shipped(List.of()), entries).steps();
     }
 
     private Survey survey() {
-        return Survey.fold(machine, entries);
+        return Survey.fold(machine, House.shipped(List.of()), entries);
     }
 
     private SpindleSurvey spindle() {
-        return Survey.fold(machine, entries).drive();
+        return Survey.fold(machine, House.shipped(List.of()), entries).drive();
     }
 
     private int step(String id, boolean flagged, String... fieldsAndValues) {
@@ -76,7 +78,7 @@ class StepLedgerTest {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
-        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), flagged, confirmed, ""));
+        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed, ""));
     }
 
     private List<String> askedAfresh(String id) {
@@ -111,7 +113,7 @@ class StepLedgerTest {
     void aStepIsRefusedWhileSomethingChangedIsNotConfirmed() {
         StepLedger ledger = ledger();
         Step step = ledger.step("castings").orElseThrow();
-        assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1), false, List.of(), ""))
+        assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1, 1), false, List.of(), ""))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("confirmed"));
     }
 
@@ -201,7 +203,7 @@ class StepLedgerTest {
         write(SurveyEntries.strike(By.of(now, ME), entries, entry, "wrong lamp"));
         assertThat(ledger().latest()).doesNotContainKey("lamp");
         assertThat(faults()).isEmpty();
-        assertThat(Survey.fold(machine, entries.subList(0, 1)).grown(entries).steps().latest()).isEqualTo(ledger().latest());
+        assertThat(Survey.fold(machine, House.shipped(List.of()), entries.subList(0, 1)).grown(entries).steps().latest()).isEqualTo(ledger().latest());
     }
 
     @Test
@@ -258,8 +260,8 @@ class StepLedgerTest {
         step("own-cycle.1", false, "title", "vice", "script", "opens\nholds 0-2 s", "log", "opens 0\nholds 1.5");
         assertThat(ledger().latest().get("own-cycle.1").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(ledger().open()).noneMatch(s -> s.id().startsWith("own-cycle"));
-        assertThat(Catalogue.extra("cycle.neutral")).isPresent();
-        assertThat(Catalogue.extra("cycle.dance")).isEmpty();
+        assertThat(Catalogue.extra("cycle.neutral", Rules.shipped())).isPresent();
+        assertThat(Catalogue.extra("cycle.dance", Rules.shipped())).isEmpty();
     }
 
     @Test
@@ -311,19 +313,19 @@ class StepLedgerTest {
                 Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
         feed(drill, "feed-plate.I.1", "10 mm", "100");
         feed(drill, "feed-plate.I.3", "20 mm", "100");
-        assertThat(Survey.fold(drill, entries).steps().open()).extracting(Step::id).contains("feed-plate.II.1", "feed-plate.II.3");
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(Step::id).contains("feed-plate.II.1", "feed-plate.II.3");
         feed(drill, "feed-plate.II.2", "40 mm", "100");
-        assertThat(Survey.fold(drill, entries).steps().open()).extracting(Step::id).doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(Step::id).doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
         feed(drill, "feed-plate.II.3", "30 mm", "100");
-        assertThat(Survey.fold(drill, entries).steps().latest().get("feed-plate.II.3").isBad()).isTrue();
-        assertThat(Survey.fold(drill, entries).steps().open()).extracting(Step::id).contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().latest().get("feed-plate.II.3").isBad()).isTrue();
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(Step::id).contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
     }
 
     private void feed(MachineDescription drill, String id, String distance, String turns) {
-        StepLedger ledger = Survey.fold(drill, entries).steps();
+        StepLedger ledger = Survey.fold(drill, House.shipped(List.of()), entries).steps();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
+        write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
     }
 
     /** Ten minutes and other steps open: the spindle may have five of them, all ten once nothing else is open. */
@@ -332,9 +334,9 @@ class StepLedgerTest {
         MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
         write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "3"));
         Instant at = entries.get(entries.size() - 1).at();
-        double seconds = SheetPlan.of(Survey.fold(many, entries), at).spindle().plan().seconds();
+        double seconds = SheetPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at).spindle().plan().seconds();
         assertThat(seconds).isGreaterThan(60).isLessThanOrEqualTo(90);
-        double alone = SurveyPlan.of(Survey.fold(many, entries), at, Set.of(), 1).plan().seconds();
+        double alone = SurveyPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at, Set.of(), 1).plan().seconds();
         assertThat(alone).isGreaterThan(90).isLessThanOrEqualTo(180);
     }
 
@@ -364,7 +366,7 @@ class StepLedgerTest {
     void aStepTheMachineNoLongerHasIsSaidAndNotDropped() {
         step("rapid.table.minus", false, "distance", "400", "seconds", "10");
         MachineDescription without = CatalogueTest.machine(Family.UNIVERSAL_MILL, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
-        Survey changed = Survey.fold(without, entries);
+        Survey changed = Survey.fold(without, House.shipped(List.of()), entries);
         assertThat(changed.steps().latest()).isEmpty();
         assertThat(ConditionStatement.of(changed).sentences()).filteredOn(s -> s.words().code().equals("statement.stray"))
                 .singleElement().satisfies(s -> assertThat(s.entries()).containsExactly(2));

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +27,7 @@ class StepListTest {
             for (Set<Feature> features : List.of(FitOut.usual(family).features(), all(family, Feature.POWER_DRAWBAR), all(family, Feature.DRAWBAR))) {
                 FitOut usual = FitOut.usual(family);
                 MachineDescription machine = CatalogueTest.machine(family, new FitOut(usual.axes(), features, usual.supply(), Optional.empty()));
-                Catalogue.of(machine).forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one : other.contains(one) ? other : one + " OR " + other));
+                Catalogue.of(machine, Rules.shipped()).forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one : other.contains(one) ? other : one + " OR " + other));
             }
         }
         ByHand.check("steps", steps.values().stream());

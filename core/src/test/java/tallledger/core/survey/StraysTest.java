@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.rules.Rules;
+import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
@@ -18,7 +20,6 @@ import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
@@ -46,11 +47,11 @@ class StraysTest {
 
     @BeforeEach
     void oneEntryOfEveryKind() {
-        write(SurveyEntries.opened(By.of(AT, ME), 1, "h", "buyer", Scope.WHOLE));
+        write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE));
         write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
         write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
-        write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101", Gauge.HOUSE_TACHOMETER)), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
-        write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, DriveCheck.BRAKE, true, "4.2", ""));
+        write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
+        write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
         write(SurveyEntries.repaired(By.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
         write(SurveyEntries.passedOver(By.of(AT, ME), List.of("B", "reverse"), "no time"));
         step("travel.table", "value", "903 mm");
@@ -79,7 +80,7 @@ class StraysTest {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
+        write(SurveyEntries.step(By.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
     }
 
     private List<Entry> chained() {
@@ -89,18 +90,18 @@ class StraysTest {
     }
 
     private StepLedger ledger() {
-        return Survey.fold(machine, chained()).steps();
+        return Survey.fold(machine, House.shipped(List.of()), chained()).steps();
     }
 
     /** Everything that is made of a survey's entries. */
     private Map<Integer, Reason> everything(MachineDescription described, List<Entry> entries) {
-        Survey survey = Survey.fold(described, entries);
+        Survey survey = Survey.fold(described, House.shipped(List.of()), entries);
         ConditionStatement.of(survey);
         Finding.of(survey);
         ClaimVerdict.of(survey);
         SheetPlan.of(survey, AT);
         PlateDoubt.of(survey.drive());
-        StartCheck.isDue(entries, AT);
+        StartCheck.isDue(entries, Rules.shipped(), AT);
         Map<Integer, Reason> strays = new HashMap<>();
         survey.strays().forEach(s -> strays.put(s.entry().sequence(), s.because()));
         return strays;

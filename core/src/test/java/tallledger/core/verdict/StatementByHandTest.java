@@ -1,5 +1,6 @@
 package tallledger.core.verdict;
 
+import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
 import tallledger.core.safety.Mounted;
@@ -76,8 +77,8 @@ class StatementByHandTest {
         run("C", "1", "forward", "507", Set.of(Symptom.GROWLS, Symptom.WHINES), null, false);
         run("C", "2", "forward", "1003", Set.of(), null, false);
         book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), List.of("B", "2", "reverse"), "no time"));
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, DriveCheck.JOG, true, "", ""));
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, DriveCheck.BRAKE, true, "6.5", ""));
+        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, true, "", ""));
+        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "6.5", ""));
         book.step("lamp", true);
         book.step("isolator", false);
         book.step("travel.carriage", false, "value", "996 mm");

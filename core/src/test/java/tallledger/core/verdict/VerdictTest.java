@@ -1,5 +1,8 @@
 package tallledger.core.verdict;
 
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static tallledger.core.Machines.lever;
 
@@ -21,7 +24,6 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.ledger.By;
-import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Verdict;
@@ -51,7 +53,7 @@ class VerdictTest {
             new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
 
     VerdictTest() {
-        write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", "buyer", Scope.SPINDLE_DRIVE));
+        write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE));
     }
 
     private void write(Draft draft) {
@@ -59,12 +61,12 @@ class VerdictTest {
     }
 
     private void run(String gear, String direction, String reading, Set<Symptom> symptoms, ShiftFeel shift, boolean quiet) {
-        write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, machine.speeds(), new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
-                .map(r -> SpeedReading.byTachometer(r, Gauge.HOUSE_TACHOMETER)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
+        write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
+                .map(r -> SpeedReading.byTachometer(r)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
     }
 
     private List<String> said() {
-        return ConditionStatement.of(Survey.fold(machine, entries)).sentences().stream().map(s -> s.words().code()).toList();
+        return ConditionStatement.of(Survey.fold(machine, House.shipped(List.of()), entries)).sentences().stream().map(s -> s.words().code()).toList();
     }
 
     @Test
@@ -72,7 +74,7 @@ class VerdictTest {
         run("1", "forward", "100", Set.of(), null, false);
         run("2", "forward", "200", Set.of(), null, false);
         run("1", "reverse", "101", Set.of(), null, false);
-        assertThat(ClaimVerdict.of(Survey.fold(machine, entries))).extracting(ClaimVerdict::standing).containsExactly(
+        assertThat(ClaimVerdict.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(ClaimVerdict::standing).containsExactly(
                 ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.CONTRADICTED, ClaimVerdict.Standing.SHORT, ClaimVerdict.Standing.UPHELD,
                 ClaimVerdict.Standing.UNTESTED);
     }
@@ -89,7 +91,7 @@ class VerdictTest {
     void rockingAndClashingAreFindingsNotFailures() {
         run("1", "forward", "100", Set.of(), ShiftFeel.NEEDS_ROCKING, false);
         run("2", "forward", "200", Set.of(), ShiftFeel.CLASHES, false);
-        Survey survey = Survey.fold(machine, entries);
+        Survey survey = Survey.fold(machine, House.shipped(List.of()), entries);
         assertThat(survey.drive().coverage().counts().proven()).isEqualTo(2);
         assertThat(Finding.of(survey)).extracting(Finding::severity).containsExactly(Severity.SOON, Severity.LIVE_WITH);
         assertThat(said()).contains("statement.shift.NEEDS_ROCKING", "statement.shift.CLASHES").doesNotContain("statement.shift-clean");
@@ -99,7 +101,7 @@ class VerdictTest {
     @CsvSource({"JUMPS_OUT,BEFORE_USE", "SLIPS,BEFORE_USE", "HUNTS,BEFORE_USE", "GROWLS,SOON", "DEAD_SPOT,SOON", "WHINES,LIVE_WITH"})
     void worstFindingsComeFirst(Symptom symptom, Severity severity) {
         run("1", "forward", "", Set.of(symptom), null, false);
-        assertThat(Finding.of(Survey.fold(machine, entries))).singleElement().extracting(Finding::severity).isEqualTo(severity);
+        assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).singleElement().extracting(Finding::severity).isEqualTo(severity);
     }
 
     @Test
@@ -111,17 +113,17 @@ class VerdictTest {
 
     @Test
     void checksAreSaidWithTheirOutcome() {
-        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, DriveCheck.JOG, false, "", "runs on"));
-        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, DriveCheck.BRAKE, true, "12.1", ""));
+        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, false, "", "runs on"));
+        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "12.1", ""));
         assertThat(said()).contains("statement.check.JOG.bad", "statement.brake");
-        assertThat(Finding.of(Survey.fold(machine, entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
+        assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
     }
 
     /** 5 s limit with U 0.2: 4.8 is within rebuilt, 4.9 only within sound; 12.1 ± 0.2 straddles the widest, 12.3 is outside. */
     @ParameterizedTest
     @CsvSource({"4.8,REBUILT,WITHIN", "4.9,SOUND,WITHIN", "11,WORKABLE,WITHIN", "12.1,,TOO_CLOSE_TO_CALL", "12.3,,OUTSIDE"})
     void theGradeReachedIsTheBestProven(java.math.BigDecimal seconds, Grade grade, Verdict verdict) {
-        GradedLimit.Reached reached = GradedLimit.SPINDLE_STOP.reached(seconds, 0.2);
+        GradedLimit.Reached reached = Rules.shipped().graded(Rule.SPINDLE_STOP).reached(seconds, 0.2);
         assertThat(reached.grade()).isEqualTo(Optional.ofNullable(grade));
         assertThat(reached.verdict()).isEqualTo(verdict);
     }
@@ -132,11 +134,11 @@ class VerdictTest {
     void aClaimedTravelIsJudgedByItsOwnStep(String measured, ClaimVerdict.Standing standing, Verdict verdict) {
         MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", "carriage"),
                 new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
-        StepLedger before = Survey.fold(claimed, entries).steps();
+        StepLedger before = Survey.fold(claimed, House.shipped(List.of()), entries).steps();
         Step travel = before.step("travel.carriage").orElseThrow();
         List<String> confirmed = before.asked(travel).stream().map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1), false, confirmed, ""));
-        List<ClaimVerdict> verdicts = ClaimVerdict.of(Survey.fold(claimed, entries));
+        write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
+        List<ClaimVerdict> verdicts = ClaimVerdict.of(Survey.fold(claimed, House.shipped(List.of()), entries));
         assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
         assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");
         assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code()).isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,

@@ -59,7 +59,7 @@ class CycleController {
         return steps.stream().map(step -> {
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
             String mark = result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : "open");
-            return new Line(step.id(), name(step, result), mark, result.orElse(null), result.flatMap(r -> CycleView.ofResult(r, words)).orElse(null));
+            return new Line(step.id(), name(step, result), mark, result.orElse(null), result.flatMap(r -> CycleView.ofResult(r, ledger.rules(), words)).orElse(null));
         }).toList();
     }
 

@@ -9,6 +9,7 @@ import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
@@ -45,22 +46,22 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
     }
 
     /** Script and keys before anything is logged; an own script that cannot be read yet has no keys. */
-    public static CycleView blank(WatchedCycle watched, Map<String, String> typed, LengthUnit unit, Words words) {
+    public static CycleView blank(WatchedCycle watched, Map<String, String> typed, LengthUnit unit, Rules rules, Words words) {
         boolean own = watched.script().equals(CycleScript.OWN);
         try {
-            return of(watched.scriptFor(new Values(typed, unit)), List.of(), own, words);
+            return of(watched.scriptFor(new Values(typed, unit), rules), List.of(), own, words);
         } catch (Refused unread) {
             return new CycleView(List.of(), List.of(), List.of(), WIDTH, own);
         }
     }
 
     /** The time line of a recorded step, where it is a cycle. */
-    public static Optional<CycleView> ofResult(StepResult result, Words words) {
-        return result.as(WatchedCycle.Watched.class).map(watched -> done(watched, words));
+    public static Optional<CycleView> ofResult(StepResult result, Rules rules, Words words) {
+        return result.as(WatchedCycle.Watched.class).map(watched -> done(watched, rules, words));
     }
 
-    public static CycleView done(WatchedCycle.Watched watched, Words words) {
-        return of(watched.script(), watched.result().lines(), !watched.title().isEmpty(), words);
+    public static CycleView done(WatchedCycle.Watched watched, Rules rules, Words words) {
+        return of(watched.script(rules), watched.result(rules).lines(), !watched.title().isEmpty(), words);
     }
 
     private static CycleView of(CycleScript script, List<CycleResult.Line> lines, boolean own, Words words) {

@@ -26,7 +26,6 @@ import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.BookKind;
 import tallledger.web.record.Books;
 import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
@@ -59,8 +58,7 @@ final class DemoSurvey {
     DemoSurvey open(long machineId, Instant morning, String role) {
         Machine machine = shelves.machine(machineId);
         at = morning;
-        id = books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(), SurveyEntries.opened(by(), machine.version(), machine.hash(), role, Scope.WHOLE),
-                new Submission(UUID.randomUUID().toString(), 0));
+        id = shelves.openSurvey(machine, by(), role, Scope.WHOLE, new Submission(UUID.randomUUID().toString(), 0));
         return this;
     }
 
@@ -93,7 +91,7 @@ final class DemoSurvey {
             if (next.isEmpty()) {
                 return this;
             }
-            write(A_RUN, SurveyEntries.run(by(), survey.basis(), survey.folded().table(), simulated.run(next.get(), random)));
+            write(A_RUN, SurveyEntries.run(by(), survey.basis(), survey.folded(), simulated.run(next.get(), random)));
         }
         return this;
     }
@@ -115,11 +113,11 @@ final class DemoSurvey {
 
     private void step(Step step) {
         if (step.recording() instanceof SpindleCheck check) {
-            write(step.seconds(), SurveyEntries.check(by(), survey().basis(), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+            write(step.seconds(), SurveyEntries.check(by(), survey().basis(), survey().rules(), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
             return;
         }
         StepLedger ledger = survey().steps();
-        SimulatedMachine.Answer answer = simulated.answer(step, random);
+        SimulatedMachine.Answer answer = simulated.answer(step, ledger.rules(), random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis(), answer.flagged(), confirmed, answer.remark()));
     }

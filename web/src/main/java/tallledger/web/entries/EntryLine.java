@@ -81,7 +81,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
 
     /** What it says in words; of one that cannot be read, what is stored. */
     private static String text(Survey survey, Entry entry, Words words) {
-        EntryWords said = new EntryWords(words, survey.core().machine().fitOut());
+        EntryWords said = new EntryWords(words, survey.core().machine().fitOut(), survey.rules());
         return survey.core().decoded().event(entry.sequence()).map(event -> event.tell(said, entry)).orElseGet(() -> raw(entry));
     }
 

@@ -12,22 +12,29 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.machine.FitOut;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
 import tallledger.web.words.Words;
 
 /** What each kind of entry says, in words. */
-record EntryWords(Words words, FitOut fitOut) implements Event.Listener<String> {
+record EntryWords(Words words, FitOut fitOut, Rules rules) implements Event.Listener<String> {
 
     @Override
     public String opened(Event.Opened event, Entry entry) {
-        return words.say("entry.opened", event.version(), event.role());
+        return words.say("entry.opened", event.version(), event.rules(), event.role());
     }
 
     @Override
     public String adopted(Event.DescriptionAdopted event, Entry entry) {
         return words.say("entry.adopted", event.version());
+    }
+
+    @Override
+    public String adopted(Event.RulesAdopted event, Entry entry) {
+        return words.say("entry.rules-adopted", event.version());
     }
 
     @Override
@@ -78,9 +85,8 @@ record EntryWords(Words words, FitOut fitOut) implements Event.Listener<String> 
 
     @Override
     public String checked(Event.Checked event, Entry entry) {
-        String seconds = entry.payload().text("seconds");
-        return words.say(event.result().good() ? "entry.check-good" : "entry.check-bad", event.result().check(), seconds.isEmpty() ? 0 : 1, seconds,
-                event.result().remark());
+        String seconds = event.seconds().map(TypedNumber::typed).orElse("");
+        return words.say(event.good() ? "entry.check-good" : "entry.check-bad", event.check(), seconds.isEmpty() ? 0 : 1, seconds, event.remark());
     }
 
     /** What was typed, field by field, and what the surveyor said of it. */
@@ -121,7 +127,7 @@ record EntryWords(Words words, FitOut fitOut) implements Event.Listener<String> 
 
     @Override
     public String weighed(Event.Weighed event, Entry entry) {
-        return words.say(event.lift().says());
+        return words.say(event.lift().says(rules));
     }
 
     @Override

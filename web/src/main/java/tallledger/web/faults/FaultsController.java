@@ -23,7 +23,6 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.house.HouseTables;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
@@ -50,16 +49,14 @@ class FaultsController {
     private final Words words;
     private final SurveyWriter entries;
     private final Plans plans;
-    private final HouseTables tables;
     private final Writer writer;
     private final Clock clock;
 
-    FaultsController(Shelves shelves, SurveyWriter entries, Plans plans, HouseTables tables, Writer writer, Clock clock, Words words) {
+    FaultsController(Shelves shelves, SurveyWriter entries, Plans plans, Writer writer, Clock clock, Words words) {
         this.words = words;
         this.shelves = shelves;
         this.entries = entries;
         this.plans = plans;
-        this.tables = tables;
         this.writer = writer;
         this.clock = clock;
     }
@@ -108,11 +105,11 @@ class FaultsController {
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
         var plan = plans.of(survey);
-        List<SuspectView> suspects = SuspectView.of(survey.folded(), plan, tables.checks());
+        List<SuspectView> suspects = SuspectView.of(survey.folded(), plan, survey.core().house().checks());
         model.addAttribute("survey", survey);
         model.addAttribute("plan", plan);
         model.addAttribute("suspects", suspects);
-        List<FaultView> faults = FaultView.of(survey, tables.checks(), words);
+        List<FaultView> faults = FaultView.of(survey, survey.core().house().checks(), words);
         model.addAttribute("faults", faults);
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
                 .map(part -> new Choice(written(part), named(part, survey))).toList());

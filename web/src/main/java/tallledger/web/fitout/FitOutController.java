@@ -20,6 +20,7 @@ import tallledger.core.survey.Catalogue;
 import tallledger.core.survey.Step;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Machine;
 import tallledger.web.record.MovedOn;
 import tallledger.web.record.NotKept;
@@ -32,10 +33,12 @@ import tallledger.web.record.Submission;
 class FitOutController {
 
     private final Shelves shelves;
+    private final Houses houses;
     private final Writer writer;
 
-    FitOutController(Shelves shelves, Writer writer) {
+    FitOutController(Shelves shelves, Houses houses, Writer writer) {
         this.shelves = shelves;
+        this.houses = houses;
         this.writer = writer;
     }
 
@@ -80,7 +83,7 @@ class FitOutController {
     }
 
     private String page(Machine machine, Typed typed, Submission submission, Model model) {
-        var steps = Catalogue.of(machine.description());
+        var steps = Catalogue.of(machine.description(), houses.newest().rules());
         model.addAttribute("machine", machine);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

@@ -2,92 +2,151 @@ package tallledger.web.house;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.blame.Chances;
-import tallledger.core.coverage.ColdSpindle;
-import tallledger.core.coverage.HouseTimes;
-import tallledger.core.gauge.HouseLimits;
-import tallledger.core.gauge.Limit;
-import tallledger.core.motion.FeedReading;
-import tallledger.core.motion.Trips;
+import tallledger.core.house.HouseChange;
+import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.survey.Catalogue;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Submission;
 
-/** The House: the judgement numbers everything is reckoned with, and the table of checks, open to change. */
+/** The House: the judgement numbers everything is reckoned with, each changed in its place, and what steps take. */
 @Controller
 @RequestMapping("/house")
 class HouseController {
 
-    private final HouseTables tables;
+    private final Houses houses;
+    private final HouseWriter house;
     private final Writer writer;
 
-    HouseController(HouseTables tables, Writer writer) {
-        this.tables = tables;
+    HouseController(Houses houses, HouseWriter house, Writer writer) {
+        this.houses = houses;
+        this.house = house;
         this.writer = writer;
     }
 
     @GetMapping
-    String show(Model model, HttpServletRequest request) {
-        Typed typed = Typed.blank();
-        typed.set("csv", tables.csv());
-        typed.set("author", writer.known(request).orElse(""));
-        return page(model, typed, Submission.fresh(tables.head()));
+    String show(@RequestParam Optional<String> rule, Model model, HttpServletRequest request) {
+        Typed typed = blank(request);
+        Rules rules = houses.newest().rules();
+        Optional<Rule> open = rule.flatMap(Rule::named);
+        open.ifPresent(r -> fill(typed, r, rules));
+        return numbers(model, open, typed, Submission.fresh(houses.head()), Optional.empty());
     }
 
-    @PostMapping("/checks")
-    String save(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+    @PostMapping("/rules/{name}")
+    String change(@PathVariable String name, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Typed typed = Typed.of(fields);
-        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
+        Optional<Rule> rule = Rule.named(name);
+        if (rule.isEmpty()) {
+            typed.refuse("form", Reason.of("rule.unknown", name));
+            response.setStatus(404);
+            return numbers(model, rule, typed, Submission.fresh(houses.head()), Optional.empty());
         }
-        try {
-            if (typed.isClean()) {
-                typed.attempt("csv", () -> {
-                    tables.save(typed.get("csv"), typed.get("author"), submission);
-                    return true;
-                });
+        List<String> figures = rule.get().shape().figures();
+        String what = String.join(" ", figures.stream().map(f -> typed.get(f).strip()).toList());
+        return house.write(typed, response, what, true, () -> new HouseChange.Ruled(rule.get(), figures(typed, figures), typed.get("reason")),
+                (said, submission, found) -> numbers(model, rule, said, submission, found), "/house?rule=" + name + "#rule-" + name);
+    }
+
+    private static List<BigDecimal> figures(Typed typed, List<String> names) {
+        List<BigDecimal> figures = new ArrayList<>();
+        for (String name : names) {
+            try {
+                figures.add(TypedNumber.parse(typed.get(name)).value());
+            } catch (Refused refused) {
+                throw refused.at(name);
             }
-            if (typed.isClean()) {
-                writer.remember(response, typed.get("author"), submission);
-                return "redirect:/house";
-            }
-            response.setStatus(422);
-            return page(model, typed, submission);
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("csv", Reason.of("house.moved-on"));
-            return page(model, typed, new Submission(submission.key(), moved.head()));
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("csv", not.reason());
-            return page(model, typed, submission);
+        }
+        return figures;
+    }
+
+    private static void fill(Typed typed, Rule rule, Rules rules) {
+        for (int i = 0; i < rule.shape().figures().size(); i++) {
+            typed.set(rule.shape().figures().get(i), rules.figures(rule).get(i).toPlainString());
         }
     }
 
-    private String page(Model model, Typed typed, Submission submission) {
+    private String numbers(Model model, Optional<Rule> open, Typed typed, Submission submission, Optional<Preview.Found> found) {
+        model.addAttribute("rules", houses.newest().rules());
+        model.addAttribute("groups", Rule.Group.values());
+        model.addAttribute("all", Stream.of(Rule.values()).toList());
+        model.addAttribute("open", open.orElse(null));
+        model.addAttribute("past", open.map(houses.book()::historyOf).orElse(List.of()));
+        return frame(model, typed, submission, found, "house/house");
+    }
+
+    @GetMapping("/steps")
+    String steps(@RequestParam Optional<String> step, Model model, HttpServletRequest request) {
+        Typed typed = blank(request);
+        Optional<Catalogue.Usual> open = step.flatMap(HouseController::usual);
+        open.ifPresent(u -> typed.set("seconds", String.valueOf(houses.newest().rules().seconds(u.code(), u.seconds()))));
+        return times(model, open, typed, Submission.fresh(houses.head()));
+    }
+
+    @PostMapping("/steps/{code}")
+    String time(@PathVariable String code, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        Optional<Catalogue.Usual> step = usual(code);
+        if (step.isEmpty()) {
+            typed.refuse("form", Reason.of("rule.unknown", code));
+            response.setStatus(404);
+            return times(model, step, typed, Submission.fresh(houses.head()));
+        }
+        return house.write(typed, response, typed.get("seconds"), false, () -> new HouseChange.Timed(code, seconds(typed), typed.get("reason")),
+                (said, submission, found) -> times(model, step, said, submission), "/house/steps?step=" + code + "#step-" + code);
+    }
+
+    private static int seconds(Typed typed) {
+        try {
+            return TypedNumber.parsePositive(typed.get("seconds")).value().intValueExact();
+        } catch (ArithmeticException part) {
+            throw Refused.because("value.whole", typed.get("seconds")).at("seconds");
+        } catch (Refused refused) {
+            throw refused.at("seconds");
+        }
+    }
+
+    private static Optional<Catalogue.Usual> usual(String code) {
+        return Catalogue.usual().stream().filter(u -> u.code().equals(code)).findFirst();
+    }
+
+    private String times(Model model, Optional<Catalogue.Usual> open, Typed typed, Submission submission) {
+        model.addAttribute("rules", houses.newest().rules());
+        model.addAttribute("steps", Catalogue.usual());
+        model.addAttribute("open", open.orElse(null));
+        model.addAttribute("past", open.map(u -> houses.book().historyOfStep(u.code())).orElse(List.of()));
+        return frame(model, typed, submission, Optional.empty(), "house/steps");
+    }
+
+    private Typed blank(HttpServletRequest request) {
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(""));
+        return typed;
+    }
+
+    private String frame(Model model, Typed typed, Submission submission, Optional<Preview.Found> found, String template) {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        model.addAttribute("times", HouseTimes.HOUSE);
-        model.addAttribute("chances", Chances.HOUSE);
-        model.addAttribute("tolerance", Limit.HOUSE_SPEED_TOLERANCE.movePointRight(2).stripTrailingZeros());
-        model.addAttribute("limits", HouseLimits.all());
-        model.addAttribute("feedTolerance", FeedReading.FEED_TOLERANCE.movePointRight(2).stripTrailingZeros());
-        model.addAttribute("rapidTolerance", FeedReading.RAPID_TOLERANCE.movePointRight(2).stripTrailingZeros());
-        model.addAttribute("trips", Trips.LIMIT.sound());
-        model.addAttribute("coldStep", ColdSpindle.MOST_STEP);
-        model.addAttribute("checks", tables.checks());
-        model.addAttribute("history", tables.history());
-        return "house/house";
+        model.addAttribute("found", found.orElse(null));
+        model.addAttribute("book", houses.book());
+        return template;
     }
 }

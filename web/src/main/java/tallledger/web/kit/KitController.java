@@ -105,7 +105,7 @@ class KitController {
         model.addAttribute("kit", kit);
         model.addAttribute("sum", kit.sum());
         model.addAttribute("usual", usual);
-        model.addAttribute("lift", survey.steps().lift().map(l -> l.what().says()).orElse(Lift.unknown()));
+        model.addAttribute("lift", survey.steps().lift().map(l -> l.what().says(survey.rules())).orElse(Lift.unknown()));
         model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
         model.addAttribute("states", KitItem.State.values());
         model.addAttribute("typed", typed);

@@ -37,6 +37,7 @@ import tallledger.core.survey.PlateDoubt;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.LastAsked;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Machine;
 import tallledger.web.record.MovedOn;
 import tallledger.web.record.NotKept;
@@ -52,6 +53,7 @@ class MachineController {
     private static final int MOST_KEPT = 32;
 
     private final Shelves shelves;
+    private final Houses houses;
     private final Writer writer;
     private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed));
 
@@ -61,8 +63,9 @@ class MachineController {
     private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed) {
     }
 
-    MachineController(Shelves shelves, Writer writer) {
+    MachineController(Shelves shelves, Houses houses, Writer writer) {
         this.shelves = shelves;
+        this.houses = houses;
         this.writer = writer;
     }
 
@@ -112,7 +115,7 @@ class MachineController {
     private DriveView drive(Typed typed) {
         Typed own = typed.withoutErrors();
         Optional<DriveTrain> train = MachineForm.train(own);
-        Optional<MotorRating> motor = MachineForm.motor(own);
+        Optional<MotorRating> motor = MachineForm.motor(own, houses.newest().rules());
         Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new Asked(t,
                 MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty()))));
         own.errors().forEach(typed::refuse);
@@ -165,7 +168,7 @@ class MachineController {
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of("author.missing"));
         }
-        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description));
+        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description), houses.newest().rules());
         if (description.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
             return form(model, machine, typed, submission, leversOf(typed));

@@ -28,6 +28,8 @@ import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.Typed;
 
@@ -91,7 +93,7 @@ final class MachineForm {
      *
      * @param before the machine as it was described; its axes and features stay while it stays of its family
      */
-    static Optional<MachineDescription> description(Typed typed, Optional<MachineDescription> before) {
+    static Optional<MachineDescription> description(Typed typed, Optional<MachineDescription> before, Rules rules) {
         Optional<LengthUnit> unit = typed.choice("unit", LengthUnit.class);
         Optional<Identity> identity = identity(typed);
         List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
@@ -99,7 +101,7 @@ final class MachineForm {
         Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t), PlateGrid.SPEED));
         List<Lever> feedLevers = feedLevers(typed);
         Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty() : feeds(typed, feedLevers);
-        Optional<MotorRating> motor = motor(typed);
+        Optional<MotorRating> motor = motor(typed, rules);
         if (!typed.isClean() || identity.isEmpty() || plate.isEmpty()) {
             return Optional.empty();
         }
@@ -119,15 +121,15 @@ final class MachineForm {
         return plate(typed, levers, PlateGrid.FEED).flatMap(p -> unit.flatMap(u -> per.map(each -> new FeedPlate(p, u, each))));
     }
 
-    /** Motor power and how it follows speed; empty where nobody typed a power. */
-    static Optional<MotorRating> motor(Typed typed) {
+    /** Motor power and how it follows speed; empty where nobody typed a power. Where no efficiency is typed the house's stands in. */
+    static Optional<MotorRating> motor(Typed typed, Rules rules) {
         if (!typed.has("kilowatts")) {
             return Optional.empty();
         }
         Optional<MotorRating.Law> law = typed.choice("law", MotorRating.Law.class);
         Optional<BigDecimal> efficiency = typed.has("efficiency")
                 ? typed.attempt("efficiency", () -> TypedNumber.parsePositive(typed.get("efficiency")).value().movePointLeft(2))
-                : Optional.of(MotorRating.HOUSE_EFFICIENCY);
+                : Optional.of(rules.share(Rule.EFFICIENCY));
         return law.isEmpty() || efficiency.isEmpty() ? Optional.empty() : typed.attempt("kilowatts", () ->
                 new MotorRating(TypedNumber.parsePositive(typed.get("kilowatts")).value(), law.get(), efficiency.get()));
     }

@@ -59,7 +59,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words)).toList();
         Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(MotionRecordings.Lost.class)).map(MotionRecordings.Lost::backlash);
         return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest, travel(ledger, steps, words), ways, rest,
-                backlash.map(AxisView::bars).orElse(List.of()), backlash.map(b -> words.say(b.says())).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
+                backlash.map(AxisView::bars).orElse(List.of()), backlash.map(b -> words.say(b.says(ledger.rules()))).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
     }
 
     private static Optional<StepResult> result(StepLedger ledger, List<Step> steps, String code) {

@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
 import org.springframework.stereotype.Component;
+import tallledger.core.house.House;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -32,7 +33,7 @@ public class Shelves {
     private record Folded<T>(int head, T value) {
     }
 
-    private record Fold(JudgedBy judgedBy, List<Stray> strays, Optional<Chain.Break> otherDescription, tallledger.core.survey.Survey core) {
+    private record Fold(JudgedBy judgedBy, int rules, List<Stray> strays, Optional<Chain.Break> otherDescription, tallledger.core.survey.Survey core) {
     }
 
     /** A machine on the shelf; or what is left of one that cannot be read. */
@@ -53,13 +54,15 @@ public class Shelves {
     private static final int A_FETCH = 40;
 
     private final Books books;
+    private final Houses houses;
     private final Clock clock;
     private final Recent<Long, Folded<Machine>> machines = new Recent<>(MOST_MACHINES, m -> 1);
     private final Recent<Long, Folded<Fold>> folds = new Recent<>(MOST_ENTRIES, fold -> fold.head);
     private final Map<Long, Kept> places = new ConcurrentHashMap<>();
 
-    Shelves(Books books, Store store, Clock clock) {
+    Shelves(Books books, Houses houses, Store store, Clock clock) {
         this.books = books;
+        this.houses = houses;
         this.clock = clock;
         store.whenUndone(() -> {
             machines.clear();
@@ -154,8 +157,13 @@ public class Shelves {
     }
 
     public long openSurvey(Machine machine, String author, String role, Scope scope, Submission submission) {
+        return openSurvey(machine, By.of(clock.instant(), clock.getZone(), author), role, scope, submission);
+    }
+
+    /** At a time of its own. */
+    public long openSurvey(Machine machine, By by, String role, Scope scope, Submission submission) {
         return books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(),
-                SurveyEntries.opened(By.of(clock.instant(), clock.getZone(), author), machine.version(), machine.hash(), role, scope), submission);
+                SurveyEntries.opened(by, machine.version(), machine.hash(), houses.issued(), role, scope), submission);
     }
 
     private Draft described(MachineDescription description, String author) {
@@ -213,13 +221,13 @@ public class Shelves {
             folds.put(book.getId(), have);
         }
         Fold fold = have.value;
-        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, fold.strays, books.broken(book).or(() -> fold.otherDescription));
+        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, houses.newest().version(), fold.strays, books.broken(book).or(() -> fold.otherDescription));
     }
 
-    private static Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {
+    private Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {
         List<Stray> strays = new ArrayList<>();
         JudgedBy judgedBy = null;
-        for (JudgedBy candidate : JudgedBy.newestFirst(entries)) {
+        for (JudgedBy candidate : JudgedBy.descriptions(entries)) {
             if (machine.version(candidate.version()).isPresent()) {
                 judgedBy = candidate;
                 break;
@@ -231,8 +239,23 @@ public class Shelves {
         MachineDescription description = machine.version(by.version()).orElseThrow();
         Optional<Chain.Break> other = by.hash().equals(machine.entry(by.version()).orElseThrow().hash()) ? Optional.empty()
                 : Optional.of(new Chain.Break(by.entry().sequence(), Reason.of("chain.other-description", by.version())));
-        tallledger.core.survey.Survey core = before.map(b -> b.judgedBy.version() == by.version() ? b.core.grown(entries) : b.core.by(description, entries))
-                .orElseGet(() -> tallledger.core.survey.Survey.fold(description, entries));
-        return new Fold(by, List.copyOf(strays), other, core);
+        Optional<JudgedBy> rules = rules(entries, strays);
+        House house = houses.book().at(rules.map(JudgedBy::version).orElse(House.FIRST));
+        Optional<Chain.Break> otherRules = rules.filter(r -> !r.hash().equals(house.hash()))
+                .map(r -> new Chain.Break(r.entry().sequence(), Reason.of("chain.other-rules", r.version())));
+        tallledger.core.survey.Survey core = before.map(b -> b.judgedBy.version() == by.version() && b.rules == house.version() ? b.core.grown(entries)
+                : b.core.by(description, house, entries)).orElseGet(() -> tallledger.core.survey.Survey.fold(description, house, entries));
+        return new Fold(by, house.version(), List.copyOf(strays), other.or(() -> otherRules), core);
+    }
+
+    /** The newest naming of rules that the house's book has; a naming of others is a stray. */
+    private Optional<JudgedBy> rules(List<Entry> entries, List<Stray> strays) {
+        for (JudgedBy candidate : JudgedBy.rules(entries)) {
+            if (houses.book().versions().containsKey(candidate.version())) {
+                return Optional.of(candidate);
+            }
+            strays.add(new Stray(candidate.entry(), Reason.of("stray.rules", candidate.version())));
+        }
+        return Optional.empty();
     }
 }

@@ -11,6 +11,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepLedger;
@@ -23,10 +24,11 @@ import tallledger.core.survey.Stray;
  * @param machine        the machine, at its newest version
  * @param machineVersion the version this survey judges by
  * @param core           what its entries come to
+ * @param newestRules the house's rules as they stand now; the survey judges by those it names
  * @param unjudged       entries that name a version of the description that cannot be read
  * @param broken         where its record is not what was written: the chain, or the description it judges by
  */
-public record Survey(long id, Machine machine, int machineVersion, tallledger.core.survey.Survey core, List<Stray> unjudged, Optional<Chain.Break> broken) {
+public record Survey(long id, Machine machine, int machineVersion, tallledger.core.survey.Survey core, int newestRules, List<Stray> unjudged, Optional<Chain.Break> broken) {
 
     /** What its spindle runs come to. */
     public SpindleSurvey folded() {
@@ -47,6 +49,14 @@ public record Survey(long id, Machine machine, int machineVersion, tallledger.co
         return entries().get(entries().size() - 1).sequence();
     }
 
+    public Rules rules() {
+        return core.rules();
+    }
+
+    public boolean isBehindRules() {
+        return core.house().version() < newestRules;
+    }
+
     public boolean isBehindDescription() {
         return machineVersion < machine.version();
     }
@@ -65,7 +75,7 @@ public record Survey(long id, Machine machine, int machineVersion, tallledger.co
 
     /** What a record is judged by now. */
     public Basis basis() {
-        return Basis.of(core.machine().identity().unit(), machineVersion);
+        return Basis.of(core.machine().identity().unit(), machineVersion, core.house().version());
     }
 
     public String lastAuthor() {

@@ -23,6 +23,7 @@ import tallledger.core.survey.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
@@ -33,13 +34,15 @@ import tallledger.web.record.Survey;
 class RunSheetController {
 
     private final Shelves shelves;
+    private final Houses houses;
     private final Writer writer;
     private final Clock clock;
     private final SheetPage page;
     private final SheetWriter sheet;
 
-    RunSheetController(Shelves shelves, Writer writer, Clock clock, SheetPage page, SheetWriter sheet) {
+    RunSheetController(Shelves shelves, Houses houses, Writer writer, Clock clock, SheetPage page, SheetWriter sheet) {
         this.shelves = shelves;
+        this.houses = houses;
         this.writer = writer;
         this.clock = clock;
         this.page = page;
@@ -82,7 +85,7 @@ class RunSheetController {
                 .flatMap(r -> RunForm.read(typed, survey.folded().machine(), r))
                 .flatMap(record -> typed.attempt("form", () -> {
                     RunGate.check(survey.core(), route.get());
-                    return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded().table(), record);
+                    return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded(), record);
                 })));
     }
 
@@ -139,7 +142,7 @@ class RunSheetController {
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class).filter(check -> ByEye.decided(typed)).flatMap(check ->
                 typed.attempt("seconds", () -> {
                     survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.steps(), step));
-                    return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
+                    return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), survey.rules(), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
                 })));
     }
 
@@ -149,6 +152,13 @@ class RunSheetController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), survey.machine().version(), survey.machine().hash())));
+    }
+
+    @PostMapping("/surveys/{id}/adopt-rules")
+    String adoptRules(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), houses.issued())));
     }
 
     private Optional<List<String>> settings(Survey survey, Typed typed) {

@@ -14,7 +14,6 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
-import tallledger.core.gauge.GradedLimit;
 import tallledger.core.machine.Family;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
@@ -22,6 +21,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.RunGate;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
@@ -98,11 +98,11 @@ public class SheetPage {
     private void step(Survey survey, Optional<Step> step, Typed typed, Model model) {
         Optional<DriveCheck> check = step.map(Step::recording).filter(SpindleCheck.class::isInstance).map(r -> ((SpindleCheck) r).check());
         model.addAttribute("check", check.orElse(null));
-        model.addAttribute("brake", GradedLimit.SPINDLE_STOP);
+        model.addAttribute("brake", survey.rules().graded(Rule.SPINDLE_STOP));
         Map<String, String> sofar = new HashMap<>();
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
-                typed.set(f.name(), f.start());
+                typed.set(f.name(), s.recording().start(f, survey.rules()));
             }
             sofar.put(f.name(), typed.get(f.name()));
         }));
@@ -115,8 +115,8 @@ public class SheetPage {
         Family family = survey.folded().machine().identity().family();
         // A form that comes back with something to mend is shown, or what was typed in it would be gone.
         boolean mending = !typed.isClean() && !typed.isSent("starting");
-        model.addAttribute("startDue", starts && !mending && StartCheck.isDue(survey.entries(), clock.instant()));
-        model.addAttribute("pauseMinutes", StartCheck.GOOD_FOR.toMinutes());
+        model.addAttribute("startDue", starts && !mending && StartCheck.isDue(survey.entries(), survey.rules(), clock.instant()));
+        model.addAttribute("pauseMinutes", survey.rules().time(Rule.CONFIRMED_FOR).toMinutes());
         model.addAttribute("startItems", StartCheck.items(survey.folded().machine()));
         model.addAttribute("mountables", StartCheck.mountables(family).stream().map(k -> new Mountable(k, MountedForm.fields(k))).toList());
         MountedForm.remember(survey.steps(), typed);
@@ -127,7 +127,7 @@ public class SheetPage {
         model.addAttribute("done", done.flatMap(d -> survey.folded().runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));
         Optional<StepResult> result = done.flatMap(d -> survey.steps().all().stream().filter(r -> r.entry() == d).findFirst());
         model.addAttribute("doneStep", result.orElse(null));
-        model.addAttribute("donePicture", result.flatMap(r -> StepMargin.picture(r, words)).orElse(null));
+        model.addAttribute("donePicture", result.flatMap(r -> StepMargin.picture(r, survey.rules(), words)).orElse(null));
     }
 
     /** The instrument in the surveyor's hand: the one used last. */

@@ -12,6 +12,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
 
@@ -34,20 +35,18 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
                         List<LeverView> levers, Reason worth, Optional<Reason> tooFast, Optional<Integer> turns,
                         List<Run> history, boolean sweep) {
 
-    private static final double LISTEN = 20;
-
     static SheetView of(SpindleSurvey survey, Route route) {
         Speed speed = survey.table().speedOf(route).orElseThrow();
         Optional<BigDecimal> nominal = survey.table().nominal(route)
                 .or(() -> speed.isSweep() ? Optional.empty() : speed.expected().map(n -> BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)));
-        BigDecimal tolerance = survey.table().plate().tolerance().orElse(Limit.HOUSE_SPEED_TOLERANCE);
+        BigDecimal tolerance = Run.tolerance(survey.table(), survey.rules());
         Optional<Limit> limit = nominal.map(n -> Limit.aboutSpeed(n, tolerance));
         List<Run> runs = survey.runs();
         Optional<Route> before = runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1).route());
         return new SheetView(route.key(), survey.machine().train().name(route), nominal, limit, limit.map(l -> why(survey, route, l)),
                 LeverView.of(survey.machine(), route, before), worth(survey, route), tooFast(survey, route),
                 nominal.filter(n -> n.compareTo(SpeedReading.FASTEST_TAPPED) <= 0)
-                        .map(n -> SpeedReading.turnsToCount(n.doubleValue(), LISTEN)),
+                        .map(n -> SpeedReading.turnsToCount(n.doubleValue(), survey.rules().value(Rule.LISTEN))),
                 runs.stream().filter(run -> run.route().equals(route)).toList(), speed.isSweep());
     }
 

@@ -13,6 +13,7 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.words.Words;
@@ -21,9 +22,10 @@ import tallledger.web.words.Words;
  * What stands beside the form of each kind of record.
  *
  * @param typed what stands in the form so far
+ * @param rules of the house, as judged by
  * @param unit  of lengths typed without one
  */
-public record StepMargin(Map<String, String> typed, LengthUnit unit, Words words) implements Recording.Kinds<StepMargin.Beside> {
+public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules, Words words) implements Recording.Kinds<StepMargin.Beside> {
 
     private static final Beside NOTHING = new Beside("", Optional.empty(), "", result -> Optional.empty());
 
@@ -39,8 +41,8 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Words words
     }
 
     /** The picture of a result: one for page, print and PDF. */
-    public static Optional<Picture> picture(StepResult result, Words words) {
-        return result.step().recording().tell(new StepMargin(Map.of(), result.values().unit(), words)).draws.apply(result);
+    public static Optional<Picture> picture(StepResult result, Rules rules, Words words) {
+        return result.step().recording().tell(new StepMargin(Map.of(), result.values().unit(), rules, words)).draws.apply(result);
     }
 
     private static Beside promises(String words) {
@@ -91,7 +93,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Words words
     @Override
     public Beside feed(MotionRecordings.Feed feed) {
         String unit = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
-        String promised = feed.promised().map(p -> words.say("promised.feed", p, unit, feed.tolerance().movePointRight(2).stripTrailingZeros()))
+        String promised = feed.promised().map(p -> words.say("promised.feed", p, unit, feed.tolerance(rules).movePointRight(2).stripTrailingZeros()))
                 .orElse(words.say("promised.nothing"));
         return promises(words.of(feed.rate()) + " " + promised);
     }
@@ -128,7 +130,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Words words
 
     @Override
     public Beside cycle(WatchedCycle cycle) {
-        return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, words)), "", result -> CycleView.ofResult(result, words)
+        return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, rules, words)), "", result -> CycleView.ofResult(result, rules, words)
                 .filter(view -> !view.lines().isEmpty()).map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())));
     }
 

@@ -48,8 +48,8 @@ class WeighController {
     private static List<Reason> speed(Survey survey, Route route, Typed typed) {
         return RunForm.reading(typed).map(reading -> {
             Optional<Limit> limit = SheetView.of(survey.folded(), route).limit();
-            return List.of(limit.map(l -> Judgement.of(reading.rpm(), reading.expanded(), l).because())
-                    .orElse(Reason.of("weigh.nothing", Shown.of(reading.rpm(), reading.expanded()))));
+            return List.of(limit.map(l -> Judgement.of(reading.rpm(), reading.expanded(survey.rules()), l).because())
+                    .orElse(Reason.of("weigh.nothing", Shown.of(reading.rpm(), reading.expanded(survey.rules())))));
         }).orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of("weigh.refused", why)).toList());
     }
 
@@ -60,7 +60,7 @@ class WeighController {
             return List.of();
         }
         try {
-            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit())).because();
+            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit()), survey.rules()).because();
         } catch (Refused refused) {
             return List.of(Reason.of("weigh.refused", refused.reason()));
         }

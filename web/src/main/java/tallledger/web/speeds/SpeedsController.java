@@ -17,7 +17,6 @@ import tallledger.core.survey.SurveyPlan;
 import tallledger.web.faults.SuspectView;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.house.HouseTables;
 import tallledger.web.record.AsItStands;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Plans;
@@ -39,14 +38,12 @@ class SpeedsController {
 
     private final Shelves shelves;
     private final Plans plans;
-    private final HouseTables tables;
     private final Writer writer;
     private final LastAsked<AsItStands, Drawn> drawn = new LastAsked<>(MOST_KEPT, asked -> drawn(asked.survey()));
 
-    SpeedsController(Shelves shelves, Plans plans, HouseTables tables, Writer writer) {
+    SpeedsController(Shelves shelves, Plans plans, Writer writer) {
         this.shelves = shelves;
         this.plans = plans;
-        this.tables = tables;
         this.writer = writer;
     }
 
@@ -61,7 +58,7 @@ class SpeedsController {
         model.addAttribute("chart", drawn.chart.orElse(null));
         model.addAttribute("counts", folded.coverage().counts());
         model.addAttribute("plan", plan);
-        model.addAttribute("suspects", SuspectView.of(folded, plan, tables.checks()));
+        model.addAttribute("suspects", SuspectView.of(folded, plan, survey.core().house().checks()));
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
         model.addAttribute("doubts", drawn.doubts);

@@ -67,7 +67,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
         }).toList();
         return new VerdictView(folded.coverage().counts(), Finding.of(survey.core()), ClaimVerdict.of(survey.core()),
                 ConditionStatement.of(survey.core()).sentences(), lines, steps(survey),
-                survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).flatMap(r -> StepMargin.picture(r, words).stream()).toList(),
+                survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList(),
                 survey.core().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
                 read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()), String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()),
                 survey.broken().isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));

@@ -1,5 +1,6 @@
 package tallledger.web.cycle;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
@@ -16,7 +17,7 @@ class CycleViewTest {
     private final Words words = App.demo().bean(Words.class);
 
     private CycleView drawn(String script, String log) {
-        return CycleView.done(new WatchedCycle(script).read(new Values(Map.of("log", log), LengthUnit.MM)), words);
+        return CycleView.done(new WatchedCycle(script).read(new Values(Map.of("log", log), LengthUnit.MM)), Rules.shipped(), words);
     }
 
     @Test
@@ -40,10 +41,10 @@ class CycleViewTest {
 
     @Test
     void keysSayWhatMustNotHappen() {
-        CycleView view = CycleView.blank(new WatchedCycle("guard"), Map.of(), LengthUnit.MM, words);
+        CycleView view = CycleView.blank(new WatchedCycle("guard"), Map.of(), LengthUnit.MM, Rules.shipped(), words);
         assertThat(view.keys()).extracting(CycleView.Key::name).contains("guard opened", "starts by itself");
         assertThat(view.keys()).filteredOn(CycleView.Key::hazard).extracting(CycleView.Key::event).containsExactly("starts-by-itself");
         assertThat(view.script()).contains("stops 0–12 s after (house rule)");
-        assertThat(CycleView.blank(new WatchedCycle("own"), Map.of("script", "12 monkeys"), LengthUnit.MM, words).keys()).isEmpty();
+        assertThat(CycleView.blank(new WatchedCycle("own"), Map.of("script", "12 monkeys"), LengthUnit.MM, Rules.shipped(), words).keys()).isEmpty();
     }
 }

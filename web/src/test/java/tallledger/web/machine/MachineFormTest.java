@@ -1,5 +1,6 @@
 package tallledger.web.machine;
 
+import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -31,7 +32,7 @@ class MachineFormTest {
     @MethodSource("shortlist")
     void everyMachineIsWrittenAndReadBackTheSame(MachineDescription machine) {
         Typed typed = MachineForm.write(machine);
-        assertThat(MachineForm.description(typed, java.util.Optional.of(machine))).contains(machine);
+        assertThat(MachineForm.description(typed, java.util.Optional.of(machine), Rules.shipped())).contains(machine);
         assertThat(typed.errors()).isEmpty();
     }
 

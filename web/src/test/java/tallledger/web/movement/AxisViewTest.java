@@ -18,8 +18,8 @@ class AxisViewTest {
     private static final Offset<Double> PIXEL = Offset.offset(0.05);
 
     private final Words words = App.demo().bean(Words.class);
-    private final Survey finished = App.demo().bean(Shelves.class).survey(19);
-    private final Survey begun = App.demo().bean(Shelves.class).survey(2);
+    private final Survey finished = App.demo().bean(Shelves.class).survey(20);
+    private final Survey begun = App.demo().bean(Shelves.class).survey(3);
 
     private AxisView axis(Survey survey, String name) {
         MachineDescription machine = survey.folded().machine();

@@ -138,7 +138,7 @@ class BooksTest {
     void aBookOfTheWrongKindIsNotFound() {
         Shelves shelves = App.demo().bean(Shelves.class);
         assertThatThrownBy(() -> shelves.survey(1)).isInstanceOf(NoSuchBook.class);
-        assertThatThrownBy(() -> shelves.machine(2)).isInstanceOf(NoSuchBook.class);
+        assertThatThrownBy(() -> shelves.machine(3)).isInstanceOf(NoSuchBook.class);
         assertThat(Optional.of(shelves.machine(1).name())).contains("Aldwark 410");
     }
 }

@@ -1,0 +1,158 @@
+package tallledger.core.house;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import tallledger.core.blame.Check;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+
+/**
+ * The house's book, folded: each entry that can be read makes a version, one that cannot leaves the version before in force.
+ *
+ * @param first    as the application ships it
+ * @param versions by the number of the entry that made each
+ * @param changes  what each entry changed, in order
+ * @param strays   entries that change nothing, and why
+ * @param issued   the figures last issued, by name; whether they are still those of this release says {@link #isIssued}
+ */
+public record HouseBook(House first, TreeMap<Integer, House> versions, List<Change> changes, Map<Integer, Reason> strays, Optional<HouseChange.Issued> issued) {
+
+    /** One entry with what it changes. */
+    public record Change(Entry entry, HouseChange what) {
+    }
+
+    /** @param shippedChecks the table of checks this release comes with */
+    public static HouseBook of(List<Entry> entries, List<Check> shippedChecks) {
+        Fold fold = new Fold(House.shipped(shippedChecks));
+        entries.forEach(fold::take);
+        return new HouseBook(House.shipped(shippedChecks), fold.versions, List.copyOf(fold.changes), fold.strays, fold.issued);
+    }
+
+    public House newest() {
+        return versions.isEmpty() ? first : versions.lastEntry().getValue();
+    }
+
+    /** The version of that number, or the last before it that can be read; the first where there is none. */
+    public House at(int version) {
+        return Optional.ofNullable(versions.floorEntry(version)).map(Map.Entry::getValue).orElse(first);
+    }
+
+    /** Whether this release's own figures and checks stand in the book. */
+    public boolean isIssued() {
+        return issued.filter(i -> i.checks().equals(first.checks())
+                && Stream.of(Rule.values()).allMatch(r -> isSame(r.shipped(), i.figures().getOrDefault(r.name(), List.of())))).isPresent();
+    }
+
+    private static boolean isSame(List<BigDecimal> some, List<BigDecimal> others) {
+        if (some.size() != others.size()) {
+            return false;
+        }
+        for (int i = 0; i < some.size(); i++) {
+            if (some.get(i).compareTo(others.get(i)) != 0) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** What was changed of a rule by the house itself, newest first. */
+    public List<Change> historyOf(Rule rule) {
+        return newestFirst(c -> c.what() instanceof HouseChange.Ruled ruled && ruled.rule() == rule);
+    }
+
+    public List<Change> historyOfStep(String code) {
+        return newestFirst(c -> c.what() instanceof HouseChange.Timed timed && timed.step().equals(code));
+    }
+
+    private List<Change> newestFirst(java.util.function.Predicate<Change> which) {
+        List<Change> some = new ArrayList<>(changes.stream().filter(which).toList());
+        java.util.Collections.reverse(some);
+        return some;
+    }
+
+    /** What the house would be with one more change. @throws Refused where that makes no sense */
+    public House with(HouseChange change) {
+        Fold fold = new Fold(newest());
+        change.tell(fold);
+        return new House(newest().version() + 1, "", fold.rules, fold.checks);
+    }
+
+    private static final class Fold implements HouseChange.Listener<Void> {
+
+        private final TreeMap<Integer, House> versions = new TreeMap<>();
+        private final List<Change> changes = new ArrayList<>();
+        private final Map<Integer, Reason> strays = new TreeMap<>();
+        private final Set<Rule> own = EnumSet.noneOf(Rule.class);
+        private Optional<HouseChange.Issued> issued = Optional.empty();
+        private boolean ownChecks;
+        private Rules rules;
+        private List<Check> checks;
+
+        private Fold(House from) {
+            rules = from.rules();
+            checks = from.checks();
+        }
+
+        private void take(Entry entry) {
+            if (entry.damage().isPresent()) {
+                strays.put(entry.sequence(), entry.damage().get());
+                return;
+            }
+            try {
+                HouseChange change = HouseChange.from(entry);
+                change.tell(this);
+                changes.add(new Change(entry, change));
+                versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks));
+            } catch (Refused refused) {
+                strays.put(entry.sequence(), Reason.of("stray.refused", refused.reason()));
+            } catch (RuntimeException unread) {
+                strays.put(entry.sequence(), Reason.of("stray.unreadable"));
+            }
+        }
+
+        @Override
+        public Void issued(HouseChange.Issued change) {
+            issued = Optional.of(change);
+            change.figures().forEach((name, figures) -> Rule.named(name).filter(rule -> !own.contains(rule)).ifPresent(rule -> rules = rules.with(rule, figures)));
+            checks = ownChecks ? checks : change.checks();
+            return null;
+        }
+
+        @Override
+        public Void ruled(HouseChange.Ruled change) {
+            rules = rules.with(change.rule(), change.figures());
+            own.add(change.rule());
+            return null;
+        }
+
+        @Override
+        public Void timed(HouseChange.Timed change) {
+            rules = rules.withStep(change.step(), change.seconds());
+            return null;
+        }
+
+        @Override
+        public Void listed(HouseChange.Listed change) {
+            checks = change.checks();
+            ownChecks = true;
+            return null;
+        }
+
+        @Override
+        public Void row(HouseChange.Row change) {
+            checks = change.in(checks);
+            ownChecks = true;
+            return null;
+        }
+    }
+}

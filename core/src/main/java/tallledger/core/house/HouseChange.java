@@ -1,0 +1,245 @@
+package tallledger.core.house;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import tallledger.core.blame.Check;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+
+/** What an entry of the house's book changes, decoded once. */
+public sealed interface HouseChange {
+
+    int LONGEST_REASON = 300;
+
+    /** What is made of a change of each kind. */
+    interface Listener<T> {
+
+        T issued(Issued change);
+
+        T ruled(Ruled change);
+
+        T timed(Timed change);
+
+        T listed(Listed change);
+
+        T row(Row change);
+    }
+
+    /** Kinds of entry in the house's book. */
+    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK }
+
+    <T> T tell(Listener<T> listener);
+
+    Draft draft(By by);
+
+    /**
+     * The figures and checks the application came with, so that a version stands by itself whatever a later release ships. What the house
+     * changed of its own stays.
+     *
+     * @param figures of rules by name; one that this version does not know is kept and says nothing
+     */
+    record Issued(Map<String, List<BigDecimal>> figures, List<Check> checks) implements HouseChange {
+        public static Issued now(List<Check> checks) {
+            Map<String, List<BigDecimal>> figures = new HashMap<>();
+            Stream.of(Rule.values()).forEach(rule -> figures.put(rule.name(), rule.shipped()));
+            return new Issued(figures, checks);
+        }
+
+        static Issued from(Payload p) {
+            Map<String, List<BigDecimal>> figures = new HashMap<>();
+            Payload kept = p.part("figures");
+            kept.fields().keySet().forEach(name -> figures.put(name, decimals(kept, name)));
+            return new Issued(figures, table(p));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.issued(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            Map<String, Object> kept = new HashMap<>();
+            figures.forEach((name, these) -> kept.put(name, texts(these)));
+            return Draft.of(by, Kind.ISSUED.name(), "", Map.of("figures", kept, "checks", checks.stream().map(HouseChange::kept).toList()));
+        }
+    }
+
+    /** A rule has other figures from here on. */
+    record Ruled(Rule rule, List<BigDecimal> figures, String reason) implements HouseChange {
+
+        /** @throws Refused naming the figure, or "reason" */
+        public Ruled {
+            rule.check(figures);
+            reason = checked(reason);
+        }
+
+        static Ruled from(Payload p) {
+            return new Ruled(Rule.named(p.text("rule")).orElseThrow(() -> Refused.because("rule.unknown", p.text("rule"))), decimals(p, "figures"), p.text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.ruled(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            return Draft.of(by, Kind.RULE.name(), rule.name(), Map.of("rule", rule.name(), "figures", texts(figures), "reason", reason));
+        }
+    }
+
+    /** A step takes another time. */
+    record Timed(String step, int seconds, String reason) implements HouseChange {
+
+        private static final int LONGEST = 7200;
+
+        public Timed {
+            if (seconds < 1 || seconds > LONGEST) {
+                throw Refused.because("rule.range", seconds, 1, LONGEST, "s").at("seconds");
+            }
+            reason = checked(reason);
+        }
+
+        static Timed from(Payload p) {
+            return new Timed(p.text("step"), p.whole("seconds"), p.text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.timed(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            return Draft.of(by, Kind.STEP_TIME.name(), step, Map.of("step", step, "seconds", seconds, "reason", reason));
+        }
+    }
+
+    /** The whole table of checks anew. */
+    record Listed(List<Check> checks, String reason) implements HouseChange {
+
+        public Listed {
+            checks = List.copyOf(checks);
+            reason = checked(reason);
+        }
+
+        static Listed from(Payload p) {
+            return new Listed(table(p), p.text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.listed(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            return Draft.of(by, Kind.CHECKS.name(), "", Map.of("checks", checks.stream().map(HouseChange::kept).toList(), "reason", reason));
+        }
+    }
+
+    /**
+     * One row of the table of checks.
+     *
+     * @param was the row as it was; empty for a new one
+     * @param now the row as it is from here on; empty where it is taken out
+     */
+    record Row(Optional<Check> was, Optional<Check> now, String reason) implements HouseChange {
+
+        public Row {
+            reason = checked(reason);
+        }
+
+        static Row from(Payload p) {
+            return new Row(optional(p, "was"), optional(p, "now"), p.text("reason"));
+        }
+
+        private static Optional<Check> optional(Payload p, String name) {
+            return p.has(name) ? Optional.of(check(p.part(name))) : Optional.empty();
+        }
+
+        /** @throws Refused where the table no longer has the row as it was */
+        List<Check> in(List<Check> table) {
+            List<Check> rows = new ArrayList<>(table);
+            int at = was.map(rows::indexOf).orElse(rows.size());
+            if (at < 0) {
+                throw Refused.because("check.row-gone");
+            }
+            if (was.isPresent()) {
+                rows.remove(at);
+            }
+            now.ifPresent(check -> rows.add(at, check));
+            return rows;
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.row(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            Map<String, Object> payload = new HashMap<>(Map.of("reason", reason));
+            was.ifPresent(check -> payload.put("was", kept(check)));
+            now.ifPresent(check -> payload.put("now", kept(check)));
+            return Draft.of(by, Kind.CHECK.name(), now.or(() -> was).map(Check::about).orElse(""), payload);
+        }
+    }
+
+    /** @throws RuntimeException where it cannot be read */
+    static HouseChange from(Entry entry) {
+        Payload p = entry.payload();
+        return switch (Kind.valueOf(entry.kind())) {
+            case ISSUED -> Issued.from(p);
+            case RULE -> Ruled.from(p);
+            case STEP_TIME -> Timed.from(p);
+            case CHECKS -> Listed.from(p);
+            case CHECK -> Row.from(p);
+        };
+    }
+
+    private static String checked(String typed) {
+        if (typed.isBlank()) {
+            throw Refused.because("rule.reason").at("reason");
+        }
+        if (typed.length() > LONGEST_REASON) {
+            throw Refused.because("text.long", typed.length(), LONGEST_REASON).at("reason");
+        }
+        return typed.strip();
+    }
+
+    private static List<BigDecimal> decimals(Payload p, String name) {
+        return p.texts(name).stream().map(BigDecimal::new).toList();
+    }
+
+    private static List<String> texts(List<BigDecimal> figures) {
+        return figures.stream().map(BigDecimal::toPlainString).toList();
+    }
+
+    /** A record without its table is damaged; an empty table is one. */
+    private static List<Check> table(Payload p) {
+        if (!p.has("checks")) {
+            throw new IllegalArgumentException("payload lacks the table of checks");
+        }
+        return p.parts("checks").stream().map(HouseChange::check).toList();
+    }
+
+    private static Map<String, Object> kept(Check check) {
+        return Map.of("about", check.about(), "element", check.kind().map(Enum::name).orElse(""), "check", check.what(), "low", check.low().toPlainString(),
+                "likely", check.likely().toPlainString(), "high", check.high().toPlainString());
+    }
+
+    private static Check check(Payload p) {
+        return Check.of(p.text("about"), p.text("element"), p.text("check"), new BigDecimal(p.text("low")), new BigDecimal(p.text("likely")), new BigDecimal(p.text("high")));
+    }
+}

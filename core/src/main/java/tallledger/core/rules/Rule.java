@@ -1,0 +1,181 @@
+package tallledger.core.rules;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A judgement number of the house, or the few that belong together, with the figures it ships with. These are the house's starting
+ * values; the user's own stand in {@link Rules}.
+ */
+public enum Rule {
+
+    /** ± of a plate speed, unloaded, where the plate gives none. */
+    SPEED_TOLERANCE(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "6"),
+    /** Never above so many times the highest speed run so far. */
+    COLD_STEP(Group.SPEEDS, Shape.ONE, Unit.TIMES, "4"),
+    /** How near a cause of wrong speeds must fit. */
+    CAUSE_FITS(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "1.5"),
+    /** Beyond this a reading is off; within it the rest is right. */
+    READING_OFF(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "2"),
+    /** Under load a belt or clutch that slips loses so much. */
+    SLIP(Group.SPEEDS, Shape.BETWEEN, Unit.PERCENT, "1", "8"),
+    /** Unloaded everything may turn so much higher than a plate reckoned at full load. */
+    UNLOADED_HIGH(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "6"),
+    /** η from motor to spindle where nobody knows. */
+    EFFICIENCY(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "80"),
+
+    LATHE_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.040"),
+    LATHE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    MILL_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.015", "0.030"),
+    MILL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.030", "0.060"),
+    DRILL_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.050", "0.100"),
+    GRINDER_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.008", "0.015"),
+    AXIAL_FLOAT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.015", "0.030"),
+    BACKLASH(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.15", "0.40"),
+    PLAY(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.03", "0.08"),
+    STRAIGHT_1000(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    TWIST(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    PARALLEL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
+    SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.030", "0.050"),
+    TABLE_500(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    SCALE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
+    BEARING_RISE(Group.LIMITS, Shape.GRADED, Unit.KELVIN, "25", "35", "45"),
+    SPINDLE_STOP(Group.LIMITS, Shape.GRADED, Unit.SECONDS, "5", "8", "12"),
+    TRIP_RANGE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.05", "0.05"),
+    THREAD_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.10", "0.10", "0.10"),
+
+    FEED_TOLERANCE(Group.MOVEMENT, Shape.ONE, Unit.PERCENT, "10"),
+    RAPID_TOLERANCE(Group.MOVEMENT, Shape.ONE, Unit.PERCENT, "15"),
+    /** Up to this difference along a screw its readings say nothing of wear. */
+    BACKLASH_EVEN(Group.MOVEMENT, Shape.ONE, Unit.MILLIMETRES, "0.03"),
+    /** A nut with no more than this everywhere is not worn. */
+    NUT_TIGHT(Group.MOVEMENT, Shape.ONE, Unit.MILLIMETRES, "0.15"),
+    /** The same surface speed at both radii of a table, ±. */
+    SURFACE_SPEED(Group.MOVEMENT, Shape.ONE, Unit.PERCENT, "10"),
+    /** Through-feed as a share of what the wheel's speed and tilt give. */
+    THROUGH_FEED(Group.MOVEMENT, Shape.BETWEEN, Unit.PERCENT, "93", "102"),
+
+    UNBALANCE_DERATE(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "1"),
+    UNBALANCE_STOP(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "5"),
+    VOLTAGE_TOLERANCE(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "10"),
+    FREQUENCY_TOLERANCE(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "2"),
+    /** A heavy start wants a converter of so many times the motor. */
+    HEAVY_START(Group.SUPPLY, Shape.ONE, Unit.TIMES, "2"),
+
+    /** A hand's reaction, allowed at each end of a window. */
+    REACTION(Group.CYCLES, Shape.ONE, Unit.SECONDS, "0.2"),
+    /** Within which what should follow at once follows. */
+    SOON(Group.CYCLES, Shape.ONE, Unit.SECONDS, "3"),
+    /** Long enough to see that a thing stays as it is. */
+    STAYS(Group.CYCLES, Shape.ONE, Unit.SECONDS, "3"),
+    /** A set time is met within this share of it … */
+    SET_TIME(Group.CYCLES, Shape.ONE, Unit.PERCENT, "25"),
+    /** … or within this, whichever is more. */
+    SET_TIME_LEAST(Group.CYCLES, Shape.ONE, Unit.SECONDS, "0.3"),
+
+    /** Under this share of what the lift carries left over the sum is tight. */
+    LIFT_TIGHT(Group.MOVEMENT, Shape.ONE, Unit.PERCENT, "20"),
+
+    TACHOMETER(Group.GAUGES, Shape.GAUGE, Unit.RPM, "0.1", "0.5"),
+    OPTICAL(Group.GAUGES, Shape.GAUGE, Unit.RPM, "0.1", "0.2"),
+    STROBE(Group.GAUGES, Shape.GAUGE, Unit.RPM, "0.1", "1"),
+    DISPLAY(Group.GAUGES, Shape.GAUGE, Unit.RPM, "1", "2"),
+    INDICATOR(Group.GAUGES, Shape.GAUGE, Unit.MILLIMETRES, "0.001", "1"),
+    CALIPER(Group.GAUGES, Shape.GAUGE, Unit.MILLIMETRES, "0.01", "0.01"),
+    THERMOMETER(Group.GAUGES, Shape.GAUGE, Unit.CELSIUS, "0.5", "2"),
+    /** u of a hand on a stopwatch, and of a person's first and last tap together. */
+    STOPWATCH(Group.GAUGES, Shape.ONE, Unit.SECONDS, "0.1"),
+    /** u of a travel measured with a steel rule or tape. */
+    RULE_TRAVEL(Group.GAUGES, Shape.ONE, Unit.MILLIMETRES, "0.5"),
+    /** u of the distance of a feed, read off a rule or dial. */
+    RULE_FEED(Group.GAUGES, Shape.ONE, Unit.MILLIMETRES, "0.125"),
+
+    LISTEN(Group.TIMES, Shape.ONE, Unit.SECONDS, "20"),
+    TURNS(Group.TIMES, Shape.ONE, Unit.COUNT, "10"),
+    SWEEP(Group.TIMES, Shape.ONE, Unit.SECONDS, "40"),
+    MOVE_LEVER(Group.TIMES, Shape.ONE, Unit.SECONDS, "5"),
+    MOVE_BELT(Group.TIMES, Shape.ONE, Unit.SECONDS, "90"),
+    MOVE_PIN(Group.TIMES, Shape.ONE, Unit.SECONDS, "180"),
+    STOP_AND_START(Group.TIMES, Shape.ONE, Unit.SECONDS, "10"),
+    /** After this long without an entry nothing that was confirmed stands any more. */
+    CONFIRMED_FOR(Group.TIMES, Shape.ONE, Unit.MINUTES, "30"),
+    /** What one feed of a plate, or a cycle besides the list, takes. */
+    ONE_FEED(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
+
+    /** p_e, that an element is faulty before anything is run. */
+    FAULTY(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.03"),
+    /** s, that a faulty element shows on one run. */
+    SHOWS(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.9"),
+    /** f of a noise: that it is imagined, or comes from outside. */
+    IMAGINED_NOISE(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.10"),
+    IMAGINED_HEAT(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.05"),
+    /** f of what cannot be imagined. */
+    IMAGINED_FAILURE(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.01"),
+    /** From here on a part is clear enough to act on. */
+    BLAME_CLEAR(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.9"),
+    BLAME_NO_FAULT(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.99"),
+    BLAME_RUNS(Group.CHANCES, Shape.ONE, Unit.COUNT, "16"),
+    /** A route run before is offered again where it tells so many times what the best new one does. */
+    BLAME_AGAIN(Group.CHANCES, Shape.ONE, Unit.TIMES, "1.25"),
+
+    WORTH_MOTOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "350"),
+    WORTH_BELT(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "60"),
+    WORTH_GEAR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "600"),
+    WORTH_CHANGE_WHEELS(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "80"),
+    WORTH_BACK_GEAR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "300"),
+    WORTH_VARIATOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.05", "400"),
+    WORTH_INVERTER(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "500"),
+    WORTH_COMMANDED(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.05", "500"),
+    WORTH_DIRECTION(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "150");
+
+    /** How rules are shown together. */
+    public enum Group { SPEEDS, LIMITS, MOVEMENT, SUPPLY, CYCLES, GAUGES, TIMES, CHANCES, WORTH }
+
+    private final Group group;
+    private final Shape shape;
+    private final Unit unit;
+    private final List<BigDecimal> shipped;
+
+    Rule(Group group, Shape shape, Unit unit, String... shipped) {
+        this.group = group;
+        this.shape = shape;
+        this.unit = unit;
+        this.shipped = Stream.of(shipped).map(BigDecimal::new).toList();
+        shape.check(this.shipped, unit);
+    }
+
+    /** The rule of that name; empty for one this version does not know. */
+    public static Optional<Rule> named(String name) {
+        return Stream.of(values()).filter(r -> r.name().equals(name)).findFirst();
+    }
+
+    public Group group() {
+        return group;
+    }
+
+    public Shape shape() {
+        return shape;
+    }
+
+    /** Unit of its figures, or of that one of them which has it (the resolution of a gauge, the cost of a worth). */
+    public Unit unit() {
+        return unit;
+    }
+
+    /** Unit of one of its figures. */
+    public Unit unit(int figure) {
+        return shape.unit(unit, figure);
+    }
+
+    /** The house's starting figures. */
+    public List<BigDecimal> shipped() {
+        return shipped;
+    }
+
+    /** @throws tallledger.core.reason.Refused naming the figure that makes no sense */
+    public void check(List<BigDecimal> figures) {
+        shape.check(figures, unit);
+    }
+}

@@ -1,0 +1,163 @@
+package tallledger.core.house;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import tallledger.core.blame.Check;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Unit;
+
+class HouseBookTest {
+
+    private static final Check OIL = check("GROWLS", "", "Look at the oil", "0");
+    private static final Check GEAR = check("GROWLS", "GEAR", "Cover off", "300");
+    private final List<Entry> entries = new ArrayList<>();
+
+    private static Check check(String about, String element, String what, String cost) {
+        return Check.of(about, element, what, new BigDecimal(cost), new BigDecimal(cost), new BigDecimal(cost));
+    }
+
+    private static List<BigDecimal> figures(String... these) {
+        return List.of(these).stream().map(BigDecimal::new).toList();
+    }
+
+    private void write(HouseChange change) {
+        write(change.draft(By.of(Instant.parse("2026-05-09T08:00:00Z"), "Q")));
+    }
+
+    private void write(Draft draft) {
+        entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), draft));
+    }
+
+    private HouseBook book() {
+        return HouseBook.of(entries, List.of(OIL));
+    }
+
+    @Test
+    void anEmptyBookIsAsItShips() {
+        assertThat(book().newest()).isEqualTo(House.shipped(List.of(OIL)));
+        assertThat(book().isIssued()).isFalse();
+        assertThat(book().at(7).version()).isEqualTo(House.FIRST);
+    }
+
+    @Test
+    void everyVersionStaysWhatItWas() {
+        write(HouseChange.Issued.now(List.of(OIL)));
+        write(new HouseChange.Ruled(Rule.SPEED_TOLERANCE, figures("4"), "a stricter buyer"));
+        write(new HouseChange.Timed("lock", 90, "ours are stiff"));
+        write(new HouseChange.Row(Optional.empty(), Optional.of(GEAR), "seen twice"));
+        HouseBook book = book();
+        assertThat(book.strays()).isEmpty();
+        assertThat(book.isIssued()).isTrue();
+        assertThat(book.at(1).rules().number(Rule.SPEED_TOLERANCE)).isEqualByComparingTo("6");
+        assertThat(book.at(2).rules().number(Rule.SPEED_TOLERANCE)).isEqualByComparingTo("4");
+        assertThat(book.at(2).rules().seconds("lock", 45)).isEqualTo(45);
+        assertThat(book.at(3).rules().seconds("lock", 45)).isEqualTo(90);
+        assertThat(book.at(3).checks()).containsExactly(OIL);
+        assertThat(book.newest().checks()).containsExactly(OIL, GEAR);
+        assertThat(book.newest().version()).isEqualTo(4);
+        assertThat(book.newest().hash()).isEqualTo(entries.get(3).hash());
+        assertThat(book.historyOf(Rule.SPEED_TOLERANCE)).extracting(c -> c.entry().sequence()).containsExactly(2);
+        assertThat(book.historyOfStep("lock")).extracting(c -> c.entry().sequence()).containsExactly(3);
+        assertThat(book.newest().rules().isChanged(Rule.SPEED_TOLERANCE)).isTrue();
+        assertThat(book.newest().rules().isChanged(Rule.COLD_STEP)).isFalse();
+    }
+
+    /** What a later release ships does not touch what the house changed, and an older version keeps the older figures. */
+    @Test
+    void aLaterReleaseIssuesItsOwnFiguresBesideTheHouses() {
+        write(new HouseChange.Issued(Map.of("SPEED_TOLERANCE", figures("7"), "COLD_STEP", figures("3"), "NO_SUCH", figures("1")), List.of(OIL)));
+        write(new HouseChange.Ruled(Rule.COLD_STEP, figures("2"), "old bearings"));
+        assertThat(book().isIssued()).as("not what this release ships").isFalse();
+        write(HouseChange.Issued.now(List.of(GEAR)));
+        HouseBook book = book();
+        assertThat(book.at(1).rules().number(Rule.SPEED_TOLERANCE)).isEqualByComparingTo("7");
+        assertThat(book.newest().rules().number(Rule.SPEED_TOLERANCE)).isEqualByComparingTo("6");
+        assertThat(book.newest().rules().number(Rule.COLD_STEP)).as("the house's own stays").isEqualByComparingTo("2");
+        assertThat(book.newest().checks()).containsExactly(GEAR);
+        write(new HouseChange.Listed(List.of(OIL, GEAR), "ours"));
+        write(HouseChange.Issued.now(List.of(GEAR)));
+        assertThat(book().newest().checks()).as("so does its own table").containsExactly(OIL, GEAR);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"RULE, rule, LATHE_NOSE, figures, 0.01", "RULE, rule, LATHE_NOSE, figures, 0.02 0.01 0.04", "RULE, rule, NO_SUCH, figures, 1", "RULE, rule, TWIST, figures, a b c",
+        "STEP_TIME, step, lock, seconds, soon", "CHECKS, csv, x, y, z", "CHECK, was, x, y, z", "TUNE, rule, TWIST, figures, 1 1 1"})
+    void whatCannotBeReadLeavesTheVersionBeforeInForce(String kind, String one, String text, String other, String values) {
+        write(HouseChange.Issued.now(List.of(OIL)));
+        Object second = other.equals("figures") ? List.of(values.split(" ")) : values;
+        write(Draft.of(By.of(Instant.parse("2026-05-09T08:00:00Z"), "Q"), kind, "", Map.of(one, text, other, second, "reason", "why")));
+        write(new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), "later"));
+        HouseBook book = book();
+        assertThat(book.strays()).containsOnlyKeys(2);
+        assertThat(book.at(2).version()).isEqualTo(1);
+        assertThat(book.newest().checks()).containsExactly(OIL);
+    }
+
+    @Test
+    void aRowThatIsGoneIsNotChanged() {
+        write(HouseChange.Issued.now(List.of(OIL)));
+        HouseChange.Row dearer = new HouseChange.Row(Optional.of(GEAR), Optional.of(check("GROWLS", "GEAR", "Cover off", "400")), "prices");
+        assertThatThrownBy(() -> book().with(dearer)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("check.row-gone"));
+        write(dearer);
+        assertThat(book().strays()).containsOnlyKeys(2);
+        write(new HouseChange.Row(Optional.of(OIL), Optional.empty(), "never used"));
+        assertThat(book().newest().checks()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"LATHE_NOSE, 0.01 0.02, rule.figures, ''", "LATHE_NOSE, 0.02 0.01 0.03, rule.crossed, sound", "LATHE_NOSE, 0.01 0.02 99, rule.range, workable", "FAULTY, 1.1, rule.range, value",
+        "WORTH_GEAR, 0.5 -1, rule.range, cost", "SLIP, 8 1, rule.crossed, most", "TACHOMETER, 0.1 300, rule.range, calibration", "COLD_STEP, 0.5, rule.range, value"})
+    void figuresThatMakeNoSenseAreRefusedAtTheirField(Rule rule, String typed, String code, String field) {
+        assertThatThrownBy(() -> new HouseChange.Ruled(rule, figures(typed.split(" ")), "why")).isInstanceOfSatisfying(Refused.class, r -> {
+            assertThat(r.reason().code()).isEqualTo(code);
+            assertThat(r.field().orElse("")).isEqualTo(field);
+        });
+    }
+
+    @Test
+    void aChangeSaysWhy() {
+        assertThatThrownBy(() -> new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), " ")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reason"));
+        assertThatThrownBy(() -> new HouseChange.Timed("lock", 0, "why")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+    }
+
+    /** The names figures have in each shape, and their units. */
+    @ParameterizedTest
+    @EnumSource(Rule.class)
+    void everyRuleShipsFiguresOfItsShape(Rule rule) {
+        assertThat(rule.shipped()).hasSameSizeAs(rule.shape().figures());
+        rule.check(rule.shipped());
+        assertThat(Rule.named(rule.name())).contains(rule);
+        assertThat(Rules.shipped().isChanged(rule)).isFalse();
+        assertThat(Rules.shipped().with(rule, rule.shipped()).isChanged(rule)).isFalse();
+    }
+
+    @Test
+    void figuresAreReadInTheirUnits() {
+        Rules rules = Rules.shipped();
+        assertThat(rules.share(Rule.SPEED_TOLERANCE)).isEqualByComparingTo("0.06");
+        assertThat(rules.share(Rule.SLIP, 1)).isEqualByComparingTo("0.08");
+        assertThat(rules.time(Rule.CONFIRMED_FOR)).hasMinutes(30);
+        assertThat(rules.time(Rule.REACTION)).hasMillis(200);
+        assertThat(rules.gauge(Rule.TACHOMETER).calibration()).isEqualByComparingTo("0.005");
+        assertThat(rules.graded(Rule.BEARING_RISE).unit()).isEqualTo("K");
+        assertThat(rules.worth(Rule.WORTH_GEAR)).isEqualTo(18.0);
+        assertThat(Rule.TACHOMETER.unit(1)).isEqualTo(Unit.PERCENT);
+        assertThat(Rule.WORTH_GEAR.unit(0)).isEqualTo(Unit.CHANCE);
+    }
+}

@@ -1,0 +1,79 @@
+package tallledger.web.house;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import tallledger.core.house.HouseBook;
+import tallledger.core.house.HouseChange;
+import tallledger.core.rules.Rule;
+import tallledger.web.words.Figures;
+import tallledger.web.words.Words;
+
+/** What each change of the house says, in words. */
+@Component("houseWords")
+public class HouseWords implements HouseChange.Listener<String> {
+
+    private static final int SHOWN = 20;
+
+    private final Words words;
+
+    HouseWords(Words words) {
+        this.words = words;
+    }
+
+    /** A change where it is plain what of. */
+    public String of(HouseChange change) {
+        return change.tell(this);
+    }
+
+    /** A change with what it is of. */
+    public String said(HouseBook.Change change) {
+        HouseChange what = change.what();
+        String of = change.entry().step();
+        if (what instanceof HouseChange.Ruled) {
+            return words.say("rule." + of) + " " + of(what);
+        }
+        return what instanceof HouseChange.Timed ? words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " " + of(what) : of(what);
+    }
+
+    /** The newest changes, newest first. */
+    public List<HouseBook.Change> newest(HouseBook book) {
+        List<HouseBook.Change> changes = new ArrayList<>(book.changes());
+        Collections.reverse(changes);
+        return changes.stream().limit(SHOWN).toList();
+    }
+
+    @Override
+    public String issued(HouseChange.Issued change) {
+        return words.say("house.issued");
+    }
+
+    @Override
+    public String ruled(HouseChange.Ruled change) {
+        return words.say("house.changed", figures(change.rule(), change.figures()), change.reason());
+    }
+
+    private static String figures(Rule rule, List<BigDecimal> figures) {
+        String unit = rule.unit(figures.size() - 1).written();
+        return figures.stream().map(Figures::plain).collect(Collectors.joining(" / ")) + (unit.isEmpty() ? "" : " " + unit);
+    }
+
+    @Override
+    public String timed(HouseChange.Timed change) {
+        return words.say("house.changed", change.seconds() + " s", change.reason());
+    }
+
+    @Override
+    public String listed(HouseChange.Listed change) {
+        return words.say("house.listed", change.checks().size(), change.reason());
+    }
+
+    @Override
+    public String row(HouseChange.Row change) {
+        String code = change.was().isEmpty() ? "house.row-new" : change.now().isEmpty() ? "house.row-out" : "house.row";
+        return words.say(code, change.now().or(change::was).orElseThrow().what(), change.reason());
+    }
+}

@@ -1,0 +1,121 @@
+package tallledger.web.record;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import tallledger.core.blame.Check;
+import tallledger.core.house.House;
+import tallledger.core.house.HouseBook;
+import tallledger.core.house.HouseChange;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+
+/** The house's book: there is one. A change is a new entry in it, so that every version a survey was judged by stays. */
+@Component
+public class Houses {
+
+    private static final String APPLICATION = "Tall Ledger";
+
+    /** The book as read; nobody else writes it, so it is read again only after a change. */
+    private record Kept(Optional<Long> id, int head, HouseBook book) {
+    }
+
+    private final Books books;
+    private final Clock clock;
+    private final List<Check> shipped = ChecksTable.shipped();
+    private volatile Kept kept;
+    private int written;
+
+    Houses(Books books, Store store, Clock clock) {
+        this.books = books;
+        this.clock = clock;
+        store.whenUndone(this::forget);
+    }
+
+    private synchronized void forget() {
+        written++;
+        kept = null;
+    }
+
+    private Kept kept() {
+        Kept known = kept;
+        if (known == null) {
+            int before = writtenSoFar();
+            Optional<BookRow> row = books.openedBy(BookKind.HOUSE.name());
+            known = new Kept(row.map(BookRow::getId), row.map(BookRow::getHead).orElse(0), HouseBook.of(row.map(books::entries).orElse(List.of()), shipped));
+            keep(known, before);
+        }
+        return known;
+    }
+
+    private synchronized int writtenSoFar() {
+        return written;
+    }
+
+    /** What was read while somebody wrote may be of before. */
+    private synchronized void keep(Kept known, int before) {
+        kept = before == written ? known : null;
+    }
+
+    public HouseBook book() {
+        return kept().book;
+    }
+
+    /** As it stands now. */
+    public House newest() {
+        return book().newest();
+    }
+
+    /** Sequence of its last entry: what a form shown now has seen. */
+    public int head() {
+        return kept().head;
+    }
+
+    /**
+     * Writes down what this release came with, where that is not in the book yet: whatever a later release ships, a version stays what it
+     * was. Done before anything names a version.
+     */
+    public House issued() {
+        if (!book().isIssued()) {
+            books.together(this::issue);
+            forget();
+        }
+        return newest();
+    }
+
+    private boolean issue() {
+        forget();
+        Kept now = kept();
+        if (!now.book.isIssued()) {
+            Draft draft = HouseChange.Issued.now(shipped).draft(By.of(clock.instant(), clock.getZone(), APPLICATION));
+            if (now.id.isPresent()) {
+                books.append(now.id.get(), draft, Submission.fresh(now.head));
+            } else {
+                books.openOnly(BookKind.HOUSE, "House", draft, new Submission(UUID.randomUUID().toString(), 0));
+            }
+        }
+        return true;
+    }
+
+    /** The entry a submission wrote, if it did. */
+    public Optional<Entry> acknowledged(Submission submission) {
+        return kept().id.flatMap(id -> books.acknowledged(id, submission));
+    }
+
+    /**
+     * @throws MovedOn where the book has entries the form had not seen
+     * @throws NotKept where the store cannot keep it
+     */
+    public Entry change(HouseChange change, String author, Submission submission) {
+        issued();
+        int seen = submission.seen() == 0 ? House.FIRST : submission.seen();
+        try {
+            return books.append(kept().id.orElseThrow(), change.draft(By.of(clock.instant(), clock.getZone(), author)), new Submission(submission.key(), seen));
+        } finally {
+            forget();
+        }
+    }
+}
