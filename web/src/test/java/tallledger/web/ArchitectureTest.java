@@ -11,7 +11,11 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import tallledger.core.cycle.CycleScripts;
+import tallledger.core.house.House;
+import tallledger.core.rules.Rules;
 
 /** Imports run one way: web → practice → core, and inside core without a cycle. */
 class ArchitectureTest {
@@ -41,6 +45,14 @@ class ArchitectureTest {
     @Test
     void corePackagesHaveNoCycle() {
         slices().matching("tallledger.core.(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    /** Nothing judges by rules of its own: they are given. Where a house's book begins, and what asks for no figure, is named. */
+    @Test
+    void nobodyTakesTheShippedRulesForThemselves() {
+        noClasses().that().doNotHaveFullyQualifiedName(House.class.getName()).and().doNotHaveFullyQualifiedName(CycleScripts.class.getName())
+                .should().callMethod(Rules.class, "shipped").check(ALL);
+        noClasses().that().resideOutsideOfPackages("tallledger.core.house..", "tallledger.practice..").should().callMethod(House.class, "shipped", List.class).check(ALL);
     }
 
     @Test
