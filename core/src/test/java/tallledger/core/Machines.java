@@ -16,7 +16,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
-import tallledger.core.machine.Family;
+import tallledger.core.family.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.Lever;

@@ -21,7 +21,7 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 

@@ -9,7 +9,7 @@ import tallledger.core.drive.Span;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
-import tallledger.core.machine.Family;
+import tallledger.core.family.Family;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.LengthUnit;
 

@@ -18,7 +18,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 
 /**
  * A machine that can be run: true speeds, scatter, hidden faults.

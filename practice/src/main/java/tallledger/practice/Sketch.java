@@ -22,10 +22,10 @@ import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.Feature;
-import tallledger.core.machine.FeedPlate;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.Feature;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
@@ -56,7 +56,7 @@ final class Sketch {
 
     private Sketch(Identity identity) {
         this.identity = identity;
-        this.fitOut = FitOut.usual(identity.family());
+        this.fitOut = identity.family().traits().usual();
     }
 
     static Sketch of(String maker, String model, Family family, String year, String seenAt, String offeredBy, LengthUnit unit) {

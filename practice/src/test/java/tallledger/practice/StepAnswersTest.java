@@ -19,7 +19,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.SurveyEntries;

@@ -34,7 +34,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
-import tallledger.core.machine.Family;
+import tallledger.core.family.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.ChangeWheels;
@@ -44,7 +44,7 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
-import tallledger.core.survey.Catalogue;
+import tallledger.core.family.Catalogue;
 import tallledger.practice.HiddenFaultTrials;
 import tallledger.practice.KestrelVale;
 

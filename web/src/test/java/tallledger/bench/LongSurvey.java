@@ -6,7 +6,7 @@ import java.util.Random;
 import tallledger.core.ledger.By;
 import tallledger.core.survey.Scope;
 import tallledger.core.evidence.SpindleCheck;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;

@@ -1,11 +1,11 @@
 package tallledger.web;
 
+import tallledger.core.family.StartItem;
 import java.util.List;
 import java.time.Instant;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
@@ -29,7 +29,7 @@ final class Scenes {
         long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
         Machine machine = shelves.machine(id);
         long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
-        List<StartCheck.Item> items = StartCheck.items(description);
+        List<StartItem> items = description.family().traits().startChecks(description);
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q. Tester"), items), Submission.fresh(1));
         return survey;
     }

@@ -1,5 +1,6 @@
 package tallledger.web;
 
+import tallledger.core.family.StartItem;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -25,18 +26,16 @@ import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
 import tallledger.core.rules.Rule;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.Feature;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.Feature;
+import tallledger.core.family.FitOut;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.PlateOf;
 import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
-import tallledger.core.survey.Catalogue;
+import tallledger.core.family.Catalogue;
 import tallledger.core.evidence.SpindleCheck;
-import tallledger.core.survey.StartCheck;
-import tallledger.core.survey.UsualKit;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.words.Figures;
@@ -79,9 +78,9 @@ class WordsTest {
     void everyStepHasItsWords() {
         Words words = App.demo().bean(Words.class);
         for (Family family : Family.values()) {
-            Set<Feature> all = new HashSet<>(Feature.of(family));
+            Set<Feature> all = new HashSet<>(family.traits().features());
             all.remove(Feature.DRAWBAR);
-            FitOut fitOut = new FitOut(FitOut.usual(family).axes(), all, SupplyPlate.UNREAD, Optional.empty());
+            FitOut fitOut = new FitOut(family.traits().usual().axes(), all, SupplyPlate.UNREAD, Optional.empty());
             KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family).map(d -> d.with(fitOut)).forEach(machine ->
                     Catalogue.of(machine, Rules.shipped()).forEach(step -> {
                         Object[] about = step.about().toArray();
@@ -93,14 +92,14 @@ class WordsTest {
                         step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());
                         assertThat(words.say(step.system().words(fitOut))).doesNotContain("{");
                     }));
-            UsualKit.of(family, all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
+            family.traits().kit(all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
             all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());
         }
         CycleScripts.codes().forEach(code -> {
             assertThat(words.say("script." + code)).isNotBlank();
             CycleScripts.events(code).forEach(event -> assertThat(words.say("event." + event)).isNotBlank());
         });
-        Stream.of(Axis.Role.values(), MovedBy.values(), StageKind.values(), StartCheck.Item.values(), Blame.Hunt.values(), PlateOf.values(), SpeedTable.Source.values(), Axis.Per.values(),
+        Stream.of(Axis.Role.values(), MovedBy.values(), StageKind.values(), StartItem.values(), Blame.Hunt.values(), PlateOf.values(), SpeedTable.Source.values(), Axis.Per.values(),
                 CycleScript.Whose.values(), Mounted.Kind.values()).flatMap(Stream::of).forEach(constant -> assertThat(words.of((Enum<?>) constant)).isNotBlank());
         Stream.of(Rule.values()).forEach(rule -> {
             assertThat(words.say("rule." + rule)).isNotBlank();

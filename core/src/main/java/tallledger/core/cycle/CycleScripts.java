@@ -106,43 +106,56 @@ public final class CycleScripts {
 
     static {
         waiting("feed-trip", s -> List.of(one("feed-on"), one("trips"), one("stays-off", s.stays())), new Never("feeds-on", false));
-        waiting("quill-knock-off", s -> List.of(one("quill-feed-on"), one("knocks-off"), one("stays-off", s.stays())), new Never("feeds-past", false));
-        fixed("half-nut-interlock", s -> List.of(one("feed-in"), one("half-nut-blocked"), one("feed-out"), one("half-nut-in"), one("feed-blocked")),
+        waiting("quill-knock-off", s -> List.of(one("quill-feed-on"), one("knocks-off"), one("stays-off", s.stays())),
+                new Never("feeds-past", false));
+        fixed("half-nut-interlock", s -> List.of(one("feed-in"), one("half-nut-blocked"), one("feed-out"), one("half-nut-in"),
+                one("feed-blocked")),
                 new Never("both-in", true));
         stopping("emergency-stop", "stop-pressed", "stop-released");
         stopping("foot-brake", "pedal-down", "pedal-up");
         stopping("kick-bar", "bar-kicked", "bar-let-go");
         stopping("pedal", "pedal-down", "pedal-up");
         stopping("guard", "guard-opened", "guard-closed");
-        waiting("neutral", s -> List.of(one("neutral-set"), one("free-by-hand"), one("motor-on"), one("spindle-still", s.stays())), new Never("spindle-drives", true));
-        waiting("brake-before-start", s -> List.of(one("brake-on"), one("start-pressed"), one("does-not-drive", s.stays()), one("brake-off"), one("start-pressed"), one("runs")),
+        waiting("neutral", s -> List.of(one("neutral-set"), one("free-by-hand"), one("motor-on"), one("spindle-still", s.stays())),
+                new Never("spindle-drives", true));
+        waiting("brake-before-start", s -> List.of(one("brake-on"), one("start-pressed"), one("does-not-drive", s.stays()),
+                one("brake-off"), one("start-pressed"), one("runs")),
                 new Never("drives-against-brake", false));
-        fixed("direction", s -> List.of(one("forward-pressed"), one("turns-forward"), one("stops"), one("reverse-pressed"), one("turns-reverse"), one("stops")),
+        fixed("direction", s -> List.of(one("forward-pressed"), one("turns-forward"), one("stops"), one("reverse-pressed"),
+                one("turns-reverse"), one("stops")),
                 new Never("wrong-way", true));
         fixed("commanded-shift", s -> List.of(one("set-below"), one("runs"), one("set-above"), one("stops"), one("shifts"), one("runs")),
                 new Never("hunts", false), new Never("alarm", false));
         define("table-reversal", List.of(Setting.DWELL_LEFT, Setting.DWELL_RIGHT), s -> new CycleScript("table-reversal",
-                List.of(one("left-dog"), one("leaves-left", s.about(Setting.DWELL_LEFT)), one("right-dog"), one("leaves-right", s.about(Setting.DWELL_RIGHT))),
+                List.of(one("left-dog"), one("leaves-left", s.about(Setting.DWELL_LEFT)), one("right-dog"),
+                        one("leaves-right", s.about(Setting.DWELL_RIGHT))),
                 List.of(new Never("runs-past-dog", true)), Optional.of(new CycleScript.Rounds(Set.of("left-dog", "right-dog"), 1, true))));
         infeed("infeed-left", "infeeds-left", true, false);
         infeed("infeed-right", "infeeds-right", false, true);
         infeed("infeed-both", "infeeds", true, true);
         infeed("infeed-none", "infeeds", false, false);
-        waiting("dead-stop", s -> List.of(one("infeed-on"), one("at-dead-stop"), one("sparks-out", s.stays()), one("retreats")), new Never("feeds-past", false));
-        fixed("work-stops-on-retreat", s -> List.of(one("work-turns"), one("wheel-back"), one("work-stops", s.soon()), one("wheel-in"), one("work-turns", s.soon())), BY_ITSELF);
+        waiting("dead-stop", s -> List.of(one("infeed-on"), one("at-dead-stop"), one("sparks-out", s.stays()), one("retreats")),
+                new Never("feeds-past", false));
+        fixed("work-stops-on-retreat", s -> List.of(one("work-turns"), one("wheel-back"), one("work-stops", s.soon()), one("wheel-in"),
+                one("work-turns", s.soon())), BY_ITSELF);
         rotary("down-feed-inner", true, false);
         rotary("down-feed-outer", false, true);
         rotary("down-feed-both", true, true);
         define("spark-out", List.of(Setting.PASSES), s -> script("spark-out", List.of(one("at-zero"),
-                times("pass", s.at(Setting.PASSES).intValue()), one("chuck-stops"), one("wheel-stops"), one("table-parks")), List.of(new Never("feeds-past", false))));
-        define("centreless-infeed", List.of(Setting.SPARK_OUT), s -> new CycleScript("centreless-infeed", List.of(one("infeed-on"), one("at-zero"),
-                one("retreats", s.about(Setting.SPARK_OUT))), List.of(new Never("feeds-past", false)), Optional.of(new CycleScript.Rounds(Set.of(), 2, false))));
-        fixed("regulating-wheel", s -> List.of(one("grind-set"), one("turns-slow"), one("dress-set"), one("turns-fast"), one("grind-set"), one("turns-slow")),
+                times("pass", s.at(Setting.PASSES).intValue()), one("chuck-stops"), one("wheel-stops"), one("table-parks")),
+                        List.of(new Never("feeds-past", false))));
+        define("centreless-infeed", List.of(Setting.SPARK_OUT), s -> new CycleScript("centreless-infeed",
+                List.of(one("infeed-on"), one("at-zero"),
+                one("retreats", s.about(Setting.SPARK_OUT))), List.of(new Never("feeds-past", false)),
+                        Optional.of(new CycleScript.Rounds(Set.of(), 2, false))));
+        fixed("regulating-wheel", s -> List.of(one("grind-set"), one("turns-slow"), one("dress-set"), one("turns-fast"), one("grind-set"),
+                one("turns-slow")),
                 new Never("jumps-speed", false));
         clamp("clamp-arm", "arm-holds", "arm-moves");
         clamp("clamp-head", "head-holds", "head-moves");
         clamp("clamp-column", "column-holds", "column-swings");
-        waiting("clamped-elevation", s -> List.of(one("arm-holds"), one("raise-pressed"), one("does-not-move", s.stays()), one("released", s.stays()), one("raise-pressed"),
+        waiting("clamped-elevation", s -> List.of(one("arm-holds"), one("raise-pressed"), one("does-not-move", s.stays()),
+                one("released", s.stays()), one("raise-pressed"),
                 one("arm-moves", s.soon())),
                 new Never("moves-clamped", true));
     }
@@ -182,7 +195,8 @@ public final class CycleScripts {
 
     /** Runs, is stopped, stays stopped after the key is let go, and starts again only on purpose. */
     private static void stopping(String code, String stop, String release) {
-        define(code, List.of(Setting.STOP, Setting.WAIT), s -> script(code, List.of(one("runs"), one(stop), one("stops", s.stops()), one(release),
+        define(code, List.of(Setting.STOP, Setting.WAIT),
+                s -> script(code, List.of(one("runs"), one(stop), one("stops", s.stops()), one(release),
                 one("stays-stopped", s.stays()), one("started")), List.of(BY_ITSELF)));
     }
 
@@ -195,7 +209,8 @@ public final class CycleScripts {
         if (right) {
             expected.add(one(infeed));
         }
-        round(code, expected, Set.of("left-dog", "right-dog"), left || right ? new Never("infeeds-elsewhere", false) : new Never(infeed, false));
+        round(code, expected, Set.of("left-dog", "right-dog"), left || right ? new Never("infeeds-elsewhere", false)
+                : new Never(infeed, false));
     }
 
     private static void rotary(String code, boolean inner, boolean outer) {
@@ -221,7 +236,8 @@ public final class CycleScripts {
     }
 
     private static void clamp(String code, String holds, String moves) {
-        fixed(code, s -> List.of(one("clamp-pressed"), one(holds, s.soon()), one("release-pressed"), one(moves, s.soon())), new Never("another-clamps", false));
+        fixed(code, s -> List.of(one("clamp-pressed"), one(holds, s.soon()), one("release-pressed"), one(moves, s.soon())),
+                new Never("another-clamps", false));
     }
 
     private static void define(String code, List<Setting> settings, Function<Times, CycleScript> build) {

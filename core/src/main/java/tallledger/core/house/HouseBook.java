@@ -25,7 +25,8 @@ import tallledger.core.rules.Rules;
  * @param strays   entries that change nothing, and why
  * @param issued   the figures last issued, by name; whether they are still those of this release says {@link #isIssued}
  */
-public record HouseBook(House first, TreeMap<Integer, House> versions, List<Change> changes, Map<Integer, Reason> strays, Optional<HouseChange.Issued> issued) {
+public record HouseBook(House first, TreeMap<Integer, House> versions, List<Change> changes, Map<Integer, Reason> strays,
+        Optional<HouseChange.Issued> issued) {
 
     /** One entry with what it changes. */
     public record Change(Entry entry, HouseChange what) {
@@ -123,7 +124,8 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         @Override
         public Void issued(HouseChange.Issued change) {
             issued = Optional.of(change);
-            change.figures().forEach((name, figures) -> Rule.named(name).filter(rule -> !own.contains(rule)).ifPresent(rule -> rules = rules.with(rule, figures)));
+            change.figures().forEach((name, figures) -> Rule.named(name).filter(rule -> !own.contains(rule))
+                    .ifPresent(rule -> rules = rules.with(rule, figures)));
             checks = ownChecks ? checks : change.checks();
             return null;
         }

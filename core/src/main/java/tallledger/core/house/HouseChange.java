@@ -84,7 +84,8 @@ public sealed interface HouseChange {
         }
 
         static Ruled from(Payload p) {
-            return new Ruled(Rule.named(p.text("rule")).orElseThrow(() -> Refused.because("rule.unknown", p.text("rule"))), decimals(p, "figures"), p.text("reason"));
+            return new Ruled(Rule.named(p.text("rule")).orElseThrow(() -> Refused.because("rule.unknown", p.text("rule"))),
+                    decimals(p, "figures"), p.text("reason"));
         }
 
         @Override
@@ -144,7 +145,8 @@ public sealed interface HouseChange {
 
         @Override
         public Draft draft(By by) {
-            return Draft.of(by, Kind.CHECKS.name(), "", Map.of("checks", checks.stream().map(HouseChange::kept).toList(), "reason", reason));
+            return Draft.of(by, Kind.CHECKS.name(), "", Map.of("checks", checks.stream().map(HouseChange::kept).toList(), "reason",
+                    reason));
         }
     }
 
@@ -235,11 +237,13 @@ public sealed interface HouseChange {
     }
 
     private static Map<String, Object> kept(Check check) {
-        return Map.of("about", check.about(), "element", check.kind().map(Enum::name).orElse(""), "check", check.what(), "low", check.low().toPlainString(),
+        return Map.of("about", check.about(), "element", check.kind().map(Enum::name).orElse(""), "check", check.what(), "low",
+                check.low().toPlainString(),
                 "likely", check.likely().toPlainString(), "high", check.high().toPlainString());
     }
 
     private static Check check(Payload p) {
-        return Check.of(p.text("about"), p.text("element"), p.text("check"), new BigDecimal(p.text("low")), new BigDecimal(p.text("likely")), new BigDecimal(p.text("high")));
+        return Check.of(p.text("about"), p.text("element"), p.text("check"), new BigDecimal(p.text("low")),
+                new BigDecimal(p.text("likely")), new BigDecimal(p.text("high")));
     }
 }

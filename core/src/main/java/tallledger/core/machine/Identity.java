@@ -1,5 +1,6 @@
 package tallledger.core.machine;
 
+import tallledger.core.family.Family;
 import java.util.Map;
 import java.util.stream.Stream;
 import tallledger.core.reading.LengthUnit;

@@ -1,5 +1,7 @@
 package tallledger.core.machine;
 
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.family.FitOut;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,6 +14,8 @@ import tallledger.core.drive.Position;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.Transmission;
+import tallledger.core.family.Described;
+import tallledger.core.family.Family;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
@@ -32,12 +36,12 @@ import tallledger.core.reason.Refused;
  * @param fitOut   its axes and features
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, FitOut fitOut) {
+                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, FitOut fitOut) implements Described {
 
     public static final int MOST_CLAIMS = 60;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
-        this(identity, claims, train, plate, Optional.empty(), Optional.empty(), FitOut.usual(identity.family()));
+        this(identity, claims, train, plate, Optional.empty(), Optional.empty(), identity.family().traits().usual());
     }
 
     public MachineDescription {
@@ -63,8 +67,14 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         return SpeedTable.of(train, plate);
     }
 
-    public boolean reverses() {
-        return train.directionStage().isPresent();
+    @Override
+    public Family family() {
+        return identity.family();
+    }
+
+    @Override
+    public LengthUnit unit() {
+        return identity.unit();
     }
 
     public Map<String, Object> toPayload() {
@@ -108,7 +118,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 new SpeedPlate(leversOf(train), cells(p.part("plate")), tolerance),
                 p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
                 p.has("feeds") ? Optional.of(feeds(p.part("feeds"), identity.unit())) : Optional.empty(),
-                p.has("fitOut") ? FitOut.from(p.part("fitOut")) : FitOut.usual(identity.family()));
+                p.has("fitOut") ? FitOut.from(p.part("fitOut")) : identity.family().traits().usual());
     }
 
     private static MotorRating motor(Payload p) {

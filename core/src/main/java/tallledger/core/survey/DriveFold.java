@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;

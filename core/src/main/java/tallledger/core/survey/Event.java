@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
+import tallledger.core.family.Need;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
+
 /**
  * A repair that was not struck.
  *

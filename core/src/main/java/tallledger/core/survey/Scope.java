@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Step;
 import tallledger.core.evidence.SpindleCheck;
 
 /** How much of the machine a survey goes through. */

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Step;
+import tallledger.core.family.Phase;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

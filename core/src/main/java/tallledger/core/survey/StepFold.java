@@ -1,5 +1,9 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
+import tallledger.core.family.Need;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -1,5 +1,9 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Step;
+import tallledger.core.family.Need;
+import tallledger.core.family.Phase;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Step;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -1,5 +1,8 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.StartItem;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
@@ -55,12 +58,12 @@ public final class SurveyEntries {
         return draft(by, Kind.RULES_ADOPTED, "", Map.of("rules", house.version(), "rulesHash", house.hash()));
     }
 
-    public static Draft startConfirmed(By by, List<StartCheck.Item> items) {
+    public static Draft startConfirmed(By by, List<StartItem> items) {
         return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
     }
 
     /** @param mounted what is on the spindle, and what is marked on it */
-    public static Draft startConfirmed(By by, Basis basis, List<StartCheck.Item> items, Mounted mounted) {
+    public static Draft startConfirmed(By by, Basis basis, List<StartItem> items, Mounted mounted) {
         return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList(), "mounted", mounted.toPayload(),
                 "basis", basis.toPayload()));
     }

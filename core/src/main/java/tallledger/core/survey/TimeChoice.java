@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Step;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static tallledger.core.Machines.lever;
 
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.family.StartingDescription;
+import tallledger.core.family.Family;
 import java.math.BigDecimal;
 import java.util.Collections;
 import java.util.List;
@@ -74,7 +77,7 @@ class DescriptionTest {
                 LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", "table")), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
                 Optional.of(new MotorRating(new BigDecimal("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
-                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH, Axis.Per.MIN)), FitOut.usual(Family.KNEE_MILL));
+                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH, Axis.Per.MIN)), Family.KNEE_MILL.traits().usual());
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
     }
 

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -11,8 +13,8 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ledger.Payload;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.supply.SupplyPlate;
@@ -30,7 +32,7 @@ class AxisIdentityTest {
 
     @Test
     void theArmsClampIsAskedForWhateverTheArmIsCalled() {
-        FitOut usual = FitOut.usual(Family.RADIAL_DRILL);
+        FitOut usual = Family.RADIAL_DRILL.traits().usual();
         List<Axis> axes = usual.axes().stream().map(a -> a.role() == Axis.Role.ARM ? renamed(a, "Ausleger") : a).toList();
         MachineDescription machine = CatalogueTest.machine(Family.RADIAL_DRILL, new FitOut(axes, usual.features(), usual.supply(), usual.chart()));
         assertThat(needs(machine, "rapid.arm.minus")).contains("CLAMP_FREE Ausleger");
@@ -50,7 +52,7 @@ class AxisIdentityTest {
     /** A description from before axes had identities gets them from its names, two alike kept apart. */
     @Test
     void anOlderDescriptionGetsItsIdentitiesFromItsNames() {
-        MachineDescription machine = CatalogueTest.machine(Family.LATHE, FitOut.usual(Family.LATHE));
+        MachineDescription machine = CatalogueTest.machine(Family.LATHE, Family.LATHE.traits().usual());
         Map<String, Object> old = new HashMap<>(machine.toPayload());
         Map<String, Object> fitOut = new HashMap<>(cast(old.get("fitOut")));
         List<Map<String, Object>> axes = new ArrayList<>();

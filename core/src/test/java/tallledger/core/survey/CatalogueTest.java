@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -21,10 +23,10 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.ledger.Payload;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FeedPlate;
-import tallledger.core.machine.Feature;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.family.Feature;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
@@ -58,7 +60,7 @@ class CatalogueTest {
     }
 
     private static MachineDescription usual(Family family) {
-        return machine(family, FitOut.usual(family));
+        return machine(family, family.traits().usual());
     }
 
     private static List<String> ids(MachineDescription machine) {
@@ -126,14 +128,14 @@ class CatalogueTest {
     @ParameterizedTest
     @EnumSource(Family.class)
     void everyFeatureOfAFamilyMakesAStepOrChangesOne(Family family) {
-        Set<Feature> all = new HashSet<>(Feature.of(family));
+        Set<Feature> all = new HashSet<>(family.traits().features());
         all.remove(Feature.POWER_DRAWBAR);
-        List<Step> with = Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), all)), Rules.shipped());
+        List<Step> with = Catalogue.of(machine(family, fitOut(family.traits().usual().axes(), all)), Rules.shipped());
         for (Feature feature : all) {
             Set<Feature> less = new HashSet<>(all);
             less.remove(feature);
             all.stream().filter(f -> f.needs().filter(feature::equals).isPresent()).forEach(less::remove);
-            assertThat(Catalogue.of(machine(family, fitOut(FitOut.usual(family).axes(), less)), Rules.shipped())).as(family + " without " + feature)
+            assertThat(Catalogue.of(machine(family, fitOut(family.traits().usual().axes(), less)), Rules.shipped())).as(family + " without " + feature)
                     .satisfiesAnyOf(steps -> assertThat(steps).hasSizeLessThan(with.size()), steps -> assertThat(feature).isEqualTo(Feature.DWELL));
         }
     }
@@ -188,6 +190,6 @@ class CatalogueTest {
     void aMachineDescribedBeforeThereWereFeaturesHasTheUsualOnes() {
         Map<String, Object> old = new HashMap<>(usual(Family.RADIAL_DRILL).toPayload());
         old.remove("fitOut");
-        assertThat(MachineDescription.from(new Payload(old)).fitOut()).isEqualTo(FitOut.usual(Family.RADIAL_DRILL));
+        assertThat(MachineDescription.from(new Payload(old)).fitOut()).isEqualTo(Family.RADIAL_DRILL.traits().usual());
     }
 }

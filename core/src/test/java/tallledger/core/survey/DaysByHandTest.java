@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
 import tallledger.core.rules.Rules;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -17,8 +18,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
@@ -30,7 +30,7 @@ class DaysByHandTest {
     private static final String ME = SurveyBook.ME;
 
     private final List<String> lines = new ArrayList<>();
-    private final MachineDescription machine = CatalogueTest.machine(Family.LATHE, FitOut.usual(Family.LATHE), Machines.TWELVE, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
+    private final MachineDescription machine = CatalogueTest.machine(Family.LATHE, Family.LATHE.traits().usual(), Machines.TWELVE, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
     private SurveyBook book;
 
     private void open(Scope scope) {
@@ -93,7 +93,7 @@ class DaysByHandTest {
         write(SurveyEntries.stepPassedOver(By.of(book.now(), ME), book.ledger().step("desk-papers").orElseThrow(), "none"));
         step("serial", false, "text", "4711");
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_GEAR, ""));
-        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
+        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
         run("A", "1", "31.9");
         run("A", "3", "64.2", Symptom.GROWLS);
         run("B", "2", "181");
@@ -110,7 +110,7 @@ class DaysByHandTest {
         write(SurveyEntries.strike(By.of(book.now(), ME), book.entries(), 15, "misread"));
         step("isolator", true);
         step("isolator", false);
-        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, StartCheck.items(machine), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
+        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
         run("C", "4", "");
         run("B", "4", "355");
         run("C", "4", "1421");

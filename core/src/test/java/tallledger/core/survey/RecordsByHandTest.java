@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -108,7 +109,7 @@ class RecordsByHandTest {
     @Test
     void everySystemIsNamed() {
         List<String> named = new ArrayList<>();
-        var fitOut = tallledger.core.machine.FitOut.usual(tallledger.core.machine.Family.LATHE);
+        var fitOut = tallledger.core.family.Family.LATHE.traits().usual();
         for (String system : List.of("lamp", "lead screw", "feed:cross-slide", "screw:carriage", "feed:gone", "own-cycle.2", "cycle.neutral", ":carriage")) {
             // As records of before an axis had a field of its own have it.
             Part.System read = Part.from(new Payload(Map.of("system", system))).system().orElseThrow();

@@ -9,8 +9,7 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.By;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
@@ -19,7 +18,7 @@ import tallledger.core.safety.Mounted;
 /** What may not be run, and why. */
 class RunGateTest {
 
-    private SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL)), Scope.WHOLE, 60);
+    private SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual()), Scope.WHOLE, 60);
 
     private void of(MachineDescription machine) {
         book = new SurveyBook(machine, Scope.WHOLE, 60);
@@ -94,7 +93,7 @@ class RunGateTest {
     /** What was read off the wheel counts, whatever is typed at the start: 300 mm at 2 000 rpm are 31.4 m/s. */
     @Test
     void theMarkReadOffTheWheelIsWhatTheGateUses() {
-        of(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, FitOut.usual(Family.CYLINDRICAL_GRINDER)));
+        of(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()));
         book.step("wheel-mark", false, "across", "300 mm", "markedRpm", "150");
         mounted(Mounted.Kind.WHEEL, "300", "5000", "");
         assertThat(book.ledger().wheelMark()).get().satisfies(w -> assertThat(w.markedRpm().orElseThrow()).isEqualByComparingTo("150"));

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.StartItem;
+import tallledger.core.family.Part;
 import tallledger.core.rules.Rules;
 import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -28,8 +30,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
@@ -208,7 +209,7 @@ class SpindleSurveyTest {
     @Test
     void theStartCheckIsDueOncePerStart() {
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now)).isTrue();
-        write(SurveyEntries.startConfirmed(By.of(now, "Q. Tester"), StartCheck.items(machine)));
+        write(SurveyEntries.startConfirmed(By.of(now, "Q. Tester"), machine.family().traits().startChecks(machine)));
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now)).isFalse();
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now.plus(Duration.ofMinutes(31)))).isTrue();
         write(SurveyEntries.stopped(By.of(now, "Q. Tester")));
@@ -217,8 +218,8 @@ class SpindleSurveyTest {
 
     @Test
     void grindersAskForTheWheelAndDrillsForTheDrift() {
-        assertThat(StartCheck.items(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, FitOut.usual(Family.CYLINDRICAL_GRINDER)))).contains(StartCheck.Item.WHEEL_SOUND, StartCheck.Item.CLEAR_OF_WHEEL);
-        assertThat(StartCheck.items(CatalogueTest.machine(Family.RADIAL_DRILL, FitOut.usual(Family.RADIAL_DRILL)))).contains(StartCheck.Item.DRIFT_OUT).doesNotContain(StartCheck.Item.WHEEL_SOUND);
+        assertThat(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()).family().traits().startChecks(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()))).contains(StartItem.WHEEL_SOUND, StartItem.CLEAR_OF_WHEEL);
+        assertThat(CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual()).family().traits().startChecks(CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual()))).contains(StartItem.DRIFT_OUT).doesNotContain(StartItem.WHEEL_SOUND);
     }
 
     @Test

@@ -20,8 +20,7 @@ import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
@@ -30,7 +29,7 @@ import tallledger.core.reason.Reason;
 /** An entry stands by itself: what is described or ruled later changes nothing of what was typed, and what was judged then stays to be seen. */
 class StandsByItselfTest {
 
-    private static final MachineDescription METRIC = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL));
+    private static final MachineDescription METRIC = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
 
     private static MachineDescription inch(MachineDescription m) {
         Identity i = m.identity();

@@ -1,5 +1,8 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.StartItem;
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -11,9 +14,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.Machines;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.Feature;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.Feature;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.safety.Mounted;
 
@@ -28,21 +31,21 @@ class StartCheckTest {
         "CENTRELESS_GRINDER, WHEEL_SOUND WHEEL_GUARDED WHEEL_DRESSED CLEAR_OF_WHEEL WORK_CLEAR GUARD_SHUT RANGE_HOME FEEDS_OUT NOTHING_LOOSE",
         "MACHINING_CENTRE, WORK_CLEAR GUARD_SHUT RANGE_HOME FEEDS_OUT NOTHING_LOOSE"})
     void eachFamilyIsAskedForItsOwn(Family family, String items) {
-        assertThat(StartCheck.items(CatalogueTest.machine(family, FitOut.usual(family)))).extracting(Enum::name).containsExactlyElementsOf(Arrays.asList(items.split(" ")));
+        assertThat(CatalogueTest.machine(family, family.traits().usual()).family().traits().startChecks(CatalogueTest.machine(family, family.traits().usual()))).extracting(Enum::name).containsExactlyElementsOf(Arrays.asList(items.split(" ")));
     }
 
     @Test
     void aMachineWithoutALeverHasNoLeverToPutHome() {
         MachineDescription bare = Machines.lathe("1440");
-        assertThat(StartCheck.items(bare)).doesNotContain(StartCheck.Item.RANGE_HOME);
+        assertThat(bare.family().traits().startChecks(bare)).doesNotContain(StartItem.RANGE_HOME);
         MachineDescription braked = bare.with(new FitOut(List.of(), Set.of(Feature.FOOT_BRAKE), bare.fitOut().supply(), java.util.Optional.empty()));
-        assertThat(StartCheck.items(braked)).contains(StartCheck.Item.BRAKE_OFF).doesNotContain(StartCheck.Item.FEEDS_OUT, StartCheck.Item.HALF_NUT_OUT);
+        assertThat(braked.family().traits().startChecks(braked)).contains(StartItem.BRAKE_OFF).doesNotContain(StartItem.FEEDS_OUT, StartItem.HALF_NUT_OUT);
     }
 
     @ParameterizedTest
     @CsvSource({"LATHE, NOTHING CHUCK FACEPLATE", "KNEE_MILL, ''", "RADIAL_DRILL, ''", "CYLINDRICAL_GRINDER, NOTHING WHEEL", "CENTRELESS_GRINDER, NOTHING WHEEL"})
     void whatCanBeMountedIsTheFamilys(Family family, String kinds) {
-        assertThat(StartCheck.mountables(family)).extracting(Mounted.Kind::name).containsExactlyInAnyOrderElementsOf(kinds.isEmpty() ? List.of() : Arrays.asList(kinds.split(" ")));
+        assertThat(family.traits().mountables()).extracting(Mounted.Kind::name).containsExactlyInAnyOrderElementsOf(kinds.isEmpty() ? List.of() : Arrays.asList(kinds.split(" ")));
     }
 
     /** Codes of every step for which something turns or travels under power; everything else can be done on a machine without power. */
@@ -51,7 +54,7 @@ class StartCheckTest {
         "PEDESTAL_DRILL, bearing-rise check-BRAKE check-JOG direction drill-cut emergency-stop hot-sound pedal"})
     void whatRunsIsListed(Family family, String codes) {
         Set<String> runs = new TreeSet<>();
-        Catalogue.of(CatalogueTest.machine(family, FitOut.usual(family)), Rules.shipped()).stream().filter(Step::runs).forEach(s -> runs.add(s.code()));
+        Catalogue.of(CatalogueTest.machine(family, family.traits().usual()), Rules.shipped()).stream().filter(Step::runs).forEach(s -> runs.add(s.code()));
         assertThat(runs).containsExactlyInAnyOrderElementsOf(new TreeSet<>(Arrays.asList(codes.split(" "))));
     }
 }

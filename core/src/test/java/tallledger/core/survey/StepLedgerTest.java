@@ -1,5 +1,8 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -25,11 +28,11 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.machine.Family;
+import tallledger.core.family.Family;
 import tallledger.core.Machines;
-import tallledger.core.machine.FeedPlate;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.Axis;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
@@ -42,7 +45,7 @@ class StepLedgerTest {
 
     private static final String ME = "Q. Tester";
 
-    private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL));
+    private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
     private final List<Entry> entries = new ArrayList<>();
     private Instant now = Instant.parse("2026-05-09T08:00:00Z");
 
@@ -308,7 +311,7 @@ class StepLedgerTest {
     /** Every position proven elsewhere spares a feed; one of them on a failed feed does not. */
     @Test
     void aFeedIsInferredOnlyWhileNoneOfItsPositionsFailed() {
-        MachineDescription plain = CatalogueTest.machine(Family.RADIAL_DRILL, FitOut.usual(Family.RADIAL_DRILL));
+        MachineDescription plain = CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual());
         MachineDescription drill = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(), Optional.of(new FeedPlate(
                 Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
         feed(drill, "feed-plate.I.1", "10 mm", "100");
@@ -331,7 +334,7 @@ class StepLedgerTest {
     /** Ten minutes and other steps open: the spindle may have five of them, all ten once nothing else is open. */
     @Test
     void theSpindleHasHalfOfTheMinutesWhileOtherStepsAreOpen() {
-        MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
+        MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual(), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
         write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "3"));
         Instant at = entries.get(entries.size() - 1).at();
         double seconds = SheetPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at).spindle().plan().seconds();

@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import java.util.HashSet;
 import java.util.List;
@@ -9,9 +11,9 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ByHand;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.Feature;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.Feature;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 
 /**
@@ -24,8 +26,8 @@ class StepListTest {
     void everyStepIsAsTheListSays() {
         Map<String, String> steps = new TreeMap<>();
         for (Family family : Family.values()) {
-            for (Set<Feature> features : List.of(FitOut.usual(family).features(), all(family, Feature.POWER_DRAWBAR), all(family, Feature.DRAWBAR))) {
-                FitOut usual = FitOut.usual(family);
+            for (Set<Feature> features : List.of(family.traits().usual().features(), all(family, Feature.POWER_DRAWBAR), all(family, Feature.DRAWBAR))) {
+                FitOut usual = family.traits().usual();
                 MachineDescription machine = CatalogueTest.machine(family, new FitOut(usual.axes(), features, usual.supply(), Optional.empty()));
                 Catalogue.of(machine, Rules.shipped()).forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one : other.contains(one) ? other : one + " OR " + other));
             }
@@ -34,7 +36,7 @@ class StepListTest {
     }
 
     private static Set<Feature> all(Family family, Feature but) {
-        Set<Feature> all = new HashSet<>(Feature.of(family));
+        Set<Feature> all = new HashSet<>(family.traits().features());
         all.remove(but);
         return all;
     }

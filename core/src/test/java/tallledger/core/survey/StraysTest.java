@@ -1,5 +1,7 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -24,8 +26,8 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.SpeedReading;
@@ -42,14 +44,14 @@ class StraysTest {
     private static final String ME = "Q. Tester";
     private static final List<Object> NONSENSE = List.of("", "?", "no such thing", "99999999999999999999", 7, -1, true, List.of(), List.of("x", 3), Map.of(), Map.of("kind", "DANCE"));
 
-    private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, FitOut.usual(Family.UNIVERSAL_MILL));
+    private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
     private final List<Draft> drafts = new ArrayList<>();
 
     @BeforeEach
     void oneEntryOfEveryKind() {
         write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE));
         write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
-        write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, StartCheck.items(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
+        write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
         write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
         write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
         write(SurveyEntries.repaired(By.of(AT, ME), new Part.Position("range", "A"), "new pinion"));

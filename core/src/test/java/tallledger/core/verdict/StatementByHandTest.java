@@ -24,7 +24,7 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.survey.Part;
+import tallledger.core.family.Part;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;

@@ -38,7 +38,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.evidence.Severity;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 

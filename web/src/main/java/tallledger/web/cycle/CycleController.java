@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.evidence.WatchedCycle;

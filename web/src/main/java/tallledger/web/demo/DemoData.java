@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.coverage.School;
 import tallledger.core.kit.KitItem.State;
 import tallledger.core.safety.Mounted.Kind;
-import tallledger.core.survey.Phase;
+import tallledger.core.family.Phase;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;

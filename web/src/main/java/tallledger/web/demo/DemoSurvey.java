@@ -16,12 +16,11 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.survey.Phase;
+import tallledger.core.family.Phase;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.evidence.SpindleCheck;
-import tallledger.core.survey.StartCheck;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
@@ -80,7 +79,7 @@ final class DemoSurvey {
     /** Starts the machine: what is on its spindle is said first. */
     DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
         Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);
-        write(90, SurveyEntries.startConfirmed(by(), survey().basis(), StartCheck.items(simulated.description()), mounted));
+        write(90, SurveyEntries.startConfirmed(by(), survey().basis(), simulated.description().family().traits().startChecks(simulated.description()), mounted));
         return this;
     }
 

@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.FitOut;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reading.TypedNumber;

@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import tallledger.core.blame.Check;
 import tallledger.core.survey.Fault;
-import tallledger.core.survey.Part;
+import tallledger.core.family.Part;
 import tallledger.core.evidence.Severity;
 import tallledger.core.verdict.Finding;
 import tallledger.web.record.Survey;

@@ -21,7 +21,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.survey.Catalogue;
+import tallledger.core.family.Catalogue;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;

@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
-import tallledger.core.survey.UsualKit;
 import tallledger.core.ledger.Draft;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
@@ -99,7 +98,7 @@ class KitController {
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
         var kit = survey.steps().kit();
-        List<String> usual = UsualKit.of(survey.folded().machine().identity().family(), survey.folded().machine().fitOut().features()).stream()
+        List<String> usual = survey.folded().machine().family().traits().kit(survey.folded().machine().fitOut().features()).stream()
                 .filter(code -> kit.named(words.say("kit." + code)).isEmpty()).toList();
         model.addAttribute("survey", survey);
         model.addAttribute("kit", kit);

@@ -22,10 +22,10 @@ import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.Claim;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.FitOut;
+import tallledger.core.family.Family;
+import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.machine.StartingDescription;
+import tallledger.core.family.StartingDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCheck;
@@ -248,7 +248,7 @@ class MachineController {
     private static List<Axis> axes(Optional<Machine> machine, Typed typed) {
         Optional<Family> family = typed.withoutErrors().choice("family", Family.class);
         return machine.map(Machine::description).filter(d -> family.filter(f -> f != d.identity().family()).isEmpty()).map(MachineDescription::fitOut)
-                .or(() -> family.map(FitOut::usual)).map(FitOut::axes).orElse(List.of());
+                .or(() -> family.map(f -> f.traits().usual())).map(FitOut::axes).orElse(List.of());
     }
 
     private static OptionalInt claimedSpeeds(MachineDescription machine) {

@@ -16,11 +16,10 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
-import tallledger.core.machine.FeedPlate;
-import tallledger.core.machine.FitOut;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.machine.StartingDescription;
+import tallledger.core.family.StartingDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
@@ -108,7 +107,7 @@ final class MachineForm {
         return typed.attempt("stages", () -> {
             MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds,
                     before.filter(b -> b.identity().family() == identity.get().family()).map(MachineDescription::fitOut)
-                            .orElseGet(() -> FitOut.usual(identity.get().family())));
+                            .orElseGet(() -> identity.get().family().traits().usual()));
             description.speeds();
             return description;
         });
@@ -135,7 +134,7 @@ final class MachineForm {
     }
 
     private static Optional<Identity> identity(Typed typed) {
-        var family = typed.choice("family", tallledger.core.machine.Family.class);
+        var family = typed.choice("family", tallledger.core.family.Family.class);
         List.of("name", "maker", "model", "serial", "year", "seenAt", "offeredBy").forEach(field -> {
             if (typed.get(field).length() > Identity.LONGEST) {
                 typed.refuse(field, Reason.of("text.long", typed.get(field).length(), Identity.LONGEST));
@@ -215,7 +214,7 @@ final class MachineForm {
     /** A blank form: one fixed motor and two gear levers to fill in. */
     static Typed blank() {
         Typed typed = Typed.blank();
-        typed.set("family", tallledger.core.machine.Family.LATHE.name());
+        typed.set("family", tallledger.core.family.Family.LATHE.name());
         typed.set("unit", LengthUnit.MM.name());
         typed.set("stage0.name", "motor");
         typed.set("stage0.kind", StageKind.MOTOR.name());

@@ -12,7 +12,7 @@ import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.web.words.Figures;

@@ -17,7 +17,7 @@ import tallledger.core.blame.Check;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Catalogue;
+import tallledger.core.family.Catalogue;
 
 /** The table of checks as CSV, in and out. */
 public final class ChecksTable {

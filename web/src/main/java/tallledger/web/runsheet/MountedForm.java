@@ -6,7 +6,6 @@ import tallledger.core.machine.Identity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
-import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.forms.Typed;
 
@@ -19,7 +18,7 @@ final class MountedForm {
     }
 
     static Optional<Mounted> read(Typed typed, Identity machine) {
-        if (StartCheck.mountables(machine.family()).isEmpty()) {
+        if (machine.family().traits().mountables().isEmpty()) {
             return Optional.of(Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", machine.unit()));
         }
         if (!typed.has(KIND)) {

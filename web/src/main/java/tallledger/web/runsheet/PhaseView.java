@@ -2,9 +2,9 @@ package tallledger.web.runsheet;
 
 import java.util.ArrayList;
 import java.util.List;
-import tallledger.core.survey.Phase;
+import tallledger.core.family.Phase;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
 import tallledger.web.words.Words;

@@ -13,7 +13,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.BeyondProof;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SheetPlan;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Words;

@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.core.family.StartItem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -18,8 +19,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
-import tallledger.core.survey.StartCheck;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -94,8 +94,8 @@ class RunSheetController {
                  HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        List<StartCheck.Item> items = StartCheck.items(survey.folded().machine());
-        List<StartCheck.Item> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
+        List<StartItem> items = survey.folded().machine().family().traits().startChecks(survey.folded().machine());
+        List<StartItem> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
         if (!unticked.isEmpty()) {
             typed.refuse("safe", Reason.of("start.unticked", unticked.size(), items.size()));
         }

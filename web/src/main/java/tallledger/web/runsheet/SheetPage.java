@@ -14,7 +14,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
-import tallledger.core.machine.Family;
+import tallledger.core.family.Family;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
@@ -26,7 +26,7 @@ import tallledger.core.survey.SheetPlan;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepResult;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Plans;
@@ -117,8 +117,8 @@ public class SheetPage {
         boolean mending = !typed.isClean() && !typed.isSent("starting");
         model.addAttribute("startDue", starts && !mending && StartCheck.isDue(survey.entries(), survey.rules(), clock.instant()));
         model.addAttribute("pauseMinutes", survey.rules().time(Rule.CONFIRMED_FOR).toMinutes());
-        model.addAttribute("startItems", StartCheck.items(survey.folded().machine()));
-        model.addAttribute("mountables", StartCheck.mountables(family).stream().map(k -> new Mountable(k, MountedForm.fields(k))).toList());
+        model.addAttribute("startItems", survey.folded().machine().family().traits().startChecks(survey.folded().machine()));
+        model.addAttribute("mountables", family.traits().mountables().stream().map(k -> new Mountable(k, MountedForm.fields(k))).toList());
         MountedForm.remember(survey.steps(), typed);
         model.addAttribute("mounted", survey.steps().mounted().orElse(null));
     }

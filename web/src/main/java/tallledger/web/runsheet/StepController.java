@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunGate;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Shelves;

@@ -6,7 +6,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;

@@ -16,7 +16,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Step;
+import tallledger.core.family.Step;
 import tallledger.core.evidence.Values;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Shelves;

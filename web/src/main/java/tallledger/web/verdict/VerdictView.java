@@ -9,7 +9,7 @@ import java.util.Optional;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.Phase;
+import tallledger.core.family.Phase;
 import tallledger.core.survey.Photo;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;

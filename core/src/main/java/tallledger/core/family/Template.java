@@ -1,20 +1,17 @@
-package tallledger.core.survey;
+package tallledger.core.family;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
-import tallledger.core.machine.Family;
-import tallledger.core.machine.Feature;
-import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.rules.Rules;
 
@@ -22,10 +19,10 @@ import tallledger.core.rules.Rules;
  * A line of the catalogue: a step with the conditions under which a machine gets it. One about an axis becomes a step for every
  * axis that has what it asks for, and one for each way where it is done each way.
  */
-final class Template {
+final class Template implements Line {
 
     /** What a step is made for. */
-    record Subject(MachineDescription machine, Optional<Axis> axis, boolean plus) {
+    record Subject(Described machine, Optional<Axis> axis, boolean plus) {
 
         Axis moves() {
             return axis.orElseThrow();
@@ -38,8 +35,7 @@ final class Template {
     private final Severity ifBad;
     private final int seconds;
     private Function<Subject, Recording<?>> recording = subject -> new Recordings.Look();
-    private final Set<Family> families = EnumSet.noneOf(Family.class);
-    private final List<Predicate<MachineDescription>> conditions = new ArrayList<>();
+    private final List<Predicate<Described>> conditions = new ArrayList<>();
     private Predicate<Axis> axes;
     private boolean eachWay;
     private final List<Need.Kind> needs = new ArrayList<>();
@@ -73,17 +69,12 @@ final class Template {
         return records(new WatchedCycle(script));
     }
 
-    Template on(Family... these) {
-        families.addAll(List.of(these));
-        return this;
-    }
-
     Template with(Feature... features) {
         List.of(features).forEach(f -> conditions.add(m -> m.fitOut().has(f)));
         return this;
     }
 
-    Template when(Predicate<MachineDescription> condition) {
+    Template when(Predicate<Described> condition) {
         conditions.add(condition);
         return this;
     }
@@ -143,21 +134,23 @@ final class Template {
         return phase;
     }
 
-    boolean isAboutAxes() {
-        return axes != null;
+    private boolean fits(Described machine) {
+        return conditions.stream().allMatch(c -> c.test(machine));
     }
 
-    private boolean fits(MachineDescription machine) {
-        return (families.isEmpty() || families.contains(machine.identity().family())) && conditions.stream().allMatch(c -> c.test(machine));
+    @Override
+    public Stream<Template> templates() {
+        return Stream.of(this);
     }
 
-    /** Steps about the whole machine. */
-    List<Step> forMachine(MachineDescription machine, Rules rules) {
+    /** A step about the whole machine. */
+    @Override
+    public List<Step> on(Described machine, Rules rules) {
         return fits(machine) ? List.of(made(new Subject(machine, Optional.empty(), false), List.of(), rules)) : List.of();
     }
 
     /** Steps about one axis, each way where it is done each way. */
-    List<Step> forAxis(MachineDescription machine, Axis axis, Rules rules) {
+    List<Step> forAxis(Described machine, Axis axis, Rules rules) {
         if (!fits(machine) || !axes.test(axis)) {
             return List.of();
         }
@@ -174,11 +167,12 @@ final class Template {
         String id = axis.isEmpty() ? code : code + "." + axis + (about.size() < 2 ? "" : subject.plus ? ".plus" : ".minus");
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
-        return new Step(id, code, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed, new Part.System(systemName(), axis), axis, runs, spares);
+        return new Step(id, code, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
+                new Part.System(systemName(), axis), axis, runs, spares);
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */
-    private Optional<Axis> usual(MachineDescription machine) {
+    private Optional<Axis> usual(Described machine) {
         Axis.Role role = Axis.Role.named(systemName());
         return role == Axis.Role.OTHER ? Optional.empty() : machine.fitOut().axis(role);
     }
@@ -196,7 +190,8 @@ final class Template {
     }
 
     private static boolean isOfAxis(Need.Kind kind) {
-        return kind == Need.Kind.LOCK_FREE || kind == Need.Kind.LOCK_ON || kind == Need.Kind.OTHER_LOCKS_FREE || kind == Need.Kind.CLAMP_FREE
+        return kind == Need.Kind.LOCK_FREE || kind == Need.Kind.LOCK_ON || kind == Need.Kind.OTHER_LOCKS_FREE
+                || kind == Need.Kind.CLAMP_FREE
                 || kind == Need.Kind.WAY_CLEAR || kind == Need.Kind.ENDS_KNOWN;
     }
 }

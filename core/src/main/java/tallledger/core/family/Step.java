@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.family;
 
 import java.util.List;
 import java.util.Locale;
@@ -34,14 +34,15 @@ public record Step(String id, String code, List<String> about, Phase phase, Reco
     }
 
     /** What a step of an axis was called before its axis had an identity: by the names in its words. */
-    String formerId() {
+    public String formerId() {
         return code + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
     }
 
     /** Its name: a code of words with what it is about, which begins it and so has a capital. */
     public Reason name() {
         return new Reason("step." + code, IntStream.range(0, about.size())
-                .mapToObj(i -> (Object) (i == 0 ? about.get(i).substring(0, 1).toUpperCase(Locale.ROOT) + about.get(i).substring(1) : about.get(i))).toList());
+                .mapToObj(i -> (Object) (i == 0 ? about.get(i).substring(0, 1).toUpperCase(Locale.ROOT) + about.get(i).substring(1)
+                        : about.get(i))).toList());
     }
 
     /** Minutes with a tenth, for sums on the page. */

@@ -1,11 +1,10 @@
-package tallledger.core.survey;
+package tallledger.core.family;
 
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Payload;
-import tallledger.core.machine.FitOut;
 import tallledger.core.motion.Axis;
 import tallledger.core.reason.Reason;
 
@@ -41,7 +40,8 @@ public sealed interface Part {
 
         /** In words; an axis that is not there any more by its identity. */
         public Reason words(FitOut fitOut) {
-            Reason itself = name.startsWith("own-cycle") || name.startsWith("cycle.") ? Reason.of("system.cycle", name.substring(name.indexOf('.') + 1))
+            Reason itself = name.startsWith("own-cycle") || name.startsWith("cycle.")
+                    ? Reason.of("system.cycle", name.substring(name.indexOf('.') + 1))
                     : Reason.of("system." + name.replace(' ', '-'));
             return axis.isEmpty() ? itself : Reason.of("system.of-axis", fitOut.axis(axis).map(Axis::name).orElse(axis), itself);
         }
@@ -50,7 +50,8 @@ public sealed interface Part {
         private static System from(Payload p) {
             String name = p.text("system");
             int colon = name.indexOf(':');
-            return colon < 0 ? new System(name, p.optionalText("axis").orElse("")) : new System(name.substring(0, colon), name.substring(colon + 1));
+            return colon < 0 ? new System(name, p.optionalText("axis").orElse(""))
+                    : new System(name.substring(0, colon), name.substring(colon + 1));
         }
     }
 

@@ -1,9 +1,8 @@
-package tallledger.core.machine;
+package tallledger.core.motion;
 
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.motion.Axis;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 

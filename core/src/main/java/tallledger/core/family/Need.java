@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.family;
 
 /**
  * What must be free, safe or so before a step begins.
@@ -11,7 +11,8 @@ public record Need(Kind kind, String of) {
     /** Kinds of one subject exclude each other: confirming one takes back the other. */
     public enum Kind {
         POWER_ISOLATED("power"), POWER_ON("power"), SPINDLE_STILL("spindle"),
-        LOCK_FREE("lock"), LOCK_ON("lock"), OTHER_LOCKS_FREE("other locks"), CLAMP_FREE("clamp"), BRAKE_OFF("brake"), HALF_NUT_OUT("half-nut"), FEED_OUT("feed"),
+        LOCK_FREE("lock"), LOCK_ON("lock"), OTHER_LOCKS_FREE("other locks"), CLAMP_FREE("clamp"), BRAKE_OFF("brake"),
+                HALF_NUT_OUT("half-nut"), FEED_OUT("feed"),
         WAY_CLEAR("way"), ENDS_KNOWN("ends"), DRAWBAR_SEATED("drawbar"), LEVEL_AND_WARM("level"), BAR_CLEAN("bar"), WHEEL_GUARDED("wheel"),
         CLEAR_OF_WHEEL("stand"), BLED("hydraulics"), WORK_HELD("work"), CHUCK_KEY_OUT("key"), GLASSES("eyes"), ELECTRICIAN("electrician"),
         NOTHING_UNDER("under"),
@@ -32,7 +33,7 @@ public record Need(Kind kind, String of) {
         return kind.name() + BAR + of;
     }
 
-    static Need read(String written) {
+    public static Need read(String written) {
         int bar = written.indexOf(BAR);
         return new Need(Kind.valueOf(written.substring(0, bar)), written.substring(bar + 1));
     }
@@ -42,7 +43,7 @@ public record Need(Kind kind, String of) {
     }
 
     /** What this is a state of: the same subject can be in one state only. */
-    String subject() {
+    public String subject() {
         return kind.subject + " " + of;
     }
 }

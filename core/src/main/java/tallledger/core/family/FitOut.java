@@ -1,4 +1,4 @@
-package tallledger.core.machine;
+package tallledger.core.family;
 
 import java.util.Collections;
 import java.util.EnumSet;
@@ -65,7 +65,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
 
     /** Checks everything against the machine it is for. */
     public FitOut checkedFor(Family family, LengthUnit unit) {
-        features.stream().filter(f -> !f.belongsTo(family)).findFirst().ifPresent(f -> {
+        features.stream().filter(f -> !family.traits().features().contains(f)).findFirst().ifPresent(f -> {
             throw Refused.because("feature.family", f, family).at("features");
         });
         axes.forEach(axis -> axis.checked(unit));
@@ -86,46 +86,11 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         return axes.stream().filter(a -> a.role() == role).findFirst();
     }
 
-    /** What a common machine of its family has. */
-    public static FitOut usual(Family family) {
-        return new FitOut(axes(family), Feature.usual(family), SupplyPlate.UNREAD, Optional.empty());
-    }
-
-    private static List<Axis> axes(Family family) {
-        return switch (family) {
-            case LATHE -> List.of(axis("carriage", "to the headstock", "to the tailstock", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
-                    axis("cross slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL), axis("top slide", "in", "out", Ability.HAND_WHEEL));
-            case KNEE_MILL -> List.of(axis("table", "left", "right", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
-                    axis("saddle", "in", "out", Ability.LOCK, Ability.HAND_WHEEL), axis("knee", "up", "down", Ability.LOCK, Ability.HAND_WHEEL),
-                    axis("quill", "down", "up", Ability.FEED, Ability.KNOCK_OFF, Ability.LOCK));
-            case HORIZONTAL_MILL -> List.of(axis("table", "left", "right", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
-                    axis("saddle", "in", "out", Ability.LOCK, Ability.HAND_WHEEL), axis("knee", "up", "down", Ability.LOCK, Ability.HAND_WHEEL));
-            case UNIVERSAL_MILL -> List.of(milled("table", "left", "right"), milled("saddle", "in", "out"), milled("knee", "up", "down"));
-            case RADIAL_DRILL -> List.of(axis("spindle", "down", "up", Ability.FEED, Ability.KNOCK_OFF),
-                    axis("head", "in", "out", Ability.HAND_WHEEL), axis("arm", "up", "down", Ability.RAPID));
-            case PEDESTAL_DRILL -> List.of(axis("spindle", "down", "up", Ability.HAND_WHEEL), axis("table", "up", "down", Ability.LOCK, Ability.HAND_WHEEL));
-            case CYLINDRICAL_GRINDER -> List.of(axis("table", "left", "right", Ability.FEED, Ability.HAND_WHEEL), axis("wheel slide", "in", "out", Ability.RAPID, Ability.HAND_WHEEL));
-            case ROTARY_TABLE_GRINDER -> List.of(axis("wheel head", "down", "up", Ability.RAPID, Ability.HAND_WHEEL), axis("saddle", "in", "out", Ability.FEED));
-            case CENTRELESS_GRINDER -> List.of(axis("infeed slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL));
-            case MACHINING_CENTRE -> List.of(controlled("X", "left", "right"), controlled("Y", "in", "out"), controlled("Z", "down", "up"));
-        };
-    }
-
-    private static Axis milled(String name, String minus, String plus) {
-        return axis(name, minus, plus, Ability.FEED, Ability.RAPID, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL);
-    }
-
-    private static Axis controlled(String name, String minus, String plus) {
-        return axis(name, minus, plus, Ability.FEED, Ability.RAPID, Ability.READOUT);
-    }
-
-    private static Axis axis(String name, String minus, String plus, Ability... abilities) {
-        return new Axis(name, minus, plus, Set.of(abilities), "", Axis.Rates.UNKNOWN);
-    }
-
-    Map<String, Object> toPayload() {
+    public Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>();
-        fields.put("axes", axes.stream().map(a -> (Object) fields("id", a.id(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus", a.plus(), "travel", a.travel(),
+        fields.put("axes", axes.stream()
+                .map(a -> (Object) fields("id", a.id(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus", a.plus(),
+                "travel", a.travel(),
                 "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest", a.rates().slowest(),
                 "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
         fields.put("features", features.stream().map(Enum::name).toList());
@@ -135,11 +100,12 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         supply.kilowatts().ifPresent(v -> plate.put("kilowatts", v.toPlainString()));
         supply.amperes().ifPresent(v -> plate.put("amperes", v.toPlainString()));
         fields.put("supply", plate);
-        chart.ifPresent(c -> fields.put("chart", Map.of("leadScrew", c.leadScrew, "factors", c.factors, "promised", c.promised, "reach", c.reach, "buyable", c.buyable)));
+        chart.ifPresent(c -> fields.put("chart", Map.of("leadScrew", c.leadScrew, "factors", c.factors, "promised", c.promised, "reach",
+                c.reach, "buyable", c.buyable)));
         return fields;
     }
 
-    static FitOut from(Payload p) {
+    public static FitOut from(Payload p) {
         Set<String> taken = new HashSet<>();
         List<Axis> axes = p.parts("axes").stream().map(a -> {
             String id = a.optionalText("id").orElseGet(() -> Axis.idFor(a.text("name"), taken));
@@ -150,13 +116,15 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         Payload s = p.part("supply");
         SupplyPlate supply = SupplyPlate.parse(s.optionalText("volts").orElse(""), s.optionalText("hertz").orElse(""), s.whole("phases"),
                 s.optionalText("kilowatts").orElse(""), s.optionalText("amperes").orElse(""), s.flag("heavyStart"));
-        Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart")).map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
+        Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart"))
+                .map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
                 c.text("reach"), c.text("buyable"))) : Optional.empty();
         return new FitOut(axes, features, supply, chart);
     }
 
     private static Axis axis(String id, Payload a) {
-        return new Axis(id, a.optionalText("role").map(Axis.Role::valueOf).orElse(Axis.Role.named(a.text("name"))), a.text("name"), a.text("minus"), a.text("plus"),
+        return new Axis(id, a.optionalText("role").map(Axis.Role::valueOf).orElse(Axis.Role.named(a.text("name"))), a.text("name"),
+                a.text("minus"), a.text("plus"),
                 new HashSet<>(a.texts("abilities").stream().map(Ability::valueOf).toList()), a.text("travel"),
                 new Axis.Rates(Axis.Per.valueOf(a.text("per")), a.text("slowest"), a.text("fastest"), a.text("rapid")));
     }

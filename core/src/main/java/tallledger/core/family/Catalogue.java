@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.family;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -8,14 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
-import tallledger.core.machine.FeedPlate;
-import tallledger.core.machine.MachineDescription;
-import tallledger.core.motion.Axis;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -23,65 +21,36 @@ import tallledger.core.rules.Rules;
 /**
  * The steps of a survey of one machine, made from its own axes and features, in the order people work: desk, standing,
  * electrics, first start, speeds, movement, travels, accuracy, test cut, hot check, kit, close. Spindle speeds themselves are
- * runs of the drive and are planned apart ({@link SurveyPlan}).
+ * runs of the drive and are planned apart.
  */
 public final class Catalogue {
 
-    private static final List<Template> ALL = Stream.of(GeneralSteps.BEFORE, LatheSteps.STEPS, MillSteps.STEPS, DrillSteps.STEPS, GrinderSteps.STEPS,
-            GeneralSteps.AFTER_STANDING, GeneralSteps.STARTED, GeneralSteps.SPEEDS, AxisSteps.MOVEMENT_STEPS, AxisSteps.TRAVEL_STEPS,
-            AxisSteps.ACCURACY_STEPS, GeneralSteps.AFTER).flatMap(List::stream).toList();
+    /** Every line there is, of every family. */
+    private static final List<Template> ALL = Stream.of(Family.values()).flatMap(f -> f.traits().lines().stream())
+            .flatMap(Line::templates).distinct().toList();
 
     private Catalogue() {
     }
 
-    public static List<Step> of(MachineDescription machine, Rules rules) {
-        List<Step> steps = new ArrayList<>();
-        for (Phase phase : Phase.values()) {
-            List<Template> here = ALL.stream().filter(t -> t.phase() == phase).toList();
-            if (phase == Phase.FIRST_START) {
-                here = inOrder(here);
-            }
-            if (phase == Phase.MOVEMENT || phase == Phase.TRAVELS) {
-                steps.addAll(axisSteps(machine, here, rules));
-                steps.addAll(phase == Phase.MOVEMENT ? feedPlate(machine, rules) : List.of());
-                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine, rules)));
-            } else {
-                here.stream().filter(t -> !t.isAboutAxes()).forEach(t -> steps.addAll(t.forMachine(machine, rules)));
-                steps.addAll(axisSteps(machine, here, rules));
-            }
-        }
-        return List.copyOf(steps);
-    }
-
-    /** At the first start the stop and the direction come before everything of the family's own. */
-    private static List<Template> inOrder(List<Template> steps) {
-        List<Template> sorted = new ArrayList<>(steps);
-        sorted.sort(Comparator.comparing(t -> GeneralSteps.AFTER_STANDING.contains(t) ? 0 : GeneralSteps.STARTED.contains(t) ? 2 : 1));
-        return sorted;
-    }
-
-    /** Everything of one axis together, so that a lock is opened once. */
-    private static List<Step> axisSteps(MachineDescription machine, List<Template> templates, Rules rules) {
-        List<Step> steps = new ArrayList<>();
-        for (Axis axis : machine.fitOut().axes()) {
-            templates.stream().filter(Template::isAboutAxes).forEach(t -> steps.addAll(t.forAxis(machine, axis, rules)));
-        }
-        return steps;
+    public static List<Step> of(Described machine, Rules rules) {
+        return machine.family().traits().lines().stream().flatMap(line -> line.on(machine, rules).stream()).toList();
     }
 
     /**
      * One step for each feed of the feed plate. Those that together use every position of every lever come first (as many as the
      * longest lever has), slow to fast; the rest can then be inferred.
      */
-    private static List<Step> feedPlate(MachineDescription machine, Rules rules) {
+    static List<Step> feedPlate(Described machine, Rules rules) {
         if (machine.feeds().isEmpty()) {
             return List.of();
         }
         FeedPlate feeds = machine.feeds().get();
         SpeedPlate plate = feeds.plate();
-        List<List<String>> keys = new ArrayList<>(SpeedPlate.keysOf(plate.levers()).stream().filter(k -> plate.cell(k).value().isPresent()).toList());
+        List<List<String>> keys = new ArrayList<>(SpeedPlate.keysOf(plate.levers()).stream().filter(k -> plate.cell(k).value()
+                .isPresent()).toList());
         int longest = plate.levers().stream().mapToInt(l -> l.positions().size()).max().orElse(0);
-        keys.sort(Comparator.comparing((List<String> k) -> isOnDiagonal(plate, k, longest) ? 0 : 1).thenComparing(k -> plate.cell(k).value().orElseThrow()));
+        keys.sort(Comparator.comparing((List<String> k) -> isOnDiagonal(plate, k, longest) ? 0 : 1).thenComparing(k -> plate.cell(k)
+                .value().orElseThrow()));
         return keys.stream().map(key -> feedStep(feeds, key, rules)).toList();
     }
 
@@ -101,8 +70,10 @@ public final class Catalogue {
 
     private static Step feedStep(FeedPlate feeds, List<String> key, Rules rules) {
         String shows = feeds.plate().cell(key).value().orElseThrow().toPlainString() + " " + feeds.written();
-        return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate", List.of(String.join(" · ", key), shows),
-                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE), Severity.SOON, rules.whole(Rule.ONE_FEED),
+        return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate",
+                List.of(String.join(" · ", key), shows),
+                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE),
+                        Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), "", true, Set.of());
     }
 
@@ -119,7 +90,8 @@ public final class Catalogue {
     }
 
     private static Step extra(String id, String code, String script, Rules rules) {
-        return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, rules.whole(Rule.ONE_FEED),
+        return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON,
+                rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id), "", true, Set.of());
     }
 

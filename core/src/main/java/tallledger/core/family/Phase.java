@@ -1,4 +1,4 @@
-package tallledger.core.survey;
+package tallledger.core.family;
 
 /** The phases of a survey in the order people work: from the gate to the last switch. */
 public enum Phase {

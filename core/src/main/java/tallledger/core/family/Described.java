@@ -1,0 +1,26 @@
+package tallledger.core.family;
+
+import java.util.Optional;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.reading.LengthUnit;
+
+/** What a family's steps need to know of a machine. */
+public interface Described {
+
+    Family family();
+
+    /** Of lengths typed without one. */
+    LengthUnit unit();
+
+    DriveTrain train();
+
+    /** Its feed plate, where it has one. */
+    Optional<FeedPlate> feeds();
+
+    FitOut fitOut();
+
+    default boolean reverses() {
+        return train().directionStage().isPresent();
+    }
+}
