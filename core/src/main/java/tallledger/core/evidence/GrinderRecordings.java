@@ -99,7 +99,7 @@ public final class GrinderRecordings {
         public StepJudgement judge(Surfaces read, Rules rules) {
             boolean right = Math.abs(read.inner / read.outer - 1) <= rules.share(Rule.SURFACE_SPEED).doubleValue();
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "centre.right" : "centre.wrong",
-                    new BigDecimal(read.outer).round(SHOWN), new BigDecimal(read.inner).round(SHOWN)));
+                    new BigDecimal(read.outer).round(SHOWN), new BigDecimal(read.inner).round(SHOWN), rules.number(Rule.SURFACE_SPEED)));
         }
 
         /** v = 2π·r·n/1000, m/min. */
@@ -154,7 +154,8 @@ public final class GrinderRecordings {
             double share = read.measured / read.reckoned;
             boolean right = share >= rules.share(Rule.THROUGH_FEED).doubleValue() && share <= rules.share(Rule.THROUGH_FEED, 1).doubleValue();
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "through.right" : "through.wrong",
-                    new BigDecimal(read.measured).round(SHOWN), new BigDecimal(read.reckoned).round(SHOWN), (share - 1) * 100));
+                    new BigDecimal(read.measured).round(SHOWN), new BigDecimal(read.reckoned).round(SHOWN), (share - 1) * 100,
+                    rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1)));
         }
     }
 }

@@ -26,6 +26,9 @@ public enum Rule {
     /** η from motor to spindle where nobody knows. */
     EFFICIENCY(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "80"),
 
+    /** What is held without a mark may turn at this share of the machine's top speed; above it somebody must answer for it. */
+    UNMARKED_SPEED(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "50"),
+
     LATHE_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.040"),
     LATHE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
     MILL_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.015", "0.030"),
@@ -99,6 +102,8 @@ public enum Rule {
     MOVE_BELT(Group.TIMES, Shape.ONE, Unit.SECONDS, "90"),
     MOVE_PIN(Group.TIMES, Shape.ONE, Unit.SECONDS, "180"),
     STOP_AND_START(Group.TIMES, Shape.ONE, Unit.SECONDS, "10"),
+    /** While other steps are open the spindle may have this share of the minutes. */
+    SPINDLE_SHARE(Group.TIMES, Shape.ONE, Unit.PERCENT, "50"),
     /** After this long without an entry nothing that was confirmed stands any more. */
     CONFIRMED_FOR(Group.TIMES, Shape.ONE, Unit.MINUTES, "30"),
     /** What one feed of a plate, or a cycle besides the list, takes. */

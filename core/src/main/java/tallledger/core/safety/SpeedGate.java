@@ -5,6 +5,8 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Optional;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * Whether a run may be made with what is on the spindle. A wheel's surface speed v = π·D·n/60 000 m/s (D in mm, n in min⁻¹) must
@@ -25,7 +27,7 @@ public record SpeedGate(Optional<Reason> refused) {
      * @param rpm speed to be run, min⁻¹
      * @param top the machine's top speed, min⁻¹, where it is known
      */
-    public static SpeedGate of(Mounted mounted, BigDecimal rpm, Optional<BigDecimal> top) {
+    public static SpeedGate of(Mounted mounted, BigDecimal rpm, Optional<BigDecimal> top, Rules rules) {
         if (mounted.kind() == Mounted.Kind.NOTHING) {
             return OPEN;
         }
@@ -39,8 +41,8 @@ public record SpeedGate(Optional<Reason> refused) {
             }
         }
         boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();
-        if (unmarked && top.filter(t -> rpm.add(rpm).compareTo(t) > 0).isPresent()) {
-            return shut("gate.unmarked", mounted.kind(), rpm, top.get());
+        if (unmarked && top.filter(t -> rpm.compareTo(t.multiply(rules.share(Rule.UNMARKED_SPEED))) > 0).isPresent()) {
+            return shut("gate.unmarked", mounted.kind(), rpm, top.get(), rules.number(Rule.UNMARKED_SPEED));
         }
         return OPEN;
     }

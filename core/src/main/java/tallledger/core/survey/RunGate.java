@@ -32,8 +32,8 @@ public final class RunGate {
                 return Optional.of(Reason.of("gate.unknown", mounted.kind()));
             }
             // The mark somebody read off the wheel counts as well as the one typed at the start: the stricter decides.
-            return SpeedGate.of(mounted, rpm.get(), top(survey.drive())).refused()
-                    .or(() -> survey.steps().wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL).flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey.drive())).refused()));
+            return SpeedGate.of(mounted, rpm.get(), top(survey.drive()), survey.rules()).refused()
+                    .or(() -> survey.steps().wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL).flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey.drive()), survey.rules()).refused()));
         });
     }
 

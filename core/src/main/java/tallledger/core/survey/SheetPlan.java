@@ -18,7 +18,7 @@ import tallledger.core.rules.Rule;
 /**
  * The plan of the whole sheet: what a repair wants repeated first; then on from where the surveyor is, phase by phase; what was
  * put off comes at the end. In "my minutes" the steps outside the spindle are those of the greatest worth that fit
- * ({@link TimeChoice}); while such steps are open the spindle may have half of the minutes (house rule).
+ * ({@link TimeChoice}); while such steps are open the spindle may have half of the minutes ({@link Rule#SPINDLE_SHARE}).
  *
  * @param spindle      plan of the spindle's runs
  * @param chosen       ids of open steps that fit the minutes; all of them unless minutes are stated
@@ -29,7 +29,6 @@ import tallledger.core.rules.Rule;
  */
 public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String> next, Reason why, double minutesSpent, double minutesOpen) {
 
-    private static final double HALF = 0.5;
     private static final double MINUTE = 60;
 
     public static SheetPlan of(Survey survey, Instant now) {
@@ -38,7 +37,7 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
         held.addAll(put);
         // While something stops use nothing is run: what is still offered is what nothing turns for.
         List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).toList();
-        SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : HALF);
+        SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : survey.rules().share(Rule.SPINDLE_SHARE).doubleValue());
         Set<String> chosen = chosen(survey.steps(), spindle, open);
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
         Optional<String> repeat = survey.steps().repeats().stream().filter(id -> !survey.steps().later().contains(id))

@@ -3,6 +3,7 @@ package tallledger.core.safety;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import tallledger.core.rules.Rules;
 import java.math.BigDecimal;
 import java.util.Optional;
 import org.assertj.core.data.Offset;
@@ -22,7 +23,7 @@ class SpeedGateTest {
     }
 
     private static String gate(Mounted mounted, String rpm) {
-        return SpeedGate.of(mounted, new BigDecimal(rpm), TOP).refused().map(r -> r.code()).orElse("open");
+        return SpeedGate.of(mounted, new BigDecimal(rpm), TOP, Rules.shipped()).refused().map(r -> r.code()).orElse("open");
     }
 
     @Test

@@ -229,6 +229,7 @@ class MachineController {
         PlateGrid.reshape(typed, feedLevers, PlateGrid.FEED);
         model.addAttribute("feedGrid", feedLevers.isEmpty() ? null : PlateGrid.of(feedLevers, PlateGrid.FEED));
         model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes") && typed.isClean());
+        model.addAttribute("rules", houses.newest().rules());
         model.addAttribute("starts", StartingDescription.all());
         model.addAttribute("laws", MotorRating.Law.values());
         model.addAttribute("patterns", LeverPattern.values());

@@ -117,6 +117,7 @@ public class SheetPage {
         boolean mending = !typed.isClean() && !typed.isSent("starting");
         model.addAttribute("startDue", starts && !mending && StartCheck.isDue(survey.entries(), survey.rules(), clock.instant()));
         model.addAttribute("pauseMinutes", survey.rules().time(Rule.CONFIRMED_FOR).toMinutes());
+        model.addAttribute("unmarkedShare", survey.rules().number(Rule.UNMARKED_SPEED));
         model.addAttribute("startItems", survey.folded().machine().family().traits().startChecks(survey.folded().machine()));
         model.addAttribute("mountables", family.traits().mountables().stream().map(k -> new Mountable(k, MountedForm.fields(k))).toList());
         MountedForm.remember(survey.steps(), typed);

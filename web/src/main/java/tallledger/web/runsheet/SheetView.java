@@ -70,7 +70,8 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
             return Optional.empty();
         }
         return Optional.of(survey.highestRun().isPresent()
-                ? Reason.of("cold.too-fast", new BigDecimal(survey.highestRun().getAsDouble()).setScale(1, RoundingMode.HALF_UP))
+                ? Reason.of("cold.too-fast", new BigDecimal(survey.highestRun().getAsDouble()).setScale(1, RoundingMode.HALF_UP),
+                        survey.rules().number(Rule.COLD_STEP))
                 : Reason.of("cold.start-low"));
     }
 }
