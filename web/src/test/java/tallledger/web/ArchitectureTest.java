@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.house.House;
@@ -59,6 +60,16 @@ class ArchitectureTest {
     void onlyTheRecordTouchesTheStore() {
         noClasses().that().resideInAPackage("tallledger.web..").and().resideOutsideOfPackages("tallledger.web.record..", "tallledger.web")
                 .should().dependOnClassesThat().resideInAnyPackage("org.apache.ibatis..", "org.mybatis..", "java.sql..").check(ALL);
+    }
+
+    /** A template is read by people, line by line. */
+    @Test
+    void linesOfTemplatesAreShort() throws IOException {
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                assertThat(Files.readAllLines(file)).as(file.toString()).noneMatch(line -> line.length() > 140);
+            }
+        }
     }
 
     @Test

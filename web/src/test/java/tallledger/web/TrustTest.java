@@ -186,7 +186,7 @@ class TrustTest {
         page.navigate(app.url("/surveys/" + survey + "/run?step=0-0-0-0"));
         page.fill("#turns", "10");
         page.fill("#seconds", "18.8");
-        page.waitForSelector(".weigh b");
+        page.waitForSelector(".weigh:has-text('31.9')");
         assertThat(page.locator(".weigh").innerText().replace('\u00a0', ' ')).contains("As typed: 31.9 ± ").contains("29.61");
         assertThat(survey(survey).head()).isEqualTo(2);
         long whole = whole(KestrelVale.castervaleU2().description());
