@@ -1,5 +1,11 @@
 package tallledger.web;
 
+import java.util.stream.Collectors;
+import java.util.Map;
+import tallledger.core.reason.ReasonCode;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.domain.JavaClass;
 import tallledger.core.family.StartItem;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -14,8 +20,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -44,34 +48,74 @@ import tallledger.web.words.Words;
 /** Every reason core can give has its words, and figures read as they should. */
 class WordsTest {
 
-    private static final Pattern CODE = Pattern.compile("(?:Reason\\.of|because|say|untested|step|[A-Z][A-Z_]{3,})\\((?:[^\"();]*\\? )?\"([a-z][a-z.-]+[a-z])\"(?: : \"([a-z][a-z.-]+)\")?");
+    /** Words of data: their keys are a family's, a script's or a constant's, and other tests of this class go through them. */
+    private static final List<String> OF_DATA = List.of("step.", "system.", "event.", "script.", "field.", "need.", "kit.", "rule.", "rule-group.", "figure-of.", "do.", "mark.", "start.",
+            "movement.", "marked.", "hint.", "report.");
 
-    @Test
-    void everyReasonHasItsSentence() throws IOException {
+    private static Properties words() throws IOException {
         Properties words = new Properties();
         for (String book : List.of("messages", "steps")) {
             try (Reader reader = Files.newBufferedReader(Path.of("src/main/resources/" + book + ".properties"))) {
                 words.load(reader);
             }
         }
-        TreeSet<String> codes = new TreeSet<>();
-        for (String root : List.of("../core/src/main/java", "src/main/java")) {
+        return words;
+    }
+
+    /** Everything that can be said, from the enums of all packages. */
+    private static List<ReasonCode> said() {
+        return new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tallledger").stream()
+                .filter(c -> c.isAssignableTo(ReasonCode.class) && c.isEnum() && c.reflect().isEnum()).flatMap(c -> Stream.of((ReasonCode[]) c.reflect().getEnumConstants())).toList();
+    }
+
+    private static List<String> keys(ReasonCode code) {
+        return code.row().isEmpty() ? List.of(code.code()) : code.row().stream().map(which -> code.code() + "." + which.name()).toList();
+    }
+
+    /** Every code of every package has its sentence, and the sentence wants no more than the code has. */
+    @Test
+    void everyReasonHasItsSentence() throws IOException {
+        Properties words = words();
+        List<ReasonCode> said = said();
+        assertThat(said).hasSizeGreaterThan(350);
+        assertThat(said).extracting(ReasonCode::code).doesNotHaveDuplicates();
+        for (ReasonCode code : said) {
+            for (String key : keys(code)) {
+                assertThat(words).as(code.toString()).containsKey(key);
+                int most = Pattern.compile("\\{(\\d+)").matcher(words.getProperty(key)).results().mapToInt(m -> Integer.parseInt(m.group(1))).max().orElse(-1);
+                assertThat(most).as(key + " of " + code.arguments()).isLessThan(code.arguments().size());
+            }
+        }
+    }
+
+    /** And no sentence is left that nothing says: not a code, not a constant, not a page. */
+    @Test
+    void everySentenceIsSaid() throws IOException {
+        Set<String> known = new HashSet<>();
+        said().forEach(code -> known.addAll(keys(code)));
+        StringBuilder sources = new StringBuilder();
+        for (String root : List.of("../core/src/main/java", "src/main/java", "src/main/resources/templates", "src/main/resources/static/js")) {
             try (Stream<Path> files = Files.walk(Path.of(root))) {
-                for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
-                    Matcher code = CODE.matcher(Files.readString(file));
-                    while (code.find()) {
-                        codes.add(code.group(1));
-                        if (code.group(2) != null) {
-                            codes.add(code.group(2));
-                        }
-                    }
+                for (Path file : files.filter(Files::isRegularFile).toList()) {
+                    sources.append(Files.readString(file));
                 }
             }
         }
-        assertThat(codes).hasSizeGreaterThan(90).contains("number.missing", "plate.suspect", "statement.coverage");
-        codes.removeIf(code -> code.endsWith("."));
-        assertThat(words.keySet()).containsAll(codes.stream().filter(code -> code.contains(".")).toList());
+        Pattern.compile("[A-Za-z][\\w-]*(?:\\.[\\w-]+)*").matcher(sources).results().forEach(m -> known.add(m.group()));
+        List<String> unsaid = words().stringPropertyNames().stream().filter(key -> !known.contains(key)).filter(key -> OF_DATA.stream().noneMatch(key::startsWith))
+                .filter(key -> !isOfConstant(key)).sorted().toList();
+        assertThat(unsaid).isEmpty();
     }
+
+    /** {@code Severity.SOON}: the word for a constant of an enum there is. */
+    private static boolean isOfConstant(String key) {
+        int dot = key.indexOf('.');
+        return dot > 0 && ENUMS.getOrDefault(key.substring(0, dot), Set.of()).contains(key.substring(dot + 1));
+    }
+
+    private static final Map<String, Set<String>> ENUMS = new ClassFileImporter().importPackages("tallledger").stream().filter(c -> c.isEnum() && c.reflect().isEnum())
+            .collect(Collectors.toMap(JavaClass::getSimpleName, c -> Stream.of(c.reflect().getEnumConstants()).map(e -> ((Enum<?>) e).name()).collect(Collectors.toSet()),
+                    (one, other) -> Stream.concat(one.stream(), other.stream()).collect(Collectors.toSet())));
 
     /** Every step of every family, with each of its needs, fields, events and systems, has its words. */
     @Test
@@ -120,7 +164,7 @@ class WordsTest {
     @Test
     void aReasonInsideAReasonIsWordedToo() {
         Words words = App.demo().bean(Words.class);
-        assertThat(words.say(Reason.of("limit.SHOWN", Reason.of("limit.house-speed", new BigDecimal("6"), new BigDecimal("1400")))))
+        assertThat(words.say(Reason.named("limit.SHOWN", Reason.named("limit.house-speed", new BigDecimal("6"), new BigDecimal("1400")))))
                 .isEqualTo("By the plate; ±6 % of 1\u00a0400, unloaded (house rule).");
     }
 }

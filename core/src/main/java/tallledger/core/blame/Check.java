@@ -22,17 +22,17 @@ public record Check(String about, Optional<StageKind> kind, String what, BigDeci
 
     public Check {
         if (what.isBlank() || what.length() > 300) {
-            throw Refused.because("check.what", 300);
+            throw Refused.because(BlameReason.CHECK_WHAT, 300);
         }
         if (low.signum() < 0 || likely.compareTo(low) < 0 || high.compareTo(likely) < 0) {
-            throw Refused.because("check.costs", low, likely, high);
+            throw Refused.because(BlameReason.CHECK_COSTS, low, likely, high);
         }
     }
 
     /** @param element name of the kind of element; empty for any */
     public static Check of(String about, String element, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
         Optional<StageKind> kind = element.isEmpty() ? Optional.empty() : Optional.of(Stream.of(StageKind.values()).filter(k -> k.name().equals(element))
-                .findFirst().orElseThrow(() -> Refused.because("check.element", element).at("element")));
+                .findFirst().orElseThrow(() -> Refused.because(BlameReason.CHECK_ELEMENT, element).at("element")));
         return new Check(about, kind, what, low, likely, high);
     }
 

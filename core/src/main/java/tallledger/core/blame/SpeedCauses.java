@@ -107,13 +107,13 @@ public final class SpeedCauses {
         inverter(factor, routes).ifPresent(causes::add);
         causes.addAll(grooves(median, factor, routes));
         if (median > 0 && factor <= 1 + bounds.unloadedMost()) {
-            causes.add(new SpeedCause(Kind.UNLOADED, 0, routes, Reason.of("cause.unloaded", (factor - 1) * 100)));
+            causes.add(new SpeedCause(Kind.UNLOADED, 0, routes, Reason.of(BlameReason.CAUSE_UNLOADED, (factor - 1) * 100)));
         }
         if (median < 0 && median >= -bounds.slipMost()) {
-            causes.add(new SpeedCause(Kind.SLIP, bounds.fits(), routes, Reason.of("cause.low-unloaded", (1 - factor) * 100)));
+            causes.add(new SpeedCause(Kind.SLIP, bounds.fits(), routes, Reason.of(BlameReason.CAUSE_LOW_UNLOADED, (1 - factor) * 100)));
         }
         if (causes.isEmpty()) {
-            causes.add(new SpeedCause(Kind.COMMON, bounds.fits(), routes, Reason.of("cause.common", factor)));
+            causes.add(new SpeedCause(Kind.COMMON, bounds.fits(), routes, Reason.of(BlameReason.CAUSE_COMMON, factor)));
         }
         return causes;
     }
@@ -122,14 +122,14 @@ public final class SpeedCauses {
         double high = Math.abs(median - Math.log(60.0 / 50));
         double low = Math.abs(median - Math.log(50.0 / 60));
         if (high <= bounds.fits()) {
-            return Optional.of(new SpeedCause(Kind.SUPPLY, high, routes, Reason.of("cause.supply-high", factor)));
+            return Optional.of(new SpeedCause(Kind.SUPPLY, high, routes, Reason.of(BlameReason.CAUSE_SUPPLY_HIGH, factor)));
         }
-        return low <= bounds.fits() ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of("cause.supply-low", factor))) : Optional.empty();
+        return low <= bounds.fits() ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of(BlameReason.CAUSE_SUPPLY_LOW, factor))) : Optional.empty();
     }
 
     private Optional<SpeedCause> inverter(double factor, List<Route> routes) {
         return train.stages().stream().filter(s -> s.kind() == StageKind.INVERTER).findFirst()
-                .map(s -> new SpeedCause(Kind.INVERTER, bounds.fits() / 2, routes, Reason.of("cause.inverter", s.name(), factor)));
+                .map(s -> new SpeedCause(Kind.INVERTER, bounds.fits() / 2, routes, Reason.of(BlameReason.CAUSE_INVERTER, s.name(), factor)));
     }
 
     /** Any ratio of a step pulley's steps, from its diameters where known, else from the plate's own factors. */
@@ -146,7 +146,7 @@ public final class SpeedCauses {
                     if (i != j && steps.get(i).isPresent() && steps.get(j).isPresent()) {
                         double misfit = Math.abs(median - Math.log(steps.get(j).get() / steps.get(i).get()));
                         if (misfit <= bounds.fits()) {
-                            causes.add(new SpeedCause(Kind.BELT_GROOVE, misfit, routes, Reason.of("cause.groove", stage.name(),
+                            causes.add(new SpeedCause(Kind.BELT_GROOVE, misfit, routes, Reason.of(BlameReason.CAUSE_GROOVE, stage.name(),
                                     stage.positions().get(j).label(), stage.positions().get(i).label(), factor)));
                         }
                     }
@@ -192,7 +192,7 @@ public final class SpeedCauses {
         }
         Stage lever = train.stages().get(stage);
         return Optional.of(new SpeedCause(Kind.POSITION, scatter, here.stream().map(Reading::route).toList(),
-                Reason.of("cause.position", lever.name(), lever.positions().get(position).label(), Math.exp(off))));
+                Reason.of(BlameReason.CAUSE_POSITION, lever.name(), lever.positions().get(position).label(), Math.exp(off))));
     }
 
     /** One reading off: the plate misread there, another lever position, or marks miscounted. */
@@ -208,7 +208,7 @@ public final class SpeedCauses {
             double read = reading.read() / Math.exp(base);
             String name = train.name(reading.route());
             factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= bounds.fits()).ifPresent(m ->
-                    causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of("cause.plate", name,
+                    causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of(BlameReason.CAUSE_PLATE, name,
                             factors.predict(train.plateKey(reading.route())).orElseThrow()))));
             causes.addAll(elsewhere(reading, read, name));
             for (int k = 2; k <= 4; k++) {
@@ -224,14 +224,14 @@ public final class SpeedCauses {
             double misfit = Math.abs(Math.log(read / s.nominal().orElseThrow().doubleValue()));
             Route other = s.routes().get(0);
             return misfit > bounds.fits() ? java.util.stream.Stream.<SpeedCause>empty() : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
-                    misfit, List.of(reading.route()), Reason.of("cause.elsewhere", name, train.name(other), s.nominal().get())));
+                    misfit, List.of(reading.route()), Reason.of(BlameReason.CAUSE_ELSEWHERE, name, train.name(other), s.nominal().get())));
         }).toList();
     }
 
     private Optional<SpeedCause> multiple(Reading reading, double read, String name, int k, double times) {
         double misfit = Math.abs(Math.log(read / reading.plate() / times));
         return misfit > bounds.fits() ? Optional.empty() : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
-                Reason.of(times > 1 ? "cause.multiple" : "cause.fraction", name, k)));
+                Reason.of(times > 1 ? BlameReason.CAUSE_MULTIPLE : BlameReason.CAUSE_FRACTION, name, k)));
     }
 
     /** The same route read unloaded and under load: low, and falling further. */
@@ -245,7 +245,7 @@ public final class SpeedCauses {
                 double fall = free.off() - loaded.off();
                 if (fall > bounds.slipLeast() && loaded.off() < -bounds.slipLeast()) {
                     causes.add(new SpeedCause(Kind.SLIP, Math.max(0, fall - bounds.slipMost()), List.of(loaded.route()),
-                            Reason.of("cause.slip", table.train().name(loaded.route()), (1 - Math.exp(-fall)) * 100)));
+                            Reason.of(BlameReason.CAUSE_SLIP, table.train().name(loaded.route()), (1 - Math.exp(-fall)) * 100)));
                 }
             });
         }

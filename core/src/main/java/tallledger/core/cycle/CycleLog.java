@@ -41,10 +41,10 @@ public record CycleLog(List<Tap> taps) {
             }
         }
         if (taps.isEmpty()) {
-            throw Refused.because("log.empty");
+            throw Refused.because(CycleReason.LOG_EMPTY);
         }
         if (taps.size() > MOST_TAPS) {
-            throw Refused.because("log.long", taps.size(), MOST_TAPS);
+            throw Refused.because(CycleReason.LOG_LONG, taps.size(), MOST_TAPS);
         }
         return new CycleLog(taps);
     }
@@ -61,16 +61,16 @@ public record CycleLog(List<Tap> taps) {
     private static Tap tap(String line, int number, List<String> events, List<Tap> before) {
         Matcher m = LINE.matcher(line);
         if (!m.matches()) {
-            throw Refused.because("log.line", number, line.length() > 40 ? line.substring(0, 40) + "…" : line);
+            throw Refused.because(CycleReason.LOG_LINE, number, line.length() > 40 ? line.substring(0, 40) + "…" : line);
         }
         String event = events.stream().filter(e -> isSame(e, m.group("name"))).findFirst()
-                .orElseThrow(() -> Refused.because("log.event", number, m.group("name"), String.join(", ", events)));
+                .orElseThrow(() -> Refused.because(CycleReason.LOG_EVENT, number, m.group("name"), String.join(", ", events)));
         BigDecimal at = new BigDecimal(m.group("at").replace(',', '.'));
         if (at.compareTo(LONGEST) > 0) {
-            throw Refused.because("log.late", number, at, LONGEST);
+            throw Refused.because(CycleReason.LOG_LATE, number, at, LONGEST);
         }
         if (!before.isEmpty() && at.compareTo(before.get(before.size() - 1).at) < 0) {
-            throw Refused.because("log.order", number, at, before.get(before.size() - 1).at);
+            throw Refused.because(CycleReason.LOG_ORDER, number, at, before.get(before.size() - 1).at);
         }
         return new Tap(event, at);
     }

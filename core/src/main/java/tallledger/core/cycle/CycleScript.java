@@ -33,7 +33,7 @@ public record CycleScript(String code, List<Expected> expected, List<Never> neve
     public record Expected(String event, int least, int most, Optional<Window> window) {
         public Expected {
             if (least < 0 || most < least || most > 50 || most == 0) {
-                throw Refused.because("script.count", event, least, most);
+                throw Refused.because(CycleReason.SCRIPT_COUNT, event, least, most);
             }
         }
     }
@@ -62,7 +62,7 @@ public record CycleScript(String code, List<Expected> expected, List<Never> neve
     public record Window(BigDecimal least, BigDecimal most, Whose whose) {
         public Window {
             if (least.signum() < 0 || most.compareTo(least) < 0) {
-                throw Refused.because("script.window", least, most);
+                throw Refused.because(CycleReason.SCRIPT_WINDOW, least, most);
             }
         }
 
@@ -89,7 +89,7 @@ public record CycleScript(String code, List<Expected> expected, List<Never> neve
         expected = List.copyOf(expected);
         never = List.copyOf(never);
         if (expected.isEmpty() || expected.size() > MOST_EVENTS) {
-            throw Refused.because("script.events", expected.size(), MOST_EVENTS);
+            throw Refused.because(CycleReason.SCRIPT_EVENTS, expected.size(), MOST_EVENTS);
         }
     }
 

@@ -38,7 +38,7 @@ public final class ScriptText {
     private static CycleScript.Expected expected(String line) {
         Matcher m = LINE.matcher(line);
         if (!m.matches()) {
-            throw Refused.because("script.line", line.length() > 40 ? line.substring(0, 40) + "…" : line);
+            throw Refused.because(CycleReason.SCRIPT_LINE, line.length() > 40 ? line.substring(0, 40) + "…" : line);
         }
         int least = m.group("least") == null ? 1 : Integer.parseInt(m.group("least"));
         int most = m.group("most") == null ? least : Integer.parseInt(m.group("most"));

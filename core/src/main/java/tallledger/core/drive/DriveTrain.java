@@ -31,16 +31,16 @@ public record DriveTrain(List<Stage> stages, List<Exclusion> exclusions) {
         stages = List.copyOf(stages);
         exclusions = List.copyOf(exclusions);
         if (stages.isEmpty()) {
-            throw Refused.because("train.empty");
+            throw Refused.because(DriveReason.TRAIN_EMPTY);
         }
         if (stages.size() > MOST_STAGES) {
-            throw Refused.because("train.long", stages.size(), MOST_STAGES);
+            throw Refused.because(DriveReason.TRAIN_LONG, stages.size(), MOST_STAGES);
         }
         checkNames(stages);
         checkExclusions(stages, exclusions);
         checkSize(stages);
         if (routesOf(stages, exclusions).isEmpty()) {
-            throw Refused.because("train.no-speed");
+            throw Refused.because(DriveReason.TRAIN_NO_SPEED);
         }
     }
 
@@ -150,12 +150,12 @@ public record DriveTrain(List<Stage> stages, List<Exclusion> exclusions) {
         Set<String> names = new HashSet<>();
         for (Stage stage : stages) {
             if (!names.add(stage.name())) {
-                throw Refused.because("train.repeated", stage.name());
+                throw Refused.because(DriveReason.TRAIN_REPEATED, stage.name());
             }
         }
         for (int s = 1; s < stages.size(); s++) {
             if (stages.get(s).kind() == StageKind.MOTOR) {
-                throw Refused.because("train.motor-first", stages.get(s).name());
+                throw Refused.because(DriveReason.TRAIN_MOTOR_FIRST, stages.get(s).name());
             }
         }
     }
@@ -166,7 +166,7 @@ public record DriveTrain(List<Stage> stages, List<Exclusion> exclusions) {
             exclusion.positions().forEach((name, label) -> {
                 Stage stage = byName.get(name);
                 if (stage == null) {
-                    throw Refused.because("exclusion.no-stage", name);
+                    throw Refused.because(DriveReason.EXCLUSION_NO_STAGE, name);
                 }
                 stage.indexOf(label);
             });
@@ -183,10 +183,10 @@ public record DriveTrain(List<Stage> stages, List<Exclusion> exclusions) {
             }
         }
         if (combinations > MOST_COMBINATIONS) {
-            throw Refused.because("train.too-many", combinations, MOST_COMBINATIONS);
+            throw Refused.because(DriveReason.TRAIN_TOO_MANY, combinations, MOST_COMBINATIONS);
         }
         if (elements > MOST_ELEMENTS) {
-            throw Refused.because("train.too-many-elements", elements, MOST_ELEMENTS);
+            throw Refused.because(DriveReason.TRAIN_TOO_MANY_ELEMENTS, elements, MOST_ELEMENTS);
         }
     }
 }

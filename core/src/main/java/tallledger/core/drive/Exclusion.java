@@ -14,7 +14,7 @@ public record Exclusion(Map<String, String> positions) {
     public Exclusion {
         positions = Map.copyOf(new TreeMap<>(positions));
         if (positions.size() < 2) {
-            throw Refused.because("exclusion.single");
+            throw Refused.because(DriveReason.EXCLUSION_SINGLE);
         }
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.drive;
 
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /**
@@ -21,7 +22,7 @@ public record GearPair(int driver, int driven) {
 
     private static void check(int teeth) {
         if (teeth < FEWEST || teeth > MOST) {
-            throw Refused.because("teeth.outside", teeth, FEWEST, MOST);
+            throw Refused.because(CommonReason.TEETH_OUTSIDE, teeth, FEWEST, MOST);
         }
     }
 

@@ -32,10 +32,10 @@ public record MotorRating(BigDecimal kilowatts, Law law, BigDecimal efficiency) 
         kilowatts = kilowatts.stripTrailingZeros();
         efficiency = efficiency.stripTrailingZeros();
         if (kilowatts.signum() <= 0 || kilowatts.compareTo(new BigDecimal("500")) > 0) {
-            throw Refused.because("motor.power", kilowatts);
+            throw Refused.because(DriveReason.MOTOR_POWER, kilowatts);
         }
         if (efficiency.signum() <= 0 || efficiency.compareTo(BigDecimal.ONE) > 0) {
-            throw Refused.because("motor.efficiency", efficiency);
+            throw Refused.because(DriveReason.MOTOR_EFFICIENCY, efficiency);
         }
     }
 }

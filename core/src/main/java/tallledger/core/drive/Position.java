@@ -14,10 +14,10 @@ public record Position(String label, Transmission transmission) {
 
     public Position {
         if (label.isBlank()) {
-            throw Refused.because("position.unnamed");
+            throw Refused.because(DriveReason.POSITION_UNNAMED);
         }
         if (label.length() > LONGEST_LABEL) {
-            throw Refused.because("position.long", label.length(), LONGEST_LABEL);
+            throw Refused.because(DriveReason.POSITION_LONG, label.length(), LONGEST_LABEL);
         }
     }
 }

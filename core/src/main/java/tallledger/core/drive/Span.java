@@ -12,7 +12,7 @@ public record Span(double low, double high) {
 
     public Span {
         if (!(low > 0) || !(high >= low) || Double.isInfinite(high)) {
-            throw Refused.because("span.crossed", low, high);
+            throw Refused.because(DriveReason.SPAN_CROSSED, low, high);
         }
     }
 

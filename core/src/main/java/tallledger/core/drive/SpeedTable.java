@@ -69,7 +69,7 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
         sweeps.forEach((key, routes) ->
                 placed.add(new Speed(Speed.Kind.SWEEP, Optional.empty(), top(train, placed, routes.get(0)), routes)));
         if (placed.isEmpty()) {
-            throw Refused.because("train.no-speed");
+            throw Refused.because(DriveReason.TRAIN_NO_SPEED);
         }
         placed.sort(Comparator.comparing((Speed s) -> s.expected().orElse(Double.MAX_VALUE)).thenComparing(Speed::isSweep));
         return new SpeedTable(train, plate, placed, factors);

@@ -42,12 +42,12 @@ public record SpindlePower(double kilowatts, double newtonMetres) {
     public static Optional<Reason> unknown(DriveTrain train, MotorRating rating, Route route) {
         boolean inverted = train.stages().stream().anyMatch(s -> s.kind() == StageKind.INVERTER);
         if (inverted && inverter(train, route).isEmpty()) {
-            return Optional.of(Reason.of("power.inverter-unknown"));
+            return Optional.of(Reason.of(DriveReason.POWER_INVERTER_UNKNOWN));
         }
         Stage motor = train.stages().get(0);
         boolean windings = motor.kind() == StageKind.MOTOR && motor.isChoice() && rating.law() != MotorRating.Law.CONSTANT_POWER;
         return windings && motor.positions().stream().anyMatch(p -> p.transmission().factor().isEmpty())
-                ? Optional.of(Reason.of("power.windings-unknown", rating.law())) : Optional.empty();
+                ? Optional.of(Reason.of(DriveReason.POWER_WINDINGS_UNKNOWN, rating.law())) : Optional.empty();
     }
 
     private static SpindlePower reckoned(DriveTrain train, MotorRating rating, Route route, double rpm, double frequencyShare) {

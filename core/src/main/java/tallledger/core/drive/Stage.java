@@ -41,18 +41,18 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
     public Stage {
         positions = List.copyOf(positions);
         if (name.isBlank() || name.length() > LONGEST_NAME) {
-            throw Refused.because("stage.name", LONGEST_NAME);
+            throw Refused.because(DriveReason.STAGE_NAME, LONGEST_NAME);
         }
         if (positions.isEmpty()) {
-            throw Refused.because("stage.empty", name);
+            throw Refused.because(DriveReason.STAGE_EMPTY, name);
         }
         if (positions.size() > MOST_POSITIONS) {
-            throw Refused.because("stage.too-many", name, positions.size(), MOST_POSITIONS);
+            throw Refused.because(DriveReason.STAGE_TOO_MANY, name, positions.size(), MOST_POSITIONS);
         }
         Set<String> seen = new HashSet<>();
         for (Position position : positions) {
             if (!seen.add(position.label())) {
-                throw Refused.because("stage.repeated", name, position.label());
+                throw Refused.because(DriveReason.STAGE_REPEATED, name, position.label());
             }
         }
     }
@@ -86,6 +86,6 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
 
     public int indexOf(String label) {
         return IntStream.range(0, positions.size()).filter(i -> positions.get(i).label().equals(label)).findFirst()
-                .orElseThrow(() -> Refused.because("position.unknown", name, label));
+                .orElseThrow(() -> Refused.because(DriveReason.POSITION_UNKNOWN, name, label));
     }
 }

@@ -35,10 +35,10 @@ public final class StageCheck {
         List<Route> off = table.train().routes().stream().filter(r -> !table.train().isReverse(r) && !table.train().isSweep(r)).filter(r -> isOff(table, r)).toList();
         if (!off.isEmpty()) {
             List<Object> named = new ArrayList<>();
-            off.stream().limit(MOST_NAMED).forEach(r -> named.add(Reason.of("plate.stages-give", table.train().name(r), shown(table.train().speed(r).orElseThrow().low()),
+            off.stream().limit(MOST_NAMED).forEach(r -> named.add(Reason.of(DriveReason.PLATE_STAGES_GIVE, table.train().name(r), shown(table.train().speed(r).orElseThrow().low()),
                     plate(table, r).orElseThrow())));
             remarks.add(new PlateRemark(Kind.CONTRADICTS, off.stream().map(table.train()::plateKey).toList(), Optional.empty(), List.of(),
-                    Reason.of("plate.stages-contradict", off.size(), named)));
+                    Reason.of(DriveReason.PLATE_STAGES_CONTRADICT, off.size(), named)));
         }
         return remarks;
     }
@@ -85,7 +85,7 @@ public final class StageCheck {
         boolean faster = typed >= 1;
         Position slow = faster ? first : other;
         Position fast = faster ? other : first;
-        return Optional.of(new PlateRemark(Kind.CONTRADICTS, List.of(), Optional.empty(), List.of(), Reason.of("plate.stage-factor", stage.name(), fast.label(), slow.label(),
+        return Optional.of(new PlateRemark(Kind.CONTRADICTS, List.of(), Optional.empty(), List.of(), Reason.of(DriveReason.PLATE_STAGE_FACTOR, stage.name(), fast.label(), slow.label(),
                 shown(faster ? typed : 1 / typed), shown(faster ? byPlate.get() : 1 / byPlate.get()))));
     }
 

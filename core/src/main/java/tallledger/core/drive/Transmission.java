@@ -14,7 +14,7 @@ public sealed interface Transmission {
     /** One winding or pole count, or the only speed: min⁻¹ at the plate's supply frequency, as the motor's plate says. */
     record MotorSpeed(BigDecimal rpm) implements Transmission {
         public MotorSpeed {
-            checkWithin(rpm, 1, 60_000, "motor.speed");
+            checkWithin(rpm, 1, 60_000, DriveReason.MOTOR_SPEED_OUTSIDE);
         }
 
         @Override
@@ -26,8 +26,8 @@ public sealed interface Transmission {
     /** A groove pair of a step pulley: d_driver/d_driven, diameters in mm. */
     record Grooves(BigDecimal driver, BigDecimal driven) implements Transmission {
         public Grooves {
-            checkWithin(driver, 5, 5_000, "groove.diameter");
-            checkWithin(driven, 5, 5_000, "groove.diameter");
+            checkWithin(driver, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE);
+            checkWithin(driven, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE);
         }
 
         @Override
@@ -41,7 +41,7 @@ public sealed interface Transmission {
         public Gears {
             pairs = List.copyOf(pairs);
             if (pairs.isEmpty()) {
-                throw Refused.because("gears.none");
+                throw Refused.because(DriveReason.GEARS_NONE);
             }
         }
 
@@ -54,7 +54,7 @@ public sealed interface Transmission {
     /** A ratio somebody knows without the teeth; 1 is direct. */
     record Ratio(BigDecimal ratio) implements Transmission {
         public Ratio {
-            checkWithin(ratio, 0.001, 1_000, "ratio");
+            checkWithin(ratio, 0.001, 1_000, DriveReason.RATIO_OUTSIDE);
         }
 
         @Override
@@ -83,9 +83,9 @@ public sealed interface Transmission {
     record Sweep(Optional<Span> factor) implements Transmission {
     }
 
-    private static void checkWithin(BigDecimal value, double lowest, double highest, String what) {
+    private static void checkWithin(BigDecimal value, double lowest, double highest, DriveReason what) {
         if (value.doubleValue() < lowest || value.doubleValue() > highest) {
-            throw Refused.because(what + ".outside", value, BigDecimal.valueOf(lowest), BigDecimal.valueOf(highest));
+            throw Refused.because(what, value, BigDecimal.valueOf(lowest), BigDecimal.valueOf(highest));
         }
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.evidence;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -49,8 +50,8 @@ public final class GrinderRecordings {
 
         @Override
         public StepJudgement judge(Mounted wheel, Rules rules) {
-            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of("wheel.ms", v)).stream(), wheel.markedRpm().map(v -> Reason.of("wheel.rpm", v)).stream()).toList();
-            return StepJudgement.of(Outcome.PROVEN, Reason.of("wheel.marked", wheel.diameter().orElseThrow().stripTrailingZeros(), marks));
+            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, v)).stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
+            return StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.WHEEL_MARKED, wheel.diameter().orElseThrow().stripTrailingZeros(), marks));
         }
 
         @Override
@@ -90,7 +91,7 @@ public final class GrinderRecordings {
         public Surfaces read(Values values) {
             Surfaces read = new Surfaces(surface(values, "outerRadius", "outerSpeed"), surface(values, "innerRadius", "innerSpeed"));
             if (values.length("innerRadius").mm().compareTo(values.length("outerRadius").mm()) >= 0) {
-                throw Refused.because("centre.radii", values.text("innerRadius"), values.text("outerRadius")).at("innerRadius");
+                throw Refused.because(EvidenceReason.CENTRE_RADII, values.text("innerRadius"), values.text("outerRadius")).at("innerRadius");
             }
             return read;
         }
@@ -98,7 +99,7 @@ public final class GrinderRecordings {
         @Override
         public StepJudgement judge(Surfaces read, Rules rules) {
             boolean right = Math.abs(read.inner / read.outer - 1) <= rules.share(Rule.SURFACE_SPEED).doubleValue();
-            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "centre.right" : "centre.wrong",
+            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? EvidenceReason.CENTRE_RIGHT : EvidenceReason.CENTRE_WRONG,
                     new BigDecimal(read.outer).round(SHOWN), new BigDecimal(read.inner).round(SHOWN), rules.number(Rule.SURFACE_SPEED)));
         }
 
@@ -106,7 +107,7 @@ public final class GrinderRecordings {
         private static double surface(Values values, String radius, String speed) {
             double r = values.length(radius).mm().doubleValue();
             if (r <= 0) {
-                throw Refused.because("number.not-positive", values.text(radius)).at(radius);
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, values.text(radius)).at(radius);
             }
             return 2 * Math.PI * r * values.positive(speed).doubleValue() / 1000;
         }
@@ -139,12 +140,12 @@ public final class GrinderRecordings {
         public Through read(Values values) {
             double angle = values.positive("angle").doubleValue();
             if (angle > 10) {
-                throw Refused.because("through.angle", values.text("angle")).at("angle");
+                throw Refused.because(EvidenceReason.THROUGH_ANGLE, values.text("angle")).at("angle");
             }
             double reckoned = Math.PI * values.length("diameter").mm().doubleValue() * values.positive("speed").doubleValue() * Math.sin(Math.toRadians(angle));
             double measured = tallledger.core.motion.FeedReading.perMinute(values.length("distance"), values.number("seconds")).rate().doubleValue();
             if (reckoned <= 0) {
-                throw Refused.because("number.not-positive", values.text("diameter")).at("diameter");
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, values.text("diameter")).at("diameter");
             }
             return new Through(reckoned, measured);
         }
@@ -153,7 +154,7 @@ public final class GrinderRecordings {
         public StepJudgement judge(Through read, Rules rules) {
             double share = read.measured / read.reckoned;
             boolean right = share >= rules.share(Rule.THROUGH_FEED).doubleValue() && share <= rules.share(Rule.THROUGH_FEED, 1).doubleValue();
-            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? "through.right" : "through.wrong",
+            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? EvidenceReason.THROUGH_RIGHT : EvidenceReason.THROUGH_WRONG,
                     new BigDecimal(read.measured).round(SHOWN), new BigDecimal(read.reckoned).round(SHOWN), (share - 1) * 100,
                     rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1)));
         }

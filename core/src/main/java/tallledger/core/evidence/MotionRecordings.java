@@ -1,5 +1,6 @@
 package tallledger.core.evidence;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,7 +84,7 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(FeedReading reading, Rules rules) {
             return reading.against(promised, tolerance(rules), rules).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("feed.measured", Shown.of(reading.rate(), reading.expanded(rules)), reading.unit())));
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED, Shown.of(reading.rate(), reading.expanded(rules)), reading.unit())));
         }
 
         @Override
@@ -129,7 +130,7 @@ public final class MotionRecordings {
         public StepJudgement judge(TypedLength length, Rules rules) {
             Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c, "mm"))
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("travel.measured", Shown.of(length.mm(), u.expanded()))));
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.TRAVEL_MEASURED, Shown.of(length.mm(), u.expanded()))));
         }
     }
 
@@ -215,7 +216,7 @@ public final class MotionRecordings {
             List<Reason> because = new ArrayList<>(judged.because());
             because.add(backlash.says(rules));
             if (scaled) {
-                because.add(Reason.of("backlash.scale"));
+                because.add(Reason.of(EvidenceReason.BACKLASH_SCALE));
             }
             return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
         }
@@ -255,7 +256,7 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(WheelSet wheels, Rules rules) {
             if (chart.isEmpty()) {
-                return StepJudgement.of(Outcome.UNDECIDED, Reason.of("wheels.no-chart", wheels.teeth().size()));
+                return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.WHEELS_NO_CHART, wheels.teeth().size()));
             }
             ChangeWheels result = ChangeWheels.of(chart.get(), wheels);
             return new StepJudgement(result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED, Optional.empty(), result.says(), Optional.empty());
@@ -264,7 +265,7 @@ public final class MotionRecordings {
         @Override
         public WheelSet read(Values values) {
             if (!values.has("wheels")) {
-                throw Refused.because("number.missing").at("wheels");
+                throw Refused.because(CommonReason.NUMBER_MISSING).at("wheels");
             }
             return values.at("wheels", () -> WheelSet.parse(values.text("wheels")));
         }
@@ -297,7 +298,7 @@ public final class MotionRecordings {
             TypedLength pitch = values.length("pitch");
             TypedLength length = values.length("length");
             if (pitch.mm().signum() <= 0) {
-                throw Refused.because("number.not-positive", pitch.typed()).at("pitch");
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, pitch.typed()).at("pitch");
             }
             return new Cut(pitch, length, ThreadPitch.of(pitch.mm(), length.mm(), values.whole("turns")), values.readWith());
         }
@@ -309,7 +310,7 @@ public final class MotionRecordings {
             ThreadPitch thread = read.thread;
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
-            return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of("thread.error", thread.lead(), pitch.mm().stripTrailingZeros(),
+            return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of(EvidenceReason.THREAD_ERROR, thread.lead(), pitch.mm().stripTrailingZeros(),
                     thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());
         }
     }

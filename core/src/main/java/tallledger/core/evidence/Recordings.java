@@ -1,5 +1,6 @@
 package tallledger.core.evidence;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
@@ -97,7 +98,7 @@ public final class Recordings {
         @Override
         public String read(Values values) {
             if (!values.has("text")) {
-                throw Refused.because("note.missing").at("text");
+                throw Refused.because(EvidenceReason.NOTE_MISSING).at("text");
             }
             return values.text("text");
         }
@@ -136,8 +137,8 @@ public final class Recordings {
 
         @Override
         public StepJudgement judge(Integer count, Rules rules) {
-            return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED, Reason.of("count.against", count, c)))
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of("count.only", count)));
+            return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED, Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.COUNT_ONLY, count)));
         }
     }
 
@@ -225,7 +226,7 @@ public final class Recordings {
             TypedLength value = values.length("value");
             TypedLength over = values.length("over");
             if (over.mm().signum() <= 0) {
-                throw Refused.because("number.not-positive", over.typed()).at("over");
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, over.typed()).at("over");
             }
             return new Over(value, over, values.readWith());
         }
@@ -241,7 +242,7 @@ public final class Recordings {
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
             Shown scaled = Shown.of(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded());
-            List<Reason> because = new ArrayList<>(List.of(Reason.of("scaled.per", value.mm(), over.mm(), scaled, per)));
+            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, value.mm(), over.mm(), scaled, per)));
             because.addAll(judged.because());
             return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
         }
@@ -326,7 +327,7 @@ public final class Recordings {
 
     private static BigDecimal notNegative(TypedNumber number) {
         if (number.value().signum() < 0) {
-            throw Refused.because("length.negative", number.typed());
+            throw Refused.because(EvidenceReason.LENGTH_NEGATIVE, number.typed());
         }
         return number.value();
     }
@@ -336,10 +337,10 @@ public final class Recordings {
         GradedLimit.Reached reached = limit.reached(value, uncertainty.expanded());
         Shown shown = Shown.of(value, uncertainty.expanded());
         BigDecimal widest = limit.workable().stripTrailingZeros();
-        Reason because = reached.grade().map(g -> Reason.of("graded.within", shown, limit.unit(), g, limit.at(g).stripTrailingZeros()))
+        Reason because = reached.grade().map(g -> Reason.of(EvidenceReason.GRADED_WITHIN, shown, limit.unit(), g, limit.at(g).stripTrailingZeros()))
                 .orElseGet(() -> reached.verdict() == Verdict.OUTSIDE
-                        ? Reason.of("graded.outside", shown, limit.unit(), widest)
-                        : Reason.of("graded.close", shown, limit.unit(), widest,
+                        ? Reason.of(EvidenceReason.GRADED_OUTSIDE, shown, limit.unit(), widest)
+                        : Reason.of(EvidenceReason.GRADED_CLOSE, shown, limit.unit(), widest,
                         uncertainty.settles(value.subtract(limit.workable()).abs().doubleValue(), limit.unit())));
         Outcome outcome = reached.grade().isPresent() ? Outcome.PROVEN : reached.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
         return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty());
@@ -347,12 +348,12 @@ public final class Recordings {
 
     /** At least this much, with what the reading leaves open. */
     static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal least, String unit) {
-        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of("limit.claim", least));
+        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of(EvidenceReason.LIMIT_CLAIM, least));
         Judgement judgement = Judgement.of(value, uncertainty, limit);
-        String code = switch (judgement.verdict()) {
-            case WITHIN -> "travel.enough";
-            case OUTSIDE -> "travel.short";
-            case TOO_CLOSE_TO_CALL -> "travel.close";
+        EvidenceReason code = switch (judgement.verdict()) {
+            case WITHIN -> EvidenceReason.TRAVEL_ENOUGH;
+            case OUTSIDE -> EvidenceReason.TRAVEL_SHORT;
+            case TOO_CLOSE_TO_CALL -> EvidenceReason.TRAVEL_CLOSE;
         };
         StepJudgement judged = StepJudgement.of(judgement);
         return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, judgement.shown(), least.stripTrailingZeros(), unit)), Optional.empty());

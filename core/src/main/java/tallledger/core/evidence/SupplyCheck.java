@@ -1,5 +1,6 @@
 package tallledger.core.evidence;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,14 +46,14 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
     @Override
     public SupplyReading read(Values values) {
         if (!values.has("measuredBy")) {
-            throw Refused.because("supply.measured-by").at("measuredBy");
+            throw Refused.because(EvidenceReason.SUPPLY_MEASURED_BY).at("measuredBy");
         }
         SupplyReading.Source source = Stream.of(SupplyReading.Source.values()).filter(s -> s.name().equals(values.text("source"))).findFirst()
-                .orElseThrow(() -> Refused.because("choice.unknown").at("source"));
+                .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("source"));
         List<BigDecimal> volts = new ArrayList<>(List.of(values.positive("l12")));
         boolean second = values.has("l23");
         if (second != values.has("l31")) {
-            throw Refused.because("supply.two-volts").at(second ? "l31" : "l23");
+            throw Refused.because(EvidenceReason.SUPPLY_TWO_VOLTS).at(second ? "l31" : "l23");
         }
         if (second) {
             volts.add(values.positive("l23"));
@@ -74,7 +75,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         };
         List<Reason> because = new ArrayList<>(points.stream()
                 .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.Point::because).toList());
-        because.add(Reason.of("supply.electrician"));
+        because.add(Reason.of(EvidenceReason.SUPPLY_ELECTRICIAN));
         Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();
         return new StepJudgement(outcome, Optional.empty(), because, worse);
     }

@@ -1,5 +1,6 @@
 package tallledger.core.evidence;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -43,7 +44,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
         return at(field, () -> {
             TypedLength length = TypedLength.parse(text(field), unit);
             if (length.mm().signum() < 0) {
-                throw Refused.because("length.negative", text(field));
+                throw Refused.because(EvidenceReason.LENGTH_NEGATIVE, text(field));
             }
             return length;
         });
@@ -60,7 +61,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     public int whole(String field) {
         BigDecimal number = number(field).value().stripTrailingZeros();
         if (number.scale() > 0 || number.signum() < 0 || number.precision() - number.scale() > 5) {
-            throw Refused.because("value.whole", text(field)).at(field);
+            throw Refused.because(CommonReason.VALUE_WHOLE, text(field)).at(field);
         }
         return number.intValue();
     }
@@ -71,7 +72,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
             List<TypedLength> lengths = new ArrayList<>();
             Arrays.stream(text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).forEach(t -> lengths.add(TypedLength.parse(t, unit)));
             if (lengths.isEmpty()) {
-                throw Refused.because("number.missing");
+                throw Refused.because(CommonReason.NUMBER_MISSING);
             }
             return lengths;
         });

@@ -71,7 +71,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             if (values.has(setting.field())) {
                 BigDecimal value = setting == CycleScripts.Setting.PASSES ? BigDecimal.valueOf(passes(values)) : values.number(setting.field()).value();
                 if (value.signum() < 0 || value.compareTo(CycleLog.LONGEST) > 0) {
-                    throw Refused.because("cycle.setting", value, CycleLog.LONGEST).at(setting.field());
+                    throw Refused.because(EvidenceReason.CYCLE_SETTING, value, CycleLog.LONGEST).at(setting.field());
                 }
                 set.put(setting, value);
             }
@@ -82,7 +82,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     private static int passes(Values values) {
         int passes = values.whole("passes");
         if (passes < 1 || passes > 50) {
-            throw Refused.because("cycle.passes", passes).at("passes");
+            throw Refused.because(EvidenceReason.CYCLE_PASSES, passes).at("passes");
         }
         return passes;
     }
@@ -110,7 +110,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     @Override
     public Watched read(Values values) {
         if (isOwn() && !values.has("title")) {
-            throw Refused.because("cycle.title").at("title");
+            throw Refused.because(EvidenceReason.CYCLE_TITLE).at("title");
         }
         Optional<CycleScript> own = isOwn() ? Optional.of(own(values)) : Optional.empty();
         Map<CycleScripts.Setting, BigDecimal> set = isOwn() ? Map.of() : set(values);
@@ -122,20 +122,30 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     public StepJudgement judge(Watched watched, Rules rules) {
         CycleResult result = watched.result(rules);
         if (result.isRight()) {
-            return StepJudgement.of(Outcome.PROVEN, Reason.of("cycle.right", result.lines().size()));
+            return StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.CYCLE_RIGHT, result.lines().size()));
         }
         if (result.breaksOff() && !result.isHazard()) {
             String next = result.wrong().get(0).event();
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of("cycle.breaks-off", isOwn() ? next : Reason.of("event." + next)));
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.CYCLE_BREAKS_OFF, named(next)));
         }
         List<Reason> because = new ArrayList<>();
         if (result.isHazard()) {
-            because.add(Reason.of("cycle.hazard"));
+            because.add(Reason.of(EvidenceReason.CYCLE_HAZARD));
         }
-        result.wrong().forEach(line -> because.add(Reason.of("cycle.line." + line.verdict().name() + (line.verdict() == CycleResult.Verdict.EARLY && line.window().filter(CycleScript.Window::isOpen).isPresent() ? "-open" : ""), isOwn() ? line.event() : Reason.of("event." + line.event()),
-                line.took().orElse(BigDecimal.ZERO), line.window().map(CycleScript.Window::least).orElse(BigDecimal.ZERO),
-                line.window().map(CycleScript.Window::most).orElse(BigDecimal.ZERO),
-                line.window().map(CycleScript.Window::whose).map(w -> Reason.of("cycle.whose." + w.name())).orElse(Reason.of("cycle.whose.HOUSE")))));
+        result.wrong().forEach(line -> because.add(wrong(line)));
         return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE) : Optional.empty());
+    }
+
+    private Object named(String event) {
+        return isOwn() ? event : Reason.named("event." + event);
+    }
+
+    private Reason wrong(CycleResult.Line line) {
+        Optional<CycleScript.Window> window = line.window();
+        boolean open = line.verdict() == CycleResult.Verdict.EARLY && window.filter(CycleScript.Window::isOpen).isPresent();
+        Object[] says = {named(line.event()), line.took().orElse(BigDecimal.ZERO), window.map(CycleScript.Window::least).orElse(BigDecimal.ZERO),
+                window.map(CycleScript.Window::most).orElse(BigDecimal.ZERO),
+                Reason.each(EvidenceReason.CYCLE_WHOSE, window.map(CycleScript.Window::whose).orElse(CycleScript.Whose.HOUSE))};
+        return open ? Reason.of(EvidenceReason.CYCLE_EARLY_OPEN, says) : Reason.each(EvidenceReason.CYCLE_LINE, line.verdict(), says);
     }
 }

@@ -43,22 +43,22 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         set.addAll(features);
         features = Collections.unmodifiableSet(set);
         if (axes.size() > MOST_AXES) {
-            throw Refused.because("axes.many", axes.size(), MOST_AXES).at("axes");
+            throw Refused.because(FamilyReason.AXES_MANY, axes.size(), MOST_AXES).at("axes");
         }
         Set<String> names = new HashSet<>();
         axes.stream().filter(a -> !names.add(a.name())).findFirst().ifPresent(a -> {
-            throw Refused.because("axes.repeated", a.name()).at("axes");
+            throw Refused.because(FamilyReason.AXES_REPEATED, a.name()).at("axes");
         });
         Set<String> ids = new HashSet<>();
         axes.stream().filter(a -> !ids.add(a.id())).findFirst().ifPresent(a -> {
-            throw Refused.because("axes.same", a.name()).at("axes");
+            throw Refused.because(FamilyReason.AXES_SAME, a.name()).at("axes");
         });
         for (Feature feature : set) {
             feature.needs().filter(n -> !set.contains(n)).ifPresent(n -> {
-                throw Refused.because("feature.needs", feature, n).at("features");
+                throw Refused.because(FamilyReason.FEATURE_NEEDS, feature, n).at("features");
             });
             feature.excludes().filter(set::contains).ifPresent(x -> {
-                throw Refused.because("feature.excludes", feature, x).at("features");
+                throw Refused.because(FamilyReason.FEATURE_EXCLUDES, feature, x).at("features");
             });
         }
     }
@@ -66,7 +66,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     /** Checks everything against the machine it is for. */
     public FitOut checkedFor(Family family, LengthUnit unit) {
         features.stream().filter(f -> !family.traits().features().contains(f)).findFirst().ifPresent(f -> {
-            throw Refused.because("feature.family", f, family).at("features");
+            throw Refused.because(FamilyReason.FEATURE_FAMILY, f, family).at("features");
         });
         axes.forEach(axis -> axis.checked(unit));
         chart.ifPresent(c -> c.parse(unit));

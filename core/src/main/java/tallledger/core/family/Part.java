@@ -41,9 +41,9 @@ public sealed interface Part {
         /** In words; an axis that is not there any more by its identity. */
         public Reason words(FitOut fitOut) {
             Reason itself = name.startsWith("own-cycle") || name.startsWith("cycle.")
-                    ? Reason.of("system.cycle", name.substring(name.indexOf('.') + 1))
-                    : Reason.of("system." + name.replace(' ', '-'));
-            return axis.isEmpty() ? itself : Reason.of("system.of-axis", fitOut.axis(axis).map(Axis::name).orElse(axis), itself);
+                    ? Reason.of(FamilyReason.SYSTEM_CYCLE, name.substring(name.indexOf('.') + 1))
+                    : Reason.named("system." + name.replace(' ', '-'));
+            return axis.isEmpty() ? itself : Reason.of(FamilyReason.SYSTEM_OF_AXIS, fitOut.axis(axis).map(Axis::name).orElse(axis), itself);
         }
 
         /** Records of before an axis had a field of its own have it behind a colon. */

@@ -19,7 +19,7 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration) 
 
     public Gauge {
         if (resolution.signum() < 0 || calibration.signum() < 0) {
-            throw Refused.because("gauge.negative", name);
+            throw Refused.because(GaugeReason.GAUGE_NEGATIVE, name);
         }
     }
 

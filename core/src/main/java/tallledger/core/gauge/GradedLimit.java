@@ -23,7 +23,7 @@ public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal worka
 
     public GradedLimit {
         if (rebuilt.compareTo(sound) > 0 || sound.compareTo(workable) > 0) {
-            throw Refused.because("limit.crossed", rebuilt, workable);
+            throw Refused.because(GaugeReason.LIMIT_CROSSED, rebuilt, workable);
         }
     }
 

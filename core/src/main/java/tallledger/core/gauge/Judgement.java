@@ -32,13 +32,13 @@ public record Judgement(Verdict verdict, BigDecimal reading, BigDecimal expanded
         BigDecimal high = reading.add(u);
         BigDecimal low = reading.subtract(u);
         if (low.compareTo(limit.upper()) > 0) {
-            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of("verdict.above", shown, limit.upper()));
+            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of(GaugeReason.VERDICT_ABOVE, shown, limit.upper()));
         }
         if (high.compareTo(limit.lower()) < 0) {
-            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of("verdict.below", shown, limit.lower()));
+            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of(GaugeReason.VERDICT_BELOW, shown, limit.lower()));
         }
         if (high.compareTo(limit.upper()) <= 0 && low.compareTo(limit.lower()) >= 0) {
-            return new Judgement(Verdict.WITHIN, reading, u, limit, Reason.of("verdict.inside", shown, limit.lower(), limit.upper()));
+            return new Judgement(Verdict.WITHIN, reading, u, limit, Reason.of(GaugeReason.VERDICT_INSIDE, shown, limit.lower(), limit.upper()));
         }
         return new Judgement(Verdict.TOO_CLOSE_TO_CALL, reading, u, limit, tooClose(reading, uncertainty, shown, limit));
     }
@@ -47,7 +47,7 @@ public record Judgement(Verdict verdict, BigDecimal reading, BigDecimal expanded
         BigDecimal toUpper = reading.subtract(limit.upper()).abs();
         BigDecimal toLower = reading.subtract(limit.lower()).abs();
         BigDecimal edge = toUpper.compareTo(toLower) <= 0 ? limit.upper() : limit.lower();
-        return Reason.of("verdict.too-close", shown, edge, uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
+        return Reason.of(GaugeReason.VERDICT_TOO_CLOSE, shown, edge, uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
     }
 
     /** The reading as it is shown. */

@@ -16,7 +16,7 @@ public record Limit(BigDecimal lower, BigDecimal upper, String unit, Reason sour
 
     public Limit {
         if (lower.compareTo(upper) > 0) {
-            throw Refused.because("limit.crossed", lower, upper);
+            throw Refused.because(GaugeReason.LIMIT_CROSSED, lower, upper);
         }
     }
 
@@ -24,6 +24,6 @@ public record Limit(BigDecimal lower, BigDecimal upper, String unit, Reason sour
     public static Limit aboutSpeed(BigDecimal nominal, BigDecimal tolerance) {
         BigDecimal part = nominal.multiply(tolerance);
         return new Limit(nominal.subtract(part).stripTrailingZeros(), nominal.add(part).stripTrailingZeros(), "rpm",
-                Reason.of("limit.house-speed", tolerance.movePointRight(2).stripTrailingZeros(), nominal));
+                Reason.of(GaugeReason.LIMIT_HOUSE_SPEED, tolerance.movePointRight(2).stripTrailingZeros(), nominal));
     }
 }

@@ -100,10 +100,10 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
     /** What would settle a verdict that lies this far from its limit: more repeats, or a better gauge; on the limit itself nothing. */
     public Reason settles(double distance, String unit) {
         if (distance <= 0) {
-            return Reason.of("settles.nothing");
+            return Reason.of(GaugeReason.SETTLES_NOTHING);
         }
         OptionalInt more = repeatsFor(distance);
-        return more.isPresent() ? Reason.of("settles.repeats", more.getAsInt(), BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit)
-                : Reason.of("settles.gauge", BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit);
+        return more.isPresent() ? Reason.of(GaugeReason.SETTLES_REPEATS, more.getAsInt(), BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit)
+                : Reason.of(GaugeReason.SETTLES_GAUGE, BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit);
     }
 }

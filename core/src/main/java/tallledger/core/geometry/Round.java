@@ -28,7 +28,7 @@ public record Round(List<BigDecimal> readings) {
     public Round {
         readings = List.copyOf(readings);
         if (readings.size() < FEWEST || readings.size() > MOST) {
-            throw Refused.because("round.count", readings.size(), FEWEST, MOST);
+            throw Refused.because(GeometryReason.ROUND_COUNT, readings.size(), FEWEST, MOST);
         }
     }
 

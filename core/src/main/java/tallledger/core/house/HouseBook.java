@@ -1,5 +1,6 @@
 package tallledger.core.house;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -115,9 +116,9 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
                 changes.add(new Change(entry, change));
                 versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks));
             } catch (Refused refused) {
-                strays.put(entry.sequence(), Reason.of("stray.refused", refused.reason()));
+                strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_REFUSED, refused.reason()));
             } catch (RuntimeException unread) {
-                strays.put(entry.sequence(), Reason.of("stray.unreadable"));
+                strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_UNREADABLE));
             }
         }
 

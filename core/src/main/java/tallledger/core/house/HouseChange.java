@@ -1,5 +1,6 @@
 package tallledger.core.house;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -84,7 +85,7 @@ public sealed interface HouseChange {
         }
 
         static Ruled from(Payload p) {
-            return new Ruled(Rule.named(p.text("rule")).orElseThrow(() -> Refused.because("rule.unknown", p.text("rule"))),
+            return new Ruled(Rule.named(p.text("rule")).orElseThrow(() -> Refused.because(HouseReason.RULE_UNKNOWN, p.text("rule"))),
                     decimals(p, "figures"), p.text("reason"));
         }
 
@@ -106,7 +107,7 @@ public sealed interface HouseChange {
 
         public Timed {
             if (seconds < 1 || seconds > LONGEST) {
-                throw Refused.because("rule.range", seconds, 1, LONGEST, "s").at("seconds");
+                throw Refused.because(CommonReason.RULE_RANGE, seconds, 1, LONGEST, "s").at("seconds");
             }
             reason = checked(reason);
         }
@@ -175,7 +176,7 @@ public sealed interface HouseChange {
             List<Check> rows = new ArrayList<>(table);
             int at = was.map(rows::indexOf).orElse(rows.size());
             if (at < 0) {
-                throw Refused.because("check.row-gone");
+                throw Refused.because(HouseReason.CHECK_ROW_GONE);
             }
             if (was.isPresent()) {
                 rows.remove(at);
@@ -212,10 +213,10 @@ public sealed interface HouseChange {
 
     private static String checked(String typed) {
         if (typed.isBlank()) {
-            throw Refused.because("rule.reason").at("reason");
+            throw Refused.because(HouseReason.RULE_REASON).at("reason");
         }
         if (typed.length() > LONGEST_REASON) {
-            throw Refused.because("text.long", typed.length(), LONGEST_REASON).at("reason");
+            throw Refused.because(CommonReason.TEXT_LONG, typed.length(), LONGEST_REASON).at("reason");
         }
         return typed.strip();
     }

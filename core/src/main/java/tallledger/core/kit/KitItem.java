@@ -1,5 +1,6 @@
 package tallledger.core.kit;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -33,15 +34,15 @@ public record KitItem(String name, State state, String promised, String choice, 
         choice = choice.strip();
         note = note.strip();
         if (name.isEmpty()) {
-            throw Refused.because("kit.name").at("name");
+            throw Refused.because(KitReason.KIT_NAME).at("name");
         }
         for (var field : Map.of("name", name, "promised", promised, "choice", choice, "note", note).entrySet()) {
             if (field.getValue().length() > LONGEST) {
-                throw Refused.because("text.long", field.getValue().length(), LONGEST).at(field.getKey());
+                throw Refused.because(CommonReason.TEXT_LONG, field.getValue().length(), LONGEST).at(field.getKey());
             }
         }
         cost.filter(c -> c.signum() < 0).ifPresent(c -> {
-            throw Refused.because("kit.cost", c).at("cost");
+            throw Refused.because(KitReason.KIT_COST, c).at("cost");
         });
     }
 
@@ -61,7 +62,7 @@ public record KitItem(String name, State state, String promised, String choice, 
         try {
             return typed.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(typed.strip()));
         } catch (DateTimeParseException e) {
-            throw Refused.because("kit.until", typed).at("until");
+            throw Refused.because(KitReason.KIT_UNTIL, typed).at("until");
         }
     }
 

@@ -89,6 +89,6 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
 
     /** What was promised to this buyer and is not there. */
     public List<Noted<Reason>> broken() {
-        return owed().stream().filter(KitItem::isPromised).map(i -> new Noted<>(Reason.of("kit.promised-missing", i.name(), i.promised()), entries.get(i.name()))).toList();
+        return owed().stream().filter(KitItem::isPromised).map(i -> new Noted<>(Reason.of(KitReason.KIT_PROMISED_MISSING, i.name(), i.promised()), entries.get(i.name()))).toList();
     }
 }

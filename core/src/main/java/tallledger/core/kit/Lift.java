@@ -37,7 +37,7 @@ public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDe
         try {
             BigDecimal mass = TypedNumber.parse(typed.replaceAll("(?i)\\s*kg$", "")).value();
             if (mass.signum() < 0 || !mayBeEmpty && mass.signum() == 0 || mass.compareTo(HEAVIEST) > 0) {
-                throw Refused.because("lift.mass", typed, HEAVIEST);
+                throw Refused.because(KitReason.LIFT_MASS, typed, HEAVIEST);
             }
             return mass;
         } catch (Refused refused) {
@@ -52,10 +52,10 @@ public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDe
     public Reason says(Rules rules) {
         BigDecimal left = carries.subtract(total());
         if (left.signum() < 0) {
-            return Reason.of("lift.too-much", total(), carries, left.negate());
+            return Reason.of(KitReason.LIFT_TOO_MUCH, total(), carries, left.negate());
         }
         boolean tight = left.divide(carries, MathContext.DECIMAL64).compareTo(rules.share(Rule.LIFT_TIGHT)) < 0;
-        return Reason.of(tight ? "lift.tight" : "lift.enough", total(), carries, left);
+        return Reason.of(tight ? KitReason.LIFT_TIGHT : KitReason.LIFT_ENOUGH, total(), carries, left);
     }
 
     public Map<String, Object> toPayload() {
@@ -69,7 +69,7 @@ public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDe
 
     /** Where it was recorded nothing is known, and nothing is lifted on a guess. */
     public static Reason unknown() {
-        return Reason.of("lift.unknown");
+        return Reason.of(KitReason.LIFT_UNKNOWN);
     }
 
 }

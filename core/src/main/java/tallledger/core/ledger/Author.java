@@ -1,5 +1,6 @@
 package tallledger.core.ledger;
 
+import tallledger.core.reason.CommonReason;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.Refused;
@@ -21,11 +22,11 @@ public record Author(String name, String role) {
         name = name.strip();
         role = role.strip();
         if (name.isEmpty()) {
-            throw Refused.because("author.missing").at("author");
+            throw Refused.because(LedgerReason.AUTHOR_MISSING).at("author");
         }
         int length = Math.max(name.length(), role.length());
         if (length > LONGEST) {
-            throw Refused.because("text.long", length, LONGEST).at("author");
+            throw Refused.because(CommonReason.TEXT_LONG, length, LONGEST).at("author");
         }
     }
 

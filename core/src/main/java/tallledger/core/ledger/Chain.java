@@ -37,13 +37,13 @@ public final class Chain {
         for (Entry entry : more) {
             due++;
             if (entry.sequence() != due) {
-                return Optional.of(new Break(due, Reason.of("chain.missing", due, entry.sequence())));
+                return Optional.of(new Break(due, Reason.of(LedgerReason.CHAIN_MISSING, due, entry.sequence())));
             }
             if (!entry.previous().equals(previous)) {
-                return Optional.of(new Break(due, Reason.of("chain.unlinked", due)));
+                return Optional.of(new Break(due, Reason.of(LedgerReason.CHAIN_UNLINKED, due)));
             }
             if (!entry.isWhole()) {
-                return Optional.of(new Break(due, Reason.of("chain.changed", due)));
+                return Optional.of(new Break(due, Reason.of(LedgerReason.CHAIN_CHANGED, due)));
             }
             previous = entry.hash();
         }

@@ -21,14 +21,14 @@ public final class PlainText {
         for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
             int c = text.codePointAt(i);
             if (!isXml(c)) {
-                return Optional.of(Reason.of("text.forbidden", i + 1, String.format("U+%04X", c)));
+                return Optional.of(Reason.of(LedgerReason.TEXT_FORBIDDEN, i + 1, String.format("U+%04X", c)));
             }
             if (turnsDirection(c)) {
-                return Optional.of(Reason.of("text.direction", i + 1, String.format("U+%04X", c)));
+                return Optional.of(Reason.of(LedgerReason.TEXT_DIRECTION, i + 1, String.format("U+%04X", c)));
             }
             seen |= isSeen(c);
         }
-        return seen ? Optional.empty() : Optional.of(Reason.of("text.unseen"));
+        return seen ? Optional.empty() : Optional.of(Reason.of(LedgerReason.TEXT_UNSEEN));
     }
 
     /** The first fault anywhere in a payload of maps, lists and text. */

@@ -1,5 +1,6 @@
 package tallledger.core.machine;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Map;
@@ -53,13 +54,13 @@ public record Claim(Attribute attribute, String value, Source source, String wor
 
     public Claim {
         if (value.isBlank()) {
-            throw Refused.because("claim.empty");
+            throw Refused.because(MachineReason.CLAIM_EMPTY);
         }
         if (value.length() > Identity.LONGEST) {
-            throw Refused.because("text.long", value.length(), Identity.LONGEST);
+            throw Refused.because(CommonReason.TEXT_LONG, value.length(), Identity.LONGEST);
         }
         if (wording.length() > LONGEST_WORDING) {
-            throw Refused.because("text.long", wording.length(), LONGEST_WORDING);
+            throw Refused.because(CommonReason.TEXT_LONG, wording.length(), LONGEST_WORDING);
         }
     }
 
@@ -69,7 +70,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case COUNT -> {
                 TypedNumber count = TypedNumber.parsePositive(value);
                 if (count.value().stripTrailingZeros().scale() > 0 || count.value().precision() > 4) {
-                    throw Refused.because("claim.count", value);
+                    throw Refused.because(MachineReason.CLAIM_COUNT, value);
                 }
             }
             case SPEED -> TypedNumber.parsePositive(value);

@@ -1,5 +1,6 @@
 package tallledger.core.machine;
 
+import tallledger.core.reason.CommonReason;
 import tallledger.core.family.Family;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -21,11 +22,11 @@ public record Identity(String name, String maker, String model, Family family, S
     public Identity {
         name = name.strip();
         if (name.isEmpty()) {
-            throw Refused.because("machine.name-missing");
+            throw Refused.because(MachineReason.MACHINE_NAME_MISSING);
         }
         Stream.of(name, maker, model, serial, year, seenAt, offeredBy).forEach(text -> {
             if (text.length() > LONGEST) {
-                throw Refused.because("text.long", text.length(), LONGEST);
+                throw Refused.because(CommonReason.TEXT_LONG, text.length(), LONGEST);
             }
         });
     }

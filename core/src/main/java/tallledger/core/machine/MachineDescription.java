@@ -47,10 +47,10 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     public MachineDescription {
         claims = List.copyOf(claims);
         if (claims.size() > MOST_CLAIMS) {
-            throw Refused.because("claims.many", claims.size(), MOST_CLAIMS);
+            throw Refused.because(MachineReason.CLAIMS_MANY, claims.size(), MOST_CLAIMS);
         }
         if (!plate.levers().equals(leversOf(train))) {
-            throw Refused.because("plate.other-levers");
+            throw Refused.because(MachineReason.PLATE_OTHER_LEVERS);
         }
     }
 

@@ -1,5 +1,6 @@
 package tallledger.core.motion;
 
+import tallledger.core.reason.CommonReason;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Optional;
@@ -83,30 +84,30 @@ public record Axis(String id, Role role, String name, String minus, String plus,
 
     public Axis {
         if (!id.matches("[\\p{L}\\d-]{1,40}")) {
-            throw Refused.because("axis.id", id.length() > LONGEST_NAME ? id.substring(0, LONGEST_NAME) : id).at("name");
+            throw Refused.because(MotionReason.AXIS_ID, id.length() > LONGEST_NAME ? id.substring(0, LONGEST_NAME) : id).at("name");
         }
         name = name.strip();
         minus = minus.strip();
         plus = plus.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw Refused.because("axis.name", LONGEST_NAME).at("name");
+            throw Refused.because(MotionReason.AXIS_NAME, LONGEST_NAME).at("name");
         }
         if (minus.isEmpty() || plus.isEmpty() || minus.equals(plus) || minus.length() > LONGEST_NAME || plus.length() > LONGEST_NAME) {
-            throw Refused.because("axis.ways", name).at("ways");
+            throw Refused.because(MotionReason.AXIS_WAYS, name).at("ways");
         }
         EnumSet<Ability> set = EnumSet.noneOf(Ability.class);
         set.addAll(abilities);
         abilities = java.util.Collections.unmodifiableSet(set);
         for (Ability needsFeed : Set.of(Ability.TRIP, Ability.KNOCK_OFF)) {
             if (set.contains(needsFeed) && !set.contains(Ability.FEED)) {
-                throw Refused.because("axis.trip-without-feed", name).at("abilities");
+                throw Refused.because(MotionReason.AXIS_TRIP_WITHOUT_FEED, name).at("abilities");
             }
         }
         if (!set.contains(Ability.FEED) && !(rates.slowest.isBlank() && rates.fastest.isBlank())) {
-            throw Refused.because("axis.rate-without-feed", name).at("slowest");
+            throw Refused.because(MotionReason.AXIS_RATE_WITHOUT_FEED, name).at("slowest");
         }
         if (!set.contains(Ability.RAPID) && !rates.rapid.isBlank()) {
-            throw Refused.because("axis.rapid-without-rapid", name).at("rapid");
+            throw Refused.because(MotionReason.AXIS_RAPID_WITHOUT_RAPID, name).at("rapid");
         }
     }
 
@@ -117,7 +118,7 @@ public record Axis(String id, Role role, String name, String minus, String plus,
         Optional<TypedLength> fast = positive(rates.fastest, unit, "fastest");
         positive(rates.rapid, unit, "rapid");
         if (slow.isPresent() && fast.isPresent() && slow.get().mm().compareTo(fast.get().mm()) > 0) {
-            throw Refused.because("axis.rates-crossed", rates.slowest, rates.fastest).at("fastest");
+            throw Refused.because(MotionReason.AXIS_RATES_CROSSED, rates.slowest, rates.fastest).at("fastest");
         }
         return this;
     }
@@ -129,7 +130,7 @@ public record Axis(String id, Role role, String name, String minus, String plus,
         try {
             TypedLength length = TypedLength.parse(typed, unit);
             if (length.mm().signum() <= 0) {
-                throw Refused.because("number.not-positive", typed);
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, typed);
             }
             return Optional.of(length);
         } catch (Refused refused) {

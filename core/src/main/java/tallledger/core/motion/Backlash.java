@@ -36,10 +36,10 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         public Station {
             readings = List.copyOf(readings);
             if (readings.size() < READINGS) {
-                throw Refused.because("backlash.readings", name, readings.size(), READINGS);
+                throw Refused.because(MotionReason.BACKLASH_READINGS, name, readings.size(), READINGS);
             }
             if (readings.stream().anyMatch(r -> r.signum() < 0)) {
-                throw Refused.because("backlash.negative", name);
+                throw Refused.because(MotionReason.BACKLASH_NEGATIVE, name);
             }
         }
 
@@ -57,7 +57,7 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
     /** @throws Refused with fewer than both ends and the middle */
     public static Backlash of(List<Station> stations) {
         if (stations.size() < 3) {
-            throw Refused.because("backlash.stations", stations.size());
+            throw Refused.because(MotionReason.BACKLASH_STATIONS, stations.size());
         }
         BigDecimal most = stations.stream().map(Station::mean).reduce(BigDecimal::max).orElseThrow();
         BigDecimal least = stations.stream().map(Station::mean).reduce(BigDecimal::min).orElseThrow();
@@ -69,8 +69,8 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         BigDecimal least = greatest.subtract(wear).stripTrailingZeros();
         boolean nut = least.compareTo(rules.number(Rule.NUT_TIGHT)) > 0;
         if (wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0) {
-            return Reason.of(nut ? "backlash.screw-and-nut" : "backlash.screw", wear, loosest().name(), least);
+            return Reason.of(nut ? MotionReason.BACKLASH_SCREW_AND_NUT : MotionReason.BACKLASH_SCREW, wear, loosest().name(), least);
         }
-        return nut ? Reason.of("backlash.nut", least) : Reason.of("backlash.even", greatest, wear);
+        return nut ? Reason.of(MotionReason.BACKLASH_NUT, least) : Reason.of(MotionReason.BACKLASH_EVEN, greatest, wear);
     }
 }

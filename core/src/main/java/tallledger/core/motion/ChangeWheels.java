@@ -87,11 +87,11 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
     /** In words: how many of the chart can be cut, and what would bring back the rest. */
     public List<Reason> says() {
         List<Reason> says = new ArrayList<>();
-        says.add(Reason.of("wheels.cut", cut().size(), threads.size()));
+        says.add(Reason.of(MotionReason.WHEELS_CUT, cut().size(), threads.size()));
         if (!lost().isEmpty()) {
-            says.add(Reason.of("wheels.lost", lost().stream().map(t -> t.pitch().typed()).collect(Collectors.joining(", "))));
-            says.add(buy.isEmpty() ? Reason.of("wheels.no-set", lost().size())
-                    : Reason.of(beyond.isEmpty() ? "wheels.buy" : "wheels.buy-most", buy.stream().map(String::valueOf).collect(Collectors.joining(", ")), beyond.size()));
+            says.add(Reason.of(MotionReason.WHEELS_LOST, lost().stream().map(t -> t.pitch().typed()).collect(Collectors.joining(", "))));
+            says.add(buy.isEmpty() ? Reason.of(MotionReason.WHEELS_NO_SET, lost().size())
+                    : Reason.of(beyond.isEmpty() ? MotionReason.WHEELS_BUY : MotionReason.WHEELS_BUY_MOST, buy.stream().map(String::valueOf).collect(Collectors.joining(", ")), beyond.size()));
         }
         return says;
     }
@@ -109,7 +109,7 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         double factor = Math.pow((double) driven / driver, 2);
         double after = present * factor;
         double off = after / wanted - 1;
-        String code = Math.abs(off) <= 0.02 ? "wheels.swap-right" : off > 0 ? "wheels.swap-over" : "wheels.swap-under";
+        MotionReason code = Math.abs(off) <= 0.02 ? MotionReason.WHEELS_SWAP_RIGHT : off > 0 ? MotionReason.WHEELS_SWAP_OVER : MotionReason.WHEELS_SWAP_UNDER;
         return Reason.of(code, driver, driven, factor, after, wanted, Math.abs(off) * 100);
     }
 }

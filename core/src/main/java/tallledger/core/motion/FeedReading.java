@@ -1,5 +1,6 @@
 package tallledger.core.motion;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Optional;
@@ -38,7 +39,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
         moved(distance);
         BigDecimal seconds = typedSeconds.value();
         if (seconds.signum() <= 0 || seconds.compareTo(BigDecimal.valueOf(LONGEST)) > 0) {
-            throw Refused.because("feed.time", seconds, LONGEST).at("seconds");
+            throw Refused.because(MotionReason.FEED_TIME, seconds, LONGEST).at("seconds");
         }
         BigDecimal rate = distance.mm().multiply(MINUTE).divide(seconds, MathContext.DECIMAL64);
         return new FeedReading(rate.round(SHOWN), distance, Optional.of(typedSeconds));
@@ -48,7 +49,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
     public static FeedReading perTurn(TypedLength distance, BigDecimal turns) {
         moved(distance);
         if (turns.compareTo(BigDecimal.ONE) < 0) {
-            throw Refused.because("feed.turns", turns).at("turns");
+            throw Refused.because(MotionReason.FEED_TURNS, turns).at("turns");
         }
         BigDecimal rate = distance.mm().divide(turns, MathContext.DECIMAL64);
         return new FeedReading(rate.round(SHOWN), distance, Optional.empty());
@@ -56,7 +57,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
 
     private static void moved(TypedLength distance) {
         if (distance.mm().signum() <= 0) {
-            throw Refused.because("number.not-positive", distance.typed()).at("distance");
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, distance.typed()).at("distance");
         }
     }
 
@@ -80,7 +81,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
         return promised.map(n -> {
             BigDecimal part = n.multiply(tolerance);
             Limit limit = new Limit(n.subtract(part).stripTrailingZeros(), n.add(part).stripTrailingZeros(), unit(),
-                    Reason.of("limit.feed", tolerance.movePointRight(2).stripTrailingZeros(), n));
+                    Reason.of(MotionReason.LIMIT_FEED, tolerance.movePointRight(2).stripTrailingZeros(), n));
             return Judgement.of(rate, expanded(rules), limit);
         });
     }

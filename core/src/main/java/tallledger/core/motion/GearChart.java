@@ -1,5 +1,6 @@
 package tallledger.core.motion;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,7 +28,7 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
     public record Teeth(int least, int most) {
         public Teeth {
             if (least < 1 || most < least || most > 999) {
-                throw Refused.because("wheels.range", least, most);
+                throw Refused.because(MotionReason.WHEELS_RANGE, least, most);
             }
         }
 
@@ -42,7 +43,7 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
             }
             String[] ends = text.strip().split("\\s*[-–]\\s*|\\s+");
             if (ends.length != 2 || !ends[0].matches("\\d{1,3}") || !ends[1].matches("\\d{1,3}")) {
-                throw Refused.because("wheels.range-form", text);
+                throw Refused.because(MotionReason.WHEELS_RANGE_FORM, text);
             }
             return Optional.of(new Teeth(Integer.parseInt(ends[0]), Integer.parseInt(ends[1])));
         }
@@ -52,13 +53,13 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
         factors = List.copyOf(factors);
         promised = List.copyOf(promised);
         if (leadScrew.mm().signum() <= 0) {
-            throw Refused.because("number.not-positive", leadScrew.typed()).at("leadScrew");
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, leadScrew.typed()).at("leadScrew");
         }
         if (promised.isEmpty() || promised.size() > MOST_PROMISED) {
-            throw Refused.because("chart.promised", promised.size(), MOST_PROMISED).at("promised");
+            throw Refused.because(MotionReason.CHART_PROMISED, promised.size(), MOST_PROMISED).at("promised");
         }
         if (factors.isEmpty() || factors.size() > MOST_FACTORS) {
-            throw Refused.because("chart.factors", factors.size(), MOST_FACTORS).at("factors");
+            throw Refused.because(MotionReason.CHART_FACTORS, factors.size(), MOST_FACTORS).at("factors");
         }
     }
 
@@ -80,7 +81,7 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
 
     private static TypedLength positive(TypedLength length) {
         if (length.mm().signum() <= 0) {
-            throw Refused.because("number.not-positive", length.typed());
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, length.typed());
         }
         return length;
     }

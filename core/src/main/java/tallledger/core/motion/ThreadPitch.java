@@ -20,7 +20,7 @@ public record ThreadPitch(BigDecimal lead, BigDecimal error, BigDecimal over300)
 
     public static ThreadPitch of(BigDecimal nominal, BigDecimal length, int turns) {
         if (turns < 1) {
-            throw Refused.because("feed.turns", turns).at("turns");
+            throw Refused.because(MotionReason.FEED_TURNS, turns).at("turns");
         }
         BigDecimal lead = length.divide(BigDecimal.valueOf(turns), MathContext.DECIMAL64);
         BigDecimal error = lead.subtract(nominal).divide(nominal, MathContext.DECIMAL64);

@@ -19,7 +19,7 @@ public record Trips(List<BigDecimal> positions, BigDecimal range) {
 
     public static Trips of(List<BigDecimal> positions) {
         if (positions.size() != TIMES) {
-            throw Refused.because("trips.count", positions.size(), TIMES);
+            throw Refused.because(MotionReason.TRIPS_COUNT, positions.size(), TIMES);
         }
         BigDecimal most = positions.stream().reduce(BigDecimal::max).orElseThrow();
         BigDecimal least = positions.stream().reduce(BigDecimal::min).orElseThrow();

@@ -1,5 +1,6 @@
 package tallledger.core.motion;
 
+import tallledger.core.reason.CommonReason;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -21,10 +22,10 @@ public record WheelSet(List<Integer> teeth) {
         Collections.sort(sorted);
         teeth = List.copyOf(sorted);
         if (teeth.size() > MOST) {
-            throw Refused.because("wheels.many", teeth.size(), MOST);
+            throw Refused.because(MotionReason.WHEELS_MANY, teeth.size(), MOST);
         }
         teeth.stream().filter(t -> t < FEWEST_TEETH || t > MOST_TEETH).findFirst().ifPresent(t -> {
-            throw Refused.because("teeth.outside", t, FEWEST_TEETH, MOST_TEETH);
+            throw Refused.because(CommonReason.TEETH_OUTSIDE, t, FEWEST_TEETH, MOST_TEETH);
         });
     }
 
@@ -36,7 +37,7 @@ public record WheelSet(List<Integer> teeth) {
                 continue;
             }
             if (!part.matches("(\\d[x×])?\\d{1,3}")) {
-                throw Refused.because("wheels.part", part.length() > 20 ? part.substring(0, 20) : part);
+                throw Refused.because(MotionReason.WHEELS_PART, part.length() > 20 ? part.substring(0, 20) : part);
             }
             String[] times = part.split("[x×]");
             int count = times.length == 2 ? Integer.parseInt(times[0]) : 1;

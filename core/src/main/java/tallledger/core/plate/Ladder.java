@@ -35,7 +35,7 @@ public record Ladder(List<BigDecimal> speeds, double phi, BigDecimal standardSte
         List<BigDecimal> speeds = distinct(values);
         int z = speeds.size();
         if (z < 2) {
-            throw Refused.because("ladder.short", z);
+            throw Refused.because(PlateReason.LADDER_SHORT, z);
         }
         double phi = Math.pow(speeds.get(z - 1).doubleValue() / speeds.get(0).doubleValue(), 1.0 / (z - 1));
         double[] steps = IntStream.range(0, z - 1)

@@ -37,7 +37,7 @@ public sealed interface PlateCell {
 
         public Value {
             if (read.value().compareTo(MOST) > 0) {
-                throw Refused.because("plate.impossible", read.typed(), MOST);
+                throw Refused.because(PlateReason.PLATE_IMPOSSIBLE, read.typed(), MOST);
             }
         }
 
@@ -90,7 +90,7 @@ public sealed interface PlateCell {
     static PlateCell parse(String text) {
         String typed = text == null ? "" : text.strip();
         if (typed.isEmpty()) {
-            throw Refused.because("plate.missing");
+            throw Refused.because(PlateReason.PLATE_MISSING);
         }
         if (typed.equals(UNREADABLE_SIGN)) {
             return new Unreadable();

@@ -59,22 +59,22 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
             if (cell instanceof PlateCell.Unreadable) {
                 Optional<BigDecimal> predicted = factors.predict(key).map(PlateCheck::shown);
                 remarks.add(predicted.map(p -> remark(Kind.UNREADABLE, List.of(key), predicted,
-                                Reason.of("plate.unreadable-predicted", plate.name(key), p)))
+                                Reason.of(PlateReason.PLATE_UNREADABLE_PREDICTED, plate.name(key), p)))
                         .orElseGet(() -> remark(Kind.UNREADABLE, List.of(key), predicted,
-                                Reason.of("plate.unreadable", plate.name(key)))));
+                                Reason.of(PlateReason.PLATE_UNREADABLE, plate.name(key)))));
             }
         });
         byValue.forEach((value, keys) -> {
             if (keys.size() > 1) {
                 remarks.add(remark(Kind.REPEATED, keys, Optional.empty(),
-                        Reason.of("plate.repeated", value, names(plate, keys), what)));
+                        Reason.of(PlateReason.PLATE_REPEATED, value, names(plate, keys), what)));
             }
         });
         int unread = (int) plate.cells().values().stream().filter(PlateCell.Unreadable.class::isInstance).count();
         int distinct = byValue.size();
         if (claimed.isPresent() && claimed.getAsInt() != distinct) {
-            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(), unread == 0 ? Reason.of("plate.count", distinct, claimed.getAsInt(), what)
-                    : Reason.of("plate.count-unread", distinct, claimed.getAsInt(), what, unread)));
+            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(), unread == 0 ? Reason.of(PlateReason.PLATE_COUNT, distinct, claimed.getAsInt(), what)
+                    : Reason.of(PlateReason.PLATE_COUNT_UNREAD, distinct, claimed.getAsInt(), what, unread)));
         }
         return remarks;
     }
@@ -82,9 +82,9 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static List<PlateRemark> factorRemarks(SpeedPlate plate, LeverFactors factors) {
         return switch (factors.outcome()) {
             case FITS -> List.of();
-            case CANNOT_TELL -> List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of("plate.unchecked")));
+            case CANNOT_TELL -> List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of(PlateReason.PLATE_UNCHECKED)));
             case DOES_NOT_MULTIPLY -> List.of(remark(Kind.NOT_MULTIPLYING, List.of(), Optional.empty(),
-                    Reason.of("plate.not-multiplying")));
+                    Reason.of(PlateReason.PLATE_NOT_MULTIPLYING)));
             case SUSPECTS -> suspects(plate, factors);
         };
     }
@@ -96,7 +96,7 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         if (alternatives) {
             String named = String.join(" / ", sets.stream().map(set -> names(plate, set)).toList());
             remarks.add(remark(Kind.ALTERNATIVES, factors.allSuspects(), Optional.empty(),
-                    Reason.of("plate.alternatives", sets.size(), named)));
+                    Reason.of(PlateReason.PLATE_ALTERNATIVES, sets.size(), named)));
         }
         for (int s = 0; s < sets.size(); s++) {
             for (List<String> key : sets.get(s)) {
@@ -110,7 +110,7 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         BigDecimal typed = plate.cell(key).value().orElseThrow();
         List<Misreading> readings = Misreading.explaining(typed, predicted, neighbours(plate, key));
         double residual = Math.log(typed.doubleValue() / predicted);
-        Reason because = Reason.of(alternative ? "plate.suspect-alternative" : "plate.suspect",
+        Reason because = Reason.of(alternative ? PlateReason.PLATE_SUSPECT_ALTERNATIVE : PlateReason.PLATE_SUSPECT,
                 plate.name(key), typed, shown(predicted), residual);
         return new PlateRemark(Kind.SUSPECT, List.of(key), Optional.of(shown(predicted)), readings, because);
     }
@@ -128,12 +128,12 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static List<PlateRemark> ladderRemarks(Ladder ladder, SpeedPlate plate, LeverFactors factors, PlateOf what) {
         List<PlateRemark> remarks = new ArrayList<>();
         remarks.add(remark(Kind.LADDER, List.of(), Optional.empty(),
-                Reason.of("plate.ladder", ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what)));
+                Reason.of(PlateReason.PLATE_LADDER, ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what)));
         ladder.breakAt().ifPresent(at -> remarks.add(remark(Kind.BROKEN_LADDER, List.of(), Optional.empty(),
-                Reason.of("plate.broken-ladder", ladder.speeds().get(at)))));
+                Reason.of(PlateReason.PLATE_BROKEN_LADDER, ladder.speeds().get(at)))));
         Beside beside = Beside.of(plate, factors);
-        ladder.holes().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.HOLE, "plate.hole", ladder, i, what)));
-        ladder.crowds().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.CROWD, "plate.crowd", ladder, i, what)));
+        ladder.holes().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.HOLE, PlateReason.PLATE_HOLE, ladder, i, what)));
+        ladder.crowds().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.CROWD, PlateReason.PLATE_CROWD, ladder, i, what)));
         return remarks;
     }
 
@@ -181,7 +181,7 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         }
     }
 
-    private static PlateRemark step(Kind kind, String code, Ladder ladder, int lower, PlateOf what) {
+    private static PlateRemark step(Kind kind, PlateReason code, Ladder ladder, int lower, PlateOf what) {
         return remark(kind, List.of(), Optional.empty(),
                 Reason.of(code, ladder.speeds().get(lower), ladder.speeds().get(lower + 1), what));
     }

@@ -23,24 +23,24 @@ public record SpeedPlate(List<Lever> levers, Map<List<String>, PlateCell> cells,
         for (List<String> key : keysOf(levers)) {
             PlateCell cell = cells.get(key);
             if (cell == null) {
-                throw Refused.because("plate.missing-at", String.join(" ", key));
+                throw Refused.because(PlateReason.PLATE_MISSING_AT, String.join(" ", key));
             }
             ordered.put(key, cell);
         }
         if (ordered.size() != cells.size()) {
-            throw Refused.because("plate.stray", cells.size() - ordered.size());
+            throw Refused.because(PlateReason.PLATE_STRAY, cells.size() - ordered.size());
         }
         cells = java.util.Collections.unmodifiableMap(ordered);
         tolerance.ifPresent(share -> {
             if (share.signum() <= 0 || share.compareTo(new BigDecimal("0.5")) > 0) {
-                throw Refused.because("plate.tolerance", share.movePointRight(2));
+                throw Refused.because(PlateReason.PLATE_TOLERANCE, share.movePointRight(2));
             }
         });
     }
 
     public PlateCell cell(List<String> key) {
         return Optional.ofNullable(cells.get(key))
-                .orElseThrow(() -> Refused.because("plate.no-cell", String.join(" ", key)));
+                .orElseThrow(() -> Refused.because(PlateReason.PLATE_NO_CELL, String.join(" ", key)));
     }
 
     /** How people call a cell. */

@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -38,10 +39,10 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     public SpeedReading {
         asTyped = Map.copyOf(asTyped);
         if (rpm.signum() <= 0) {
-            throw Refused.because("number.not-positive", String.join(" ", asTyped.values()));
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, String.join(" ", asTyped.values()));
         }
         if (rpm.compareTo(FASTEST) > 0) {
-            throw Refused.because("speed.impossible", String.join(" ", asTyped.values()), FASTEST);
+            throw Refused.because(ReadingReason.SPEED_IMPOSSIBLE, String.join(" ", asTyped.values()), FASTEST);
         }
     }
 
@@ -107,7 +108,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         TypedNumber shown = TypedNumber.parsePositive(text);
         TypedNumber marks = TypedNumber.parsePositive(marksText);
         if (marks.value().stripTrailingZeros().scale() > 0 || marks.value().compareTo(MOST_MARKS) > 0) {
-            throw Refused.because("optical.marks", marksText.strip(), MOST_MARKS);
+            throw Refused.because(ReadingReason.OPTICAL_MARKS, marksText.strip(), MOST_MARKS);
         }
         return new SpeedReading(Method.OPTICAL, Map.of("reading", shown.typed(), "marks", marks.typed()),
                 shown.value().divide(marks.value(), MathContext.DECIMAL64).stripTrailingZeros(), shown.step(), readWith);
@@ -133,14 +134,14 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         BigDecimal turns = TypedNumber.parsePositive(turnsText).value();
         TypedNumber seconds = TypedNumber.parsePositive(secondsText);
         if (turns.stripTrailingZeros().scale() > 0) {
-            throw Refused.because("taps.part-turn", turnsText.strip());
+            throw Refused.because(ReadingReason.TAPS_PART_TURN, turnsText.strip());
         }
         if (turns.compareTo(BigDecimal.valueOf(FEWEST_TURNS)) < 0) {
-            throw Refused.because("taps.too-few", turns, FEWEST_TURNS);
+            throw Refused.because(ReadingReason.TAPS_TOO_FEW, turns, FEWEST_TURNS);
         }
         BigDecimal rpm = turns.multiply(BigDecimal.valueOf(60)).divide(seconds.value(), MathContext.DECIMAL64);
         if (rpm.compareTo(FASTEST_TAPPED) > 0) {
-            throw Refused.because("taps.too-fast", rpm.setScale(0, RoundingMode.HALF_UP), FASTEST_TAPPED);
+            throw Refused.because(ReadingReason.TAPS_TOO_FAST, rpm.setScale(0, RoundingMode.HALF_UP), FASTEST_TAPPED);
         }
         Map<String, String> typed = Map.of("turns", turns.toPlainString(), "seconds", seconds.typed());
         return new SpeedReading(Method.TAP_COUNT, typed, rpm.setScale(2, RoundingMode.HALF_UP), seconds.step(), Optional.empty());

@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
@@ -34,11 +35,11 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
     public static TypedLength parse(String text, LengthUnit machineUnit) {
         String typed = text == null ? "" : text.strip();
         if (typed.isEmpty()) {
-            throw Refused.because("number.missing");
+            throw Refused.because(CommonReason.NUMBER_MISSING);
         }
         Matcher parts = WITH_UNIT.matcher(typed.toLowerCase(Locale.ROOT).replace('μ', 'µ'));
         if (!parts.matches()) {
-            throw Refused.because("length.not-one", shortened(typed));
+            throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(typed));
         }
         String unit = parts.group(2);
         boolean fraction = FRACTION.matcher(parts.group(1).strip()).matches();
@@ -48,14 +49,14 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         }
         BigDecimal worth = unit.isEmpty() ? machineUnit.millimetres() : WORTH.get(unit);
         if (worth == null) {
-            throw Refused.because("length.unknown-unit", shortened(typed), unit);
+            throw Refused.because(ReadingReason.LENGTH_UNKNOWN_UNIT, shortened(typed), unit);
         }
         return new TypedLength(typed, number.multiply(worth), fraction ? BigDecimal.ZERO : number.ulp().min(BigDecimal.ONE).multiply(worth));
     }
 
     private static BigDecimal pitchOf(BigDecimal threadsPerInch, String typed) {
         if (threadsPerInch.signum() <= 0) {
-            throw Refused.because("number.not-positive", typed);
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, typed);
         }
         return INCH.divide(threadsPerInch, MathContext.DECIMAL128);
     }
@@ -67,7 +68,7 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         }
         BigDecimal below = new BigDecimal(fraction.group(3));
         if (below.signum() == 0) {
-            throw Refused.because("length.over-nought", typed);
+            throw Refused.because(ReadingReason.LENGTH_OVER_NOUGHT, typed);
         }
         BigDecimal whole = fraction.group(1) == null ? BigDecimal.ZERO : new BigDecimal(fraction.group(1));
         return whole.add(new BigDecimal(fraction.group(2)).divide(below, MathContext.DECIMAL128));

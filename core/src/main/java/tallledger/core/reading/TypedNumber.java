@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -26,10 +27,10 @@ public record TypedNumber(String typed, BigDecimal value, BigDecimal step) {
     public static TypedNumber parse(String text) {
         String typed = text == null ? "" : text.strip();
         if (typed.isEmpty()) {
-            throw Refused.because("number.missing");
+            throw Refused.because(CommonReason.NUMBER_MISSING);
         }
         if (typed.length() > LONGEST) {
-            throw Refused.because("number.too-long", typed.length());
+            throw Refused.because(ReadingReason.NUMBER_TOO_LONG, typed.length());
         }
         String digits = typed.replace('\u2212', '-');
         if (GROUPED.matcher(digits).matches()) {
@@ -45,7 +46,7 @@ public record TypedNumber(String typed, BigDecimal value, BigDecimal step) {
     public static TypedNumber parsePositive(String text) {
         TypedNumber number = parse(text);
         if (number.value.signum() <= 0) {
-            throw Refused.because("number.not-positive", number.typed);
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, number.typed);
         }
         return number;
     }
@@ -58,12 +59,12 @@ public record TypedNumber(String typed, BigDecimal value, BigDecimal step) {
     private static Refused refusalFor(String typed) {
         if (LETTER_FOR_DIGIT.matcher(typed).matches() && typed.chars().anyMatch(Character::isDigit)) {
             String guess = typed.replaceAll("[Oo]", "0").replaceAll("[lI]", "1").replace('S', '5').replace('B', '8');
-            return Refused.because("number.letter-for-digit", typed, guess);
+            return Refused.because(ReadingReason.NUMBER_LETTER_FOR_DIGIT, typed, guess);
         }
         Matcher two = Pattern.compile("(\\S*\\d\\S*)[\\s;/]+(\\S*\\d\\S*)").matcher(typed);
         if (two.matches()) {
-            return Refused.because("number.two", typed, two.group(1));
+            return Refused.because(ReadingReason.NUMBER_TWO, typed, two.group(1));
         }
-        return Refused.because("number.not-one", typed);
+        return Refused.because(ReadingReason.NUMBER_NOT_ONE, typed);
     }
 }

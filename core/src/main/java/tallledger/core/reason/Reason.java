@@ -16,8 +16,29 @@ public record Reason(String code, List<Object> arguments) {
         arguments = List.copyOf(arguments);
     }
 
-    public static Reason of(String code, Object... arguments) {
-        return new Reason(code, List.of(arguments));
+    /** @throws IllegalArgumentException where there are not as many values as the code has names for: a slip of ours */
+    public static Reason of(ReasonCode code, Object... values) {
+        if (values.length != code.arguments().size()) {
+            throw new IllegalArgumentException(code.code() + " takes " + code.arguments() + ", not " + List.of(values));
+        }
+        return new Reason(code.code(), List.of(values));
+    }
+
+    /** One of a row of sentences, one for each constant: its key is the row's with the constant's name behind. */
+    public static Reason each(ReasonCode row, Enum<?> which, Object... values) {
+        if (!row.row().contains(which) || values.length != row.arguments().size()) {
+            throw new IllegalArgumentException(row.code() + " is no sentence of " + which + " with " + List.of(values));
+        }
+        return new Reason(row.code() + "." + which.name(), List.of(values));
+    }
+
+    /** Words of data: a step of the catalogue, a system, an event; or those a record kept. */
+    public static Reason named(String key, Object... values) {
+        return new Reason(key, List.of(values));
+    }
+
+    public boolean is(ReasonCode of) {
+        return code.equals(of.code());
     }
 
     @Override

@@ -18,7 +18,7 @@ public class Refused extends IllegalArgumentException {
         this.field = field;
     }
 
-    public static Refused because(String code, Object... arguments) {
+    public static Refused because(ReasonCode code, Object... arguments) {
         return new Refused(Reason.of(code, arguments));
     }
 

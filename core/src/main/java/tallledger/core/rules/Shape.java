@@ -1,5 +1,6 @@
 package tallledger.core.rules;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.List;
 import tallledger.core.reason.Refused;
@@ -39,17 +40,17 @@ public enum Shape {
     /** @throws Refused naming the figure that makes no sense */
     void check(List<BigDecimal> these, Unit of) {
         if (these.size() != figures.size()) {
-            throw Refused.because("rule.figures", these.size(), figures.size());
+            throw Refused.because(RulesReason.RULE_FIGURES, these.size(), figures.size());
         }
         for (int i = 0; i < these.size(); i++) {
             Unit unit = unit(of, i);
             BigDecimal figure = these.get(i);
             if (figure.compareTo(unit.least()) < 0 || figure.compareTo(unit.most()) > 0) {
-                throw Refused.because("rule.range", figure, unit.least(), unit.most(), unit.written()).at(figures.get(i));
+                throw Refused.because(CommonReason.RULE_RANGE, figure, unit.least(), unit.most(), unit.written()).at(figures.get(i));
             }
             boolean ascends = this == GRADED || this == BETWEEN;
             if (ascends && i > 0 && figure.compareTo(these.get(i - 1)) < 0) {
-                throw Refused.because("rule.crossed", these.get(i - 1), figure).at(figures.get(i));
+                throw Refused.because(RulesReason.RULE_CROSSED, these.get(i - 1), figure).at(figures.get(i));
             }
         }
     }

@@ -1,5 +1,6 @@
 package tallledger.core.safety;
 
+import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
@@ -38,16 +39,16 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
         typed = Map.copyOf(typed);
         askedOf = askedOf.strip();
         if (kind == Kind.WHEEL && diameter.isEmpty()) {
-            throw Refused.because("mounted.wheel-diameter").at("diameter");
+            throw Refused.because(SafetyReason.MOUNTED_WHEEL_DIAMETER).at("diameter");
         }
         if (kind == Kind.WHEEL && markedRpm.isEmpty() && markedMs.isEmpty()) {
-            throw Refused.because("mounted.wheel-mark").at("markedMs");
+            throw Refused.because(SafetyReason.MOUNTED_WHEEL_MARK).at("markedMs");
         }
         markedMs.filter(v -> v.compareTo(MOST_MS) > 0).ifPresent(v -> {
-            throw Refused.because("mounted.surface-speed", v, MOST_MS).at("markedMs");
+            throw Refused.because(SafetyReason.MOUNTED_SURFACE_SPEED, v, MOST_MS).at("markedMs");
         });
         if (askedOf.length() > LONGEST_NAME) {
-            throw Refused.because("text.long", askedOf.length(), LONGEST_NAME).at("askedOf");
+            throw Refused.because(CommonReason.TEXT_LONG, askedOf.length(), LONGEST_NAME).at("askedOf");
         }
     }
 
@@ -61,7 +62,7 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
 
     private static BigDecimal positive(BigDecimal length, String typed) {
         if (length.signum() <= 0) {
-            throw Refused.because("number.not-positive", typed);
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, typed);
         }
         return length;
     }

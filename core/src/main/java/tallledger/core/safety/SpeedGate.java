@@ -32,17 +32,17 @@ public record SpeedGate(Optional<Reason> refused) {
             return OPEN;
         }
         if (mounted.markedRpm().filter(m -> rpm.compareTo(m) > 0).isPresent()) {
-            return shut("gate.rpm", mounted.kind(), rpm, mounted.markedRpm().get());
+            return shut(SafetyReason.GATE_RPM, mounted.kind(), rpm, mounted.markedRpm().get());
         }
         if (mounted.markedMs().isPresent() && mounted.diameter().isPresent()) {
             BigDecimal surface = surfaceSpeed(mounted.diameter().get(), rpm);
             if (surface.compareTo(mounted.markedMs().get()) > 0) {
-                return shut("gate.surface", mounted.kind(), rpm, surface.round(FIGURES), mounted.markedMs().get(), mounted.diameter().get().stripTrailingZeros());
+                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, surface.round(FIGURES), mounted.markedMs().get(), mounted.diameter().get().stripTrailingZeros());
             }
         }
         boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();
         if (unmarked && top.filter(t -> rpm.compareTo(t.multiply(rules.share(Rule.UNMARKED_SPEED))) > 0).isPresent()) {
-            return shut("gate.unmarked", mounted.kind(), rpm, top.get(), rules.number(Rule.UNMARKED_SPEED));
+            return shut(SafetyReason.GATE_UNMARKED, mounted.kind(), rpm, top.get(), rules.number(Rule.UNMARKED_SPEED));
         }
         return OPEN;
     }
@@ -52,7 +52,7 @@ public record SpeedGate(Optional<Reason> refused) {
         return BigDecimal.valueOf(Math.PI).multiply(diameter).multiply(rpm).divide(MILLIMETRES_A_MINUTE, MathContext.DECIMAL64);
     }
 
-    private static SpeedGate shut(String code, Object... arguments) {
+    private static SpeedGate shut(SafetyReason code, Object... arguments) {
         return new SpeedGate(Optional.of(Reason.of(code, arguments)));
     }
 

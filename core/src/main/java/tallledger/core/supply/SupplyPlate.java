@@ -25,10 +25,10 @@ public record SupplyPlate(Optional<BigDecimal> volts, Optional<BigDecimal> hertz
 
     public SupplyPlate {
         if (phases != 1 && phases != 3) {
-            throw Refused.because("supply.phases", phases).at("phases");
+            throw Refused.because(SupplyReason.SUPPLY_PHASES, phases).at("phases");
         }
         volts.filter(v -> v.compareTo(MOST_VOLTS) > 0).ifPresent(v -> {
-            throw Refused.because("supply.volts", v, MOST_VOLTS).at("volts");
+            throw Refused.because(SupplyReason.SUPPLY_VOLTS, v, MOST_VOLTS).at("volts");
         });
     }
 

@@ -27,7 +27,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
     public SupplyReading {
         volts = List.copyOf(volts);
         volts.stream().filter(v -> v.signum() <= 0 || v.compareTo(MOST_VOLTS) > 0).findFirst().ifPresent(v -> {
-            throw Refused.because("supply.volts", v, MOST_VOLTS).at("l12");
+            throw Refused.because(SupplyReason.SUPPLY_VOLTS, v, MOST_VOLTS).at("l12");
         });
     }
 
@@ -56,7 +56,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         if (volts.size() == 3) {
             points.add(balance(rules));
         }
-        points.add(plate.volts().map(v -> voltage(v, rules)).orElse(new Point(Weight.UNKNOWN, Reason.of("supply.plate-volts-unread"))));
+        points.add(plate.volts().map(v -> voltage(v, rules)).orElse(new Point(Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
         hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p, rules))).ifPresent(points::add);
         size(plate, rules).ifPresent(points::add);
         points.sort(java.util.Comparator.comparing(Point::weight));
@@ -65,7 +65,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
 
     private Point phases(SupplyPlate plate) {
         boolean enough = volts.size() >= plate.phases();
-        return new Point(enough ? Weight.RIGHT : Weight.STOPS, Reason.of(enough ? "supply.phases-right" : "supply.phases-missing", plate.phases(), volts.size()));
+        return new Point(enough ? Weight.RIGHT : Weight.STOPS, Reason.of(enough ? SupplyReason.SUPPLY_PHASES_RIGHT : SupplyReason.SUPPLY_PHASES_MISSING, plate.phases(), volts.size()));
     }
 
     private Point balance(Rules rules) {
@@ -73,23 +73,23 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         BigDecimal derate = rules.number(Rule.UNBALANCE_DERATE);
         BigDecimal off = unbalance();
         if (off.compareTo(stop) > 0) {
-            return new Point(Weight.STOPS, Reason.of("supply.unbalance-stop", off, stop));
+            return new Point(Weight.STOPS, Reason.of(SupplyReason.SUPPLY_UNBALANCE_STOP, off, stop));
         }
-        return off.compareTo(derate) > 0 ? new Point(Weight.WARNS, Reason.of("supply.unbalance-derate", off, derate))
-                : new Point(Weight.RIGHT, Reason.of("supply.unbalance-right", off, derate));
+        return off.compareTo(derate) > 0 ? new Point(Weight.WARNS, Reason.of(SupplyReason.SUPPLY_UNBALANCE_DERATE, off, derate))
+                : new Point(Weight.RIGHT, Reason.of(SupplyReason.SUPPLY_UNBALANCE_RIGHT, off, derate));
     }
 
     private Point voltage(BigDecimal wanted, Rules rules) {
         BigDecimal off = mean().subtract(wanted).divide(wanted, MathContext.DECIMAL64);
         boolean right = off.abs().compareTo(rules.share(Rule.VOLTAGE_TOLERANCE)) <= 0;
-        return new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(right ? "supply.volts-right" : "supply.volts-off",
+        return new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(right ? SupplyReason.SUPPLY_VOLTS_RIGHT : SupplyReason.SUPPLY_VOLTS_OFF,
                 mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE).stripTrailingZeros()));
     }
 
     private Point frequency(BigDecimal there, BigDecimal wanted, Rules rules) {
         BigDecimal off = there.divide(wanted, MathContext.DECIMAL64).subtract(BigDecimal.ONE);
         boolean right = off.abs().compareTo(rules.share(Rule.FREQUENCY_TOLERANCE)) <= 0;
-        return new Point(right ? Weight.RIGHT : Weight.WARNS, Reason.of(right ? "supply.hertz-right" : "supply.hertz-off", there, wanted,
+        return new Point(right ? Weight.RIGHT : Weight.WARNS, Reason.of(right ? SupplyReason.SUPPLY_HERTZ_RIGHT : SupplyReason.SUPPLY_HERTZ_OFF, there, wanted,
                 there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
     }
 
@@ -100,11 +100,13 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         }
         Optional<BigDecimal> motor = source == Source.INVERTER ? plate.amperes() : plate.kilowatts();
         if (rating.isEmpty() || motor.isEmpty()) {
-            return Optional.of(new Point(Weight.UNKNOWN, Reason.of("supply.size-unknown." + source.name())));
+            return Optional.of(new Point(Weight.UNKNOWN, Reason.each(SupplyReason.SUPPLY_SIZE_UNKNOWN, source)));
         }
         BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(rules.number(Rule.HEAVY_START)) : motor.get();
         boolean right = rating.get().compareTo(wanted) >= 0;
-        String code = (right ? "supply.size-right." : "supply.size-small.") + (source == Source.INVERTER ? "inverter" : plate.heavyStart() ? "heavy" : "converter");
-        return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT, Reason.of(code, rating.get(), motor.get(), wanted)));
+        SupplyReason.Sized sized = source == Source.INVERTER ? SupplyReason.Sized.INVERTER
+                : plate.heavyStart() ? SupplyReason.Sized.HEAVY : SupplyReason.Sized.CONVERTER;
+        SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
+        return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT, Reason.each(row, sized, rating.get(), motor.get(), wanted)));
     }
 }

@@ -17,18 +17,18 @@ public final class BeyondProof {
     /** The reasons there are, the one that asks for most first. */
     private enum Why {
         /** Run, and it failed: to be put right first. */
-        FAILED("plan.beyond-failed"),
+        FAILED(SurveyReason.PLAN_BEYOND_FAILED),
         /** Something that stops use is open. */
-        STOP_USE("plan.beyond-stop-use"),
+        STOP_USE(SurveyReason.PLAN_BEYOND_STOP_USE),
         /** Faster than what is mounted may turn, or nobody knows how fast. */
-        GATE("plan.beyond-gate"),
-        PASSED("plan.beyond-passed"),
+        GATE(SurveyReason.PLAN_BEYOND_GATE),
+        PASSED(SurveyReason.PLAN_BEYOND_PASSED),
         /** Run, and too close to call or not read. */
-        UNDECIDED("plan.beyond-undecided");
+        UNDECIDED(SurveyReason.PLAN_BEYOND_UNDECIDED);
 
-        private final String code;
+        private final SurveyReason code;
 
-        Why(String code) {
+        Why(SurveyReason code) {
             this.code = code;
         }
     }

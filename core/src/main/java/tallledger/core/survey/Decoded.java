@@ -40,7 +40,7 @@ public record Decoded(List<Entry> entries, Map<Integer, Event> events, List<Stra
                 if (kind.isPresent()) {
                     now.put(entry.sequence(), kind.get().read(entry));
                 } else {
-                    set.add(new Stray(entry, Reason.of("stray.kind", entry.kind())));
+                    set.add(new Stray(entry, Reason.of(SurveyReason.STRAY_KIND, entry.kind())));
                 }
             });
         }

@@ -54,7 +54,7 @@ final class DriveFold {
     Optional<Reason> run(Event.RunMade event, Entry entry) {
         Route route = bySettings.get(event.record().settings());
         if (route == null) {
-            return Optional.of(Reason.of("stray.settings", String.join(" ", event.record().settings())));
+            return Optional.of(Reason.of(SurveyReason.STRAY_SETTINGS, String.join(" ", event.record().settings())));
         }
         Run run = Run.of(entry, route, event, table, rules);
         runs.add(run);

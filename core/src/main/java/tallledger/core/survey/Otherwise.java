@@ -29,7 +29,7 @@ public record Otherwise(int entry, Reason what, Judged was, Judged now) {
         Map<Integer, Judged> runs = new HashMap<>();
         other.drive().runs().forEach(r -> runs.put(r.entry(), judged(r)));
         one.drive().runs().stream().filter(r -> runs.containsKey(r.entry()) && !runs.get(r.entry()).equals(judged(r)))
-                .forEach(r -> all.add(new Otherwise(r.entry(), Reason.of("otherwise.run", one.machine().train().name(r.route())), judged(r), runs.get(r.entry()))));
+                .forEach(r -> all.add(new Otherwise(r.entry(), Reason.of(SurveyReason.OTHERWISE_RUN, one.machine().train().name(r.route())), judged(r), runs.get(r.entry()))));
         Map<Integer, Judged> steps = new HashMap<>();
         other.steps().all().forEach(r -> steps.put(r.entry(), judged(r)));
         one.steps().all().stream().filter(r -> steps.containsKey(r.entry()) && !steps.get(r.entry()).equals(judged(r)))

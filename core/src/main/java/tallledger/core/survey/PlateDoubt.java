@@ -53,7 +53,7 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
         }
         boolean byPlate = read.doubleValue() > middle == plate.doubleValue() > middle;
         BigDecimal stands = byPlate ? plate : predicted;
-        return off(read, stands) > NEAR ? Optional.empty() : Optional.of(Reason.of(byPlate ? "doubt.plate-stands" : "doubt.plate-misleads", read, run.entry(), plate, predicted));
+        return off(read, stands) > NEAR ? Optional.empty() : Optional.of(Reason.of(byPlate ? SurveyReason.DOUBT_PLATE_STANDS : SurveyReason.DOUBT_PLATE_MISLEADS, read, run.entry(), plate, predicted));
     }
 
     private static double off(BigDecimal read, BigDecimal value) {
@@ -66,6 +66,6 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
             return remark.readings();
         }
         BigDecimal read = (BigDecimal) settled.get().arguments().get(0);
-        return settled.get().code().equals("doubt.plate-stands") ? List.of() : remark.readings().stream().filter(m -> off(read, m.value()) <= MEANT).toList();
+        return settled.get().code().equals(SurveyReason.DOUBT_PLATE_STANDS) ? List.of() : remark.readings().stream().filter(m -> off(read, m.value()) <= MEANT).toList();
     }
 }

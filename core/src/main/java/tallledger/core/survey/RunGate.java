@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.drive.Route;
+import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
@@ -29,7 +30,7 @@ public final class RunGate {
         return survey.steps().mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).flatMap(mounted -> {
             Optional<BigDecimal> rpm = fastest(survey.drive(), route);
             if (rpm.isEmpty()) {
-                return Optional.of(Reason.of("gate.unknown", mounted.kind()));
+                return Optional.of(Reason.of(SurveyReason.GATE_UNKNOWN, mounted.kind()));
             }
             // The mark somebody read off the wheel counts as well as the one typed at the start: the stricter decides.
             return SpeedGate.of(mounted, rpm.get(), top(survey.drive()), survey.rules()).refused()
@@ -49,13 +50,13 @@ public final class RunGate {
     /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
     public static Reason stopUse(StepLedger ledger) {
         int still = (int) ledger.open().stream().filter(s -> !s.runs()).count();
-        return Reason.of("gate.stop-use", ledger.stopUse().stream().map(RunGate::named).toList(), still);
+        return Reason.of(SurveyReason.GATE_STOP_USE, ledger.stopUse().stream().map(RunGate::named).toList(), still);
     }
 
     private static Reason named(StepResult result) {
         // That a hazard stops use is said of all of them already.
-        List<Reason> because = result.judgement().because().stream().filter(r -> !r.code().equals("cycle.hazard")).toList();
-        return because.isEmpty() ? result.step().name() : Reason.of("gate.stop-item", result.step().name(), because);
+        List<Reason> because = result.judgement().because().stream().filter(r -> !r.is(EvidenceReason.CYCLE_HAZARD)).toList();
+        return because.isEmpty() ? result.step().name() : Reason.of(SurveyReason.GATE_STOP_ITEM, result.step().name(), because);
     }
 
     /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */

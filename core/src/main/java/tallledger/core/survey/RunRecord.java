@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.reason.CommonReason;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -38,16 +39,16 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
         symptoms = java.util.Collections.unmodifiableSet(all);
         remark = remark.strip();
         if (remark.length() > LONGEST_REMARK) {
-            throw Refused.because("text.long", remark.length(), LONGEST_REMARK);
+            throw Refused.because(CommonReason.TEXT_LONG, remark.length(), LONGEST_REMARK);
         }
         if (quiet && symptoms.stream().anyMatch(Symptom::isNoise)) {
-            throw Refused.because("run.quiet-and-noisy");
+            throw Refused.because(SurveyReason.RUN_QUIET_AND_NOISY);
         }
         if (reading.isPresent() && symptoms.stream().anyMatch(Symptom::stopsDrive)) {
-            throw Refused.because("run.read-without-drive", reading.get().typed());
+            throw Refused.because(SurveyReason.RUN_READ_WITHOUT_DRIVE, reading.get().typed());
         }
         if (shift.filter(ShiftFeel.ENGAGES_CLEAN::equals).isPresent() && symptoms.contains(Symptom.WILL_NOT_ENGAGE)) {
-            throw Refused.because("run.engages-and-not");
+            throw Refused.because(SurveyReason.RUN_ENGAGES_AND_NOT);
         }
     }
 

@@ -43,7 +43,7 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
         Optional<String> repeat = survey.steps().repeats().stream().filter(id -> !survey.steps().later().contains(id))
                 .filter(id -> survey.steps().step(id).filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).isPresent()).findFirst();
         if (repeat.isPresent()) {
-            return new SheetPlan(spindle, chosen, repeat, Reason.of("next.repeat"), spent(survey), minutesOpen);
+            return new SheetPlan(spindle, chosen, repeat, Reason.of(SurveyReason.NEXT_REPEAT), spent(survey), minutesOpen);
         }
         Next next = next(survey.steps(), spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
         return new SheetPlan(spindle, chosen, next.key, next.why, spent(survey), minutesOpen);
@@ -74,11 +74,11 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
             }
             Optional<Step> step = open.stream().filter(s -> s.phase() == phase && !ledger.later().contains(s.id())).findFirst();
             if (step.isPresent()) {
-                return new Next(step.map(Step::id), Reason.of("next.plan"));
+                return new Next(step.map(Step::id), Reason.of(SurveyReason.NEXT_PLAN));
             }
         }
         Optional<String> later = ledger.later().stream().filter(key -> open.stream().anyMatch(s -> s.id().equals(key)) || put.stream().anyMatch(r -> r.key().equals(key))).findFirst();
-        return new Next(later, Reason.of(later.isPresent() ? "next.later" : "next.none"));
+        return new Next(later, Reason.of(later.isPresent() ? SurveyReason.NEXT_LATER : SurveyReason.NEXT_NONE));
     }
 
     private static List<Phase> from(StepLedger ledger) {

@@ -115,7 +115,7 @@ final class StepFold {
         Step step = Optional.ofNullable(steps.get(event.step())).or(() -> Optional.ofNullable(former.get(event.step())))
                 .or(() -> Catalogue.extra(event.step(), rules)).orElse(null);
         if (step == null) {
-            return Optional.of(Reason.of("stray.step", event.step()));
+            return Optional.of(Reason.of(SurveyReason.STRAY_STEP, event.step()));
         }
         StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.of(entry, event, step, unit, rules));
         event.confirmed().forEach(this::confirm);

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.reason.CommonReason;
 import java.util.List;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -20,9 +21,9 @@ public record Stray(Entry entry, Reason because) {
         try {
             reading.run();
         } catch (Refused refused) {
-            strays.add(new Stray(entry, Reason.of("stray.refused", refused.reason())));
+            strays.add(new Stray(entry, Reason.of(CommonReason.STRAY_REFUSED, refused.reason())));
         } catch (RuntimeException unread) {
-            strays.add(new Stray(entry, Reason.of("stray.unreadable")));
+            strays.add(new Stray(entry, Reason.of(CommonReason.STRAY_UNREADABLE)));
         }
     }
 }

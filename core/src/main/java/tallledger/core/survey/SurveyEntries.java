@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.reason.CommonReason;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
@@ -81,13 +82,13 @@ public final class SurveyEntries {
         List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
         long missing = changed.stream().filter(a -> !confirmed.contains(a.need().written())).count();
         if (missing > 0) {
-            throw Refused.because("needs.unconfirmed", missing, changed.size()).at("confirmed");
+            throw Refused.because(SurveyReason.NEEDS_UNCONFIRMED, missing, changed.size()).at("confirmed");
         }
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.getOrDefault(f.name(), "").strip()));
         values.forEach((field, text) -> {
             if (text.length() > LONGEST_VALUE) {
-                throw Refused.because("text.long", text.length(), LONGEST_VALUE).at(field);
+                throw Refused.because(CommonReason.TEXT_LONG, text.length(), LONGEST_VALUE).at(field);
             }
         });
         Basis by = basis.with(step.recording().usualGauge().map(ledger.rules()::gauge));
@@ -99,7 +100,7 @@ public final class SurveyEntries {
 
     public static Draft stepPassedOver(By by, Step step, String reason) {
         if (reason.isBlank()) {
-            throw Refused.because("reason.missing");
+            throw Refused.because(SurveyReason.REASON_MISSING);
         }
         return draft(by, Kind.PASSED_OVER, step.id(), Map.of("step", step.id(), "reason", checked(reason)));
     }
@@ -144,7 +145,7 @@ public final class SurveyEntries {
         if (school == School.MY_MINUTES) {
             TypedNumber typed = TypedNumber.parsePositive(minutes);
             if (typed.value().compareTo(MOST_MINUTES) > 0) {
-                throw Refused.because("plan.minutes", minutes, MOST_MINUTES);
+                throw Refused.because(SurveyReason.PLAN_MINUTES, minutes, MOST_MINUTES);
             }
         }
         return draft(by, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
@@ -152,7 +153,7 @@ public final class SurveyEntries {
 
     public static Draft check(By by, Basis basis, Rules rules, DriveCheck check, boolean good, String seconds, String remark) {
         if (seconds.isBlank() && check == DriveCheck.BRAKE && good) {
-            throw Refused.because("check.seconds");
+            throw Refused.because(SurveyReason.CHECK_SECONDS);
         }
         JudgedThen then = CheckResult.judged(check, good, seconds.strip(), rules);
         return draft(by, Kind.CHECK, check.name(), Map.of("check", check.name(), "good", good, "seconds", seconds.strip(),
@@ -162,7 +163,7 @@ public final class SurveyEntries {
     /** A part put right: what was recorded of it proves nothing any more. */
     public static Draft repaired(By by, Part part, String what) {
         if (what.isBlank()) {
-            throw Refused.because("repair.missing");
+            throw Refused.because(SurveyReason.REPAIR_MISSING);
         }
         Map<String, Object> payload = new HashMap<>(part.toPayload());
         payload.put("what", checked(what));
@@ -171,14 +172,14 @@ public final class SurveyEntries {
 
     public static Draft passedOver(By by, List<String> settings, String reason) {
         if (reason.isBlank()) {
-            throw Refused.because("reason.missing");
+            throw Refused.because(SurveyReason.REASON_MISSING);
         }
         return draft(by, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
     }
 
     public static Draft remark(By by, String text) {
         if (text.isBlank()) {
-            throw Refused.because("remark.missing");
+            throw Refused.because(SurveyReason.REMARK_MISSING);
         }
         return draft(by, Kind.REMARK, "", Map.of("text", checked(text)));
     }
@@ -190,15 +191,15 @@ public final class SurveyEntries {
      */
     public static Draft strike(By by, List<Entry> entries, int target, String reason) {
         Entry entry = entries.stream().filter(e -> e.sequence() == target).findFirst()
-                .orElseThrow(() -> Refused.because("strike.none", target));
+                .orElseThrow(() -> Refused.because(SurveyReason.STRIKE_NONE, target));
         if (!Kind.named(entry.kind()).map(Kind::canBeStruck).orElse(true)) {
-            throw Refused.because("strike.kind", target);
+            throw Refused.because(SurveyReason.STRIKE_KIND, target);
         }
         if (Chain.struck(entries).containsKey(target)) {
-            throw Refused.because("strike.already", target);
+            throw Refused.because(SurveyReason.STRIKE_ALREADY, target);
         }
         if (reason.isBlank()) {
-            throw Refused.because("reason.missing");
+            throw Refused.because(SurveyReason.REASON_MISSING);
         }
         return new Draft(by, Kind.STRIKE.name(), entry.step(), Map.of("reason", checked(reason)), List.of(), Optional.of(target));
     }
@@ -209,7 +210,7 @@ public final class SurveyEntries {
 
     private static String checked(String text) {
         if (text.length() > LONGEST_TEXT) {
-            throw Refused.because("text.long", text.length(), LONGEST_TEXT);
+            throw Refused.because(CommonReason.TEXT_LONG, text.length(), LONGEST_TEXT);
         }
         return text.strip();
     }

@@ -67,16 +67,16 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey), survey.rules());
         Optional<Route> repeat = survey.repeats().stream().filter(r -> !held.contains(r)).findFirst();
         if (repeat.isPresent()) {
-            return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of("next.repeat"));
+            return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of(SurveyReason.NEXT_REPEAT));
         }
         Optional<Route> first = plan.runs().stream().findFirst().map(RunPlan.PlannedRun::route);
         Optional<Blame.Telling> telling = blame.filter(b -> b.hunt() == Blame.Hunt.GOES_ON).flatMap(Blame::tellsMost);
         // "Every speed" goes through its speeds first: they are evidence too. What they leave open is hunted afterwards.
         if (telling.isPresent() && (school != School.EVERY_SPEED || first.isEmpty())) {
             return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
-                    Reason.of(telling.get().isRepeat() ? "next.tells-again" : "next.tells", telling.get().gain()));
+                    Reason.of(telling.get().isRepeat() ? SurveyReason.NEXT_TELLS_AGAIN : SurveyReason.NEXT_TELLS, telling.get().gain()));
         }
-        return new SurveyPlan(school, minutesLeft, plan, blame, causes, first, Reason.of(first.isPresent() ? "next.plan" : "next.none"));
+        return new SurveyPlan(school, minutesLeft, plan, blame, causes, first, Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
     }
 
     /** Routes passed over; and, where one part is clearly to blame, every route through it, which can prove nothing until it is put right. */

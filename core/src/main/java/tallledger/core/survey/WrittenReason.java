@@ -26,7 +26,7 @@ final class WrittenReason {
         } else if (argument instanceof Shown shown) {
             return Map.of("value", shown.value().toPlainString(), "expanded", shown.expanded().toPlainString());
         } else if (argument instanceof Enum<?> constant) {
-            return write(Reason.of(constant.getDeclaringClass().getSimpleName() + "." + constant.name()));
+            return write(Reason.named(constant.getDeclaringClass().getSimpleName() + "." + constant.name()));
         } else if (argument instanceof List<?> list) {
             return list.stream().map(WrittenReason::argument).toList();
         } else if (argument instanceof Integer || argument instanceof String || argument instanceof Boolean) {

@@ -44,7 +44,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             case SLOWEST_SPEED -> end(claim, survey, first(survey.table().counted()), Standing.BETTER, Standing.SHORT);
             case FASTEST_SPEED -> end(claim, survey, last(survey.table().counted()), Standing.SHORT, Standing.BETTER);
             case REVERSES -> reverses(claim, survey);
-            default -> untested(claim, "claim.not-covered");
+            default -> untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         }).toList();
     }
 
@@ -56,12 +56,12 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
     private static ClaimVerdict travel(Claim claim, Survey survey) {
         if (claim.axis().isEmpty()) {
-            return untested(claim, "claim.travel-untied");
+            return untested(claim, VerdictReason.CLAIM_TRAVEL_UNTIED);
         }
         Optional<StepResult> measured = survey.steps().latest().values().stream()
                 .filter(r -> r.step().axis().equals(claim.axis()) && r.step().recording() instanceof MotionRecordings.Travel).findFirst();
         if (measured.isEmpty()) {
-            return untested(claim, "claim.travel-not-measured");
+            return untested(claim, VerdictReason.CLAIM_TRAVEL_NOT_MEASURED);
         }
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
         TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
@@ -72,7 +72,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             case UNDECIDED -> Standing.UNTESTED;
             case PROVEN -> over.compareTo(claimed.multiply(WORTH_SAYING)) > 0 ? Standing.BETTER : Standing.UPHELD;
         };
-        return new ClaimVerdict(claim, standing, Reason.of("claim.travel", measured.get().step().about().get(0), judged.because().get(0)), List.of(measured.get().entry()));
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_TRAVEL, measured.get().step().about().get(0), judged.because().get(0)), List.of(measured.get().entry()));
     }
 
     /** Upheld only if that many distinct speeds exist and every one is proven or inferred. */
@@ -80,7 +80,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         Coverage.Counts counts = survey.coverage().counts();
         int claimed = TypedNumber.parsePositive(claim.value()).value().intValue();
         List<Integer> entries = survey.counting().stream().map(Run::entry).toList();
-        Reason because = Reason.of("claim.count-evidence", counts.all(), counts.run(), counts.proven(), counts.inferred(),
+        Reason because = Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(), counts.inferred(),
                 counts.failed() + counts.undecided() + counts.open());
         Standing standing;
         if (counts.all() != claimed) {
@@ -98,7 +98,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
                 .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
                 .filter(run -> run.record().reading().isPresent()).findFirst();
         if (read.isEmpty()) {
-            return untested(claim, "claim.not-run");
+            return untested(claim, VerdictReason.CLAIM_NOT_RUN);
         }
         BigDecimal claimed = TypedNumber.parsePositive(claim.value()).value();
         Limit limit = Limit.aboutSpeed(claimed, survey.rules().share(Rule.SPEED_TOLERANCE));
@@ -116,11 +116,11 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         boolean denied = claim.value().strip().toLowerCase(Locale.ROOT).startsWith("no");
         List<Run> reverse = survey.counting().stream().filter(r -> isReverse(survey, r.route())).toList();
         if (reverse.isEmpty()) {
-            return untested(claim, "claim.reverse-not-run");
+            return untested(claim, VerdictReason.CLAIM_REVERSE_NOT_RUN);
         }
         List<Integer> entries = reverse.stream().map(Run::entry).toList();
         boolean turned = reverse.stream().anyMatch(run -> run.outcome() == tallledger.core.coverage.Outcome.PROVEN);
-        Reason because = Reason.of(turned ? "claim.reverse-ran" : "claim.reverse-failed");
+        Reason because = Reason.of(turned ? VerdictReason.CLAIM_REVERSE_RAN : VerdictReason.CLAIM_REVERSE_FAILED);
         return new ClaimVerdict(claim, turned != denied ? Standing.UPHELD : Standing.CONTRADICTED, because, entries);
     }
 
@@ -128,7 +128,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         return survey.machine().train().isReverse(route);
     }
 
-    private static ClaimVerdict untested(Claim claim, String code) {
+    private static ClaimVerdict untested(Claim claim, VerdictReason code) {
         return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(code), List.of());
     }
 

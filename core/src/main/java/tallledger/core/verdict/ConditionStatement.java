@@ -61,9 +61,9 @@ public record ConditionStatement(List<Sentence> sentences) {
         strikes(survey, s);
         survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.drive().latest().containsKey(route))
                 .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(
-                        Reason.of("statement.refused", survey.machine().train().name(route), reason), List.of()))));
+                        Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
-        strays(survey).forEach((because, entries) -> s.add(new Sentence(Reason.of("statement.stray", entries.size(), because), entries)));
+        strays(survey).forEach((because, entries) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         return new ConditionStatement(List.copyOf(s));
     }
 
@@ -79,13 +79,13 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void coverage(SpindleSurvey survey, List<Sentence> s) {
         Coverage.Counts c = survey.coverage().counts();
         if (c.run() == 0) {
-            s.add(new Sentence(Reason.of("statement.none-run", c.all()), List.of()));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
         } else {
-            s.add(new Sentence(Reason.of("statement.coverage", c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
                     c.inferred(), c.open()), entries(survey.counting().stream().toList())));
         }
         if (c.sweeps() > 0) {
-            s.add(new Sentence(Reason.of("statement.sweeps", c.sweepsProven(), c.sweeps()),
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
                     entries(survey.counting().stream().filter(r -> survey.machine().train().isSweep(r.route())).toList())));
         }
     }
@@ -99,7 +99,7 @@ public record ConditionStatement(List<Sentence> sentences) {
             // As shown: two that round to one figure are one.
             boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
             boolean none = one && Math.round(percent(low.get()) * 10) == 0;
-            s.add(new Sentence(Reason.of(none ? "statement.deviation-none" : one ? "statement.deviation" : "statement.deviations", proven.size(), percent(low.get()), percent(high.get()),
+            s.add(new Sentence(Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE : one ? VerdictReason.STATEMENT_DEVIATION : VerdictReason.STATEMENT_DEVIATIONS, proven.size(), percent(low.get()), percent(high.get()),
                     tolerancePercent(survey)), entries(proven)));
         }
     }
@@ -108,9 +108,9 @@ public record ConditionStatement(List<Sentence> sentences) {
         for (Run run : survey.counting(Outcome.FAILED)) {
             String name = name(survey, run);
             run.record().symptoms().forEach(symptom -> s.add(new Sentence(
-                    Reason.of("statement.symptom." + symptom.name(), name, run.author()), List.of(run.entry()))));
+                    Reason.each(VerdictReason.STATEMENT_SYMPTOM, symptom, name, run.author()), List.of(run.entry()))));
             run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).ifPresent(j -> s.add(new Sentence(
-                    Reason.of("statement.outside", name, j.shown(), run.nominal().orElseThrow(), percent(run),
+                    Reason.of(VerdictReason.STATEMENT_OUTSIDE, name, j.shown(), run.nominal().orElseThrow(), percent(run),
                             tolerancePercent(survey), run.source()), List.of(run.entry()))));
         }
     }
@@ -118,26 +118,26 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void undecided(SpindleSurvey survey, List<Sentence> s) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
             s.add(new Sentence(run.judgement()
-                    .map(j -> Reason.of("statement.too-close", name(survey, run), j.because()))
-                    .orElseGet(() -> run.record().reading().map(r -> Reason.of("statement.nothing-to-compare", name(survey, run), Shown.of(r.rpm(), r.expanded(survey.rules()))))
-                            .orElse(Reason.of("statement.unread", name(survey, run)))), List.of(run.entry())));
+                    .map(j -> Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name(survey, run), j.because()))
+                    .orElseGet(() -> run.record().reading().map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run), Shown.of(r.rpm(), r.expanded(survey.rules()))))
+                            .orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name(survey, run)))), List.of(run.entry())));
         }
     }
 
     private static void shifts(SpindleSurvey survey, List<Sentence> s) {
         List<Run> noted = survey.counting().stream().filter(r -> r.record().shift().isPresent()).toList();
         if (noted.isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.shift-not-noted"), List.of()));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SHIFT_NOT_NOTED), List.of()));
             return;
         }
         List<Run> clean = noted.stream().filter(r -> r.record().shift().get() == ShiftFeel.ENGAGES_CLEAN).toList();
         if (!clean.isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.shift-clean", clean.size(), survey.latest().size()), entries(clean)));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()), entries(clean)));
         }
         for (ShiftFeel feel : List.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES)) {
             List<Run> runs = noted.stream().filter(r -> r.record().shift().get() == feel).toList();
             if (!runs.isEmpty()) {
-                s.add(new Sentence(Reason.of("statement.shift." + feel.name(), names(survey, runs)), entries(runs)));
+                s.add(new Sentence(Reason.each(VerdictReason.STATEMENT_SHIFT, feel, names(survey, runs)), entries(runs)));
             }
         }
     }
@@ -145,9 +145,9 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void noise(SpindleSurvey survey, List<Sentence> s) {
         List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
         if (!quiet.isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.quiet", quiet.size(), survey.latest().size(), names(survey, quiet)), entries(quiet)));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(), names(survey, quiet)), entries(quiet)));
         } else if (!survey.latest().isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.noise-not-noted"), List.of()));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
         }
     }
 
@@ -156,25 +156,25 @@ public record ConditionStatement(List<Sentence> sentences) {
             return;
         }
         List<Run> reverse = survey.counting().stream().filter(r -> survey.machine().train().isReverse(r.route())).toList();
-        s.add(reverse.isEmpty() ? new Sentence(Reason.of("statement.reverse-not-run"), List.of())
-                : new Sentence(Reason.of("statement.reverse", names(survey, reverse)), entries(reverse)));
+        s.add(reverse.isEmpty() ? new Sentence(Reason.of(VerdictReason.STATEMENT_REVERSE_NOT_RUN), List.of())
+                : new Sentence(Reason.of(VerdictReason.STATEMENT_REVERSE, names(survey, reverse)), entries(reverse)));
     }
 
     private static void checks(SpindleSurvey survey, List<Sentence> s) {
         survey.checks().values().forEach(c -> s.add(new Sentence(c.brake().map(b -> b.grade()
-                .map(g -> Reason.of("statement.brake-grade", c.seconds().orElseThrow(), g))
-                .orElse(Reason.of("statement.brake", c.seconds().orElseThrow(), survey.rules().graded(Rule.SPINDLE_STOP).workable())))
-                .orElse(Reason.of("statement.check." + c.check().name() + (c.good() ? ".good" : ".bad"))), List.of(c.entry()))));
+                .map(g -> Reason.of(VerdictReason.STATEMENT_BRAKE_GRADE, c.seconds().orElseThrow(), g))
+                .orElse(Reason.of(VerdictReason.STATEMENT_BRAKE, c.seconds().orElseThrow(), survey.rules().graded(Rule.SPINDLE_STOP).workable())))
+                .orElse(Reason.each(c.good() ? VerdictReason.STATEMENT_CHECK_GOOD : VerdictReason.STATEMENT_CHECK_BAD, c.check())), List.of(c.entry()))));
         if (!survey.uncheckedDrive().isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.unchecked", survey.uncheckedDrive()), List.of()));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_UNCHECKED, survey.uncheckedDrive()), List.of()));
         }
     }
 
     private static void repairs(SpindleSurvey survey, List<Sentence> s) {
         survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(
-                Reason.of("statement.repaired", p.stage() + " " + p.label(), r.what()), List.of(r.entry())))));
+                Reason.of(VerdictReason.STATEMENT_REPAIRED, p.stage() + " " + p.label(), r.what()), List.of(r.entry())))));
         if (!survey.repeats().isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.to-repeat", String.join(", ", survey.repeats().stream()
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
                     .map(survey.machine().train()::name).toList())), List.of()));
         }
     }
@@ -182,19 +182,19 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void untested(SpindleSurvey survey, List<Sentence> s) {
         String inferred = ClaimVerdict.names(survey, Mark.INFERRED);
         if (!inferred.isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.inferred", inferred), entries(survey.counting(Outcome.PROVEN))));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_INFERRED, inferred), entries(survey.counting(Outcome.PROVEN))));
         }
         String open = ClaimVerdict.names(survey, Mark.OPEN);
         if (!open.isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.open", open), List.of()));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_OPEN, open), List.of()));
         }
-        survey.passed().forEach((route, why) -> s.add(new Sentence(Reason.of("statement.passed",
+        survey.passed().forEach((route, why) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_PASSED,
                 survey.machine().train().name(route), why.what()), List.of(why.entry()))));
     }
 
     private static void strikes(Survey survey, List<Sentence> s) {
         if (!survey.struck().isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.struck", survey.struck().size()),
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STRUCK, survey.struck().size()),
                     survey.struck().values().stream().map(Entry::sequence).sorted().toList()));
         }
     }

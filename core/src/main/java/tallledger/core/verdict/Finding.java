@@ -37,23 +37,23 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
         for (Run run : survey.counting()) {
             String name = survey.machine().train().name(run.route());
             for (Symptom symptom : run.record().symptoms()) {
-                findings.add(new Finding(severity(symptom), Reason.of("finding.symptom." + symptom.name(), name), List.of(run.entry())));
+                findings.add(new Finding(severity(symptom), Reason.each(VerdictReason.FINDING_SYMPTOM, symptom, name), List.of(run.entry())));
             }
             run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).ifPresent(j -> findings.add(new Finding(
-                    Severity.SOON, Reason.of("finding.speed", name, j.shown(), run.nominal().orElseThrow(),
+                    Severity.SOON, Reason.of(VerdictReason.FINDING_SPEED, name, j.shown(), run.nominal().orElseThrow(),
                     run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()), List.of(run.entry()))));
             run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s)).ifPresent(s ->
                     findings.add(new Finding(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH,
-                            Reason.of("finding.shift." + s.name(), name), List.of(run.entry()))));
+                            Reason.each(VerdictReason.FINDING_SHIFT, s, name), List.of(run.entry()))));
             if (run.outcome() == Outcome.UNDECIDED && run.judgement().isPresent()) {
-                findings.add(new Finding(Severity.NOTE, Reason.of("finding.too-close", name, run.judgement().get().because()),
+                findings.add(new Finding(Severity.NOTE, Reason.of(VerdictReason.FINDING_TOO_CLOSE, name, run.judgement().get().because()),
                         List.of(run.entry())));
             }
         }
         survey.checks().values().stream().filter(CheckResult::isBad).forEach(c -> findings.add(new Finding(
                 c.check() == DriveCheck.JOG ? Severity.LIVE_WITH : Severity.BEFORE_USE,
-                c.seconds().isPresent() ? Reason.of("finding.check-seconds." + c.check().name(), c.seconds().get())
-                        : Reason.of("finding.check." + c.check().name()), List.of(c.entry()))));
+                c.seconds().isPresent() ? Reason.each(VerdictReason.FINDING_CHECK_SECONDS, c.check(), c.seconds().get())
+                        : Reason.each(VerdictReason.FINDING_CHECK, c.check()), List.of(c.entry()))));
         return findings;
     }
 
@@ -65,7 +65,7 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
             if (result.isBad() && !ofDrive) {
                 findings.add(new Finding(result.severity(), what(result), List.of(result.entry())));
             } else if (result.outcome() == Outcome.UNDECIDED) {
-                findings.add(new Finding(Severity.NOTE, Reason.of("finding.step-close", result.step().name(), result.judgement().because()), List.of(result.entry())));
+                findings.add(new Finding(Severity.NOTE, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(), result.judgement().because()), List.of(result.entry())));
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken.what(), List.of(broken.entry()))));
@@ -79,7 +79,7 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
         if (!result.remark().isEmpty()) {
             said.add(result.remark());
         }
-        return said.isEmpty() ? Reason.of("finding.step", result.step().name()) : Reason.of("finding.step-because", result.step().name(), said);
+        return said.isEmpty() ? Reason.of(VerdictReason.FINDING_STEP, result.step().name()) : Reason.of(VerdictReason.FINDING_STEP_BECAUSE, result.step().name(), said);
     }
 
     private static Severity severity(Symptom symptom) {

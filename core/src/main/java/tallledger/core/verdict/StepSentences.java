@@ -33,13 +33,13 @@ final class StepSentences {
         List<StepResult> results = survey.steps().latest().values().stream().filter(r -> !(r.step().recording() instanceof SpindleCheck)).toList();
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
-                Reason.of("statement.step-close", r.step().name(), r.judgement().because()), List.of(r.entry()))));
+                Reason.of(VerdictReason.STATEMENT_STEP_CLOSE, r.step().name(), r.judgement().because()), List.of(r.entry()))));
         grades(results, s);
-        survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Reason.of("statement.system-repaired",
+        survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
                 system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
         again(survey.steps(), s);
         survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
-                Reason.of("statement.step-passed", step.name(), why.what()), List.of(why.entry())))));
+                Reason.of(VerdictReason.STATEMENT_STEP_PASSED, step.name(), why.what()), List.of(why.entry())))));
         open(survey.steps(), s);
         kit(survey.steps(), s);
         return s;
@@ -49,7 +49,7 @@ final class StepSentences {
         List<Step> all = ledger.inScope();
         List<StepResult> done = List.copyOf(ledger.latest().values());
         int spared = (int) all.stream().filter(ledger::isSpared).count();
-        s.add(new Sentence(Reason.of("statement.steps", done.size(), all.size(), count(done, Outcome.PROVEN), count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
+        s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), count(done, Outcome.PROVEN), count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
                 spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size()), done.stream().map(StepResult::entry).sorted().toList()));
     }
 
@@ -62,14 +62,14 @@ final class StepSentences {
         if (!r.remark().isEmpty()) {
             said.add(r.remark());
         }
-        return new Sentence(said.isEmpty() ? Reason.of("statement.step-bad", r.step().name(), r.author())
-                : Reason.of("statement.step-bad-because", r.step().name(), r.author(), said), List.of(r.entry()));
+        return new Sentence(said.isEmpty() ? Reason.of(VerdictReason.STATEMENT_STEP_BAD, r.step().name(), r.author())
+                : Reason.of(VerdictReason.STATEMENT_STEP_BAD_BECAUSE, r.step().name(), r.author(), said), List.of(r.entry()));
     }
 
     private static void grades(List<StepResult> results, List<Sentence> s) {
         Map<Grade, List<StepResult>> byGrade = new EnumMap<>(Grade.class);
         results.stream().filter(r -> !r.isBad()).forEach(r -> r.judgement().grade().ifPresent(g -> byGrade.computeIfAbsent(g, k -> new ArrayList<>()).add(r)));
-        byGrade.forEach((grade, reached) -> s.add(new Sentence(Reason.of("statement.grade", grade, reached.stream().map(r -> (Object) r.step().name()).toList()),
+        byGrade.forEach((grade, reached) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_GRADE, grade, reached.stream().map(r -> (Object) r.step().name()).toList()),
                 reached.stream().map(StepResult::entry).sorted().toList())));
     }
 
@@ -77,7 +77,7 @@ final class StepSentences {
         List<Object> names = new ArrayList<>();
         ledger.repeats().forEach(id -> ledger.step(id).ifPresent(step -> names.add(step.name())));
         if (!names.isEmpty()) {
-            s.add(new Sentence(Reason.of("statement.steps-again", names), List.of()));
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STEPS_AGAIN, names), List.of()));
         }
     }
 
@@ -85,7 +85,7 @@ final class StepSentences {
         for (Phase phase : Phase.values()) {
             List<Object> names = new ArrayList<>(ledger.open().stream().filter(step -> step.phase() == phase).map(Step::name).toList());
             if (!names.isEmpty()) {
-                s.add(new Sentence(Reason.of("statement.steps-open", phase, names), List.of()));
+                s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STEPS_OPEN, phase, names), List.of()));
             }
         }
     }
@@ -94,7 +94,7 @@ final class StepSentences {
         if (!ledger.kit().items().isEmpty()) {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
-            s.add(new Sentence(Reason.of(missing.isEmpty() ? "statement.kit" : "statement.kit-missing", sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
+            s.add(new Sentence(Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING, sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
         }
         ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.what().says(ledger.rules()), List.of(lift.entry()))));
     }

@@ -38,6 +38,6 @@ class JudgementTest {
 
     @Test
     void onTheLimitNoGaugeSettlesIt() {
-        assertThat(Judgement.of(new BigDecimal("106"), 1, LIMIT).because().arguments().get(2)).isEqualTo(Reason.of("settles.nothing"));
+        assertThat(Judgement.of(new BigDecimal("106"), 1, LIMIT).because().arguments().get(2)).isEqualTo(Reason.named("settles.nothing"));
     }
 }

@@ -97,9 +97,9 @@ class UncertaintyTest {
 
     @Test
     void whatWouldSettleItIsSaid() {
-        assertThat(BACKLASH.settles(0.0165, "mm")).isEqualTo(Reason.of("settles.repeats", 10, new BigDecimal("0.016"), "mm"));
-        assertThat(BACKLASH.settles(0.008, "mm")).isEqualTo(Reason.of("settles.gauge", new BigDecimal("0.008"), "mm"));
-        assertThat(BACKLASH.settles(0, "mm")).isEqualTo(Reason.of("settles.nothing"));
+        assertThat(BACKLASH.settles(0.0165, "mm")).isEqualTo(Reason.named("settles.repeats", 10, new BigDecimal("0.016"), "mm"));
+        assertThat(BACKLASH.settles(0.008, "mm")).isEqualTo(Reason.named("settles.gauge", new BigDecimal("0.008"), "mm"));
+        assertThat(BACKLASH.settles(0, "mm")).isEqualTo(Reason.named("settles.nothing"));
     }
 
     /** 0.12 ± 0.05: not proven below 0.15, proven below 0.40. */

@@ -54,9 +54,9 @@ class SupplyTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"ROTARY_CONVERTER, 4, false, supply.size-right.converter", "ROTARY_CONVERTER, 3, false, supply.size-small.converter",
-        "ROTARY_CONVERTER, 5.5, true, supply.size-small.heavy", "ROTARY_CONVERTER, 8, true, supply.size-right.heavy", "INVERTER, 9, true, supply.size-right.inverter",
-        "INVERTER, 8, false, supply.size-small.inverter", "INVERTER, '', false, supply.size-unknown.INVERTER"})
+    @CsvSource({"ROTARY_CONVERTER, 4, false, supply.size-right.CONVERTER", "ROTARY_CONVERTER, 3, false, supply.size-small.CONVERTER",
+        "ROTARY_CONVERTER, 5.5, true, supply.size-small.HEAVY", "ROTARY_CONVERTER, 8, true, supply.size-right.HEAVY", "INVERTER, 9, true, supply.size-right.INVERTER",
+        "INVERTER, 8, false, supply.size-small.INVERTER", "INVERTER, '', false, supply.size-unknown.INVERTER"})
     void aConverterIsSizedByTheMotorAndAnInverterByItsCurrent(Source source, String rating, boolean heavy, String code) {
         assertThat(codes(reading("400 400 400", "50", source, rating), heavy ? HEAVY : PLATE)).contains(code);
     }

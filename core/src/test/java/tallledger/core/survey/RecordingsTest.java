@@ -202,7 +202,7 @@ class RecordingsTest {
         assertThat(stops.worse()).contains(Severity.STOP_USE);
         StepJudgement small = judge(supply, "source=ROTARY_CONVERTER|rating=5.5|l12=401|l23=399|l31=400|measuredBy=E. Lect");
         assertThat(small.worse()).as("too small a converter is put right before use").isEmpty();
-        assertThat(small.because()).extracting(r -> r.code()).containsExactly("supply.size-small.heavy", "supply.electrician");
+        assertThat(small.because()).extracting(r -> r.code()).containsExactly("supply.size-small.HEAVY", "supply.electrician");
         assertThat(refused(supply, "source=MAINS|l12=400|l23=400|measuredBy=x")).isEqualTo("l31 supply.two-volts");
         assertThat(refused(supply, "source=MAINS|l12=400|l23=400|l31=400")).isEqualTo("measuredBy supply.measured-by");
         assertThat(refused(supply, "source=WINDMILL|l12=400|measuredBy=x")).isEqualTo("source choice.unknown");

@@ -118,11 +118,11 @@ class StandsByItselfTest {
 
     @Test
     void aReasonOutlivesItsEntry() {
-        Reason reason = Reason.of("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Grade.SOUND, new BigDecimal("0.10"),
-                List.of(Reason.of("inner", 3), "text"), 2.5);
+        Reason reason = Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Grade.SOUND, new BigDecimal("0.10"),
+                List.of(Reason.named("inner", 3), "text"), 2.5);
         Reason read = WrittenReason.read(new Payload(WrittenReason.write(reason)));
-        assertThat(read).isEqualTo(Reason.of("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Reason.of("Grade.SOUND"),
-                new BigDecimal("0.10"), List.of(Reason.of("inner", 3), "text"), new BigDecimal("2.5")));
+        assertThat(read).isEqualTo(Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Reason.named("Grade.SOUND"),
+                new BigDecimal("0.10"), List.of(Reason.named("inner", 3), "text"), new BigDecimal("2.5")));
     }
 
     private static House with(Rule rule, String... figures) {

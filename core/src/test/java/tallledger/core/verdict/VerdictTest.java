@@ -115,7 +115,7 @@ class VerdictTest {
     void checksAreSaidWithTheirOutcome() {
         write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, false, "", "runs on"));
         write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "12.1", ""));
-        assertThat(said()).contains("statement.check.JOG.bad", "statement.brake");
+        assertThat(said()).contains("statement.check-bad.JOG", "statement.brake");
         assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
     }
 

@@ -1,5 +1,6 @@
 package tallledger.web.entries;
 
+import tallledger.web.words.WebReason;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -46,7 +47,7 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
         List<Entry> chosen = new ArrayList<>(all.stream().filter(asked::lets).toList());
         Collections.reverse(chosen);
         Optional<Integer> number = number(asked.at).filter(n -> n >= 1 && n <= survey.head());
-        Optional<Reason> refused = asked.at.isBlank() || number.isPresent() ? Optional.empty() : Optional.of(Reason.of("entries.none", asked.at.strip(), survey.head()));
+        Optional<Reason> refused = asked.at.isBlank() || number.isPresent() ? Optional.empty() : Optional.of(Reason.of(WebReason.ENTRIES_NONE, asked.at.strip(), survey.head()));
         // The entry asked for, or the next older one that the filter lets through.
         int from = number.map(n -> place(chosen, n) / A_PAGE * A_PAGE).or(() -> number(asked.from).map(n -> place(chosen, n))).orElse(0);
         int to = Math.min(chosen.size(), from + A_PAGE);
@@ -62,8 +63,8 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
 
     /** How much of the ledger this is. */
     public Reason says(int all) {
-        return chosen < all ? Reason.of("entries.shown", lines.size(), chosen, all) : lines.size() < all ? Reason.of("entries.page", lines.size(), all)
-                : Reason.of("entries.all", all);
+        return chosen < all ? Reason.of(WebReason.ENTRIES_SHOWN, lines.size(), chosen, all) : lines.size() < all ? Reason.of(WebReason.ENTRIES_PAGE, lines.size(), all)
+                : Reason.of(WebReason.ENTRIES_ALL, all);
     }
 
     private static Optional<Integer> number(String typed) {

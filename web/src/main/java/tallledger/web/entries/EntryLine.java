@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
@@ -72,7 +73,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     }
 
     private static String both(JudgedThen then, Outcome now, Optional<Grade> grade, Words words) {
-        return words.say("entry.judged-otherwise", called(then.outcome(), then.grade(), words), then.because(), called(now, grade, words));
+        return words.say("entry.judged-otherwise", called(then.outcome(), then.grade(), words), joined(then.because(), words), called(now, grade, words));
     }
 
     private static String called(Outcome outcome, Optional<Grade> grade, Words words) {
@@ -96,5 +97,9 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                 .or(() -> survey.core().decoded().event(entry.sequence()).filter(Event.Repaired.class::isInstance).map(Event.Repaired.class::cast)
                         .flatMap(repaired -> repaired.part().system()).map(system -> words.say(system.words(survey.core().machine().fitOut()))))
                 .orElse(entry.step());
+    }
+
+    private static String joined(List<Reason> because, Words words) {
+        return because.stream().map(words::kept).collect(Collectors.joining(" "));
     }
 }

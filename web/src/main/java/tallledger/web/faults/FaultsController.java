@@ -1,5 +1,6 @@
 package tallledger.web.faults;
 
+import tallledger.core.reason.CommonReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -80,7 +81,7 @@ class FaultsController {
     private Optional<Draft> repaired(Survey survey, Typed typed) {
         Optional<Part> part = part(survey, typed.get("part"));
         if (part.isEmpty()) {
-            typed.refuse("part", Reason.of("choice.unknown"));
+            typed.refuse("part", Reason.of(CommonReason.CHOICE_UNKNOWN));
         }
         return part.flatMap(p -> typed.attempt("what", () -> SurveyEntries.repaired(survey.by(clock, typed.get("author")), p, typed.get("what"))));
     }

@@ -1,5 +1,7 @@
 package tallledger.web.fitout;
 
+import tallledger.web.words.WebReason;
+import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
@@ -59,7 +61,7 @@ class FitOutController {
             return page(machine, typed, submission, model);
         }
         if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
         Optional<FitOut> fitOut = FitOutForm.read(typed, machine.description());
         if (fitOut.isEmpty() || !typed.isClean()) {
@@ -72,7 +74,7 @@ class FitOutController {
             return "redirect:/machines/" + id;
         } catch (MovedOn moved) {
             response.setStatus(409);
-            typed.refuse("form", Reason.of("machine.moved-on", moved.head()));
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
             return page(machine, typed, new Submission(submission.key(), moved.head()), model);
         } catch (NotKept not) {
             response.setStatus(503);

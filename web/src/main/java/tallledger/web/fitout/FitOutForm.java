@@ -1,5 +1,6 @@
 package tallledger.web.fitout;
 
+import tallledger.core.family.FamilyReason;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -35,7 +36,7 @@ final class FitOutForm {
             }
         }
         if (rows(typed) > FitOut.MOST_AXES && axes.size() > FitOut.MOST_AXES) {
-            typed.refuse("axes", Reason.of("axes.many", axes.size(), FitOut.MOST_AXES));
+            typed.refuse("axes", Reason.of(FamilyReason.AXES_MANY, axes.size(), FitOut.MOST_AXES));
         }
         Set<Feature> features = new HashSet<>();
         typed.all("feature").forEach(name -> Stream.of(Feature.values()).filter(f -> f.name().equals(name)).forEach(features::add));

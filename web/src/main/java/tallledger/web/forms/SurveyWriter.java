@@ -1,5 +1,7 @@
 package tallledger.web.forms;
 
+import tallledger.web.words.WebReason;
+import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.function.Function;
@@ -59,7 +61,7 @@ public class SurveyWriter {
             return next.apply(already.get());
         }
         if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
         Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d);
         if (draft.isEmpty() || !typed.isClean()) {
@@ -72,7 +74,7 @@ public class SurveyWriter {
             return next.apply(entry);
         } catch (MovedOn moved) {
             response.setStatus(409);
-            typed.refuse("form", Reason.of("survey.moved-on", moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
+            typed.refuse("form", Reason.of(WebReason.SURVEY_MOVED_ON, moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
             Survey now = shelves.survey(survey.id());
             return page.show(now, typed, new Submission(submission.key(), now.head()));
         } catch (NotKept not) {

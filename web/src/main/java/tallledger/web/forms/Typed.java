@@ -1,5 +1,6 @@
 package tallledger.web.forms;
 
+import tallledger.core.reason.CommonReason;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -93,7 +94,7 @@ public class Typed {
     public <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
         Optional<E> found = Stream.of(type.getEnumConstants()).filter(c -> c.name().equals(get(field))).findFirst();
         if (found.isEmpty()) {
-            refuse(field, Reason.of("choice.unknown"));
+            refuse(field, Reason.of(CommonReason.CHOICE_UNKNOWN));
         }
         return found;
     }

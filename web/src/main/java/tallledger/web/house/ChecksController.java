@@ -1,5 +1,6 @@
 package tallledger.web.house;
 
+import tallledger.core.house.HouseReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -109,7 +110,7 @@ class ChecksController {
 
     /** The row the form was opened with. */
     private static Check was(Typed typed) {
-        return ChecksTable.parse(ChecksTable.write(List.of()) + typed.get("was")).stream().findFirst().orElseThrow(() -> Refused.because("check.row-gone"));
+        return ChecksTable.parse(ChecksTable.write(List.of()) + typed.get("was")).stream().findFirst().orElseThrow(() -> Refused.because(HouseReason.CHECK_ROW_GONE));
     }
 
     private Optional<Check> check(Typed typed) {

@@ -1,5 +1,7 @@
 package tallledger.web.house;
 
+import tallledger.core.house.HouseReason;
+import tallledger.core.reason.CommonReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
@@ -56,7 +58,7 @@ class HouseController {
         Typed typed = Typed.of(fields);
         Optional<Rule> rule = Rule.named(name);
         if (rule.isEmpty()) {
-            typed.refuse("form", Reason.of("rule.unknown", name));
+            typed.refuse("form", Reason.of(HouseReason.RULE_UNKNOWN, name));
             response.setStatus(404);
             return numbers(model, rule, typed, Submission.fresh(houses.head()), Optional.empty());
         }
@@ -106,7 +108,7 @@ class HouseController {
         Typed typed = Typed.of(fields);
         Optional<Catalogue.Usual> step = usual(code);
         if (step.isEmpty()) {
-            typed.refuse("form", Reason.of("rule.unknown", code));
+            typed.refuse("form", Reason.of(HouseReason.RULE_UNKNOWN, code));
             response.setStatus(404);
             return times(model, step, typed, Submission.fresh(houses.head()));
         }
@@ -118,7 +120,7 @@ class HouseController {
         try {
             return TypedNumber.parsePositive(typed.get("seconds")).value().intValueExact();
         } catch (ArithmeticException part) {
-            throw Refused.because("value.whole", typed.get("seconds")).at("seconds");
+            throw Refused.because(CommonReason.VALUE_WHOLE, typed.get("seconds")).at("seconds");
         } catch (Refused refused) {
             throw refused.at("seconds");
         }

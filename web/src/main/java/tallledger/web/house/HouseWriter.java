@@ -1,5 +1,7 @@
 package tallledger.web.house;
 
+import tallledger.web.words.WebReason;
+import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -52,7 +54,7 @@ class HouseWriter {
         Optional<HouseChange> read = typed.attempt("form", change);
         boolean saves = !typed.get("act").equals("look");
         if (saves && !typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
         Optional<House> then = read.flatMap(c -> typed.attempt("form", () -> houses.book().with(c)));
         Optional<Preview.Found> found = then.filter(h -> looks).map(h -> preview.of(h, typed.wholeOr("from", 0)));
@@ -70,7 +72,7 @@ class HouseWriter {
             return "redirect:" + to;
         } catch (MovedOn moved) {
             response.setStatus(409);
-            typed.refuse("form", Reason.of("house.moved-on", moved.head() - moved.seen()));
+            typed.refuse("form", Reason.of(WebReason.HOUSE_MOVED_ON, moved.head() - moved.seen()));
             return page.show(typed, new Submission(submission.key(), moved.head()), found);
         } catch (NotKept not) {
             response.setStatus(503);

@@ -1,5 +1,7 @@
 package tallledger.web.machine;
 
+import tallledger.web.words.WebReason;
+import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -166,7 +168,7 @@ class MachineController {
             return rework(machine, typed, model, submission);
         }
         if (!typed.has("author")) {
-            typed.refuse("author", Reason.of("author.missing"));
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
         Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description), houses.newest().rules());
         if (description.isEmpty() || !typed.isClean()) {
@@ -184,7 +186,7 @@ class MachineController {
             return "redirect:/machines/" + id;
         } catch (MovedOn moved) {
             response.setStatus(409);
-            typed.refuse("form", Reason.of("machine.moved-on", moved.head()));
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
             return form(model, machine, typed, new Submission(submission.key(), moved.head()), leversOf(typed));
         } catch (NotKept not) {
             response.setStatus(503);

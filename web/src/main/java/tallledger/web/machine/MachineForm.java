@@ -1,5 +1,8 @@
 package tallledger.web.machine;
 
+import tallledger.core.reason.CommonReason;
+import tallledger.web.words.WebReason;
+import tallledger.core.drive.DriveReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -77,12 +80,12 @@ final class MachineForm {
                     .filter(stage -> lever.isEmpty() || stage.name().equals(lever))
                     .filter(stage -> stage.positions().stream().anyMatch(p -> p.label().equals(label))).toList();
             if (having.size() != 1) {
-                throw Refused.because(having.isEmpty() ? "interlock.none" : "interlock.several", line, label);
+                throw Refused.because(having.isEmpty() ? WebReason.INTERLOCK_NONE : WebReason.INTERLOCK_SEVERAL, line, label);
             }
             positions.put(having.get(0).name(), label);
         }
         if (positions.size() < 2) {
-            throw Refused.because("interlock.single", line);
+            throw Refused.because(WebReason.INTERLOCK_SINGLE, line);
         }
         return new Exclusion(positions);
     }
@@ -137,7 +140,7 @@ final class MachineForm {
         var family = typed.choice("family", tallledger.core.family.Family.class);
         List.of("name", "maker", "model", "serial", "year", "seenAt", "offeredBy").forEach(field -> {
             if (typed.get(field).length() > Identity.LONGEST) {
-                typed.refuse(field, Reason.of("text.long", typed.get(field).length(), Identity.LONGEST));
+                typed.refuse(field, Reason.of(CommonReason.TEXT_LONG, typed.get(field).length(), Identity.LONGEST));
             }
         });
         return family.flatMap(f -> typed.attempt("name", () -> new Identity(typed.get("name"), typed.get("maker").strip(),
@@ -173,7 +176,7 @@ final class MachineForm {
         }
         long cells = levers.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * b);
         if (cells > DriveTrain.MOST_COMBINATIONS) {
-            typed.refuse("feedLevers", Reason.of("train.too-many", cells, DriveTrain.MOST_COMBINATIONS));
+            typed.refuse("feedLevers", Reason.of(DriveReason.TRAIN_TOO_MANY, cells, DriveTrain.MOST_COMBINATIONS));
             return List.of();
         }
         return typed.isWrong("feedLevers") ? List.of() : levers;
@@ -183,7 +186,7 @@ final class MachineForm {
     private static Lever feedLever(String line) {
         int colon = line.indexOf(':');
         if (colon < 1) {
-            throw Refused.because("feed.lever", line.length() > 40 ? line.substring(0, 40) : line);
+            throw Refused.because(WebReason.FEED_LEVER, line.length() > 40 ? line.substring(0, 40) : line);
         }
         List<Position> positions = StageReader.labels(line.substring(colon + 1)).stream()
                 .map(label -> new Position(label, new Transmission.Unknown())).toList();
@@ -194,7 +197,7 @@ final class MachineForm {
     private static Optional<SpeedPlate> plate(Typed typed, List<Lever> levers, String prefix) {
         if (!typed.get(prefix + "shape").equals(PlateGrid.shapeOf(levers))) {
             PlateGrid.reshape(typed, levers, prefix);
-            typed.refuse(prefix.isEmpty() ? "stages" : "feedLevers", Reason.of("plate.not-laid-out"));
+            typed.refuse(prefix.isEmpty() ? "stages" : "feedLevers", Reason.of(WebReason.PLATE_NOT_LAID_OUT));
             return Optional.empty();
         }
         List<List<String>> keys = SpeedPlate.keysOf(levers);

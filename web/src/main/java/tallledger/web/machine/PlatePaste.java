@@ -1,5 +1,6 @@
 package tallledger.web.machine;
 
+import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayList;
@@ -27,11 +28,11 @@ final class PlatePaste {
     /** Cell texts by key. */
     static Map<List<String>, String> read(String text, List<Lever> levers) {
         if (text.length() > LONGEST) {
-            throw Refused.because("paste.long", text.length(), LONGEST);
+            throw Refused.because(WebReason.PASTE_LONG, text.length(), LONGEST);
         }
         List<List<String>> rows = rows(text);
         if (rows.isEmpty()) {
-            throw Refused.because("paste.empty");
+            throw Refused.because(WebReason.PASTE_EMPTY);
         }
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         boolean list = rows.stream().allMatch(row -> row.size() == levers.size() + 1)
@@ -47,10 +48,10 @@ final class PlatePaste {
                 if (r == 0) {
                     continue;
                 }
-                throw Refused.because("paste.stray", r + 1, String.join(" ", key));
+                throw Refused.because(WebReason.PASTE_STRAY, r + 1, String.join(" ", key));
             }
             if (cells.put(List.copyOf(key), rows.get(r).get(levers)) != null) {
-                throw Refused.because("paste.repeated", String.join(" ", key));
+                throw Refused.because(WebReason.PASTE_REPEATED, String.join(" ", key));
             }
         }
         return cells;
@@ -61,14 +62,14 @@ final class PlatePaste {
         int wanted = keys.size() / columns;
         List<List<String>> body = rows.size() == wanted + 1 ? rows.subList(1, rows.size()) : rows;
         if (body.size() != wanted) {
-            throw Refused.because("paste.rows", rows.size(), wanted);
+            throw Refused.because(WebReason.PASTE_ROWS, rows.size(), wanted);
         }
         Map<List<String>, String> cells = new HashMap<>();
         for (int r = 0; r < wanted; r++) {
             List<String> row = body.get(r);
             int labels = row.size() - columns;
             if (labels < 0 || labels >= Math.max(levers.size(), 1)) {
-                throw Refused.because("paste.columns", r + 1, row.size(), columns);
+                throw Refused.because(WebReason.PASTE_COLUMNS, r + 1, row.size(), columns);
             }
             for (int c = 0; c < columns; c++) {
                 cells.put(keys.get(r * columns + c), row.get(labels + c));
@@ -89,7 +90,7 @@ final class PlatePaste {
             }
             return rows;
         } catch (IOException | java.io.UncheckedIOException broken) {
-            throw Refused.because("paste.broken");
+            throw Refused.because(WebReason.PASTE_BROKEN);
         }
     }
 }

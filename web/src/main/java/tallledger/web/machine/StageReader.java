@@ -1,5 +1,7 @@
 package tallledger.web.machine;
 
+import tallledger.core.drive.DriveReason;
+import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -38,7 +40,7 @@ final class StageReader {
         }
         String name = typed.get(row + ".name").strip();
         if (name.isEmpty()) {
-            typed.refuse(row + ".name", Refused.because("stage.name", Stage.LONGEST_NAME).reason());
+            typed.refuse(row + ".name", Refused.because(DriveReason.STAGE_NAME, Stage.LONGEST_NAME).reason());
             return Optional.empty();
         }
         if (kind.get().slides()) {
@@ -83,7 +85,7 @@ final class StageReader {
 
     private static String label(String label) {
         if (label.contains("|")) {
-            throw Refused.because("position.bar", label);
+            throw Refused.because(WebReason.POSITION_BAR, label);
         }
         return label;
     }
@@ -94,7 +96,7 @@ final class StageReader {
             return java.util.Collections.nCopies(wanted, new Transmission.Unknown());
         }
         if (parts.size() != wanted) {
-            throw Refused.because("stage.values-count", parts.size(), wanted);
+            throw Refused.because(WebReason.STAGE_VALUES_COUNT, parts.size(), wanted);
         }
         return parts.stream().map(part -> transmission(kind, part)).toList();
     }
@@ -123,7 +125,7 @@ final class StageReader {
     private static int teeth(String text) {
         BigDecimal teeth = TypedNumber.parse(text).value();
         if (teeth.stripTrailingZeros().scale() > 0) {
-            throw Refused.because("teeth.fraction", text);
+            throw Refused.because(WebReason.TEETH_FRACTION, text);
         }
         return teeth.min(BigDecimal.valueOf(Integer.MAX_VALUE)).intValue();
     }
@@ -131,7 +133,7 @@ final class StageReader {
     private static String[] twoEnds(String part) {
         String[] ends = part.split("/");
         if (ends.length != 2) {
-            throw Refused.because("stage.pair", part);
+            throw Refused.because(WebReason.STAGE_PAIR, part);
         }
         return ends;
     }
@@ -145,7 +147,7 @@ final class StageReader {
             return Optional.empty();
         }
         if (numbers.size() != wanted) {
-            throw Refused.because(kind == StageKind.INVERTER ? "stage.inverter" : "stage.variator", text.strip());
+            throw Refused.because(kind == StageKind.INVERTER ? WebReason.STAGE_INVERTER : WebReason.STAGE_VARIATOR, text.strip());
         }
         double base = kind == StageKind.INVERTER ? numbers.get(2) : 1;
         return Optional.of(new Span(numbers.get(0) / base, numbers.get(1) / base));

@@ -1,5 +1,6 @@
 package tallledger.web.photos;
 
+import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
@@ -19,7 +20,7 @@ class Darkroom {
         try {
             return Picture.of(sent.isPresent() ? sent.get().getBytes() : new byte[0]);
         } catch (IOException broken) {
-            throw Refused.because("photo.broken");
+            throw Refused.because(WebReason.PHOTO_BROKEN);
         } finally {
             one.release();
         }

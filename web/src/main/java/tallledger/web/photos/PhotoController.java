@@ -1,5 +1,7 @@
 package tallledger.web.photos;
 
+import tallledger.core.reason.CommonReason;
+import tallledger.web.words.WebReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -64,12 +66,12 @@ class PhotoController {
 
     private Optional<Draft> entry(Survey survey, Typed typed, Picture picture) {
         if (typed.get("caption").length() > LONGEST_CAPTION) {
-            typed.refuse("caption", Reason.of("text.long", typed.get("caption").length(), LONGEST_CAPTION));
+            typed.refuse("caption", Reason.of(CommonReason.TEXT_LONG, typed.get("caption").length(), LONGEST_CAPTION));
         }
         boolean known = typed.get("step").isEmpty() || survey.steps().step(typed.get("step")).isPresent()
                 || survey.folded().machine().train().routeByKey(typed.get("step")).isPresent();
         if (!known) {
-            typed.refuse("form", Reason.of("run.no-such-step"));
+            typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
         }
         String caption = typed.has("caption") ? typed.get("caption") : "photograph";
         return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(survey.by(clock, typed.get("author")), typed.get("step"),

@@ -1,5 +1,6 @@
 package tallledger.web.photos;
 
+import tallledger.web.words.WebReason;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.MetadataException;
@@ -49,21 +50,21 @@ record Picture(AttachmentRow whole, AttachmentRow small, int width, int height) 
     /** @throws Refused for what is no JPEG or PNG whatever it is called, too large, or broken */
     static Picture of(byte[] sent) {
         if (sent.length == 0) {
-            throw Refused.because("photo.missing");
+            throw Refused.because(WebReason.PHOTO_MISSING);
         }
         if (sent.length > MOST_BYTES) {
-            throw Refused.because("photo.large", sent.length / 1024 / 1024, MOST_BYTES / 1024 / 1024);
+            throw Refused.because(WebReason.PHOTO_LARGE, sent.length / 1024 / 1024, MOST_BYTES / 1024 / 1024);
         }
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             ImageReader reader = readers.hasNext() ? readers.next() : null;
             String format = reader == null ? "" : reader.getFormatName().toLowerCase(java.util.Locale.ROOT);
             if (!format.equals("jpeg") && !format.equals("png")) {
-                throw Refused.because("photo.type");
+                throw Refused.because(WebReason.PHOTO_TYPE);
             }
             reader.setInput(in, true, true);
             if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
-                throw Refused.because("photo.pixels", reader.getWidth(0), reader.getHeight(0), MOST_PIXELS / 1_000_000);
+                throw Refused.because(WebReason.PHOTO_PIXELS, reader.getWidth(0), reader.getHeight(0), MOST_PIXELS / 1_000_000);
             }
             BufferedImage upright = upright(read(reader), format.equals("jpeg") ? orientation(sent) : 1);
             return written(upright, format.equals("png") && upright.getColorModel().hasAlpha());
@@ -71,7 +72,7 @@ record Picture(AttachmentRow whole, AttachmentRow small, int width, int height) 
             if (broken instanceof Refused refused) {
                 throw refused;
             }
-            throw Refused.because("photo.broken");
+            throw Refused.because(WebReason.PHOTO_BROKEN);
         }
     }
 

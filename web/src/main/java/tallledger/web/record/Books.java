@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.web.words.WebReason;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -164,7 +165,7 @@ public class Books {
             BookRow book = book(bookId);
             Known have = known(book);
             have.broken.ifPresent(b -> {
-                throw new NotKept(Reason.of("store.broken", b.sequence(), b.because()));
+                throw new NotKept(Reason.of(WebReason.STORE_BROKEN, b.sequence(), b.because()));
             });
             if (have.last() != submission.seen()) {
                 throw new MovedOn(submission.seen(), have.last());

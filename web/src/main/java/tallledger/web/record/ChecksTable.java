@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringReader;
@@ -40,13 +41,13 @@ public final class ChecksTable {
     /** @throws Refused naming the line that cannot be read */
     public static List<Check> parse(String csv) {
         if (csv.length() > LONGEST) {
-            throw Refused.because("paste.long", csv.length(), LONGEST);
+            throw Refused.because(WebReason.PASTE_LONG, csv.length(), LONGEST);
         }
         CSVFormat format = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).setIgnoreEmptyLines(true).get();
         try (CSVParser parser = CSVParser.parse(new StringReader(csv), format)) {
             for (String column : COLUMNS) {
                 if (!parser.getHeaderNames().contains(column)) {
-                    throw Refused.because("check.column", column);
+                    throw Refused.because(WebReason.CHECK_COLUMN, column);
                 }
             }
             List<Check> checks = new ArrayList<>();
@@ -55,7 +56,7 @@ public final class ChecksTable {
             }
             return checks;
         } catch (IOException | UncheckedIOException broken) {
-            throw Refused.because("paste.broken");
+            throw Refused.because(WebReason.PASTE_BROKEN);
         }
     }
 
@@ -63,16 +64,16 @@ public final class ChecksTable {
         try {
             return row(record.get("symptom"), record.get("element"), record.get("check"), record.get("low"), record.get("likely"), record.get("high"));
         } catch (Refused refused) {
-            throw Refused.because("check.line", record.getRecordNumber() + 1, refused.reason());
+            throw Refused.because(WebReason.CHECK_LINE, record.getRecordNumber() + 1, refused.reason());
         } catch (IllegalArgumentException shortLine) {
-            throw Refused.because("check.short", record.getRecordNumber() + 1);
+            throw Refused.because(WebReason.CHECK_SHORT, record.getRecordNumber() + 1);
         }
     }
 
     /** One row as typed. @throws Refused naming the field that cannot be read */
     public static Check row(String about, String element, String what, String low, String likely, String high) {
         if (!subjects().contains(about)) {
-            throw Refused.because("check.symptom", about).at("about");
+            throw Refused.because(WebReason.CHECK_SYMPTOM, about).at("about");
         }
         return Check.of(about, element, what.strip(), cost(low, "low"), cost(likely, "likely"), cost(high, "high"));
     }

@@ -1,5 +1,7 @@
 package tallledger.web.record;
 
+import tallledger.core.reason.CommonReason;
+import tallledger.web.words.WebReason;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -37,18 +39,18 @@ class EntryCodec {
     Entry entry(EntryRow row) {
         try {
             if (row.format() < Entry.OLDEST_FORMAT || row.format() > Entry.FORMAT) {
-                return damaged(row, Reason.of("stray.format", row.format(), Entry.FORMAT));
+                return damaged(row, Reason.of(WebReason.STRAY_FORMAT, row.format(), Entry.FORMAT));
             }
             By by = new By(Instant.parse(row.at()), row.format() == 1 ? ZoneOffset.UTC : ZoneId.of(row.zone()), new Author(row.author(), row.role()));
             Draft draft = new Draft(by, row.kind(), row.step(), json.readValue(row.payload(), TREE), List.of(json.readValue(row.attachments(), Attachment[].class)),
                     Optional.ofNullable(row.strikes()));
             return new Entry(row.format(), row.sequence(), draft, row.previous(), row.hash());
         } catch (DateTimeException badTime) {
-            return damaged(row, Reason.of("stray.time"));
+            return damaged(row, Reason.of(WebReason.STRAY_TIME));
         } catch (JacksonException | NullPointerException badContent) {
-            return damaged(row, Reason.of("stray.content"));
+            return damaged(row, Reason.of(WebReason.STRAY_CONTENT));
         } catch (RuntimeException unread) {
-            return damaged(row, Reason.of("stray.unreadable"));
+            return damaged(row, Reason.of(CommonReason.STRAY_UNREADABLE));
         }
     }
 

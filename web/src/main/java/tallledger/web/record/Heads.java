@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -47,8 +48,8 @@ public class Heads {
     public record Missing(long book, String title, int had, int has) {
 
         public Reason says() {
-            return has == 0 ? Reason.of("heads.book", book, had) : has < had ? Reason.of("heads.shorter", title, book, has, had)
-                    : Reason.of("heads.other", title, book, had);
+            return has == 0 ? Reason.of(WebReason.HEADS_BOOK, book, had) : has < had ? Reason.of(WebReason.HEADS_SHORTER, title, book, has, had)
+                    : Reason.of(WebReason.HEADS_OTHER, title, book, had);
         }
     }
 

@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.web.words.WebReason;
 import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -28,7 +29,7 @@ class Room {
     void check(long bytes) {
         long left = data.toFile().getUsableSpace();
         if (left < margin + COPIES * bytes) {
-            throw new NotKept(Reason.of("store.room", left / MEGABYTE, (margin + COPIES * bytes) / MEGABYTE));
+            throw new NotKept(Reason.of(WebReason.STORE_ROOM, left / MEGABYTE, (margin + COPIES * bytes) / MEGABYTE));
         }
     }
 }

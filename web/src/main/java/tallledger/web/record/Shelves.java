@@ -1,5 +1,7 @@
 package tallledger.web.record;
 
+import tallledger.core.reason.CommonReason;
+import tallledger.web.words.WebReason;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -188,7 +190,7 @@ public class Shelves {
         }
         int which = version;
         Machine machine = newest.map(description -> new Machine(book.getId(), which, description, entries, Map.copyOf(strays), books.broken(book)))
-                .orElseThrow(() -> new Unreadable(book.getId(), strays.values().stream().findFirst().orElse(Reason.of("stray.unreadable"))));
+                .orElseThrow(() -> new Unreadable(book.getId(), strays.values().stream().findFirst().orElse(Reason.of(CommonReason.STRAY_UNREADABLE))));
         machines.put(book.getId(), new Folded<>(machine.head(), machine));
         return machine;
     }
@@ -204,9 +206,9 @@ public class Shelves {
             description.speeds();
             return Optional.of(description);
         } catch (Refused refused) {
-            strays.put(entry.sequence(), Reason.of("stray.refused", refused.reason()));
+            strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_REFUSED, refused.reason()));
         } catch (RuntimeException unread) {
-            strays.put(entry.sequence(), Reason.of("stray.unreadable"));
+            strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_UNREADABLE));
         }
         return Optional.empty();
     }
@@ -232,17 +234,17 @@ public class Shelves {
                 judgedBy = candidate;
                 break;
             }
-            strays.add(new Stray(candidate.entry(), Reason.of("stray.version", candidate.version())));
+            strays.add(new Stray(candidate.entry(), Reason.of(WebReason.STRAY_VERSION, candidate.version())));
         }
         // Where no version it names can be read, the newest that can stands in, and every naming is a stray.
         JudgedBy by = judgedBy != null ? judgedBy : new JudgedBy(machine.version(), machine.hash(), entries.get(0));
         MachineDescription description = machine.version(by.version()).orElseThrow();
         Optional<Chain.Break> other = by.hash().equals(machine.entry(by.version()).orElseThrow().hash()) ? Optional.empty()
-                : Optional.of(new Chain.Break(by.entry().sequence(), Reason.of("chain.other-description", by.version())));
+                : Optional.of(new Chain.Break(by.entry().sequence(), Reason.of(WebReason.CHAIN_OTHER_DESCRIPTION, by.version())));
         Optional<JudgedBy> rules = rules(entries, strays);
         House house = houses.book().at(rules.map(JudgedBy::version).orElse(House.FIRST));
         Optional<Chain.Break> otherRules = rules.filter(r -> !r.hash().equals(house.hash()))
-                .map(r -> new Chain.Break(r.entry().sequence(), Reason.of("chain.other-rules", r.version())));
+                .map(r -> new Chain.Break(r.entry().sequence(), Reason.of(WebReason.CHAIN_OTHER_RULES, r.version())));
         tallledger.core.survey.Survey core = before.map(b -> b.judgedBy.version() == by.version() && b.rules == house.version() ? b.core.grown(entries)
                 : b.core.by(description, house, entries)).orElseGet(() -> tallledger.core.survey.Survey.fold(description, house, entries));
         return new Fold(by, house.version(), List.copyOf(strays), other.or(() -> otherRules), core);
@@ -254,7 +256,7 @@ public class Shelves {
             if (houses.book().versions().containsKey(candidate.version())) {
                 return Optional.of(candidate);
             }
-            strays.add(new Stray(candidate.entry(), Reason.of("stray.rules", candidate.version())));
+            strays.add(new Stray(candidate.entry(), Reason.of(WebReason.STRAY_RULES, candidate.version())));
         }
         return Optional.empty();
     }

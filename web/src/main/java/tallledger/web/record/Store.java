@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.web.words.WebReason;
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
 import java.sql.Connection;
@@ -78,7 +79,7 @@ public class Store {
         try {
             room.check(bytes);
             if (!heads.missing().isEmpty()) {
-                throw new NotKept(Reason.of("store.untold", heads.missing().size()));
+                throw new NotKept(Reason.of(WebReason.STORE_UNTOLD, heads.missing().size()));
             }
             T result = transaction.execute(status -> work.get());
             force();
@@ -87,7 +88,7 @@ public class Store {
         } catch (DataAccessException | TransactionException failed) {
             undone.forEach(Runnable::run);
             reopen(failed);
-            throw new NotKept(Reason.of("store.failed"), failed);
+            throw new NotKept(Reason.of(WebReason.STORE_FAILED), failed);
         } catch (RuntimeException refused) {
             if (!afterwards.isEmpty()) {
                 undone.forEach(Runnable::run);

@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.web.words.WebReason;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import tallledger.core.reason.Refused;
@@ -14,7 +15,7 @@ public record Submission(String key, int seen) {
 
     public Submission {
         if (key == null || !key.matches("[0-9a-f-]{36}")) {
-            throw Refused.because("form.no-key");
+            throw Refused.because(WebReason.FORM_NO_KEY);
         }
     }
 

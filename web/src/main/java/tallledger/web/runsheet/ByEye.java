@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import tallledger.core.reason.Reason;
 import tallledger.web.forms.Typed;
 
@@ -13,7 +14,7 @@ final class ByEye {
 
     static boolean decided(Typed typed) {
         if (typed.get("do").equals(ENTER)) {
-            typed.refuse("decide", Reason.of("step.undecided"));
+            typed.refuse("decide", Reason.of(WebReason.STEP_UNDECIDED));
         }
         return !typed.isWrong("decide");
     }

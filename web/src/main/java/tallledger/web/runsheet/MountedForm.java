@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.machine.Identity;
@@ -22,7 +23,7 @@ final class MountedForm {
             return Optional.of(Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", machine.unit()));
         }
         if (!typed.has(KIND)) {
-            typed.refuse(KIND, Reason.of("mounted.missing"));
+            typed.refuse(KIND, Reason.of(WebReason.MOUNTED_MISSING));
             return Optional.empty();
         }
         return typed.choice(KIND, Mounted.Kind.class).flatMap(kind -> read(typed, kind, machine));

@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -45,15 +46,15 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         RunPlan runs = plan.spindle().plan();
         List<Reason> summary = new ArrayList<>();
         if (survey.steps().scope() == Scope.WHOLE) {
-            summary.add(Reason.of("plan.steps", survey.steps().open().size()));
+            summary.add(Reason.of(WebReason.PLAN_STEPS, survey.steps().open().size()));
         }
-        summary.add(Reason.of("plan.runs", runs.runs().size(), runs.seconds() / MINUTE));
+        summary.add(Reason.of(WebReason.PLAN_RUNS, runs.runs().size(), runs.seconds() / MINUTE));
         if (plan.spindle().school() == School.EVERY_GEAR && !runs.runs().isEmpty()) {
-            summary.add(Reason.of(runs.provenFewest() ? "plan.fewest" : "plan.perhaps-fewest", runs.lowerBound()));
-            runs.warm().ifPresent(warm -> summary.add(Reason.of("plan.warm", runs.runs().size() - warm)));
+            summary.add(Reason.of(runs.provenFewest() ? WebReason.PLAN_FEWEST : WebReason.PLAN_PERHAPS_FEWEST, runs.lowerBound()));
+            runs.warm().ifPresent(warm -> summary.add(Reason.of(WebReason.PLAN_WARM, runs.runs().size() - warm)));
         }
         if (runs.timeRatio() > 1.0005) {
-            summary.add(Reason.of("plan.gap", (runs.timeRatio() - 1) * 100));
+            summary.add(Reason.of(WebReason.PLAN_GAP, (runs.timeRatio() - 1) * 100));
         }
         return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
                 coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));

@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +32,7 @@ final class RunForm {
         boolean swept = machine.train().isSweep(route) && typed.get("do").equals("swept");
         boolean nothing = reading.isEmpty() && symptoms.isEmpty() && shift.flatMap(ShiftFeel::symptom).isEmpty() && !swept;
         if (nothing && typed.isClean() && !typed.get("do").equals("unread")) {
-            typed.refuse("reading", Reason.of("run.nothing"));
+            typed.refuse("reading", Reason.of(WebReason.RUN_NOTHING));
         }
         return typed.isClean() ? typed.attempt("form", () -> new RunRecord(machine.train().settings(route), reading, symptoms,
                 shift, quiet, typed.holds("loaded", "yes"), swept, typed.get("remark"))) : Optional.empty();
@@ -40,7 +41,7 @@ final class RunForm {
     static Optional<SpeedReading> reading(Typed typed) {
         boolean tapped = typed.has("turns") || typed.has("seconds");
         if (tapped && typed.has("reading")) {
-            typed.refuse("reading", Reason.of("run.two-readings"));
+            typed.refuse("reading", Reason.of(WebReason.RUN_TWO_READINGS));
             return Optional.empty();
         }
         if (tapped) {

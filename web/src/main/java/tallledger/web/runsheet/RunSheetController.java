@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import tallledger.core.family.StartItem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -79,7 +80,7 @@ class RunSheetController {
         Typed typed = Typed.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         if (route.isEmpty()) {
-            typed.refuse("form", Reason.of("run.no-such-step"));
+            typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
         }
         return sheet.write(survey, typed, model, response, () -> route
                 .flatMap(r -> RunForm.read(typed, survey.folded().machine(), r))
@@ -97,7 +98,7 @@ class RunSheetController {
         List<StartItem> items = survey.folded().machine().family().traits().startChecks(survey.folded().machine());
         List<StartItem> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
         if (!unticked.isEmpty()) {
-            typed.refuse("safe", Reason.of("start.unticked", unticked.size(), items.size()));
+            typed.refuse("safe", Reason.of(WebReason.START_UNTICKED, unticked.size(), items.size()));
         }
         return sheet.write(survey, typed, model, response,
                 () -> MountedForm.read(typed, survey.folded().machine().identity()).map(mounted ->
@@ -164,7 +165,7 @@ class RunSheetController {
     private Optional<List<String>> settings(Survey survey, Typed typed) {
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         if (route.isEmpty()) {
-            typed.refuse("form", Reason.of("run.no-such-step"));
+            typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
         }
         return route.map(r -> survey.folded().machine().train().settings(r));
     }

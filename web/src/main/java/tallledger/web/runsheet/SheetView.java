@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -53,7 +54,7 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
     private static Reason why(SpindleSurvey survey, Route route, Limit limit) {
         SpeedTable.Source source = survey.table().source(route);
         boolean own = source == SpeedTable.Source.SHOWN && survey.table().plate().tolerance().isPresent();
-        return Reason.of(own ? "limit.plate-own" : "limit." + source.name(), limit.source());
+        return own ? Reason.of(WebReason.LIMIT_PLATE_OWN, limit.source()) : Reason.each(WebReason.LIMIT_OF, source, limit.source());
     }
 
     /** What this run newly exercises if it goes well. */
@@ -62,7 +63,7 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
         long fresh = elements.mask(route) & ~survey.coverage().exercised();
         List<String> names = new ArrayList<>();
         elements.in(fresh).stream().filter(elements::isChoice).forEach(e -> names.add(e.stageName() + " " + e.label()));
-        return names.isEmpty() ? Reason.of("worth.repeat") : Reason.of("worth.proves", String.join(", ", names));
+        return names.isEmpty() ? Reason.of(WebReason.WORTH_REPEAT) : Reason.of(WebReason.WORTH_PROVES, String.join(", ", names));
     }
 
     private static Optional<Reason> tooFast(SpindleSurvey survey, Route route) {
@@ -70,8 +71,8 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
             return Optional.empty();
         }
         return Optional.of(survey.highestRun().isPresent()
-                ? Reason.of("cold.too-fast", new BigDecimal(survey.highestRun().getAsDouble()).setScale(1, RoundingMode.HALF_UP),
+                ? Reason.of(WebReason.COLD_TOO_FAST, new BigDecimal(survey.highestRun().getAsDouble()).setScale(1, RoundingMode.HALF_UP),
                         survey.rules().number(Rule.COLD_STEP))
-                : Reason.of("cold.start-low"));
+                : Reason.of(WebReason.COLD_START_LOW));
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.HashMap;
@@ -59,7 +60,7 @@ class StepController {
     private static Optional<Step> step(Survey survey, Typed typed) {
         Optional<Step> step = survey.steps().step(typed.get("step"));
         if (step.isEmpty()) {
-            typed.refuse("form", Reason.of("run.no-such-step"));
+            typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
         }
         return step;
     }

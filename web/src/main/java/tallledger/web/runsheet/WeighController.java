@@ -1,5 +1,6 @@
 package tallledger.web.runsheet;
 
+import tallledger.web.words.WebReason;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,8 +50,8 @@ class WeighController {
         return RunForm.reading(typed).map(reading -> {
             Optional<Limit> limit = SheetView.of(survey.folded(), route).limit();
             return List.of(limit.map(l -> Judgement.of(reading.rpm(), reading.expanded(survey.rules()), l).because())
-                    .orElse(Reason.of("weigh.nothing", Shown.of(reading.rpm(), reading.expanded(survey.rules())))));
-        }).orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of("weigh.refused", why)).toList());
+                    .orElse(Reason.of(WebReason.WEIGH_NOTHING, Shown.of(reading.rpm(), reading.expanded(survey.rules())))));
+        }).orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of(WebReason.WEIGH_REFUSED, why)).toList());
     }
 
     private static List<Reason> step(Survey survey, Step step, Typed typed) {
@@ -62,7 +63,7 @@ class WeighController {
         try {
             return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit()), survey.rules()).because();
         } catch (Refused refused) {
-            return List.of(Reason.of("weigh.refused", refused.reason()));
+            return List.of(Reason.of(WebReason.WEIGH_REFUSED, refused.reason()));
         }
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.web.threads;
 
+import tallledger.web.words.WebReason;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -72,7 +73,7 @@ class ThreadsController {
     private static int teeth(String typed) {
         TypedNumber number = TypedNumber.parsePositive(typed);
         if (number.value().stripTrailingZeros().scale() > 0 || number.value().intValue() > MOST_TEETH) {
-            throw Refused.because("teeth.fraction", typed);
+            throw Refused.because(WebReason.TEETH_FRACTION, typed);
         }
         return number.value().intValue();
     }

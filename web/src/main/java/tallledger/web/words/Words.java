@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
+import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
@@ -34,8 +35,17 @@ public class Words {
         return messages.getMessage(reason.code(), arguments, Locale.ROOT);
     }
 
+    /** A reason that a record kept: a release may say it in other words since, or not at all; then its code and figures stand for it. */
+    public String kept(Reason reason) {
+        try {
+            return say(reason);
+        } catch (NoSuchMessageException | IllegalArgumentException older) {
+            return reason.code() + " " + joined(reason.arguments().stream().map(String::valueOf).toList());
+        }
+    }
+
     public String say(String code, Object... arguments) {
-        return say(Reason.of(code, arguments));
+        return say(Reason.named(code, arguments));
     }
 
     /** The word for a constant, such as {@code Severity.SOON}. */

@@ -1,0 +1,22 @@
+package tallledger.core.house;
+
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.reason.Sentence;
+
+/** Why, as this package says it: each with the names of what stands in its sentence. */
+public enum HouseReason implements ReasonCode {
+    CHECK_ROW_GONE("check.row-gone"),
+    RULE_REASON("rule.reason"),
+    RULE_UNKNOWN("rule.unknown", "p");
+
+    private final Sentence sentence;
+
+    HouseReason(String code, String... arguments) {
+        sentence = Sentence.of(code, arguments);
+    }
+
+    @Override
+    public Sentence sentence() {
+        return sentence;
+    }
+}

@@ -1,0 +1,24 @@
+package tallledger.core.machine;
+
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.reason.Sentence;
+
+/** Why, as this package says it: each with the names of what stands in its sentence. */
+public enum MachineReason implements ReasonCode {
+    CLAIM_COUNT("claim.count", "value"),
+    CLAIM_EMPTY("claim.empty"),
+    CLAIMS_MANY("claims.many", "count", "mostClaims"),
+    MACHINE_NAME_MISSING("machine.name-missing"),
+    PLATE_OTHER_LEVERS("plate.other-levers");
+
+    private final Sentence sentence;
+
+    MachineReason(String code, String... arguments) {
+        sentence = Sentence.of(code, arguments);
+    }
+
+    @Override
+    public Sentence sentence() {
+        return sentence;
+    }
+}

@@ -1,0 +1,31 @@
+package tallledger.core.reading;
+
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.reason.Sentence;
+
+/** Why, as this package says it: each with the names of what stands in its sentence. */
+public enum ReadingReason implements ReasonCode {
+    LENGTH_NOT_ONE("length.not-one", "shortened"),
+    LENGTH_OVER_NOUGHT("length.over-nought", "typed"),
+    LENGTH_UNKNOWN_UNIT("length.unknown-unit", "shortened", "unit"),
+    NUMBER_LETTER_FOR_DIGIT("number.letter-for-digit", "typed", "guess"),
+    NUMBER_NOT_ONE("number.not-one", "typed"),
+    NUMBER_TOO_LONG("number.too-long", "length"),
+    NUMBER_TWO("number.two", "typed", "group"),
+    OPTICAL_MARKS("optical.marks", "marksText", "mostMarks"),
+    SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
+    TAPS_PART_TURN("taps.part-turn", "turnsText"),
+    TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),
+    TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns");
+
+    private final Sentence sentence;
+
+    ReadingReason(String code, String... arguments) {
+        sentence = Sentence.of(code, arguments);
+    }
+
+    @Override
+    public Sentence sentence() {
+        return sentence;
+    }
+}

@@ -1,0 +1,51 @@
+package tallledger.core.survey;
+
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.reason.Sentence;
+
+/** Why, as this package says it: each with the names of what stands in its sentence. */
+public enum SurveyReason implements ReasonCode {
+    CHECK_SECONDS("check.seconds"),
+    DOUBT_PLATE_MISLEADS("doubt.plate-misleads", "read", "entry", "plate", "predicted"),
+    DOUBT_PLATE_STANDS("doubt.plate-stands", "read", "entry", "plate", "predicted"),
+    GATE_STOP_ITEM("gate.stop-item", "name", "because"),
+    GATE_STOP_USE("gate.stop-use", "because", "still"),
+    GATE_UNKNOWN("gate.unknown", "kind"),
+    NEEDS_UNCONFIRMED("needs.unconfirmed", "missing", "count"),
+    NEXT_LATER("next.later"),
+    NEXT_NONE("next.none"),
+    NEXT_PLAN("next.plan"),
+    NEXT_REPEAT("next.repeat"),
+    NEXT_TELLS("next.tells", "gain"),
+    NEXT_TELLS_AGAIN("next.tells-again", "gain"),
+    OTHERWISE_RUN("otherwise.run", "name"),
+    PLAN_BEYOND_FAILED("plan.beyond-failed", "elements"),
+    PLAN_BEYOND_GATE("plan.beyond-gate", "elements"),
+    PLAN_BEYOND_PASSED("plan.beyond-passed", "elements"),
+    PLAN_BEYOND_STOP_USE("plan.beyond-stop-use", "elements"),
+    PLAN_BEYOND_UNDECIDED("plan.beyond-undecided", "elements"),
+    PLAN_MINUTES("plan.minutes", "minutes", "mostMinutes"),
+    REASON_MISSING("reason.missing"),
+    REMARK_MISSING("remark.missing"),
+    REPAIR_MISSING("repair.missing"),
+    RUN_ENGAGES_AND_NOT("run.engages-and-not"),
+    RUN_QUIET_AND_NOISY("run.quiet-and-noisy"),
+    RUN_READ_WITHOUT_DRIVE("run.read-without-drive", "typed"),
+    STRAY_KIND("stray.kind", "kind"),
+    STRAY_SETTINGS("stray.settings", "event"),
+    STRAY_STEP("stray.step", "step"),
+    STRIKE_ALREADY("strike.already", "target"),
+    STRIKE_KIND("strike.kind", "target"),
+    STRIKE_NONE("strike.none", "target");
+
+    private final Sentence sentence;
+
+    SurveyReason(String code, String... arguments) {
+        sentence = Sentence.of(code, arguments);
+    }
+
+    @Override
+    public Sentence sentence() {
+        return sentence;
+    }
+}
