@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum BlameReason implements ReasonCode {
+enum BlameReason implements ReasonCode {
     CAUSE_COMMON("cause.common", "factor"),
     CAUSE_ELSEWHERE("cause.elsewhere", "name", "other", "nominal"),
     CAUSE_FRACTION("cause.fraction", "name", "times"),

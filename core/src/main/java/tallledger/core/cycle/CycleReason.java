@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum CycleReason implements ReasonCode {
+enum CycleReason implements ReasonCode {
     LOG_EMPTY("log.empty"),
     LOG_EVENT("log.event", "number", "group", "events"),
     LOG_LATE("log.late", "number", "at", "longest"),

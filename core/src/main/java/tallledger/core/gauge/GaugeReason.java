@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum GaugeReason implements ReasonCode {
+enum GaugeReason implements ReasonCode {
     GAUGE_NEGATIVE("gauge.negative", "name"),
     LIMIT_CROSSED("limit.crossed", "lower", "upper"),
     LIMIT_HOUSE_SPEED("limit.house-speed", "tolerance", "nominal"),

@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum GeometryReason implements ReasonCode {
+enum GeometryReason implements ReasonCode {
     ROUND_COUNT("round.count", "count", "fewest", "most");
 
     private final Sentence sentence;

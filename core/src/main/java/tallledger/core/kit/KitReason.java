@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum KitReason implements ReasonCode {
+enum KitReason implements ReasonCode {
     KIT_COST("kit.cost", "cost"),
     KIT_NAME("kit.name"),
     KIT_PROMISED_MISSING("kit.promised-missing", "name", "promised"),

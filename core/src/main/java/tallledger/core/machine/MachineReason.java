@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum MachineReason implements ReasonCode {
+enum MachineReason implements ReasonCode {
     CLAIM_COUNT("claim.count", "value"),
     CLAIM_EMPTY("claim.empty"),
     CLAIMS_MANY("claims.many", "count", "mostClaims"),

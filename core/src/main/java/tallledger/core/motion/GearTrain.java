@@ -11,7 +11,7 @@ import java.util.Optional;
  *
  * @param wheels a, b or a, b, c, d
  */
-public record GearTrain(List<Integer> wheels) {
+record GearTrain(List<Integer> wheels) {
 
     static final int CLEARANCE = 15;
 

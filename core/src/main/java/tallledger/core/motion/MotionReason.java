@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum MotionReason implements ReasonCode {
+enum MotionReason implements ReasonCode {
     AXIS_ID("axis.id", "longestName"),
     AXIS_NAME("axis.name", "longestName"),
     AXIS_RAPID_WITHOUT_RAPID("axis.rapid-without-rapid", "name"),

@@ -21,7 +21,7 @@ import tallledger.core.reason.Refused;
  * @param crowds       index of the lower speed of each step too narrow
  * @param breakAt      index of the speed at which a broken ladder changes its step
  */
-public record Ladder(List<BigDecimal> speeds, double phi, BigDecimal standardStep, List<Integer> holes,
+record Ladder(List<BigDecimal> speeds, double phi, BigDecimal standardStep, List<Integer> holes,
                      List<Integer> crowds, OptionalInt breakAt) {
 
     private static final double HOLE = 1.5;

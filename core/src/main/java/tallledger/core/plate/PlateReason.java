@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum PlateReason implements ReasonCode {
+enum PlateReason implements ReasonCode {
     LADDER_SHORT("ladder.short", "z"),
     PLATE_ALTERNATIVES("plate.alternatives", "count", "named"),
     PLATE_BROKEN_LADDER("plate.broken-ladder", "speeds"),

@@ -6,7 +6,7 @@ import java.math.RoundingMode;
 import java.util.List;
 
 /** The R20 series of preferred numbers (ISO 3), from which machine speeds are laddered: twenty steps a decade, rounded. */
-public final class PreferredNumbers {
+final class PreferredNumbers {
 
     private static final int STEPS_A_DECADE = 20;
     /** R20 within one decade, as ISO 3 rounds it. */

@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum ReadingReason implements ReasonCode {
+enum ReadingReason implements ReasonCode {
     LENGTH_NOT_ONE("length.not-one", "shortened"),
     LENGTH_OVER_NOUGHT("length.over-nought", "typed"),
     LENGTH_UNKNOWN_UNIT("length.unknown-unit", "shortened", "unit"),

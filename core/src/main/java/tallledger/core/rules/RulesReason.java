@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum RulesReason implements ReasonCode {
+enum RulesReason implements ReasonCode {
     RULE_CROSSED("rule.crossed", "these", "figure"),
     RULE_FIGURES("rule.figures", "there", "wanted");
 

@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum SafetyReason implements ReasonCode {
+enum SafetyReason implements ReasonCode {
     GATE_RPM("gate.rpm", "kind", "rpm", "markedRpm"),
     GATE_SURFACE("gate.surface", "kind", "rpm", "surface", "markedMs", "diameter"),
     GATE_UNMARKED("gate.unmarked", "kind", "rpm", "top", "number"),

@@ -5,7 +5,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum SupplyReason implements ReasonCode {
+enum SupplyReason implements ReasonCode {
     SUPPLY_HERTZ_OFF("supply.hertz-off", "there", "wanted", "share"),
     SUPPLY_HERTZ_RIGHT("supply.hertz-right", "there", "wanted", "share"),
     SUPPLY_PHASES("supply.phases", "phases"),

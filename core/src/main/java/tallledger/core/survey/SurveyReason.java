@@ -4,7 +4,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum SurveyReason implements ReasonCode {
+enum SurveyReason implements ReasonCode {
     CHECK_SECONDS("check.seconds"),
     DOUBT_PLATE_MISLEADS("doubt.plate-misleads", "read", "entry", "plate", "predicted"),
     DOUBT_PLATE_STANDS("doubt.plate-stands", "read", "entry", "plate", "predicted"),

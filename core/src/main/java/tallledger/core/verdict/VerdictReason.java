@@ -8,7 +8,7 @@ import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
-public enum VerdictReason implements ReasonCode {
+enum VerdictReason implements ReasonCode {
     CLAIM_COUNT_EVIDENCE("claim.count-evidence", "all", "run", "proven", "inferred", "open"),
     CLAIM_NOT_COVERED("claim.not-covered"),
     CLAIM_NOT_RUN("claim.not-run"),
