@@ -65,7 +65,7 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
     /** A step done on this machine: its own figures where it hides a fault, else sound ones by the rules it is surveyed by. */
     public Answer answer(Step step, Rules rules, RandomGenerator random) {
         Map<String, String> values = new HashMap<>(step.recording().tell(new StepAnswers(description, rules, step.code(), random)));
-        Map<String, String> own = wrong.getOrDefault(step.id(), Map.of());
+        Map<String, String> own = wrong.getOrDefault(step.id().written(), Map.of());
         values.putAll(own);
         values.remove(REMARK);
         boolean looked = !step.recording().decides();

@@ -2,6 +2,7 @@ package tallledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import tallledger.core.family.StepId;
 import tallledger.core.survey.Basis;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Cookie;
@@ -114,7 +115,7 @@ class TrustTest {
         assertThat(survey(survey).head()).isEqualTo(1);
         page.click("button[value=bad]");
         page.waitForSelector(".done");
-        assertThat(survey(survey).steps().latest().get("coolant").isBad()).isTrue();
+        assertThat(survey(survey).steps().latest().get(StepId.read("coolant")).isBad()).isTrue();
     }
 
     /** The form is refused, the surveyor looks elsewhere and comes back: nobody else wrote anything, so nothing is said of anybody. */
@@ -135,7 +136,7 @@ class TrustTest {
         page.fill("#f-text", "410-7781");
         page.click("button[value=good]");
         page.waitForSelector(".done");
-        assertThat(survey(survey).steps().latest().get("serial").remark()).isEqualTo("under the paint");
+        assertThat(survey(survey).steps().latest().get(StepId.read("serial")).remark()).isEqualTo("under the paint");
     }
 
     /** Half typed, then another page and back: it is there, with rows the server has to lay out first. */

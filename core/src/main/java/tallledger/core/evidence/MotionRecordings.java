@@ -55,8 +55,13 @@ public final class MotionRecordings {
      * @param per      by the turn or by the minute
      * @param promised what the plate promises, mm/rev or mm/min
      * @param rate     which of the axis' rates it is
+     * @param at       what stands set on the feed plate's levers, in their order; empty for an axis' own rate
      */
-    public record Feed(Axis.Per per, Optional<BigDecimal> promised, Rate rate) implements Recording<FeedReading> {
+    public record Feed(Axis.Per per, Optional<BigDecimal> promised, Rate rate, List<String> at) implements Recording<FeedReading> {
+
+        public Feed(Axis.Per per, Optional<BigDecimal> promised, Rate rate) {
+            this(per, promised, rate, List.of());
+        }
 
         /** Which rate is to be set: an end of the feeds, rapid, or one feed of the feed plate. */
         public enum Rate { SLOWEST, FASTEST, RAPID, OF_PLATE }

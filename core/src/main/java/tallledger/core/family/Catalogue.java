@@ -29,6 +29,12 @@ public final class Catalogue {
     private static final List<Template> ALL = Stream.of(Family.values()).flatMap(f -> f.traits().lines().stream())
             .flatMap(Line::templates).distinct().toList();
 
+    /** Code of the steps of a feed plate. */
+    public static final String FEED_PLATE = "feed-plate";
+    /** Code of a person's own cycle. */
+    public static final String OWN_CYCLE = "own-cycle";
+    private static final String CYCLE = "cycle";
+
     private Catalogue() {
     }
 
@@ -70,9 +76,9 @@ public final class Catalogue {
 
     private static Step feedStep(FeedPlate feeds, List<String> key, Rules rules) {
         String shows = feeds.plate().cell(key).value().orElseThrow().toPlainString() + " " + feeds.written();
-        return new Step("feed-plate." + String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-"), "feed-plate",
+        return new Step(StepId.of(FEED_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")),
                 List.of(String.join(" · ", key), shows),
-                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE),
+                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE, key),
                         Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), "", true, Set.of());
     }
@@ -81,18 +87,16 @@ public final class Catalogue {
      * A cycle watched besides the catalogue's steps: {@code own-cycle.N} for a person's own script, {@code cycle.CODE} for one of
      * the house's that this machine's features did not call for.
      */
-    public static Optional<Step> extra(String id, Rules rules) {
-        if (id.matches("own-cycle\\.\\d{1,3}")) {
-            return Optional.of(extra(id, "own-cycle", CycleScript.OWN, rules));
+    public static Optional<Step> extra(StepId id, Rules rules) {
+        if (id.code().equals(OWN_CYCLE) && id.of().matches("\\d{1,3}")) {
+            return Optional.of(extra(id, CycleScript.OWN, rules));
         }
-        String code = id.startsWith("cycle.") ? id.substring("cycle.".length()) : "";
-        return CycleScripts.codes().contains(code) ? Optional.of(extra(id, "cycle", code, rules)) : Optional.empty();
+        return id.code().equals(CYCLE) && CycleScripts.codes().contains(id.of()) ? Optional.of(extra(id, id.of(), rules)) : Optional.empty();
     }
 
-    private static Step extra(String id, String code, String script, Rules rules) {
-        return new Step(id, code, List.of(id.substring(id.indexOf('.') + 1)), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON,
-                rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id), "", true, Set.of());
+    private static Step extra(StepId id, String script, Rules rules) {
+        return new Step(id, List.of(id.of()), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, rules.whole(Rule.ONE_FEED),
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id.written()), "", true, Set.of());
     }
 
     /** What a step of the catalogue takes as it ships, s. */

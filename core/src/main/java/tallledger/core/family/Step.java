@@ -11,8 +11,7 @@ import tallledger.core.reason.Reason;
 /**
  * One step of a survey.
  *
- * @param id        unique on this machine: its code and what it is about
- * @param code      key of its words
+ * @param id        unique on this machine
  * @param about     names that stand in its words: axis, way, position
  * @param phase     when in the survey
  * @param recording what is written down and how it is judged
@@ -24,7 +23,7 @@ import tallledger.core.reason.Reason;
  * @param runs      whether something turns or travels under power, so that the start checks are due first
  * @param spares    codes of steps it makes needless when it is good
  */
-public record Step(String id, String code, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
+public record Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
                    List<Need> needs, Part.System system, String axis, boolean runs, Set<String> spares) {
 
     public Step {
@@ -33,14 +32,19 @@ public record Step(String id, String code, List<String> about, Phase phase, Reco
         spares = Set.copyOf(spares);
     }
 
+    /** Key of its words. */
+    public String code() {
+        return id.code();
+    }
+
     /** What a step of an axis was called before its axis had an identity: by the names in its words. */
     public String formerId() {
-        return code + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
+        return code() + "." + String.join(".", about).replaceAll("[^\\p{L}\\d.]+", "-");
     }
 
     /** Its name: a code of words with what it is about, which begins it and so has a capital. */
     public Reason name() {
-        return new Reason("step." + code, IntStream.range(0, about.size())
+        return new Reason("step." + code(), IntStream.range(0, about.size())
                 .mapToObj(i -> (Object) (i == 0 ? about.get(i).substring(0, 1).toUpperCase(Locale.ROOT) + about.get(i).substring(1)
                         : about.get(i))).toList());
     }

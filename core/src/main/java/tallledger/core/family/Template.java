@@ -164,10 +164,10 @@ final class Template implements Line {
     private Step made(Subject subject, List<String> about, Rules rules) {
         String axis = subject.axis.map(Axis::id).orElse("");
         String name = subject.axis.or(() -> usual(subject.machine)).map(Axis::name).orElse(systemName());
-        String id = axis.isEmpty() ? code : code + "." + axis + (about.size() < 2 ? "" : subject.plus ? ".plus" : ".minus");
+        StepId.Side side = about.size() < 2 ? StepId.Side.BOTH : subject.plus ? StepId.Side.PLUS : StepId.Side.MINUS;
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
-        return new Step(id, code, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
+        return new Step(new StepId(code, axis, side), about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
                 new Part.System(systemName(), axis), axis, runs, spares);
     }
 

@@ -10,20 +10,17 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
-import tallledger.core.drive.Route;
 import tallledger.core.ledger.Entry;
 
 /**
  * Something that failed and what became of it: open, then repaired, then re-tested good; or open again. One that simply comes
  * out good the next time, with no repair between, is not closed but said not to have shown again.
  *
- * @param key     step id or route key
- * @param step    the step; empty for a run
- * @param route   the route; empty for a step
+ * @param task    what failed
  * @param state   where it stands
  * @param history entries it went through, first the failure
  */
-public record Fault(String key, Optional<Step> step, Optional<Route> route, State state, List<Integer> history) {
+public record Fault(Task task, State state, List<Integer> history) {
 
     public enum State { OPEN, REPAIRED, RETESTED_GOOD,
         /** It came out good later with nothing put right between: nobody knows why. */
@@ -35,18 +32,18 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
 
     /** What must be put right, as a repair names it: the step's system. */
     public Optional<Part.System> system() {
-        return step.map(Step::system);
+        return task.step().map(Step::system);
     }
 
     private Fault went(State to, int entry) {
         List<Integer> longer = new ArrayList<>(history);
         longer.add(entry);
-        return new Fault(key, step, route, to, longer);
+        return new Fault(task, to, longer);
     }
 
     /** Every fault of a survey in the order first seen. */
     public static List<Fault> of(Survey survey) {
-        Map<String, Fault> faults = new LinkedHashMap<>();
+        Map<Task, Fault> faults = new LinkedHashMap<>();
         Map<Integer, StepResult> results = new LinkedHashMap<>();
         survey.steps().all().forEach(r -> results.put(r.entry(), r));
         Map<Integer, Run> runs = new LinkedHashMap<>();
@@ -57,10 +54,10 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
             int at = entry.sequence();
             if (results.containsKey(at)) {
                 StepResult result = results.get(at);
-                take(faults, new Fault(result.step().id(), Optional.of(result.step()), Optional.empty(), State.OPEN, List.of(at)), result.outcome(), at);
+                take(faults, new Fault(Task.of(result.step()), State.OPEN, List.of(at)), result.outcome(), at);
             } else if (runs.containsKey(at)) {
                 Run run = runs.get(at);
-                take(faults, new Fault(run.route().key(), Optional.empty(), Optional.of(run.route()), State.OPEN, List.of(at)), run.outcome(), at);
+                take(faults, new Fault(Task.of(run.route()), State.OPEN, List.of(at)), run.outcome(), at);
             } else if (repairs.containsKey(at)) {
                 faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD && fault.isOf(repairs.get(at), survey.machine().train()) ? fault.went(State.REPAIRED, at) : fault);
             }
@@ -68,16 +65,16 @@ public record Fault(String key, Optional<Step> step, Optional<Route> route, Stat
         return List.copyOf(faults.values());
     }
 
-    private static void take(Map<String, Fault> faults, Fault fresh, Outcome outcome, int at) {
-        Fault known = faults.get(fresh.key);
+    private static void take(Map<Task, Fault> faults, Fault fresh, Outcome outcome, int at) {
+        Fault known = faults.get(fresh.task);
         if (outcome == Outcome.FAILED) {
-            faults.put(fresh.key, known == null ? fresh : known.went(State.OPEN, at));
+            faults.put(fresh.task, known == null ? fresh : known.went(State.OPEN, at));
         } else if (known != null && outcome == Outcome.PROVEN && known.state != State.RETESTED_GOOD) {
-            faults.put(fresh.key, known.went(known.state == State.REPAIRED ? State.RETESTED_GOOD : State.DID_NOT_RECUR, at));
+            faults.put(fresh.task, known.went(known.state == State.REPAIRED ? State.RETESTED_GOOD : State.DID_NOT_RECUR, at));
         }
     }
 
     private boolean isOf(Part part, DriveTrain train) {
-        return part.system().isPresent() ? system().equals(part.system()) : route.filter(r -> part.isOn(train, r)).isPresent();
+        return part.system().isPresent() ? system().equals(part.system()) : task.route().filter(r -> part.isOn(train, r)).isPresent();
     }
 }

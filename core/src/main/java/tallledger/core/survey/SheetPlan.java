@@ -1,6 +1,7 @@
 package tallledger.core.survey;
 
 import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.family.Phase;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,12 +23,12 @@ import tallledger.core.rules.Rule;
  *
  * @param spindle      plan of the spindle's runs
  * @param chosen       ids of open steps that fit the minutes; all of them unless minutes are stated
- * @param next         key of the next step or route
+ * @param next         the next step or speed
  * @param why          why that one
  * @param minutesSpent from the first entry to the last, long pauses left out
  * @param minutesOpen  what is open would take
  */
-public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String> next, Reason why, double minutesSpent, double minutesOpen) {
+public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> next, Reason why, double minutesSpent, double minutesOpen) {
 
     private static final double MINUTE = 60;
 
@@ -38,27 +39,27 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
         // While something stops use nothing is run: what is still offered is what nothing turns for.
         List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).toList();
         SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : survey.rules().share(Rule.SPINDLE_SHARE).doubleValue());
-        Set<String> chosen = chosen(survey.steps(), spindle, open);
+        Set<StepId> chosen = chosen(survey.steps(), spindle, open);
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
-        Optional<String> repeat = survey.steps().repeats().stream().filter(id -> !survey.steps().later().contains(id))
-                .filter(id -> survey.steps().step(id).filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).isPresent()).findFirst();
+        Optional<Task> repeat = survey.steps().repeats().stream().flatMap(id -> survey.steps().step(id).stream())
+                .filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task)).findFirst();
         if (repeat.isPresent()) {
             return new SheetPlan(spindle, chosen, repeat, Reason.of(SurveyReason.NEXT_REPEAT), spent(survey), minutesOpen);
         }
         Next next = next(survey.steps(), spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
-        return new SheetPlan(spindle, chosen, next.key, next.why, spent(survey), minutesOpen);
+        return new SheetPlan(spindle, chosen, next.task, next.why, spent(survey), minutesOpen);
     }
 
-    private record Next(Optional<String> key, Reason why) {
+    private record Next(Optional<Task> task, Reason why) {
     }
 
     private static Set<Route> putOff(Survey survey) {
         Set<Route> put = new HashSet<>();
-        survey.steps().later().forEach(key -> survey.machine().train().routeByKey(key).ifPresent(put::add));
+        survey.steps().later().forEach(task -> task.route().ifPresent(put::add));
         return put;
     }
 
-    private static Set<String> chosen(StepLedger ledger, SurveyPlan spindle, List<Step> open) {
+    private static Set<StepId> chosen(StepLedger ledger, SurveyPlan spindle, List<Step> open) {
         if (spindle.school() != School.MY_MINUTES || spindle.minutesLeft().isEmpty()) {
             return new HashSet<>(open.stream().map(Step::id).toList());
         }
@@ -70,20 +71,19 @@ public record SheetPlan(SurveyPlan spindle, Set<String> chosen, Optional<String>
     private static Next next(StepLedger ledger, SurveyPlan spindle, List<Step> open, Set<Route> put) {
         for (Phase phase : from(ledger)) {
             if (phase == Phase.SPINDLE && spindle.next().isPresent()) {
-                return new Next(spindle.next().map(Route::key), spindle.why());
+                return new Next(spindle.next().map(Task::of), spindle.why());
             }
-            Optional<Step> step = open.stream().filter(s -> s.phase() == phase && !ledger.later().contains(s.id())).findFirst();
+            Optional<Step> step = open.stream().filter(s -> s.phase() == phase && !ledger.later().contains(Task.of(s))).findFirst();
             if (step.isPresent()) {
-                return new Next(step.map(Step::id), Reason.of(SurveyReason.NEXT_PLAN));
+                return new Next(step.map(Task::of), Reason.of(SurveyReason.NEXT_PLAN));
             }
         }
-        Optional<String> later = ledger.later().stream().filter(key -> open.stream().anyMatch(s -> s.id().equals(key)) || put.stream().anyMatch(r -> r.key().equals(key))).findFirst();
+        Optional<Task> later = ledger.later().stream().filter(task -> task.step().filter(open::contains).isPresent() || task.route().filter(put::contains).isPresent()).findFirst();
         return new Next(later, Reason.of(later.isPresent() ? SurveyReason.NEXT_LATER : SurveyReason.NEXT_NONE));
     }
 
     private static List<Phase> from(StepLedger ledger) {
-        Phase here = ledger.step(ledger.lastKey()).map(Step::phase)
-                .orElse(ledger.lastKey().isEmpty() ? ledger.scope() == Scope.WHOLE ? Phase.DESK : Phase.SPINDLE : Phase.SPINDLE);
+        Phase here = ledger.last().map(Task::phase).orElse(ledger.scope() == Scope.WHOLE ? Phase.DESK : Phase.SPINDLE);
         List<Phase> phases = new ArrayList<>(List.of(here));
         if (ledger.scope() == Scope.SPINDLE_DRIVE) {
             phases.add(0, Phase.SPINDLE);

@@ -3,6 +3,7 @@ package tallledger.core.survey;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.family.Need;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,23 +34,23 @@ final class StepFold {
     private final Rules rules;
     /** Of lengths in records that do not name their unit. */
     private final LengthUnit unit;
-    private final Map<String, Step> steps = new LinkedHashMap<>();
+    private final Map<StepId, Step> steps = new LinkedHashMap<>();
     /** Steps of axes by what they were called before an axis had an identity. */
     private final Map<String, Step> former = new HashMap<>();
     private final Map<Integer, StepResult> judged = new LinkedHashMap<>();
-    private final Map<List<String>, String> routeKeys = new HashMap<>();
-    private final Map<String, StepResult> latest = new LinkedHashMap<>();
+    private final Map<List<String>, Task> routes = new HashMap<>();
+    private final Map<StepId, StepResult> latest = new LinkedHashMap<>();
     private final List<StepResult> all = new ArrayList<>();
-    private final Map<String, Noted<String>> passed = new LinkedHashMap<>();
-    private final Set<String> later = new LinkedHashSet<>();
-    private final Set<String> repeats = new LinkedHashSet<>();
+    private final Map<StepId, Noted<String>> passed = new LinkedHashMap<>();
+    private final Set<Task> later = new LinkedHashSet<>();
+    private final Set<StepId> repeats = new LinkedHashSet<>();
     private final Map<String, Need> standing = new HashMap<>();
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
     private Optional<Mounted> wheelMark = Optional.empty();
     private Optional<Noted<Lift>> lift = Optional.empty();
     private KitList kit = KitList.EMPTY;
-    private String lastKey = "";
+    private Optional<Task> lastTask = Optional.empty();
     private Instant last = Instant.MIN;
 
     /**
@@ -62,12 +63,12 @@ final class StepFold {
         before.forEach(result -> judged.put(result.entry(), result));
         catalogue.forEach(step -> steps.put(step.id(), step));
         catalogue.stream().filter(step -> !step.axis().isEmpty()).forEach(step -> former.putIfAbsent(step.formerId(), step));
-        machine.train().routes().forEach(route -> routeKeys.put(machine.train().settings(route), route.key()));
+        machine.train().routes().forEach(route -> routes.put(machine.train().settings(route), Task.of(route)));
     }
 
     StepLedger folded() {
         return new StepLedger(rules, scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats),
-                mounted, wheelMark, Map.copyOf(standing), kit, lift, lastKey, List.copyOf(judged.values()));
+                mounted, wheelMark, Map.copyOf(standing), kit, lift, lastTask, List.copyOf(judged.values()));
     }
 
     /** The time of the entry to come: after a long pause nothing that was confirmed stands any more. */
@@ -92,15 +93,17 @@ final class StepFold {
     }
 
     void run(List<String> settings) {
-        lastKey = routeKeys.getOrDefault(settings, lastKey);
-        later.remove(lastKey);
+        Optional.ofNullable(routes.get(settings)).ifPresent(task -> {
+            lastTask = Optional.of(task);
+            later.remove(task);
+        });
     }
 
-    void passedOver(String id, Noted<String> why) {
-        if (steps.containsKey(id)) {
-            passed.put(id, why);
-            lastKey = id;
-        }
+    void passedOver(String written, Noted<String> why) {
+        Optional.ofNullable(steps.get(StepId.read(written))).ifPresent(step -> {
+            passed.put(step.id(), why);
+            lastTask = Optional.of(Task.of(step));
+        });
     }
 
     void kit(KitItem item, int entry) {
@@ -112,8 +115,8 @@ final class StepFold {
     }
 
     Optional<Reason> step(Event.StepDone event, Entry entry) {
-        Step step = Optional.ofNullable(steps.get(event.step())).or(() -> Optional.ofNullable(former.get(event.step())))
-                .or(() -> Catalogue.extra(event.step(), rules)).orElse(null);
+        Step step = Optional.ofNullable(steps.get(StepId.read(event.step()))).or(() -> Optional.ofNullable(former.get(event.step())))
+                .or(() -> Catalogue.extra(StepId.read(event.step()), rules)).orElse(null);
         if (step == null) {
             return Optional.of(Reason.of(SurveyReason.STRAY_STEP, event.step()));
         }
@@ -127,18 +130,18 @@ final class StepFold {
     }
 
     void checked(CheckResult result) {
-        Optional.ofNullable(steps.get(SpindleCheck.id(result.check()))).ifPresent(step -> record(StepResult.of(result, step, unit)));
+        Optional.ofNullable(steps.get(StepId.of(SpindleCheck.id(result.check())))).ifPresent(step -> record(StepResult.of(result, step, unit)));
     }
 
     private void record(StepResult result) {
-        String id = result.step().id();
+        StepId id = result.step().id();
         all.add(result);
         latest.remove(id);
         latest.put(id, result);
         passed.remove(id);
-        later.remove(id);
+        later.remove(Task.of(result.step()));
         repeats.remove(id);
-        lastKey = id;
+        lastTask = Optional.of(Task.of(result.step()));
     }
 
     /** Confirmed at a reversal only counts for that reversal. */
@@ -148,10 +151,18 @@ final class StepFold {
         }
     }
 
+    /** @param key of a step or a route; one that is not there any more puts nothing off */
     void putOff(String key) {
-        later.remove(key);
-        later.add(key);
-        lastKey = key;
+        task(key).ifPresent(task -> {
+            later.remove(task);
+            later.add(task);
+            lastTask = Optional.of(task);
+        });
+    }
+
+    private Optional<Task> task(String key) {
+        return routes.values().stream().filter(t -> t.key().equals(key)).findFirst()
+                .or(() -> Optional.ofNullable(steps.get(StepId.read(key))).or(() -> Catalogue.extra(StepId.read(key), rules)).map(Task::of));
     }
 
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */

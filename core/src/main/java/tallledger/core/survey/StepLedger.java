@@ -2,6 +2,8 @@ package tallledger.core.survey;
 
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Need;
 import tallledger.core.family.Phase;
 import java.util.ArrayList;
@@ -27,22 +29,26 @@ import tallledger.core.safety.Mounted;
  * @param latest   the result that counts for each step
  * @param all      every result that was not struck, in order
  * @param passed   steps passed over and not done since, with why and the entry that says so
- * @param later    keys of steps and routes put off
+ * @param later    what was put off
  * @param repeats  steps to be done again after a repair
  * @param mounted  what is on the spindle, where it was said
  * @param wheelMark what is marked on the wheel, as the step of that name has it
  * @param standing what was confirmed last of each subject
  * @param kit      kit and papers as they stand
  * @param lift     weight against the lift, with its entry's number
- * @param lastKey  key of the step or route last recorded
+ * @param last     the step or speed last recorded
  * @param judged   every result ever judged, those struck since as well
  */
-public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<String, StepResult> latest, List<StepResult> all, Map<String, Noted<String>> passed, List<String> later,
-                         List<String> repeats, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
-                         Optional<Noted<Lift>> lift, String lastKey, List<StepResult> judged) {
+public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<Task> later,
+                         List<StepId> repeats, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
+                         Optional<Noted<Lift>> lift, Optional<Task> last, List<StepResult> judged) {
 
     /** A step of the catalogue, or a cycle besides it. */
-    public Optional<Step> step(String id) {
+    public Optional<Step> step(String written) {
+        return step(StepId.read(written));
+    }
+
+    public Optional<Step> step(StepId id) {
         return steps.stream().filter(s -> s.id().equals(id)).findFirst().or(() -> Catalogue.extra(id, rules));
     }
 
@@ -84,7 +90,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<String,
             return false;
         }
         boolean named = latest.values().stream().anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
-        return named || step.code().equals("feed-plate") && isFeedInferred(step);
+        return named || step.code().equals(Catalogue.FEED_PLATE) && isFeedInferred(step);
     }
 
     /** As with speeds: every position exercised by a proven feed and none of them on a failed one. */
@@ -101,10 +107,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<String,
     }
 
     private static Set<String> positions(Step step) {
-        String[] labels = step.about().get(0).split(" · ");
         Set<String> positions = new HashSet<>();
-        for (int i = 0; i < labels.length; i++) {
-            positions.add(i + ":" + labels[i]);
+        if (step.recording() instanceof MotionRecordings.Feed feed) {
+            for (int i = 0; i < feed.at().size(); i++) {
+                positions.add(i + ":" + feed.at().get(i));
+            }
         }
         return positions;
     }

@@ -49,6 +49,11 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
         return decoded.entries();
     }
 
+    /** A speed or a step by its key; empty where there is none. */
+    public Optional<Task> task(String key) {
+        return machine.train().routeByKey(key).filter(r -> drive.table().speedOf(r).isPresent()).map(Task::of).or(() -> steps.step(key).map(Task::of));
+    }
+
     /** Struck entries, with the entry that strikes each. */
     public Map<Integer, Entry> struck() {
         return decoded.struck();

@@ -94,7 +94,7 @@ public final class SurveyEntries {
         Basis by = basis.with(step.recording().usualGauge().map(ledger.rules()::gauge));
         StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()), ledger.rules());
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
-        return draft(who, Kind.STEP, step.id(), Map.of("step", step.id(), "values", values, "flagged", flagged,
+        return draft(who, Kind.STEP, step.id().written(), Map.of("step", step.id().written(), "values", values, "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
     }
 
@@ -102,7 +102,7 @@ public final class SurveyEntries {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return draft(by, Kind.PASSED_OVER, step.id(), Map.of("step", step.id(), "reason", checked(reason)));
+        return draft(by, Kind.PASSED_OVER, step.id().written(), Map.of("step", step.id().written(), "reason", checked(reason)));
     }
 
     /** @param key of a step or a route */

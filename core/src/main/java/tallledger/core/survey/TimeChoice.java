@@ -1,6 +1,7 @@
 package tallledger.core.survey;
 
 import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -21,7 +22,7 @@ final class TimeChoice {
         return WORTH[step.ifBad().ordinal()];
     }
 
-    static Set<String> of(List<Step> steps, double seconds) {
+    static Set<StepId> of(List<Step> steps, double seconds) {
         int room = (int) Math.max(0, Math.min(seconds, 12 * 3600) / GRAIN);
         int[][] best = new int[steps.size() + 1][room + 1];
         for (int i = 1; i <= steps.size(); i++) {
@@ -33,7 +34,7 @@ final class TimeChoice {
                 }
             }
         }
-        Set<String> chosen = new HashSet<>();
+        Set<StepId> chosen = new HashSet<>();
         int left = room;
         for (int i = steps.size(); i > 0; i--) {
             if (best[i][left] != best[i - 1][left]) {

@@ -1,7 +1,6 @@
 package tallledger.core.survey;
 
 import tallledger.core.family.Catalogue;
-import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -27,7 +26,7 @@ class AxisIdentityTest {
     }
 
     private static List<String> needs(MachineDescription machine, String step) {
-        return Catalogue.of(machine, Rules.shipped()).stream().filter(s -> s.id().equals(step)).flatMap(s -> s.needs().stream()).map(n -> n.kind() + " " + n.of()).toList();
+        return Catalogue.of(machine, Rules.shipped()).stream().filter(s -> s.id().written().equals(step)).flatMap(s -> s.needs().stream()).map(n -> n.kind() + " " + n.of()).toList();
     }
 
     @Test
@@ -45,7 +44,7 @@ class AxisIdentityTest {
         Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
         Axis second = new Axis(Axis.idFor("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
         MachineDescription machine = CatalogueTest.machine(Family.LATHE, new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, Optional.empty()));
-        List<String> ids = Catalogue.of(machine, Rules.shipped()).stream().map(Step::id).toList();
+        List<String> ids = Catalogue.of(machine, Rules.shipped()).stream().map(step -> step.id().written()).toList();
         assertThat(ids).doesNotHaveDuplicates().contains("travel.top-slide", "travel.top-slide-2");
     }
 

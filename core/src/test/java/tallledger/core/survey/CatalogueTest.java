@@ -64,7 +64,7 @@ class CatalogueTest {
     }
 
     private static List<String> ids(MachineDescription machine) {
-        return Catalogue.of(machine, Rules.shipped()).stream().map(Step::id).toList();
+        return Catalogue.of(machine, Rules.shipped()).stream().map(step -> step.id().written()).toList();
     }
 
     private static FitOut fitOut(List<Axis> axes, Set<Feature> features) {

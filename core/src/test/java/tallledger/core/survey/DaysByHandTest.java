@@ -68,7 +68,7 @@ class DaysByHandTest {
     }
 
     private String next(SheetPlan plan) {
-        return "next " + plan.next().map(k -> machine.train().routeByKey(k).map(machine.train()::name).orElse(k)).orElse("nothing") + " because " + said(plan.why());
+        return "next " + plan.next().map(t -> t.route().map(machine.train()::name).orElse(t.key())).orElse("nothing") + " because " + said(plan.why());
     }
 
     private List<String> names(Collection<Route> routes) {

@@ -45,7 +45,7 @@ class RunGateTest {
         SheetPlan plan = SheetPlan.of(book.survey(), book.now());
         assertThat(plan.spindle().plan().runs()).isEmpty();
         StepLedger ledger = book.ledger();
-        assertThat(plan.next().flatMap(ledger::step)).get().satisfies(s -> assertThat(s.runs()).isFalse());
+        assertThat(plan.next().flatMap(Task::step)).get().satisfies(s -> assertThat(s.runs()).isFalse());
         long still = ledger.open().stream().filter(s -> !s.runs()).count();
         assertThat(RunGate.stopUse(ledger).arguments().get(1)).isEqualTo((int) still);
         assertThat(plan.chosen()).hasSize((int) still);

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.family.StepId;
 import tallledger.core.ledger.By;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.rules.Rules;
@@ -42,8 +43,8 @@ class StandsByItselfTest {
     void aDescriptionInTheOtherUnitJudgesNoOldReadingAnew() {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
-        StepResult metric = book.ledger().latest().get("backlash.table");
-        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), book.entries()).steps().latest().get("backlash.table");
+        StepResult metric = book.ledger().latest().get(StepId.read("backlash.table"));
+        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), book.entries()).steps().latest().get(StepId.read("backlash.table"));
         assertThat(metric.judgement().grade()).contains(Grade.REBUILT);
         assertThat(inches.judgement()).isEqualTo(metric.judgement());
         assertThat(inches.otherwiseThen()).isEmpty();
@@ -58,8 +59,8 @@ class StandsByItselfTest {
         Map<String, Object> old = new java.util.HashMap<>(written.draft().payload());
         old.keySet().removeAll(List.of("basis", "judged"));
         List<Entry> entries = List.of(book.entries().get(0), Entry.following(Optional.of(book.entries().get(0)), Draft.of(written.by(), "STEP", written.step(), old)));
-        assertThat(Survey.fold(METRIC, House.shipped(List.of()), entries).steps().latest().get("backlash.table").judgement().grade()).contains(Grade.REBUILT);
-        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), entries).steps().latest().get("backlash.table");
+        assertThat(Survey.fold(METRIC, House.shipped(List.of()), entries).steps().latest().get(StepId.read("backlash.table")).judgement().grade()).contains(Grade.REBUILT);
+        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), entries).steps().latest().get(StepId.read("backlash.table"));
         assertThat(inches.judgement().grade()).contains(Grade.WORKABLE);
         assertThat(inches.then()).isEmpty();
     }
@@ -105,7 +106,7 @@ class StandsByItselfTest {
         assertThat(survey.strays()).isEmpty();
         assertThat(survey.drive().runs().get(0).outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(survey.drive().runs().get(0).otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
-        assertThat(survey.steps().latest().get("backlash.table").outcome()).isNotEqualTo(Outcome.PROVEN);
+        assertThat(survey.steps().latest().get(StepId.read("backlash.table")).outcome()).isNotEqualTo(Outcome.PROVEN);
     }
 
     /** What the surveyor said was not as it should be was a failure then, whatever the numbers. */
@@ -113,7 +114,7 @@ class StandsByItselfTest {
     void aFlagIsPartOfTheJudgementThen() {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         assertThat(book.step("lamp", true).payload().part("judged").text("outcome")).isEqualTo("FAILED");
-        assertThat(book.ledger().latest().get("lamp").otherwiseThen()).isEmpty();
+        assertThat(book.ledger().latest().get(StepId.read("lamp")).otherwiseThen()).isEmpty();
     }
 
     @Test
@@ -135,9 +136,9 @@ class StandsByItselfTest {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.100 0.100 0.100", "middle", "0.120 0.120 0.120", "plus", "0.100 0.100 0.100");
         Survey shipped = book.survey();
-        assertThat(shipped.steps().latest().get("backlash.table").judgement().grade()).contains(Grade.SOUND);
+        assertThat(shipped.steps().latest().get(StepId.read("backlash.table")).judgement().grade()).contains(Grade.SOUND);
         Survey stricter = shipped.by(METRIC, with(Rule.BACKLASH, "0.01", "0.05", "0.11"), book.entries());
-        StepResult result = stricter.steps().latest().get("backlash.table");
+        StepResult result = stricter.steps().latest().get(StepId.read("backlash.table"));
         assertThat(result.outcome()).isEqualTo(Outcome.FAILED);
         assertThat(result.otherwiseThen()).isPresent();
         assertThat(Otherwise.between(shipped, stricter)).singleElement().satisfies(o -> {

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
@@ -59,12 +60,12 @@ class CycleController {
         return steps.stream().map(step -> {
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
             String mark = result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : "open");
-            return new Line(step.id(), name(step, result), mark, result.orElse(null), result.flatMap(r -> CycleView.ofResult(r, ledger.rules(), words)).orElse(null));
+            return new Line(step.id().written(), name(step, result), mark, result.orElse(null), result.flatMap(r -> CycleView.ofResult(r, ledger.rules(), words)).orElse(null));
         }).toList();
     }
 
     private String name(Step step, Optional<StepResult> result) {
-        if (step.code().equals("own-cycle")) {
+        if (step.code().equals(Catalogue.OWN_CYCLE)) {
             return result.flatMap(r -> r.as(WatchedCycle.Watched.class)).map(WatchedCycle.Watched::title).orElse(words.say(step.name()));
         }
         return step.code().equals("cycle") ? words.say("script." + step.about().get(0)) : words.say(step.name());

@@ -30,11 +30,11 @@ public record FaultView(String name, String key, Severity severity, String says,
     }
 
     private static FaultView of(Survey survey, Fault fault, List<Finding> findings, List<Check> table, Words words) {
-        String name = fault.step().map(s -> words.say(s.name())).orElseGet(() -> survey.folded().machine().train().name(fault.route().orElseThrow()));
+        String name = words.name(fault.task(), survey.folded().machine().train());
         List<Finding> own = findings.stream().filter(f -> f.entries().stream().anyMatch(fault.history()::contains)).toList();
         String says = String.join(" ", own.stream().map(f -> words.say(f.what())).toList());
         Severity severity = own.stream().map(Finding::severity).min(Comparator.naturalOrder()).orElse(null);
-        return new FaultView(name, fault.key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
+        return new FaultView(name, fault.task().key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
                 fault.system().map(s -> Check.cheapestFirst(table, s.name())).orElse(List.of()), fault.system().map(s -> again(survey, s, words)).orElse(""));
     }
 

@@ -13,6 +13,7 @@ import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.web.words.Figures;
@@ -77,7 +78,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         for (int i = 0; i < each.size(); i++) {
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-            ways.add(new Way(step.id(), words.say("movement." + step.code()), step.id().endsWith(".plus"), mark(ledger, step, result), figure(result), FIRST + i / 2 * PITCH,
+            ways.add(new Way(step.id().written(), words.say("movement." + step.code()), step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result), FIRST + i / 2 * PITCH,
                     step.code().equals("rapid")));
         }
         return ways;
@@ -90,7 +91,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     private static Line line(StepLedger ledger, Step step, Words words) {
         Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
         String because = result.map(r -> r.judgement().because().isEmpty() ? r.remark() : words.say(r.judgement().because().get(0))).orElse("");
-        return new Line(step.id(), words.say("movement." + step.code()), mark(ledger, step, result), because);
+        return new Line(step.id().written(), words.say("movement." + step.code()), mark(ledger, step, result), because);
     }
 
     private static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {

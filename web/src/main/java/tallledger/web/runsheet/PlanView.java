@@ -16,6 +16,7 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Task;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
@@ -66,14 +67,14 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
 
     /** Runs while the speeds are at hand, else the steps that follow. */
     private static List<Coming> coming(Survey survey, SheetPlan plan, Words words) {
-        boolean speeds = plan.next().filter(k -> survey.folded().machine().train().routeByKey(k).isPresent()).isPresent();
+        boolean speeds = plan.next().flatMap(Task::route).isPresent();
         if (speeds) {
             return plan.spindle().plan().runs().stream().limit(SHOWN).map(run -> new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
                     run.proves().isEmpty() ? words.say("plan.nothing-new") : words.say("plan.proves", names(run.proves())))).toList();
         }
         List<Step> open = survey.steps().open().stream().filter(s -> plan.chosen().contains(s.id())).toList();
-        int from = Math.max(0, open.stream().map(Step::id).toList().indexOf(plan.next().orElse("")));
-        return open.stream().skip(from).limit(SHOWN).map(s -> new Coming(s.id(), words.say(s.name()), words.of(s.phase()))).toList();
+        int from = Math.max(0, plan.next().flatMap(Task::step).map(open::indexOf).orElse(0));
+        return open.stream().skip(from).limit(SHOWN).map(s -> new Coming(s.id().written(), words.say(s.name()), words.of(s.phase()))).toList();
     }
 
     private static String leftOpen(StepLedger ledger, SheetPlan plan, Words words) {
@@ -84,8 +85,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     }
 
     private static List<Coming> later(Survey survey, Words words) {
-        return survey.steps().later().stream().map(key -> new Coming(key, survey.folded().machine().train().routeByKey(key).map(survey.folded().machine().train()::name)
-                .or(() -> survey.steps().step(key).map(s -> words.say(s.name()))).orElse(key), "")).toList();
+        return survey.steps().later().stream().map(task -> new Coming(task.key(), words.name(task, survey.folded().machine().train()), "")).toList();
     }
 
     private static String names(List<Elements.Element> elements) {

@@ -28,6 +28,7 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.family.Step;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Task;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Submission;
@@ -58,13 +59,14 @@ public class SheetPage {
 
     public String show(Survey survey, Optional<String> asked, Optional<Integer> done, Typed typed, Submission submission, Model model) {
         SheetPlan plan = plans.sheet(survey);
-        Optional<String> wanted = asked.filter(key -> isThere(survey, key));
-        Optional<String> key = wanted.or(plan::next);
-        Optional<Route> route = key.flatMap(k -> survey.folded().machine().train().routeByKey(k)).filter(r -> survey.folded().table().speedOf(r).isPresent());
-        Optional<Step> step = route.isPresent() ? Optional.empty() : key.flatMap(survey.steps()::step);
+        Optional<Task> wanted = asked.flatMap(survey.core()::task);
+        Optional<Task> open = wanted.or(plan::next);
+        Optional<Route> route = open.flatMap(Task::route);
+        Optional<Step> step = open.flatMap(Task::step);
+        String key = open.map(Task::key).orElse("");
         model.addAttribute("why", wanted.isPresent() ? null : plan.why());
-        model.addAttribute("key", key.orElse(""));
-        model.addAttribute("phases", PhaseView.of(survey.core(), key.orElse(""), words));
+        model.addAttribute("key", key);
+        model.addAttribute("phases", PhaseView.of(survey.core(), key, words));
         model.addAttribute("plan", PlanView.of(survey, plan, words));
         model.addAttribute("schools", School.values());
         model.addAttribute("survey", survey);
@@ -80,10 +82,6 @@ public class SheetPage {
         start(survey, starts, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";
-    }
-
-    private static boolean isThere(Survey survey, String key) {
-        return survey.folded().machine().train().routeByKey(key).isPresent() || survey.steps().step(key).isPresent();
     }
 
     private void speed(Survey survey, Optional<Route> route, Typed typed, Model model) {
@@ -107,7 +105,7 @@ public class SheetPage {
             sofar.put(f.name(), typed.get(f.name()));
         }));
         model.addAttribute("task", step.filter(s -> check.isEmpty()).map(s -> TaskView.of(survey.core(), s, sofar, words)).orElse(null));
-        model.addAttribute("photos", step.map(s -> survey.core().photosOf(s.id())).orElse(List.of()));
+        model.addAttribute("photos", step.map(s -> survey.core().photosOf(s.id().written())).orElse(List.of()));
     }
 
     /** @param starts whether something is to turn, and may */

@@ -10,6 +10,7 @@ import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.Task;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
@@ -29,7 +30,7 @@ public record StepView(String key, String name, String figure, String mark) {
         Run run = survey.latest().get(route);
         Speed speed = survey.table().speedOf(route).orElseThrow();
         String plate = speed.isSweep() ? "range" : survey.table().nominal(route).map(Figures::plain).orElse("?");
-        String figure = whole.steps().later().contains(route.key()) ? "later" : plate;
+        String figure = whole.steps().later().contains(Task.of(route)) ? "later" : plate;
         return new StepView(route.key(), survey.machine().train().name(route), figure, mark(survey, route, speed, run));
     }
 
@@ -48,8 +49,8 @@ public record StepView(String key, String name, String figure, String mark) {
     static StepView of(StepLedger ledger, Step step, Words words) {
         Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
         String grade = result.flatMap(r -> r.judgement().grade()).map(words::of).orElse("");
-        String figure = ledger.later().contains(step.id()) ? "later" : ledger.repeats().contains(step.id()) ? "again" : grade;
-        return new StepView(step.id(), words.say(step.name()), figure, mark(ledger, step, result));
+        String figure = ledger.later().contains(Task.of(step)) ? "later" : ledger.repeats().contains(step.id()) ? "again" : grade;
+        return new StepView(step.id().written(), words.say(step.name()), figure, mark(ledger, step, result));
     }
 
     static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {

@@ -46,10 +46,10 @@ public record TaskView(String key, Phase phase, String name, String task, String
         LengthUnit unit = survey.machine().identity().unit();
         List<Ask> asked = ledger.asked(step).stream().map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
         StepMargin.Beside beside = step.recording().tell(new StepMargin(typed, unit, survey.rules(), words));
-        return new TaskView(step.id(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", step.about().toArray()),
+        return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", step.about().toArray()),
                 words.say("step." + step.code() + ".look", step.about().toArray()), asked, step.recording().fields(), step.recording().code(), step.recording().decides(),
                 step.recording().limit(survey.rules()), beside.promised(), step.ifBad(), BigDecimal.valueOf(step.seconds()).divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP).stripTrailingZeros(),
                 beside.page(), beside.cycle(), ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
-                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, survey.rules(), words)), survey.photosOf(step.id()), step.recording().isTimed());
+                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, survey.rules(), words)), survey.photosOf(step.id().written()), step.recording().isTimed());
     }
 }

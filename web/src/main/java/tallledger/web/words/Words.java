@@ -7,7 +7,9 @@ import org.springframework.context.MessageSource;
 import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Shown;
+import tallledger.core.drive.DriveTrain;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Task;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.LastAsked;
 
@@ -46,6 +48,11 @@ public class Words {
 
     public String say(String code, Object... arguments) {
         return say(Reason.named(code, arguments));
+    }
+
+    /** What a step or a speed is called. */
+    public String name(Task task, DriveTrain train) {
+        return String.valueOf(worded(task.name(train)));
     }
 
     /** The word for a constant, such as {@code Severity.SOON}. */
