@@ -125,6 +125,8 @@ public enum Rule {
     /** A route run before is offered again where it tells so many times what the best new one does. */
     BLAME_AGAIN(Group.CHANCES, Shape.ONE, Unit.TIMES, "1.25"),
 
+    /** What doing a step is worth, by how bad it is when it is bad. */
+    WORTH_STEP(Group.WORTH, Shape.BY_SEVERITY, Unit.WEIGHT, "100", "40", "12", "3", "1"),
     WORTH_MOTOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "350"),
     WORTH_BELT(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "60"),
     WORTH_GEAR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "600"),

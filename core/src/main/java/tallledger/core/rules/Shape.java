@@ -15,6 +15,8 @@ public enum Shape {
     BETWEEN("least", "most"),
     /** A gauge: the worth of its last digit in its unit, and U_cal (k = 2) in % of the reading. */
     GAUGE("resolution", "calibration"),
+    /** One figure for each severity, worst first. */
+    BY_SEVERITY("stop-use", "before-use", "soon", "live-with", "note"),
     /** The chance that a part is bad, and what it then costs. */
     WORTH("chance", "cost");
 
@@ -33,7 +35,7 @@ public enum Shape {
         return switch (this) {
             case GAUGE -> figure == 0 ? of : Unit.PERCENT;
             case WORTH -> figure == 0 ? Unit.CHANCE : of;
-            case ONE, GRADED, BETWEEN -> of;
+            case ONE, GRADED, BETWEEN, BY_SEVERITY -> of;
         };
     }
 

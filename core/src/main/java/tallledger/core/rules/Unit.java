@@ -15,6 +15,8 @@ public enum Unit {
     CHANCE("of 1", "0", "1"),
     TIMES("×", "1", "100"),
     COUNT("", "1", "1000"),
+    /** Against each other only. */
+    WEIGHT("", "0", "1000"),
     /** In the user's own money. */
     MONEY("", "0", "1000000");
 

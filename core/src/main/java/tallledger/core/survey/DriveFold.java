@@ -47,7 +47,7 @@ final class DriveFold {
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
         repeats.forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
-        return new SpindleSurvey(machine, rules, table, elements, List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
+        return new SpindleSurvey(new SpindleSurvey.Drive(machine, rules, table, elements), List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
                 checks, Coverage.of(table, elements, outcomes));
     }
 

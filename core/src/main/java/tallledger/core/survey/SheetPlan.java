@@ -64,7 +64,7 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
             return new HashSet<>(open.stream().map(Step::id).toList());
         }
         double left = spindle.minutesLeft().get().doubleValue() * MINUTE - spindle.plan().seconds();
-        return TimeChoice.of(open, left);
+        return TimeChoice.of(open, left, ledger.rules());
     }
 
     /** On from the phase last worked in, round to its beginning; the spindle's runs come before the other steps of their phase. */

@@ -23,10 +23,7 @@ import tallledger.core.rules.Rules;
 /**
  * A survey's spindle drive: which runs count, what they prove, what is left.
  *
- * @param machine  the description judged by
- * @param rules    of the house, as judged by
- * @param table    its speeds
- * @param elements its elements
+ * @param drive    the drive it is of, and what it is judged by
  * @param runs     every run that was not struck and whose settings the machine still has, in order
  * @param latest   the run that counts for each route
  * @param passed   routes passed over and not run since, with why and the entry that says so
@@ -35,20 +32,46 @@ import tallledger.core.rules.Rules;
  * @param checks   the drive check that counts, of each kind
  * @param coverage what is proven of each speed
  */
-public record SpindleSurvey(MachineDescription machine, Rules rules, SpeedTable table, Elements elements, List<Run> runs,
-                            Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats, List<Repair> repairs,
+public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats, List<Repair> repairs,
                             Map<DriveCheck, CheckResult> checks, Coverage coverage) {
+
+    /**
+     * A drive and what it is judged by.
+     *
+     * @param machine  the description
+     * @param rules    of the house
+     * @param table    its speeds
+     * @param elements its elements
+     */
+    public record Drive(MachineDescription machine, Rules rules, SpeedTable table, Elements elements) {
+    }
+
+    public MachineDescription machine() {
+        return drive.machine;
+    }
+
+    public Rules rules() {
+        return drive.rules;
+    }
+
+    public SpeedTable table() {
+        return drive.table;
+    }
+
+    public Elements elements() {
+        return drive.elements;
+    }
 
     /** Steps of the school "every speed", and after them every other route that was run. */
     public List<Route> steps() {
-        List<Route> steps = new ArrayList<>(EverySpeed.routes(table));
+        List<Route> steps = new ArrayList<>(EverySpeed.routes(drive.table));
         latest.keySet().stream().filter(route -> !steps.contains(route)).forEach(steps::add);
         return steps;
     }
 
     /** Drive checks the machine calls for and nobody made. */
     public List<DriveCheck> uncheckedDrive() {
-        return DriveCheck.of(machine.train()).stream().filter(check -> !checks.containsKey(check)).toList();
+        return DriveCheck.of(drive.machine.train()).stream().filter(check -> !checks.containsKey(check)).toList();
     }
 
     /** Outcome of the run that counts for each route; a route to be repeated after a repair counts for nothing yet. */
@@ -61,13 +84,13 @@ public record SpindleSurvey(MachineDescription machine, Rules rules, SpeedTable 
     /** Highest speed run so far at which the spindle turned, min⁻¹; of one whose speed nobody knew, what was read. */
     public OptionalDouble highestRun() {
         return runs.stream().filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
-                .flatMap(run -> table.speedOf(run.route()).flatMap(Speed::expected).or(() -> run.record().reading().map(r -> r.rpm().doubleValue())).stream())
+                .flatMap(run -> drive.table.speedOf(run.route()).flatMap(Speed::expected).or(() -> run.record().reading().map(r -> r.rpm().doubleValue())).stream())
                 .mapToDouble(Double::doubleValue).max();
     }
 
     /** Whether something on a run's route was put right after it: then it says nothing of the machine as it is now. */
     public boolean isFromBeforeRepair(Run run) {
-        return repairs.stream().anyMatch(r -> r.entry() > run.entry() && r.part().isOn(machine.train(), run.route()));
+        return repairs.stream().anyMatch(r -> r.entry() > run.entry() && r.part().isOn(drive.machine.train(), run.route()));
     }
 
     /** The route the levers were last set for. */
@@ -77,7 +100,7 @@ public record SpindleSurvey(MachineDescription machine, Rules rules, SpeedTable 
 
     /** Whether the cold-spindle rule speaks against running a route now. */
     public boolean isTooFastYet(Route route) {
-        return table.speedOf(route).filter(s -> !ColdSpindle.of(table, rules).allows(highestRun(), s)).isPresent();
+        return drive.table.speedOf(route).filter(s -> !ColdSpindle.of(drive.table, drive.rules).allows(highestRun(), s)).isPresent();
     }
 
     /** Runs that count and came to an outcome. */

@@ -67,8 +67,9 @@ final class StepFold {
     }
 
     StepLedger folded() {
-        return new StepLedger(rules, scope, List.copyOf(steps.values()), latest, List.copyOf(all), passed, List.copyOf(later), List.copyOf(repeats),
-                mounted, wheelMark, Map.copyOf(standing), kit, lift, lastTask, List.copyOf(judged.values()));
+        StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats), List.copyOf(judged.values()));
+        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark);
+        return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
 
     /** The time of the entry to come: after a long pause nothing that was confirmed stands any more. */

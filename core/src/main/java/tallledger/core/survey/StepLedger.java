@@ -23,25 +23,91 @@ import tallledger.core.safety.Mounted;
 /**
  * A survey's steps.
  *
- * @param rules    of the house, as judged by
- * @param scope    how much is gone through
- * @param steps    the catalogue of this machine, in order
- * @param latest   the result that counts for each step
- * @param all      every result that was not struck, in order
- * @param passed   steps passed over and not done since, with why and the entry that says so
- * @param later    what was put off
- * @param repeats  steps to be done again after a repair
- * @param mounted  what is on the spindle, where it was said
- * @param wheelMark what is marked on the wheel, as the step of that name has it
- * @param standing what was confirmed last of each subject
- * @param kit      kit and papers as they stand
- * @param lift     weight against the lift, with its entry's number
- * @param last     the step or speed last recorded
- * @param judged   every result ever judged, those struck since as well
+ * @param rules   of the house, as judged by
+ * @param scope   how much is gone through
+ * @param steps   the catalogue of this machine, in order
+ * @param results what was recorded of them
+ * @param sitting where the surveyor is, and what stands confirmed
+ * @param goods   kit, papers and weights
  */
-public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<Task> later,
-                         List<StepId> repeats, Optional<Mounted> mounted, Optional<Mounted> wheelMark, Map<String, Need> standing, KitList kit,
-                         Optional<Noted<Lift>> lift, Optional<Task> last, List<StepResult> judged) {
+public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results results, Sitting sitting, Goods goods) {
+
+    /**
+     * What was recorded of the steps.
+     *
+     * @param latest  the result that counts for each step
+     * @param all     every result that was not struck, in order
+     * @param passed  steps passed over and not done since, with why and the entry that says so
+     * @param repeats steps to be done again after a repair
+     * @param judged  every result ever judged, those struck since as well
+     */
+    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<StepId> repeats, List<StepResult> judged) {
+    }
+
+    /**
+     * Where the surveyor is.
+     *
+     * @param last      the step or speed last recorded
+     * @param later     what was put off
+     * @param standing  what was confirmed last of each subject
+     * @param mounted   what is on the spindle, where it was said
+     * @param wheelMark what is marked on the wheel, as the step of that name has it
+     */
+    public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted, Optional<Mounted> wheelMark) {
+    }
+
+    /**
+     * What goes with the machine.
+     *
+     * @param kit  kit and papers as they stand
+     * @param lift weight against the lift, with its entry's number
+     */
+    public record Goods(KitList kit, Optional<Noted<Lift>> lift) {
+    }
+
+    public Map<StepId, StepResult> latest() {
+        return results.latest;
+    }
+
+    public List<StepResult> all() {
+        return results.all;
+    }
+
+    public Map<StepId, Noted<String>> passed() {
+        return results.passed;
+    }
+
+    public List<StepId> repeats() {
+        return results.repeats;
+    }
+
+    public List<StepResult> judged() {
+        return results.judged;
+    }
+
+    public Optional<Task> last() {
+        return sitting.last;
+    }
+
+    public List<Task> later() {
+        return sitting.later;
+    }
+
+    public Optional<Mounted> mounted() {
+        return sitting.mounted;
+    }
+
+    public Optional<Mounted> wheelMark() {
+        return sitting.wheelMark;
+    }
+
+    public KitList kit() {
+        return goods.kit;
+    }
+
+    public Optional<Noted<Lift>> lift() {
+        return goods.lift;
+    }
 
     /** A step of the catalogue, or a cycle besides it. */
     public Optional<Step> step(String written) {
@@ -63,7 +129,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<StepId,
         if (reverses(step)) {
             asked.add(new Asked(new Need(Need.Kind.AT_REST, step.about().get(0)), true));
         }
-        step.needs().forEach(need -> asked.add(new Asked(need, !need.equals(standing.get(need.subject())))));
+        step.needs().forEach(need -> asked.add(new Asked(need, !need.equals(sitting.standing.get(need.subject())))));
         return asked;
     }
 
@@ -77,19 +143,19 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<StepId,
 
     /** The step before moved the same axis the other way: let it come to rest. */
     private boolean reverses(Step step) {
-        if (step.about().size() < 2 || all.isEmpty()) {
+        if (step.about().size() < 2 || results.all.isEmpty()) {
             return false;
         }
-        Step before = all.get(all.size() - 1).step();
+        Step before = results.all.get(results.all.size() - 1).step();
         return before.about().size() > 1 && before.axis().equals(step.axis()) && !before.about().get(1).equals(step.about().get(1));
     }
 
     /** Whether a step need not be done: a good one spares it, or every lever position of its feed was proven elsewhere. */
     public boolean isSpared(Step step) {
-        if (latest.containsKey(step.id()) || repeats.contains(step.id())) {
+        if (results.latest.containsKey(step.id()) || results.repeats.contains(step.id())) {
             return false;
         }
-        boolean named = latest.values().stream().anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
+        boolean named = results.latest.values().stream().anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
         return named || step.code().equals(Catalogue.FEED_PLATE) && isFeedInferred(step);
     }
 
@@ -97,7 +163,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<StepId,
     private boolean isFeedInferred(Step step) {
         Set<String> proven = new HashSet<>();
         Set<String> failed = new HashSet<>();
-        for (StepResult result : latest.values()) {
+        for (StepResult result : results.latest.values()) {
             if (result.step().code().equals("feed-plate")) {
                 (result.outcome() == Outcome.PROVEN ? proven : result.isBad() ? failed : new HashSet<String>()).addAll(positions(result.step()));
             }
@@ -118,11 +184,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Map<StepId,
 
     /** Steps nobody has done, passed over or been spared. */
     public List<Step> open() {
-        return inScope().stream().filter(s -> !latest.containsKey(s.id()) && !passed.containsKey(s.id()) && !isSpared(s)).toList();
+        return inScope().stream().filter(s -> !results.latest.containsKey(s.id()) && !results.passed.containsKey(s.id()) && !isSpared(s)).toList();
     }
 
     /** Open findings that stop use, of the machine itself: while one stands nothing is run. */
     public List<StepResult> stopUse() {
-        return latest.values().stream().filter(r -> r.isBad() && r.severity() == Severity.STOP_USE && r.step().phase().compareTo(Phase.KIT) < 0).toList();
+        return results.latest.values().stream().filter(r -> r.isBad() && r.severity() == Severity.STOP_USE && r.step().phase().compareTo(Phase.KIT) < 0).toList();
     }
 }

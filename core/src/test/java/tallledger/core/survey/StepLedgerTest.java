@@ -213,12 +213,12 @@ class StepLedgerTest {
     @Test
     void theSecondsThereAreBuyTheGreatestWorth() {
         List<Step> steps = ledger().open();
-        Set<StepId> chosen = TimeChoice.of(steps, 300);
+        Set<StepId> chosen = TimeChoice.of(steps, 300, Rules.shipped());
         int seconds = steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(Step::seconds).sum();
         assertThat(seconds).isLessThanOrEqualTo(300);
         assertThat(chosen).as("what stops use is worth most a minute").contains(StepId.of("isolator"), StepId.of("earth"), StepId.of("left-safe"));
-        assertThat(TimeChoice.of(steps, 0)).isEmpty();
-        assertThat(TimeChoice.of(steps, 9 * 3600)).hasSize(steps.size());
+        assertThat(TimeChoice.of(steps, 0, Rules.shipped())).isEmpty();
+        assertThat(TimeChoice.of(steps, 9 * 3600, Rules.shipped())).hasSize(steps.size());
     }
 
     /** Against every subset of fourteen steps. */
@@ -232,12 +232,12 @@ class StepLedgerTest {
                 int worth = 0;
                 for (int i = 0; i < steps.size(); i++) {
                     time += (subset >> i & 1) * ((steps.get(i).seconds() + 14) / 15 * 15);
-                    worth += (subset >> i & 1) * TimeChoice.worth(steps.get(i));
+                    worth += (subset >> i & 1) * TimeChoice.worth(steps.get(i), Rules.shipped());
                 }
                 best = time <= seconds ? Math.max(best, worth) : best;
             }
-            Set<StepId> chosen = TimeChoice.of(steps, seconds);
-            assertThat(steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(TimeChoice::worth).sum()).isEqualTo(best);
+            Set<StepId> chosen = TimeChoice.of(steps, seconds, Rules.shipped());
+            assertThat(steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(s -> TimeChoice.worth(s, Rules.shipped())).sum()).isEqualTo(best);
         }
     }
 

@@ -6,9 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.reading.LengthUnit;
 import tallledger.core.family.Phase;
-import tallledger.core.survey.Photo;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
@@ -21,35 +19,65 @@ import tallledger.web.words.Words;
 /**
  * Everything the run sheet shows of an open step of the catalogue.
  *
- * @param asked    what must be free or safe, and whether it is to be confirmed afresh
- * @param fields   what is written down
- * @param decides  whether the numbers decide
- * @param limit    in three grades
- * @param promised what the plate or a claim promises, in words
- * @param ifBad    how bad it is
- * @param minutes  it takes
- * @param page     where it is done, where that is another screen
- * @param cycle    event keys and script of a cycle
- * @param history  results of this step so far
- * @param picture  of the one that counts
+ * @param asked   what must be free or safe, and whether it is to be confirmed afresh
+ * @param ifBad   how bad it is
+ * @param minutes it takes
+ * @param form    where it is written down
+ * @param margin  what stands beside the form
+ * @param past    what was recorded of it so far
  */
-public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, List<Recording.Field> fields, String code, boolean decides,
-                       Optional<GradedLimit> limit, String promised, Severity ifBad, BigDecimal minutes, String page, Optional<CycleView> cycle,
-                       List<StepResult> history, Optional<Picture> picture, List<Photo> photos, boolean timed) {
+public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, Severity ifBad, BigDecimal minutes, Form form, Margin margin,
+                       Past past) {
 
     /** One need: its words, its key in the form, whether it must be ticked. */
     public record Ask(String text, String value, boolean changed) {
     }
 
+    /**
+     * Where a step is written down.
+     *
+     * @param fields  what is asked
+     * @param decides whether the numbers decide
+     * @param timed   whether a stopwatch helps
+     */
+    public record Form(List<Recording.Field> fields, boolean decides, boolean timed) {
+    }
+
+    /**
+     * Beside the form.
+     *
+     * @param limit    in three grades
+     * @param promised what the plate or a claim promises, in words
+     * @param page     where it is done, where that is another screen
+     * @param cycle    event keys and script of a cycle
+     */
+    public record Margin(Optional<GradedLimit> limit, String promised, String page, Optional<CycleView> cycle) {
+    }
+
+    /**
+     * What was recorded so far.
+     *
+     * @param history results of this step
+     * @param picture of the one that counts
+     */
+    public record Past(List<StepResult> history, Optional<Picture> picture) {
+    }
+
+    private static final BigDecimal MINUTE = BigDecimal.valueOf(60);
+
     static TaskView of(Survey survey, Step step, Map<String, String> typed, Words words) {
         StepLedger ledger = survey.steps();
-        LengthUnit unit = survey.machine().identity().unit();
-        List<Ask> asked = ledger.asked(step).stream().map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
-        StepMargin.Beside beside = step.recording().tell(new StepMargin(typed, unit, survey.rules(), words));
-        return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", step.about().toArray()),
-                words.say("step." + step.code() + ".look", step.about().toArray()), asked, step.recording().fields(), step.recording().code(), step.recording().decides(),
-                step.recording().limit(survey.rules()), beside.promised(), step.ifBad(), BigDecimal.valueOf(step.seconds()).divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP).stripTrailingZeros(),
-                beside.page(), beside.cycle(), ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
-                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, survey.rules(), words)), survey.photosOf(step.id().written()), step.recording().isTimed());
+        Recording<?> recording = step.recording();
+        List<Ask> asked = ledger.asked(step).stream()
+                .map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
+        StepMargin.Beside beside = recording.tell(new StepMargin(typed, survey.machine().unit(), survey.rules(), words));
+        Object[] about = step.about().toArray();
+        Past past = new Past(ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
+                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, survey.rules(), words)));
+        return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", about),
+                words.say("step." + step.code() + ".look", about), asked, step.ifBad(),
+                BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
+                new Form(recording.fields(), recording.decides(), recording.isTimed()),
+                new Margin(recording.limit(survey.rules()), beside.promised(), beside.page(), beside.cycle()), past);
     }
 }
