@@ -81,6 +81,34 @@ class BadInputTest {
         assertThat(entries(survey)).isEqualTo(3);
     }
 
+    /** Two people at one machine: who comes second sees what came between, and sends what they typed with one key, or goes back to the form with it. */
+    @Test
+    void whatCameMeanwhileIsSeenAndWhatWasTypedIsSentAllTheSame() {
+        long survey = Scenes.readySurvey(app);
+        String path = "/surveys/" + survey + "/run";
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url(path + "?step=0-0-0-0"));
+        Http other = new Http(app);
+        other.post("/surveys/" + survey + "/entries/remark", other.form("/surveys/" + survey + "/entries", "/surveys/" + survey + "/entries/remark"), "author", "J. Marsh, seller", "text", "the belt is new");
+        page.fill("#reading", "31.6");
+        page.fill("#remark", "by the window");
+        page.click("button[value=record]");
+        assertThat(browser.text()).contains("entry 3 came meanwhile", "the belt is new", "J. Marsh, seller", "What you typed", "31.6", "by the window");
+        assertThat(entries(survey)).isEqualTo(3);
+        page.click("text=Go back to the form with it");
+        Browser.settle(page);
+        assertThat(page.inputValue("#reading")).isEqualTo("31.6");
+        assertThat(page.inputValue("#remark")).isEqualTo("by the window");
+        other.post("/surveys/" + survey + "/entries/remark", other.form("/surveys/" + survey + "/entries", "/surveys/" + survey + "/entries/remark"), "author", "J. Marsh, seller", "text", "and the oil");
+        page.click("button[value=record]");
+        assertThat(browser.text()).contains("and the oil").doesNotContain("the belt is new");
+        page.click("text=Record it as I typed it");
+        assertThat(browser.text()).contains("recorded as entry 5: proven.");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
     @Test
     void aFormPostedTwiceWritesOnce() {
         long survey = Scenes.readySurvey(app);

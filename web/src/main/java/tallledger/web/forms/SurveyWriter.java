@@ -19,7 +19,7 @@ import tallledger.web.record.Survey;
 
 /**
  * Writes what a form says into a survey's book, the same way for every form: pressed twice it writes once; nonsense and a missing
- * name come back beside their fields (422); where somebody wrote meanwhile the page comes back as it is now (409). Whatever
+ * name come back beside their fields (422); where somebody wrote meanwhile a small page says what ({@link Meanwhile}, 409). Whatever
  * goes wrong, all that was typed is still there.
  */
 @Component
@@ -51,10 +51,16 @@ public class SurveyWriter {
      * @param next where to go on from the entry written
      */
     public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next) {
-        return write(survey, typed, response, read, page, next, books::append);
+        return write(survey, typed, response, read, page, next, books::append, true);
     }
 
     public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next, Appending appending) {
+        return write(survey, typed, response, read, page, next, appending, false);
+    }
+
+    /** @param again whether the form can be sent again from another page: one with a file cannot */
+    private String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next,
+                         Appending appending, boolean again) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = books.acknowledged(survey.id(), submission);
         if (already.isPresent()) {
@@ -73,6 +79,9 @@ public class SurveyWriter {
             writer.remember(response, typed.get("author"), submission);
             return next.apply(entry);
         } catch (MovedOn moved) {
+            if (again && !typed.get("whole").equals("yes")) {
+                throw new Meanwhile(shelves.survey(survey.id()), typed, moved);
+            }
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.SURVEY_MOVED_ON, moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
             Survey now = shelves.survey(survey.id());

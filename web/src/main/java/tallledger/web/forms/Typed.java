@@ -54,6 +54,11 @@ public class Typed {
         return fields.containsKey(name);
     }
 
+    /** Fields the form had, in order. */
+    public List<String> names() {
+        return List.copyOf(fields.keySet());
+    }
+
     public List<String> all(String name) {
         return fields.getOrDefault(name, List.of());
     }

@@ -50,6 +50,11 @@ public class Words {
         return say(Reason.named(code, arguments));
     }
 
+    /** What a field of a form is called; one without words by its own name. */
+    public String field(String name) {
+        return messages.getMessage("field." + name, null, name, Locale.ROOT);
+    }
+
     /** What a step or a speed is called. */
     public String name(Task task, DriveTrain train) {
         return String.valueOf(worded(task.name(train)));
