@@ -76,6 +76,11 @@ public final class MotionRecordings {
         }
 
         @Override
+        public List<String> leverPositions() {
+            return at;
+        }
+
+        @Override
         public String code() {
             return rapid() ? "rapid" : "feed";
         }

@@ -118,6 +118,21 @@ public interface Recording<V> {
         return Optional.empty();
     }
 
+    /** Which check at the spindle it is, where it is one. */
+    default Optional<DriveCheck> driveCheck() {
+        return Optional.empty();
+    }
+
+    /** Code of the script that is watched, where it is a cycle. */
+    default Optional<String> cycle() {
+        return Optional.empty();
+    }
+
+    /** What stands set on the feed plate's levers, where it proves them. */
+    default List<String> leverPositions() {
+        return List.of();
+    }
+
     /** Whether a stopwatch helps. */
     default boolean isTimed() {
         return fields().stream().anyMatch(f -> f.name().equals("seconds"));

@@ -1,6 +1,7 @@
 package tallledger.core.evidence;
 
 import java.util.List;
+import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.rules.Rules;
 
@@ -17,6 +18,11 @@ public record SpindleCheck(DriveCheck check) implements Recording<Recordings.Not
     @Override
     public <T> T tell(Kinds<T> kinds) {
         return kinds.spindleCheck(this);
+    }
+
+    @Override
+    public Optional<DriveCheck> driveCheck() {
+        return Optional.of(check);
     }
 
     @Override

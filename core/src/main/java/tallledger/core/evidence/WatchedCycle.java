@@ -29,6 +29,11 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     }
 
     @Override
+    public Optional<String> cycle() {
+        return Optional.of(script);
+    }
+
+    @Override
     public String code() {
         return "cycle";
     }

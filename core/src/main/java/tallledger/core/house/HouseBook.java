@@ -69,15 +69,15 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
     /** What was changed of a rule by the house itself, newest first. */
     public List<Change> historyOf(Rule rule) {
-        return newestFirst(c -> c.what() instanceof HouseChange.Ruled ruled && ruled.rule() == rule);
+        return newestFirst(HouseChange.Kind.RULE, rule.name());
     }
 
     public List<Change> historyOfStep(String code) {
-        return newestFirst(c -> c.what() instanceof HouseChange.Timed timed && timed.step().equals(code));
+        return newestFirst(HouseChange.Kind.STEP_TIME, code);
     }
 
-    private List<Change> newestFirst(java.util.function.Predicate<Change> which) {
-        List<Change> some = new ArrayList<>(changes.stream().filter(which).toList());
+    private List<Change> newestFirst(HouseChange.Kind kind, String of) {
+        List<Change> some = new ArrayList<>(changes.stream().filter(c -> c.entry().kind().equals(kind.name()) && c.entry().step().equals(of)).toList());
         java.util.Collections.reverse(some);
         return some;
     }

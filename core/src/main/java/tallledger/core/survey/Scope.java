@@ -1,7 +1,6 @@
 package tallledger.core.survey;
 
 import tallledger.core.family.Step;
-import tallledger.core.evidence.SpindleCheck;
 
 /** How much of the machine a survey goes through. */
 public enum Scope {
@@ -10,6 +9,6 @@ public enum Scope {
     SPINDLE_DRIVE;
 
     boolean includes(Step step) {
-        return this == WHOLE || step.recording() instanceof SpindleCheck;
+        return this == WHOLE || step.recording().driveCheck().isPresent();
     }
 }

@@ -3,7 +3,6 @@ package tallledger.core.survey;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Need;
 import tallledger.core.family.Phase;
 import java.util.ArrayList;
@@ -174,10 +173,9 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
 
     private static Set<String> positions(Step step) {
         Set<String> positions = new HashSet<>();
-        if (step.recording() instanceof MotionRecordings.Feed feed) {
-            for (int i = 0; i < feed.at().size(); i++) {
-                positions.add(i + ":" + feed.at().get(i));
-            }
+        List<String> at = step.recording().leverPositions();
+        for (int i = 0; i < at.size(); i++) {
+            positions.add(i + ":" + at.get(i));
         }
         return positions;
     }

@@ -59,7 +59,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             return untested(claim, VerdictReason.CLAIM_TRAVEL_UNTIED);
         }
         Optional<StepResult> measured = survey.steps().latest().values().stream()
-                .filter(r -> r.step().axis().equals(claim.axis()) && r.step().recording() instanceof MotionRecordings.Travel).findFirst();
+                .filter(r -> r.step().axis().equals(claim.axis()) && r.as(TypedLength.class).isPresent()).findFirst();
         if (measured.isEmpty()) {
             return untested(claim, VerdictReason.CLAIM_TRAVEL_NOT_MEASURED);
         }

@@ -13,7 +13,6 @@ import tallledger.core.survey.CheckResult;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.Run;
 import tallledger.core.evidence.Severity;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
@@ -61,7 +60,7 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
     public static List<Finding> of(Survey survey) {
         List<Finding> findings = ofDrive(survey.drive());
         for (StepResult result : survey.steps().latest().values()) {
-            boolean ofDrive = result.step().recording() instanceof SpindleCheck;
+            boolean ofDrive = result.step().recording().driveCheck().isPresent();
             if (result.isBad() && !ofDrive) {
                 findings.add(new Finding(result.severity(), what(result), List.of(result.entry())));
             } else if (result.outcome() == Outcome.UNDECIDED) {

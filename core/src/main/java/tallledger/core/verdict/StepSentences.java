@@ -11,7 +11,6 @@ import tallledger.core.kit.KitList;
 import tallledger.core.reason.Reason;
 import tallledger.core.family.Phase;
 import tallledger.core.survey.Scope;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
@@ -26,11 +25,11 @@ final class StepSentences {
 
     static List<Sentence> of(Survey survey) {
         List<Sentence> s = new ArrayList<>();
-        if (survey.steps().scope() == Scope.SPINDLE_DRIVE && survey.steps().all().stream().allMatch(r -> r.step().recording() instanceof SpindleCheck)) {
+        if (survey.steps().scope() == Scope.SPINDLE_DRIVE && survey.steps().all().stream().allMatch(r -> r.step().recording().driveCheck().isPresent())) {
             return s;
         }
         counts(survey.steps(), s);
-        List<StepResult> results = survey.steps().latest().values().stream().filter(r -> !(r.step().recording() instanceof SpindleCheck)).toList();
+        List<StepResult> results = survey.steps().latest().values().stream().filter(r -> r.step().recording().driveCheck().isEmpty()).toList();
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
                 Reason.of(VerdictReason.STATEMENT_STEP_CLOSE, r.step().name(), r.judgement().because()), List.of(r.entry()))));

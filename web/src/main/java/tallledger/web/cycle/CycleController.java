@@ -8,7 +8,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
@@ -55,8 +54,8 @@ class CycleController {
     }
 
     private List<Line> lines(StepLedger ledger) {
-        List<Step> steps = new ArrayList<>(ledger.steps().stream().filter(s -> s.recording() instanceof WatchedCycle).toList());
-        ledger.latest().values().stream().map(StepResult::step).filter(s -> s.recording() instanceof WatchedCycle && !steps.contains(s)).forEach(steps::add);
+        List<Step> steps = new ArrayList<>(ledger.steps().stream().filter(s -> s.recording().cycle().isPresent()).toList());
+        ledger.latest().values().stream().map(StepResult::step).filter(s -> s.recording().cycle().isPresent() && !steps.contains(s)).forEach(steps::add);
         return steps.stream().map(step -> {
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
             String mark = result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : "open");
@@ -73,12 +72,12 @@ class CycleController {
 
     /** Scripts of the house that no step of this machine uses. */
     private static List<String> others(StepLedger ledger) {
-        List<String> used = ledger.steps().stream().map(Step::recording).filter(WatchedCycle.class::isInstance).map(r -> ((WatchedCycle) r).script()).toList();
+        List<String> used = ledger.steps().stream().flatMap(step -> step.recording().cycle().stream()).toList();
         return CycleScripts.codes().stream().filter(code -> !used.contains(code)).toList();
     }
 
     private static int nextOwn(StepLedger ledger) {
-        return 1 + (int) ledger.judged().stream().filter(r -> r.step().recording() instanceof WatchedCycle w && w.script().equals(CycleScript.OWN))
+        return 1 + (int) ledger.judged().stream().filter(r -> r.step().code().equals(Catalogue.OWN_CYCLE))
                 .map(r -> r.step().id()).distinct().count();
     }
 }

@@ -19,7 +19,6 @@ import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Phase;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
@@ -111,8 +110,10 @@ final class DemoSurvey {
     }
 
     private void step(Step step) {
-        if (step.recording() instanceof SpindleCheck check) {
-            write(step.seconds(), SurveyEntries.check(by(), survey().basis(), survey().rules(), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+        Optional<DriveCheck> check = step.recording().driveCheck();
+        if (check.isPresent()) {
+            String seconds = check.get() == DriveCheck.BRAKE ? "4.1" : "";
+            write(step.seconds(), SurveyEntries.check(by(), survey().basis(), survey().rules(), check.get(), true, seconds, ""));
             return;
         }
         StepLedger ledger = survey().steps();

@@ -31,12 +31,13 @@ public class HouseWords implements HouseChange.Listener<String> {
 
     /** A change with what it is of. */
     public String said(HouseBook.Change change) {
-        HouseChange what = change.what();
         String of = change.entry().step();
-        if (what instanceof HouseChange.Ruled) {
-            return words.say("rule." + of) + " " + of(what);
-        }
-        return what instanceof HouseChange.Timed ? words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " " + of(what) : of(what);
+        String named = switch (HouseChange.Kind.valueOf(change.entry().kind())) {
+            case RULE -> words.say("rule." + of) + " ";
+            case STEP_TIME -> words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " ";
+            case ISSUED, CHECKS, CHECK -> "";
+        };
+        return named + of(change.what());
     }
 
     /** The newest changes, newest first. */

@@ -23,7 +23,6 @@ import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.RunGate;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.SheetPlan;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.family.Step;
@@ -94,7 +93,7 @@ public class SheetPage {
     }
 
     private void step(Survey survey, Optional<Step> step, Typed typed, Model model) {
-        Optional<DriveCheck> check = step.map(Step::recording).filter(SpindleCheck.class::isInstance).map(r -> ((SpindleCheck) r).check());
+        Optional<DriveCheck> check = step.flatMap(s -> s.recording().driveCheck());
         model.addAttribute("check", check.orElse(null));
         model.addAttribute("brake", survey.rules().graded(Rule.SPINDLE_STOP));
         Map<String, String> sofar = new HashMap<>();
