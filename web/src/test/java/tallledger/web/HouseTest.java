@@ -75,7 +75,7 @@ class HouseTest {
         Page page = browser.page();
         page.navigate(app.url("/house"));
         page.click("[aria-label^='Change: spindle speed']");
-        page.fill("#figure-value", "3");
+        page.fill("#figure-value", "3 %");
         page.fill("#reason", "ours run on synchronous motors");
         page.fill("#author", "J. Marsh, inspector");
         page.click("text=See what it changes");

@@ -64,15 +64,19 @@ class HouseController {
         }
         List<String> figures = rule.get().shape().figures();
         String what = String.join(" ", figures.stream().map(f -> typed.get(f).strip()).toList());
-        return house.write(typed, response, what, true, () -> new HouseChange.Ruled(rule.get(), figures(typed, figures), typed.get("reason")),
+        return house.write(typed, response, what, true, () -> new HouseChange.Ruled(rule.get(), figures(typed, rule.get()), typed.get("reason")),
                 (said, submission, found) -> numbers(model, rule, said, submission, found), "/house?rule=" + name + "#rule-" + name);
     }
 
-    private static List<BigDecimal> figures(Typed typed, List<String> names) {
+    /** As typed, with or without their unit. */
+    private static List<BigDecimal> figures(Typed typed, Rule rule) {
         List<BigDecimal> figures = new ArrayList<>();
-        for (String name : names) {
+        for (int i = 0; i < rule.shape().figures().size(); i++) {
+            String name = rule.shape().figures().get(i);
+            String unit = rule.unit(i).written();
+            String text = typed.get(name).strip();
             try {
-                figures.add(TypedNumber.parse(typed.get(name)).value());
+                figures.add(TypedNumber.parse(!unit.isEmpty() && text.endsWith(unit) ? text.substring(0, text.length() - unit.length()) : text).value());
             } catch (Refused refused) {
                 throw refused.at(name);
             }
