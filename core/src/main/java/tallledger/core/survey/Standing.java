@@ -1,0 +1,76 @@
+package tallledger.core.survey;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tallledger.core.coverage.Mark;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.Route;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
+import tallledger.core.gauge.Grade;
+import tallledger.core.ledger.Noted;
+
+/**
+ * How one task of a survey stands, be it a speed, a step or a check at the spindle.
+ *
+ * @param task     which
+ * @param outcome  of the record that counts; empty where it is open
+ * @param grade    best grade proven within, where there are grades
+ * @param entries  every record of it that was not struck, in order
+ * @param passed   why it was passed over, with the entry that says so
+ * @param inferred whether it need not be done: others prove it
+ * @param later    whether it was put off
+ * @param again    whether a repair wants it done again
+ */
+public record Standing(Task task, Optional<Outcome> outcome, Optional<Grade> grade, List<Integer> entries, Optional<Noted<String>> passed, boolean inferred,
+                       boolean later, boolean again) {
+
+    public Standing {
+        entries = List.copyOf(entries);
+    }
+
+    /**
+     * Every task of a survey by its phase, in the order of work; phases without one are left out. In a survey of the spindle drive alone its
+     * checks stand with its speeds.
+     */
+    public static Map<Phase, List<Standing>> byPhase(Survey survey) {
+        Map<Phase, List<Standing>> phases = new EnumMap<>(Phase.class);
+        Map<Route, List<Integer>> runs = new HashMap<>();
+        survey.drive().runs().forEach(r -> runs.computeIfAbsent(r.route(), x -> new ArrayList<>()).add(r.entry()));
+        survey.drive().steps().forEach(route -> phases.computeIfAbsent(Phase.SPINDLE, x -> new ArrayList<>())
+                .add(of(route, survey, runs.getOrDefault(route, List.of()))));
+        Map<StepId, List<Integer>> results = new HashMap<>();
+        survey.steps().all().forEach(r -> results.computeIfAbsent(r.step().id(), x -> new ArrayList<>()).add(r.entry()));
+        boolean driveOnly = survey.steps().scope() == Scope.SPINDLE_DRIVE;
+        survey.steps().inScope().forEach(step -> phases.computeIfAbsent(driveOnly ? Phase.SPINDLE : step.phase(), x -> new ArrayList<>())
+                .add(of(step, survey, results.getOrDefault(step.id(), List.of()))));
+        return phases;
+    }
+
+    /** Backwards nothing is inferred: a speed's mark is its own way's. */
+    private static Standing of(Route route, Survey survey, List<Integer> entries) {
+        SpindleSurvey drive = survey.drive();
+        Task task = Task.of(route);
+        boolean inferred = drive.table().speedOf(route).filter(s -> drive.coverage().mark(s) == Mark.INFERRED).isPresent() && !drive.machine().train().isReverse(route);
+        return new Standing(task, Optional.ofNullable(drive.latest().get(route)).map(Run::outcome), Optional.empty(), entries,
+                Optional.ofNullable(drive.passed().get(route)), inferred, survey.steps().later().contains(task), drive.repeats().contains(route));
+    }
+
+    private static Standing of(Step step, Survey survey, List<Integer> entries) {
+        StepLedger steps = survey.steps();
+        Task task = Task.of(step);
+        Optional<StepResult> result = Optional.ofNullable(steps.latest().get(step.id()));
+        return new Standing(task, result.map(StepResult::outcome), result.flatMap(r -> r.judgement().grade()), entries,
+                Optional.ofNullable(steps.passed().get(step.id())), steps.isSpared(step), steps.later().contains(task), steps.repeats().contains(step.id()));
+    }
+
+    /** Not recorded, not passed over, not inferred. */
+    public boolean isOpen() {
+        return outcome.isEmpty() && passed.isEmpty() && !inferred;
+    }
+}
