@@ -55,8 +55,4 @@ public record SpeedGate(Optional<Reason> refused) {
     private static SpeedGate shut(SafetyReason code, Object... arguments) {
         return new SpeedGate(Optional.of(Reason.of(code, arguments)));
     }
-
-    public boolean isOpen() {
-        return refused.isEmpty();
-    }
 }

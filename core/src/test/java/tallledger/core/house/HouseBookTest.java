@@ -160,4 +160,62 @@ class HouseBookTest {
         assertThat(Rule.TACHOMETER.unit(1)).isEqualTo(Unit.PERCENT);
         assertThat(Rule.WORTH_GEAR.unit(0)).isEqualTo(Unit.CHANCE);
     }
+
+    /** What a change would make of the house, before it is written. */
+    @Test
+    void aChangeIsTriedWithoutBeingWritten() {
+        write(HouseChange.Issued.now(List.of(OIL)));
+        House tried = book().with(new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), "old bearings"));
+        assertThat(tried.version()).isEqualTo(2);
+        assertThat(tried.rules().number(Rule.COLD_STEP)).isEqualByComparingTo("3");
+        assertThat(tried.checks()).containsExactly(OIL);
+        assertThat(book().newest().rules().isChanged(Rule.COLD_STEP)).isFalse();
+        assertThat(book().with(new HouseChange.Listed(List.of(GEAR), "ours")).checks()).containsExactly(GEAR);
+        assertThat(book().with(new HouseChange.Timed("lock", 7, "quick")).rules().seconds("lock", 45)).isEqualTo(7);
+    }
+
+    @Test
+    void aHistoryIsNewestFirst() {
+        write(HouseChange.Issued.now(List.of(OIL)));
+        write(new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), "once"));
+        write(new HouseChange.Ruled(Rule.SLIP, figures("1", "9"), "another"));
+        write(new HouseChange.Ruled(Rule.COLD_STEP, figures("2"), "twice"));
+        assertThat(book().historyOf(Rule.COLD_STEP)).extracting(c -> c.entry().sequence()).containsExactly(4, 2);
+        assertThat(book().changes()).hasSize(4);
+    }
+
+    /** The ends of a range still make sense, and grades may be alike. */
+    @ParameterizedTest
+    @CsvSource({"FAULTY, 1", "FAULTY, 0", "COLD_STEP, 1", "COLD_STEP, 100", "LATHE_NOSE, 0.02 0.02 0.02", "SLIP, 5 5"})
+    void theEndsOfARangeAreAllowed(Rule rule, String typed) {
+        assertThat(Rules.shipped().with(rule, figures(typed.split(" "))).figures(rule)).isEqualTo(figures(typed.split(" ")));
+    }
+
+    @Test
+    void rulesTakeNoFigureThatMakesNoSense() {
+        assertThatThrownBy(() -> Rules.shipped().with(Rule.FAULTY, figures("2"))).isInstanceOf(Refused.class);
+    }
+
+    /** A release that ships fewer figures, or other checks, is another issue. */
+    @Test
+    void whatIsIssuedIsComparedWhole() {
+        write(new HouseChange.Issued(HouseChange.Issued.now(List.of()).figures(), List.of(GEAR)));
+        assertThat(book().isIssued()).as("other checks").isFalse();
+        Map<String, List<BigDecimal>> less = new java.util.HashMap<>(HouseChange.Issued.now(List.of()).figures());
+        less.put("SLIP", figures("1"));
+        assertThat(HouseBook.of(List.of(Entry.following(Optional.empty(), new HouseChange.Issued(less, List.of(OIL)).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL)).isIssued()).isFalse();
+    }
+
+    @Test
+    void aReasonHasRoomForThreeHundredLetters() {
+        assertThat(new HouseChange.Timed("lock", 7, "x".repeat(HouseChange.LONGEST_REASON)).reason()).hasSize(300);
+        assertThatThrownBy(() -> new HouseChange.Timed("lock", 7, "x".repeat(HouseChange.LONGEST_REASON + 1))).isInstanceOf(Refused.class);
+    }
+
+    @Test
+    void everyRuleStandsInAGroup() {
+        for (Rule.Group group : Rule.Group.values()) {
+            assertThat(java.util.Arrays.stream(Rule.values()).filter(r -> r.group() == group)).as(group.name()).isNotEmpty();
+        }
+    }
 }
