@@ -29,6 +29,7 @@ import tallledger.core.family.FitOut;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
@@ -196,7 +197,7 @@ final class Sketch {
 
     /** A claim tied to one of its axes. */
     Sketch claim(Attribute attribute, String value, Source source, String wording, String axis) {
-        claims.add(new Claim(attribute, value, source, wording, axis));
+        claims.add(new Claim(attribute, value, source, wording, AxisId.read(axis)));
         return this;
     }
 

@@ -80,7 +80,7 @@ public final class Catalogue {
                 List.of(String.join(" · ", key), shows),
                 Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE, key),
                         Severity.SOON, rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), "", true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), Optional.empty(), true, Set.of());
     }
 
     /**
@@ -96,7 +96,7 @@ public final class Catalogue {
 
     private static Step extra(StepId id, String script, Rules rules) {
         return new Step(id, List.of(id.of()), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id.written()), "", true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id.written()), Optional.empty(), true, Set.of());
     }
 
     /** What a step of the catalogue takes as it ships, s. */

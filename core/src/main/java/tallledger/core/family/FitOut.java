@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reading.LengthUnit;
@@ -49,7 +50,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         axes.stream().filter(a -> !names.add(a.name())).findFirst().ifPresent(a -> {
             throw Refused.because(FamilyReason.AXES_REPEATED, a.name()).at("axes");
         });
-        Set<String> ids = new HashSet<>();
+        Set<AxisId> ids = new HashSet<>();
         axes.stream().filter(a -> !ids.add(a.id())).findFirst().ifPresent(a -> {
             throw Refused.because(FamilyReason.AXES_SAME, a.name()).at("axes");
         });
@@ -78,7 +79,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     }
 
     /** The axis of an identity. */
-    public Optional<Axis> axis(String id) {
+    public Optional<Axis> axis(AxisId id) {
         return axes.stream().filter(a -> a.id().equals(id)).findFirst();
     }
 
@@ -89,7 +90,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     public Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>();
         fields.put("axes", axes.stream()
-                .map(a -> (Object) fields("id", a.id(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus", a.plus(),
+                .map(a -> (Object) fields("id", a.id().written(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus", a.plus(),
                 "travel", a.travel(),
                 "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest", a.rates().slowest(),
                 "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
@@ -106,9 +107,9 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     }
 
     public static FitOut from(Payload p) {
-        Set<String> taken = new HashSet<>();
+        Set<AxisId> taken = new HashSet<>();
         List<Axis> axes = p.parts("axes").stream().map(a -> {
-            String id = a.optionalText("id").orElseGet(() -> Axis.idFor(a.text("name"), taken));
+            AxisId id = a.optionalText("id").map(AxisId::new).orElseGet(() -> AxisId.named(a.text("name"), taken));
             taken.add(id);
             return axis(id, a);
         }).toList();
@@ -122,7 +123,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         return new FitOut(axes, features, supply, chart);
     }
 
-    private static Axis axis(String id, Payload a) {
+    private static Axis axis(AxisId id, Payload a) {
         return new Axis(id, a.optionalText("role").map(Axis.Role::valueOf).orElse(Axis.Role.named(a.text("name"))), a.text("name"),
                 a.text("minus"), a.text("plus"),
                 new HashSet<>(a.texts("abilities").stream().map(Ability::valueOf).toList()), a.text("travel"),

@@ -2,10 +2,12 @@ package tallledger.core.family;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reason.Reason;
 
 /** What is put right. */
@@ -25,17 +27,17 @@ public sealed interface Part {
      * What is put right when a step fails; steps of one system are done again after its repair.
      *
      * @param name as the house's table of checks has it, such as {@code screw}
-     * @param axis identity of the axis it is of; empty for the machine's
+     * @param axis the axis it is of; empty for the machine's
      */
-    record System(String name, String axis) implements Part {
+    record System(String name, Optional<AxisId> axis) implements Part {
 
         public static System of(String name) {
-            return new System(name, "");
+            return new System(name, Optional.empty());
         }
 
         @Override
         public Map<String, Object> toPayload() {
-            return axis.isEmpty() ? Map.of("system", name) : Map.of("system", name, "axis", axis);
+            return axis.<Map<String, Object>>map(of -> Map.of("system", name, "axis", of.written())).orElse(Map.of("system", name));
         }
 
         /** In words; an axis that is not there any more by its identity. */
@@ -43,15 +45,15 @@ public sealed interface Part {
             Reason itself = name.startsWith("own-cycle") || name.startsWith("cycle.")
                     ? Reason.of(FamilyReason.SYSTEM_CYCLE, name.substring(name.indexOf('.') + 1))
                     : Reason.named("system." + name.replace(' ', '-'));
-            return axis.isEmpty() ? itself : Reason.of(FamilyReason.SYSTEM_OF_AXIS, fitOut.axis(axis).map(Axis::name).orElse(axis), itself);
+            return axis.map(of -> Reason.of(FamilyReason.SYSTEM_OF_AXIS, fitOut.axis(of).map(Axis::name).orElse(of.written()), itself)).orElse(itself);
         }
 
         /** Records of before an axis had a field of its own have it behind a colon. */
         private static System from(Payload p) {
             String name = p.text("system");
             int colon = name.indexOf(':');
-            return colon < 0 ? new System(name, p.optionalText("axis").orElse(""))
-                    : new System(name.substring(0, colon), name.substring(colon + 1));
+            return colon < 0 ? new System(name, p.optionalText("axis").flatMap(AxisId::read))
+                    : new System(name.substring(0, colon), Optional.of(AxisId.named(name.substring(colon + 1), Set.of())));
         }
     }
 

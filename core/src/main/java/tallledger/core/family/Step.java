@@ -2,10 +2,12 @@ package tallledger.core.family;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reason.Reason;
 
 /**
@@ -19,12 +21,12 @@ import tallledger.core.reason.Reason;
  * @param seconds   what it takes, s (house starting value)
  * @param needs     what must be free or safe first
  * @param system    what is put right when it fails; steps of one system are done again after its repair
- * @param axis      identity of the axis it moves or is about; empty for none
+ * @param axis      the axis it moves or is about; empty for none
  * @param runs      whether something turns or travels under power, so that the start checks are due first
  * @param spares    codes of steps it makes needless when it is good
  */
 public record Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
-                   List<Need> needs, Part.System system, String axis, boolean runs, Set<String> spares) {
+                   List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares) {
 
     public Step {
         about = List.copyOf(about);

@@ -13,6 +13,7 @@ import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
 import tallledger.core.rules.Rules;
 
 /**
@@ -162,12 +163,12 @@ final class Template implements Line {
     }
 
     private Step made(Subject subject, List<String> about, Rules rules) {
-        String axis = subject.axis.map(Axis::id).orElse("");
+        Optional<AxisId> axis = subject.axis.map(Axis::id);
         String name = subject.axis.or(() -> usual(subject.machine)).map(Axis::name).orElse(systemName());
         StepId.Side side = about.size() < 2 ? StepId.Side.BOTH : subject.plus ? StepId.Side.PLUS : StepId.Side.MINUS;
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
-        return new Step(new StepId(code, axis, side), about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
+        return new Step(new StepId(code, axis.map(AxisId::written).orElse(""), side), about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
                 new Part.System(systemName(), axis), axis, runs, spares);
     }
 

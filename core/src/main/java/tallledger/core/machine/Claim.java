@@ -6,6 +6,7 @@ import java.math.RoundingMode;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Payload;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
@@ -18,9 +19,9 @@ import tallledger.core.reason.Refused;
  * @param value     the value claimed, as typed
  * @param source    who says so
  * @param wording   their exact words, may be empty
- * @param axis      identity of the axis it is about, where a person chose one; empty otherwise
+ * @param axis      the axis it is about, where a person chose one; empty otherwise
  */
-public record Claim(Attribute attribute, String value, Source source, String wording, String axis) {
+public record Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis) {
 
     public static final int LONGEST_WORDING = 400;
 
@@ -49,7 +50,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
 
     /** About no axis. */
     public Claim(Attribute attribute, String value, Source source, String wording) {
-        this(attribute, value, source, wording, "");
+        this(attribute, value, source, wording, Optional.empty());
     }
 
     public Claim {
@@ -65,7 +66,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     }
 
     /** Checks the value against its form, so that a mistyped number is caught where it was typed. */
-    public static Claim checked(Attribute attribute, String value, Source source, String wording, String axis, LengthUnit unit) {
+    public static Claim checked(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis, LengthUnit unit) {
         switch (attribute.form()) {
             case COUNT -> {
                 TypedNumber count = TypedNumber.parsePositive(value);
@@ -77,7 +78,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case LENGTH -> TypedLength.parse(value, unit);
             case TEXT -> { }
         }
-        return new Claim(attribute, value.strip(), source, wording.strip(), axis.strip());
+        return new Claim(attribute, value.strip(), source, wording.strip(), axis);
     }
 
     /** A claimed length in mm, to a tenth, to stand beside what was typed; empty for anything that is no length. */
@@ -87,11 +88,11 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     }
 
     Map<String, Object> toPayload() {
-        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis);
+        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis.map(AxisId::written).orElse(""));
     }
 
     static Claim from(Payload p) {
         return new Claim(Attribute.valueOf(p.text("attribute")), p.text("value"), Source.valueOf(p.text("source")),
-                p.text("wording"), p.optionalText("axis").orElse(""));
+                p.text("wording"), p.optionalText("axis").flatMap(AxisId::read));
     }
 }

@@ -13,7 +13,7 @@ import tallledger.core.reason.Refused;
 /**
  * One direction something moves in, and what it can do.
  *
- * @param id        what it is known by for good, whatever it is called later: records hang on it
+ * @param id        what it is known by for good
  * @param role      what it is on the machine: what must be free before it moves hangs on this, not on its name
  * @param name      as people call it, such as "table" or "cross slide"
  * @param minus     name of one way, such as "left"
@@ -22,7 +22,7 @@ import tallledger.core.reason.Refused;
  * @param travel    travel claimed, as typed; empty where nobody says
  * @param rates     what its feed plate promises
  */
-public record Axis(String id, Role role, String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
+public record Axis(AxisId id, Role role, String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
 
     public static final int LONGEST_NAME = 30;
 
@@ -69,23 +69,10 @@ public record Axis(String id, Role role, String name, String minus, String plus,
 
     /** An axis known by its first name. */
     public Axis(String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
-        this(idFor(name, Set.of()), Role.named(name), name, minus, plus, abilities, travel, rates);
-    }
-
-    /** An identity made of a first name, unlike those that are taken. */
-    public static String idFor(String name, Set<String> taken) {
-        String plain = name.strip().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
-        String id = plain.isEmpty() ? "axis" : plain;
-        for (int n = 2; taken.contains(id); n++) {
-            id = (plain.isEmpty() ? "axis" : plain) + "-" + n;
-        }
-        return id;
+        this(AxisId.named(name, Set.of()), Role.named(name), name, minus, plus, abilities, travel, rates);
     }
 
     public Axis {
-        if (!id.matches("[\\p{L}\\d-]{1,40}")) {
-            throw Refused.because(MotionReason.AXIS_ID, id.length() > LONGEST_NAME ? id.substring(0, LONGEST_NAME) : id).at("name");
-        }
         name = name.strip();
         minus = minus.strip();
         plus = plus.strip();

@@ -62,7 +62,7 @@ final class StepFold {
         this.unit = machine.identity().unit();
         before.forEach(result -> judged.put(result.entry(), result));
         catalogue.forEach(step -> steps.put(step.id(), step));
-        catalogue.stream().filter(step -> !step.axis().isEmpty()).forEach(step -> former.putIfAbsent(step.formerId(), step));
+        catalogue.stream().filter(step -> step.axis().isPresent()).forEach(step -> former.putIfAbsent(step.formerId(), step));
         machine.train().routes().forEach(route -> routes.put(machine.train().settings(route), Task.of(route)));
     }
 

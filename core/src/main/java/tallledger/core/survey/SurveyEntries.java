@@ -167,7 +167,7 @@ public final class SurveyEntries {
         }
         Map<String, Object> payload = new HashMap<>(part.toPayload());
         payload.put("what", checked(what));
-        return draft(by, Kind.REPAIRED, part.system().map(s -> (s.name() + " " + s.axis()).strip()).orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
+        return draft(by, Kind.REPAIRED, part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse("")).orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
     }
 
     public static Draft passedOver(By by, List<String> settings, String reason) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static tallledger.core.Machines.lever;
 
+import tallledger.core.motion.AxisId;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.family.StartingDescription;
 import tallledger.core.family.Family;
@@ -51,13 +52,13 @@ class DescriptionTest {
     @CsvSource(delimiter = '|', value = {"SPEED_COUNT|twelve|number.not-one", "SPEED_COUNT|12.5|claim.count", "SLOWEST_SPEED|0|number.not-positive",
         "SWING|wide|length.not-one", "TRAVEL|5 leagues|length.unknown-unit"})
     void aClaimedValueMustBeReadable(Attribute attribute, String value, String code) {
-        assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", "", LengthUnit.MM)).isInstanceOfSatisfying(Refused.class,
+        assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", AxisId.read(""), LengthUnit.MM)).isInstanceOfSatisfying(Refused.class,
                 refused -> assertThat(refused.reason().code()).isEqualTo(code));
     }
 
     @Test
     void aClaimKeepsItsWordsAndItsUnit() {
-        Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", "", LengthUnit.INCH);
+        Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", AxisId.read(""), LengthUnit.INCH);
         assertThat(claim.value()).isEqualTo("16-1/8\"");
         assertThat(claim.wording()).isEqualTo("sixteen inch swing");
         assertThat(claim.millimetres(LengthUnit.INCH)).get().satisfies(mm -> assertThat(mm).isEqualByComparingTo("409.6"));
@@ -74,7 +75,7 @@ class DescriptionTest {
         SpeedPlate plate = Machines.plate(MachineDescription.leversOf(train), "40 80 60 x 160 320 240 x").with(List.of("low end", "in", "low"),
                 PlateCell.parse("41=40"));
         MachineDescription machine = new MachineDescription(new Identity("All of it", "Eskholt", "X", Family.KNEE_MILL, "7", "1980", "shed", "owner",
-                LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", "table")), train,
+                LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", AxisId.read("table"))), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
                 Optional.of(new MotorRating(new BigDecimal("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
                 Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH, Axis.Per.MIN)), Family.KNEE_MILL.traits().usual());

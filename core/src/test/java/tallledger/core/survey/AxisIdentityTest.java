@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.motion.AxisId;
 import tallledger.core.family.Catalogue;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -42,7 +43,7 @@ class AxisIdentityTest {
     @Test
     void twoAxesOfNearlyOneNameHaveStepsOfTheirOwn() {
         Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
-        Axis second = new Axis(Axis.idFor("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
+        Axis second = new Axis(AxisId.named("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
         MachineDescription machine = CatalogueTest.machine(Family.LATHE, new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, Optional.empty()));
         List<String> ids = Catalogue.of(machine, Rules.shipped()).stream().map(step -> step.id().written()).toList();
         assertThat(ids).doesNotHaveDuplicates().contains("travel.top-slide", "travel.top-slide-2");
@@ -63,7 +64,7 @@ class AxisIdentityTest {
         }
         fitOut.put("axes", axes);
         old.put("fitOut", fitOut);
-        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(Axis::id).containsExactly("carriage", "cross-slide", "top-slide");
+        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(a -> a.id().written()).containsExactly("carriage", "cross-slide", "top-slide");
         assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(Axis::role).containsExactly(Axis.Role.CARRIAGE, Axis.Role.CROSS_SLIDE, Axis.Role.TOP_SLIDE);
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import tallledger.core.motion.AxisId;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
@@ -68,7 +69,7 @@ class StandingTest {
         assertThat(of("castings").later()).isTrue();
         assertThat(of("castings").isOpen()).isTrue();
         book.step("travel.table", true, "value", "880");
-        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.System("slide", "table"), "gib reset"));
+        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.System("slide", AxisId.read("table")), "gib reset"));
         assertThat(of("travel.table").again()).isTrue();
         assertThat(of("travel.table").outcome()).isEqualTo(Optional.empty());
         assertThat(of("travel.table").entries()).as("what was written stays").hasSize(1);

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.motion.AxisId;
 import tallledger.core.family.StepId;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Part;
@@ -177,7 +178,7 @@ class StepLedgerTest {
         step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus OPEN");
-        write(SurveyEntries.repaired(By.of(now, ME), new Part.System("trip", "table"), "dog tightened"));
+        write(SurveyEntries.repaired(By.of(now, ME), new Part.System("trip", AxisId.read("table")), "dog tightened"));
         assertThat(ledger().repeats()).extracting(StepId::written).containsExactly("trip.table.minus", "trip.table.plus");
         assertThat(next()).isEqualTo("trip.table.minus");
         assertThat(faults()).containsExactly("trip.table.minus REPAIRED");

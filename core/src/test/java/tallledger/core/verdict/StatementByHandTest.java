@@ -1,5 +1,6 @@
 package tallledger.core.verdict;
 
+import tallledger.core.motion.AxisId;
 import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
@@ -39,8 +40,8 @@ class StatementByHandTest {
 
     private final MachineDescription machine = Machines.lathe("31.5 63 125 250 500 ?", List.of(new Claim(Claim.Attribute.SPEED_COUNT, "6", Claim.Source.PLATE, ""),
             new Claim(Claim.Attribute.SLOWEST_SPEED, "31.5", Claim.Source.PLATE, ""), new Claim(Claim.Attribute.FASTEST_SPEED, "1200", Claim.Source.SELLER, ""),
-            new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.SELLER, ""), new Claim(Claim.Attribute.TRAVEL, "1000 mm", Claim.Source.SELLER, "", "carriage"),
-            new Claim(Claim.Attribute.TRAVEL, "250 mm", Claim.Source.SELLER, "", "cross-slide"), new Claim(Claim.Attribute.CONDITION, "good", Claim.Source.SELLER, "")), List.of(),
+            new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.SELLER, ""), new Claim(Claim.Attribute.TRAVEL, "1000 mm", Claim.Source.SELLER, "", AxisId.read("carriage")),
+            new Claim(Claim.Attribute.TRAVEL, "250 mm", Claim.Source.SELLER, "", AxisId.read("cross-slide")), new Claim(Claim.Attribute.CONDITION, "good", Claim.Source.SELLER, "")), List.of(),
             lever("range", "A B C"), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
 
     private final SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 0);

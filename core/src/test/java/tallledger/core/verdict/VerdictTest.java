@@ -1,5 +1,6 @@
 package tallledger.core.verdict;
 
+import tallledger.core.motion.AxisId;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.house.House;
@@ -132,7 +133,7 @@ class VerdictTest {
     @ParameterizedTest
     @CsvSource({"763 mm, UPHELD, WITHIN", "760 mm, UNTESTED, TOO_CLOSE_TO_CALL", "759.5 mm, UNTESTED, TOO_CLOSE_TO_CALL", "758 mm, SHORT, OUTSIDE", "810 mm, BETTER, WITHIN"})
     void aClaimedTravelIsJudgedByItsOwnStep(String measured, ClaimVerdict.Standing standing, Verdict verdict) {
-        MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", "carriage"),
+        MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", AxisId.read("carriage")),
                 new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
         StepLedger before = Survey.fold(claimed, House.shipped(List.of()), entries).steps();
         Step travel = before.step("travel.carriage").orElseThrow();

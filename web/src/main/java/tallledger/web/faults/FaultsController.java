@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reason.Reason;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
@@ -96,7 +97,7 @@ class FaultsController {
 
     /** As a choice names it. */
     private static String written(Part part) {
-        return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis()).orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
+        return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis().map(AxisId::written).orElse("")).orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
     }
 
     private String named(Part part, Survey survey) {

@@ -6,11 +6,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -26,9 +28,9 @@ final class FitOutForm {
     static Optional<FitOut> read(Typed typed, MachineDescription machine) {
         LengthUnit unit = machine.identity().unit();
         List<Axis> axes = new ArrayList<>();
-        Set<String> taken = new HashSet<>();
+        Set<AxisId> taken = new HashSet<>();
         for (int i = 0; i < rows(typed); i++) {
-            taken.add(typed.get("axis" + i + ".id"));
+            typed.attempt("axis" + i + ".name", known("axis" + i, typed)).flatMap(id -> id).ifPresent(taken::add);
         }
         for (int i = 0; i < rows(typed); i++) {
             if (typed.has("axis" + i + ".name") || typed.has("axis" + i + ".minus")) {
@@ -49,19 +51,24 @@ final class FitOutForm {
         return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart).checkedFor(machine.identity().family(), unit));
     }
 
+    /** The identity a row came with; a new row has none. */
+    private static Supplier<Optional<AxisId>> known(String row, Typed typed) {
+        return () -> AxisId.read(typed.get(row + ".id"));
+    }
+
     static int rows(Typed typed) {
         return Math.min(Math.max(typed.wholeOr("axisRows", 3), 1), 60);
     }
 
     /** Core names its fields by themselves; here they stand in a row of several. */
-    private static Optional<Axis> axis(Typed typed, String row, Set<String> taken, LengthUnit unit) {
+    private static Optional<Axis> axis(Typed typed, String row, Set<AxisId> taken, LengthUnit unit) {
         Set<Axis.Ability> abilities = new HashSet<>();
         typed.all(row + ".abilities").forEach(name -> Stream.of(Axis.Ability.values()).filter(a -> a.name().equals(name)).forEach(abilities::add));
         Axis.Per per = typed.holds(row + ".per", "REV") ? Axis.Per.REV : Axis.Per.MIN;
         try {
             String name = typed.get(row + ".name");
             // It keeps its identity whatever it is called; only a new one gets it from its first name.
-            String id = typed.has(row + ".id") ? typed.get(row + ".id") : Axis.idFor(name, taken);
+            AxisId id = known(row, typed).get().orElseGet(() -> AxisId.named(name, taken));
             Axis.Role role = typed.has(row + ".role") ? typed.choice(row + ".role", Axis.Role.class).orElse(Axis.Role.OTHER) : Axis.Role.named(name);
             taken.add(id);
             return Optional.of(new Axis(id, role, name, typed.get(row + ".minus"), typed.get(row + ".plus"), abilities, typed.get(row + ".travel").strip(),
@@ -106,7 +113,7 @@ final class FitOutForm {
     }
 
     private static void write(Axis axis, Typed typed, String row) {
-        typed.set(row + ".id", axis.id());
+        typed.set(row + ".id", axis.id().written());
         typed.set(row + ".role", axis.role().name());
         typed.set(row + ".name", axis.name());
         typed.set(row + ".minus", axis.minus());

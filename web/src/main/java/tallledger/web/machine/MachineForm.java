@@ -27,6 +27,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
@@ -158,9 +159,10 @@ final class MachineForm {
             }
             var attribute = typed.choice(row + ".attribute", Claim.Attribute.class);
             var source = typed.choice(row + ".source", Claim.Source.class);
-            if (attribute.isPresent() && source.isPresent()) {
+            var axis = typed.attempt(row + ".axis", () -> AxisId.read(typed.get(row + ".axis")));
+            if (attribute.isPresent() && source.isPresent() && axis.isPresent()) {
                 typed.attempt(row + ".value", () -> Claim.checked(attribute.get(), typed.get(row + ".value"), source.get(),
-                        typed.get(row + ".wording"), typed.get(row + ".axis"), unit)).ifPresent(claims::add);
+                        typed.get(row + ".wording"), axis.get(), unit)).ifPresent(claims::add);
             }
         }
         return claims;
@@ -296,6 +298,6 @@ final class MachineForm {
         typed.set(row + ".value", claim.value());
         typed.set(row + ".source", claim.source().name());
         typed.set(row + ".wording", claim.wording());
-        typed.set(row + ".axis", claim.axis());
+        typed.set(row + ".axis", claim.axis().map(AxisId::written).orElse(""));
     }
 }
