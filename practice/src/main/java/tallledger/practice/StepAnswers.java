@@ -23,6 +23,7 @@ import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.SpindleCheck;
+import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.WatchedCycle;
 
@@ -75,6 +76,12 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> rise(Recordings.Rise rise) {
         return Map.of("cold", "18.5", "hot", BigDecimal.valueOf(34 + random.nextInt(6)).toPlainString() + ".0");
+    }
+
+    @Override
+    public Map<String, String> speedRead(SpeedRead speed) {
+        double rpm = speed.nominal().map(BigDecimal::doubleValue).orElse(100.0) * (1 + 0.02 * (random.nextDouble() - 0.5));
+        return Map.of("reading", new BigDecimal(rpm).setScale(1, RoundingMode.HALF_UP).toPlainString());
     }
 
     @Override

@@ -102,4 +102,12 @@ class EntriesPagesTest {
         assertThat(page("?at=" + at)).contains("There is no entry “" + at + "”: they are numbered 1 to 252.").contains("value=\"" + at + "\"");
         assertThat(numbers(page("?at=" + at))).startsWith(252);
     }
+
+    /** What was typed stands in the order it was asked for, with the unit of its record; a log by how much it holds. */
+    @Test
+    void aStepsLineSaysItsFiguresWithTheirUnits() {
+        String page = HTTP.get("/surveys/3/entries").body();
+        assertThat(page).contains("Pitch meant 2 mm; Measured length 80.005 mm; Turns 40").contains("a log of 6 events").doesNotContain("at-zero");
+        assertThat(HTTP.get("/surveys/5/entries").body()).contains("Fed by mains; Lines 1 and 2 400 V");
+    }
 }

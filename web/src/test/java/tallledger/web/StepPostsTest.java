@@ -93,6 +93,14 @@ class StepPostsTest {
     }
 
     @Test
+    void aChoiceStandsWhenItsFormComesBack() {
+        long survey = mill();
+        Map<String, String> fields = form(survey, "supply");
+        assertThat(step(survey, fields, "source", "INVERTER", "l12", "4oo", "confirmed", "ELECTRICIAN|", "measuredBy", "E").body())
+                .containsPattern("value=\"INVERTER\"\\s+selected").contains("id=\"wrong-l12\"");
+    }
+
+    @Test
     void aFormWithoutANameIsRefusedAndNothingIsWritten() {
         long survey = mill();
         HttpResponse<String> answer = step(survey, form(survey, "desk-power"), "author", " ");

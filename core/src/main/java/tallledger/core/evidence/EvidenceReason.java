@@ -28,6 +28,8 @@ public enum EvidenceReason implements ReasonCode {
     NOTE_MISSING("note.missing"),
     ROUND_SHAPE("round.shape", "eccentricity", "highSpot", "oval", "threeLobed", "residual"),
     ROUND_TOO_FEW("round.too-few", "count", "fewestToJudge"),
+    SPEED_READ_ALONE("speed-read.alone", "reading"),
+    SPEED_READ_TWICE("speed-read.twice"),
     SCALED_PER("scaled.per", "value", "over", "scaled", "per"),
     SUPPLY_ELECTRICIAN("supply.electrician"),
     SUPPLY_MEASURED_BY("supply.measured-by"),

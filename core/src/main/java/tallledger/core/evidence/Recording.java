@@ -26,7 +26,7 @@ public interface Recording<V> {
      * @param choices where one of several is chosen
      * @param must    whether it cannot be left empty
      */
-    record Field(String name, Entry entry, String unit, String start, List<String> choices, boolean must) {
+    record Field(String name, Entry entry, String unit, String start, List<? extends Enum<?>> choices, boolean must) {
 
         static Field must(String name, Entry entry, String unit) {
             return new Field(name, entry, unit, "", List.of(), true);
@@ -101,6 +101,8 @@ public interface Recording<V> {
         T spindleCheck(SpindleCheck check);
 
         T rounds(Rounds rounds);
+
+        T speedRead(SpeedRead speed);
     }
 
     /** The limit in grades, where there is one to show before anything is typed. */

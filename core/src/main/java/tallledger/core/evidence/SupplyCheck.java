@@ -33,7 +33,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
     @Override
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>();
-        fields.add(new Field("source", Entry.CHOICE, "", SupplyReading.Source.MAINS.name(), Stream.of(SupplyReading.Source.values()).map(Enum::name).toList(), true));
+        fields.add(new Field("source", Entry.CHOICE, "", SupplyReading.Source.MAINS.name(), List.of(SupplyReading.Source.values()), true));
         fields.add(Field.must("l12", Entry.NUMBER, "V"));
         fields.add(Field.may("l23", Entry.NUMBER, "V"));
         fields.add(Field.may("l31", Entry.NUMBER, "V"));

@@ -8,6 +8,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.ledger.Entry;
@@ -44,20 +46,13 @@ public record Fault(Task task, State state, List<Integer> history) {
     /** Every fault of a survey in the order first seen. */
     public static List<Fault> of(Survey survey) {
         Map<Task, Fault> faults = new LinkedHashMap<>();
-        Map<Integer, StepResult> results = new LinkedHashMap<>();
-        survey.steps().all().forEach(r -> results.put(r.entry(), r));
-        Map<Integer, Run> runs = new LinkedHashMap<>();
-        survey.drive().runs().forEach(r -> runs.put(r.entry(), r));
+        Map<Integer, Made> made = survey.made().stream().collect(Collectors.toMap(Made::entry, Function.identity()));
         Map<Integer, Part> repairs = new HashMap<>();
         survey.repairs().forEach(r -> repairs.put(r.entry(), r.part()));
         for (Entry entry : survey.entries()) {
             int at = entry.sequence();
-            if (results.containsKey(at)) {
-                StepResult result = results.get(at);
-                take(faults, new Fault(Task.of(result.step()), State.OPEN, List.of(at)), result.outcome(), at);
-            } else if (runs.containsKey(at)) {
-                Run run = runs.get(at);
-                take(faults, new Fault(Task.of(run.route()), State.OPEN, List.of(at)), run.outcome(), at);
+            if (made.containsKey(at)) {
+                take(faults, new Fault(made.get(at).task(), State.OPEN, List.of(at)), made.get(at).outcome(), at);
             } else if (repairs.containsKey(at)) {
                 faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD && fault.isOf(repairs.get(at), survey.machine().train()) ? fault.went(State.REPAIRED, at) : fault);
             }

@@ -1,11 +1,11 @@
 package tallledger.core.survey;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.reason.Reason;
 
@@ -25,24 +25,16 @@ public record Otherwise(int entry, Reason what, Judged was, Judged now) {
 
     /** Every record that is judged otherwise, in order. */
     public static List<Otherwise> between(Survey one, Survey other) {
-        List<Otherwise> all = new ArrayList<>();
-        Map<Integer, Judged> runs = new HashMap<>();
-        other.drive().runs().forEach(r -> runs.put(r.entry(), judged(r)));
-        one.drive().runs().stream().filter(r -> runs.containsKey(r.entry()) && !runs.get(r.entry()).equals(judged(r)))
-                .forEach(r -> all.add(new Otherwise(r.entry(), Reason.of(SurveyReason.OTHERWISE_RUN, one.machine().train().name(r.route())), judged(r), runs.get(r.entry()))));
-        Map<Integer, Judged> steps = new HashMap<>();
-        other.steps().all().forEach(r -> steps.put(r.entry(), judged(r)));
-        one.steps().all().stream().filter(r -> steps.containsKey(r.entry()) && !steps.get(r.entry()).equals(judged(r)))
-                .forEach(r -> all.add(new Otherwise(r.entry(), r.step().name(), judged(r), steps.get(r.entry()))));
-        all.sort(java.util.Comparator.comparingInt(Otherwise::entry));
-        return List.copyOf(all);
+        Map<Integer, Judged> by = other.made().stream().collect(Collectors.toMap(Made::entry, Otherwise::judged));
+        return one.made().stream().filter(m -> by.containsKey(m.entry()) && !by.get(m.entry()).equals(judged(m)))
+                .map(m -> new Otherwise(m.entry(), name(m.task(), one), judged(m), by.get(m.entry()))).toList();
     }
 
-    private static Judged judged(Run run) {
-        return new Judged(run.outcome(), Optional.empty());
+    private static Reason name(Task task, Survey survey) {
+        return task.step().map(Step::name).orElseGet(() -> Reason.of(SurveyReason.OTHERWISE_RUN, task.name(survey.machine().train())));
     }
 
-    private static Judged judged(StepResult result) {
-        return new Judged(result.outcome(), result.judgement().grade());
+    private static Judged judged(Made made) {
+        return new Judged(made.outcome(), made.grade());
     }
 }

@@ -9,11 +9,12 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
-import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
-import tallledger.core.rules.Rule;
+import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
 /**
@@ -31,7 +32,7 @@ import tallledger.core.rules.Rules;
  * @param then      how it was judged when it was written
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
-                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then) {
+                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then) implements Made {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
@@ -49,14 +50,13 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         return new JudgedThen(outcome(record, judgement), Optional.empty(), judgement.map(j -> List.of(j.because())).orElse(List.of()));
     }
 
-    /** ± share of a plate speed: the plate's own, else the house's. */
-    public static BigDecimal tolerance(SpeedTable table, Rules rules) {
-        return table.plate().tolerance().orElseGet(() -> rules.share(Rule.SPEED_TOLERANCE));
+    private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table, Rules rules) {
+        return record.reading().flatMap(reading -> recording(table, route).verdict(reading, rules));
     }
 
-    private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table, Rules rules) {
-        return record.reading().flatMap(reading -> nominal(table, route).map(n ->
-                Judgement.of(reading.rpm(), reading.expanded(rules), Limit.aboutSpeed(n, tolerance(table, rules)))));
+    /** How a speed of this route is read and judged. */
+    public static SpeedRead recording(SpeedTable table, Route route) {
+        return new SpeedRead(nominal(table, route), table.plate().tolerance());
     }
 
     /** What the plate says; where it cannot be read, what its other cells say stands there. */
@@ -73,9 +73,25 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         return within || record.swept() ? Outcome.PROVEN : Outcome.UNDECIDED;
     }
 
-    /** How it was judged when it was written, where that was something else. */
-    public Optional<JudgedThen> otherwiseThen() {
-        return then.filter(t -> t.differsFrom(outcome, Optional.empty()));
+    @Override
+    public Task task() {
+        return Task.of(route);
+    }
+
+    /** A speed is right or not: there are no grades. */
+    @Override
+    public Optional<Grade> grade() {
+        return Optional.empty();
+    }
+
+    @Override
+    public List<Reason> because() {
+        return judgement.map(j -> List.of(j.because())).orElse(List.of());
+    }
+
+    @Override
+    public String remark() {
+        return record.remark();
     }
 
     /** δ = (n_read − n_plate)/n_plate, a share. */

@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.evidence.Values;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reading.Method;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
 
@@ -30,6 +32,8 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
                         Optional<ShiftFeel> shift, boolean quiet, boolean loaded, boolean swept, String remark) {
 
     public static final int LONGEST_REMARK = 500;
+    /** Reads the figures; what they are held against is the route's. */
+    private static final SpeedRead READ = new SpeedRead(Optional.empty(), Optional.empty());
 
     public RunRecord {
         settings = List.copyOf(settings);
@@ -69,9 +73,10 @@ public record RunRecord(List<String> settings, Optional<SpeedReading> reading, S
     }
 
     static RunRecord from(Payload p) {
-        Optional<SpeedReading> reading = p.optionalText("method").map(Method::valueOf).map(method -> method.isShown()
-                ? SpeedReading.shown(method, Basis.from(p).flatMap(Basis::gauge), p.text("reading"), p.optionalText("marks").orElse(""))
-                : SpeedReading.byTaps(p.text("turns"), p.text("seconds")));
+        Map<String, String> typed = new HashMap<>();
+        SpeedRead.FIELDS.forEach(f -> p.optionalText(f.name()).ifPresent(text -> typed.put(f.name(), text)));
+        Values values = new Values(typed, LengthUnit.MM, Basis.from(p).flatMap(Basis::gauge));
+        Optional<SpeedReading> reading = p.has("method") ? Optional.of(READ.read(values)) : Optional.empty();
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         p.texts("symptoms").forEach(name -> symptoms.add(Symptom.valueOf(name)));
         return new RunRecord(p.texts("settings"), reading, symptoms, p.optionalText("shift").map(ShiftFeel::valueOf),

@@ -2,16 +2,15 @@ package tallledger.core.survey;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
-import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Noted;
 
@@ -19,16 +18,14 @@ import tallledger.core.ledger.Noted;
  * How one task of a survey stands, be it a speed, a step or a check at the spindle.
  *
  * @param task     which
- * @param outcome  of the record that counts; empty where it is open
- * @param grade    best grade proven within, where there are grades
+ * @param counts   the record that counts, with its judgement; empty where it is open
  * @param entries  every record of it that was not struck, in order
  * @param passed   why it was passed over, with the entry that says so
  * @param inferred whether it need not be done: others prove it
  * @param later    whether it was put off
  * @param again    whether a repair wants it done again
  */
-public record Standing(Task task, Optional<Outcome> outcome, Optional<Grade> grade, List<Integer> entries, Optional<Noted<String>> passed, boolean inferred,
-                       boolean later, boolean again) {
+public record Standing(Task task, Optional<Made> counts, List<Integer> entries, Optional<Noted<String>> passed, boolean inferred, boolean later, boolean again) {
 
     public Standing {
         entries = List.copyOf(entries);
@@ -40,15 +37,12 @@ public record Standing(Task task, Optional<Outcome> outcome, Optional<Grade> gra
      */
     public static Map<Phase, List<Standing>> byPhase(Survey survey) {
         Map<Phase, List<Standing>> phases = new EnumMap<>(Phase.class);
-        Map<Route, List<Integer>> runs = new HashMap<>();
-        survey.drive().runs().forEach(r -> runs.computeIfAbsent(r.route(), x -> new ArrayList<>()).add(r.entry()));
+        Map<Task, List<Integer>> made = survey.made().stream().collect(Collectors.groupingBy(Made::task, Collectors.mapping(Made::entry, Collectors.toList())));
         survey.drive().steps().forEach(route -> phases.computeIfAbsent(Phase.SPINDLE, x -> new ArrayList<>())
-                .add(of(route, survey, runs.getOrDefault(route, List.of()))));
-        Map<StepId, List<Integer>> results = new HashMap<>();
-        survey.steps().all().forEach(r -> results.computeIfAbsent(r.step().id(), x -> new ArrayList<>()).add(r.entry()));
+                .add(of(route, survey, made.getOrDefault(Task.of(route), List.of()))));
         boolean driveOnly = survey.steps().scope() == Scope.SPINDLE_DRIVE;
         survey.steps().inScope().forEach(step -> phases.computeIfAbsent(driveOnly ? Phase.SPINDLE : step.phase(), x -> new ArrayList<>())
-                .add(of(step, survey, results.getOrDefault(step.id(), List.of()))));
+                .add(of(step, survey, made.getOrDefault(Task.of(step), List.of()))));
         return phases;
     }
 
@@ -57,20 +51,29 @@ public record Standing(Task task, Optional<Outcome> outcome, Optional<Grade> gra
         SpindleSurvey drive = survey.drive();
         Task task = Task.of(route);
         boolean inferred = drive.table().speedOf(route).filter(s -> drive.coverage().mark(s) == Mark.INFERRED).isPresent() && !drive.machine().train().isReverse(route);
-        return new Standing(task, Optional.ofNullable(drive.latest().get(route)).map(Run::outcome), Optional.empty(), entries,
+        return new Standing(task, Optional.ofNullable(drive.latest().get(route)), entries,
                 Optional.ofNullable(drive.passed().get(route)), inferred, survey.steps().later().contains(task), drive.repeats().contains(route));
     }
 
     private static Standing of(Step step, Survey survey, List<Integer> entries) {
         StepLedger steps = survey.steps();
         Task task = Task.of(step);
-        Optional<StepResult> result = Optional.ofNullable(steps.latest().get(step.id()));
-        return new Standing(task, result.map(StepResult::outcome), result.flatMap(r -> r.judgement().grade()), entries,
+        return new Standing(task, Optional.ofNullable(steps.latest().get(step.id())), entries,
                 Optional.ofNullable(steps.passed().get(step.id())), steps.isSpared(step), steps.later().contains(task), steps.repeats().contains(step.id()));
+    }
+
+    /** What its record comes to; empty where it is open. */
+    public Optional<Outcome> outcome() {
+        return counts.map(Made::outcome);
+    }
+
+    /** Best grade proven within, where there are grades. */
+    public Optional<Grade> grade() {
+        return counts.flatMap(Made::grade);
     }
 
     /** Not recorded, not passed over, not inferred. */
     public boolean isOpen() {
-        return outcome.isEmpty() && passed.isEmpty() && !inferred;
+        return counts.isEmpty() && passed.isEmpty() && !inferred;
     }
 }

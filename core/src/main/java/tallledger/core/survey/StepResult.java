@@ -2,6 +2,7 @@ package tallledger.core.survey;
 
 import tallledger.core.family.Step;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.evidence.Values;
@@ -9,8 +10,10 @@ import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
 /**
@@ -23,7 +26,7 @@ import tallledger.core.rules.Rules;
  * @param then      how it was judged when it was written
  */
 public record StepResult(int entry, Instant at, String author, Step step, Values values, Object value, StepJudgement judgement, boolean flagged, String remark,
-                         Optional<JudgedThen> then) {
+                         Optional<JudgedThen> then) implements Made {
 
     /** @param otherwise unit of a record that does not name what it was written by */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
@@ -42,18 +45,29 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
     }
 
     static StepResult of(CheckResult check, Step step, LengthUnit unit) {
-        StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), java.util.List.of(), Optional.empty());
+        StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), List.of(), Optional.empty());
         return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), check, judgement, check.isBad(), check.remark(),
                 check.then());
     }
 
-    public Outcome outcome() {
-        return flagged ? Outcome.FAILED : judgement.outcome();
+    @Override
+    public Task task() {
+        return Task.of(step);
     }
 
-    /** How it was judged when it was written, where that was something else. */
-    public Optional<JudgedThen> otherwiseThen() {
-        return then.filter(t -> t.differsFrom(outcome(), judgement.grade()));
+    @Override
+    public Optional<Grade> grade() {
+        return judgement.grade();
+    }
+
+    @Override
+    public List<Reason> because() {
+        return judgement.because();
+    }
+
+    @Override
+    public Outcome outcome() {
+        return flagged ? Outcome.FAILED : judgement.outcome();
     }
 
     public boolean isBad() {

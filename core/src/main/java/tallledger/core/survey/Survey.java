@@ -1,9 +1,11 @@
 package tallledger.core.survey;
 
 import tallledger.core.family.Catalogue;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
@@ -52,6 +54,11 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
     /** A speed or a step by its key; empty where there is none. */
     public Optional<Task> task(String key) {
         return machine.train().routeByKey(key).filter(r -> drive.table().speedOf(r).isPresent()).map(Task::of).or(() -> steps.step(key).map(Task::of));
+    }
+
+    /** What was made of its tasks, in order; a check at the spindle that is a step is there as that. */
+    public List<Made> made() {
+        return Stream.concat(drive.runs().stream(), steps.all().stream()).map(Made.class::cast).sorted(Comparator.comparingInt(Made::entry)).toList();
     }
 
     /** Struck entries, with the entry that strikes each. */

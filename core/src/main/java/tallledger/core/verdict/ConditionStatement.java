@@ -12,6 +12,7 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.evidence.SpeedRead;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -200,7 +201,7 @@ public record ConditionStatement(List<Sentence> sentences) {
     }
 
     private static BigDecimal tolerancePercent(SpindleSurvey survey) {
-        return Run.tolerance(survey.table(), survey.rules()).movePointRight(2).stripTrailingZeros();
+        return new SpeedRead(Optional.empty(), survey.table().plate().tolerance()).within(survey.rules()).movePointRight(2).stripTrailingZeros();
     }
 
     private static double percent(Run run) {

@@ -67,8 +67,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     /** Entries whose judgement when they were written differs from that by what holds now, with both in words. */
     private static Map<Integer, String> judgedOtherwise(Survey survey, Words words) {
         Map<Integer, String> all = new HashMap<>();
-        survey.steps().all().forEach(r -> r.otherwiseThen().ifPresent(then -> all.put(r.entry(), both(then, r.outcome(), r.judgement().grade(), words))));
-        survey.folded().runs().forEach(r -> r.otherwiseThen().ifPresent(then -> all.put(r.entry(), both(then, r.outcome(), Optional.empty(), words))));
+        survey.core().made().forEach(m -> m.otherwiseThen().ifPresent(then -> all.put(m.entry(), both(then, m.outcome(), m.grade(), words))));
         return all;
     }
 
@@ -82,7 +81,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
 
     /** What it says in words; of one that cannot be read, what is stored. */
     private static String text(Survey survey, Entry entry, Words words) {
-        EntryWords said = new EntryWords(words, survey.core().machine().fitOut(), survey.rules());
+        EntryWords said = new EntryWords(words, survey.core());
         return survey.core().decoded().event(entry.sequence()).map(event -> event.tell(said, entry)).orElseGet(() -> raw(entry));
     }
 

@@ -3,24 +3,25 @@ package tallledger.web.entries;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
-import tallledger.core.family.FitOut;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.Survey;
+import tallledger.web.runsheet.StepMargin;
 import tallledger.web.words.Words;
 
 /** What each kind of entry says, in words. */
-record EntryWords(Words words, FitOut fitOut, Rules rules) implements Event.Listener<String> {
+record EntryWords(Words words, Survey survey) implements Event.Listener<String> {
 
     @Override
     public String opened(Event.Opened event, Entry entry) {
@@ -98,11 +99,9 @@ record EntryWords(Words words, FitOut fitOut, Rules rules) implements Event.List
         } else if (event.typed().isEmpty()) {
             parts.add(words.say("entry.right"));
         }
-        new TreeMap<>(event.typed()).forEach((field, value) -> {
-            if (!value.isBlank()) {
-                parts.add(words.say("field." + field) + " " + value.strip().replaceAll("\\R+", ", "));
-            }
-        });
+        LengthUnit unit = event.basis().map(Basis::unit).orElse(survey.machine().identity().unit());
+        survey.steps().step(event.step()).ifPresentOrElse(step -> parts.addAll(StepMargin.line(step.recording(), event.typed(), unit, survey.rules(), words)),
+                () -> event.typed().values().stream().sorted().forEach(parts::add));
         parts.add(event.remark());
         return joined(parts);
     }
@@ -127,7 +126,7 @@ record EntryWords(Words words, FitOut fitOut, Rules rules) implements Event.List
 
     @Override
     public String weighed(Event.Weighed event, Entry entry) {
-        return words.say(event.lift().says(rules));
+        return words.say(event.lift().says(survey.rules()));
     }
 
     @Override
@@ -137,7 +136,7 @@ record EntryWords(Words words, FitOut fitOut, Rules rules) implements Event.List
 
     @Override
     public String repaired(Event.Repaired event, Entry entry) {
-        return event.part().system().map(system -> words.say("entry.system-repaired", words.say(system.words(fitOut)), event.what()))
+        return event.part().system().map(system -> words.say("entry.system-repaired", words.say(system.words(survey.machine().fitOut())), event.what()))
                 .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what())).orElseThrow());
     }
 

@@ -2,16 +2,21 @@ package tallledger.web.runsheet;
 
 import tallledger.web.words.WebReason;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.evidence.Values;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.Method;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Run;
 import tallledger.core.survey.RunRecord;
 import tallledger.web.forms.Typed;
 
@@ -22,7 +27,7 @@ final class RunForm {
     }
 
     static Optional<RunRecord> read(Typed typed, MachineDescription machine, Route route) {
-        Optional<SpeedReading> reading = reading(typed);
+        Optional<SpeedReading> reading = reading(typed, Run.recording(machine.speeds(), route));
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         for (String name : typed.all("symptom")) {
             List.of(Symptom.values()).stream().filter(s -> s.name().equals(name)).forEach(symptoms::add);
@@ -38,19 +43,11 @@ final class RunForm {
                 shift, quiet, typed.holds("loaded", "yes"), swept, typed.get("remark"))) : Optional.empty();
     }
 
-    static Optional<SpeedReading> reading(Typed typed) {
-        boolean tapped = typed.has("turns") || typed.has("seconds");
-        if (tapped && typed.has("reading")) {
-            typed.refuse("reading", Reason.of(WebReason.RUN_TWO_READINGS));
-            return Optional.empty();
-        }
-        if (tapped) {
-            return typed.attempt("turns", () -> SpeedReading.byTaps(typed.get("turns"), typed.get("seconds")));
-        }
-        if (!typed.has("reading")) {
-            return Optional.empty();
-        }
-        Optional<Method> method = typed.has("method") ? typed.choice("method", Method.class).filter(Method::isShown) : Optional.of(Method.CONTACT_TACHOMETER);
-        return method.flatMap(m -> typed.attempt("reading", () -> SpeedReading.shown(m, typed.get("reading"), typed.get("marks"))));
+    /** The speed as read at a route; none where nothing of it was typed. */
+    static Optional<SpeedReading> reading(Typed typed, SpeedRead recording) {
+        Map<String, String> figures = new HashMap<>();
+        recording.fields().forEach(f -> figures.put(f.name(), typed.get(f.name())));
+        Values values = new Values(figures, LengthUnit.MM);
+        return SpeedRead.isThere(values) ? typed.attempt("reading", () -> recording.read(values)) : Optional.empty();
     }
 }

@@ -10,6 +10,7 @@ import tallledger.core.coverage.Elements;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.evidence.SpeedRead;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
@@ -40,8 +41,7 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
         Speed speed = survey.table().speedOf(route).orElseThrow();
         Optional<BigDecimal> nominal = survey.table().nominal(route)
                 .or(() -> speed.isSweep() ? Optional.empty() : speed.expected().map(n -> BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)));
-        BigDecimal tolerance = Run.tolerance(survey.table(), survey.rules());
-        Optional<Limit> limit = nominal.map(n -> Limit.aboutSpeed(n, tolerance));
+        Optional<Limit> limit = new SpeedRead(nominal, survey.table().plate().tolerance()).about(survey.rules());
         List<Run> runs = survey.runs();
         Optional<Route> before = runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1).route());
         return new SheetView(route.key(), survey.machine().train().name(route), nominal, limit, limit.map(l -> why(survey, route, l)),

@@ -1,13 +1,17 @@
 package tallledger.web.runsheet;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
+import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.WatchedCycle;
@@ -27,7 +31,7 @@ import tallledger.web.words.Words;
  */
 public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules, Words words) implements Recording.Kinds<StepMargin.Beside> {
 
-    private static final Beside NOTHING = new Beside("", Optional.empty(), "", result -> Optional.empty());
+    private static final Pattern BARE = Pattern.compile("[\\d.,\\s;+-]+");
 
     /**
      * Beside a form.
@@ -36,8 +40,34 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
      * @param cycle    event keys and script of a cycle
      * @param page     where it is done, where that is another screen
      * @param draws    the picture of a result of this kind, where it has one
+     * @param log      a log of it in a few words
      */
-    record Beside(String promised, Optional<CycleView> cycle, String page, Function<StepResult, Optional<Picture>> draws) {
+    record Beside(String promised, Optional<CycleView> cycle, String page, Function<StepResult, Optional<Picture>> draws, UnaryOperator<String> log) {
+    }
+
+    /**
+     * What was typed of a record, as its line in Entries has it: field by field in the order they are asked for, each with its unit.
+     *
+     * @param unit of lengths typed without one
+     */
+    public static List<String> line(Recording<?> recording, Map<String, String> typed, LengthUnit unit, Rules rules, Words words) {
+        UnaryOperator<String> log = recording.tell(new StepMargin(typed, unit, rules, words)).log;
+        return recording.fields().stream().filter(f -> !typed.getOrDefault(f.name(), "").isBlank()).map(f -> {
+            String value = typed.get(f.name()).strip();
+            return f.entry() == Recording.Entry.LOG ? log.apply(value) : words.say("field." + f.name()) + " " + figure(f, value, unit, words);
+        }).toList();
+    }
+
+    /** A bare figure with the unit it was asked for in; what was typed with a unit, or in words, as it is. */
+    private static String figure(Recording.Field field, String value, LengthUnit unit, Words words) {
+        Optional<? extends Enum<?>> chosen = field.choices().stream().filter(c -> c.name().equals(value)).findFirst();
+        if (chosen.isPresent()) {
+            return words.of(chosen.get());
+        }
+        String one = value.replaceAll("\\R+", ", ");
+        boolean length = field.entry() == Recording.Entry.LENGTH || field.entry() == Recording.Entry.SERIES;
+        String of = length ? unit.symbol() : field.unit();
+        return of.isEmpty() || !BARE.matcher(value).matches() ? one : one + " " + of;
     }
 
     /** The picture of a result: one for page, print and PDF. */
@@ -45,49 +75,62 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         return result.step().recording().tell(new StepMargin(Map.of(), result.values().unit(), rules, words)).draws.apply(result);
     }
 
+    private static Beside nothing() {
+        return promises("");
+    }
+
     private static Beside promises(String words) {
-        return new Beside(words, Optional.empty(), "", NOTHING.draws);
+        return new Beside(words, Optional.empty(), "", result -> Optional.empty(), log -> log);
+    }
+
+    private static Beside drawn(Function<StepResult, Optional<Picture>> draws) {
+        return new Beside("", Optional.empty(), "", draws, log -> log);
     }
 
     @Override
     public Beside rounds(Rounds rounds) {
-        return new Beside("", Optional.empty(), "", result -> result.as(Rounds.Read.class)
+        return drawn(result -> result.as(Rounds.Read.class)
                 .map(read -> new Picture("runsheet/polar", PolarView.of(read.round()), words.say(result.step().name()), result.entry())));
     }
 
     @Override
+    public Beside speedRead(SpeedRead speed) {
+        return promises(speed.about(rules).map(l -> words.say("promised.speed", l.lower(), l.upper())).orElse(words.say("promised.nothing")));
+    }
+
+    @Override
     public Beside look(Recordings.Look look) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside note(Recordings.Note note) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside count(Recordings.Count count) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside measure(Recordings.Measure measure) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside scaled(Recordings.Scaled scaled) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside rise(Recordings.Rise rise) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside elsewhere(Recordings.Elsewhere elsewhere) {
-        return new Beside("", Optional.empty(), elsewhere.page(), NOTHING.draws);
+        return new Beside("", Optional.empty(), elsewhere.page(), result -> Optional.empty(), log -> log);
     }
 
     @Override
@@ -105,52 +148,53 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside trips(MotionRecordings.FiveTrips trips) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside backlash(MotionRecordings.BacklashAlong backlash) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside wheels(MotionRecordings.Wheels wheels) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside thread(MotionRecordings.ThreadCut thread) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside supply(SupplyCheck supply) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside cycle(WatchedCycle cycle) {
         return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, rules, words)), "", result -> CycleView.ofResult(result, rules, words)
-                .filter(view -> !view.lines().isEmpty()).map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())));
+                .filter(view -> !view.lines().isEmpty()).map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())),
+                log -> words.say("entry.events", log.lines().filter(l -> !l.isBlank()).count()));
     }
 
     @Override
     public Beside wheelMark(GrinderRecordings.WheelMark mark) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside toCentre(GrinderRecordings.ToCentre table) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside throughFeed(GrinderRecordings.ThroughFeed feed) {
-        return NOTHING;
+        return nothing();
     }
 
     @Override
     public Beside spindleCheck(SpindleCheck check) {
-        return NOTHING;
+        return nothing();
     }
 }

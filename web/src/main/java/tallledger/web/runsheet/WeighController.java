@@ -12,12 +12,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.drive.Route;
-import tallledger.core.gauge.Judgement;
-import tallledger.core.gauge.Limit;
-import tallledger.core.gauge.Shown;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.survey.Run;
 import tallledger.core.family.Step;
+import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.Values;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Shelves;
@@ -47,11 +46,9 @@ class WeighController {
     }
 
     private static List<Reason> speed(Survey survey, Route route, Typed typed) {
-        return RunForm.reading(typed).map(reading -> {
-            Optional<Limit> limit = SheetView.of(survey.folded(), route).limit();
-            return List.of(limit.map(l -> Judgement.of(reading.rpm(), reading.expanded(survey.rules()), l).because())
-                    .orElse(Reason.of(WebReason.WEIGH_NOTHING, Shown.of(reading.rpm(), reading.expanded(survey.rules())))));
-        }).orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of(WebReason.WEIGH_REFUSED, why)).toList());
+        SpeedRead recording = Run.recording(survey.folded().table(), route);
+        return RunForm.reading(typed, recording).map(reading -> recording.judge(reading, survey.rules()).because())
+                .orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of(WebReason.WEIGH_REFUSED, why)).toList());
     }
 
     private static List<Reason> step(Survey survey, Step step, Typed typed) {
