@@ -15,18 +15,18 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** A plain client that posts forms as a browser would, so that stale and repeated posts can be made on purpose. */
-final class Http {
+public final class Http {
 
     private static final Pattern HIDDEN = Pattern.compile("<input type=\"hidden\" name=\"([^\"]+)\" value=\"([^\"]*)\"");
 
     private final App app;
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
 
-    Http(App app) {
+    public Http(App app) {
         this.app = app;
     }
 
-    HttpResponse<String> get(String path) {
+    public HttpResponse<String> get(String path) {
         return send(HttpRequest.newBuilder(URI.create(app.url(path))).GET().build());
     }
 

@@ -2,6 +2,7 @@ package tallledger.web.record;
 
 import tallledger.core.reason.CommonReason;
 import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -57,14 +58,18 @@ public class Shelves {
 
     private final Books books;
     private final Houses houses;
+    private final ShelfLines lines;
+    private final Words words;
     private final Clock clock;
     private final Recent<Long, Folded<Machine>> machines = new Recent<>(MOST_MACHINES, m -> 1);
     private final Recent<Long, Folded<Fold>> folds = new Recent<>(MOST_ENTRIES, fold -> fold.head);
     private final Map<Long, Kept> places = new ConcurrentHashMap<>();
 
-    Shelves(Books books, Houses houses, Store store, Clock clock) {
+    Shelves(Books books, Houses houses, ShelfLines lines, Store store, Words words, Clock clock) {
         this.books = books;
         this.houses = houses;
+        this.lines = lines;
+        this.words = words;
         this.clock = clock;
         store.whenUndone(() -> {
             machines.clear();
@@ -82,6 +87,10 @@ public class Shelves {
         Map<Long, Place> here = new HashMap<>();
         machineBooks.forEach(b -> Optional.ofNullable(places.get(b.getId())).filter(k -> k.to.equals(readTo(b, newest.get(b.getId()))))
                 .ifPresent(k -> here.put(b.getId(), k.place)));
+        if (places.isEmpty()) {
+            lines.standing(machineBooks, newest).forEach((id, line) -> here.put(id, new Place(id, line.identity().name(), Optional.of(line), Optional.empty())));
+            machineBooks.stream().filter(b -> here.containsKey(b.getId())).forEach(b -> places.put(b.getId(), new Kept(readTo(b, newest.get(b.getId())), here.get(b.getId()))));
+        }
         List<BookRow> grown = machineBooks.stream().filter(b -> !here.containsKey(b.getId())).toList();
         for (int from = 0; from < grown.size(); from += A_FETCH) {
             List<BookRow> some = grown.subList(from, Math.min(grown.size(), from + A_FETCH));
@@ -92,7 +101,14 @@ public class Shelves {
                 here.put(book.getId(), place);
             }
         }
+        lines.keep(grown, newest, here);
         return machineBooks.stream().map(b -> here.get(b.getId())).toList();
+    }
+
+    /** A record of this machine was found broken: what the shelf says of it is looked at anew. */
+    void doubt(long machine) {
+        lines.doubt(machine);
+        places.remove(machine);
     }
 
     private static ReadTo readTo(BookRow machine, BookRow survey) {
@@ -102,7 +118,7 @@ public class Shelves {
     private Place place(BookRow book, Optional<BookRow> newest) {
         try {
             Machine machine = machine(book);
-            return new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, newest.map(b -> survey(b, machine)))), Optional.empty());
+            return new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, newest.map(b -> survey(b, machine)), words)), Optional.empty());
         } catch (Unreadable lost) {
             return new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(lost.reason()));
         }

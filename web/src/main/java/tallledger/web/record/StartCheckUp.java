@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -14,8 +15,10 @@ class StartCheckUp {
     private static final Logger LOG = LoggerFactory.getLogger(StartCheckUp.class);
 
     private final Books books;
+    private final Shelves shelves;
 
-    StartCheckUp(Books books) {
+    StartCheckUp(Books books, Shelves shelves) {
+        this.shelves = shelves;
         this.books = books;
     }
 
@@ -30,8 +33,10 @@ class StartCheckUp {
     private void check() {
         try {
             for (BookRow book : books.all()) {
-                books.check(book).ifPresent(b -> LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(),
-                        book.getTitle(), b.sequence()));
+                books.check(book).ifPresent(b -> {
+                    LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(), book.getTitle(), b.sequence());
+                    shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId()).orElse(book.getId()));
+                });
             }
         } catch (DataAccessException closing) {
             LOG.debug("The check at the start was cut short: {}", closing.getMessage());

@@ -100,6 +100,24 @@ public class Store {
         }
     }
 
+    /**
+     * Writes what can be made again at any time. It is not forced to the device, and where somebody else writes, or there is no room, it is
+     * left for another time.
+     */
+    void derived(long bytes, Runnable work) {
+        if (!heads.missing().isEmpty() || !gate.tryLock()) {
+            return;
+        }
+        try {
+            room.check(bytes);
+            transaction.executeWithoutResult(status -> work.run());
+        } catch (NotKept | DataAccessException | TransactionException left) {
+            LOG.debug("Not kept: {}", left.getMessage());
+        } finally {
+            gate.unlock();
+        }
+    }
+
     private void force() {
         try (Connection connection = source.getConnection(); Statement statement = connection.createStatement()) {
             statement.execute("checkpoint sync");

@@ -3,13 +3,15 @@ package tallledger.web.record;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Coverage;
+import tallledger.core.evidence.Severity;
 import tallledger.core.ledger.Chain;
 import tallledger.core.machine.Identity;
 import tallledger.core.verdict.Finding;
+import tallledger.web.words.Words;
 
 /**
  * What the shelf shows of a machine. It is derived from the books and kept for as long as they have not grown; it is never trusted over
- * them, and made anew where it is missing.
+ * them, and made anew where it is missing. Its sentences are in words, since the build that made them is known.
  *
  * @param survey  its newest survey
  * @param counts  coverage of that
@@ -18,20 +20,25 @@ import tallledger.core.verdict.Finding;
  * @param all     of so many speeds and steps
  * @param steps   steps done
  * @param inScope of so many
- * @param broken  where the machine's record, or its newest survey's, is not what was written
+ * @param broken  entry at which the machine's record, or its newest survey's, is not what was written
  */
-public record Summary(long machine, Identity identity, Optional<Long> survey, Optional<Coverage.Counts> counts, Optional<Finding> worst, int findings, int known,
-                      int all, int steps, int inScope, Optional<Chain.Break> broken) {
+public record Summary(long machine, Identity identity, Optional<Long> survey, Optional<Coverage.Counts> counts, Optional<Worst> worst, int findings, int known,
+                      int all, int steps, int inScope, Optional<Integer> broken) {
 
-    static Summary of(Machine machine, Optional<Survey> newest) {
+    /** Its worst finding, in words. */
+    public record Worst(Severity severity, String says) {
+    }
+
+    static Summary of(Machine machine, Optional<Survey> newest, Words words) {
         Optional<Coverage.Counts> counts = newest.map(s -> s.folded().coverage().counts());
         List<Finding> findings = newest.map(s -> Finding.of(s.core())).orElse(List.of());
         int speeds = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
         int steps = newest.map(s -> s.steps().latest().size()).orElse(0);
         int spared = newest.map(s -> (int) s.steps().inScope().stream().filter(s.steps()::isSpared).count()).orElse(0);
         int inScope = newest.map(s -> s.steps().inScope().size()).orElse(0);
-        return new Summary(machine.id(), machine.description().identity(), newest.map(Survey::id), counts, findings.stream().findFirst(), findings.size(),
-                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, machine.broken().or(() -> newest.flatMap(Survey::broken)));
+        return new Summary(machine.id(), machine.description().identity(), newest.map(Survey::id), counts,
+                findings.stream().findFirst().map(f -> new Worst(f.severity(), words.say(f.what()))), findings.size(),
+                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, machine.broken().or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence));
     }
 
     /** Of two equally known, the one somebody ran more of comes first. */

@@ -31,6 +31,7 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.App;
+import tallledger.web.Http;
 import tallledger.web.StoreScenes;
 
 /** The store under power cuts, retired connections, a full disk, and two presses at once. */
@@ -337,6 +338,58 @@ class StoreTest {
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {
                 assertThat(app.status(page)).as(page).isEqualTo(200);
             }
+        }
+    }
+
+    private static String shelf(App app) {
+        return new Http(app).get("/").body();
+    }
+
+    /** What the shelf showed is there after the next start, and never instead of the entries. */
+    @Test
+    void theShelfsLinesOutliveAStartAndNothingElse() throws Exception {
+        String shown;
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            app.bean(Books.class).append(survey, remark("first"), Submission.fresh(1));
+            shown = shelf(app);
+        }
+        try (App app = App.on(data)) {
+            assertThat(shelf(app)).isEqualTo(shown);
+            change(app, "update shelf_line set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"kept ')");
+        }
+        try (App app = App.on(data)) {
+            assertThat(shelf(app)).as("the kept line is shown, nothing is folded").contains(">kept ");
+            app.bean(Books.class).append(survey, remark("second"), Submission.fresh(2));
+            assertThat(shelf(app)).as("an entry more: made anew").isEqualTo(shown);
+            change(app, "update shelf_line set line = '{\"machine\":'");
+        }
+        try (App app = App.on(data)) {
+            assertThat(shelf(app)).as("an unreadable line is made anew").isEqualTo(shown);
+            change(app, "update shelf_line set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"kept '), rests_on = concat('1970', substring(rests_on, 5))");
+        }
+        try (App app = App.on(data)) {
+            assertThat(shelf(app)).as("another build made it").isEqualTo(shown);
+        }
+    }
+
+    @Test
+    void aLineOfARecordThatWasChangedBeforeItsEndDoesNotStand() throws Exception {
+        try (App app = App.on(data)) {
+            long survey = survey(app);
+            app.bean(Books.class).append(survey, remark("first"), Submission.fresh(1));
+            app.bean(Books.class).append(survey, remark("last"), Submission.fresh(2));
+            shelf(app);
+            change(app, "update entry set payload = '{\"text\":\"other\"}' where book_id = " + survey + " and sequence = 2");
+        }
+        try (App app = App.on(data)) {
+            String shown = shelf(app);
+            for (int i = 0; i < 50 && !shown.contains("Broken at entry 2"); i++) {
+                Thread.sleep(100);
+                shown = shelf(app);
+            }
+            assertThat(shown).contains("Broken at entry 2");
         }
     }
 }
