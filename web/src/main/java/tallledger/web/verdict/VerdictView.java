@@ -23,19 +23,31 @@ import tallledger.web.words.Words;
 /**
  * The verdict laid out for its pages.
  *
- * @param lines   every speed with what was read
- * @param steps   every step done, in the order of the survey
+ * @param judged   what it all comes to
+ * @param lines    every speed with what was read
+ * @param steps    every step done, in the order of the survey
  * @param pictures results drawn, in the order of the survey
- * @param photos  photographs
- * @param begun   first entry
- * @param ended   last entry
- * @param authors who wrote entries
- * @param whole   whether the chain of entries holds
- * @param seal    last hash, in groups of eight
+ * @param photos   photographs
+ * @param remarks  what people wrote of their own
+ * @param seal     what makes it a record
  */
-public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims,
-                          List<ConditionStatement.Sentence> sentences, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, String begun,
-                          String ended, String authors, boolean whole, String seal) {
+public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, Seal seal) {
+
+    /** What it all comes to. */
+    public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ConditionStatement.Sentence> sentences) {
+    }
+
+    /**
+     * What makes it a record.
+     *
+     * @param begun   first entry
+     * @param ended   last entry
+     * @param authors who wrote entries
+     * @param whole   whether the chain of entries holds
+     * @param hash    last hash, in groups of eight
+     */
+    public record Seal(String begun, String ended, String authors, boolean whole, String hash) {
+    }
 
     /** One speed as the report lists it. */
     public record Line(String name, String plate, String reading, String off, String mark, int entry) {
@@ -56,7 +68,7 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
         List<Entry> entries = survey.entries();
         List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
         List<Line> lines = folded.steps().stream().map(route -> {
-            var run = java.util.Optional.ofNullable(folded.latest().get(route));
+            var run = Optional.ofNullable(folded.latest().get(route));
             var speed = folded.table().speedOf(route).orElseThrow();
             String mark = run.map(r -> r.outcome().name()).orElseGet(() ->
                     folded.passed().containsKey(route) ? "PASSED" : folded.coverage().mark(route).name());
@@ -65,16 +77,17 @@ public record VerdictView(Coverage.Counts counts, List<Finding> findings, List<C
                     run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
-        return new VerdictView(folded.coverage().counts(), Finding.of(survey.core()), ClaimVerdict.of(survey.core()),
-                ConditionStatement.of(survey.core()).sentences(), lines, steps(survey),
-                survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList(),
-                survey.core().photos(), remarks(survey), read.isEmpty() ? "?" : time(read.get(0).at()),
-                read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()), String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()),
-                survey.broken().isEmpty(), entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
+        Judged judged = new Judged(folded.coverage().counts(), Finding.of(survey.core()), ClaimVerdict.of(survey.core()), ConditionStatement.of(survey.core()).sentences());
+        List<Picture> pictures = survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
+                .flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList();
+        Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
+                String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
+                entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
+        return new VerdictView(judged, lines, steps(survey), pictures, survey.core().photos(), remarks(survey), seal);
     }
 
     private static List<StepLine> steps(Survey survey) {
-        return survey.steps().steps().stream().map(step -> java.util.Optional.ofNullable(survey.steps().latest().get(step.id()))).flatMap(java.util.Optional::stream)
+        return survey.steps().steps().stream().map(step -> Optional.ofNullable(survey.steps().latest().get(step.id()))).flatMap(Optional::stream)
                 .map(r -> new StepLine(r.step().phase(), r.step().name(), switch (r.outcome()) {
                     case PROVEN -> "GOOD";
                     case FAILED -> "BAD";
