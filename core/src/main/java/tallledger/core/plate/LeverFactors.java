@@ -13,9 +13,9 @@ import tallledger.core.reading.TypedNumber;
 /**
  * What the levers of a plate do, settled from its numbers: ln n = m + Σ a(lever, position), fitted without the suspects.
  *
- * <p>The suspects are the smallest set of cells, at most a quarter of them and at most five, without which the rest fit with
- * no residual beyond 2 % or half a unit of the cell's last digit, whichever is more. Exact up to 40 cells; above, the cells
- * that Tukey's median polish leaves furthest off are the candidates and the same test confirms them.
+ * <p>Each cell is weighted by the inverse square of its tolerance: 2 % or half a unit of its last digit, whichever is more. The suspects
+ * are the smallest set of cells, at most a quarter of them and at most five, without which the rest fit with no residual beyond it.
+ * Exact up to 40 cells; above, the cells that Tukey's median polish leaves furthest off are the candidates and the same test confirms them.
  *
  * <p>The ends of a sliding stage need not multiply with the rest (a variator may reach further in one range), so a plate with
  * such a lever cannot be checked this way.
@@ -34,34 +34,36 @@ public final class LeverFactors {
     private final Outcome outcome;
     private final List<List<List<String>>> suspectSets;
     private final List<Lever> levers;
-    private final Map<List<String>, Double> values;
     private final List<LeverFit> fits;
 
     private LeverFactors(Outcome outcome, List<List<List<String>>> suspectSets, List<Lever> levers,
-                         Map<List<String>, Double> values) {
+                         Map<List<String>, Double> values, Map<List<String>, Double> tolerance) {
         this.outcome = outcome;
         this.suspectSets = suspectSets;
         this.levers = levers;
-        this.values = values;
-        this.fits = suspectSets.stream().map(set -> LeverFit.of(levers, without(values, set))).toList();
+        this.fits = suspectSets.stream().map(set -> LeverFit.of(levers, without(values, set), tolerance)).toList();
     }
 
     public static LeverFactors of(SpeedPlate plate) {
         Map<List<String>, Double> values = new LinkedHashMap<>();
-        plate.cells().forEach((key, cell) -> cell.value().ifPresent(v -> values.put(key, v.doubleValue())));
+        Map<List<String>, Double> tolerance = new LinkedHashMap<>();
+        plate.cells().forEach((key, cell) -> cell.number().ifPresent(n -> {
+            values.put(key, n.value().doubleValue());
+            tolerance.put(key, tolerance(n));
+        }));
         List<Lever> levers = plate.levers();
         if (levers.stream().anyMatch(Lever::slides) || levers.stream().filter(lever -> lever.positions().size() > 1).count() < 2 || values.size() < 4) {
-            return new LeverFactors(Outcome.CANNOT_TELL, values.isEmpty() ? List.of() : List.of(List.of()), levers, values);
+            return new LeverFactors(Outcome.CANNOT_TELL, values.isEmpty() ? List.of() : List.of(List.of()), levers, values, tolerance);
         }
         List<List<String>> keys = List.copyOf(values.keySet());
-        Optional<List<List<Integer>>> sets = search(plate, levers, keys, values).smallest();
+        Optional<List<List<Integer>>> sets = search(levers, keys, values, tolerance).smallest();
         if (sets.isEmpty()) {
-            return new LeverFactors(Outcome.DOES_NOT_MULTIPLY, List.of(List.of()), levers, values);
+            return new LeverFactors(Outcome.DOES_NOT_MULTIPLY, List.of(List.of()), levers, values, tolerance);
         }
         List<List<List<String>>> named = sets.get().stream()
                 .map(set -> set.stream().map(keys::get).toList()).toList();
         Outcome outcome = named.get(0).isEmpty() ? Outcome.FITS : Outcome.SUSPECTS;
-        return new LeverFactors(outcome, named, levers, values);
+        return new LeverFactors(outcome, named, levers, values, tolerance);
     }
 
     public Outcome outcome() {
@@ -93,10 +95,9 @@ public final class LeverFactors {
         return levers;
     }
 
-    private static SuspectSearch search(SpeedPlate plate, List<Lever> levers, List<List<String>> keys,
-                                        Map<List<String>, Double> values) {
-        LeverFit whole = LeverFit.of(levers, values);
-        double[] tolerance = keys.stream().mapToDouble(key -> tolerance(plate.cell(key).number().orElseThrow())).toArray();
+    private static SuspectSearch search(List<Lever> levers, List<List<String>> keys, Map<List<String>, Double> values,
+                                        Map<List<String>, Double> tolerance) {
+        LeverFit whole = LeverFit.of(levers, values, tolerance);
         int[] candidates = IntStream.range(0, keys.size()).toArray();
         if (keys.size() > EXACT_CELLS) {
             double[] logs = values.values().stream().mapToDouble(Math::log).toArray();
@@ -105,10 +106,11 @@ public final class LeverFactors {
                     .sorted(Comparator.comparingDouble((Integer i) -> -Math.abs(left[i]))).limit(CANDIDATES)
                     .mapToInt(Integer::intValue).sorted().toArray();
         }
-        return new SuspectSearch(whole.residuals(), whole.residualMaker(), tolerance, candidates);
+        return new SuspectSearch(whole.residuals(), whole.residualMaker(), candidates);
     }
 
-    private static double tolerance(TypedNumber number) {
+    /** Largest residual of a cell that still fits, in ln: 2 %, or half a unit of its last digit where that is more. */
+    static double tolerance(TypedNumber number) {
         double halfDigit = number.step().doubleValue() / 2 / number.value().doubleValue();
         return Math.max(TOLERANCE, halfDigit);
     }

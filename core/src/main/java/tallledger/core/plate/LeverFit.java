@@ -12,7 +12,7 @@ import org.hipparchus.linear.RealVector;
 import org.hipparchus.linear.SingularValueDecomposition;
 
 /**
- * Least squares fit of ln n = m + Σ a(lever, position) over some of a plate's cells.
+ * Least squares fit of ln n = m + Σ a(lever, position) over some of a plate's cells, each weighted by the inverse square of its tolerance.
  *
  * <p>Textbook: one dummy column a position, which is rank-deficient (each lever's columns sum to the intercept's). Computed by
  * singular values, so that interlocked plates with cells missing need no special case: a cell is predicted only if its row
@@ -43,24 +43,29 @@ final class LeverFit {
         residuals = new ArrayRealVector(logs).subtract(design.operate(solution)).toArray();
     }
 
-    /** Fits ln of the values, one a cell key. */
-    static LeverFit of(List<Lever> levers, Map<List<String>, Double> values) {
+    /**
+     * Fits ln of the values, one a cell key.
+     *
+     * @param tolerance largest residual that still fits, in ln, by cell key
+     */
+    static LeverFit of(List<Lever> levers, Map<List<String>, Double> values, Map<List<String>, Double> tolerance) {
         RealMatrix design = new Array2DRowRealMatrix(values.size(), columns(levers));
         double[] logs = new double[values.size()];
         int row = 0;
         for (Map.Entry<List<String>, Double> cell : values.entrySet()) {
-            design.setRow(row, row(levers, cell.getKey()));
-            logs[row++] = Math.log(cell.getValue());
+            double weight = 1 / tolerance.get(cell.getKey());
+            design.setRowVector(row, new ArrayRealVector(row(levers, cell.getKey()), false).mapMultiplyToSelf(weight));
+            logs[row++] = Math.log(cell.getValue()) * weight;
         }
         return new LeverFit(levers, design, logs);
     }
 
-    /** ln residuals, in the order of the values given. */
+    /** Residuals as shares of their cells' tolerances, in the order of the values given: up to 1 fits. */
     double[] residuals() {
         return residuals.clone();
     }
 
-    /** Residual maker I − H, symmetric, one row a cell used. */
+    /** Residual maker I − H of the weighted fit, symmetric, one row a cell used. */
     double[][] residualMaker() {
         RealMatrix hat = columnSpace.multiplyTransposed(columnSpace);
         double[][] maker = hat.scalarMultiply(-1).getData();

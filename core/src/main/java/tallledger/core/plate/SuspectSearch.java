@@ -22,7 +22,6 @@ final class SuspectSearch {
 
     private final double[] residuals;
     private final double[][] maker;
-    private final double[] tolerance;
     private final int[] candidates;
     private final double sumOfSquares;
     private final double fittingSquares;
@@ -33,18 +32,16 @@ final class SuspectSearch {
     private final List<List<Integer>> found = new ArrayList<>();
 
     /**
-     * @param residuals  ln residuals of the full fit
+     * @param residuals  of the full fit, as shares of their cells' tolerances
      * @param maker      its residual maker
-     * @param tolerance  largest residual that still fits, by cell
      * @param candidates cells that may be suspects: all, or those a robust fit proposes
      */
-    SuspectSearch(double[] residuals, double[][] maker, double[] tolerance, int[] candidates) {
+    SuspectSearch(double[] residuals, double[][] maker, int[] candidates) {
         this.residuals = residuals;
         this.maker = maker;
-        this.tolerance = tolerance;
         this.candidates = candidates;
         this.sumOfSquares = dot(residuals, residuals);
-        this.fittingSquares = dot(tolerance, tolerance);
+        this.fittingSquares = residuals.length;
     }
 
     /** All smallest sets; one empty set when the plate fits whole; nothing when no set within the bounds exists. */
@@ -116,7 +113,7 @@ final class SuspectSearch {
                 left -= maker[cell][chosen[i]] * shift[i];
                 isSuspect |= chosen[i] == cell;
             }
-            if (!isSuspect && Math.abs(left) > tolerance[cell] + SLACK) {
+            if (!isSuspect && Math.abs(left) > 1 + SLACK) {
                 return false;
             }
         }

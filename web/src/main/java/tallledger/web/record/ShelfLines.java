@@ -44,6 +44,10 @@ class ShelfLines {
         doubted.add(machine);
     }
 
+    boolean doubts(long machine) {
+        return doubted.contains(machine);
+    }
+
     /** Lines that still stand, by machine. */
     Map<Long, Summary> standing(List<BookRow> machines, Map<Long, BookRow> newest) {
         Map<Long, Summary> standing = new HashMap<>();
@@ -56,7 +60,7 @@ class ShelfLines {
             return standing;
         }
         Map<Long, String> hashes = hashes();
-        for (BookRow machine : machines.stream().filter(m -> !doubted.contains(m.getId())).toList()) {
+        for (BookRow machine : machines.stream().filter(m -> !doubts(m.getId())).toList()) {
             Optional.ofNullable(rows.get(machine.getId())).filter(row -> row.restsOn().equals(restsOn(machine, newest.get(machine.getId()), hashes)))
                     .flatMap(this::read).ifPresent(line -> standing.put(machine.getId(), line));
         }

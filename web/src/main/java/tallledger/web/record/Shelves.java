@@ -43,8 +43,8 @@ public class Shelves {
     public record Place(long book, String title, Optional<Summary> summary, Optional<Reason> unreadable) {
     }
 
-    /** Up to where the books were read for a place on the shelf. */
-    private record ReadTo(int machine, long survey, int head) {
+    /** Up to where the books were read for a place on the shelf, and whether they were doubted before: a doubt that comes meanwhile is seen at the next look. */
+    private record ReadTo(int machine, long survey, int head, boolean doubted) {
     }
 
     private record Kept(ReadTo to, Place place) {
@@ -88,16 +88,19 @@ public class Shelves {
         machineBooks.forEach(b -> Optional.ofNullable(places.get(b.getId())).filter(k -> k.to.equals(readTo(b, newest.get(b.getId()))))
                 .ifPresent(k -> here.put(b.getId(), k.place)));
         if (places.isEmpty()) {
+            Map<Long, ReadTo> before = new HashMap<>();
+            machineBooks.forEach(b -> before.put(b.getId(), readTo(b, newest.get(b.getId()))));
             lines.standing(machineBooks, newest).forEach((id, line) -> here.put(id, new Place(id, line.identity().name(), Optional.of(line), Optional.empty())));
-            machineBooks.stream().filter(b -> here.containsKey(b.getId())).forEach(b -> places.put(b.getId(), new Kept(readTo(b, newest.get(b.getId())), here.get(b.getId()))));
+            here.forEach((id, place) -> places.put(id, new Kept(before.get(id), place)));
         }
         List<BookRow> grown = machineBooks.stream().filter(b -> !here.containsKey(b.getId())).toList();
         for (int from = 0; from < grown.size(); from += A_FETCH) {
             List<BookRow> some = grown.subList(from, Math.min(grown.size(), from + A_FETCH));
             books.warm(some.stream().flatMap(b -> Stream.of(Optional.of(b), Optional.ofNullable(newest.get(b.getId()))).flatMap(Optional::stream)).toList());
             for (BookRow book : some) {
+                ReadTo to = readTo(book, newest.get(book.getId()));
                 Place place = place(book, Optional.ofNullable(newest.get(book.getId())));
-                places.put(book.getId(), new Kept(readTo(book, newest.get(book.getId())), place));
+                places.put(book.getId(), new Kept(to, place));
                 here.put(book.getId(), place);
             }
         }
@@ -108,11 +111,10 @@ public class Shelves {
     /** A record of this machine was found broken: what the shelf says of it is looked at anew. */
     void doubt(long machine) {
         lines.doubt(machine);
-        places.remove(machine);
     }
 
-    private static ReadTo readTo(BookRow machine, BookRow survey) {
-        return new ReadTo(machine.getHead(), survey == null ? 0 : survey.getId(), survey == null ? 0 : survey.getHead());
+    private ReadTo readTo(BookRow machine, BookRow survey) {
+        return new ReadTo(machine.getHead(), survey == null ? 0 : survey.getId(), survey == null ? 0 : survey.getHead(), lines.doubts(machine.getId()));
     }
 
     private Place place(BookRow book, Optional<BookRow> newest) {

@@ -385,7 +385,7 @@ class StoreTest {
         }
         try (App app = App.on(data)) {
             String shown = shelf(app);
-            for (int i = 0; i < 50 && !shown.contains("Broken at entry 2"); i++) {
+            for (int i = 0; i < 300 && !shown.contains("Broken at entry 2"); i++) {
                 Thread.sleep(100);
                 shown = shelf(app);
             }
