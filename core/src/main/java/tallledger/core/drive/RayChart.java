@@ -46,6 +46,9 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
                 drawn.add(s);
             }
         }
+        if (drawn.isEmpty()) {
+            return Optional.empty();
+        }
         List<Route> routes = table.speeds().stream().flatMap(speed -> speed.routes().stream())
                 .filter(route -> !train.isReverse(route)).toList();
         boolean absolute = routes.stream().allMatch(route -> train.speed(route).isPresent());

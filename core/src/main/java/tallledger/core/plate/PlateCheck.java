@@ -54,16 +54,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static List<PlateRemark> tableRemarks(SpeedPlate plate, OptionalInt claimed, LeverFactors factors, PlateOf what) {
         List<PlateRemark> remarks = new ArrayList<>();
         Map<BigDecimal, List<List<String>>> byValue = new LinkedHashMap<>();
-        plate.cells().forEach((key, cell) -> {
-            cell.value().ifPresent(v -> byValue.computeIfAbsent(v.stripTrailingZeros(), x -> new ArrayList<>()).add(key));
-            if (cell instanceof PlateCell.Unreadable) {
-                Optional<BigDecimal> predicted = factors.predict(key).map(PlateCheck::shown);
-                remarks.add(predicted.map(p -> remark(Kind.UNREADABLE, List.of(key), predicted,
-                                Reason.of(PlateReason.PLATE_UNREADABLE_PREDICTED, plate.name(key), p)))
-                        .orElseGet(() -> remark(Kind.UNREADABLE, List.of(key), predicted,
-                                Reason.of(PlateReason.PLATE_UNREADABLE, plate.name(key)))));
-            }
-        });
+        plate.cells().forEach((key, cell) -> cell.value().ifPresent(v -> byValue.computeIfAbsent(v.stripTrailingZeros(), x -> new ArrayList<>()).add(key)));
+        unread(plate, factors).ifPresent(remarks::add);
         byValue.forEach((value, keys) -> {
             if (keys.size() > 1) {
                 remarks.add(remark(Kind.REPEATED, keys, Optional.empty(),
@@ -79,10 +71,21 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         return remarks;
     }
 
+    /** One line for all cells that cannot be read, with what the others say of them. */
+    private static Optional<PlateRemark> unread(SpeedPlate plate, LeverFactors factors) {
+        List<List<String>> unread = plate.cells().entrySet().stream().filter(e -> e.getValue() instanceof PlateCell.Unreadable).map(Map.Entry::getKey).toList();
+        if (unread.isEmpty()) {
+            return Optional.empty();
+        }
+        List<String> says = unread.stream().flatMap(key -> factors.predict(key).map(p -> plate.name(key) + " ≈ " + shown(p).toPlainString()).stream()).toList();
+        return Optional.of(remark(Kind.UNREADABLE, unread, Optional.empty(), says.isEmpty() ? Reason.of(PlateReason.PLATE_UNREAD, unread.size())
+                : Reason.of(PlateReason.PLATE_UNREAD_PREDICTED, unread.size(), String.join(", ", says))));
+    }
+
     private static List<PlateRemark> factorRemarks(SpeedPlate plate, LeverFactors factors) {
         return switch (factors.outcome()) {
             case FITS -> List.of();
-            case CANNOT_TELL -> List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of(PlateReason.PLATE_UNCHECKED)));
+            case CANNOT_TELL -> plate.cells().size() < 2 ? List.of() : List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of(PlateReason.PLATE_UNCHECKED)));
             case DOES_NOT_MULTIPLY -> List.of(remark(Kind.NOT_MULTIPLYING, List.of(), Optional.empty(),
                     Reason.of(PlateReason.PLATE_NOT_MULTIPLYING)));
             case SUSPECTS -> suspects(plate, factors);

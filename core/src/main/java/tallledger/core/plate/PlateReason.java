@@ -5,7 +5,30 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum PlateReason implements ReasonCode {
+    ARRANGE_CONTIGUOUS("arrange.contiguous", "most"),
+    ARRANGE_CUT("arrange.cut"),
+    ARRANGE_FEWER("arrange.fewer", "levers", "product", "speeds"),
+    ARRANGE_LEFT_OUT("arrange.left-out", "count"),
+    ARRANGE_LEVER("arrange.lever", "positions", "least", "most"),
+    ARRANGE_LONG("arrange.long", "speeds", "most"),
+    ARRANGE_MORE("arrange.more", "levers", "product", "speeds"),
+    ARRANGE_NONE("arrange.none", "speeds", "out"),
+    ARRANGE_NO_PRODUCT("arrange.no-product", "speeds"),
+    ARRANGE_NO_SUCH("arrange.no-such", "speeds", "levers"),
+    ARRANGE_NOT_POSITIVE("arrange.not-positive", "typed"),
+    ARRANGE_SEVERAL("arrange.several", "count"),
+    ARRANGE_TWICE("arrange.twice", "typed"),
     LADDER_SHORT("ladder.short", "z"),
+    LIST_BOTH("list.both", "line", "left"),
+    LIST_COUNT("list.count", "count"),
+    LIST_EMPTY("list.empty"),
+    LIST_LINES("list.lines", "lines", "most"),
+    LIST_LONG("list.long", "length", "most"),
+    LIST_NOT_A_SPEED("list.not-a-speed", "line", "typed"),
+    LIST_RANGE("list.range", "line", "low", "high"),
+    LIST_RANGES("list.ranges", "ranges", "most"),
+    LIST_UNEQUAL("list.unequal", "line", "values", "others"),
+    LIST_UNIT("list.unit", "line", "unit", "plate"),
     PLATE_ALTERNATIVES("plate.alternatives", "count", "named"),
     PLATE_BROKEN_LADDER("plate.broken-ladder", "speeds"),
     PLATE_COUNT("plate.count", "distinct", "claimed", "plate"),
@@ -24,8 +47,8 @@ enum PlateReason implements ReasonCode {
     PLATE_SUSPECT_ALTERNATIVE("plate.suspect-alternative", "name", "typed", "shown", "residual"),
     PLATE_TOLERANCE("plate.tolerance", "share"),
     PLATE_UNCHECKED("plate.unchecked"),
-    PLATE_UNREADABLE("plate.unreadable", "name"),
-    PLATE_UNREADABLE_PREDICTED("plate.unreadable-predicted", "name", "p");
+    PLATE_UNREAD("plate.unread", "count"),
+    PLATE_UNREAD_PREDICTED("plate.unread-predicted", "count", "says");
 
     private final Sentence sentence;
 

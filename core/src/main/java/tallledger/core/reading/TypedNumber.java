@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 import tallledger.core.reason.Refused;
 
 /**
- * A plain number as a person writes it: {@code 31.5}, {@code 31,5}, {@code 1 400}, {@code 1,400}, {@code 1'400}.
+ * A plain number as a person writes it: {@code 31.5}, {@code 31,5}, {@code 5.}, {@code .002}, {@code 1 400}, {@code 1,400}, {@code 1'400}.
  *
  * <p>Worked: "1,400" is 1400 with a last digit worth 1; "31,5" is 31.5 with a last digit worth 0.1.
  *
@@ -20,7 +20,7 @@ public record TypedNumber(String typed, BigDecimal value, BigDecimal step) {
     /** Longer texts are not a number somebody read off a machine. */
     private static final int LONGEST = 24;
     private static final Pattern GROUPED = Pattern.compile("[+-]?\\d{1,3}([ \\u00a0\\u202f\\u2009',]\\d{3})+(\\.\\d+)?");
-    private static final Pattern PLAIN = Pattern.compile("[+-]?(\\d+([.,]\\d+)?|[.,]\\d+)");
+    private static final Pattern PLAIN = Pattern.compile("[+-]?(\\d+([.,]\\d+|\\.)?|[.,]\\d+)");
     private static final Pattern LETTER_FOR_DIGIT = Pattern.compile("[\\dOolISB .,]*[OolISB][\\dOolISB .,]*");
 
     /** @throws Refused when the text is not one number; the reason quotes it and gives an example */

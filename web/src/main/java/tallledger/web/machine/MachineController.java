@@ -200,7 +200,18 @@ class MachineController {
         if (typed.get("do").equals("more")) {
             typed.set("claimRows", String.valueOf(MachineForm.claimRows(typed) + 3));
         }
+        boolean feeds = typed.get("do").startsWith(PlateGrid.FEED);
+        String prefix = feeds ? PlateGrid.FEED : PlateGrid.SPEED;
+        String what = typed.get("do").substring(prefix.length());
+        if (what.matches("use\\d{1,2}")) {
+            int chosen = Integer.parseInt(what.substring(3));
+            PlateFinder.found(typed, prefix).filter(found -> chosen < found.offers().size())
+                    .ifPresent(found -> PlateFinder.take(typed, found.offers().get(chosen), prefix));
+        }
         List<Lever> levers = leversOf(typed);
+        if (what.equals("unread")) {
+            MachineForm.restUnread(typed, feeds ? MachineForm.feedLevers(typed) : levers, prefix);
+        }
         if (typed.get("do").equals("paste") && !levers.isEmpty()) {
             typed.attempt("pasted", () -> PlatePaste.read(typed.get("pasted"), levers)).ifPresent(cells -> {
                 List<List<String>> keys = SpeedPlate.keysOf(levers);
@@ -225,6 +236,8 @@ class MachineController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
+        model.addAttribute("found", PlateFinder.found(typed, PlateGrid.SPEED).orElse(null));
+        model.addAttribute("feedFound", PlateFinder.found(typed, PlateGrid.FEED).orElse(null));
         model.addAttribute("drive", drive(typed));
         model.addAttribute("feedCheck", feedCheck(typed));
         List<Lever> feedLevers = MachineForm.feedLevers(typed);

@@ -197,12 +197,12 @@ final class MachineForm {
     }
 
     private static Optional<SpeedPlate> plate(Typed typed, List<Lever> levers, String prefix) {
-        if (!typed.get(prefix + "shape").equals(PlateGrid.shapeOf(levers))) {
-            PlateGrid.reshape(typed, levers, prefix);
-            typed.refuse(prefix.isEmpty() ? "stages" : "feedLevers", Reason.of(WebReason.PLATE_NOT_LAID_OUT));
-            return Optional.empty();
-        }
+        PlateGrid.reshape(typed, levers, prefix);
         List<List<String>> keys = SpeedPlate.keysOf(levers);
+        if (IntStream.range(0, keys.size()).noneMatch(i -> typed.has(PlateGrid.field(prefix, i)))) {
+            // Nobody has read a plate, or there is none: the speeds are told apart by their levers alone.
+            restUnread(typed, levers, prefix);
+        }
         Map<List<String>, PlateCell> cells = new HashMap<>();
         IntStream.range(0, keys.size()).forEach(i -> typed.attempt(PlateGrid.field(prefix, i),
                 () -> PlateCell.parse(typed.get(PlateGrid.field(prefix, i)))).ifPresent(cell -> cells.put(keys.get(i), cell)));
@@ -210,6 +210,13 @@ final class MachineForm {
                 ? typed.attempt("tolerance", () -> TypedNumber.parsePositive(typed.get("tolerance")).value().movePointLeft(2))
                 : Optional.empty();
         return typed.isClean() ? typed.attempt("tolerance", () -> new SpeedPlate(levers, cells, tolerance)) : Optional.empty();
+    }
+
+    /** What is empty on a plate cannot be read, or was not. */
+    static void restUnread(Typed typed, List<Lever> levers, String prefix) {
+        PlateGrid.reshape(typed, levers, prefix);
+        IntStream.range(0, SpeedPlate.keysOf(levers).size()).mapToObj(i -> PlateGrid.field(prefix, i)).filter(field -> !typed.has(field))
+                .forEach(field -> typed.set(field, PlateCell.UNREADABLE_SIGN));
     }
 
     static int claimRows(Typed typed) {

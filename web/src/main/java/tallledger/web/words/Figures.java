@@ -1,6 +1,7 @@
 package tallledger.web.words;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import tallledger.core.gauge.Shown;
 
@@ -19,6 +20,12 @@ public final class Figures {
     /** A value with its uncertainty, both to the same place: "0.090 ± 0.009"; trailing noughts are figures here. */
     public static String shown(Shown shown) {
         return grouped(shown.value().toPlainString()) + THIN + "±" + THIN + grouped(shown.expanded().toPlainString());
+    }
+
+    /** A factor, to three digits. */
+    public static String ratio(double factor) {
+        BigDecimal rounded = BigDecimal.valueOf(factor).round(new MathContext(3));
+        return rounded.compareTo(BigDecimal.ONE) == 0 ? "1" : rounded.toPlainString();
     }
 
     private static String grouped(String digits) {

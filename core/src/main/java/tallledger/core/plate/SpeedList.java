@@ -1,0 +1,214 @@
+package tallledger.core.plate;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * Speeds as somebody types, pastes or recites them: as they stand on the plate, a row a line; a bare list in any order; sliding ranges;
+ * or only how many there are and their ends.
+ *
+ * <p>"31.5 45 63 90" on each of three lines is a plate; "50, 65, 95 and 110 rpm" a list; "60 to 500, 500 to 4200" two ranges;
+ * "12 from 31.5 to 1400" a count with its ends.
+ */
+public sealed interface SpeedList {
+
+    int LONGEST = 20_000;
+    int MOST_RANGES = 12;
+    Pattern UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(rpm|r\\.p\\.m\\.?|r/min|rev/min|min[-−⁻][1¹]|1/min|/min|speeds?)(?![\\w/])");
+    Pattern FEED_UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(?:mm|inch(?:es)?|in\\.?|\")\\s*(?:(?:/|per|a)\\s*(?:rev|turn|min|tooth)\\w*)?(?![\\w/])");
+    Pattern RANGE = Pattern.compile("([\\d.,]+)\\s*(?:to|–|—|…|\\.\\.\\.?|(?<=\\d)-(?=\\d)|\\s-\\s)\\s*([\\d.,]+)");
+    Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:speeds?|feeds?|threads?|of them)?\\s*[,:]?\\s+(?:from|between|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
+    Pattern OTHER_UNIT = Pattern.compile("(?i)[\\d.]\\s*(hz|kw|hp|v|m/min|ft/min|sfm|mm(?:/\\w+)?|in(?:/\\w+)?|amps?|%)(?!\\w)");
+    Set<String> BETWEEN = Set.of("and", "&", "or", "+", "/");
+
+    /** As they stand on the plate: rows by columns, {@code x} where there is no such speed, {@code ?} where it cannot be read. */
+    record Rows(List<String> rowLabels, List<String> columnLabels, List<List<PlateCell>> cells) implements SpeedList {
+    }
+
+    /** In any order. */
+    record Bare(List<TypedNumber> speeds) implements SpeedList {
+    }
+
+    /** Sliding ranges, lowest first. */
+    record Sliding(List<List<TypedNumber>> ranges) implements SpeedList {
+    }
+
+    /** Only how many, and the lowest and the highest. */
+    record Ends(int count, TypedNumber low, TypedNumber high) implements SpeedList {
+    }
+
+    /**
+     * @param text as typed
+     * @throws Refused when it is none of these; the reason names the line and says what would be right
+     */
+    static SpeedList read(String text) {
+        return read(text, PlateOf.SPEED);
+    }
+
+    /** The same for feeds, whose figures may have a unit of length beside them. */
+    static SpeedList readFeeds(String text) {
+        return read(FEED_UNIT.matcher(text).replaceAll(" "), PlateOf.FEED);
+    }
+
+    private static SpeedList read(String text, PlateOf what) {
+        if (text.length() > LONGEST) {
+            throw Refused.because(PlateReason.LIST_LONG, text.length(), LONGEST);
+        }
+        List<String> lines = text.lines().map(String::strip).filter(line -> !line.isEmpty()).toList();
+        if (lines.isEmpty()) {
+            throw Refused.because(PlateReason.LIST_EMPTY);
+        }
+        if (lines.size() > Arrangements.MOST_SPEEDS) {
+            throw Refused.because(PlateReason.LIST_LINES, lines.size(), Arrangements.MOST_SPEEDS);
+        }
+        for (int i = 0; i < lines.size(); i++) {
+            Matcher other = OTHER_UNIT.matcher(lines.get(i));
+            if (other.find()) {
+                throw Refused.because(PlateReason.LIST_UNIT, i + 1, other.group(1), what);
+            }
+        }
+        List<String> plain = lines.stream().map(line -> UNIT.matcher(line + " ").replaceAll(" ").strip()).toList();
+        Matcher count = COUNT.matcher(lines.size() == 1 ? lines.get(0).replaceAll("(?i)\\s*(rpm|r/min)\\s*$", "") : "");
+        if (count.matches()) {
+            return ends(count);
+        }
+        if (RANGE.matcher(String.join(" ", plain)).find()) {
+            return sliding(plain);
+        }
+        List<List<String>> tokens = plain.stream().map(SpeedList::tokens).toList();
+        int widest = tokens.stream().mapToInt(List::size).max().orElse(0);
+        return tokens.size() == 1 || widest == 1 ? bare(tokens) : rows(tokens);
+    }
+
+    private static Ends ends(Matcher count) {
+        int z = Integer.parseInt(count.group(1));
+        TypedNumber low = TypedNumber.parsePositive(count.group(2));
+        TypedNumber high = TypedNumber.parsePositive(count.group(3));
+        inOrder(low, high, 1);
+        if (z < 2 || z > Arrangements.MOST_SPEEDS) {
+            throw Refused.because(PlateReason.LIST_COUNT, z);
+        }
+        return new Ends(z, low, high);
+    }
+
+    private static void inOrder(TypedNumber low, TypedNumber high, int line) {
+        if (low.value().compareTo(high.value()) >= 0) {
+            throw Refused.because(PlateReason.LIST_RANGE, line, low.typed(), high.typed());
+        }
+    }
+
+    private static Sliding sliding(List<String> lines) {
+        List<List<TypedNumber>> ranges = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            Matcher range = RANGE.matcher(lines.get(i));
+            StringBuilder rest = new StringBuilder();
+            while (range.find()) {
+                TypedNumber low = number(range.group(1).replaceAll("[,.]$", ""), i + 1);
+                TypedNumber high = number(range.group(2).replaceAll("[,.]$", ""), i + 1);
+                inOrder(low, high, i + 1);
+                ranges.add(List.of(low, high));
+                range.appendReplacement(rest, " ");
+            }
+            range.appendTail(rest);
+            String left = rest.toString().replaceAll("(?i)[,;&|/+]|\\band\\b|\\bvariable\\b", " ").strip();
+            if (left.chars().anyMatch(Character::isDigit)) {
+                throw Refused.because(PlateReason.LIST_BOTH, i + 1, left);
+            }
+        }
+        ranges.sort(java.util.Comparator.comparing(r -> r.get(0).value()));
+        if (ranges.size() > MOST_RANGES) {
+            throw Refused.because(PlateReason.LIST_RANGES, ranges.size(), MOST_RANGES);
+        }
+        return new Sliding(List.copyOf(ranges));
+    }
+
+    private static Bare bare(List<List<String>> lines) {
+        List<TypedNumber> speeds = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            for (String token : lines.get(i)) {
+                speeds.add(number(token, i + 1));
+            }
+        }
+        return new Bare(List.copyOf(speeds));
+    }
+
+    private static Rows rows(List<List<String>> lines) {
+        List<List<String>> body = new ArrayList<>(lines);
+        List<String> columns = List.of();
+        boolean labelled = lines.subList(1, lines.size()).stream().allMatch(line -> isLabel(line.get(0)));
+        int wide = lines.get(1).size() - (labelled ? 1 : 0);
+        boolean headed = labelled && (lines.get(0).size() == wide || !isLabel(lines.get(0).get(0)))
+                || lines.get(0).stream().allMatch(SpeedList::isLabel) && lines.get(0).size() >= wide;
+        if (headed) {
+            List<String> head = lines.get(0);
+            columns = head.subList(Math.max(0, head.size() - wide), head.size());
+            body.remove(0);
+        }
+        labelled = body.stream().allMatch(line -> isLabel(line.get(0)));
+        List<String> labels = labelled ? body.stream().map(line -> line.get(0)).toList() : List.of();
+        List<List<PlateCell>> cells = new ArrayList<>();
+        for (int r = 0; r < body.size(); r++) {
+            List<String> row = labelled ? body.get(r).subList(1, body.get(r).size()) : body.get(r);
+            int line = r + 1 + (columns.isEmpty() ? 0 : 1);
+            if (row.size() != wide) {
+                throw Refused.because(PlateReason.LIST_UNEQUAL, line, row.size(), wide);
+            }
+            cells.add(row.stream().map(token -> cell(token, line)).toList());
+        }
+        return new Rows(labels, columns, List.copyOf(cells));
+    }
+
+    /** A letter or a word at the head of a row; neither a number nor a sign of no speed. */
+    private static boolean isLabel(String token) {
+        return Character.isLetter(token.charAt(0)) && !PlateCell.NO_SPEED_SIGNS.contains(token);
+    }
+
+    private static PlateCell cell(String token, int line) {
+        return PlateCell.NO_SPEED_SIGNS.contains(token) || token.equals(PlateCell.UNREADABLE_SIGN) ? PlateCell.parse(token)
+                : new PlateCell.Value(number(token, line));
+    }
+
+    private static TypedNumber number(String token, int line) {
+        try {
+            return TypedNumber.parsePositive(token);
+        } catch (Refused not) {
+            throw Refused.because(PlateReason.LIST_NOT_A_SPEED, line, token.length() > 24 ? token.substring(0, 24) : token);
+        }
+    }
+
+    /** Parted by tabs, semicolons or commas with a space, where there are any; else by spaces. A comma within digits is the number's own. */
+    private static List<String> tokens(String line) {
+        String parted = line.replaceAll("[\\t;|]|,\\s+|,$", " ; ");
+        boolean bySigns = parted.contains(";");
+        List<String> tokens = new ArrayList<>();
+        for (String part : parted.split(bySigns ? ";" : "\\s+")) {
+            String token = part.strip();
+            if (token.isEmpty() || BETWEEN.contains(token)) {
+                continue;
+            }
+            Optional<TypedNumber> whole = numberIn(token);
+            if (whole.isPresent() && whole.get().value().compareTo(new BigDecimal("60000")) <= 0) {
+                tokens.add(token);
+            } else {
+                Arrays.stream(token.split("[\\s,]+")).filter(t -> !t.isEmpty() && !BETWEEN.contains(t)).forEach(tokens::add);
+            }
+        }
+        return tokens.isEmpty() ? List.of(line) : tokens;
+    }
+
+    private static Optional<TypedNumber> numberIn(String token) {
+        try {
+            return Optional.of(TypedNumber.parse(token));
+        } catch (Refused not) {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,124 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A common machine from its plate to its first speed, by the keyboard alone; and what is typed wrong on the way. */
+class DescribeTest {
+
+    private static final App APP = App.empty();
+
+    @AfterAll
+    static void close() {
+        APP.close();
+    }
+
+    /** Prints how many keys and seconds it takes from the empty form to the first speed recorded, without thinking. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            twelve-speed lathe | geared-head-lathe | 31.5 45 63 90 125 180 250 355 500 710 1000 1400 | 3 and 4 | 3 × 4   | 12 | 31.6
+            variator mill      | variator-mill   | 60 to 500, 500 to 4200                          |         | 2 × 2   |  3 | 60
+            one-speed grinder  | grinder         | 2800                                            |         | 1       |  1 | 2810
+            """)
+    void fromThePlateToTheFirstSpeed(String machine, String start, String list, String counted, String use, int speeds, String reading) {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        int[] keys = {0};
+        long begun = System.nanoTime();
+        page.navigate(APP.url("/machines/new?start=" + start));
+        keys[0]++;
+        type(page, "#name", machine, keys);
+        type(page, "#list", list, keys);
+        if (counted != null) {
+            type(page, "#counted", counted, keys);
+        }
+        press(page, "button[value=find]", keys);
+        press(page, ".offer:has(b:text-is('" + use + "')) button", keys);
+        type(page, "#author", "Q", keys);
+        press(page, "button[value=save]", keys);
+        page.waitForSelector("#open-survey");
+        press(page, "#open-survey button", keys);
+        page.waitForURL("**/run");
+        press(page, ".spine a[href$='/speeds']", keys);
+        press(page, "a[href*='run?step=']", keys);
+        for (int i = page.locator("label:has(input[name=safe])").count(); i > 0; i--) {
+            page.locator("label:has(input[name=safe])").nth(i - 1).click();
+            keys[0] += 2;
+        }
+        if (page.locator("label:has(input[name=mounted])").count() > 0) {
+            page.locator("label:has(input[name=mounted])").first().click();
+            keys[0] += 2;
+        }
+        press(page, ".start button", keys);
+        page.waitForSelector("#reading");
+        assertThat(page.locator("body").innerText()).contains("of " + speeds + " ");
+        type(page, "#reading", reading, keys);
+        press(page, "button[value=record]", keys);
+        page.waitForSelector(".done");
+        System.out.printf("%s: %d keys, %.1f s%n", machine, keys[0], (System.nanoTime() - begun) / 1e9);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    private static void type(Page page, String field, String text, int[] keys) {
+        page.fill(field, text);
+        keys[0] += text.length() + 1;
+    }
+
+    private static void press(Page page, String button, int[] keys) {
+        page.locator(button).first().click();
+        Browser.settle(page);
+        keys[0] += 2;
+    }
+
+    @Test
+    void whatIsNoPlateIsSaidWhereItWasTypedAndNothingIsLost() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(APP.url("/machines/new"));
+        page.fill("#name", "Kept");
+        Map<String, String> wrong = Map.of(
+                "31.5 45 63\n125 180", "Line 1 has 3 values, the others 2",
+                "500 to 60", "the wrong way round",
+                "31.5 Hz 45", "write only speeds",
+                "1/0 45", "is no number above nought");
+        wrong.forEach((list, says) -> {
+            page.fill("#list", list);
+            page.click("button[value=find]");
+            Browser.settle(page);
+            assertThat(page.locator("#wrong-list").innerText().replace('\u00a0', ' ')).contains(says);
+            assertThat(page.inputValue("#list")).isEqualTo(list);
+            assertThat(page.inputValue("#name")).isEqualTo("Kept");
+        });
+        Http http = new Http(APP);
+        String many = IntStream.range(0, 2_000).mapToObj(String::valueOf).collect(Collectors.joining("\n"));
+        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), "do", "find", "list", many).body()).contains("000 lines; a machine has up to 400 speeds").contains(many.substring(0, 100));
+        page.fill("#list", IntStream.range(0, 36).mapToObj(i -> String.valueOf(13 + i * i + i * 7 % 11)).collect(Collectors.joining(" ")));
+        page.click("button[value=find]");
+        Browser.settle(page);
+        assertThat(page.locator(".offers").innerText()).contains("No levers that multiply explain these 36 speeds");
+        page.context().close();
+    }
+
+    @Test
+    void theRestAreUnreadIsOneKeyAndCostsOneLine() {
+        Http http = new Http(APP);
+        Map<String, String> form = http.form("/machines/new", "/machines");
+        String body = http.post("/machines", form, "name", "Half read", "author", "Q", "do", "unread", "stage1.name", "range", "stage1.kind", "GEAR", "stage1.shifting",
+                "UNKNOWN", "stage1.positions", "A B C", "stage2.name", "gear", "stage2.kind", "GEAR", "stage2.shifting", "UNKNOWN", "stage2.positions", "1..4",
+                "shape", "A B C|1 2 3 4", "cell0", "31.5", "cell1", "45", "cell4", "125").body();
+        assertThat(body.split("value=\"\\?\"", -1)).hasSize(10);
+        assertThat(body).contains("9 cells not read; the others say: B2 ≈ 178.6.");
+        List<String> complaints = body.lines().filter(line -> line.contains("cannot be read")).filter(line -> !line.contains("hint") && !line.contains("be read;")).toList();
+        assertThat(complaints).isEmpty();
+    }
+}
