@@ -57,7 +57,7 @@ class PagesTest {
     @Test
     void aRoundIsDrawnWhereverItIsShown() {
         String sheet = http.get("/surveys/20/run?step=nose-round").body();
-        String figure = Pattern.compile("[\\d.]+ µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst().orElseThrow().group();
+        String figure = Pattern.compile("[\\d.]+\u00a0µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst().orElseThrow().group();
         assertThat(sheet).contains("As recorded, entry ");
         assertThat(http.get("/surveys/20/verdict/print").body()).contains("class=\"polar\"", figure);
     }

@@ -7,6 +7,7 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -50,8 +51,8 @@ public final class GrinderRecordings {
 
         @Override
         public StepJudgement judge(Mounted wheel, Rules rules) {
-            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, v)).stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
-            return StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.WHEEL_MARKED, wheel.diameter().orElseThrow().stripTrailingZeros(), marks));
+            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, "m/s"))).stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
+            return StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks));
         }
 
         @Override
@@ -100,7 +101,7 @@ public final class GrinderRecordings {
         public StepJudgement judge(Surfaces read, Rules rules) {
             boolean right = Math.abs(read.inner / read.outer - 1) <= rules.share(Rule.SURFACE_SPEED).doubleValue();
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? EvidenceReason.CENTRE_RIGHT : EvidenceReason.CENTRE_WRONG,
-                    new BigDecimal(read.outer).round(SHOWN), new BigDecimal(read.inner).round(SHOWN), rules.number(Rule.SURFACE_SPEED)));
+                    Quantity.of(new BigDecimal(read.outer).round(SHOWN), "m/min"), Quantity.of(new BigDecimal(read.inner).round(SHOWN), "m/min"), rules.number(Rule.SURFACE_SPEED)));
         }
 
         /** v = 2π·r·n/1000, m/min. */
@@ -155,7 +156,7 @@ public final class GrinderRecordings {
             double share = read.measured / read.reckoned;
             boolean right = share >= rules.share(Rule.THROUGH_FEED).doubleValue() && share <= rules.share(Rule.THROUGH_FEED, 1).doubleValue();
             return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? EvidenceReason.THROUGH_RIGHT : EvidenceReason.THROUGH_WRONG,
-                    new BigDecimal(read.measured).round(SHOWN), new BigDecimal(read.reckoned).round(SHOWN), (share - 1) * 100,
+                    Quantity.of(new BigDecimal(read.measured).round(SHOWN), "mm/min"), Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), "mm/min"), (share - 1) * 100,
                     rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1)));
         }
     }

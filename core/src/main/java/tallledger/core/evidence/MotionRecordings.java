@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.gauge.Shown;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
@@ -20,6 +19,7 @@ import tallledger.core.motion.ThreadPitch;
 import tallledger.core.motion.Trips;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -94,7 +94,7 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(FeedReading reading, Rules rules) {
             return reading.against(promised, tolerance(rules), rules).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED, Shown.of(reading.rate(), reading.expanded(rules)), reading.unit())));
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED, new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
         }
 
         @Override
@@ -140,7 +140,7 @@ public final class MotionRecordings {
         public StepJudgement judge(TypedLength length, Rules rules) {
             Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c, "mm"))
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.TRAVEL_MEASURED, Shown.of(length.mm(), u.expanded()))));
+                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
         }
     }
 
@@ -320,8 +320,8 @@ public final class MotionRecordings {
             ThreadPitch thread = read.thread;
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
-            return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of(EvidenceReason.THREAD_ERROR, thread.lead(), pitch.mm().stripTrailingZeros(),
-                    thread.error().doubleValue() * 100, thread.over300()), judged.because().get(0)), Optional.empty());
+            return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"), Quantity.of(pitch.mm(), "mm"),
+                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")), judged.because().get(0)), Optional.empty());
         }
     }
 }

@@ -52,9 +52,9 @@ public interface Recording<V> {
     /** @param rules of the house, at the version the survey judges by */
     StepJudgement judge(V value, Rules rules);
 
-    /** Reads and judges. */
+    /** Reads and judges; figures in the unit of the values. */
     default StepJudgement weigh(Values values, Rules rules) {
-        return judge(read(values), rules);
+        return judge(read(values), rules).in(values.unit());
     }
 
     <T> T tell(Kinds<T> kinds);

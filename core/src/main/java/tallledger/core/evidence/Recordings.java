@@ -11,11 +11,11 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
-import tallledger.core.gauge.Shown;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -241,8 +241,8 @@ public final class Recordings {
             GradedLimit here = rules.graded(graded).over(over.mm(), per);
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
-            Shown scaled = Shown.of(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded());
-            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, value.mm(), over.mm(), scaled, per)));
+            Quantity scaled = new Quantity(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(), "mm");
+            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"), Quantity.of(over.mm(), "mm"), scaled, Quantity.of(per, "mm"))));
             because.addAll(judged.because());
             return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
         }
@@ -335,12 +335,12 @@ public final class Recordings {
     /** The grade proven within, or what it fails; what is too close says what would settle it. */
     static StepJudgement byGrade(GradedLimit limit, BigDecimal value, Uncertainty uncertainty) {
         GradedLimit.Reached reached = limit.reached(value, uncertainty.expanded());
-        Shown shown = Shown.of(value, uncertainty.expanded());
-        BigDecimal widest = limit.workable().stripTrailingZeros();
-        Reason because = reached.grade().map(g -> Reason.of(EvidenceReason.GRADED_WITHIN, shown, limit.unit(), g, limit.at(g).stripTrailingZeros()))
+        Quantity read = new Quantity(value, uncertainty.expanded(), limit.unit());
+        Quantity widest = Quantity.of(limit.workable(), limit.unit());
+        Reason because = reached.grade().map(g -> Reason.of(EvidenceReason.GRADED_WITHIN, read, g, Quantity.of(limit.at(g), limit.unit())))
                 .orElseGet(() -> reached.verdict() == Verdict.OUTSIDE
-                        ? Reason.of(EvidenceReason.GRADED_OUTSIDE, shown, limit.unit(), widest)
-                        : Reason.of(EvidenceReason.GRADED_CLOSE, shown, limit.unit(), widest,
+                        ? Reason.of(EvidenceReason.GRADED_OUTSIDE, read, widest)
+                        : Reason.of(EvidenceReason.GRADED_CLOSE, read, widest,
                         uncertainty.settles(value.subtract(limit.workable()).abs().doubleValue(), limit.unit())));
         Outcome outcome = reached.grade().isPresent() ? Outcome.PROVEN : reached.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
         return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty());
@@ -348,7 +348,7 @@ public final class Recordings {
 
     /** At least this much, with what the reading leaves open. */
     static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal least, String unit) {
-        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of(EvidenceReason.LIMIT_CLAIM, least));
+        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
         Judgement judgement = Judgement.of(value, uncertainty, limit);
         EvidenceReason code = switch (judgement.verdict()) {
             case WITHIN -> EvidenceReason.TRAVEL_ENOUGH;
@@ -356,6 +356,6 @@ public final class Recordings {
             case TOO_CLOSE_TO_CALL -> EvidenceReason.TRAVEL_CLOSE;
         };
         StepJudgement judged = StepJudgement.of(judgement);
-        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, judgement.shown(), least.stripTrailingZeros(), unit)), Optional.empty());
+        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(least, unit))), Optional.empty());
     }
 }

@@ -13,6 +13,7 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.Round;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -88,8 +89,8 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
     }
 
     /** Three digits, and no more than tenths: binary noise is not shown. */
-    private static BigDecimal micrometres(double mm) {
-        return new BigDecimal(mm * MICROMETRES).round(SHOWN).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros();
+    private static Quantity micrometres(double mm) {
+        return Quantity.of(new BigDecimal(mm * MICROMETRES).round(SHOWN).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros(), "µm");
     }
 
     @Override

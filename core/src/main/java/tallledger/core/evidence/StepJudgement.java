@@ -5,6 +5,7 @@ import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
 
 /**
@@ -19,6 +20,11 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
 
     public StepJudgement {
         because = List.copyOf(because);
+    }
+
+    /** The same, its figures in the unit of the machine. */
+    public StepJudgement in(LengthUnit unit) {
+        return new StepJudgement(outcome, grade, InUnit.of(because, unit), worse);
     }
 
     public static StepJudgement of(Outcome outcome, Reason... because) {

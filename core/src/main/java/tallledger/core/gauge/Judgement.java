@@ -2,6 +2,7 @@ package tallledger.core.gauge;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 
 /**
@@ -28,26 +29,28 @@ public record Judgement(Verdict verdict, BigDecimal reading, BigDecimal expanded
 
     public static Judgement of(BigDecimal reading, Uncertainty uncertainty, Limit limit) {
         BigDecimal u = new BigDecimal(uncertainty.expanded()).round(MathContext.DECIMAL32);
-        Shown shown = Shown.of(reading, uncertainty.expanded());
+        Quantity shown = new Quantity(reading, uncertainty.expanded(), limit.unit());
+        Quantity lower = Quantity.of(limit.lower(), limit.unit());
+        Quantity upper = Quantity.of(limit.upper(), limit.unit());
         BigDecimal high = reading.add(u);
         BigDecimal low = reading.subtract(u);
         if (low.compareTo(limit.upper()) > 0) {
-            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of(GaugeReason.VERDICT_ABOVE, shown, limit.upper()));
+            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of(GaugeReason.VERDICT_ABOVE, shown, upper));
         }
         if (high.compareTo(limit.lower()) < 0) {
-            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of(GaugeReason.VERDICT_BELOW, shown, limit.lower()));
+            return new Judgement(Verdict.OUTSIDE, reading, u, limit, Reason.of(GaugeReason.VERDICT_BELOW, shown, lower));
         }
         if (high.compareTo(limit.upper()) <= 0 && low.compareTo(limit.lower()) >= 0) {
-            return new Judgement(Verdict.WITHIN, reading, u, limit, Reason.of(GaugeReason.VERDICT_INSIDE, shown, limit.lower(), limit.upper()));
+            return new Judgement(Verdict.WITHIN, reading, u, limit, Reason.of(GaugeReason.VERDICT_INSIDE, shown, lower, upper));
         }
         return new Judgement(Verdict.TOO_CLOSE_TO_CALL, reading, u, limit, tooClose(reading, uncertainty, shown, limit));
     }
 
-    private static Reason tooClose(BigDecimal reading, Uncertainty uncertainty, Shown shown, Limit limit) {
+    private static Reason tooClose(BigDecimal reading, Uncertainty uncertainty, Quantity shown, Limit limit) {
         BigDecimal toUpper = reading.subtract(limit.upper()).abs();
         BigDecimal toLower = reading.subtract(limit.lower()).abs();
         BigDecimal edge = toUpper.compareTo(toLower) <= 0 ? limit.upper() : limit.lower();
-        return Reason.of(GaugeReason.VERDICT_TOO_CLOSE, shown, edge, uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
+        return Reason.of(GaugeReason.VERDICT_TOO_CLOSE, shown, Quantity.of(edge, limit.unit()), uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
     }
 
     /** The reading as it is shown. */

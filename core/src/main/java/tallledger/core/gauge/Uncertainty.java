@@ -6,6 +6,7 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.OptionalInt;
 import org.hipparchus.distribution.continuous.TDistribution;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 
 /**
@@ -103,7 +104,7 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
             return Reason.of(GaugeReason.SETTLES_NOTHING);
         }
         OptionalInt more = repeatsFor(distance);
-        return more.isPresent() ? Reason.of(GaugeReason.SETTLES_REPEATS, more.getAsInt(), BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit)
-                : Reason.of(GaugeReason.SETTLES_GAUGE, BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit);
+        Quantity within = Quantity.of(BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit);
+        return more.isPresent() ? Reason.of(GaugeReason.SETTLES_REPEATS, more.getAsInt(), within) : Reason.of(GaugeReason.SETTLES_GAUGE, within);
     }
 }

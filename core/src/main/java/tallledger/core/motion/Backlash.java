@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -69,8 +70,12 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         BigDecimal least = greatest.subtract(wear).stripTrailingZeros();
         boolean nut = least.compareTo(rules.number(Rule.NUT_TIGHT)) > 0;
         if (wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0) {
-            return Reason.of(nut ? MotionReason.BACKLASH_SCREW_AND_NUT : MotionReason.BACKLASH_SCREW, wear, loosest().name(), least);
+            return Reason.of(nut ? MotionReason.BACKLASH_SCREW_AND_NUT : MotionReason.BACKLASH_SCREW, mm(wear), loosest().name(), mm(least));
         }
-        return nut ? Reason.of(MotionReason.BACKLASH_NUT, least) : Reason.of(MotionReason.BACKLASH_EVEN, greatest, wear);
+        return nut ? Reason.of(MotionReason.BACKLASH_NUT, mm(least)) : Reason.of(MotionReason.BACKLASH_EVEN, mm(greatest), mm(wear));
+    }
+
+    private static Quantity mm(BigDecimal length) {
+        return Quantity.of(length, "mm");
     }
 }

@@ -1,10 +1,12 @@
 package tallledger.core.motion;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Reason;
 
@@ -41,6 +43,12 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         }
 
         /** What the nearest adds up to over 300 mm, mm. */
+        /** What the nearest set is off over 300 mm, or over 12 in at an inch machine; mm, to a hundredth. */
+        public BigDecimal over(LengthUnit unit) {
+            double span = unit == LengthUnit.INCH ? LengthUnit.INCH.millimetres().doubleValue() * 12 : 300;
+            return BigDecimal.valueOf(over300() * span / 300).setScale(2, RoundingMode.HALF_UP);
+        }
+
         public double over300() {
             return error * 300;
         }

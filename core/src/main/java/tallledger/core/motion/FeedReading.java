@@ -9,6 +9,7 @@ import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -81,7 +82,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
         return promised.map(n -> {
             BigDecimal part = n.multiply(tolerance);
             Limit limit = new Limit(n.subtract(part).stripTrailingZeros(), n.add(part).stripTrailingZeros(), unit(),
-                    Reason.of(MotionReason.LIMIT_FEED, tolerance.movePointRight(2).stripTrailingZeros(), n));
+                    Reason.of(MotionReason.LIMIT_FEED, tolerance.movePointRight(2).stripTrailingZeros(), Quantity.of(n, unit())));
             return Judgement.of(rate, expanded(rules), limit);
         });
     }

@@ -28,15 +28,15 @@ import tallledger.core.rules.Rules;
 public record StepResult(int entry, Instant at, String author, Step step, Values values, Object value, StepJudgement judgement, boolean flagged, String remark,
                          Optional<JudgedThen> then) implements Made {
 
-    /** @param otherwise unit of a record that does not name what it was written by */
+    /** @param otherwise the machine's unit: of a record that does not name what it was written by, and of what its judgement shows */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
         Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge));
-        return of(entry, done, step, step.recording(), values, rules);
+        return of(entry, done, step, step.recording(), values, otherwise, rules);
     }
 
-    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, Rules rules) {
+    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown, Rules rules) {
         V value = recording.read(values);
-        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value, rules), done.flagged(), done.remark(), done.then());
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value, rules).in(shown), done.flagged(), done.remark(), done.then());
     }
 
     /** What was recorded, where it is of that kind. */

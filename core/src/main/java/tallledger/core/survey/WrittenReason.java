@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Map;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Payload;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 
 /**
@@ -23,6 +26,8 @@ final class WrittenReason {
     private static Object argument(Object argument) {
         if (argument instanceof Reason nested) {
             return write(nested);
+        } else if (argument instanceof Quantity quantity) {
+            return write(InUnit.of(quantity, LengthUnit.MM));
         } else if (argument instanceof Shown shown) {
             return Map.of("value", shown.value().toPlainString(), "expanded", shown.expanded().toPlainString());
         } else if (argument instanceof Enum<?> constant) {

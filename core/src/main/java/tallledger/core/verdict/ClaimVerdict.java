@@ -65,7 +65,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         }
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
         TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
-        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(travelled, survey.rules());
+        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(travelled, survey.rules()).in(survey.machine().identity().unit());
         BigDecimal over = travelled.mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
             case FAILED -> Standing.SHORT;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import org.junit.jupiter.api.Test;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,7 +34,7 @@ class JudgementTest {
         assertThat(judged.because().code()).isEqualTo("verdict.too-close");
         Reason settles = (Reason) judged.because().arguments().get(2);
         assertThat(settles.code()).isEqualTo("settles.gauge");
-        assertThat((BigDecimal) settles.arguments().get(0)).isEqualByComparingTo("0.5");
+        assertThat(((Quantity) settles.arguments().get(0)).value()).isEqualByComparingTo("0.5");
     }
 
     @Test

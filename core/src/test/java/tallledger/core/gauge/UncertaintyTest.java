@@ -11,6 +11,7 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 
 /** Worked figures reckoned by hand, each part of the uncertainty on its own. */
@@ -97,8 +98,8 @@ class UncertaintyTest {
 
     @Test
     void whatWouldSettleItIsSaid() {
-        assertThat(BACKLASH.settles(0.0165, "mm")).isEqualTo(Reason.named("settles.repeats", 10, new BigDecimal("0.016"), "mm"));
-        assertThat(BACKLASH.settles(0.008, "mm")).isEqualTo(Reason.named("settles.gauge", new BigDecimal("0.008"), "mm"));
+        assertThat(BACKLASH.settles(0.0165, "mm")).isEqualTo(Reason.named("settles.repeats", 10, Quantity.of(new BigDecimal("0.016"), "mm")));
+        assertThat(BACKLASH.settles(0.008, "mm")).isEqualTo(Reason.named("settles.gauge", Quantity.of(new BigDecimal("0.008"), "mm")));
         assertThat(BACKLASH.settles(0, "mm")).isEqualTo(Reason.named("settles.nothing"));
     }
 

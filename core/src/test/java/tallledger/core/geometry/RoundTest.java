@@ -93,8 +93,8 @@ class RoundTest {
         StepJudgement good = judged("0.010 0.012 0.014 0.016 0.018 0.016 0.014 0.012", "", LengthUnit.MM);
         assertThat(good.outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(good.grade()).contains(Grade.REBUILT);
-        assertThat(good.because()).extracting(Reason::code).containsExactly("graded.within", "round.shape");
-        assertThat(good.because().get(1).arguments()).startsWith(new BigDecimal("3.4"), BigDecimal.valueOf(180));
+        assertThat(good.because()).extracting(Reason::code).containsExactly("graded.reached", "round.shape");
+        assertThat(good.because().get(1).arguments()).startsWith(Reason.named("figure.unit", new BigDecimal("3.4"), "µm"), BigDecimal.valueOf(180));
         assertThat(NOSE.read(new Values(Map.of("readings", "0 0 0 0 0 0 0 .008"), LengthUnit.MM)).uncertainty(Rules.shipped()).expanded()).isCloseTo(0.00082, offset(0.00001));
     }
 

@@ -26,6 +26,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.gauge.Shown;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
 
@@ -87,8 +88,9 @@ class RecordingsTest {
     void anInchMachineIsReadInInches() {
         StepJudgement judged = PLAY.weigh(values(LengthUnit.INCH, "value=5 tenths"), Rules.shipped());
         // U = 2·√((√2·0.00254/√12)² + (0.01·0.0127/2)²) = 0.0021 mm: the last digit typed is a tenth.
-        assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
-        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005"), Rules.shipped()).because().get(0).arguments().get(0)).isEqualTo(new Shown(new BigDecimal("0.0127"), new BigDecimal("0.0021")));
+        Reason halfAThou = Reason.named("figure.unit", new Shown(new BigDecimal("0.50"), new BigDecimal("0.09")), "thou");
+        assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(halfAThou);
+        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005"), Rules.shipped()).because().get(0).arguments().get(0)).isEqualTo(halfAThou);
     }
 
     @ParameterizedTest
@@ -176,10 +178,14 @@ class RecordingsTest {
         assertThat(judge(new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60").outcome()).isEqualTo(Outcome.PROVEN);
     }
 
+    private static Reason said(String figure, String unit) {
+        return Reason.named("figure.unit", new BigDecimal(figure), unit);
+    }
+
     @Test
     void aTableThatFollowsTurnsFasterTowardsItsCentre() {
         Recording<?> centre = new GrinderRecordings.ToCentre();
-        assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments()).startsWith(new BigDecimal("75.4"), new BigDecimal("75.4"));
+        assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments()).startsWith(said("75.4", "m/min"), said("75.4", "m/min"));
         assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=40").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(centre, "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40")).isEqualTo("innerRadius centre.radii");
     }
@@ -189,7 +195,7 @@ class RecordingsTest {
         Recording<?> through = new GrinderRecordings.ThroughFeed();
         // π · 300 · 30 · sin 3° = 1 480 mm/min; 1 000 mm in 41.2 s is 1 456: 1.6 % slip.
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2").because().get(0).arguments().subList(0, 2))
-                .containsExactly(new BigDecimal("1.46E+3"), new BigDecimal("1.48E+3"));
+                .containsExactly(said("1460", "mm/min"), said("1480", "mm/min"));
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=55").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(through, "diameter=300|speed=30|angle=30|distance=1000|seconds=41")).isEqualTo("angle through.angle");
     }

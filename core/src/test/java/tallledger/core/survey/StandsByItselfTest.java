@@ -46,7 +46,9 @@ class StandsByItselfTest {
         StepResult metric = book.ledger().latest().get(StepId.read("backlash.table"));
         StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), book.entries()).steps().latest().get(StepId.read("backlash.table"));
         assertThat(metric.judgement().grade()).contains(Grade.REBUILT);
-        assertThat(inches.judgement()).isEqualTo(metric.judgement());
+        assertThat(inches.judgement().outcome()).isEqualTo(metric.judgement().outcome());
+        assertThat(inches.judgement().grade()).isEqualTo(metric.judgement().grade());
+        assertThat(inches.judgement().because().get(0).toString()).as("shown in the machine's unit").contains("thou");
         assertThat(inches.otherwiseThen()).isEmpty();
     }
 
@@ -72,7 +74,7 @@ class StandsByItselfTest {
         assertThat(p.part("basis").fields()).isEqualTo(Map.of("unit", "MM", "description", 1, "rules", 1,
                 "gauge", Map.of("name", "indicator", "resolution", "0.001", "calibration", "0.01")));
         assertThat(p.part("judged").text("outcome")).isEqualTo("FAILED");
-        assertThat(p.part("judged").parts("because").get(0).text("code")).isEqualTo("graded.outside");
+        assertThat(p.part("judged").parts("because").get(0).text("code")).isEqualTo("graded.missed");
     }
 
     /** 95 is within ±6 % of 100, outside of it for 110. */

@@ -37,6 +37,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.StepLedger.Asked;
@@ -138,7 +139,7 @@ class StepLedgerTest {
         // 0.02 over 150 is 0.04 per 300: outside sound (0.030), within workable (0.050).
         step("tram", false, "value", "0.020 mm", "over", "150 mm");
         assertThat(ledger().latest().get(StepId.read("tram")).judgement().grade()).contains(Grade.WORKABLE);
-        assertThat(ledger().latest().get(StepId.read("tram")).judgement().because().get(0).arguments()).contains(new Shown(new BigDecimal("0.0400"), new BigDecimal("0.0017")));
+        assertThat(ledger().latest().get(StepId.read("tram")).judgement().because().get(0).arguments()).contains(Reason.named("figure.unit", new Shown(new BigDecimal("0.0400"), new BigDecimal("0.0017")), "mm"));
     }
 
     @Test

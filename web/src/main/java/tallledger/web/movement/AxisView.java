@@ -11,12 +11,12 @@ import tallledger.core.motion.Backlash;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
-import tallledger.web.words.Figures;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -47,8 +47,8 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     public record Line(String key, String name, String mark, String figure) {
     }
 
-    /** Backlash at one station: height in px, its mm. */
-    public record Bar(double x, double height, String millimetres) {
+    /** Backlash at one station: height in px, what it is. */
+    public record Bar(double x, double height, String lost) {
     }
 
     static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
@@ -56,11 +56,11 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
         double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(TypedLength.class)).map(l -> l.mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
-        List<Way> ways = ways(ledger, axis, steps, words);
+        List<Way> ways = ways(ledger, axis, unit, steps, words);
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words)).toList();
         Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(MotionRecordings.Lost.class)).map(MotionRecordings.Lost::backlash);
         return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest, travel(ledger, steps, words), ways, rest,
-                backlash.map(AxisView::bars).orElse(List.of()), backlash.map(b -> words.say(b.says(ledger.rules()))).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
+                backlash.map(b -> bars(b, unit, words)).orElse(List.of()), backlash.map(b -> words.say(InUnit.of(b.says(ledger.rules()), unit))).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
     }
 
     private static Optional<StepResult> result(StepLedger ledger, List<Step> steps, String code) {
@@ -72,20 +72,20 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     /** Feed, rapid and trip each way: the same thing to both sides stands on one line. */
-    private static List<Way> ways(StepLedger ledger, Axis axis, List<Step> steps, Words words) {
+    private static List<Way> ways(StepLedger ledger, Axis axis, LengthUnit unit, List<Step> steps, Words words) {
         List<Way> ways = new ArrayList<>();
         List<Step> each = steps.stream().filter(s -> s.about().size() == 2).toList();
         for (int i = 0; i < each.size(); i++) {
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-            ways.add(new Way(step.id().written(), words.say("movement." + step.code()), step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result), FIRST + i / 2 * PITCH,
+            ways.add(new Way(step.id().written(), words.say("movement." + step.code()), step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words), FIRST + i / 2 * PITCH,
                     step.code().equals("rapid")));
         }
         return ways;
     }
 
-    private static String figure(Optional<StepResult> result) {
-        return result.flatMap(r -> r.as(FeedReading.class)).map(feed -> Figures.plain(feed.rate()) + " " + feed.unit()).orElse("");
+    private static String figure(Optional<StepResult> result, LengthUnit unit, Words words) {
+        return result.flatMap(r -> r.as(FeedReading.class)).map(feed -> words.in(unit, feed.rate(), feed.unit())).orElse("");
     }
 
     private static Line line(StepLedger ledger, Step step, Words words) {
@@ -99,13 +99,13 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     /** Bars at the two ends and the middle, the tallest 40 px. */
-    private static List<Bar> bars(Backlash backlash) {
+    private static List<Bar> bars(Backlash backlash, LengthUnit unit, Words words) {
         List<Bar> bars = new ArrayList<>();
         double most = Math.max(backlash.greatest().doubleValue(), 0.001);
         int last = backlash.stations().size() - 1;
         for (int i = 0; i <= last; i++) {
             BigDecimal mean = backlash.stations().get(i).mean();
-            bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most, Figures.plain(mean.setScale(3, RoundingMode.HALF_UP))));
+            bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most, words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), "mm")));
         }
         return bars;
     }

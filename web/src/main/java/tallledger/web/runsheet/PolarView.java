@@ -4,10 +4,10 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import tallledger.core.geometry.Round;
-import tallledger.web.words.Figures;
 
 /**
  * Readings round one turn on polar paper, much enlarged: the first at the top, on the way they were taken. What is out of round shows
@@ -19,7 +19,7 @@ import tallledger.web.words.Figures;
  * @param outer   radius of the greatest, px
  * @param centreX of the circle that fits best, px
  * @param highX   end of the line to the high spot, px
- * @param between what lies between the thin circles, µm
+ * @param between what lies between the thin circles, with its unit
  * @param angle   of the high spot, degrees
  */
 public record PolarView(String outline, List<Dot> dots, double inner, double outer, double fit, double centreX, double centreY, double highX, double highY,
@@ -34,7 +34,8 @@ public record PolarView(String outline, List<Dot> dots, double inner, double out
     public record Dot(double x, double y) {
     }
 
-    static PolarView of(Round round) {
+    /** @param written says a figure of so many µm */
+    static PolarView of(Round round, Function<BigDecimal, String> written) {
         double least = round.readings().stream().mapToDouble(BigDecimal::doubleValue).min().orElseThrow();
         double tir = round.tir().doubleValue();
         double scale = tir > 0 ? SPREAD / tir : 0;
@@ -44,7 +45,7 @@ public record PolarView(String outline, List<Dot> dots, double inner, double out
         Dot high = at(round.highSpot(), LABEL);
         BigDecimal between = round.tir().movePointRight(3).round(new MathContext(3, RoundingMode.HALF_UP)).stripTrailingZeros();
         return new PolarView(outline, dots, INNER, tenth(INNER + scale * tir), tenth(INNER + scale * (round.mean() - least)), centre.x, centre.y, high.x, high.y,
-                Figures.plain(between), Math.round(round.highSpot()) % 360);
+                written.apply(between), Math.round(round.highSpot()) % 360);
     }
 
     /** Zero at the top, on clockwise. */

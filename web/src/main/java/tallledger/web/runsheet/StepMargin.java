@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
@@ -17,6 +18,7 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Quantity;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.web.cycle.CycleView;
@@ -90,7 +92,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside rounds(Rounds rounds) {
         return drawn(result -> result.as(Rounds.Read.class)
-                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round()), words.say(result.step().name()), result.entry())));
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")), words.say(result.step().name()), result.entry())));
     }
 
     @Override
@@ -135,15 +137,15 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside feed(MotionRecordings.Feed feed) {
-        String unit = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
-        String promised = feed.promised().map(p -> words.say("promised.feed", p, unit, feed.tolerance(rules).movePointRight(2).stripTrailingZeros()))
+        String by = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
+        String promised = feed.promised().map(p -> words.say("promised.feed", InUnit.of(Quantity.of(p, by), unit), feed.tolerance(rules).movePointRight(2).stripTrailingZeros()))
                 .orElse(words.say("promised.nothing"));
         return promises(words.of(feed.rate()) + " " + promised);
     }
 
     @Override
     public Beside travel(MotionRecordings.Travel travel) {
-        return promises(travel.claimed().map(c -> words.say("promised.travel", c.stripTrailingZeros())).orElse(words.say("promised.nothing")));
+        return promises(travel.claimed().map(c -> words.say("promised.travel", InUnit.length(c, unit))).orElse(words.say("promised.nothing")));
     }
 
     @Override

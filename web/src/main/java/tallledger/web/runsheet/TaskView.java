@@ -5,6 +5,8 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.family.Phase;
 import tallledger.core.evidence.Recording;
@@ -46,12 +48,12 @@ public record TaskView(String key, Phase phase, String name, String task, String
     /**
      * Beside the form.
      *
-     * @param limit    in three grades
+     * @param limit    in three grades, in words; empty where there is none
      * @param promised what the plate or a claim promises, in words
      * @param page     where it is done, where that is another screen
      * @param cycle    event keys and script of a cycle
      */
-    public record Margin(Optional<GradedLimit> limit, String promised, String page, Optional<CycleView> cycle) {
+    public record Margin(String limit, String promised, String page, Optional<CycleView> cycle) {
     }
 
     /**
@@ -78,6 +80,10 @@ public record TaskView(String key, Phase phase, String name, String task, String
                 words.say("step." + step.code() + ".look", about), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
-                new Margin(recording.limit(survey.rules()), beside.promised(), beside.page(), beside.cycle()), past);
+                new Margin(recording.limit(survey.rules()).map(l -> grades(l, survey, words)).orElse(""), beside.promised(), beside.page(), beside.cycle()), past);
+    }
+
+    private static String grades(GradedLimit limit, Survey survey, Words words) {
+        return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(survey.machine().unit(), l, limit.unit())).collect(Collectors.joining(" · "));
     }
 }

@@ -54,6 +54,7 @@ class ThreadsController {
         Optional<WheelSet> wheels = typed.has("wheels") ? typed.attempt("wheels", () -> WheelSet.parse(typed.get("wheels"))) : Optional.empty();
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
+        model.addAttribute("unit", machine.identity().unit());
         model.addAttribute("chart", chart.orElse(null));
         model.addAttribute("counted", counted.orElse(null));
         model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> results.of(new Asked(c, w)))).orElse(null));

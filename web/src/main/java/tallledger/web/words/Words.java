@@ -8,6 +8,9 @@ import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Shown;
 import tallledger.core.drive.DriveTrain;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Task;
 import tallledger.core.survey.Kind;
@@ -50,6 +53,11 @@ public class Words {
         return say(Reason.named(code, arguments));
     }
 
+    /** A figure of core in the unit of a machine: "1.97 thou", "0.05 mm". */
+    public String in(LengthUnit machine, BigDecimal value, String unit) {
+        return say(InUnit.of(Quantity.of(value, unit), machine));
+    }
+
     /** What a field of a form is called; one without words by its own name. */
     public String field(String name) {
         return messages.getMessage("field." + name, null, name, Locale.ROOT);
@@ -77,6 +85,8 @@ public class Words {
             return Figures.plain(number);
         } else if (argument instanceof Shown shown) {
             return Figures.shown(shown);
+        } else if (argument instanceof Quantity quantity) {
+            return say(InUnit.of(quantity, LengthUnit.MM));
         } else if (argument instanceof Enum<?> constant) {
             return of(constant);
         } else if (argument instanceof List<?> list) {
