@@ -53,12 +53,12 @@ public final class KestrelVale {
     /** Bench lathe: inverter, back gear and step pulley; two sources give the back gear different ratios. */
     public static SimulatedMachine aldwark90() {
         return Sketch.of("Aldwark", "90", Family.LATHE, "1962", SHED, OWNER, LengthUnit.INCH)
-                .motor("1400").power("0.75", Law.CONSTANT_TORQUE).sliding("inverter", StageKind.INVERTER, new Span(0.4, 1.6))
+                .motor("1400").power("1 hp", Law.CONSTANT_TORQUE).sliding("inverter", StageKind.INVERTER, new Span(0.4, 1.6))
                 .belt("1 63 125", "2 90 100", "3 112 71").ratios("back gear", StageKind.BACK_GEAR, "in 0.1667", "out 1").reverses()
                 .claim(Attribute.OTHER, "back gear 6 to 1", Source.MANUAL, "reduction six to one")
                 .claim(Attribute.OTHER, "back gear 5 to 1", Source.SELLER, "five to one, I think")
                 .claim(Attribute.FASTEST_SPEED, "3500", Source.SELLER, "does three and a half thousand")
-                .has("-COOLANT -EMERGENCY_STOP -FEED_SHAFT -STEADY -FOLLOW_STEADY -CENTRAL_LUBRICATION").supply("230", "50", "0.75", "3.4", false)
+                .has("-COOLANT -EMERGENCY_STOP -FEED_SHAFT -STEADY -FOLLOW_STEADY -CENTRAL_LUBRICATION").supply("220-240", "50", "1 hp", "3.4", false)
                 .chart("8 tpi", "1", "8 tpi; 10 tpi; 12 tpi; 16 tpi; 20 tpi; 24 tpi; 1.5 mm", "50-140", "20-127")
                 .wrong("rack", "remark=two teeth rounded by the headstock").build();
     }
@@ -94,7 +94,7 @@ public final class KestrelVale {
                 .lever("middle", "a b c").lever("quick", StageKind.GEAR, Shifting.SHIFTS_TURNING, LeverPattern.DIAL, "1 2 3").reverses()
                 .plate("28 35.5 45 56 71 90 112 140 180 224 280 355 450 560 710 900 1120 1400")
                 .claim(Attribute.SPEED_COUNT, "18", Source.PLATE, "").unloaded(1.015)
-                .has("-HEAD_SWIVELS").supply("400", "50", "5.5", "11.4", true).axis("table", "900 mm", Axis.Per.MIN, "16", "800", "2500")
+                .has("-HEAD_SWIVELS").supply("380-400", "50", "5.5", "11.4", true).axis("table", "900 mm", Axis.Per.MIN, "16", "800", "2500")
                 .axis("saddle", "260 mm", Axis.Per.MIN, "16", "800", "2500").axis("knee", "400 mm", Axis.Per.MIN, "6.3", "315", "1000")
                 .wrong("arbor-runout", "value=0.110 mm|remark=goes round with the arbor")
                 .wrong("dividing-wheels", "wheels=24 28 32 40 44 48 56 64").build();
@@ -103,14 +103,14 @@ public final class KestrelVale {
     /** Horizontal mill: two interlocked levers behind a step pulley; the right lever will not go to high. */
     public static SimulatedMachine castervaleH1() {
         return Sketch.of("Castervale", "H1", Family.HORIZONTAL_MILL, "", "private shed, Upper Vale", OWNER, LengthUnit.INCH)
-                .motor("1425").power("2.2", Law.CONSTANT_POWER).lever("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, "1 2 3")
+                .motor("1425").power("3 hp", Law.CONSTANT_POWER).lever("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, "1 2 3")
                 .lever("left lever", "in out").lever("right lever", "low high").reverses()
                 .interlock("left lever", "out", "right lever", "high").plate("35.5 140 71 x 56 224 112 x 90 355 180 x")
                 .claim(Attribute.SPEED_COUNT, "12", Source.ADVERTISEMENT, "twelve spindle speeds")
-                .claim(Attribute.REVERSES, "yes", Source.SELLER, "").claim(Attribute.WEIGHT, "900 kg", Source.SELLER, "about nine hundred kilos")
+                .claim(Attribute.REVERSES, "yes", Source.SELLER, "").claim(Attribute.WEIGHT, "1900 to 2000 lb", Source.SELLER, "nineteen hundred, two thousand pounds")
                 .claim(Attribute.TRAVEL, "26 in", Source.SELLER, "the table runs a good twenty-six", "table")
                 .unloaded(1.022).fault("right lever", "high", Symptom.WILL_NOT_ENGAGE, 1)
-                .supply("400", "50", "2.2", "5.0", false).axis("table", "24 in", Axis.Per.MIN, "0.5", "16", "")
+                .supply("400", "50", "3 hp", "5.0", false).axis("table", "24 in", Axis.Per.MIN, "0.5", "16", "")
                 .wrong("lock.saddle", "remark=handle at the end of its thread, the saddle can be pushed").build();
     }
 

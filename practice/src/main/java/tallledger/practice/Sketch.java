@@ -34,6 +34,7 @@ import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Power;
 import tallledger.core.supply.SupplyPlate;
 
 /** Builds an invented machine stage by stage, and the truth behind it. */
@@ -78,7 +79,7 @@ final class Sketch {
     }
 
     Sketch power(String kilowatts, MotorRating.Law law) {
-        motor = Optional.of(new MotorRating(new BigDecimal(kilowatts), law, new BigDecimal("0.8")));
+        motor = Optional.of(new MotorRating(Power.parse(kilowatts), law, new BigDecimal("0.8")));
         return this;
     }
 

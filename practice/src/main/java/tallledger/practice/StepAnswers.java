@@ -129,7 +129,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> supply(SupplyCheck check) {
-        double volts = check.plate().volts().map(BigDecimal::doubleValue).orElse(400.0);
+        double volts = check.plate().volts().map(v -> v.ways().get(v.ways().size() - 1).low().doubleValue()).orElse(400.0);
         Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts), "hertz", "50.0"));
         if (check.plate().phases() == 3) {
             typed.put("l23", volt(volts));

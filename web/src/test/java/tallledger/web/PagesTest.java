@@ -57,9 +57,24 @@ class PagesTest {
     @Test
     void aRoundIsDrawnWhereverItIsShown() {
         String sheet = http.get("/surveys/20/run?step=nose-round").body();
-        String figure = Pattern.compile("[\\d.]+\u00a0µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst().orElseThrow().group();
+        String figure = Pattern.compile("[\\d.]+ µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst().orElseThrow().group();
         assertThat(sheet).contains("As recorded, entry ");
         assertThat(http.get("/surveys/20/verdict/print").body()).contains("class=\"polar\"", figure);
+    }
+
+    /** An inch machine shows inches on every page of its survey; only what somebody typed in the other unit stands as typed, in Entries and the chart. */
+    @Test
+    void anInchMachineShowsNoMillimetre() {
+        String run = http.get("/surveys/18/run").body();
+        List<String> pages = new java.util.ArrayList<>(List.of("/surveys/18/run", "/surveys/18/speeds", "/surveys/18/movement", "/surveys/18/cycles", "/surveys/18/faults", "/surveys/18/kit",
+                "/surveys/18/verdict", "/surveys/18/verdict/print", "/machines/6"));
+        Pattern.compile("run\\?step=([^\"&]+)").matcher(run).results().map(m -> "/surveys/18/run?step=" + m.group(1)).distinct().forEach(pages::add);
+        assertThat(pages).hasSizeGreaterThan(40).allSatisfy(page -> {
+            String text = http.get(page).body().replaceAll("(?s)<script.*?</script>|<[^>]+>", " ").replace("&#39;", "'").replaceAll("[\\s\u00a0]+", " ");
+            assertThat(Pattern.compile("\\d (mm|µm|mm/rev|mm/min|m/min|m/s|kg|kW|N·m)\\b|, mm\\b").matcher(text).results().map(m -> text.substring(Math.max(0, m.start() - 40), Math.min(text.length(), m.end() + 20)))
+                    .toList()).as(page).isEmpty();
+        });
+        assertThat(http.get("/surveys/18/verdict").body()).contains(" in against ");
     }
 
     /** Nothing the demo wrote is set aside: a stray would hide whatever went wrong in reading it. */

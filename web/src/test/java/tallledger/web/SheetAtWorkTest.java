@@ -63,7 +63,7 @@ class SheetAtWorkTest {
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
         page.click("button[value=good]");
         page.waitForSelector(".done");
-        assertThat(browser.text()).contains("16.00 ± 0.10 lies between 14.4 and 17.6");
+        assertThat(browser.text()).contains("16.00 ± 0.10 mm/min lies between 14.4 mm/min and 17.6 mm/min");
         page = open(browser, survey, "feed.table.plus");
         assertThat(browser.text()).contains("table has come to rest: count three before it is reversed", "table: lock free, as before");
         assertThat(browser.complaints()).isEmpty();
@@ -153,7 +153,7 @@ class SheetAtWorkTest {
         page.waitForSelector(".done");
         page = open(browser, survey, "travel.table");
         assertThat(page.inputValue("#f-value")).isEmpty();
-        assertThat(browser.text()).contains("903.0 ± 1.2 mm against 900 claimed: enough.");
+        assertThat(browser.text()).contains("903.0 ± 1.2 mm against 900 mm claimed: enough.");
     }
 
     @Test

@@ -1,16 +1,21 @@
 package tallledger.core.drive;
 
 import java.math.BigDecimal;
+import tallledger.core.reading.Power;
 import tallledger.core.reason.Refused;
 
 /**
  * What the motor's plate says of its power.
  *
- * @param kilowatts  plate power at its fastest winding, kW
+ * @param power      plate power at its fastest winding
  * @param law        how power follows speed across the windings
  * @param efficiency η from motor to spindle, a share
  */
-public record MotorRating(BigDecimal kilowatts, Law law, BigDecimal efficiency) {
+public record MotorRating(Power power, Law law, BigDecimal efficiency) {
+
+    public BigDecimal kilowatts() {
+        return power.kilowatts();
+    }
 
     /** P against n across windings: M constant gives P ∝ n; P constant; M ∝ n gives P ∝ n². */
     public enum Law {
@@ -29,10 +34,9 @@ public record MotorRating(BigDecimal kilowatts, Law law, BigDecimal efficiency) 
     }
 
     public MotorRating {
-        kilowatts = kilowatts.stripTrailingZeros();
         efficiency = efficiency.stripTrailingZeros();
-        if (kilowatts.signum() <= 0 || kilowatts.compareTo(new BigDecimal("500")) > 0) {
-            throw Refused.because(DriveReason.MOTOR_POWER, kilowatts);
+        if (power.kilowatts().signum() <= 0 || power.kilowatts().compareTo(new BigDecimal("500")) > 0) {
+            throw Refused.because(DriveReason.MOTOR_POWER, power.kilowatts());
         }
         if (efficiency.signum() <= 0 || efficiency.compareTo(BigDecimal.ONE) > 0) {
             throw Refused.because(DriveReason.MOTOR_EFFICIENCY, efficiency);

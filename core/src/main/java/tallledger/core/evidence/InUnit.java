@@ -83,7 +83,9 @@ public final class InUnit {
                 case "mm/min" -> Optional.of(new Scale("in/min", INCH));
                 case "m/min" -> Optional.of(new Scale("ft/min", INCH.multiply(BigDecimal.valueOf(12)).movePointLeft(3)));
                 case "m/s" -> Optional.of(new Scale("ft/s", INCH.multiply(BigDecimal.valueOf(12)).movePointLeft(3)));
-                case "°C" -> Optional.empty();
+                case "kg" -> Optional.of(new Scale("lb", new BigDecimal("0.4536")));
+                case "kW" -> Optional.of(new Scale("hp", new BigDecimal("0.7457")));
+                case "N·m" -> Optional.of(new Scale("lb·ft", new BigDecimal("1.3558")));
                 default -> Optional.empty();
             };
         }

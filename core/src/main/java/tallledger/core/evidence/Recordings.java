@@ -277,7 +277,7 @@ public final class Recordings {
 
         @Override
         public ColdAndHot read(Values values) {
-            return new ColdAndHot(values.number("cold"), values.number("hot"), values.readWith());
+            return new ColdAndHot(values.temperature("cold"), values.temperature("hot"), values.readWith());
         }
 
         @Override

@@ -12,6 +12,7 @@ import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.supply.SupplyReading;
+import tallledger.core.supply.Voltage;
 
 /**
  * The supply as measured, against what the plate wants.
@@ -37,6 +38,9 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         fields.add(Field.must("l12", Entry.NUMBER, "V"));
         fields.add(Field.may("l23", Entry.NUMBER, "V"));
         fields.add(Field.may("l31", Entry.NUMBER, "V"));
+        if (plate.volts().filter(Voltage::isDual).isPresent()) {
+            fields.add(new Field("connected", Entry.CHOICE, "", SupplyReading.Connected.NOT_KNOWN.name(), List.of(SupplyReading.Connected.values()), false));
+        }
         fields.add(Field.may("hertz", Entry.NUMBER, "Hz"));
         fields.add(Field.may("rating", Entry.NUMBER, ""));
         fields.add(Field.must("measuredBy", Entry.TEXT, ""));
@@ -61,7 +65,9 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         }
         Optional<BigDecimal> hertz = values.has("hertz") ? Optional.of(values.positive("hertz")) : Optional.empty();
         Optional<BigDecimal> rating = values.has("rating") ? Optional.of(values.positive("rating")) : Optional.empty();
-        return new SupplyReading(volts, hertz, source, rating);
+        SupplyReading.Connected connected = Stream.of(SupplyReading.Connected.values()).filter(c -> c.name().equals(values.text("connected"))).findFirst()
+                .orElse(SupplyReading.Connected.NOT_KNOWN);
+        return new SupplyReading(volts, hertz, source, rating, connected);
     }
 
     @Override

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
@@ -52,6 +53,11 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
 
     public TypedNumber number(String field) {
         return at(field, () -> TypedNumber.parse(text(field)));
+    }
+
+    /** In °C; °F are read where they are typed. */
+    public TypedNumber temperature(String field) {
+        return at(field, () -> Temperature.parse(text(field)));
     }
 
     public BigDecimal positive(String field) {

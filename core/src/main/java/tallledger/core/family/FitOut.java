@@ -96,9 +96,9 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
                 "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
         fields.put("features", features.stream().map(Enum::name).toList());
         Map<String, Object> plate = new HashMap<>(Map.of("phases", supply.phases(), "heavyStart", supply.heavyStart()));
-        supply.volts().ifPresent(v -> plate.put("volts", v.toPlainString()));
+        supply.volts().ifPresent(v -> plate.put("volts", v.typed()));
         supply.hertz().ifPresent(v -> plate.put("hertz", v.toPlainString()));
-        supply.kilowatts().ifPresent(v -> plate.put("kilowatts", v.toPlainString()));
+        supply.power().ifPresent(v -> plate.put("kilowatts", v.typed()));
         supply.amperes().ifPresent(v -> plate.put("amperes", v.toPlainString()));
         fields.put("supply", plate);
         chart.ifPresent(c -> fields.put("chart", Map.of("leadScrew", c.leadScrew, "factors", c.factors, "promised", c.promised, "reach",

@@ -4,7 +4,8 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Map;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reading.TypedNumber;
+import tallledger.core.reading.Mass;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -16,13 +17,13 @@ import tallledger.core.rules.Rules;
  *
  * <p>Worked: 1 850 + 120 + 90 = 2 060 kg on a lift said to carry 2 000: 60 kg too much.
  *
- * @param machine kg
- * @param skid    kg
- * @param extras  kg
- * @param carries what the lift is said to carry, kg
+ * @param machine as typed, often between two figures
+ * @param skid    likewise
+ * @param extras  likewise
+ * @param carries what the lift is said to carry
  * @param saidBy  who says so
  */
-public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDecimal carries, String saidBy) {
+public record Lift(Mass machine, Mass skid, Mass extras, Mass carries, String saidBy) {
 
     private static final BigDecimal HEAVIEST = BigDecimal.valueOf(200_000);
 
@@ -30,13 +31,13 @@ public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDe
         return new Lift(mass(machine, "machine", false), mass(skid, "skid", true), mass(extras, "extras", true), mass(carries, "carries", false), saidBy.strip());
     }
 
-    private static BigDecimal mass(String typed, String field, boolean mayBeEmpty) {
+    private static Mass mass(String typed, String field, boolean mayBeEmpty) {
         if (typed.isBlank() && mayBeEmpty) {
-            return BigDecimal.ZERO;
+            return Mass.NONE;
         }
         try {
-            BigDecimal mass = TypedNumber.parse(typed.replaceAll("(?i)\\s*kg$", "")).value();
-            if (mass.signum() < 0 || !mayBeEmpty && mass.signum() == 0 || mass.compareTo(HEAVIEST) > 0) {
+            Mass mass = Mass.parse(typed);
+            if (!mayBeEmpty && mass.low().signum() == 0 || mass.high().compareTo(HEAVIEST) > 0) {
                 throw Refused.because(KitReason.LIFT_MASS, typed, HEAVIEST);
             }
             return mass;
@@ -45,21 +46,30 @@ public record Lift(BigDecimal machine, BigDecimal skid, BigDecimal extras, BigDe
         }
     }
 
+    /** The most it may come to, kg. */
     public BigDecimal total() {
-        return machine.add(skid).add(extras);
+        return machine.high().add(skid.high()).add(extras.high());
     }
 
+    /** The heaviest it may be against the least the lift may carry; where only that is too much, it is said that it may be. */
     public Reason says(Rules rules) {
-        BigDecimal left = carries.subtract(total());
+        BigDecimal left = carries.low().subtract(total());
         if (left.signum() < 0) {
-            return Reason.of(KitReason.LIFT_TOO_MUCH, total(), carries, left.negate());
+            BigDecimal least = machine.low().add(skid.low()).add(extras.low());
+            boolean surely = least.compareTo(carries.high()) > 0;
+            return Reason.of(surely ? KitReason.LIFT_TOO_MUCH : KitReason.LIFT_MAY_BE_TOO_MUCH, kg(surely ? least : total()), kg(surely ? carries.high() : carries.low()),
+                    kg(surely ? least.subtract(carries.high()) : left.negate()));
         }
-        boolean tight = left.divide(carries, MathContext.DECIMAL64).compareTo(rules.share(Rule.LIFT_TIGHT)) < 0;
-        return Reason.of(tight ? KitReason.LIFT_TIGHT : KitReason.LIFT_ENOUGH, total(), carries, left);
+        boolean tight = left.divide(carries.low(), MathContext.DECIMAL64).compareTo(rules.share(Rule.LIFT_TIGHT)) < 0;
+        return Reason.of(tight ? KitReason.LIFT_TIGHT : KitReason.LIFT_ENOUGH, kg(total()), kg(carries.low()), kg(left));
+    }
+
+    private static Quantity kg(BigDecimal mass) {
+        return Quantity.of(mass, "kg");
     }
 
     public Map<String, Object> toPayload() {
-        return Map.of("machine", machine.toPlainString(), "skid", skid.toPlainString(), "extras", extras.toPlainString(), "carries", carries.toPlainString(),
+        return Map.of("machine", machine.typed(), "skid", skid.typed(), "extras", extras.typed(), "carries", carries.typed(),
                 "saidBy", saidBy);
     }
 

@@ -22,6 +22,7 @@ import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Power;
 import tallledger.core.reason.Refused;
 
 /**
@@ -83,7 +84,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         Map<String, Object> fields = new HashMap<>(Map.of("identity", identity.toPayload(),
                 "claims", claims.stream().map(Claim::toPayload).toList(), "drive", DriveCodec.write(train), "plate", plateFields,
                 "fitOut", fitOut.toPayload()));
-        motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.kilowatts().toPlainString(), "law", m.law().name(),
+        motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.power().typed(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
         feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers", f.plate().levers().stream()
                 .map(lever -> Map.of("name", lever.name(), "positions", lever.positions())).toList())));
@@ -122,7 +123,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     }
 
     private static MotorRating motor(Payload p) {
-        return new MotorRating(new BigDecimal(p.text("kilowatts")), MotorRating.Law.valueOf(p.text("law")), new BigDecimal(p.text("efficiency")));
+        return new MotorRating(Power.parse(p.text("kilowatts")), MotorRating.Law.valueOf(p.text("law")), new BigDecimal(p.text("efficiency")));
     }
 
     /** The same machine with one plate cell read anew. */

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reading.TypedNumber;
+import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.Refused;
 
 /**
@@ -68,7 +68,7 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
         TypedLength screw = at("leadScrew", () -> TypedLength.parse(leadScrew, unit));
         List<BigDecimal> box = new ArrayList<>();
         for (String factor : factors.isBlank() ? List.of("1") : parts(factors)) {
-            box.add(at("factors", () -> TypedNumber.parsePositive(factor).value()));
+            box.add(at("factors", () -> TypedRatio.parse(factor)));
         }
         List<TypedLength> pitches = new ArrayList<>();
         for (String pitch : parts(promised)) {

@@ -17,10 +17,14 @@ import tallledger.core.rules.Rules;
  * @param volts  between phases: three for three phases, one for one
  * @param source what feeds it
  * @param rating of a converter, kW, or of an inverter, A
+ * @param connected for which of two voltages the machine is connected
  */
-public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, Source source, Optional<BigDecimal> rating) {
+public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, Source source, Optional<BigDecimal> rating, Connected connected) {
 
     public enum Source { MAINS, ROTARY_CONVERTER, STATIC_CONVERTER, INVERTER }
+
+    /** For which of the two voltages of its plate a machine is connected. */
+    public enum Connected { NOT_KNOWN, LOWER, HIGHER }
 
     private static final BigDecimal MOST_VOLTS = BigDecimal.valueOf(1000);
 
@@ -79,7 +83,23 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
                 : new Point(Weight.RIGHT, Reason.of(SupplyReason.SUPPLY_UNBALANCE_RIGHT, off, derate));
     }
 
-    private Point voltage(BigDecimal wanted, Rules rules) {
+    /** Against the way it is connected; where that is not known and a way fits, it is to be looked at: the wrong one burns the motor. */
+    private Point voltage(Voltage plate, Rules rules) {
+        List<Voltage.Way> ways = plate.ways();
+        if (plate.isDual() && connected == Connected.NOT_KNOWN) {
+            boolean anyFits = ways.stream().anyMatch(way -> voltage(way, rules).weight == Weight.RIGHT);
+            return anyFits ? new Point(Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_CONNECTION, plate.typed(), mean().setScale(0, RoundingMode.HALF_UP)))
+                    : voltage(nearest(ways), rules);
+        }
+        return voltage(ways.get(connected == Connected.HIGHER ? ways.size() - 1 : 0), rules);
+    }
+
+    private Voltage.Way nearest(List<Voltage.Way> ways) {
+        return ways.stream().min(java.util.Comparator.comparing(way -> mean().subtract(way.low()).abs())).orElseThrow();
+    }
+
+    private Point voltage(Voltage.Way way, Rules rules) {
+        BigDecimal wanted = mean().max(way.low()).min(way.high());
         BigDecimal off = mean().subtract(wanted).divide(wanted, MathContext.DECIMAL64);
         boolean right = off.abs().compareTo(rules.share(Rule.VOLTAGE_TOLERANCE)) <= 0;
         return new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(right ? SupplyReason.SUPPLY_VOLTS_RIGHT : SupplyReason.SUPPLY_VOLTS_OFF,

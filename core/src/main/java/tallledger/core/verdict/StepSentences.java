@@ -12,6 +12,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.family.Phase;
 import tallledger.core.survey.Scope;
 import tallledger.core.family.Step;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
@@ -40,7 +41,7 @@ final class StepSentences {
         survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
                 Reason.of(VerdictReason.STATEMENT_STEP_PASSED, step.name(), why.what()), List.of(why.entry())))));
         open(survey.steps(), s);
-        kit(survey.steps(), s);
+        kit(survey, s);
         return s;
     }
 
@@ -89,12 +90,13 @@ final class StepSentences {
         }
     }
 
-    private static void kit(StepLedger ledger, List<Sentence> s) {
+    private static void kit(Survey survey, List<Sentence> s) {
+        StepLedger ledger = survey.steps();
         if (!ledger.kit().items().isEmpty()) {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
             s.add(new Sentence(Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING, sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
         }
-        ledger.lift().ifPresent(lift -> s.add(new Sentence(lift.what().says(ledger.rules()), List.of(lift.entry()))));
+        ledger.lift().ifPresent(lift -> s.add(new Sentence(InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()), List.of(lift.entry()))));
     }
 }

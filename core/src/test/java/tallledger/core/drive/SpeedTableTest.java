@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.drive.Speed.Kind;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.Power;
 
 class SpeedTableTest {
 
@@ -67,7 +68,7 @@ class SpeedTableTest {
     void theSameSpeedByGearsIsStrongerThanByTheInverter() {
         Stage inverter = Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.5, 1.6)));
         Stage back = new Stage("back", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT, List.of(gears("in", 30, 60), gears("out", 40, 40)));
-        MotorRating motor = new MotorRating(new BigDecimal("2"), MotorRating.Law.CONSTANT_TORQUE, BigDecimal.ONE);
+        MotorRating motor = new MotorRating(Power.parse("2"), MotorRating.Law.CONSTANT_TORQUE, BigDecimal.ONE);
         DriveTrain train = new DriveTrain(List.of(Machines.motor("1400"), inverter, back), List.of());
         SpeedTable table = SpeedTable.of(train, Machines.plate(MachineDescription.leversOf(train), "? ? ? ?"));
         List<SameSpeed> same = SameSpeed.of(table, motor);

@@ -11,11 +11,12 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.drive.MotorRating.Law;
+import tallledger.core.reading.Power;
 
 class SpindlePowerTest {
 
     private static MotorRating rating(Law law) {
-        return new MotorRating(new BigDecimal("4"), law, new BigDecimal("0.8"));
+        return new MotorRating(Power.parse("4"), law, new BigDecimal("0.8"));
     }
 
     /** 9 550 · 3.2 / 250 = 122.24 N·m by gears; at half the plate frequency half the power is left: 61.12. */

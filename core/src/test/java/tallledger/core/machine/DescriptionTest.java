@@ -32,6 +32,7 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.reading.Power;
 
 class DescriptionTest {
 
@@ -77,7 +78,7 @@ class DescriptionTest {
         MachineDescription machine = new MachineDescription(new Identity("All of it", "Eskholt", "X", Family.KNEE_MILL, "7", "1980", "shed", "owner",
                 LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", AxisId.read("table"))), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
-                Optional.of(new MotorRating(new BigDecimal("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
+                Optional.of(new MotorRating(Power.parse("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
                 Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH, Axis.Per.MIN)), Family.KNEE_MILL.traits().usual());
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
     }
@@ -114,7 +115,7 @@ class DescriptionTest {
 
     @Test
     void motorRatingsOutOfReasonAreRefused() {
-        assertThatThrownBy(() -> new MotorRating(BigDecimal.ZERO, MotorRating.Law.CONSTANT_POWER, BigDecimal.ONE)).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> new MotorRating(BigDecimal.ONE, MotorRating.Law.CONSTANT_POWER, new BigDecimal("1.2"))).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new MotorRating(Power.ofKilowatts(BigDecimal.ZERO), MotorRating.Law.CONSTANT_POWER, BigDecimal.ONE)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new MotorRating(Power.ofKilowatts(BigDecimal.ONE), MotorRating.Law.CONSTANT_POWER, new BigDecimal("1.2"))).isInstanceOf(Refused.class);
     }
 }

@@ -22,11 +22,32 @@ class SupplyTest {
     private static SupplyReading reading(String volts, String hertz, Source source, String rating) {
         List<BigDecimal> lines = Arrays.stream(volts.split(" ")).map(BigDecimal::new).toList();
         return new SupplyReading(lines, hertz.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(hertz)), source,
-                rating.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(rating)));
+                rating.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(rating)), SupplyReading.Connected.NOT_KNOWN);
     }
 
     private static List<String> codes(SupplyReading reading, SupplyPlate plate) {
         return reading.against(plate, Rules.shipped()).stream().map(p -> p.because().code()).toList();
+    }
+
+    /** A plate for two voltages: 400 V may be right, or may burn the motor; who looked at its links decides. */
+    @ParameterizedTest
+    @CsvSource({"230/400, NOT_KNOWN, 400, supply.connection, UNKNOWN", "230/400, HIGHER, 400, supply.volts-right, RIGHT", "230/400, LOWER, 400, supply.volts-off, STOPS",
+        "230/400, LOWER, 231, supply.volts-right, RIGHT", "230/400, NOT_KNOWN, 300, supply.volts-off, STOPS", "380-400, NOT_KNOWN, 415, supply.volts-right, RIGHT",
+        "380-400, NOT_KNOWN, 330, supply.volts-off, STOPS", "380 to 415 V, NOT_KNOWN, 342, supply.volts-right, RIGHT"})
+    void aPlateForTwoVoltagesIsJudgedAsItIsConnected(String plate, SupplyReading.Connected connected, String volts, String code, SupplyReading.Weight weight) {
+        List<BigDecimal> lines = java.util.Collections.nCopies(3, new BigDecimal(volts));
+        SupplyReading reading = new SupplyReading(lines, Optional.empty(), Source.MAINS, Optional.empty(), connected);
+        assertThat(reading.against(SupplyPlate.parse(plate, "50", 3, "7.5 hp", "", false), Rules.shipped()))
+                .anySatisfy(p -> assertThat(p.because().code() + " " + p.weight()).isEqualTo(code + " " + weight));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"220//440, supply.voltage", "220/380/440, supply.voltage", "440-380, supply.range", "1200, supply.volts", "many, number.not-one", "230/, supply.voltage"})
+    void whatIsNoVoltageIsRefusedWhereItIsTyped(String typed, String code) {
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> SupplyPlate.parse(typed, "", 3, "", "", false)).isInstanceOfSatisfying(tallledger.core.reason.Refused.class, r -> {
+            assertThat(r.reason().code()).isEqualTo(code);
+            assertThat(r.field()).contains("volts");
+        });
     }
 
     @Test

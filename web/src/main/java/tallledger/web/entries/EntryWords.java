@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
@@ -126,7 +127,7 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String weighed(Event.Weighed event, Entry entry) {
-        return words.say(event.lift().says(survey.rules()));
+        return words.say(InUnit.of(event.lift().says(survey.rules()), survey.machine().unit()));
     }
 
     @Override

@@ -97,9 +97,9 @@ final class FitOutForm {
         fitOut.features().forEach(f -> typed.add("feature", f.name()));
         SupplyPlate supply = fitOut.supply();
         typed.set("phases", String.valueOf(supply.phases()));
-        supply.volts().ifPresent(v -> typed.set("volts", v.toPlainString()));
+        supply.volts().ifPresent(v -> typed.set("volts", v.typed()));
         supply.hertz().ifPresent(v -> typed.set("hertz", v.toPlainString()));
-        supply.kilowatts().ifPresent(v -> typed.set("supplyKilowatts", v.toPlainString()));
+        supply.power().ifPresent(v -> typed.set("supplyKilowatts", v.typed()));
         supply.amperes().ifPresent(v -> typed.set("amperes", v.toPlainString()));
         typed.set("heavyStart", supply.heavyStart() ? "yes" : "");
         fitOut.chart().ifPresent(c -> {

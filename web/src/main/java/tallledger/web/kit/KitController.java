@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.kit.KitItem;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
 import tallledger.core.survey.SurveyEntries;
@@ -104,7 +105,7 @@ class KitController {
         model.addAttribute("kit", kit);
         model.addAttribute("sum", kit.sum());
         model.addAttribute("usual", usual);
-        model.addAttribute("lift", survey.steps().lift().map(l -> l.what().says(survey.rules())).orElse(Lift.unknown()));
+        model.addAttribute("lift", survey.steps().lift().map(l -> InUnit.of(l.what().says(survey.rules()), survey.folded().machine().unit())).orElse(Lift.unknown()));
         model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
         model.addAttribute("states", KitItem.State.values());
         model.addAttribute("typed", typed);

@@ -57,12 +57,12 @@ class MachineController {
     private final Shelves shelves;
     private final Houses houses;
     private final Writer writer;
-    private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed));
+    private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
     private final LastAsked<SpeedPlate, PlateCheck> feedChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofFeeds);
 
     /** A drive as described or typed. */
-    private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed) {
+    private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed, DriveView.Units units) {
     }
 
     MachineController(Shelves shelves, Houses houses, Writer writer) {
@@ -82,7 +82,7 @@ class MachineController {
         model.addAttribute("feedCheck", machine.description().feeds().map(f -> feedChecks.of(f.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
-        DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d)));
+        DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d), DriveView.Units.of(d.unit())));
         model.addAttribute("drive", drive);
         model.addAttribute("doubts", drive.remarks().stream().map(r -> new PlateDoubt(r, Optional.empty())).toList());
         model.addAttribute("author", writer.known(request).orElse(machine.lastAuthor()));
@@ -119,7 +119,7 @@ class MachineController {
         Optional<DriveTrain> train = MachineForm.train(own);
         Optional<MotorRating> motor = MachineForm.motor(own, houses.newest().rules());
         Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new Asked(t,
-                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty()))));
+                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty(), DriveView.Units.of(typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM)))));
         own.errors().forEach(typed::refuse);
         return view.orElse(null);
     }

@@ -29,6 +29,7 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
@@ -134,7 +135,7 @@ final class MachineForm {
                 ? typed.attempt("efficiency", () -> TypedNumber.parsePositive(typed.get("efficiency")).value().movePointLeft(2))
                 : Optional.of(rules.share(Rule.EFFICIENCY));
         return law.isEmpty() || efficiency.isEmpty() ? Optional.empty() : typed.attempt("kilowatts", () ->
-                new MotorRating(TypedNumber.parsePositive(typed.get("kilowatts")).value(), law.get(), efficiency.get()));
+                new MotorRating(Power.parse(typed.get("kilowatts")), law.get(), efficiency.get()));
     }
 
     private static Optional<Identity> identity(Typed typed) {
@@ -278,7 +279,7 @@ final class MachineForm {
         typed.set("claimRows", String.valueOf(machine.claims().size() + 1));
         typed.set("shape", PlateGrid.shapeOf(machine.plate().levers()));
         machine.motor().ifPresent(m -> {
-            typed.set("kilowatts", m.kilowatts().toPlainString());
+            typed.set("kilowatts", m.power().typed());
             typed.set("law", m.law().name());
             typed.set("efficiency", m.efficiency().movePointRight(2).stripTrailingZeros().toPlainString());
         });

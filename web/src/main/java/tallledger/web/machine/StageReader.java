@@ -18,6 +18,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.Typed;
 
@@ -109,7 +110,7 @@ final class StageReader {
         } else if (kind == StageKind.MOTOR) {
             return new Transmission.MotorSpeed(TypedNumber.parsePositive(part).value());
         } else if (!part.contains("/")) {
-            return new Transmission.Ratio(TypedNumber.parsePositive(part).value());
+            return new Transmission.Ratio(TypedRatio.parse(part));
         } else if (kind == StageKind.BELT) {
             String[] ends = twoEnds(part);
             return new Transmission.Grooves(TypedNumber.parsePositive(ends[0]).value(), TypedNumber.parsePositive(ends[1]).value());
@@ -141,7 +142,7 @@ final class StageReader {
     /** A variator's "0.4 2.5"; an inverter's "20 80 50": lowest, highest and plate frequency, Hz. */
     private static Optional<Span> sweep(StageKind kind, String text) {
         List<Double> numbers = Arrays.stream(text.strip().split("[\\s;]+")).filter(part -> !part.isEmpty())
-                .map(part -> TypedNumber.parsePositive(part).value().doubleValue()).toList();
+                .map(part -> TypedRatio.parse(part).doubleValue()).toList();
         int wanted = kind == StageKind.INVERTER ? 3 : 2;
         if (numbers.isEmpty()) {
             return Optional.empty();

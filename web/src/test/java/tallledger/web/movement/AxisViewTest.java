@@ -51,7 +51,7 @@ class AxisViewTest {
         AxisView carriage = axis(begun, "carriage");
         assertThat(carriage.ways()).extracting(AxisView.Way::name).containsExactly("feed", "feed", "trip", "trip");
         assertThat(carriage.ways()).extracting(AxisView.Way::toPlus).containsExactly(false, true, false, true);
-        assertThat(carriage.ways().get(0).figure()).endsWith("\u00a0mm/rev");
+        assertThat(carriage.ways().get(0).figure()).endsWith(" mm/rev");
         assertThat(carriage.ways().get(0).y()).isEqualTo(carriage.ways().get(1).y());
         assertThat(carriage.rest()).extracting(AxisView.Line::name).containsExactly("five stops", "lock", "hand wheel and dial", "backlash", "play");
     }

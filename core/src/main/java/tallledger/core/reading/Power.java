@@ -1,0 +1,38 @@
+package tallledger.core.reading;
+
+import java.math.BigDecimal;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.reason.Refused;
+
+/**
+ * A power as a plate or a person says it: {@code 5.5}, {@code 5.5 kW}, {@code 7.5 hp}, {@code 750 W}. A bare number is kW.
+ *
+ * <p>Worked: 7.5 hp is 5.59275 kW.
+ *
+ * @param typed     exactly what was typed, trimmed
+ * @param kilowatts its worth in kW
+ */
+public record Power(String typed, BigDecimal kilowatts) {
+
+    private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kw", BigDecimal.ONE, "w", new BigDecimal("0.001"), "hp", new BigDecimal("0.7457"));
+    private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*([a-z.]*)");
+
+    /** @throws Refused when it is no power above nought, or in a unit not known here */
+    public static Power parse(String text) {
+        String typed = text.strip();
+        Matcher parts = FORM.matcher(typed.toLowerCase(Locale.ROOT));
+        BigDecimal worth = parts.matches() ? WORTH.get(parts.group(2).replace(".", "")) : null;
+        if (worth == null) {
+            throw Refused.because(ReadingReason.POWER_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) : typed);
+        }
+        return new Power(typed, TypedNumber.parsePositive(parts.group(1)).value().multiply(worth).stripTrailingZeros());
+    }
+
+    /** So many kW, as nobody typed it otherwise. */
+    public static Power ofKilowatts(BigDecimal kilowatts) {
+        return new Power(kilowatts.toPlainString(), kilowatts.stripTrailingZeros());
+    }
+}

@@ -1,0 +1,34 @@
+package tallledger.core.reading;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.reason.Refused;
+
+/** A temperature as read off a thermometer: {@code 21.5}, {@code 21.5 °C}, {@code 70 °F}. A bare number is °C. */
+public final class Temperature {
+
+    private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*°?\\s*([cCfF]?)");
+    private static final BigDecimal FREEZING = BigDecimal.valueOf(32);
+    private static final BigDecimal NINE_FIFTHS = new BigDecimal("1.8");
+
+    private Temperature() {
+    }
+
+    /**
+     * In °C, with the worth of its last digit. Worked: 70 °F is 21.11 °C, its last digit 0.56.
+     *
+     * @throws Refused when it is no temperature
+     */
+    public static TypedNumber parse(String text) {
+        Matcher parts = FORM.matcher(text.strip());
+        if (!parts.matches()) {
+            return TypedNumber.parse(text);
+        }
+        TypedNumber number = TypedNumber.parse(parts.group(1));
+        boolean fahrenheit = parts.group(2).equalsIgnoreCase("f");
+        return fahrenheit ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
+                number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64)) : new TypedNumber(text.strip(), number.value(), number.step());
+    }
+}
