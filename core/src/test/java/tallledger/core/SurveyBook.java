@@ -1,5 +1,6 @@
 package tallledger.core;
 
+import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -42,7 +43,7 @@ public final class SurveyBook {
     public SurveyBook(MachineDescription machine, Scope scope, int pace) {
         this.machine = machine;
         this.pace = pace;
-        write(SurveyEntries.opened(By.of(now, ME), 1, "h1", HOUSE, "buyer", scope));
+        write(SurveyEntries.opened(By.of(now, ME), 1, "h1", HOUSE, "buyer", scope, Grade.WORKABLE));
     }
 
     public Entry write(Draft draft) {

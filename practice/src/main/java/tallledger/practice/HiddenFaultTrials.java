@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
+import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.rules.Rule;
 import tallledger.core.reading.LengthUnit;
@@ -55,7 +56,7 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     /** @param fault the faulty element; empty for a sound box. It shows, and noises are imagined, with the house's own chances */
     public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault, RandomGenerator random) {
         List<Entry> entries = new ArrayList<>();
-        add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE));
+        add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
         add(entries, SurveyEntries.planChosen(By.of(MORNING, SURVEYOR), school, ""));
         double seconds = 0;
         Survey whole = Survey.fold(machine, HOUSE, entries);

@@ -1,5 +1,6 @@
 package tallledger.practice;
 
+import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -49,7 +50,7 @@ class StepAnswersTest {
     private static StepLedger gone(SimulatedMachine machine) {
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
-        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE));
+        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
         Survey survey = Survey.fold(machine.description(), HOUSE, entries);
         for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);

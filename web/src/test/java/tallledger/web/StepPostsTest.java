@@ -6,6 +6,7 @@ import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.time.Clock;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -65,6 +66,26 @@ class StepPostsTest {
         String second = step(survey, fields, "text", "U2-771").headers().firstValue("Location").orElse("");
         assertThat(first).isEqualTo(second).endsWith("done=2");
         assertThat(survey(survey).entries()).hasSize(2);
+    }
+
+    /** 0.10 mm of backlash is no finding at a workable machine, and one at a rebuilt one; the change is an entry and an old record says both. */
+    @Test
+    void asWhichGradeItIsJudgedDecidesWhatIsAFinding() {
+        long survey = mill();
+        var ledger = survey(survey).steps();
+        var backlash = ledger.step("backlash.table").orElseThrow();
+        app.bean(Books.class).append(survey, SurveyEntries.step(survey(survey).by(app.bean(Clock.class), "Q. Tester"), ledger, backlash,
+                Map.of("minus", "0.10 0.10 0.10", "middle", "0.10 0.10 0.10", "plus", "0.10 0.10 0.10"), survey(survey).basis(), false,
+                ledger.asked(backlash).stream().map(a -> a.need().written()).toList(), ""), Submission.fresh(1));
+        String verdict = "/surveys/" + survey + "/verdict";
+        assertThat(http.get(verdict).body()).doesNotContain("outside rebuilt", "outside workable");
+        Map<String, String> as = http.form(verdict, verdict);
+        assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "MINT").body()).contains("Choose one of the list");
+        assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).isEqualTo(302);
+        assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).as("pressed twice").isEqualTo(302);
+        assertThat(http.get(verdict).body()).contains("outside rebuilt (0.05 mm)", "It is judged as rebuilt");
+        assertThat(survey(survey).entries()).hasSize(3);
+        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Judged as rebuilt from here on", "When it was written this was judged proven");
     }
 
     @Test

@@ -336,13 +336,18 @@ public final class Recordings {
     static StepJudgement byGrade(GradedLimit limit, BigDecimal value, Uncertainty uncertainty) {
         GradedLimit.Reached reached = limit.reached(value, uncertainty.expanded());
         Quantity read = new Quantity(value, uncertainty.expanded(), limit.unit());
-        Quantity widest = Quantity.of(limit.workable(), limit.unit());
-        Reason because = reached.grade().map(g -> Reason.of(EvidenceReason.GRADED_WITHIN, read, g, Quantity.of(limit.at(g), limit.unit())))
-                .orElseGet(() -> reached.verdict() == Verdict.OUTSIDE
-                        ? Reason.of(EvidenceReason.GRADED_OUTSIDE, read, widest)
-                        : Reason.of(EvidenceReason.GRADED_CLOSE, read, widest,
-                        uncertainty.settles(value.subtract(limit.workable()).abs().doubleValue(), limit.unit())));
-        Outcome outcome = reached.grade().isPresent() ? Outcome.PROVEN : reached.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
+        Quantity wanted = Quantity.of(limit.limit(), limit.unit());
+        Reason because = switch (reached.verdict()) {
+            case WITHIN -> Reason.of(EvidenceReason.GRADED_WITHIN, read, reached.grade().orElseThrow(), Quantity.of(limit.at(reached.grade().orElseThrow()), limit.unit()));
+            case OUTSIDE -> Reason.of(EvidenceReason.GRADED_OUTSIDE, read, limit.wanted(), wanted);
+            case TOO_CLOSE_TO_CALL -> Reason.of(EvidenceReason.GRADED_CLOSE, read, limit.wanted(), wanted,
+                    uncertainty.settles(value.subtract(limit.limit()).abs().doubleValue(), limit.unit()));
+        };
+        Outcome outcome = switch (reached.verdict()) {
+            case WITHIN -> Outcome.PROVEN;
+            case OUTSIDE -> Outcome.FAILED;
+            case TOO_CLOSE_TO_CALL -> Outcome.UNDECIDED;
+        };
         return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty());
     }
 

@@ -3,20 +3,22 @@ package tallledger.core.gauge;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.reason.Refused;
 
 /**
  * An upper limit in three grades; the grade reached is the best one proven within.
  *
- * @param unit unit of all three
+ * @param unit   unit of all three
+ * @param wanted grade the machine is judged as: what is outside it is a finding
  */
-public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal workable, String unit) {
+public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal workable, String unit, Grade wanted) {
 
     /**
      * What a reading reaches.
      *
      * @param grade   best grade proven within; empty where none is
-     * @param verdict against the widest limit
+     * @param verdict against the limit of the grade that is wanted
      */
     public record Reached(Optional<Grade> grade, Verdict verdict) {
     }
@@ -30,7 +32,12 @@ public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal worka
     /** The three limits for a measured length other than the one they are stated for: they scale linearly. */
     public GradedLimit over(BigDecimal length, BigDecimal stated) {
         BigDecimal share = length.divide(stated, MathContext.DECIMAL64);
-        return new GradedLimit(rebuilt.multiply(share), sound.multiply(share), workable.multiply(share), unit);
+        return new GradedLimit(rebuilt.multiply(share), sound.multiply(share), workable.multiply(share), unit, wanted);
+    }
+
+    /** The limit of the grade that is wanted. */
+    public BigDecimal limit() {
+        return at(wanted);
     }
 
     public BigDecimal at(Grade grade) {
@@ -43,12 +50,11 @@ public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal worka
 
     public Reached reached(BigDecimal reading, double expanded) {
         BigDecimal u = new BigDecimal(expanded).round(MathContext.DECIMAL32);
-        for (Grade grade : Grade.values()) {
-            if (reading.add(u).compareTo(at(grade)) <= 0) {
-                return new Reached(Optional.of(grade), Verdict.WITHIN);
-            }
+        Optional<Grade> best = Stream.of(Grade.values()).filter(grade -> reading.add(u).compareTo(at(grade)) <= 0).findFirst();
+        if (best.filter(grade -> grade.compareTo(wanted) <= 0).isPresent()) {
+            return new Reached(best, Verdict.WITHIN);
         }
-        boolean outside = reading.subtract(u).compareTo(workable) > 0;
-        return new Reached(Optional.empty(), outside ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL);
+        boolean outside = reading.subtract(u).compareTo(at(wanted)) > 0;
+        return new Reached(best, outside ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL);
     }
 }

@@ -2,6 +2,7 @@ package tallledger.core.house;
 
 import java.util.List;
 import tallledger.core.blame.Check;
+import tallledger.core.gauge.Grade;
 import tallledger.core.rules.Rules;
 
 /**
@@ -19,6 +20,11 @@ public record House(int version, String hash, Rules rules, List<Check> checks) {
 
     public House {
         checks = List.copyOf(checks);
+    }
+
+    /** The same, for a survey that judges its machine as of this grade. */
+    public House judgedAs(Grade grade) {
+        return new House(version, hash, rules.judgedAs(grade), checks);
     }
 
     public static House shipped(List<Check> checks) {

@@ -76,6 +76,6 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
     }
 
     private static Quantity mm(BigDecimal length) {
-        return Quantity.of(length, "mm");
+        return Quantity.of(length.setScale(3, RoundingMode.HALF_UP), "mm");
     }
 }

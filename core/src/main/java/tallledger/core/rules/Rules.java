@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
 
 /**
@@ -15,10 +16,11 @@ import tallledger.core.gauge.GradedLimit;
  *
  * @param changed figures of the rules somebody changed
  * @param steps   what steps take, s, by their code, where somebody changed it
+ * @param judgedAs grade that is wanted: what is outside it is a finding
  */
-public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> steps) {
+public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> steps, Grade judgedAs) {
 
-    private static final Rules SHIPPED = new Rules(Map.of(), Map.of());
+    private static final Rules SHIPPED = new Rules(Map.of(), Map.of(), Grade.WORKABLE);
 
     public Rules {
         changed = Map.copyOf(changed);
@@ -36,13 +38,18 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
         Map<Rule, List<BigDecimal>> now = new EnumMap<>(Rule.class);
         now.putAll(changed);
         now.put(rule, List.copyOf(figures));
-        return new Rules(now, steps);
+        return new Rules(now, steps, judgedAs);
     }
 
     public Rules withStep(String code, int seconds) {
         Map<String, Integer> now = new HashMap<>(steps);
         now.put(code, seconds);
-        return new Rules(changed, now);
+        return new Rules(changed, now, judgedAs);
+    }
+
+    /** The same, for a survey that judges its machine as rebuilt, sound or workable. */
+    public Rules judgedAs(Grade grade) {
+        return new Rules(changed, steps, grade);
     }
 
     public List<BigDecimal> figures(Rule rule) {
@@ -91,7 +98,7 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
 
     public GradedLimit graded(Rule rule) {
         List<BigDecimal> f = figures(rule);
-        return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit().written());
+        return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit().written(), judgedAs);
     }
 
     public Gauge gauge(Rule rule) {

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.gauge.Grade;
 import tallledger.core.family.Part;
 import tallledger.core.family.Need;
 import java.util.HashMap;
@@ -27,6 +28,8 @@ public sealed interface Event {
     interface Listener<T> {
 
         T opened(Opened event, Entry entry);
+
+        T judgedAs(JudgedAs event, Entry entry);
 
         T adopted(DescriptionAdopted event, Entry entry);
 
@@ -70,12 +73,12 @@ public sealed interface Event {
     }
 
     /** The survey begins. */
-    record Opened(int version, String hash, int rules, String role, Scope scope) implements Event {
+    record Opened(int version, String hash, int rules, String role, Scope scope, Grade judgedAs) implements Event {
         static Opened from(Entry entry) {
             Payload p = entry.payload();
             return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""),
                     p.has("rules") ? p.whole("rules") : House.FIRST, p.optionalText("role").orElse(entry.by().author().role()),
-                    p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE));
+                    p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE), p.optionalText("judgedAs").map(Grade::valueOf).orElse(Grade.WORKABLE));
         }
 
         @Override
@@ -93,6 +96,18 @@ public sealed interface Event {
         @Override
         public <T> T tell(Listener<T> listener, Entry entry) {
             return listener.adopted(this, entry);
+        }
+    }
+
+    /** The machine is judged as of this grade: what is outside it is a finding. */
+    record JudgedAs(Grade grade) implements Event {
+        static JudgedAs from(Entry entry) {
+            return new JudgedAs(Grade.valueOf(entry.payload().text("judgedAs")));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.judgedAs(this, entry);
         }
     }
 

@@ -5,8 +5,11 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
+import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.Noted;
 import tallledger.core.ledger.Payload;
 
 /**
@@ -26,6 +29,26 @@ public record JudgedBy(int version, String hash, Entry entry) {
     /** The same of the house's rules. None in a survey opened before they had versions: it judges by the first. */
     public static List<JudgedBy> rules(List<Entry> entries) {
         return newestFirst(entries, Set.of(Kind.OPENED.name(), Kind.RULES_ADOPTED.name()), "rules", "rulesHash");
+    }
+
+    /** As which grade the machine is judged: what its newest entry says that was not struck; workable where none does. */
+    public static Grade grade(List<Entry> entries) {
+        return gradeSaid(entries).what();
+    }
+
+    /** The same with the entry that says it. */
+    public static Noted<Grade> gradeSaid(List<Entry> entries) {
+        Map<Integer, Entry> struck = Chain.struck(entries);
+        Noted<Grade> grade = new Noted<>(Grade.WORKABLE, 1);
+        for (Entry entry : entries) {
+            boolean says = entry.kind().equals(Kind.OPENED.name()) || entry.kind().equals(Kind.JUDGED_AS.name());
+            if (says && !struck.containsKey(entry.sequence()) && entry.damage().isEmpty()) {
+                String named = entry.payload().fields().get("judgedAs") instanceof String text ? text : "";
+                Noted<Grade> before = grade;
+                grade = Stream.of(Grade.values()).filter(g -> g.name().equals(named)).findFirst().map(g -> new Noted<>(g, entry.sequence())).orElse(before);
+            }
+        }
+        return grade;
     }
 
     private static List<JudgedBy> newestFirst(List<Entry> entries, Set<String> kinds, String version, String hash) {

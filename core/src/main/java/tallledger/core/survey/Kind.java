@@ -13,6 +13,8 @@ public enum Kind {
     DESCRIPTION_ADOPTED(Event.DescriptionAdopted::from),
     /** A newer version of the house's rules is judged by from here on. */
     RULES_ADOPTED(Event.RulesAdopted::from),
+    /** As which grade the machine is judged from here on. */
+    JUDGED_AS(Event.JudgedAs::from),
     /** The start checks were made. */
     START_CONFIRMED(Event.StartConfirmed::from),
     /** The machine was stopped for good: the start checks are due again. */

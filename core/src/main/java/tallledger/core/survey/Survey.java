@@ -30,17 +30,22 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
                      List<Photo> photos, Optional<PlanChoice> plan, List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
-        return new SurveyFold(machine, house, Catalogue.of(machine, house.rules()), Decoded.of(entries), List.of()).fold();
+        House as = house.judgedAs(JudgedBy.grade(entries));
+        return new SurveyFold(machine, as, Catalogue.of(machine, as.rules()), Decoded.of(entries), List.of()).fold();
     }
 
-    /** The same survey with newer entries: nothing is decoded or judged twice. */
+    /** The same survey with newer entries: nothing is decoded or judged twice, unless they say to judge it as of another grade. */
     public Survey grown(List<Entry> all) {
+        if (JudgedBy.grade(all) != rules().judgedAs()) {
+            return by(machine, house, all);
+        }
         return new SurveyFold(machine, house, steps.steps(), decoded.grown(all), steps.judged()).fold();
     }
 
     /** The same entries by another description or other rules: nothing is decoded twice, and every step is judged by them. */
     public Survey by(MachineDescription other, House others, List<Entry> all) {
-        return new SurveyFold(other, others, Catalogue.of(other, others.rules()), decoded.grown(all), List.of()).fold();
+        House as = others.judgedAs(JudgedBy.grade(all));
+        return new SurveyFold(other, as, Catalogue.of(other, as.rules()), decoded.grown(all), List.of()).fold();
     }
 
     public Rules rules() {

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.gauge.Grade;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Part;
@@ -44,10 +45,16 @@ public final class SurveyEntries {
      * @param machineHash hash of the description's entry, so that the record names exactly what it judged by
      * @param house       as it is judged by
      * @param role        in which the surveyor stands there, unless they said it with their name
+     * @param judgedAs    grade outside of which a measured value is a finding
      */
-    public static Draft opened(By by, int machineVersion, String machineHash, House house, String role, Scope scope) {
+    public static Draft opened(By by, int machineVersion, String machineHash, House house, String role, Scope scope, Grade judgedAs) {
         return draft(new By(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
-                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(), "scope", scope.name()));
+                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(), "scope", scope.name(),
+                        "judgedAs", judgedAs.name()));
+    }
+
+    public static Draft judgedAs(By by, Grade grade) {
+        return draft(by, Kind.JUDGED_AS, "", Map.of("judgedAs", grade.name()));
     }
 
     public static Draft adopted(By by, int machineVersion, String machineHash) {

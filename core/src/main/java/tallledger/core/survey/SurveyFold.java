@@ -53,6 +53,12 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
         return TAKEN;
     }
 
+    /** The whole fold judges by the newest. */
+    @Override
+    public Optional<Reason> judgedAs(Event.JudgedAs event, Entry entry) {
+        return TAKEN;
+    }
+
     @Override
     public Optional<Reason> adopted(Event.DescriptionAdopted event, Entry entry) {
         return TAKEN;

@@ -3,6 +3,7 @@ package tallledger.core.verdict;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.stream.Stream;
 import java.util.Map;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
@@ -13,6 +14,8 @@ import tallledger.core.family.Phase;
 import tallledger.core.survey.Scope;
 import tallledger.core.family.Step;
 import tallledger.core.evidence.InUnit;
+import tallledger.core.survey.JudgedBy;
+import tallledger.core.survey.Run;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
@@ -31,9 +34,13 @@ final class StepSentences {
         }
         counts(survey.steps(), s);
         List<StepResult> results = survey.steps().latest().values().stream().filter(r -> r.step().recording().driveCheck().isEmpty()).toList();
+        if (results.stream().anyMatch(r -> r.step().recording().limit(survey.rules()).isPresent())) {
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_JUDGED_AS, survey.rules().judgedAs()), List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
+        }
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
                 Reason.of(VerdictReason.STATEMENT_STEP_CLOSE, r.step().name(), r.judgement().because()), List.of(r.entry()))));
+        nobodys(survey, results, s);
         grades(results, s);
         survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
                 system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
@@ -43,6 +50,15 @@ final class StepSentences {
         open(survey.steps(), s);
         kit(survey, s);
         return s;
+    }
+
+    /** What lies between the seller's proof and the buyer's complaint. */
+    private static void nobodys(Survey survey, List<StepResult> results, List<Sentence> s) {
+        List<Integer> close = Stream.concat(results.stream().filter(r -> r.step().recording().limit(survey.rules()).isPresent() && r.outcome() == Outcome.UNDECIDED).map(StepResult::entry),
+                survey.drive().counting(Outcome.UNDECIDED).stream().filter(r -> r.judgement().isPresent()).map(Run::entry)).sorted().toList();
+        if (!close.isEmpty()) {
+            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_NOBODYS, close.size()), close));
+        }
     }
 
     private static void counts(StepLedger ledger, List<Sentence> s) {

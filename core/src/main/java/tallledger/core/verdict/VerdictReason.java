@@ -23,6 +23,8 @@ enum VerdictReason implements ReasonCode {
     FINDING_STEP_BECAUSE("finding.step-because", "name", "said"),
     FINDING_STEP_CLOSE("finding.step-close", "name", "because"),
     FINDING_TOO_CLOSE("finding.too-close", "name", "because"),
+    STATEMENT_JUDGED_AS("statement.judged-as", "grade"),
+    STATEMENT_NOBODYS("statement.nobodys", "count"),
     STATEMENT_BRAKE("statement.brake", "seconds", "workable"),
     STATEMENT_BRAKE_GRADE("statement.brake-grade", "seconds", "g"),
     STATEMENT_COVERAGE("statement.coverage", "run", "all", "proven", "failed", "undecided", "inferred", "open"),

@@ -51,7 +51,7 @@ class SpindleSurveyTest {
     private Instant now = START;
 
     SpindleSurveyTest() {
-        write(SurveyEntries.opened(By.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE));
+        write(SurveyEntries.opened(By.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
     }
 
     private void write(Draft draft) {

@@ -54,7 +54,7 @@ class StepLedgerTest {
 
     @BeforeEach
     void open() {
-        write(SurveyEntries.opened(By.of(now, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE));
+        write(SurveyEntries.opened(By.of(now, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
     }
 
     private int write(Draft draft) {

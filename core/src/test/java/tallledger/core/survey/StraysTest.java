@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.gauge.Grade;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
@@ -49,7 +50,7 @@ class StraysTest {
 
     @BeforeEach
     void oneEntryOfEveryKind() {
-        write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE));
+        write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
         write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
         write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
         write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));

@@ -54,7 +54,7 @@ class VerdictTest {
             new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
 
     VerdictTest() {
-        write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE));
+        write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
     }
 
     private void write(Draft draft) {

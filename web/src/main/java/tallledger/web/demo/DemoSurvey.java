@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import tallledger.core.gauge.Grade;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.By;
@@ -56,7 +57,7 @@ final class DemoSurvey {
     DemoSurvey open(long machineId, Instant morning, String role) {
         Machine machine = shelves.machine(machineId);
         at = morning;
-        id = shelves.openSurvey(machine, by(), role, Scope.WHOLE, new Submission(UUID.randomUUID().toString(), 0));
+        id = shelves.openSurvey(machine, by(), role, Scope.WHOLE, judgedAs(machine), new Submission(UUID.randomUUID().toString(), 0));
         return this;
     }
 
@@ -133,5 +134,10 @@ final class DemoSurvey {
     private void write(int seconds, Draft draft) {
         books.append(id, draft, new Submission(UUID.randomUUID().toString(), survey().head()));
         at = at.plusSeconds(seconds);
+    }
+
+    /** What a rebuilder offers as rebuilt is judged as that. */
+    private static Grade judgedAs(Machine machine) {
+        return machine.description().identity().offeredBy().equals("the rebuilder") ? Grade.REBUILT : Grade.WORKABLE;
     }
 }

@@ -26,7 +26,12 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String opened(Event.Opened event, Entry entry) {
-        return words.say("entry.opened", event.version(), event.rules(), event.role());
+        return words.say("entry.opened", event.version(), event.rules(), event.role(), event.judgedAs());
+    }
+
+    @Override
+    public String judgedAs(Event.JudgedAs event, Entry entry) {
+        return words.say("entry.judged-as", event.grade());
     }
 
     @Override

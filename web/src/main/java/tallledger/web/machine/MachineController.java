@@ -25,6 +25,7 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.Claim;
 import tallledger.core.family.Family;
+import tallledger.core.gauge.Grade;
 import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.family.StartingDescription;
@@ -87,6 +88,7 @@ class MachineController {
         model.addAttribute("doubts", drive.remarks().stream().map(r -> new PlateDoubt(r, Optional.empty())).toList());
         model.addAttribute("author", writer.known(request).orElse(machine.lastAuthor()));
         model.addAttribute("unnamed", unnamed.isPresent());
+        model.addAttribute("grades", Grade.values());
         return "machine/show";
     }
 

@@ -14,6 +14,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
 import org.springframework.stereotype.Component;
+import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
@@ -177,13 +178,17 @@ public class Shelves {
     }
 
     public long openSurvey(Machine machine, String author, String role, Scope scope, Submission submission) {
-        return openSurvey(machine, By.of(clock.instant(), clock.getZone(), author), role, scope, submission);
+        return openSurvey(machine, author, role, scope, Grade.WORKABLE, submission);
+    }
+
+    public long openSurvey(Machine machine, String author, String role, Scope scope, Grade judgedAs, Submission submission) {
+        return openSurvey(machine, By.of(clock.instant(), clock.getZone(), author), role, scope, judgedAs, submission);
     }
 
     /** At a time of its own. */
-    public long openSurvey(Machine machine, By by, String role, Scope scope, Submission submission) {
+    public long openSurvey(Machine machine, By by, String role, Scope scope, Grade judgedAs, Submission submission) {
         return books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(),
-                SurveyEntries.opened(by, machine.version(), machine.hash(), houses.issued(), role, scope), submission);
+                SurveyEntries.opened(by, machine.version(), machine.hash(), houses.issued(), role, scope, judgedAs), submission);
     }
 
     private Draft described(MachineDescription description, String author) {

@@ -19,6 +19,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.reason.Reason;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.RunGate;
+import tallledger.core.gauge.Grade;
 import tallledger.core.survey.Scope;
 import tallledger.core.family.Step;
 import tallledger.core.survey.SurveyEntries;
@@ -56,7 +57,8 @@ class RunSheetController {
         Typed typed = Typed.of(fields);
         Submission submission = new Submission(typed.get("submission"), 0);
         Optional<Long> survey = typed.attempt("author", () -> shelves.openSurvey(machine, typed.get("author"),
-                typed.get("role"), typed.get("scope").equals(Scope.SPINDLE_DRIVE.name()) ? Scope.SPINDLE_DRIVE : Scope.WHOLE, submission));
+                typed.get("role"), typed.get("scope").equals(Scope.SPINDLE_DRIVE.name()) ? Scope.SPINDLE_DRIVE : Scope.WHOLE,
+                typed.has("judgedAs") ? typed.choice("judgedAs", Grade.class).orElse(Grade.WORKABLE) : Grade.WORKABLE, submission));
         if (survey.isEmpty()) {
             return "redirect:/machines/" + id + "?unnamed#open-survey";
         }

@@ -1,5 +1,8 @@
 package tallledger.web.verdict;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.Map;
@@ -9,13 +12,22 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.gauge.Grade;
 import tallledger.core.survey.Photo;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.SurveyWriter;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
 import tallledger.web.record.AsItStands;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
@@ -29,8 +41,14 @@ class VerdictController {
     private final Shelves shelves;
     private final PdfReport pdf;
     private final Attachments attachments;
+    private final SurveyWriter entries;
+    private final Writer writer;
+    private final Clock clock;
 
-    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, Words words) {
+    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, SurveyWriter entries, Writer writer, Clock clock, Words words) {
+        this.entries = entries;
+        this.writer = writer;
+        this.clock = clock;
         this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words));
         this.attachments = attachments;
         this.shelves = shelves;
@@ -38,8 +56,27 @@ class VerdictController {
     }
 
     @GetMapping("/surveys/{id}/verdict")
-    String verdict(@PathVariable long id, Model model) {
-        model.addAllAttributes(view(shelves.survey(id)));
+    String verdict(@PathVariable long id, Model model, HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    /** From here on the machine is judged as of another grade; everything measured is judged by it. */
+    @PostMapping("/surveys/{id}/verdict")
+    String judgeAs(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class).map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
+                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
+    }
+
+    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+        model.addAllAttributes(view(survey));
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        model.addAttribute("grades", Grade.values());
         return "verdict/verdict";
     }
 

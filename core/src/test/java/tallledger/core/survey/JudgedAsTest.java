@@ -1,0 +1,60 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Values;
+import tallledger.core.family.Family;
+import tallledger.core.family.StepId;
+import tallledger.core.gauge.Grade;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.verdict.Finding;
+
+/** As which grade a machine is judged decides what is a finding, whoever surveys it. */
+class JudgedAsTest {
+
+    private static final MachineDescription MACHINE = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
+
+    /** Backlash: rebuilt 0.05, sound 0.15, workable 0.40 mm; read with the house's indicator. */
+    @ParameterizedTest(name = "{0} judged as {1}")
+    @CsvSource({"0.020, REBUILT, PROVEN, REBUILT", "0.100, REBUILT, FAILED, SOUND", "0.100, SOUND, PROVEN, SOUND", "0.100, WORKABLE, PROVEN, SOUND", "0.300, SOUND, FAILED, WORKABLE",
+        "0.300, REBUILT, FAILED, WORKABLE", "0.300, WORKABLE, PROVEN, WORKABLE", "0.500, WORKABLE, FAILED, ''", "0.050, REBUILT, UNDECIDED, SOUND", "0.150, SOUND, UNDECIDED, WORKABLE"})
+    void theGradeWantedDecides(String value, Grade wanted, Outcome outcome, String reached) {
+        var judged = new Recordings.Measure(Rule.BACKLASH, Rule.INDICATOR, true).weigh(new Values(java.util.Map.of("value", value), LengthUnit.MM), Rules.shipped().judgedAs(wanted));
+        assertThat(judged.outcome()).isEqualTo(outcome);
+        assertThat(judged.grade().map(Grade::name).orElse("")).isEqualTo(reached);
+    }
+
+    @Test
+    void anEntryChangesItForAllThatWasMeasuredAndStrikingItChangesItBack() {
+        SurveyBook book = new SurveyBook(MACHINE, Scope.WHOLE, 30);
+        book.step("backlash.table", false, "minus", "0.10 0.10 0.10", "middle", "0.10 0.10 0.10", "plus", "0.10 0.10 0.10");
+        Survey workable = Survey.fold(MACHINE, House.shipped(List.of()), book.entries());
+        assertThat(outcome(workable)).isEqualTo(Outcome.PROVEN);
+        assertThat(Finding.of(workable)).isEmpty();
+        Entry said = book.write(SurveyEntries.judgedAs(By.of(book.entries().get(0).at(), "Q. Tester"), Grade.REBUILT));
+        Survey rebuilt = workable.grown(book.entries());
+        assertThat(outcome(rebuilt)).isEqualTo(Outcome.FAILED);
+        assertThat(Finding.of(rebuilt)).hasSize(1);
+        assertThat(rebuilt.steps().latest().get(StepId.read("backlash.table")).otherwiseThen()).as("it was judged otherwise then").isPresent();
+        assertThat(rebuilt.strays()).isEmpty();
+        book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
+        assertThat(outcome(rebuilt.grown(book.entries()))).isEqualTo(Outcome.PROVEN);
+    }
+
+    private static Outcome outcome(Survey survey) {
+        return survey.steps().latest().get(StepId.read("backlash.table")).outcome();
+    }
+}
