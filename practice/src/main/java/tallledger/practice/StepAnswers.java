@@ -104,7 +104,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> travel(MotionRecordings.Travel travel) {
-        return Map.of("value", travel.claimed().map(c -> c.add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150)).stripTrailingZeros().toPlainString() + " mm");
+        return Map.of("value", travel.claimed().map(c -> c.mm().add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150)).stripTrailingZeros().toPlainString() + " mm");
     }
 
     @Override

@@ -30,6 +30,8 @@ import tallledger.core.evidence.Recording.Field;
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
 
+    private static final BigDecimal HALF_OF_TEN = BigDecimal.valueOf(5);
+
     private MotionRecordings() {
     }
 
@@ -113,9 +115,9 @@ public final class MotionRecordings {
     /**
      * Travel end to end.
      *
-     * @param claimed mm; empty where nobody says
+     * @param claimed as typed: its last digit leaves half of it open, so 30 in is claimed from 29.5 in; empty where nobody says
      */
-    public record Travel(Optional<BigDecimal> claimed) implements Recording<TypedLength> {
+    public record Travel(Optional<TypedLength> claimed) implements Recording<TypedLength> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.travel(this);
@@ -139,7 +141,7 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(TypedLength length, Rules rules) {
             Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
-            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c, "mm"))
+            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(c.step().movePointLeft(1).multiply(HALF_OF_TEN)), "mm"))
                     .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
         }
     }

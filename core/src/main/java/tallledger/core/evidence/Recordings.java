@@ -12,7 +12,6 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Uncertainty;
-import tallledger.core.gauge.Verdict;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Quantity;
@@ -351,8 +350,13 @@ public final class Recordings {
         return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty());
     }
 
-    /** At least this much, with what the reading leaves open. */
-    static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal least, String unit) {
+    /**
+     * At least this much, with what the reading leaves open.
+     *
+     * @param claimed as it is said
+     * @param least   what that leaves open below
+     */
+    static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal claimed, BigDecimal least, String unit) {
         Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
         Judgement judgement = Judgement.of(value, uncertainty, limit);
         EvidenceReason code = switch (judgement.verdict()) {
@@ -361,6 +365,6 @@ public final class Recordings {
             case TOO_CLOSE_TO_CALL -> EvidenceReason.TRAVEL_CLOSE;
         };
         StepJudgement judged = StepJudgement.of(judgement);
-        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(least, unit))), Optional.empty());
+        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(claimed, unit))), Optional.empty());
     }
 }

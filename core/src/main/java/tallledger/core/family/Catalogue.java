@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
 import tallledger.core.cycle.CycleScript;
@@ -31,6 +33,8 @@ public final class Catalogue {
 
     /** Code of the steps of a feed plate. */
     public static final String FEED_PLATE = "feed-plate";
+    /** Code of the steps that count what is claimed. */
+    public static final String CLAIMED_COUNT = "claimed-count";
     /** Code of a person's own cycle. */
     public static final String OWN_CYCLE = "own-cycle";
     private static final String CYCLE = "cycle";
@@ -39,7 +43,17 @@ public final class Catalogue {
     }
 
     public static List<Step> of(Described machine, Rules rules) {
-        return machine.family().traits().lines().stream().flatMap(line -> line.on(machine, rules).stream()).toList();
+        List<Step> steps = new ArrayList<>(machine.family().traits().lines().stream().flatMap(line -> line.on(machine, rules).stream()).toList());
+        int kit = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.KIT) <= 0).count();
+        steps.addAll(kit, machine.counted().stream().map(c -> counted(c, rules)).toList());
+        return List.copyOf(steps);
+    }
+
+    /** Something is there so many times, somebody says. */
+    private static Step counted(Described.Counted claimed, Rules rules) {
+        return new Step(StepId.of(CLAIMED_COUNT, claimed.what().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-")), List.of(claimed.what(), String.valueOf(claimed.count())),
+                Phase.KIT, new Recordings.Count(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(), Part.System.of("kit"), Optional.empty(),
+                false, Set.of());
     }
 
     /**

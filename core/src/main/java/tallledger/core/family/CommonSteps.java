@@ -180,7 +180,8 @@ final class CommonSteps {
     }
 
     private static Recording<?> travel(Template.Subject s) {
-        return new MotionRecordings.Travel(promised(s, s.moves().travel()));
+        String typed = s.moves().travel();
+        return new MotionRecordings.Travel(typed.isBlank() ? Optional.empty() : Optional.of(TypedLength.parse(typed, s.machine().unit())));
     }
 
     private static Optional<BigDecimal> promised(Template.Subject s, String typed) {

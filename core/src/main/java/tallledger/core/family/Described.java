@@ -1,5 +1,6 @@
 package tallledger.core.family;
 
+import java.util.List;
 import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.motion.FeedPlate;
@@ -19,6 +20,19 @@ public interface Described {
     Optional<FeedPlate> feeds();
 
     FitOut fitOut();
+
+    /**
+     * Things whose number somebody claims: each is counted.
+     *
+     * @param what  as they are called
+     * @param count how many there should be
+     */
+    record Counted(String what, int count) {
+    }
+
+    default List<Counted> counted() {
+        return List.of();
+    }
 
     default boolean reverses() {
         return train().directionStage().isPresent();

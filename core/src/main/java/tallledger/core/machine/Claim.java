@@ -5,12 +5,17 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.family.StepId;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Mass;
+import tallledger.core.reading.Power;
+import tallledger.core.reading.Series;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
+import tallledger.core.supply.Voltage;
 
 /**
  * Something said of the machine, by whom, in their own words. Two sources that disagree are two claims.
@@ -20,16 +25,19 @@ import tallledger.core.reason.Refused;
  * @param source    who says so
  * @param wording   their exact words, may be empty
  * @param axis      the axis it is about, where a person chose one; empty otherwise
+ * @param testedBy  the step that tests it, where a person tied one; empty otherwise
  */
-public record Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis) {
+public record Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis, Optional<StepId> testedBy) {
 
     public static final int LONGEST_WORDING = 400;
 
     /** What a claim can be about, and how its value is read. */
     public enum Attribute {
-        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT),
-        SWING(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH),
-        MOTOR_POWER(Form.TEXT), WEIGHT(Form.TEXT), CONDITION(Form.TEXT), OTHER(Form.TEXT);
+        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT), FEED_COUNT(Form.COUNT), THREAD_COUNT(Form.COUNT),
+        SWING(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH), UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
+        THROAT(Form.LENGTH), BORE(Form.LENGTH), CHUCK_SIZE(Form.LENGTH), REST_SIZE(Form.LENGTH), TAPER(Form.TEXT),
+        MOTOR_POWER(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT), REBUILT_BY(Form.TEXT), FROM_STORAGE(Form.TEXT),
+        NEARLY_ALL_RUN(Form.TEXT), NO_BACKLASH(Form.TEXT), COLLETS(Form.SERIES), KIT_COUNT(Form.SERIES), CONDITION(Form.TEXT), OTHER(Form.TEXT);
 
         private final Form form;
 
@@ -43,14 +51,19 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     }
 
     /** How a claimed value is read. */
-    public enum Form { COUNT, SPEED, LENGTH, TEXT }
+    public enum Form { COUNT, SERIES, SPEED, LENGTH, POWER, MASS, VOLTAGE, HOURS, TEXT }
 
     /** Who says so. */
-    public enum Source { PLATE, ADVERTISEMENT, SELLER, MANUAL, TEST_CHART }
+    public enum Source { PLATE, ADVERTISEMENT, SELLER, FORMER_OPERATOR, MANUAL, TEST_CHART }
 
     /** About no axis. */
     public Claim(Attribute attribute, String value, Source source, String wording) {
         this(attribute, value, source, wording, Optional.empty());
+    }
+
+    /** Tied to no step. */
+    public Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis) {
+        this(attribute, value, source, wording, axis, Optional.empty());
     }
 
     public Claim {
@@ -74,11 +87,29 @@ public record Claim(Attribute attribute, String value, Source source, String wor
                     throw Refused.because(MachineReason.CLAIM_COUNT, value);
                 }
             }
-            case SPEED -> TypedNumber.parsePositive(value);
+            case SERIES -> Series.parse(value);
+            case SPEED, HOURS -> TypedNumber.parsePositive(value.replaceAll("(?i)\\s*(rpm|hours?|h)$", ""));
             case LENGTH -> TypedLength.parse(value, unit);
+            case POWER -> Power.parse(value);
+            case MASS -> Mass.parse(value);
+            case VOLTAGE -> Voltage.parse(value);
             case TEXT -> { }
         }
         return new Claim(attribute, value.strip(), source, wording.strip(), axis);
+    }
+
+    /** The same, tested by a step. */
+    public Claim testedBy(Optional<StepId> step) {
+        return new Claim(attribute, value, source, wording, axis, step);
+    }
+
+    /** How many it claims; empty where it is no count. */
+    public Optional<Integer> count() {
+        return switch (attribute.form()) {
+            case COUNT -> Optional.of(TypedNumber.parsePositive(value).value().intValue());
+            case SERIES -> Optional.of(Series.parse(value).count());
+            default -> Optional.empty();
+        };
     }
 
     /** A claimed length in mm, to a tenth, to stand beside what was typed; empty for anything that is no length. */
@@ -88,11 +119,12 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     }
 
     Map<String, Object> toPayload() {
-        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis.map(AxisId::written).orElse(""));
+        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis.map(AxisId::written).orElse(""),
+                "testedBy", testedBy.map(StepId::written).orElse(""));
     }
 
     static Claim from(Payload p) {
         return new Claim(Attribute.valueOf(p.text("attribute")), p.text("value"), Source.valueOf(p.text("source")),
-                p.text("wording"), p.optionalText("axis").flatMap(AxisId::read));
+                p.text("wording"), p.optionalText("axis").flatMap(AxisId::read), p.optionalText("testedBy").filter(t -> !t.isEmpty()).map(StepId::read));
     }
 }

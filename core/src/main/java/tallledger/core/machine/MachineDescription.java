@@ -5,7 +5,9 @@ import tallledger.core.family.FitOut;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
@@ -71,6 +73,19 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     @Override
     public Family family() {
         return identity.family();
+    }
+
+    /** Collets, and whatever else is claimed by number, once each: where two claim it, by the first. */
+    @Override
+    public List<Counted> counted() {
+        Map<String, Counted> counted = new LinkedHashMap<>();
+        for (Claim claim : claims) {
+            if (claim.attribute().form() == Claim.Form.SERIES) {
+                String what = claim.attribute() == Claim.Attribute.COLLETS ? "collets" : claim.wording().isBlank() ? "kit" : claim.wording();
+                counted.putIfAbsent(what.toLowerCase(Locale.ROOT), new Counted(what, claim.count().orElseThrow()));
+            }
+        }
+        return List.copyOf(counted.values());
     }
 
     @Override

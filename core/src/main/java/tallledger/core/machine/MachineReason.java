@@ -7,6 +7,7 @@ import tallledger.core.reason.Sentence;
 enum MachineReason implements ReasonCode {
     CLAIM_COUNT("claim.count", "value"),
     CLAIM_EMPTY("claim.empty"),
+    CLAIM_TEXT_LONG("claim.text-long", "length", "most"),
     CLAIMS_MANY("claims.many", "count", "mostClaims"),
     MACHINE_NAME_MISSING("machine.name-missing"),
     PLATE_OTHER_LEVERS("plate.other-levers");

@@ -16,6 +16,8 @@ enum ReadingReason implements ReasonCode {
     NUMBER_TOO_LONG("number.too-long", "length"),
     NUMBER_TWO("number.two", "typed", "group"),
     OPTICAL_MARKS("optical.marks", "marksText", "mostMarks"),
+    SERIES_COUNT("series.count", "typed", "most"),
+    SERIES_UNEVEN("series.uneven", "typed"),
     SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
     TAPS_PART_TURN("taps.part-turn", "turnsText"),
     TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),

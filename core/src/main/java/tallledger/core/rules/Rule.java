@@ -107,6 +107,7 @@ public enum Rule {
     /** After this long without an entry nothing that was confirmed stands any more. */
     CONFIRMED_FOR(Group.TIMES, Shape.ONE, Unit.MINUTES, "30"),
     /** What one feed of a plate, or a cycle besides the list, takes. */
+    ONE_COUNT(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
     ONE_FEED(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
 
     /** p_e, that an element is faulty before anything is run. */

@@ -4,14 +4,21 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Step;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.machine.Claim;
+import tallledger.core.motion.ChangeWheels;
+import tallledger.core.motion.GearChart;
+import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
@@ -50,7 +57,67 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
 
     /** The same with the steps as evidence too: a claimed travel is held against the axis it is tied to. */
     public static List<ClaimVerdict> of(Survey survey) {
-        return ofDrive(survey.drive()).stream().map(v -> v.claim().attribute() == Claim.Attribute.TRAVEL ? travel(v.claim(), survey) : v).toList();
+        return ofDrive(survey.drive()).stream().map(v -> v.claim().testedBy().isPresent() ? tied(v.claim(), survey) : switch (v.claim().attribute()) {
+            case TRAVEL -> travel(v.claim(), survey);
+            case FEED_COUNT -> feeds(v.claim(), survey);
+            case THREAD_COUNT -> threads(v.claim(), survey);
+            case COLLETS, KIT_COUNT -> survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.CLAIMED_COUNT) && isAbout(s, v.claim())).findFirst()
+                    .map(step -> by(v.claim(), step, survey)).orElse(v);
+            default -> v;
+        }).toList();
+    }
+
+    private static boolean isAbout(Step step, Claim claim) {
+        String what = claim.attribute() == Claim.Attribute.COLLETS ? "collets" : claim.wording();
+        return step.about().get(0).equalsIgnoreCase(what.isBlank() ? "kit" : what);
+    }
+
+    private static ClaimVerdict tied(Claim claim, Survey survey) {
+        return survey.steps().step(claim.testedBy().orElseThrow().written()).map(step -> by(claim, step, survey)).orElseGet(() -> untested(claim, VerdictReason.CLAIM_TIED_GONE));
+    }
+
+    /** As the step comes out that tests it. */
+    private static ClaimVerdict by(Claim claim, Step step, Survey survey) {
+        StepResult result = survey.steps().latest().get(step.id());
+        if (result == null) {
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_STEP_NOT_DONE, step.name()), List.of());
+        }
+        Standing standing = switch (result.outcome()) {
+            case PROVEN -> Standing.UPHELD;
+            case FAILED -> Standing.CONTRADICTED;
+            case UNDECIDED -> Standing.UNTESTED;
+        };
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_STEP, step.name(), result.because()), List.of(result.entry()));
+    }
+
+    /** Upheld only if that many feeds stand on its plate and every one ran right, or is spared by those that did. */
+    private static ClaimVerdict feeds(Claim claim, Survey survey) {
+        List<Step> feeds = survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.FEED_PLATE)).toList();
+        if (feeds.isEmpty()) {
+            return untested(claim, VerdictReason.CLAIM_FEEDS_NONE);
+        }
+        List<StepResult> done = feeds.stream().map(s -> survey.steps().latest().get(s.id())).filter(Objects::nonNull).toList();
+        int proven = (int) done.stream().filter(r -> r.outcome() == Outcome.PROVEN).count();
+        int spared = (int) feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && survey.steps().isSpared(s)).count();
+        int open = feeds.size() - proven - spared;
+        int claimed = claim.count().orElseThrow();
+        Standing standing = feeds.size() < claimed || done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0 ? Standing.UNTESTED
+                : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_FEEDS, feeds.size(), proven, spared, open), done.stream().map(StepResult::entry).sorted().toList());
+    }
+
+    /** Against what the chart promises and the wheels counted can cut. */
+    private static ClaimVerdict threads(Claim claim, Survey survey) {
+        Optional<GearChart> chart = survey.machine().fitOut().chart().map(c -> c.parse(survey.machine().unit()));
+        Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.as(WheelSet.class).isPresent()).findFirst();
+        if (chart.isEmpty() || counted.isEmpty()) {
+            return untested(claim, VerdictReason.CLAIM_THREADS_NONE);
+        }
+        ChangeWheels cut = ChangeWheels.of(chart.get(), counted.get().as(WheelSet.class).orElseThrow());
+        int exact = (int) cut.threads().stream().filter(t -> t.exact().isPresent()).count();
+        int claimed = claim.count().orElseThrow();
+        Standing standing = exact < claimed ? Standing.SHORT : exact > claimed ? Standing.BETTER : Standing.UPHELD;
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_THREADS, chart.get().promised().size(), exact), List.of(counted.get().entry()));
     }
 
     /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
@@ -63,9 +130,10 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         if (measured.isEmpty()) {
             return untested(claim, VerdictReason.CLAIM_TRAVEL_NOT_MEASURED);
         }
-        BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().identity().unit()).mm();
+        TypedLength said = TypedLength.parse(claim.value(), survey.machine().identity().unit());
+        BigDecimal claimed = said.mm();
         TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
-        StepJudgement judged = new MotionRecordings.Travel(Optional.of(claimed)).judge(travelled, survey.rules()).in(survey.machine().identity().unit());
+        StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules()).in(survey.machine().identity().unit());
         BigDecimal over = travelled.mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
             case FAILED -> Standing.SHORT;

@@ -10,6 +10,13 @@ import tallledger.core.reason.Sentence;
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum VerdictReason implements ReasonCode {
     CLAIM_COUNT_EVIDENCE("claim.count-evidence", "all", "run", "proven", "inferred", "open"),
+    CLAIM_FEEDS("claim.feeds", "plate", "proven", "spared", "open"),
+    CLAIM_FEEDS_NONE("claim.feeds-none"),
+    CLAIM_STEP("claim.step", "step", "because"),
+    CLAIM_STEP_NOT_DONE("claim.step-not-done", "step"),
+    CLAIM_THREADS("claim.threads", "chart", "exact"),
+    CLAIM_THREADS_NONE("claim.threads-none"),
+    CLAIM_TIED_GONE("claim.tied-gone"),
     CLAIM_NOT_COVERED("claim.not-covered"),
     CLAIM_NOT_RUN("claim.not-run"),
     CLAIM_REVERSE_FAILED("claim.reverse-failed"),

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -148,7 +149,7 @@ class RecordingsTest {
     @ParameterizedTest
     @CsvSource({"763, PROVEN, travel.enough", "760, UNDECIDED, travel.close", "757, FAILED, travel.short"})
     void aTravelIsHeldAgainstItsClaim(String measured, Outcome outcome, String code) {
-        StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(new BigDecimal("760"))), "value=" + measured + " mm");
+        StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(TypedLength.parse("760", LengthUnit.MM))), "value=" + measured + " mm");
         assertThat(judged.outcome()).isEqualTo(outcome);
         assertThat(judged.because().get(0).code()).isEqualTo(code);
     }

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.reading.TypedLength;
 import tallledger.core.family.Part;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Rule;
@@ -78,7 +79,7 @@ class RecordsByHandTest {
         record("feed by the minute", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("100")), MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6", "distance=100|seconds=50", "distance=5|seconds=0.6");
         record("rapid", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), MotionRecordings.Feed.Rate.RAPID), "distance=400|seconds=8.0", "distance=400|seconds=9", "distance=400|seconds=12", "distance=400|seconds=6");
         record("feed unpromised", new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST), "distance=100|seconds=60");
-        record("travel", new MotionRecordings.Travel(Optional.of(new BigDecimal("400"))), "value=402", "value=400", "value=399.5", "value=398", "value=400.5", "value=400.50", "in:value=16");
+        record("travel", new MotionRecordings.Travel(Optional.of(TypedLength.parse("400", LengthUnit.MM))), "value=402", "value=400", "value=399.5", "value=398", "value=400.5", "value=400.50", "in:value=16");
         record("travel unclaimed", new MotionRecordings.Travel(Optional.empty()), "value=402", "value=0", "value=-3");
         record("five trips", new MotionRecordings.FiveTrips(), "stops=0.00 0.02 0.01 0.01 0.02", "stops=0.00 0.02 0.09 0.01 0.02", "stops=0.00 0.05 0.00 0.05 0.02", "stops=0 0.1 0 0", "stops=0.000 0.020 0.010 0.010 0.020");
         record("backlash", new MotionRecordings.BacklashAlong("left", "right", false), "minus=0.10 0.12 0.14|middle=0.10 0.12 0.14|plus=0.10 0.12 0.14", "minus=0.10 0.10 0.10|middle=0.24 0.26 0.25|plus=0.12 0.11 0.13",

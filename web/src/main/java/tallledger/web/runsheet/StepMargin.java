@@ -145,7 +145,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside travel(MotionRecordings.Travel travel) {
-        return promises(travel.claimed().map(c -> words.say("promised.travel", InUnit.length(c, unit))).orElse(words.say("promised.nothing")));
+        return promises(travel.claimed().map(c -> words.say("promised.travel", InUnit.length(c.mm(), unit))).orElse(words.say("promised.nothing")));
     }
 
     @Override
