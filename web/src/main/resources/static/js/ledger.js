@@ -142,7 +142,7 @@ document.addEventListener("alpine:init", () => {
   Alpine.data("drive", () => ({
     asked: 0,
     look(event) {
-      if (!/^(stage|cell|feed|reverses|interlocks|kilowatts|law|efficiency)/.test(event.target.name || "")) { return; }
+      if (!/^(stage|cell|feed|reverses|interlocks|kilowatts|law|efficiency|family|unit|axis|phases)/.test(event.target.name || "")) { return; }
       const ticket = ++this.asked;
       const body = new URLSearchParams(new FormData(this.$root));
       fetch("/machines/preview", { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
@@ -180,6 +180,13 @@ document.addEventListener("alpine:init", () => {
       }));
     },
   }));
+});
+
+/* A link to a folded part unfolds it. */
+document.addEventListener("click", (event) => {
+  const link = event.target.closest ? event.target.closest(".parts a") : null;
+  const part = link && document.querySelector(link.getAttribute("href"));
+  if (part) { part.open = true; }
 });
 
 /* What is typed so far would come to: asked of the server as it is typed, shown before it is recorded. The newest answer wins. */

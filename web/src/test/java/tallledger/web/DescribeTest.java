@@ -109,6 +109,57 @@ class DescribeTest {
         page.context().close();
     }
 
+    /** One form from what it is to what else it has; what people say is split for checking, tied to a step, and its sister begins as it is. */
+    @Test
+    void toldAsAConversation() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(APP.url("/machines/new?start=universal-mill"));
+        assertThat(page.locator(".so-far").innerText()).matches("So far its survey would hold 18 speeds and \\d+ other steps: about \\d+ minutes.*");
+        page.fill("#name", "Told");
+        page.fill("#said", "18 speeds; travels 36 x 10 x 16 in\ncollets 1 to 16 by 0.5\nnext to no backlash\nalles läuft");
+        page.selectOption("#saidBy", "FORMER_OPERATOR");
+        page.click("button[value=split]");
+        Browser.settle(page);
+        List<String> values = IntStream.range(0, 7).mapToObj(i -> page.inputValue("[name='claim" + i + ".value']")).toList();
+        assertThat(values).containsExactly("18", "36 in", "10 in", "16 in", "1 to 16 by 0.5", "next to no backlash", "alles läuft");
+        assertThat(page.inputValue("[name='claim2.axis']")).isEqualTo("saddle");
+        assertThat(page.inputValue("[name='claim6.attribute']")).isEqualTo("OTHER");
+        page.fill("[name='claim5.testedBy']", "No such step");
+        page.fill("#author", "Q");
+        page.click("#moves summary");
+        page.locator("label:has([name='axis0.abilities'][value='RAPID'])").click();
+        page.click("button[value=save]");
+        Browser.settle(page);
+        assertThat(page.locator("[id='wrong-claim5.testedBy']").innerText()).contains("No step of this machine is called “No such step”");
+        page.fill("[name='claim5.testedBy']", "Table: backlash along the screw");
+        page.click("button[value=save]");
+        page.waitForSelector("#open-survey");
+        assertThat(browser.text()).contains("former operator");
+        page.click("#open-survey button");
+        page.waitForURL("**/run");
+        String survey = page.url().replaceFirst(".*/surveys/(\\d+)/.*", "$1");
+        String verdict = new Http(APP).get("/surveys/" + survey + "/verdict").body();
+        assertThat(verdict).contains("Table: backlash along the screw is not done yet.", "Collets: counted is not done yet.");
+        assertThat(new Http(APP).get("/surveys/" + survey + "/run?step=claimed-count.collets").body()).contains("Count the collets: 31 are promised.");
+        assertThat(new Http(APP).get("/surveys/" + survey + "/run").body()).doesNotContain("step=rapid.table");
+        page.goBack();
+        Browser.settle(page);
+        page.click("text=Describe its sister");
+        page.waitForURL("**/sister");
+        assertThat(page.inputValue("#name")).isEqualTo("Told (2)");
+        assertThat(page.inputValue("[name='claim0.value']")).as("what is said of one is not said of the other").isEmpty();
+        assertThat(page.locator("[name='axis0.abilities'][value='RAPID']").isChecked()).isFalse();
+        page.selectOption("#family", "LATHE");
+        page.waitForSelector(".live .note:has-text('another family')");
+        page.click("#moves summary");
+        page.click("button[value=usual]");
+        Browser.settle(page);
+        assertThat(page.inputValue("[name='axis0.name']")).isEqualTo("carriage");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
     @Test
     void theRestAreUnreadIsOneKeyAndCostsOneLine() {
         Http http = new Http(APP);

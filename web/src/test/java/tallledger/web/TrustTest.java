@@ -241,6 +241,7 @@ class TrustTest {
         long survey = whole(KestrelVale.dunmarshR50().description());
         long machine = survey(survey).machine().id();
         page.navigate(app.url("/machines/" + machine + "/edit"));
+        page.click("#moves summary");
         page.selectOption("#feedUnit", "INCH");
         page.selectOption("#feedPer", "MIN");
         page.fill("#author", "Q");

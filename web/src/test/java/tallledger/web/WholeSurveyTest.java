@@ -54,6 +54,7 @@ class WholeSurveyTest {
     private static void describe(Browser browser) {
         Page page = browser.page();
         browser.type("#name", "Keyboard lathe");
+        browser.type("[name='claim0.value']", "12");
         browser.type("[name='stage1.name']", "range");
         browser.type("[name='stage1.positions']", "A B C");
         browser.type("[name='stage2.name']", "gear");
@@ -67,7 +68,6 @@ class WholeSurveyTest {
             page.keyboard().press("Enter");
         }
         assertThat(page.inputValue("#cell11")).isEqualTo("1400");
-        browser.type("[name='claim0.value']", "12");
         browser.type("#author", "Q. Tester");
         browser.tabTo("button[value=save]");
         page.keyboard().press("Enter");

@@ -46,7 +46,8 @@ class FitOutController {
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
         Machine machine = shelves.machine(id);
-        Typed typed = FitOutForm.write(machine.description().fitOut());
+        Typed typed = Typed.blank();
+        FitOutForm.write(machine.description().fitOut(), typed);
         typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
         return page(machine, typed, Submission.fresh(machine.head()), model);
     }
@@ -57,13 +58,13 @@ class FitOutController {
         Typed typed = Typed.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.get("do").equals("save")) {
-            typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + (typed.get("do").equals("more") ? 2 : 0)));
+            typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + (typed.get("do").equals("moreAxes") ? 2 : 0)));
             return page(machine, typed, submission, model);
         }
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
-        Optional<FitOut> fitOut = FitOutForm.read(typed, machine.description());
+        Optional<FitOut> fitOut = FitOutForm.read(typed, machine.description().family(), machine.description().unit());
         if (fitOut.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
             return page(machine, typed, submission, model);

@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
-import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
@@ -19,14 +19,13 @@ import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.web.forms.Typed;
 
-/** The fit-out form, read into a {@link FitOut} and written from one. Everything wrong is collected at its field. */
-final class FitOutForm {
+/** Axes, features, supply and chart as typed, read into a {@link FitOut} and written from one. Everything wrong is collected at its field. */
+public final class FitOutForm {
 
     private FitOutForm() {
     }
 
-    static Optional<FitOut> read(Typed typed, MachineDescription machine) {
-        LengthUnit unit = machine.identity().unit();
+    public static Optional<FitOut> read(Typed typed, Family family, LengthUnit unit) {
         List<Axis> axes = new ArrayList<>();
         Set<AxisId> taken = new HashSet<>();
         for (int i = 0; i < rows(typed); i++) {
@@ -48,7 +47,7 @@ final class FitOutForm {
         if (!typed.isClean() || supply.isEmpty()) {
             return Optional.empty();
         }
-        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart).checkedFor(machine.identity().family(), unit));
+        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart).checkedFor(family, unit));
     }
 
     /** The identity a row came with; a new row has none. */
@@ -56,7 +55,7 @@ final class FitOutForm {
         return () -> AxisId.read(typed.get(row + ".id"));
     }
 
-    static int rows(Typed typed) {
+    public static int rows(Typed typed) {
         return Math.min(Math.max(typed.wholeOr("axisRows", 3), 1), 60);
     }
 
@@ -88,8 +87,10 @@ final class FitOutForm {
         return typed.attempt("leadScrew", () -> chart.parse(unit)).map(parsed -> chart);
     }
 
-    static Typed write(FitOut fitOut) {
-        Typed typed = Typed.blank();
+    /** Writes it as a person would have typed it, over what stood there. */
+    public static void write(FitOut fitOut, Typed typed) {
+        typed.names().stream().filter(name -> name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable"))
+                .forEach(typed::remove);
         typed.set("axisRows", String.valueOf(fitOut.axes().size() + 1));
         for (int i = 0; i < fitOut.axes().size(); i++) {
             write(fitOut.axes().get(i), typed, "axis" + i);
@@ -109,7 +110,6 @@ final class FitOutForm {
             typed.set("reach", c.reach());
             typed.set("buyable", c.buyable());
         });
-        return typed;
     }
 
     private static void write(Axis axis, Typed typed, String row) {

@@ -4,10 +4,14 @@ import tallledger.web.words.WebReason;
 import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -30,6 +34,7 @@ import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.family.StartingDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
@@ -37,6 +42,7 @@ import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;
+import tallledger.web.fitout.FitOutForm;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.LastAsked;
@@ -46,6 +52,7 @@ import tallledger.web.record.MovedOn;
 import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
+import tallledger.web.words.Words;
 
 /** The Machine screen: what it is, what is said of it, its drive and plate. */
 @Controller
@@ -58,6 +65,7 @@ class MachineController {
     private final Shelves shelves;
     private final Houses houses;
     private final Writer writer;
+    private final Words words;
     private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
     private final LastAsked<SpeedPlate, PlateCheck> feedChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofFeeds);
@@ -66,7 +74,8 @@ class MachineController {
     private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed, DriveView.Units units) {
     }
 
-    MachineController(Shelves shelves, Houses houses, Writer writer) {
+    MachineController(Shelves shelves, Houses houses, Writer writer, Words words) {
+        this.words = words;
         this.shelves = shelves;
         this.houses = houses;
         this.writer = writer;
@@ -106,6 +115,7 @@ class MachineController {
         model.addAttribute("typed", typed);
         model.addAttribute("drive", drive(typed));
         model.addAttribute("feedCheck", feedCheck(typed));
+        model.addAttribute("soFar", soFar(typed, Optional.empty()).map(s -> s.says(houses.newest().rules())).orElse(null));
         return "machine/preview :: panel";
     }
 
@@ -114,6 +124,18 @@ class MachineController {
         Typed own = typed.withoutErrors();
         List<Lever> levers = MachineForm.feedLevers(own);
         return levers.isEmpty() ? null : feedChecks.of(MachineForm.plateSoFar(own, levers, PlateGrid.FEED));
+    }
+
+    /** The machine as far as it is typed; empty while family, drive or axes make no sense. */
+    private static Optional<SoFar> soFar(Typed typed, Optional<MachineDescription> before) {
+        Typed own = typed.withoutErrors();
+        LengthUnit unit = own.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
+        Optional<Family> family = own.choice("family", Family.class);
+        List<Lever> feedLevers = MachineForm.feedLevers(own);
+        Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty()
+                : Optional.of(new FeedPlate(MachineForm.plateSoFar(own, feedLevers, PlateGrid.FEED), unit, Axis.Per.REV));
+        return family.flatMap(f -> MachineForm.train(own).flatMap(train -> MachineForm.fitOut(own, f, unit, before)
+                .map(fit -> new SoFar(f, unit, train, MachineForm.plateSoFar(own, MachineDescription.leversOf(train), PlateGrid.SPEED), feeds, fit))));
     }
 
     private DriveView drive(Typed typed) {
@@ -146,6 +168,18 @@ class MachineController {
                 machine.description().plate().levers());
     }
 
+    /** A sister machine: all of this one's but its serial number, its plate to be read again. */
+    @GetMapping("/{id}/sister")
+    String sister(@PathVariable long id, Model model, HttpServletRequest request) {
+        Machine machine = shelves.machine(id);
+        Typed typed = MachineForm.write(machine.description());
+        List.of("serial", "year", "seenAt", "offeredBy").forEach(field -> typed.set(field, ""));
+        typed.set("name", machine.name() + " (2)");
+        IntStream.range(0, MachineForm.claimRows(typed)).forEach(i -> MachineForm.clearClaim(typed, i));
+        typed.set("author", writer.known(request).orElse(""));
+        return form(model, Optional.empty(), typed, Submission.fresh(0), machine.description().plate().levers());
+    }
+
     /** The Drive screen: the same form with identity and claims folded away. */
     @GetMapping("/{id}/drive")
     String drive(@PathVariable long id, Model model, HttpServletRequest request) {
@@ -164,6 +198,24 @@ class MachineController {
         return save(Optional.of(shelves.machine(id)), Typed.of(fields), model, response);
     }
 
+    /** What the machine's steps are called, by their ids. */
+    private Map<String, String> stepNames(Optional<SoFar> soFar) {
+        Map<String, String> names = new LinkedHashMap<>();
+        soFar.map(s -> s.steps(houses.newest().rules())).orElse(List.of()).forEach(step -> names.put(step.id().written(), words.say(step.name())));
+        return names;
+    }
+
+    /** A claim is tied to a step by its name, as it was chosen; kept is its id. */
+    private void tie(Typed typed, Optional<Machine> machine) {
+        List<String> rows = IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> "claim" + i + ".testedBy").filter(typed::has).toList();
+        if (rows.isEmpty()) {
+            return;
+        }
+        Map<String, String> names = stepNames(soFar(typed, machine.map(Machine::description)));
+        rows.forEach(row -> names.entrySet().stream().filter(e -> e.getValue().equals(typed.get(row).strip()) || e.getKey().equals(typed.get(row).strip())).findFirst()
+                .ifPresentOrElse(e -> typed.set(row, e.getKey()), () -> typed.refuse(row, Reason.of(WebReason.CLAIM_STEP_UNKNOWN, typed.get(row)))));
+    }
+
     private String save(Optional<Machine> machine, Typed typed, Model model, HttpServletResponse response) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.get("do").equals("save")) {
@@ -172,6 +224,7 @@ class MachineController {
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
+        tie(typed, machine);
         Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description), houses.newest().rules());
         if (description.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
@@ -210,6 +263,12 @@ class MachineController {
             PlateFinder.found(typed, prefix).filter(found -> chosen < found.offers().size())
                     .ifPresent(found -> PlateFinder.take(typed, found.offers().get(chosen), prefix));
         }
+        switch (typed.get("do")) {
+            case "moreAxes" -> typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + 2));
+            case "usual" -> MachineForm.usual(typed);
+            case "split" -> MachineForm.split(typed, axes(machine, typed));
+            default -> { }
+        }
         List<Lever> levers = leversOf(typed);
         if (what.equals("unread")) {
             MachineForm.restUnread(typed, feeds ? MachineForm.feedLevers(typed) : levers, prefix);
@@ -245,8 +304,19 @@ class MachineController {
         List<Lever> feedLevers = MachineForm.feedLevers(typed);
         PlateGrid.reshape(typed, feedLevers, PlateGrid.FEED);
         model.addAttribute("feedGrid", feedLevers.isEmpty() ? null : PlateGrid.of(feedLevers, PlateGrid.FEED));
-        model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes") && typed.isClean());
+        model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes"));
         model.addAttribute("rules", houses.newest().rules());
+        Optional<SoFar> soFar = soFar(typed, machine.map(Machine::description));
+        model.addAttribute("soFar", soFar.map(s -> s.says(houses.newest().rules())).orElse(null));
+        model.addAttribute("tiedNames", stepNames(soFar));
+        model.addAttribute("rows", IntStream.range(0, FitOutForm.rows(typed)).boxed().toList());
+        Set<String> open = openParts(typed, Boolean.TRUE.equals(model.getAttribute("folded")));
+        model.addAttribute("openParts", open);
+        model.addAttribute("moving", IntStream.range(0, FitOutForm.rows(typed)).mapToObj(i -> typed.get("axis" + i + ".name")).filter(name -> !name.isBlank())
+                .collect(Collectors.joining(", ")));
+        model.addAttribute("roles", Axis.Role.values());
+        model.addAttribute("abilities", Axis.Ability.values());
+        model.addAttribute("features", typed.withoutErrors().choice("family", Family.class).map(f -> f.traits().features()).orElse(Set.of()));
         model.addAttribute("starts", StartingDescription.all());
         model.addAttribute("laws", MotorRating.Law.values());
         model.addAttribute("patterns", LeverPattern.values());
@@ -260,6 +330,27 @@ class MachineController {
                 "kinds", IntStream.range(0, StageKind.values().length).mapToObj(i -> StageKind.values()[i])
                         .filter(kind -> kind != StageKind.DIRECTION).toList()));
         return FORM;
+    }
+
+    /** Parts that stand open: those a machine needs, and where something is to be mended or was just asked for. */
+    private static Set<String> openParts(Typed typed, boolean driveOnly) {
+        Set<String> open = new HashSet<>(driveOnly ? Set.of("speed", "moves") : Set.of("is", "said", "speed"));
+        String last = typed.get("do");
+        if (last.equals("usual") || last.equals("moreAxes") || last.startsWith(PlateGrid.FEED)) {
+            open.add("moves");
+        }
+        typed.errors().keySet().forEach(field -> {
+            if (field.matches("ax(is|es).*|feed.*")) {
+                open.add("moves");
+            } else if (field.matches("features?|volts|hertz|phases|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable")) {
+                open.add("has");
+            } else if (field.matches("claim.*|said.*")) {
+                open.add("said");
+            } else {
+                open.add("is");
+            }
+        });
+        return open;
     }
 
     /** What a claimed travel can be of: the machine's axes, or those usual in the family chosen. */

@@ -18,7 +18,11 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
+import tallledger.core.family.Family;
+import tallledger.core.family.FitOut;
+import tallledger.core.family.StepId;
 import tallledger.core.machine.Claim;
+import tallledger.core.machine.ClaimText;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
@@ -35,11 +39,13 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.reason.Refused;
+import tallledger.web.fitout.FitOutForm;
 import tallledger.web.forms.Typed;
 
 /** The machine form, read into a description and written from one. Everything wrong is collected at its field. */
 final class MachineForm {
 
+    private static final String FIT_OF = "fitOf";
     static final int STAGE_ROWS = 7;
     private static final int FEWEST_CLAIM_ROWS = 3;
 
@@ -106,15 +112,30 @@ final class MachineForm {
         List<Lever> feedLevers = feedLevers(typed);
         Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty() : feeds(typed, feedLevers);
         Optional<MotorRating> motor = motor(typed, rules);
-        if (!typed.isClean() || identity.isEmpty() || plate.isEmpty()) {
+        Optional<FitOut> fitOut = identity.flatMap(id -> fitOut(typed, id.family(), id.unit(), before));
+        if (!typed.isClean() || identity.isEmpty() || plate.isEmpty() || fitOut.isEmpty()) {
             return Optional.empty();
         }
         return typed.attempt("stages", () -> {
-            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds,
-                    before.filter(b -> b.identity().family() == identity.get().family()).map(MachineDescription::fitOut)
-                            .orElseGet(() -> identity.get().family().traits().usual()));
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds, fitOut.get());
             description.speeds();
             return description;
+        });
+    }
+
+    /** Axes and features as typed, where the form had them for this family; else as they were, or as usual in it. */
+    static Optional<FitOut> fitOut(Typed typed, Family family, LengthUnit unit, Optional<MachineDescription> before) {
+        if (typed.isSent("phases") && typed.get(FIT_OF).equals(family.name())) {
+            return FitOutForm.read(typed, family, unit);
+        }
+        return Optional.of(before.filter(b -> b.identity().family() == family).map(MachineDescription::fitOut).orElseGet(() -> family.traits().usual()));
+    }
+
+    /** Puts down what a machine of the chosen family usually has. */
+    static void usual(Typed typed) {
+        typed.withoutErrors().choice("family", Family.class).ifPresent(family -> {
+            FitOutForm.write(family.traits().usual(), typed);
+            typed.set(FIT_OF, family.name());
         });
     }
 
@@ -163,7 +184,8 @@ final class MachineForm {
             var axis = typed.attempt(row + ".axis", () -> AxisId.read(typed.get(row + ".axis")));
             if (attribute.isPresent() && source.isPresent() && axis.isPresent()) {
                 typed.attempt(row + ".value", () -> Claim.checked(attribute.get(), typed.get(row + ".value"), source.get(),
-                        typed.get(row + ".wording"), axis.get(), unit)).ifPresent(claims::add);
+                        typed.get(row + ".wording"), axis.get(), unit).testedBy(Optional.of(typed.get(row + ".testedBy")).filter(t -> !t.isBlank()).map(StepId::read)))
+                        .ifPresent(claims::add);
             }
         }
         return claims;
@@ -220,6 +242,23 @@ final class MachineForm {
                 .forEach(field -> typed.set(field, PlateCell.UNREADABLE_SIGN));
     }
 
+    /** What is said in free words, split into rows of claims to be checked; what stood there stays before them. */
+    static void split(Typed typed, List<Axis> axes) {
+        LengthUnit unit = typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
+        typed.withoutErrors().choice("saidBy", Claim.Source.class).flatMap(source -> typed.attempt("said", () -> ClaimText.split(typed.get("said"), source, unit, axes)))
+                .ifPresent(claims -> {
+                    int row = 0;
+                    for (Claim claim : claims) {
+                        while (typed.has("claim" + row + ".value") || typed.has("claim" + row + ".wording")) {
+                            row++;
+                        }
+                        writeClaim(claim, typed, "claim" + row);
+                    }
+                    typed.set("claimRows", String.valueOf(Math.min(row + 2, MachineDescription.MOST_CLAIMS)));
+                    typed.set("said", "");
+                });
+    }
+
     static int claimRows(Typed typed) {
         return Math.min(Math.max(typed.wholeOr("claimRows", FEWEST_CLAIM_ROWS), FEWEST_CLAIM_ROWS), MachineDescription.MOST_CLAIMS);
     }
@@ -232,6 +271,8 @@ final class MachineForm {
         typed.set("stage0.name", "motor");
         typed.set("stage0.kind", StageKind.MOTOR.name());
         typed.set("stage0.shifting", Shifting.SHIFTS_TURNING.name());
+        typed.set("saidBy", Claim.Source.SELLER.name());
+        usual(typed);
         return typed;
     }
 
@@ -239,6 +280,7 @@ final class MachineForm {
     static Typed blank(StartingDescription start) {
         Typed typed = blank();
         typed.set("family", start.family().name());
+        usual(typed);
         List<Stage> stages = start.stages().stream().filter(s -> s.kind() != StageKind.DIRECTION).toList();
         IntStream.range(0, stages.size()).forEach(i -> StageReader.write(stages.get(i), typed, "stage" + i));
         if (stages.size() < start.stages().size()) {
@@ -286,6 +328,8 @@ final class MachineForm {
         List<PlateCell> cells = List.copyOf(machine.plate().cells().values());
         IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(i).typed()));
         machine.feeds().ifPresent(feeds -> writeFeeds(feeds, typed));
+        FitOutForm.write(machine.fitOut(), typed);
+        typed.set(FIT_OF, id.family().name());
         machine.plate().tolerance().ifPresent(t -> typed.set("tolerance",
                 t.movePointRight(2).stripTrailingZeros().toPlainString()));
         return typed;
@@ -301,11 +345,17 @@ final class MachineForm {
         IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(PlateGrid.FEED, i), cells.get(i).typed()));
     }
 
+    /** What is said of one machine is not said of its sister. */
+    static void clearClaim(Typed typed, int i) {
+        List.of("value", "wording", "axis", "testedBy").forEach(part -> typed.set("claim" + i + "." + part, ""));
+    }
+
     private static void writeClaim(Claim claim, Typed typed, String row) {
         typed.set(row + ".attribute", claim.attribute().name());
         typed.set(row + ".value", claim.value());
         typed.set(row + ".source", claim.source().name());
         typed.set(row + ".wording", claim.wording());
         typed.set(row + ".axis", claim.axis().map(AxisId::written).orElse(""));
+        typed.set(row + ".testedBy", claim.testedBy().map(StepId::written).orElse(""));
     }
 }

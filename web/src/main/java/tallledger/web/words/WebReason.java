@@ -26,6 +26,8 @@ public enum WebReason implements ReasonCode {
     HEADS_SHORTER("heads.shorter", "title", "book", "has", "had"),
     HOUSE_MOVED_ON("house.moved-on", "seen"),
     ENDS_ONLY("ends.only", "count"),
+    CLAIM_STEP_UNKNOWN("claim.step-unknown", "typed"),
+    SO_FAR("so-far", "speeds", "steps", "minutes"),
     LABEL_TWICE("label.twice"),
     LEVERS_COUNTED("levers.counted", "part"),
     PLATE_LARGE("plate.large", "cells", "most"),
