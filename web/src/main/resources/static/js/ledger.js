@@ -89,6 +89,16 @@ document.addEventListener("alpine:init", () => {
         this.log(event.currentTarget.dataset.event, event.timeStamp);
       }
     },
+    /* A digit is the event key it stands on, while the focus is among them and not in a field. */
+    byDigit(event) {
+      const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      if (typing || event.repeat || event.ctrlKey || event.altKey || event.metaKey || !/^[1-9]$/.test(event.key)) { return; }
+      const key = this.$refs.keys.querySelectorAll("[data-event]")[Number(event.key) - 1];
+      if (key) {
+        event.preventDefault();
+        this.log(key.dataset.event, event.timeStamp);
+      }
+    },
     log(name, now) {
       const log = this.$refs.log;
       if (this.first === null) {
@@ -180,6 +190,13 @@ document.addEventListener("alpine:init", () => {
       }));
     },
   }));
+});
+
+/* F2 goes to the first tick that is still to be made; the line beside the ticks says so. */
+document.addEventListener("keydown", (event) => {
+  if (event.key !== "F2") { return; }
+  const tick = document.querySelector("input[type=checkbox][name=confirmed]:not(:checked), input[type=checkbox][name=safe]:not(:checked)");
+  if (tick) { event.preventDefault(); tick.focus(); }
 });
 
 /* A link to a folded part unfolds it. */

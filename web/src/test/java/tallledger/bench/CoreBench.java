@@ -102,7 +102,7 @@ public final class CoreBench {
         System.out.printf("%-12s %8.2f | %9.1f %6d %6d %7.4f | %9.1f %7.4f | %9.1f | %9.2f%s%n", box.name,
                 median(() -> PlateCheck.of(misread, OptionalInt.empty())), median(() -> planner.plan(School.EVERY_GEAR, 0)), gears.runs().size(),
                 gears.lowerBound(), gears.timeRatio(), median(() -> planner.plan(School.EVERY_SPEED, 0)), every.timeRatio(),
-                median(() -> planner.plan(School.EVERY_GEAR, 0, some, List.of(), Optional.of(routes.get(2)), OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
+                median(() -> planner.plan(School.EVERY_GEAR, 0, 0, some, List.of(), Optional.of(routes.get(2)), OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
                 median(() -> Blame.of(elements, trials, untried, r -> 0, Rules.shipped())), gears.provenFewest() ? "  fewest proven" : "  fewest not proven");
     }
 

@@ -101,7 +101,7 @@ class SheetAtWorkTest {
         assertThat(browser.text()).contains("recorded as entry 3: failed", "A hazard: it moves by itself and can take a hand. Nobody uses the machine until it is put right.");
         page.navigate(app.url("/surveys/" + survey + "/run?step=direction"));
         assertThat(page.locator(".stopuse").innerText()).contains("Stop use.", "starts by itself: must not happen");
-        page.navigate(app.url("/surveys/" + survey + "/cycles"));
+        page.navigate(app.url("/surveys/10/run?step=guard"));
         assertThat(browser.text()).contains("Guard opened and closed", "starts by itself");
         assertThat(page.locator(".timeline .is-wrong").count()).isGreaterThan(0);
         assertThat(browser.complaints()).isEmpty();
@@ -318,5 +318,42 @@ class SheetAtWorkTest {
         page.click("text=Add the photograph");
         page.locator("text=That is over 15 MB").waitFor();
         assertThat(page.url()).contains("step=castings");
+    }
+
+    /** On a telephone what is read, what it must be and the key that records it are on one screen, for a speed and for a step. */
+    @Test
+    void onATelephoneReadingLimitAndRecordAreOnOneScreen() {
+        Browser browser = Browser.open(390, 844, true);
+        Page page = browser.page();
+        long ready = Scenes.readySurvey(app);
+        for (String path : List.of("/surveys/" + ready + "/run", "/surveys/18/run?step=play.table")) {
+            page.navigate(app.url(path));
+            for (String what : List.of(path.contains("step=") ? "#f-value" : "#reading", ".limit-here >> visible=true", "button.big >> visible=true")) {
+                var box = page.locator(what).first().boundingBox();
+                assertThat(box.y + box.height).as(what + " of " + path).isLessThan(844);
+            }
+        }
+        page.context().close();
+    }
+
+    /** Past the list of steps by one link, to the first tick by one key, an event by its digit. */
+    @Test
+    void keysAtHand() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        long survey = whole(KestrelVale.dunmarshR50().description());
+        page.navigate(app.url("/surveys/" + survey + "/run"));
+        assertThat(page.locator("a.skip[href='#step']").count()).isEqualTo(1);
+        page = open(browser, survey, "travel.arm");
+        page.keyboard().press("F2");
+        assertThat((Boolean) page.evaluate("() => document.activeElement.name === 'confirmed'")).isTrue();
+        page = open(browser, whole(KestrelVale.brinmoorT1().description()), "guard");
+        page.locator("[data-event]").first().focus();
+        page.keyboard().press("2");
+        page.keyboard().press("1");
+        List<String> events = List.of(page.locator("[data-event]").nth(1).getAttribute("data-event"), page.locator("[data-event]").nth(0).getAttribute("data-event"));
+        assertThat(page.inputValue("#f-log").lines().map(l -> l.replaceAll(" [\\d.]+$", "")).toList()).isEqualTo(events);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
     }
 }

@@ -96,6 +96,11 @@ final class CoverSearch {
         return (lowest ? all.min() : all.max()).orElse(0);
     }
 
+    /** Whether the fastest speed is among the runs of a state. */
+    static boolean hasFastest(long mask) {
+        return (mask & HIGHEST) != 0;
+    }
+
     private long endsOf(int i) {
         boolean noEnd = situation.table().train().isSweep(routes.get(i)) || !situation.isPlaced(routes.get(i));
         return noEnd ? 0 : (rpm[i] == speeds(true) ? LOWEST : 0) | (rpm[i] == speeds(false) ? HIGHEST : 0);

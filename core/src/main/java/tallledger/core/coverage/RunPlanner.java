@@ -2,6 +2,10 @@ package tallledger.core.coverage;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +14,7 @@ import java.util.OptionalInt;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.RunPlan.PlannedRun;
 import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.rules.Rules;
 
@@ -35,25 +40,26 @@ public final class RunPlanner {
 
     /** A plan for a machine nobody has run yet; {@code seconds} matters only to {@link School#MY_MINUTES}. */
     public RunPlan plan(School school, double seconds) {
-        return plan(school, seconds, Map.of(), List.of(), Optional.empty(), OptionalDouble.empty());
+        return plan(school, seconds, seconds, Map.of(), List.of(), Optional.empty(), OptionalDouble.empty());
     }
 
     /**
      * A plan from where a survey stands.
      *
-     * @param seconds  time left, for {@link School#MY_MINUTES}
+     * @param seconds  time left for what proves most, for {@link School#MY_MINUTES}
+     * @param whole    time left for all runs: what the first leaves goes to speeds nobody ran
      * @param outcomes what came of the latest run of each route
      * @param passed   routes passed over
      * @param standing route the levers stand at
      * @param highest  highest speed run so far, min⁻¹
      */
-    public RunPlan plan(School school, double seconds, Map<Route, Outcome> outcomes, Collection<Route> passed,
+    public RunPlan plan(School school, double seconds, double whole, Map<Route, Outcome> outcomes, Collection<Route> passed,
                         Optional<Route> standing, OptionalDouble highest) {
         Situation situation = Situation.of(table, elements, outcomes, passed, standing, highest, rules);
         return switch (school) {
             case EVERY_SPEED -> everySpeed(situation, outcomes, passed);
             case EVERY_GEAR -> everyGear(situation);
-            case MY_MINUTES -> minutes(situation, seconds);
+            case MY_MINUTES -> minutes(situation, seconds, whole);
         };
     }
 
@@ -112,14 +118,40 @@ public final class RunPlanner {
         return bound + stops * times.stopping();
     }
 
-    private RunPlan minutes(Situation situation, double seconds) {
-        CoverSearch search = new CoverSearch(situation, true, false);
-        CoverSearch.Node best = search.needed() == 0 ? null : search.worthiest(seconds, this::worth);
-        if (best == null) {
-            return result(School.MY_MINUTES, situation, List.of(), 0, 0, 0, true, OptionalInt.empty(), situation.provable());
+    /**
+     * The fastest speed first of all, where the minutes reach it, then the most worth; what is left of them goes to the speeds nobody ran,
+     * slowest first: there are never minutes and nothing to run.
+     */
+    private RunPlan minutes(Situation situation, double seconds, double whole) {
+        CoverSearch search = new CoverSearch(situation, true, true);
+        double everything = worth(~0L);
+        CoverSearch.Node best = search.needed() == 0 ? null : search.worthiest(seconds, mask -> worth(mask) + (CoverSearch.hasFastest(mask) ? everything + 1 : 0));
+        List<Route> order = new ArrayList<>(best == null ? List.of() : search.way(best));
+        double taken = fill(situation, order, best == null ? 0 : CoverSearch.seconds(best), whole);
+        long open = situation.provable() & ~order.stream().mapToLong(elements::mask).reduce(0, (a, b) -> a | b);
+        return result(School.MY_MINUTES, situation, order, taken, taken, 0, !search.wasCut(), OptionalInt.empty(), open);
+    }
+
+    /** Adds speeds that nobody ran as long as they fit, under the cold-spindle rule; hands back the time of all. */
+    private double fill(Situation situation, List<Route> order, double already, double seconds) {
+        double taken = already;
+        double highest = order.stream().mapToDouble(situation::rpm).max().orElse(0);
+        highest = Math.max(highest, situation.highest().orElse(0));
+        Set<Speed> run = Stream.concat(situation.run().stream(), order.stream()).flatMap(r -> table.speedOf(r).stream()).collect(Collectors.toSet());
+        List<Route> rest = EverySpeed.routes(table).stream().filter(situation.candidates()::contains).filter(r -> table.speedOf(r).filter(run::contains).isEmpty())
+                .sorted(Comparator.comparingDouble(situation::rpm)).toList();
+        for (Route route : rest) {
+            Optional<Route> from = order.isEmpty() ? situation.standing() : Optional.of(order.get(order.size() - 1));
+            double takes = from.map(f -> times.move(table.train(), f, route)).orElse(0.0) + situation.runTime(route);
+            boolean first = highest == 0;
+            boolean mayGo = first ? route.equals(rest.get(0)) && situation.mayBegin(route, rest) : situation.rpm(route) <= situation.cold().reach(highest);
+            if (mayGo && taken + takes <= seconds) {
+                order.add(route);
+                taken += takes;
+                highest = Math.max(highest, situation.rpm(route));
+            }
         }
-        long open = situation.provable() & ~best.mask();
-        return result(School.MY_MINUTES, situation, search.way(best), CoverSearch.seconds(best), CoverSearch.seconds(best), 0, !search.wasCut(), OptionalInt.empty(), open);
+        return taken;
     }
 
     /** Worth of the elements whose bits are set. */

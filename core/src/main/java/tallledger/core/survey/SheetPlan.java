@@ -38,8 +38,10 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         held.addAll(put);
         // While something stops use nothing is run: what is still offered is what nothing turns for.
         List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).toList();
-        SurveyPlan spindle = SurveyPlan.of(survey, now, held, open.isEmpty() ? 1 : survey.rules().share(Rule.SPINDLE_SHARE).doubleValue());
-        Set<StepId> chosen = chosen(survey.steps(), spindle, open);
+        double share = open.isEmpty() ? 1 : survey.rules().share(Rule.SPINDLE_SHARE).doubleValue();
+        SurveyPlan half = SurveyPlan.of(survey, now, held, share, 0);
+        Set<StepId> chosen = chosen(survey.steps(), half, open);
+        SurveyPlan spindle = left(half, open, chosen).map(left -> SurveyPlan.of(survey, now, held, chosen.size() == open.size() ? Math.max(share, left) : share, left)).orElse(half);
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
         Optional<Task> repeat = survey.steps().repeats().stream().flatMap(id -> survey.steps().step(id).stream())
                 .filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task)).findFirst();
@@ -48,6 +50,12 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         }
         Next next = next(survey.steps(), spindle, open.stream().filter(s -> chosen.contains(s.id())).toList(), put);
         return new SheetPlan(spindle, chosen, next.task, next.why, spent(survey), minutesOpen);
+    }
+
+    /** Share of the minutes that the other steps leave the spindle. */
+    private static Optional<Double> left(SurveyPlan spindle, List<Step> open, Set<StepId> chosen) {
+        return spindle.minutesLeft().filter(m -> m.signum() > 0 && spindle.school() == School.MY_MINUTES)
+                .map(m -> Math.max(0, 1 - Step.minutes(open.stream().filter(s -> chosen.contains(s.id())).toList()) / m.doubleValue()));
     }
 
     private record Next(Optional<Task> task, Reason why) {

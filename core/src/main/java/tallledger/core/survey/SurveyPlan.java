@@ -39,26 +39,27 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     private static final BigDecimal SECONDS = BigDecimal.valueOf(60);
 
     public static SurveyPlan of(Survey survey, Instant now) {
-        return of(survey, now, Set.of(), 1);
+        return of(survey, now, Set.of(), 1, 1);
     }
 
     /**
      * @param held  routes not to be planned now: put off, or beyond what is marked on wheel or chuck
-     * @param share which share of the minutes left the spindle may have
+     * @param share which share of the minutes left the spindle may have for what proves most
+     * @param all   and which for all its runs: what other steps leave goes to speeds nobody ran
      */
-    public static SurveyPlan of(Survey whole, Instant now, Set<Route> held, double share) {
+    public static SurveyPlan of(Survey whole, Instant now, Set<Route> held, double share, double all) {
         SpindleSurvey survey = whole.drive();
         Optional<PlanChoice> chosen = whole.plan();
         School school = chosen.map(PlanChoice::school).orElse(School.EVERY_SPEED);
         Optional<BigDecimal> minutesLeft = chosen.flatMap(c -> minutesLeft(c, now));
-        double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue() * share).orElse(0.0);
+        double seconds = minutesLeft.map(m -> m.multiply(SECONDS).doubleValue()).orElse(0.0);
         RunPlanner planner = new RunPlanner(survey.table(), survey.elements(), survey.rules());
         var outcomes = survey.outcomes();
         survey.repeats().forEach(outcomes::remove);
         Optional<Blame> blame = blame(survey, held);
         Set<Route> not = notToPlan(survey, school, blame);
         not.addAll(held);
-        RunPlan plan = planner.plan(school, seconds, outcomes, not, survey.standing(), survey.highestRun());
+        RunPlan plan = planner.plan(school, seconds * share, seconds * all, outcomes, not, survey.standing(), survey.highestRun());
         return choose(survey, school, minutesLeft, plan, blame, held);
     }
 

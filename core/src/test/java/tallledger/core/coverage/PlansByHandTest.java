@@ -71,7 +71,7 @@ class PlansByHandTest {
             Optional<Route> standing = Optional.of(every.get(Math.min(2, every.size() - 1)));
             OptionalDouble highest = machine.speeds().speedOf(standing.get()).orElseThrow().expected().map(OptionalDouble::of).orElse(OptionalDouble.of(60));
             for (School school : School.values()) {
-                lines.add(line(machine, name + ", half-way", school, planner.plan(school, 120, outcomes, not, standing, highest)));
+                lines.add(line(machine, name + ", half-way", school, planner.plan(school, 120, 120, outcomes, not, standing, highest)));
             }
         });
         ByHand.check("plans", lines.stream());

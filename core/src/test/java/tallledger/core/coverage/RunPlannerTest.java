@@ -185,14 +185,14 @@ class RunPlannerTest {
     void aFailureChangesThePlanAndWhatIsExercisedStays() {
         MachineDescription machine = Machines.twelve();
         Map<Route, Outcome> outcomes = new HashMap<>(Map.of(route(machine, "A1"), Outcome.PROVEN, route(machine, "A3"), Outcome.FAILED));
-        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, outcomes, List.of(), Optional.of(route(machine, "A3")), OptionalDouble.of(63));
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, 0, outcomes, List.of(), Optional.of(route(machine, "A3")), OptionalDouble.of(63));
         assertThat(names(machine, plan)).doesNotContain("A1", "A3").contains("C4").anyMatch(name -> name.endsWith("3"));
     }
 
     @Test
     void anElementWithNoRunLeftIsNamedAsBeyondProof() {
         MachineDescription machine = Machines.lathe("100 200 300", lever("gear", "1 2 3"));
-        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, Map.of(route(machine, "1"), Outcome.PROVEN), List.of(route(machine, "2")),
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, 0, Map.of(route(machine, "1"), Outcome.PROVEN), List.of(route(machine, "2")),
                 Optional.of(route(machine, "1")), OptionalDouble.of(100));
         assertThat(plan.beyondProof()).extracting(Elements.Element::label).containsExactly("2");
         assertThat(names(machine, plan)).containsExactly("3");
@@ -208,6 +208,20 @@ class RunPlannerTest {
         assertThat(plan.leftOpen()).hasSize(7 - 3);
         assertThat(planner(machine).plan(School.MY_MINUTES, 165).leftOpen()).isEmpty();
         assertThat(planner(machine).plan(School.MY_MINUTES, 10).runs()).isEmpty();
+    }
+
+    /** The fastest speed is in it wherever the minutes reach it, and what they leave goes to the speeds nobody ran: in 240 s seven of twelve, in 600 all. */
+    @Test
+    void myMinutesHaveTheFastestSpeedAndNothingToSpare() {
+        MachineDescription machine = Machines.twelve();
+        assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 165))).contains("C4");
+        RunPlan plan = planner(machine).plan(School.MY_MINUTES, 240);
+        assertThat(names(machine, plan)).contains("C4").hasSizeGreaterThan(5);
+        assertThat(plan.seconds()).isBetween(200.0, 240.0);
+        assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 600))).hasSize(12).doesNotHaveDuplicates();
+        Map<Route, Outcome> all = new HashMap<>();
+        machine.speeds().speeds().stream().limit(11).forEach(s -> all.put(s.routes().get(0), Outcome.PROVEN));
+        assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 60, 60, all, List.of(), Optional.of(route(machine, "C3")), OptionalDouble.of(1000)))).containsExactly("C4");
     }
 
     /** Wherever a survey may stand (anything run, failed, passed over, turned or not), every school ends with a plan that can be walked. */
@@ -233,7 +247,7 @@ class RunPlannerTest {
                     : outcomes.keySet().stream().mapToDouble(r -> rpm(machine.speeds(), r)).max();
             for (School school : School.values()) {
                 RunPlan plan = org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(10),
-                        () -> planner(machine).plan(school, 600, outcomes, passed, standing, highest));
+                        () -> planner(machine).plan(school, 600, 600, outcomes, passed, standing, highest));
                 assertThat(plan.runs()).extracting(RunPlan.PlannedRun::route).doesNotHaveDuplicates().doesNotContainAnyElementsOf(outcomes.keySet())
                         .doesNotContainAnyElementsOf(passed.isEmpty() ? List.of(new Route(List.of())) : passed);
             }

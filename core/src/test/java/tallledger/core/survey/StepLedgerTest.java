@@ -342,7 +342,7 @@ class StepLedgerTest {
         Instant at = entries.get(entries.size() - 1).at();
         double seconds = SheetPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at).spindle().plan().seconds();
         assertThat(seconds).isGreaterThan(60).isLessThanOrEqualTo(90);
-        double alone = SurveyPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at, Set.of(), 1).plan().seconds();
+        double alone = SurveyPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at, Set.of(), 1, 1).plan().seconds();
         assertThat(alone).isGreaterThan(90).isLessThanOrEqualTo(180);
     }
 

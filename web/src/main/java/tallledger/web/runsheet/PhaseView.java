@@ -2,6 +2,7 @@ package tallledger.web.runsheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import tallledger.core.coverage.Coverage;
 import tallledger.core.family.Phase;
 import tallledger.core.survey.Standing;
 import tallledger.core.survey.Survey;
@@ -11,16 +12,22 @@ import tallledger.web.words.Words;
  * A phase on the spine.
  *
  * @param lines its speeds and steps
- * @param done  how many of them are not open any more
+ * @param done  how many are not open any more: of speeds, how many distinct ones were run
+ * @param all   of so many
  * @param here  whether the open step is one of them
  */
-public record PhaseView(Phase phase, List<StepView> lines, long done, boolean here) {
+public record PhaseView(Phase phase, List<StepView> lines, long done, long all, boolean here) {
 
     static List<PhaseView> of(Survey survey, String key, Words words) {
         List<PhaseView> phases = new ArrayList<>();
         Standing.byPhase(survey).forEach((phase, standings) -> {
             List<StepView> lines = standings.stream().map(s -> StepView.of(s, survey, words)).toList();
-            phases.add(new PhaseView(phase, lines, standings.stream().filter(s -> !s.isOpen()).count(), lines.stream().anyMatch(l -> l.key().equals(key))));
+            boolean here = lines.stream().anyMatch(l -> l.key().equals(key));
+            // A speed by two routes is one speed, and one that is inferred was not run: the spine says what the statement says.
+            List<Standing> steps = standings.stream().filter(s -> s.task().step().isPresent()).toList();
+            Coverage.Counts counts = survey.drive().coverage().counts();
+            boolean speeds = steps.size() < standings.size();
+            phases.add(new PhaseView(phase, lines, steps.stream().filter(s -> !s.isOpen()).count() + (speeds ? counts.run() : 0), steps.size() + (speeds ? counts.all() : 0), here));
         });
         return phases;
     }

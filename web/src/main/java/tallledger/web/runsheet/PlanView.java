@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import tallledger.core.family.Phase;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.School;
@@ -34,10 +35,20 @@ import tallledger.web.words.Words;
  * @param later       what was put off
  */
 public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecimal spent, BigDecimal needed, List<Reason> summary, List<Coming> coming,
-                       List<Reason> beyond, String leftOpen, List<Coming> later) {
+                       List<Reason> beyond, String leftOpen, List<Coming> later, Minutes minutes) {
 
     private static final int SHOWN = 4;
     private static final double MINUTE = 60;
+
+    /**
+     * What the minutes stated hold.
+     *
+     * @param planned all runs and steps, in the order of work
+     * @param left    what does not fit
+     * @param why     why not
+     */
+    public record Minutes(List<Coming> planned, List<Coming> left, Optional<Reason> why) {
+    }
 
     /** One run or step to come. */
     public record Coming(String key, String name, String proves) {
@@ -58,7 +69,30 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
             summary.add(Reason.of(WebReason.PLAN_GAP, (runs.timeRatio() - 1) * 100));
         }
         return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
-                coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words));
+                coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words), minutes(survey, plan, words));
+    }
+
+    private static Minutes minutes(Survey survey, SheetPlan plan, Words words) {
+        if (plan.spindle().minutesLeft().isEmpty()) {
+            return new Minutes(List.of(), List.of(), Optional.empty());
+        }
+        List<Coming> planned = new ArrayList<>();
+        List<Coming> left = new ArrayList<>();
+        for (Phase phase : Phase.values()) {
+            if (phase == Phase.SPINDLE) {
+                plan.spindle().plan().runs().forEach(run -> planned.add(new Coming(run.route().key(), survey.folded().machine().train().name(run.route()), minutes(run.seconds()))));
+            }
+            survey.steps().open().stream().filter(s -> s.phase() == phase)
+                    .forEach(s -> (plan.chosen().contains(s.id()) ? planned : left).add(new Coming(s.id().written(), words.say(s.name()), minutes(s.seconds()))));
+        }
+        var run = plan.spindle().plan().runs().stream().map(r -> r.route()).toList();
+        survey.folded().table().counted().stream().filter(s -> s.routes().stream().noneMatch(r -> run.contains(r) || survey.folded().latest().containsKey(r)))
+                .forEach(s -> left.add(new Coming(s.routes().get(0).key(), survey.folded().machine().train().name(s.routes().get(0)), "")));
+        return new Minutes(planned, left, left.isEmpty() ? Optional.empty() : Optional.of(Reason.of(WebReason.PLAN_LEFT_OUT, left.size())));
+    }
+
+    private static String minutes(double seconds) {
+        return BigDecimal.valueOf(seconds / MINUTE).setScale(1, RoundingMode.HALF_UP).toPlainString() + " min";
     }
 
     private static BigDecimal whole(double minutes) {

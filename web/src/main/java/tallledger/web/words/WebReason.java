@@ -27,6 +27,7 @@ public enum WebReason implements ReasonCode {
     HOUSE_MOVED_ON("house.moved-on", "seen"),
     ENDS_ONLY("ends.only", "count"),
     CLAIM_STEP_UNKNOWN("claim.step-unknown", "typed"),
+    PLAN_LEFT_OUT("plan.left-out", "count"),
     SO_FAR("so-far", "speeds", "steps", "minutes"),
     LABEL_TWICE("label.twice"),
     LEVERS_COUNTED("levers.counted", "part"),
