@@ -88,6 +88,24 @@ class StepPostsTest {
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Judged as rebuilt from here on", "When it was written this was judged proven");
     }
 
+    /** A finding is judged by a person at its place on the verdict: what is wrong is said there, what is right is an entry, pressed twice one. */
+    @Test
+    void aFindingIsJudgedWhereItStands() {
+        long survey = mill();
+        step(survey, form(survey, "lamp"), "do", "bad", "remark", "no bulb");
+        String verdict = "/surveys/" + survey + "/verdict";
+        Map<String, String> judge = http.form(verdict, verdict + "/finding");
+        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "").body()).contains("Write why, in a few words", "open=\"open\"");
+        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "day work", "cost", "dear").body()).contains("is not a number");
+        for (int press = 0; press < 2; press++) {
+            assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "only used by daylight", "byDesign", "yes", "cost", "15", "minutesEach", "1", "timesADay", "20")
+                    .statusCode()).isEqualTo(302);
+        }
+        assertThat(survey(survey).entries()).hasSize(3);
+        assertThat(http.get(verdict).body()).contains("Made so: only used by daylight.", "It costs 1 min each time, 20 times a day: 20 min a day.", "To put right: 15 to 15, likely 15.");
+        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Finding of entry 2 judged note");
+    }
+
     @Test
     void aStaleFormKeepsWhatWasTypedAndMayBePressedAgain() {
         long survey = mill();

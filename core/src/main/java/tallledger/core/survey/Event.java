@@ -61,6 +61,8 @@ public sealed interface Event {
 
         T repaired(Repaired event, Entry entry);
 
+        T regraded(Regraded event, Entry entry);
+
         T struck(Struck event, Entry entry);
     }
 
@@ -312,6 +314,18 @@ public sealed interface Event {
         @Override
         public <T> T tell(Listener<T> listener, Entry entry) {
             return listener.repaired(this, entry);
+        }
+    }
+
+    /** A finding is judged by a person. */
+    record Regraded(Regrade regrade) implements Event {
+        static Regraded from(Entry entry) {
+            return new Regraded(Regrade.from(entry.payload()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.regraded(this, entry);
         }
     }
 

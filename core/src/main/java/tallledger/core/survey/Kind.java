@@ -40,6 +40,8 @@ public enum Kind {
     PHOTO(Event.Photographed::from),
     /** An element or a step's system was put right: runs through it prove nothing any more, and those that failed must be repeated. */
     REPAIRED(Event.Repaired::from),
+    /** A person judges a finding otherwise than the rules: how bad, what it costs, whether it is by design. */
+    REGRADED(Event.Regraded::from),
     /** Strikes an earlier entry; the struck one stays readable. */
     STRIKE(Event.Struck::from);
 

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.evidence.Severity;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
@@ -57,6 +58,8 @@ final class StepFold {
      * @param catalogue the machine's steps
      * @param before    results judged earlier by the same description
      */
+    private final Map<Integer, Severity> severities = new HashMap<>();
+
     StepFold(MachineDescription machine, Rules rules, List<Step> catalogue, List<StepResult> before) {
         this.rules = rules;
         this.unit = machine.identity().unit();
@@ -67,7 +70,7 @@ final class StepFold {
     }
 
     StepLedger folded() {
-        StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats), List.copyOf(judged.values()));
+        StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats), List.copyOf(judged.values()), Map.copyOf(severities));
         StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark);
         return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
@@ -78,6 +81,10 @@ final class StepFold {
             standing.clear();
         }
         last = now;
+    }
+
+    void regraded(Regrade regrade) {
+        severities.put(regrade.target(), regrade.severity());
     }
 
     void opened(Scope chosen) {

@@ -39,8 +39,10 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param passed  steps passed over and not done since, with why and the entry that says so
      * @param repeats steps to be done again after a repair
      * @param judged  every result ever judged, those struck since as well
+     * @param severities how bad persons say some are, by entry
      */
-    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<StepId> repeats, List<StepResult> judged) {
+    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<StepId> repeats, List<StepResult> judged,
+                          Map<Integer, Severity> severities) {
     }
 
     /**
@@ -185,8 +187,13 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
         return inScope().stream().filter(s -> !results.latest.containsKey(s.id()) && !results.passed.containsKey(s.id()) && !isSpared(s)).toList();
     }
 
+    /** By the rules, or because somebody says so; nobody lowers it. */
+    private boolean stopsUse(StepResult result) {
+        return result.severity() == Severity.STOP_USE || results.severities.get(result.entry()) == Severity.STOP_USE;
+    }
+
     /** Open findings that stop use, of the machine itself: while one stands nothing is run. */
     public List<StepResult> stopUse() {
-        return results.latest.values().stream().filter(r -> r.isBad() && r.severity() == Severity.STOP_USE && r.step().phase().compareTo(Phase.KIT) < 0).toList();
+        return results.latest.values().stream().filter(r -> r.isBad() && stopsUse(r) && r.step().phase().compareTo(Phase.KIT) < 0).toList();
     }
 }

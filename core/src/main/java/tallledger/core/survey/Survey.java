@@ -23,11 +23,12 @@ import tallledger.core.rules.Rules;
  * @param remarks remarks that were not struck, with their entries
  * @param repairs repairs that were not struck
  * @param photos  photographs that were not struck
+ * @param regrades how persons judge findings, by the entry each rests on
  * @param plan    how the runs are planned, where somebody chose
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps, List<Noted<String>> remarks, List<Repair> repairs,
-                     List<Photo> photos, Optional<PlanChoice> plan, List<Stray> strays) {
+                     List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
         House as = house.judgedAs(JudgedBy.grade(entries));

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.family.StartItem;
@@ -175,6 +176,19 @@ public final class SurveyEntries {
         Map<String, Object> payload = new HashMap<>(part.toPayload());
         payload.put("what", checked(what));
         return draft(by, Kind.REPAIRED, part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse("")).orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
+    }
+
+    /**
+     * A finding judged by a person.
+     *
+     * @param now how bad it is by the rules
+     * @throws Refused where it stops use and would be lowered
+     */
+    public static Draft regraded(By by, Regrade regrade, Severity now) {
+        if (now == Severity.STOP_USE && regrade.severity() != Severity.STOP_USE) {
+            throw Refused.because(SurveyReason.REGRADE_STOP_USE).at("severity");
+        }
+        return draft(by, Kind.REGRADED, "", regrade.toPayload());
     }
 
     public static Draft passedOver(By by, List<String> settings, String reason) {

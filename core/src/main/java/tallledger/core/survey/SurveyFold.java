@@ -2,7 +2,9 @@ package tallledger.core.survey;
 
 import tallledger.core.family.Step;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
@@ -26,6 +28,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     private final List<Noted<String>> remarks = new ArrayList<>();
     private final List<Repair> repairs = new ArrayList<>();
     private final List<Photo> photos = new ArrayList<>();
+    private final Map<Integer, Noted<Regrade>> regrades = new HashMap<>();
     private Optional<PlanChoice> plan = Optional.empty();
 
     /** @param judged results of before by the same description; they are not judged again */
@@ -44,7 +47,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
             h.event().tell(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
         return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
-                List.copyOf(photos), plan, List.copyOf(strays));
+                List.copyOf(photos), Map.copyOf(regrades), plan, List.copyOf(strays));
     }
 
     @Override
@@ -149,6 +152,13 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
         repairs.add(repair);
         drive.repaired(repair.part());
         event.part().system().ifPresent(steps::repaired);
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> regraded(Event.Regraded event, Entry entry) {
+        regrades.put(event.regrade().target(), new Noted<>(event.regrade(), entry.sequence()));
+        steps.regraded(event.regrade());
         return TAKEN;
     }
 

@@ -3,14 +3,17 @@ package tallledger.core.verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.gauge.Verdict;
+import tallledger.core.ledger.Noted;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.CheckResult;
 import tallledger.core.evidence.DriveCheck;
+import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Run;
 import tallledger.core.evidence.Severity;
 import tallledger.core.survey.SpindleSurvey;
@@ -23,8 +26,14 @@ import tallledger.core.survey.StepResult;
  * @param severity how soon it must be put right
  * @param what     the sentence and its numbers
  * @param entries  the entries it rests on
+ * @param judged   how a person judges it, with the entry that says so; then the severity is theirs
  */
-public record Finding(Severity severity, Reason what, List<Integer> entries) {
+public record Finding(Severity severity, Reason what, List<Integer> entries, Optional<Noted<Regrade>> judged) {
+
+    /** As the rules make it. */
+    public Finding(Severity severity, Reason what, List<Integer> entries) {
+        this(severity, what, entries, Optional.empty());
+    }
 
     public Finding {
         entries = List.copyOf(entries);
@@ -68,8 +77,26 @@ public record Finding(Severity severity, Reason what, List<Integer> entries) {
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken.what(), List.of(broken.entry()))));
-        findings.sort(Comparator.comparing(Finding::severity));
-        return findings;
+        return findings.stream().map(f -> f.by(survey)).sorted(Comparator.comparing(Finding::severity)).toList();
+    }
+
+    /** As a person judges it, where one does; what stops use by the rules stays that. */
+    private Finding by(Survey survey) {
+        return entries.stream().flatMap(e -> Optional.ofNullable(survey.regrades().get(e)).stream()).findFirst().filter(r -> severity != Severity.STOP_USE || r.what().severity() == Severity.STOP_USE)
+                .map(r -> new Finding(r.what().severity(), what, entries, Optional.of(r))).orElse(this);
+    }
+
+    /** What a person says of it, in the order people ask: why, by design, what it costs, what time it takes. */
+    public List<Reason> says() {
+        List<Reason> says = new ArrayList<>();
+        judged.map(Noted::what).ifPresent(r -> {
+            says.add(r.byDesign() ? Reason.of(VerdictReason.FINDING_BY_DESIGN, r.why()) : Reason.of(VerdictReason.FINDING_JUDGED, r.why()));
+            if (!r.cost().isEmpty()) {
+                says.add(Reason.of(VerdictReason.FINDING_COST, r.cost().get(0), r.cost().get(1), r.cost().get(2)));
+            }
+            r.minutesADay().ifPresent(day -> says.add(Reason.of(VerdictReason.FINDING_TIME, r.time().get(0), r.time().get(1), day)));
+        });
+        return says;
     }
 
     private static Reason what(StepResult result) {

@@ -1,6 +1,7 @@
 package tallledger.core.survey;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -9,6 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.Values;
 import tallledger.core.family.Family;
 import tallledger.core.family.StepId;
@@ -18,6 +20,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.verdict.Finding;
@@ -52,6 +55,33 @@ class JudgedAsTest {
         assertThat(rebuilt.strays()).isEmpty();
         book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
         assertThat(outcome(rebuilt.grown(book.entries()))).isEqualTo(Outcome.PROVEN);
+    }
+
+    /** A person may judge a finding otherwise, with why, its cost and the time it takes; what stops use is lowered by nobody. */
+    @Test
+    void aPersonJudgesAFindingOtherwise() {
+        SurveyBook book = new SurveyBook(MACHINE, Scope.WHOLE, 30);
+        Entry lamp = book.step("lamp", true);
+        Finding by = Finding.of(book.survey()).get(0);
+        assertThat(by.says()).isEmpty();
+        Regrade regrade = Regrade.parse(lamp.sequence(), Severity.LIVE_WITH, "clumsy, but it holds", true, "100 / 200 / 600", "1", "20");
+        Entry said = book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q. Tester"), regrade, by.severity()));
+        Finding judged = Finding.of(book.survey()).get(0);
+        assertThat(judged.severity()).isEqualTo(Severity.LIVE_WITH);
+        assertThat(judged.says()).extracting(r -> r.code()).containsExactly("finding.by-design", "finding.cost", "finding.time");
+        assertThat((java.math.BigDecimal) judged.says().get(2).arguments().get(2)).isEqualByComparingTo("20");
+        book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
+        assertThat(Finding.of(book.survey()).get(0).severity()).isEqualTo(by.severity());
+        assertThatThrownBy(() -> SurveyEntries.regraded(By.of(lamp.at(), "Q"), regrade, Severity.STOP_USE)).isInstanceOf(Refused.class);
+        book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"), Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", false, "", "", ""), by.severity()));
+        assertThat(book.survey().steps().stopUse()).hasSize(1);
+        assertThat(book.survey().strays()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'', '', '', '', why", "why, dear, '', '', cost", "why, 600 / 200 / 100, '', '', cost", "why, '', 1, '', timesADay", "why, '', often, 3, minutesEach"})
+    void whatIsNoJudgementNamesItsField(String why, String cost, String minutes, String times, String field) {
+        assertThatThrownBy(() -> Regrade.parse(3, Severity.SOON, why, false, cost, minutes, times)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
     }
 
     private static Outcome outcome(Survey survey) {

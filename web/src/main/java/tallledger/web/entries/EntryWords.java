@@ -141,6 +141,11 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     }
 
     @Override
+    public String regraded(Event.Regraded event, Entry entry) {
+        return words.say("entry.regraded", event.regrade().target(), event.regrade().severity(), event.regrade().why());
+    }
+
+    @Override
     public String repaired(Event.Repaired event, Entry entry) {
         return event.part().system().map(system -> words.say("entry.system-repaired", words.say(system.words(survey.machine().fitOut())), event.what()))
                 .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what())).orElseThrow());

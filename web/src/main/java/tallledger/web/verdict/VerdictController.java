@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,9 +18,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Photo;
+import tallledger.core.survey.Regrade;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.verdict.Finding;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -29,6 +34,7 @@ import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
@@ -72,11 +78,28 @@ class VerdictController {
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
     }
 
+    /** A person judges a finding otherwise than the rules. */
+    @PostMapping("/surveys/{id}/verdict/finding")
+    String regrade(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        int target = typed.wholeOr("target", 0);
+        Optional<Finding> finding = Finding.of(survey.core()).stream().filter(f -> f.entries().contains(target)).findFirst();
+        if (finding.isEmpty()) {
+            typed.refuse("form", Reason.of(WebReason.FINDING_GONE, target));
+        }
+        return entries.write(survey, typed, response, () -> finding.flatMap(f -> typed.choice("severity", Severity.class).flatMap(severity -> typed.attempt("why",
+                () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")), Regrade.parse(target, severity, typed.get("why"), typed.holds("byDesign", "yes"),
+                        typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay")), f.severity())))),
+                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
+    }
+
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
         model.addAllAttributes(view(survey));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grades", Grade.values());
+        model.addAttribute("severities", Severity.values());
         return "verdict/verdict";
     }
 

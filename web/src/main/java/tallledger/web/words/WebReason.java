@@ -28,6 +28,7 @@ public enum WebReason implements ReasonCode {
     ENDS_ONLY("ends.only", "count"),
     CLAIM_STEP_UNKNOWN("claim.step-unknown", "typed"),
     PLAN_LEFT_OUT("plan.left-out", "count"),
+    FINDING_GONE("finding.gone", "target"),
     SO_FAR("so-far", "speeds", "steps", "minutes"),
     LABEL_TWICE("label.twice"),
     LEVERS_COUNTED("levers.counted", "part"),
