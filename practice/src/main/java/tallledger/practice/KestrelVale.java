@@ -93,8 +93,8 @@ public final class KestrelVale {
                 .motor("1440").power("5.5", Law.CONSTANT_POWER).lever("back gear", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, "L H")
                 .lever("middle", "a b c").lever("quick", StageKind.GEAR, Shifting.SHIFTS_TURNING, LeverPattern.DIAL, "1 2 3").reverses()
                 .plate("28 35.5 45 56 71 90 112 140 180 224 280 355 450 560 710 900 1120 1400")
-                .claim(Attribute.SPEED_COUNT, "18", Source.PLATE, "").unloaded(1.015)
-                .has("-HEAD_SWIVELS").supply("380-400", "50", "5.5", "11.4", true).axis("table", "900 mm", Axis.Per.MIN, "16", "800", "2500")
+                .claim(Attribute.SPEED_COUNT, "18", Source.PLATE, "").claim(Attribute.COLLETS, "1 to 16 by 0.5", Source.SELLER, "collets, one to sixteen by halves")
+                .unloaded(1.015).has("-HEAD_SWIVELS").supply("380-400", "50", "5.5", "11.4", true).axis("table", "900 mm", Axis.Per.MIN, "16", "800", "2500")
                 .axis("saddle", "260 mm", Axis.Per.MIN, "16", "800", "2500").axis("knee", "400 mm", Axis.Per.MIN, "6.3", "315", "1000")
                 .wrong("arbor-runout", "value=0.110 mm|remark=goes round with the arbor")
                 .wrong("dividing-wheels", "wheels=24 28 32 40 44 48 56 64").build();

@@ -60,7 +60,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> count(Recordings.Count count) {
-        return Map.of("count", "3");
+        return Map.of("count", String.valueOf(count.claimed().orElse(3)));
     }
 
     @Override

@@ -1,5 +1,7 @@
 package tallledger.bench;
 
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.plate.Arrangements;
 import tallledger.core.rules.Rules;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -69,8 +71,26 @@ public final class CoreBench {
                 "every ms", "t/bound", "replan ms", "blame ms");
         GEARBOXES.forEach(CoreBench::row);
         System.out.println();
+        arrangements();
         wholeMachine();
         faults();
+    }
+
+    /** From bare speeds to the levers behind them: even ladders, one misread, and lists that fit nothing, where two are left out. */
+    private static void arrangements() {
+        for (int z : List.of(12, 24, 36)) {
+            List<TypedNumber> ladder = ladder(z, z == 12 ? 1.4125 : z == 24 ? 1.2589 : 1.122);
+            List<TypedNumber> misread = new java.util.ArrayList<>(ladder);
+            misread.set(z / 2, TypedNumber.parse(ladder.get(z / 2).value().multiply(new BigDecimal("1.15")).toPlainString()));
+            List<TypedNumber> nothing = IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(13 + i * i + i * 7 % 11))).toList();
+            System.out.printf("arrangements of %d speeds: even ladder %.1f ms (%d), one misread %.1f ms, that fit nothing %.0f ms%n", z, median(() -> Arrangements.of(ladder, List.of())),
+                    Arrangements.of(ladder, List.of()).found().size(), median(() -> Arrangements.of(misread, List.of())), median(() -> Arrangements.of(nothing, List.of())));
+        }
+        System.out.println();
+    }
+
+    private static List<TypedNumber> ladder(int z, double step) {
+        return IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(new BigDecimal(20 * Math.pow(step, i)).round(new java.math.MathContext(3)).toPlainString())).toList();
     }
 
     /** What the whole machine adds: its catalogue, the minutes' choice, change wheels, and a cycle of many events. */

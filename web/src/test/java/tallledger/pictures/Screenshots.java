@@ -15,6 +15,7 @@ public final class Screenshots {
 
     static {
         VIEWS.put("shelf", "/");
+        VIEWS.put("describe", "/machines/new?start=geared-head-lathe");
         VIEWS.put("machine", "/machines/1");
         VIEWS.put("run-sheet", "/surveys/3/run?step=0-2-0-0");
         VIEWS.put("speeds", "/surveys/3/speeds");
@@ -55,6 +56,14 @@ public final class Screenshots {
         VIEWS.forEach((name, path) -> {
             if (names.isEmpty() || names.contains(name)) {
                 page.navigate(App.demo().url(path));
+                if (name.equals("describe")) {
+                    page.fill("#name", "Kestrel 12");
+                    page.fill("#list", "31.5 45 63 90 125 180 250 355 500 710 1000 1400");
+                    page.fill("#counted", "3 and 4");
+                    page.click("button[value=find]");
+                    Browser.settle(page);
+                    page.evaluate("document.querySelector('.finder').scrollIntoView()");
+                }
                 page.waitForTimeout(300);
                 page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", name + ".png")));
             }

@@ -28,7 +28,7 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
     /** The fields, which a run's form and a step's share. */
     public static final List<Field> FIELDS = List.of(
             new Field("method", Entry.CHOICE, "", Method.CONTACT_TACHOMETER.name(), Stream.of(Method.values()).filter(Method::isShown).toList(), false),
-            Field.may("reading", Entry.NUMBER, "rpm"), Field.may("marks", Entry.NUMBER, ""), Field.may("turns", Entry.NUMBER, ""), Field.may("seconds", Entry.NUMBER, "s"));
+            Field.may("reading", Entry.NUMBER, "rpm"), Field.may("marks", Entry.NUMBER, ""), Field.may("factor", Entry.TEXT, ""), Field.may("turns", Entry.NUMBER, ""), Field.may("seconds", Entry.NUMBER, "s"));
 
     @Override
     public <T> T tell(Kinds<T> kinds) {
@@ -60,6 +60,9 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
             return values.at("turns", () -> SpeedReading.byTaps(values.text("turns"), values.text("seconds")));
         }
         Method method = values.has("method") ? method(values.text("method")) : Method.CONTACT_TACHOMETER;
+        if (method == Method.DISPLAY_BEFORE_GEAR) {
+            return values.at("reading", () -> SpeedReading.beforeGear(values.readWith(), values.text("reading"), values.text("factor")));
+        }
         return values.at("reading", () -> SpeedReading.shown(method, values.readWith(), values.text("reading"), values.text("marks")));
     }
 

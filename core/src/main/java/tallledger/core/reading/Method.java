@@ -10,6 +10,8 @@ public enum Method {
     STROBE,
     /** The machine's own display. */
     DISPLAY,
+    /** The machine's own display before a back gear: what it shows times the gear's ratio turns. */
+    DISPLAY_BEFORE_GEAR,
     /** N turns counted against a clock; N turns are N + 1 taps, the first starts the clock. */
     TAP_COUNT;
 

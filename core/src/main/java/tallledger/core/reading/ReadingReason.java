@@ -5,6 +5,7 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum ReadingReason implements ReasonCode {
+    FACTOR_MISSING("factor.missing"),
     LENGTH_NOT_ONE("length.not-one", "shortened"),
     LENGTH_OVER_NOUGHT("length.over-nought", "typed"),
     LENGTH_UNKNOWN_UNIT("length.unknown-unit", "shortened", "unit"),

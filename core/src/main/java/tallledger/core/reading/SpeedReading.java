@@ -18,7 +18,7 @@ import tallledger.core.rules.Rules;
  * Worked: 10 turns in 19.05 s are 31.50 min⁻¹, u/n = 0.1/19.05 = 0.52 %.
  *
  * @param method   how it was read
- * @param asTyped  the figures as typed, by the name of their field: reading, marks, turns, seconds
+ * @param asTyped  the figures as typed, by the name of their field: reading, marks, factor, turns, seconds
  * @param rpm      min⁻¹, the typed decimal itself for a tachometer
  * @param digit    worth of the last digit of what was shown, or of the seconds
  * @param readWith the gauge, where a record names it
@@ -56,7 +56,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
             case CONTACT_TACHOMETER -> Optional.of(Rule.TACHOMETER);
             case OPTICAL -> Optional.of(Rule.OPTICAL);
             case STROBE -> Optional.of(Rule.STROBE);
-            case DISPLAY -> Optional.of(Rule.DISPLAY);
+            case DISPLAY, DISPLAY_BEFORE_GEAR -> Optional.of(Rule.DISPLAY);
             case TAP_COUNT -> Optional.empty();
         };
     }
@@ -66,7 +66,8 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         Optional<Gauge> gauge = gauge(rules);
         if (gauge.isPresent()) {
             BigDecimal marks = asTyped.containsKey("marks") ? typed("marks") : BigDecimal.ONE;
-            return gauge.get().reading(typed("reading"), digit).expanded() / marks.doubleValue();
+            double behind = asTyped.containsKey("factor") ? TypedRatio.parse(asTyped.get("factor")).doubleValue() : 1;
+            return gauge.get().reading(typed("reading"), digit).expanded() / marks.doubleValue() * behind;
         }
         double seconds = typed("seconds").doubleValue();
         double relative = Math.hypot(rules.value(Rule.STOPWATCH), digit.doubleValue() / Math.sqrt(12)) / seconds;
@@ -81,6 +82,9 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     public String typed() {
         if (method == Method.TAP_COUNT) {
             return asTyped.get("turns") + " turns in " + asTyped.get("seconds") + " s";
+        }
+        if (asTyped.containsKey("factor")) {
+            return asTyped.get("reading") + " × " + asTyped.get("factor");
         }
         return asTyped.containsKey("marks") ? asTyped.get("reading") + " from " + asTyped.get("marks") + " marks" : asTyped.get("reading");
     }
@@ -101,6 +105,22 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
             throw new IllegalArgumentException("turns are counted, not shown");
         }
         return method == Method.OPTICAL ? byMarks(text, marks.isBlank() ? "1" : marks, readWith) : read(method, text, readWith);
+    }
+
+    /** Shown before a back gear whose ratio is typed, as a number, a reduction or in wheels. Worked: 520 before 5.2:1 is 100. */
+    public static SpeedReading beforeGear(Optional<Gauge> readWith, String text, String factor) {
+        TypedNumber shown = TypedNumber.parsePositive(text);
+        if (factor.isBlank()) {
+            throw Refused.because(ReadingReason.FACTOR_MISSING).at("factor");
+        }
+        BigDecimal ratio;
+        try {
+            ratio = TypedRatio.parse(factor);
+        } catch (Refused refused) {
+            throw refused.at("factor");
+        }
+        return new SpeedReading(Method.DISPLAY_BEFORE_GEAR, Map.of("reading", shown.typed(), "factor", factor.strip()),
+                shown.value().multiply(ratio).round(MathContext.DECIMAL64).stripTrailingZeros(), shown.step(), readWith);
     }
 
     /** Shown over m; its uncertainty goes down with it. Worked: 126.0 from 4 marks is 31.5. */

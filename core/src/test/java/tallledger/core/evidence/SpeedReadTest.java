@@ -56,8 +56,19 @@ class SpeedReadTest {
         assertThat(SpeedRead.isThere(typed("method=OPTICAL|marks=4"))).isFalse();
     }
 
+    /** 520 before 5.2:1 is 100; what the display leaves open goes down with it. */
+    @Test
+    void aDisplayBeforeTheBackGearShowsWhatTurnsThere() {
+        var read = AT_100.read(typed("method=DISPLAY_BEFORE_GEAR|reading=520|factor=5.2:1"));
+        assertThat(read.rpm().doubleValue()).isCloseTo(100, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(read.typed()).isEqualTo("520 × 5.2:1");
+        double alone = AT_100.read(typed("method=DISPLAY|reading=520")).expanded(Rules.shipped());
+        assertThat(read.expanded(Rules.shipped())).isCloseTo(alone / 5.2, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(AT_100.read(typed("method=DISPLAY_BEFORE_GEAR|reading=500|factor=24/125")).rpm()).isEqualByComparingTo("96");
+    }
+
     @ParameterizedTest
-    @CsvSource({"method=TAP_COUNT|reading=100, method choice.unknown", "method=by ear|reading=100, method choice.unknown",
+    @CsvSource({"method=DISPLAY_BEFORE_GEAR|reading=100, factor factor.missing", "method=DISPLAY_BEFORE_GEAR|reading=100|factor=1/0, factor number.not-positive", "method=TAP_COUNT|reading=100, method choice.unknown", "method=by ear|reading=100, method choice.unknown",
             "reading=100|turns=20|seconds=12, reading speed-read.twice", "marks=4, reading number.missing", "turns=20, turns number.missing",
             "reading=70000, reading speed.impossible"})
     void whatCannotBeReadIsRefusedAtItsField(String fields, String expected) {

@@ -76,6 +76,9 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
         if (reading.method() == Method.TAP_COUNT) {
             return words.say("entry.taps", reading.asTyped().get("turns"), reading.asTyped().get("seconds"));
         }
+        if (reading.asTyped().containsKey("factor")) {
+            return words.say("entry.read-before", reading.asTyped().get("reading"), reading.asTyped().get("factor"), reading.rpm());
+        }
         String marks = Optional.ofNullable(reading.asTyped().get("marks")).map(m -> " " + words.say("entry.marks", m)).orElse("");
         return words.say("entry.read", reading.asTyped().get("reading"), reading.method()) + marks;
     }

@@ -5,9 +5,15 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.Optional;
 import tallledger.core.coverage.Elements;
 import tallledger.core.drive.Route;
+import tallledger.core.drive.Position;
+import tallledger.core.drive.Span;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.web.words.Figures;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.evidence.SpeedRead;
@@ -35,7 +41,7 @@ import tallledger.core.survey.SpindleSurvey;
  */
 public record SheetView(String key, String name, Optional<BigDecimal> nominal, Optional<Limit> limit, Optional<Reason> why,
                         List<LeverView> levers, Reason worth, Optional<Reason> tooFast, Optional<Integer> turns,
-                        List<Run> history, boolean sweep) {
+                        List<Run> history, boolean sweep, boolean geared, String gear) {
 
     static SheetView of(SpindleSurvey survey, Route route) {
         Speed speed = survey.table().speedOf(route).orElseThrow();
@@ -48,7 +54,29 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
                 LeverView.of(survey.machine(), route, before), worth(survey, route), tooFast(survey, route),
                 nominal.filter(n -> n.compareTo(SpeedReading.FASTEST_TAPPED) <= 0)
                         .map(n -> SpeedReading.turnsToCount(n.doubleValue(), survey.rules().value(Rule.LISTEN))),
-                runs.stream().filter(run -> run.route().equals(route)).toList(), speed.isSweep());
+                runs.stream().filter(run -> run.route().equals(route)).toList(), speed.isSweep(),
+                survey.machine().train().stages().stream().anyMatch(s -> s.kind() == StageKind.BACK_GEAR), gear(survey, route));
+    }
+
+    /** The back gear set, as the stages or the plate have it over going direct; empty where neither says. */
+    private static String gear(SpindleSurvey survey, Route route) {
+        List<Stage> stages = survey.machine().train().stages();
+        return IntStream.range(0, stages.size()).filter(s -> stages.get(s).kind() == StageKind.BACK_GEAR).boxed().findFirst().flatMap(s -> {
+            Position set = survey.machine().train().position(route, s);
+            return set.transmission().factor().map(Span::low).or(() -> byPlate(survey, set.label(), stages.get(s).name()));
+        }).map(Figures::ratio).orElse("");
+    }
+
+    private static Optional<Double> byPlate(SpindleSurvey survey, String label, String lever) {
+        var levers = survey.table().factors().levers();
+        for (int l = 0; l < levers.size(); l++) {
+            if (levers.get(l).name().equals(lever)) {
+                List<Optional<Double>> factors = survey.table().factors().factors(l);
+                double direct = factors.stream().flatMap(Optional::stream).mapToDouble(f -> f).max().orElse(1);
+                return factors.get(levers.get(l).positions().indexOf(label)).map(f -> f / direct);
+            }
+        }
+        return Optional.empty();
     }
 
     private static Reason why(SpindleSurvey survey, Route route, Limit limit) {
