@@ -3,7 +3,9 @@ package tallledger.core.motion;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import tallledger.core.reading.LengthUnit;
@@ -119,5 +121,55 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         double off = after / wanted - 1;
         MotionReason code = Math.abs(off) <= 0.02 ? MotionReason.WHEELS_SWAP_RIGHT : off > 0 ? MotionReason.WHEELS_SWAP_OVER : MotionReason.WHEELS_SWAP_UNDER;
         return Reason.of(code, driver, driven, factor, after, wanted, Math.abs(off) * 100);
+    }
+
+    /**
+     * A pair that would give the feed wanted: two alike, or in between where it is too slow one way round and too fast the other.
+     *
+     * @param off    share by which the feed would be off
+     * @param toMake how many of the two are not there
+     */
+    public record Pair(int driver, int driven, double off, int toMake) {
+
+        /** "40/32 (−0.4 %), 1 to make". */
+        String written() {
+            return driver + "/" + driven + String.format(Locale.ROOT, " (%+.1f %%)", off * 100).replace('-', '−');
+        }
+    }
+
+    /** As near as a thread must be (house rule). */
+    private static final double NEAR_ENOUGH = 0.01;
+    private static final int PAIRS_NAMED = 3;
+
+    /**
+     * Which pairs give the feed wanted, those that want the fewest wheels made first, then the nearest, then those whose centres stay where
+     * they are.
+     *
+     * <p>Worked: 30/60 gives 0.1 and 0.2 is wanted: two alike, 60/60 by one wheel more of 60, or 30/30.
+     *
+     * @param onHand wheels there are, the mounted ones among them
+     */
+    public static List<Pair> instead(int driver, int driven, double present, double wanted, WheelSet onHand, GearChart.Teeth makeable) {
+        List<Integer> there = new ArrayList<>(onHand.teeth());
+        List.of(driver, driven).stream().filter(t -> !there.contains(t)).forEach(there::add);
+        List<Pair> pairs = new ArrayList<>();
+        for (int x = makeable.least(); x <= makeable.most(); x++) {
+            for (int y = makeable.least(); y <= makeable.most(); y++) {
+                double off = present * x * driven / ((double) y * driver) / wanted - 1;
+                if (Math.abs(off) <= NEAR_ENOUGH) {
+                    List<Integer> left = new ArrayList<>(there);
+                    int toMake = (left.remove(Integer.valueOf(x)) ? 0 : 1) + (left.remove(Integer.valueOf(y)) ? 0 : 1);
+                    pairs.add(new Pair(x, y, off, toMake));
+                }
+            }
+        }
+        return pairs.stream().sorted(Comparator.comparingInt(Pair::toMake).thenComparingLong((Pair p) -> Math.round(Math.abs(p.off) * 1000))
+                .thenComparingInt(p -> Math.abs(p.driver + p.driven - driver - driven))).limit(PAIRS_NAMED).toList();
+    }
+
+    /** The same in words; none within a hundredth is said. */
+    public static Reason says(List<Pair> pairs) {
+        return pairs.isEmpty() ? Reason.of(MotionReason.WHEELS_INSTEAD_NONE)
+                : Reason.of(MotionReason.WHEELS_INSTEAD, String.join(", ", pairs.stream().map(Pair::written).toList()), pairs.get(0).toMake());
     }
 }

@@ -28,6 +28,8 @@ enum MotionReason implements ReasonCode {
     WHEELS_BUY("wheels.buy", "teeth", "beyond"),
     WHEELS_BUY_MOST("wheels.buy-most", "teeth", "beyond"),
     WHEELS_CUT("wheels.cut", "cut", "promised"),
+    WHEELS_INSTEAD("wheels.instead", "pairs", "make"),
+    WHEELS_INSTEAD_NONE("wheels.instead-none"),
     WHEELS_LOST("wheels.lost", "lost"),
     WHEELS_MANY("wheels.many", "count", "most"),
     WHEELS_NO_SET("wheels.no-set", "count"),

@@ -77,6 +77,22 @@ class ChangeWheelsTest {
         assertThat(ChangeWheels.swapped(50, 60, 0.1, 0.2).code()).isEqualTo("wheels.swap-under");
     }
 
+    /** 30/60 is half the feed wanted and swapped twice too much: two alike are right, one more of 60 or of 30; 40/50 lies between where 0.16 is wanted. */
+    @Test
+    void whereItIsTooSlowOneWayAndTooFastTheOtherThePairBetweenIsNamed() {
+        GearChart.Teeth makeable = new GearChart.Teeth(20, 127);
+        assertThat(ChangeWheels.instead(30, 60, 0.1, 0.2, WheelSet.parse("30 60 60"), makeable).get(0)).satisfies(p -> {
+            assertThat(List.of(p.driver(), p.driven(), p.toMake())).containsExactly(60, 60, 0);
+            assertThat(p.off()).isCloseTo(0, org.assertj.core.data.Offset.offset(1e-9));
+        });
+        assertThat(ChangeWheels.instead(30, 60, 0.1, 0.2, WheelSet.parse("30 60"), makeable)).first().satisfies(p -> {
+            assertThat(p.toMake()).isEqualTo(1);
+            assertThat(p.driver()).isEqualTo(p.driven());
+        });
+        assertThat(ChangeWheels.instead(30, 60, 0.1, 0.16, WheelSet.parse("30 40 50 60"), makeable).get(0)).satisfies(p -> assertThat(p.driver() + "/" + p.driven()).isEqualTo("40/50"));
+        assertThat(ChangeWheels.says(ChangeWheels.instead(30, 60, 0.1, 9, WheelSet.parse("30 60"), makeable)).code()).isEqualTo("wheels.instead-none");
+    }
+
     /** Against every set of one and of two wheels tried one by one. */
     @Test
     void theSmallestSetAgreesWithTryingThemAll() {

@@ -58,17 +58,22 @@ class ThreadsController {
         model.addAttribute("chart", chart.orElse(null));
         model.addAttribute("counted", counted.orElse(null));
         model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> results.of(new Asked(c, w)))).orElse(null));
-        model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed).orElse(null) : null);
+        model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed, wheels, chart) : List.of());
         return "threads/threads";
     }
 
-    private static Optional<Reason> swapped(Typed typed) {
+    private static List<Reason> swapped(Typed typed, Optional<WheelSet> wheels, Optional<GearChart> chart) {
         Optional<Integer> driver = typed.attempt("driver", () -> teeth(typed.get("driver")));
         Optional<Integer> driven = typed.attempt("driven", () -> teeth(typed.get("driven")));
         Optional<Double> present = typed.attempt("present", () -> TypedNumber.parsePositive(typed.get("present")).value().doubleValue());
         Optional<Double> wanted = typed.attempt("wanted", () -> TypedNumber.parsePositive(typed.get("wanted")).value().doubleValue());
-        return List.of(driver, driven, present, wanted).stream().allMatch(Optional::isPresent)
-                ? Optional.of(ChangeWheels.swapped(driver.get(), driven.get(), present.get(), wanted.get())) : Optional.empty();
+        if (!List.of(driver, driven, present, wanted).stream().allMatch(Optional::isPresent)) {
+            return List.of();
+        }
+        WheelSet there = wheels.orElseGet(() -> WheelSet.parse(driver.get() + " " + driven.get()));
+        GearChart.Teeth makeable = chart.map(GearChart::buyable).orElse(new GearChart.Teeth(20, 127));
+        return List.of(ChangeWheels.swapped(driver.get(), driven.get(), present.get(), wanted.get()),
+                ChangeWheels.says(ChangeWheels.instead(driver.get(), driven.get(), present.get(), wanted.get(), there, makeable)));
     }
 
     private static int teeth(String typed) {
