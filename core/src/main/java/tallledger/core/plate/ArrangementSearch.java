@@ -28,7 +28,6 @@ final class ArrangementSearch {
     private final int[] stride;
     private final int cells;
     private final int[][] digits;
-    private final int[] leversOff;
     private final Consumer<int[]> found;
 
     private final int[] placed;
@@ -76,11 +75,9 @@ final class ArrangementSearch {
         }
         this.cells = product;
         this.digits = new int[cells][sizes.length];
-        this.leversOff = new int[cells];
         for (int cell = 0; cell < cells; cell++) {
             for (int l = 0; l < sizes.length; l++) {
                 digits[cell][l] = cell / stride[l] % sizes[l];
-                leversOff[cell] += digits[cell][l] > 0 ? 1 : 0;
             }
         }
         this.empties = empties;
@@ -204,7 +201,7 @@ final class ArrangementSearch {
             return;
         }
         put(cell, speed);
-        slab(lever, cell);
+        slab(lever);
         take(cell, speed);
         if (isOfTheRectangle(speed)) {
             firstCell = speed == first ? 0 : firstCell;
@@ -221,7 +218,7 @@ final class ArrangementSearch {
                 value[cell] = speeds[speed] - value[beside] + value[0];
                 radius[cell] = tolerances[speed] + radius[beside] + radius[0];
                 put(cell + beside, speed);
-                slab(lever, cell);
+                slab(lever);
                 take(cell + beside, speed);
             }
         }
@@ -229,7 +226,7 @@ final class ArrangementSearch {
     }
 
     /** Fills what the new position of a lever makes with the positions already there, the cells with the fewest speeds to choose from first. */
-    private void slab(int lever, int axis) {
+    private void slab(int lever) {
         int[] open = new int[cells];
         int[] choices = new int[cells];
         int count = 0;
@@ -334,7 +331,7 @@ final class ArrangementSearch {
         return true;
     }
 
-    /** First speed that may lie at or above a value. */
+    /** First speed that may lie at or above a value; no speed's own tolerance is over 0.5. */
     private int from(double low) {
         int found = Arrays.binarySearch(speeds, low - 0.5);
         int s = found < 0 ? -found - 1 : found;

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
@@ -52,21 +53,15 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
      */
     public static Arrangements of(List<TypedNumber> speeds, List<Integer> levers) {
         Listed listed = Listed.of(speeds);
-        levers.stream().filter(n -> n < LEAST_POSITIONS || n > LONGEST_LEVER).findFirst().ifPresent(n -> {
-            throw Refused.because(PlateReason.ARRANGE_LEVER, n, LEAST_POSITIONS, LONGEST_LEVER);
-        });
+        checkLevers(levers);
         int z = listed.numbers.size();
         List<Reason> says = new ArrayList<>(listed.says);
-        List<List<Integer>> shapes = shapes(z).stream().filter(shape -> levers.isEmpty() || containsAll(shape, levers)).toList();
-        int product = levers.stream().reduce(1, (a, b) -> Math.min(a * b, MOST_SPEEDS * LONGEST_LEVER));
-        if (shapes.isEmpty() && levers.size() > 1 && product == z) {
-            shapes = List.of(levers.stream().sorted().toList());
-        }
+        List<List<Integer>> shapes = shapes(z, levers);
         if (levers.size() > 1 && shapes.isEmpty()) {
-            return counted(listed, levers.stream().sorted().toList(), product, says);
+            return counted(listed, levers.stream().sorted().toList(), product(levers), says);
         }
         if (shapes.isEmpty()) {
-            says.add(levers.isEmpty() ? Reason.of(PlateReason.ARRANGE_NO_PRODUCT, z) : Reason.of(PlateReason.ARRANGE_NO_SUCH, z, joined(levers)));
+            noShape(z, levers).ifPresent(says::add);
             return new Arrangements(List.of(), says, false);
         }
         Search search = new Search(listed);
@@ -117,6 +112,39 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
             says.add(Reason.of(PlateReason.ARRANGE_SEVERAL, found.size()));
         }
         return says;
+    }
+
+    /** @throws Refused where the levers counted are none: 2 to 12 positions each, at most four */
+    public static void checkLevers(List<Integer> levers) {
+        levers.stream().filter(n -> n < LEAST_POSITIONS || n > LONGEST_LEVER).findFirst().ifPresent(n -> {
+            throw Refused.because(PlateReason.ARRANGE_LEVER, n, LEAST_POSITIONS, LONGEST_LEVER);
+        });
+        if (levers.size() > MOST_LEVERS) {
+            throw Refused.because(PlateReason.ARRANGE_LEVERS, levers.size(), MOST_LEVERS);
+        }
+    }
+
+    private static int product(List<Integer> levers) {
+        return levers.stream().reduce(1, (a, b) -> a * b);
+    }
+
+    /**
+     * The shapes of z speeds that have the levers somebody counted; those levers themselves where they make z with more positions than
+     * are looked for.
+     *
+     * @param levers positions by lever as far as counted, empty for any: as {@link #checkLevers} lets them pass
+     */
+    public static List<List<Integer>> shapes(int z, List<Integer> levers) {
+        List<List<Integer>> shapes = shapes(z).stream().filter(shape -> levers.isEmpty() || containsAll(shape, levers)).toList();
+        return shapes.isEmpty() && levers.size() > 1 && product(levers) == z ? List.of(levers.stream().sorted().toList()) : shapes;
+    }
+
+    /** Why z speeds have no shape; empty for up to three, which are one lever's. */
+    public static Optional<Reason> noShape(int z, List<Integer> levers) {
+        if (!levers.isEmpty()) {
+            return Optional.of(Reason.of(PlateReason.ARRANGE_NO_SUCH, z, joined(levers)));
+        }
+        return z < LEAST_POSITIONS * LEAST_POSITIONS ? Optional.empty() : Optional.of(Reason.of(PlateReason.ARRANGE_NO_PRODUCT, z));
     }
 
     /** Whether a shape has all the levers counted, each its own. */

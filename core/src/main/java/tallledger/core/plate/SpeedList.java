@@ -25,7 +25,7 @@ public sealed interface SpeedList {
     Pattern UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(rpm|r\\.p\\.m\\.?|r/min|rev/min|min[-−⁻][1¹]|1/min|/min|speeds?)(?![\\w/])");
     Pattern FEED_UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(?:mm|inch(?:es)?|in\\.?|\")\\s*(?:(?:/|per|a)\\s*(?:rev|turn|min|tooth)\\w*)?(?![\\w/])");
     Pattern RANGE = Pattern.compile("([\\d.,]+)\\s*(?:to|–|—|…|\\.\\.\\.?|(?<=\\d)-(?=\\d)|\\s-\\s)\\s*([\\d.,]+)");
-    Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:speeds?|feeds?|threads?|of them)?\\s*[,:]?\\s+(?:from|between|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
+    Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:(?:speeds?|feeds?|threads?|of them)\\s*[,:]?\\s*(?:from|between)?|[,:]?\\s+(?:from|between|:)|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
     Pattern OTHER_UNIT = Pattern.compile("(?i)[\\d.]\\s*(hz|kw|hp|v|m/min|ft/min|sfm|mm(?:/\\w+)?|in(?:/\\w+)?|amps?|%)(?!\\w)");
     Set<String> BETWEEN = Set.of("and", "&", "or", "+", "/");
 
@@ -162,6 +162,9 @@ public sealed interface SpeedList {
                 throw Refused.because(PlateReason.LIST_UNEQUAL, line, row.size(), wide);
             }
             cells.add(row.stream().map(token -> cell(token, line)).toList());
+        }
+        if (cells.stream().flatMap(List::stream).noneMatch(PlateCell.Value.class::isInstance)) {
+            throw Refused.because(PlateReason.LIST_NO_SPEED);
         }
         return new Rows(labels, columns, List.copyOf(cells));
     }

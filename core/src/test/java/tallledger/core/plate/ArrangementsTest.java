@@ -136,6 +136,12 @@ class ArrangementsTest {
     }
 
     @ParameterizedTest
+    @CsvSource({"1", "2", "3"})
+    void upToThreeAreOneLeversAndNothingIsMissing(int z) {
+        assertThat(Arrangements.of(IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(50 + 30 * i))).toList(), List.of()).says()).isEmpty();
+    }
+
+    @ParameterizedTest
     @CsvSource({"5,5", "7,7", "11,11", "14,14"})
     void noProductIsSaid(int z, int count) {
         Arrangements found = Arrangements.of(IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(50 + 30 * i))).toList(), List.of());

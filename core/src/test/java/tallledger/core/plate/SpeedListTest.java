@@ -39,6 +39,9 @@ class SpeedListTest {
             60 to 500, 500 to 4200                      | 60~500 500~4200
             60-4200 rpm                                 | 60~4200
             12 from 31.5 to 1400                        | 12: 31.5~1400
+            12 speeds, 31.5 to 1400                     | 12: 31.5~1400
+            12 speeds 31.5 to 1400 rpm                  | 12: 31.5~1400
+            12: 31.5 to 1400                            | 12: 31.5~1400
             16 speeds, from 40 to 2000 rpm              | 16: 40~2000
             .002 .004 .008                              | 0.002 0.004 0.008
             """)
@@ -84,6 +87,11 @@ class SpeedListTest {
         });
         assertThatThrownBy(() -> SpeedList.read("31.5 45 63\n125 180 250\n500 710")).isInstanceOfSatisfying(Refused.class,
                 r -> assertThat(r.reason().arguments()).containsExactly(3, 2, 3));
+    }
+
+    @Test
+    void rowsWithoutASpeedAreNoPlate() {
+        assertThatThrownBy(() -> SpeedList.read("x x\nx ?")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.no-speed"));
     }
 
     @Test

@@ -38,6 +38,7 @@ final class PlateFinder {
     private static final int MOST_OFFERED = 12;
     private static final int MOST_KEPT = 16;
     private static final List<String> ENDS = List.of(Stage.LOW_END, Stage.HIGH_END);
+    private static final List<String> FEED_ENDS = List.of("slowest", "fastest");
     private static final LastAsked<Asked, Found> KEPT = new LastAsked<>(MOST_KEPT, PlateFinder::find);
 
     private PlateFinder() {
@@ -107,6 +108,7 @@ final class PlateFinder {
                 throw Refused.because(WebReason.LEVERS_COUNTED, part.length() > 24 ? part.substring(0, 24) : part);
             }
         }
+        Arrangements.checkLevers(levers);
         return levers;
     }
 
@@ -122,9 +124,8 @@ final class PlateFinder {
         Arrangements all = Arrangements.of(speeds, asked.levers);
         List<Offer> offers = new ArrayList<>(all.found().stream().filter(a -> cells(a.sizes()) <= DriveTrain.MOST_COMBINATIONS).limit(MOST_OFFERED)
                 .map(PlateFinder::offer).toList());
-        List<TypedNumber> distinct = distinct(speeds);
-        if (asked.levers.size() < 2 && distinct.size() <= MOST_OFFERED * 2) {
-            offers.add(single(distinct.stream().map(TypedNumber::typed).toList()));
+        if (asked.levers.size() < 2) {
+            single(distinct(speeds).stream().map(TypedNumber::typed).toList()).ifPresent(offers::add);
         }
         return new Found(offers, Math.max(0, all.found().size() - MOST_OFFERED), all.says());
     }
@@ -139,10 +140,13 @@ final class PlateFinder {
         return List.copyOf(distinct.values());
     }
 
-    /** One lever, knob or belt with a position for each; or the one speed of a machine that has no choice. */
-    private static Offer single(List<String> speeds) {
+    /** One lever, knob or belt with a position for each, as far as one stage has so many; or the one speed of a machine that has no choice. */
+    private static Optional<Offer> single(List<String> speeds) {
+        if (speeds.size() > Stage.MOST_POSITIONS) {
+            return Optional.empty();
+        }
         List<Lever> levers = speeds.size() == 1 ? List.of() : List.of(Arrangement.lever(0, speeds.size()));
-        return new Offer(levers, speeds, false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty());
+        return Optional.of(new Offer(levers, speeds, false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty()));
     }
 
     private static Offer offer(Arrangement a) {
@@ -201,12 +205,10 @@ final class PlateFinder {
 
     /** Only how many and the ends: every product is offered, the rest of its plate unread. */
     private static Found ends(SpeedList.Ends ends, List<Integer> counted) {
-        List<List<Integer>> shapes = new ArrayList<>(Arrangements.shapes(ends.count()));
-        if (counted.size() > 1) {
-            shapes.removeIf(shape -> !shape.equals(counted.stream().sorted().toList()));
-            if (shapes.isEmpty() && cells(counted) == ends.count()) {
-                shapes.add(counted);
-            }
+        List<List<Integer>> shapes = Arrangements.shapes(ends.count(), counted);
+        List<Reason> says = new ArrayList<>(List.of(Reason.of(WebReason.ENDS_ONLY, ends.count())));
+        if (shapes.isEmpty()) {
+            Arrangements.noShape(ends.count(), counted).ifPresent(says::add);
         }
         List<Offer> offers = new ArrayList<>();
         for (List<Integer> shape : shapes) {
@@ -215,10 +217,10 @@ final class PlateFinder {
             offers.add(new Offer(levers, between(ends), false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty()));
         }
         if (counted.size() < 2) {
-            offers.add(single(between(ends)));
+            single(between(ends)).ifPresent(offers::add);
         }
         offers.removeIf(offer -> offer.cells().size() > DriveTrain.MOST_COMBINATIONS);
-        return new Found(offers, 0, List.of(Reason.of(WebReason.ENDS_ONLY, ends.count())));
+        return new Found(offers, 0, says);
     }
 
     private static List<String> between(SpeedList.Ends ends) {
@@ -238,18 +240,24 @@ final class PlateFinder {
 
     /** Takes an offer into the rows of the form: the motor's row stays, the levers' are new, their labels to be changed to the machine's. */
     static void take(Typed typed, Offer offer, String prefix) {
+        List<Lever> levers = offer.levers.stream().map(lever -> asTyped(lever, !prefix.isEmpty())).toList();
         if (prefix.isEmpty()) {
-            stages(typed, offer);
+            stages(typed, levers);
         } else {
-            typed.set("feedLevers", offer.levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).collect(Collectors.joining("\n")));
+            typed.set("feedLevers", levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).collect(Collectors.joining("\n")));
         }
-        typed.set(prefix + "shape", PlateGrid.shapeOf(offer.levers));
+        typed.set(prefix + "shape", PlateGrid.shapeOf(levers));
         IntStream.range(0, offer.cells.size()).forEach(i -> typed.set(PlateGrid.field(prefix, i), offer.cells.get(i)));
         typed.set(prefix + LIST, "");
         typed.set(prefix + COUNTED, "");
     }
 
-    private static void stages(Typed typed, Offer offer) {
+    /** Of a feed that slides the form has the two ends only, each in one word. */
+    private static Lever asTyped(Lever lever, boolean feed) {
+        return feed && lever.slides() ? new Lever("feed dial", FEED_ENDS) : lever;
+    }
+
+    private static void stages(Typed typed, List<Lever> levers) {
         boolean motor = typed.get("stage0.kind").equals(StageKind.MOTOR.name()) && typed.has("stage0.name")
                 && StageReader.labels(typed.get("stage0.positions")).size() == 1;
         int first = motor ? 1 : 0;
@@ -259,8 +267,8 @@ final class PlateFinder {
             }
         }
         typed.set("interlocks", "");
-        for (int l = 0; l < offer.levers.size(); l++) {
-            Lever lever = offer.levers.get(l);
+        for (int l = 0; l < levers.size(); l++) {
+            Lever lever = levers.get(l);
             String row = "stage" + (first + l);
             typed.set(row + ".name", lever.name());
             typed.set(row + ".kind", (lever.slides() ? StageKind.VARIATOR : StageKind.GEAR).name());

@@ -115,12 +115,52 @@ class PlateFinderTest {
         assertThat(machine.feeds().orElseThrow().plate().cells()).hasSize(4);
     }
 
+    @Test
+    void feedsThatSlideAreADialWithTwoEnds() {
+        Typed typed = asked("", "");
+        typed.set("feedlist", "0.05 to 0.5");
+        PlateFinder.take(typed, PlateFinder.found(typed, "feed").orElseThrow().offers().get(0), "feed");
+        typed.set("feedUnit", "MM");
+        typed.set("feedPer", "REV");
+        MachineDescription machine = MachineForm.description(typed, Optional.empty(), Rules.shipped()).orElseThrow();
+        assertThat(machine.feeds().orElseThrow().plate().levers()).singleElement().satisfies(l -> assertThat(l.positions()).containsExactly("slowest", "fastest"));
+    }
+
+    /** One stage has up to 16 positions: more speeds are offered as several levers or, where none fit, not at all. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            16 from 40 to 2000  | 16
+            17 from 40 to 2000  | ''
+            100 from 40 to 2000 | ''
+            12 from 31.5 to 1400 | 12
+            """)
+    void noLeverIsOfferedThatTheFormWouldRefuse(String list, String single) {
+        PlateFinder.Found found = PlateFinder.found(asked(list, ""), "").orElseThrow();
+        assertThat(found.offers().stream().filter(o -> o.levers().size() == 1).map(PlateFinder.Offer::sizes).findFirst().orElse("")).isEqualTo(single);
+        for (int i = 0; i < found.offers().size(); i++) {
+            assertThat(taken(asked(list, ""), i).plate().levers()).isEqualTo(found.offers().get(i).levers());
+        }
+        assertThat(found.says()).anySatisfy(r -> assertThat(r.code()).isIn("ends.only", "arrange.no-product"));
+    }
+
+    @Test
+    void leversCountedAreAskedForWhereOnlyTheEndsAreKnown() {
+        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), "").orElseThrow().offers()).extracting(PlateFinder.Offer::sizes).contains("2 × 6")
+                .doesNotContain("3 × 4");
+        PlateFinder.Found none = PlateFinder.found(asked("12 from 31.5 to 1400", "3 and 5"), "").orElseThrow();
+        assertThat(none.offers()).isEmpty();
+        assertThat(none.says()).extracting(r -> r.code()).contains("arrange.no-such");
+    }
+
     @ParameterizedTest(name = "{0} / {1}")
     @CsvSource(delimiter = '|', textBlock = """
             31.5 45 fast        |           | list    | list.not-a-speed
             500 to 60           |           | list    | list.range
             31.5 45 63 90       | two       | counted | levers.counted
-            31.5 45 63 90       | 1 and 4   | list    | arrange.lever
+            31.5 45 63 90       | 1 and 4   | counted | arrange.lever
+            12 from 31.5 to 1400 | 1 and 12 | counted | arrange.lever
+            31.5 45 63 90       | 2 2 2 2 2 | counted | arrange.levers
+            32 from 40 to 2000  | 2 2 2 2 2 | counted | arrange.levers
             """)
     void whatIsWrongIsSaidWhereItWasTyped(String list, String counted, String field, String code) {
         Typed typed = asked(list, counted == null ? "" : counted);
