@@ -54,7 +54,7 @@ public final class BeyondProof {
         if (ran(survey.drive(), through, Outcome.FAILED)) {
             return Optional.of(Why.FAILED);
         } else if (through.stream().anyMatch(refused::contains)) {
-            return Optional.of(survey.steps().stopUse().isEmpty() ? Why.GATE : Why.STOP_USE);
+            return Optional.of(RunGate.stopping(survey).isEmpty() ? Why.GATE : Why.STOP_USE);
         } else if (through.stream().anyMatch(survey.drive().passed()::containsKey)) {
             return Optional.of(Why.PASSED);
         }

@@ -2,12 +2,15 @@ package tallledger.core.survey;
 
 import tallledger.core.family.Step;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.EvidenceReason;
+import tallledger.core.evidence.Severity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
@@ -24,9 +27,16 @@ public final class RunGate {
      * speed is beyond it or nobody knows it. Empty where it may, or where nobody said what is mounted.
      */
     public static Optional<Reason> refusal(Survey survey, Route route) {
-        if (!survey.steps().stopUse().isEmpty()) {
-            return Optional.of(stopUse(survey.steps()));
+        List<Made> stopping = stopping(survey);
+        if (!stopping.isEmpty()) {
+            // A speed that a person says stops use is run again where it was put right, and that alone.
+            boolean own = stopping.stream().allMatch(m -> m.task().route().filter(route::equals).isPresent());
+            return own ? mounted(survey, route) : Optional.of(stopUse(survey));
         }
+        return mounted(survey, route);
+    }
+
+    private static Optional<Reason> mounted(Survey survey, Route route) {
         return survey.steps().mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).flatMap(mounted -> {
             Optional<BigDecimal> rpm = fastest(survey.drive(), route);
             if (rpm.isEmpty()) {
@@ -42,21 +52,30 @@ public final class RunGate {
      * Why a step may not be done: something turns or travels for it, and something else stops use. What stops use itself is tested
      * again by its own steps.
      */
-    public static Optional<Reason> refusal(StepLedger ledger, Step step) {
-        boolean own = ledger.stopUse().stream().anyMatch(r -> r.step().system().equals(step.system()));
-        return step.runs() && !own && !ledger.stopUse().isEmpty() ? Optional.of(stopUse(ledger)) : Optional.empty();
+    public static Optional<Reason> refusal(Survey survey, Step step) {
+        boolean own = survey.steps().stopUse().stream().anyMatch(r -> r.step().system().equals(step.system()));
+        return step.runs() && !own && !stopping(survey).isEmpty() ? Optional.of(stopUse(survey)) : Optional.empty();
+    }
+
+    /** What stops use: steps by the rules or because somebody says so, and runs that count and of which somebody says so. */
+    public static List<Made> stopping(Survey survey) {
+        Stream<Made> runs = survey.drive().counting().stream().filter(run -> survey.steps().results().severities().get(run.entry()) == Severity.STOP_USE)
+                .map(Made.class::cast);
+        return Stream.concat(survey.steps().stopUse().stream().map(Made.class::cast), runs).toList();
     }
 
     /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
-    public static Reason stopUse(StepLedger ledger) {
-        int still = (int) ledger.open().stream().filter(s -> !s.runs()).count();
-        return Reason.of(SurveyReason.GATE_STOP_USE, ledger.stopUse().stream().map(RunGate::named).toList(), still);
+    public static Reason stopUse(Survey survey) {
+        int still = (int) survey.steps().open().stream().filter(s -> !s.runs()).count();
+        return Reason.of(SurveyReason.GATE_STOP_USE, stopping(survey).stream().map(made -> named(survey, made)).toList(), still);
     }
 
-    private static Reason named(StepResult result) {
-        // That a hazard stops use is said of all of them already.
-        List<Reason> because = result.judgement().because().stream().filter(r -> !r.is(EvidenceReason.CYCLE_HAZARD)).toList();
-        return because.isEmpty() ? result.step().name() : Reason.of(SurveyReason.GATE_STOP_ITEM, result.step().name(), because);
+    private static Object named(Survey survey, Made made) {
+        // That a hazard stops use is said of all of them already; why a person says so stands with what was found.
+        List<Object> because = new ArrayList<>(made.because().stream().filter(r -> !r.is(EvidenceReason.CYCLE_HAZARD)).toList());
+        Optional.ofNullable(survey.regrades().get(made.entry())).filter(r -> r.what().severity() == Severity.STOP_USE).ifPresent(r -> because.add(r.what().why()));
+        Object name = made.task().step().map(s -> (Object) s.name()).orElseGet(() -> survey.machine().train().name(made.task().route().orElseThrow()));
+        return because.isEmpty() ? name : Reason.of(SurveyReason.GATE_STOP_ITEM, name, because);
     }
 
     /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */
@@ -69,18 +88,20 @@ public final class RunGate {
         return survey.table().speeds().stream().flatMap(s -> s.expected().stream()).max(Double::compare).map(BigDecimal::valueOf);
     }
 
-    /** Every route that may not be run now. */
+    /** Every route that is not planned now: those that may not be run, and while something stops use every one, its own test too. */
     public static Set<Route> refused(Survey survey) {
         Set<Route> refused = new HashSet<>();
-        if (survey.steps().mounted().isPresent() || !survey.steps().stopUse().isEmpty()) {
+        if (!stopping(survey).isEmpty()) {
+            survey.drive().table().speeds().forEach(s -> refused.addAll(s.routes()));
+        } else if (survey.steps().mounted().isPresent()) {
             survey.drive().table().speeds().forEach(s -> s.routes().stream().filter(r -> refusal(survey, r).isPresent()).forEach(refused::add));
         }
         return refused;
     }
 
     /** @throws Refused where the step may not be done: with its reason */
-    public static void check(StepLedger ledger, Step step) {
-        refusal(ledger, step).ifPresent(reason -> {
+    public static void check(Survey survey, Step step) {
+        refusal(survey, step).ifPresent(reason -> {
             throw new Refused(reason).at("form");
         });
     }

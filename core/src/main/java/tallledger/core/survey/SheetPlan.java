@@ -37,14 +37,14 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         Set<Route> put = putOff(survey);
         held.addAll(put);
         // While something stops use nothing is run: what is still offered is what nothing turns for.
-        List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).toList();
+        List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey, s).isEmpty()).toList();
         double share = open.isEmpty() ? 1 : survey.rules().share(Rule.SPINDLE_SHARE).doubleValue();
         SurveyPlan half = SurveyPlan.of(survey, now, held, share, 0);
         Set<StepId> chosen = chosen(survey.steps(), half, open);
         SurveyPlan spindle = left(half, open, chosen).map(left -> SurveyPlan.of(survey, now, held, chosen.size() == open.size() ? Math.max(share, left) : share, left)).orElse(half);
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
         Optional<Task> repeat = survey.steps().repeats().stream().flatMap(id -> survey.steps().step(id).stream())
-                .filter(s -> RunGate.refusal(survey.steps(), s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task)).findFirst();
+                .filter(s -> RunGate.refusal(survey, s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task)).findFirst();
         if (repeat.isPresent()) {
             return new SheetPlan(spindle, chosen, repeat, Reason.of(SurveyReason.NEXT_REPEAT), spent(survey), minutesOpen);
         }

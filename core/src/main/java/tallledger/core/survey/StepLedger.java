@@ -187,13 +187,14 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
         return inScope().stream().filter(s -> !results.latest.containsKey(s.id()) && !results.passed.containsKey(s.id()) && !isSpared(s)).toList();
     }
 
-    /** By the rules, or because somebody says so; nobody lowers it. */
+    /** By the rules, or because somebody says so of a finding, one too close to call as well; nobody lowers it. */
     private boolean stopsUse(StepResult result) {
-        return result.severity() == Severity.STOP_USE || results.severities.get(result.entry()) == Severity.STOP_USE;
+        boolean said = results.severities.get(result.entry()) == Severity.STOP_USE;
+        return result.isBad() && (said || result.severity() == Severity.STOP_USE) || said && result.outcome() == Outcome.UNDECIDED;
     }
 
     /** Open findings that stop use, of the machine itself: while one stands nothing is run. */
     public List<StepResult> stopUse() {
-        return results.latest.values().stream().filter(r -> r.isBad() && stopsUse(r) && r.step().phase().compareTo(Phase.KIT) < 0).toList();
+        return results.latest.values().stream().filter(r -> stopsUse(r) && r.step().phase().compareTo(Phase.KIT) < 0).toList();
     }
 }

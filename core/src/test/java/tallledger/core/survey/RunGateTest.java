@@ -7,8 +7,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.evidence.Severity;
 import tallledger.core.ledger.By;
+import tallledger.core.ledger.Entry;
 import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
@@ -47,20 +50,21 @@ class RunGateTest {
         StepLedger ledger = book.ledger();
         assertThat(plan.next().flatMap(Task::step)).get().satisfies(s -> assertThat(s.runs()).isFalse());
         long still = ledger.open().stream().filter(s -> !s.runs()).count();
-        assertThat(RunGate.stopUse(ledger).arguments().get(1)).isEqualTo((int) still);
+        assertThat(RunGate.stopUse(book.survey()).arguments().get(1)).isEqualTo((int) still);
         assertThat(plan.chosen()).hasSize((int) still);
     }
 
     /** A feed turns something and is not done meanwhile; the stop itself is tested again by its own step. */
     @Test
     void noStepThatRunsIsDoneWhileSomethingStopsUseButItsOwnTest() {
-        assertThat(RunGate.refusal(book.ledger(), book.ledger().step("feed.table.minus").orElseThrow())).isEmpty();
+        assertThat(RunGate.refusal(book.survey(), book.ledger().step("feed.table.minus").orElseThrow())).isEmpty();
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
-        StepLedger ledger = book.ledger();
-        assertThat(RunGate.refusal(ledger, ledger.step("feed.table.minus").orElseThrow())).get().extracting(r -> r.code()).isEqualTo("gate.stop-use");
-        assertThatThrownBy(() -> RunGate.check(ledger, ledger.step("direction").orElseThrow())).isInstanceOf(Refused.class);
-        assertThat(RunGate.refusal(ledger, ledger.step("emergency-stop").orElseThrow())).isEmpty();
-        assertThat(RunGate.refusal(ledger, ledger.step("travel.table").orElseThrow())).isEmpty();
+        Survey survey = book.survey();
+        StepLedger ledger = survey.steps();
+        assertThat(RunGate.refusal(survey, ledger.step("feed.table.minus").orElseThrow())).get().extracting(r -> r.code()).isEqualTo("gate.stop-use");
+        assertThatThrownBy(() -> RunGate.check(survey, ledger.step("direction").orElseThrow())).isInstanceOf(Refused.class);
+        assertThat(RunGate.refusal(survey, ledger.step("emergency-stop").orElseThrow())).isEmpty();
+        assertThat(RunGate.refusal(survey, ledger.step("travel.table").orElseThrow())).isEmpty();
     }
 
     @Test
@@ -101,6 +105,25 @@ class RunGateTest {
         assertThat(why("B")).isNotEqualTo("may run");
         mounted(Mounted.Kind.NOTHING, "", "", "");
         assertThat(why("B")).as("the wheel is off").isEqualTo("may run");
+    }
+
+    /** A person says of a growl that it stops use: nothing else is run, in speeds or in feeds, until that speed was run again and is quiet. */
+    @Test
+    void aRunsFindingThatAPersonSaysStopsUseStopsTheRunsToo() {
+        List<String> slow = book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals("A")).findFirst()
+                .map(book.machine().train()::settings).orElseThrow();
+        Entry growl = book.run(slow, "", false, Symptom.GROWLS);
+        assertThat(refused()).isEmpty();
+        Regrade regrade = Regrade.parse(growl.sequence(), Severity.STOP_USE, "it is breaking up", false, "", "", "");
+        book.write(SurveyEntries.regraded(By.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
+        assertThat(why("B")).isEqualTo("gate.stop-use");
+        assertThat(why("A")).as("its own test").isEqualTo("may run");
+        assertThat(RunGate.stopUse(book.survey()).toString()).contains("it is breaking up", "A");
+        assertThat(RunGate.refusal(book.survey(), book.ledger().step("feed.table.minus").orElseThrow())).isPresent();
+        assertThat(SheetPlan.of(book.survey(), book.now()).next().flatMap(Task::step)).hasValueSatisfying(s -> assertThat(s.runs()).isFalse());
+        book.run(slow, "100", false);
+        assertThat(refused()).isEmpty();
+        assertThat(why("B")).isEqualTo("may run");
     }
 
     /** Another mount comes without the marks of the one before. */

@@ -144,7 +144,7 @@ class RunSheetController {
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class).filter(check -> ByEye.decided(typed)).flatMap(check ->
                 typed.attempt("seconds", () -> {
-                    survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.steps(), step));
+                    survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.core(), step));
                     return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), survey.rules(), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
                 })));
     }

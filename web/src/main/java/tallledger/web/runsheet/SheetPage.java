@@ -74,10 +74,10 @@ public class SheetPage {
         model.addAttribute("submission", submission);
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
-        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.steps(), s)));
+        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.core(), s)));
         model.addAttribute("gate", gate.orElse(null));
         boolean starts = gate.isEmpty() && (route.isPresent() || step.filter(Step::runs).isPresent());
-        model.addAttribute("stopUse", survey.steps().stopUse().isEmpty() ? null : RunGate.stopUse(survey.steps()));
+        model.addAttribute("stopUse", RunGate.stopping(survey.core()).isEmpty() ? null : RunGate.stopUse(survey.core()));
         start(survey, starts, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";

@@ -39,7 +39,7 @@ class StepController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed)).flatMap(step -> typed.attempt("form", () -> {
-            RunGate.check(survey.steps(), step);
+            RunGate.check(survey.core(), step);
             Map<String, String> values = new HashMap<>();
             step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
             return SurveyEntries.step(survey.by(clock, typed.get("author")), survey.steps(), step, values, survey.basis(),
