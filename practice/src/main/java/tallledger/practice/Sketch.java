@@ -154,7 +154,7 @@ final class Sketch {
                 set.add(Feature.valueOf(name));
             }
         }
-        fitOut = new FitOut(fitOut.axes(), set, fitOut.supply(), fitOut.chart());
+        fitOut = new FitOut(fitOut.axes(), set, fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds());
         return this;
     }
 
@@ -162,17 +162,17 @@ final class Sketch {
     Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
                 ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
-        fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart());
+        fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds());
         return this;
     }
 
     Sketch supply(String volts, String hertz, String kilowatts, String amperes, boolean heavyStart) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart), fitOut.chart());
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart), fitOut.chart(), fitOut.otherSpeeds());
         return this;
     }
 
     Sketch chart(String leadScrew, String factors, String promised, String reach, String buyable) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)));
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)), fitOut.otherSpeeds());
         return this;
     }
 

@@ -19,12 +19,14 @@ import tallledger.core.rules.Rules;
 import tallledger.core.rules.Unit;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.PanelCheck;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.evidence.WatchedCycle;
 
 /**
@@ -161,6 +163,21 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> spindleCheck(SpindleCheck check) {
         return Map.of();
+    }
+
+    @Override
+    public Map<String, String> panel(PanelCheck panel) {
+        String amps = panel.plate().map(BigDecimal::toPlainString).orElse("4.0");
+        return Map.of("disconnect", PanelCheck.State.AS_IT_SHOULD.name(), "fuses", PanelCheck.State.AS_IT_SHOULD.name(), "motorAmps", amps, "overloadAmps", amps,
+                "diagram", PanelCheck.Diagram.IN_THE_PANEL.name());
+    }
+
+    /** About a change-over at 1 800, up through it and down again. */
+    @Override
+    public Map<String, String> trialSpeeds(TrialSpeeds trials) {
+        String made = IntStream.of(1600, 1780, 1820, 2000, 1820, 1780)
+                .mapToObj(n -> n + " " + Math.round(n * (1 + 0.004 * (random.nextDouble() - 0.5)))).collect(Collectors.joining("\n"));
+        return Map.of("changeOver", "1800", "trials", made);
     }
 
     /** Twelve readings of a spindle that runs out by a third to two thirds of the sound limit, with scatter. */

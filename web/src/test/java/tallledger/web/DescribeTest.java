@@ -160,6 +160,31 @@ class DescribeTest {
         page.context().close();
     }
 
+    /** Two levers of one box, one in neutral while the other is in: said in one row, told lever by lever on the sheet. What else turns is a step. */
+    @Test
+    void leversEngagedOneAtATimeAndWhatElseTurns() {
+        Http http = new Http(APP);
+        String[] typed = {"name", "Two levers", "author", "Q", "family", "HORIZONTAL_MILL", "fitOf", "HORIZONTAL_MILL", "unit", "MM", "phases", "3", "stage0.name", "motor", "stage0.kind", "MOTOR", "stage0.shifting", "UNKNOWN", "stage0.positions", "on",
+            "stage1.name", "box", "stage1.kind", "GEAR", "stage1.shifting", "STOP_TO_SHIFT", "stage1.pattern", "ONE_AT_A_TIME", "stage1.positions", "left: 1 2; right: 3 4",
+            "shape", "1 2 3 4", "cell0", "100", "cell1", "200", "cell2", "400", "cell3", "800"};
+        String bad = http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"), with(typed, "do", "save", "otherSpeeds", "table 9 to 3")).body();
+        assertThat(bad).contains("“table 9 to 3”: the lower speed comes first").contains(">table 9 to 3</textarea>");
+        String machine = to(http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"), with(typed, "do", "save", "otherSpeeds", "table 3 to 9 ± 10 %")));
+        String survey = to(http.post(machine + "/surveys", http.form(machine, machine + "/surveys"), "author", "Q", "role", "buyer", "scope", "WHOLE", "judgedAs", "WORKABLE"));
+        assertThat(http.get(survey + "?step=other-speed.table-9").body()).contains("Set table to 9 rpm and read it.", "8.1", "9.9");
+        String speeds = http.get(survey.replace("/run", "/speeds")).body();
+        String first = speeds.replaceFirst("(?s).*?(/surveys/\\d+/run\\?step=[^\"]+)\".*", "$1").replace("&amp;", "&");
+        assertThat(http.get(first).body()).contains("Set right to N, left to 1");
+    }
+
+    private static String to(java.net.http.HttpResponse<String> answer) {
+        return java.net.URI.create(answer.headers().firstValue("Location").orElseThrow(() -> new AssertionError(answer.body()))).getPath();
+    }
+
+    private static String[] with(String[] some, String... more) {
+        return java.util.stream.Stream.concat(java.util.Arrays.stream(some), java.util.Arrays.stream(more)).toArray(String[]::new);
+    }
+
     @Test
     void theRestAreUnreadIsOneKeyAndCostsOneLine() {
         Http http = new Http(APP);

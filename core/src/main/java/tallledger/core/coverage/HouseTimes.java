@@ -38,7 +38,7 @@ public record HouseTimes(double listen, int turns, double sweep, double lever, d
         for (int s = 0; s < train.stages().size(); s++) {
             if (from.at(s) != to.at(s)) {
                 Stage stage = train.stages().get(s);
-                time += move(stage);
+                time += move(stage) * (stage.changesLever(from.at(s), to.at(s)) ? 2 : 1);
                 stop |= stage.shifting().mustStop();
             }
         }

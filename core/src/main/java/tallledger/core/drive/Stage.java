@@ -55,6 +55,24 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
                 throw Refused.because(DriveReason.STAGE_REPEATED, name, position.label());
             }
         }
+        boolean each = positions.stream().allMatch(p -> p.lever().isPresent());
+        if (pattern == LeverPattern.ONE_AT_A_TIME ? !each || levers(positions).size() < 2 : !levers(positions).isEmpty()) {
+            throw Refused.because(DriveReason.STAGE_LEVERS, name);
+        }
+    }
+
+    /** The levers of a stage that has several, in their order; empty where it has one. */
+    public List<String> levers() {
+        return levers(positions);
+    }
+
+    private static List<String> levers(List<Position> positions) {
+        return positions.stream().flatMap(p -> p.lever().stream()).distinct().toList();
+    }
+
+    /** Whether going from one position to the other moves two levers: the one home to neutral first, then the other in. */
+    public boolean changesLever(int from, int to) {
+        return !positions.get(from).lever().equals(positions.get(to).lever());
     }
 
     /** A variator or inverter between two factors; either both known or neither. */

@@ -103,6 +103,10 @@ public interface Recording<V> {
         T rounds(Rounds rounds);
 
         T speedRead(SpeedRead speed);
+
+        T panel(PanelCheck panel);
+
+        T trialSpeeds(TrialSpeeds trials);
     }
 
     /** The limit in grades, where there is one to show before anything is typed. */

@@ -14,6 +14,8 @@ import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.drive.OtherSpeed;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.plate.SpeedPlate;
@@ -35,6 +37,10 @@ public final class Catalogue {
     public static final String FEED_PLATE = "feed-plate";
     /** Code of the steps that count what is claimed. */
     public static final String CLAIMED_COUNT = "claimed-count";
+    /** Code of the steps that look at what a former owner made anew. */
+    public static final String REDONE = "redone";
+    /** Code of the steps that read a speed besides the spindle's. */
+    public static final String OTHER_SPEED = "other-speed";
     /** Code of a person's own cycle. */
     public static final String OWN_CYCLE = "own-cycle";
     private static final String CYCLE = "cycle";
@@ -44,14 +50,35 @@ public final class Catalogue {
 
     public static List<Step> of(Described machine, Rules rules) {
         List<Step> steps = new ArrayList<>(machine.family().traits().lines().stream().flatMap(line -> line.on(machine, rules).stream()).toList());
+        int movement = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.MOVEMENT) < 0).count();
+        steps.addAll(movement, machine.fitOut().speeds().stream().map(s -> otherSpeed(s, rules)).toList());
+        int standing = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.STANDING) <= 0).count();
+        steps.addAll(standing, machine.redone().stream().map(what -> redone(what, rules)).toList());
         int kit = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.KIT) <= 0).count();
         steps.addAll(kit, machine.counted().stream().map(c -> counted(c, rules)).toList());
         return List.copyOf(steps);
     }
 
+    /** Something besides the spindle turns at a speed of its own. */
+    private static Step otherSpeed(OtherSpeed speed, Rules rules) {
+        return new Step(StepId.of(OTHER_SPEED, slug(speed.what()) + "-" + slug(speed.rpm().toPlainString())), List.of(speed.what(), speed.rpm().toPlainString()), Phase.MOVEMENT,
+                new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("other drive"),
+                Optional.empty(), true, Set.of());
+    }
+
+    /** What a former owner did is looked at for itself, whatever it is. */
+    private static Step redone(String what, Rules rules) {
+        return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Recordings.Look(), Severity.BEFORE_USE, rules.whole(Rule.ONE_COUNT),
+                List.of(Need.of(Need.Kind.POWER_ISOLATED)), Part.System.of("redone"), Optional.empty(), false, Set.of());
+    }
+
+    private static String slug(String what) {
+        return what.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-");
+    }
+
     /** Something is there so many times, somebody says. */
     private static Step counted(Described.Counted claimed, Rules rules) {
-        return new Step(StepId.of(CLAIMED_COUNT, claimed.what().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-")), List.of(claimed.what(), String.valueOf(claimed.count())),
+        return new Step(StepId.of(CLAIMED_COUNT, slug(claimed.what())), List.of(claimed.what(), String.valueOf(claimed.count())),
                 Phase.KIT, new Recordings.Count(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(), Part.System.of("kit"), Optional.empty(),
                 false, Set.of());
     }

@@ -21,10 +21,12 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.MotionRecordings.Feed.Rate;
+import tallledger.core.evidence.PanelCheck;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
@@ -59,13 +61,17 @@ final class CommonSteps {
             step("isolator", Phase.ELECTRICS, STOP_USE, 45),
             step("cables", Phase.ELECTRICS, STOP_USE, 90).needs(Kind.POWER_ISOLATED),
             step("earth", Phase.ELECTRICS, STOP_USE, 60).needs(Kind.ELECTRICIAN),
+            step("panel", Phase.ELECTRICS, BEFORE_USE, 150).records(s -> new PanelCheck(s.machine().fitOut().supply().amperes()))
+                    .needs(Kind.POWER_ISOLATED, Kind.ELECTRICIAN),
             step("motor-plate", Phase.ELECTRICS, NOTE, 60).records(new Recordings.Note()));
 
     static final Line FIRST_START = Line.of(
             step("emergency-stop", Phase.FIRST_START, STOP_USE, 90).with(Feature.EMERGENCY_STOP).cycle("emergency-stop").of("stop"),
             step("direction", Phase.FIRST_START, BEFORE_USE, 60).when(Described::reverses).cycle("direction")
                     .needs(Kind.POWER_ON, Kind.CHUCK_KEY_OUT, Kind.BRAKE_OFF).of("direction"),
-            step("direction-one-way", Phase.FIRST_START, BEFORE_USE, 30).when(m -> !m.reverses()).needs(Kind.POWER_ON).of("direction"));
+            step("direction-one-way", Phase.FIRST_START, BEFORE_USE, 30).when(m -> !m.reverses()).needs(Kind.POWER_ON).of("direction"),
+            step("control-boots", Phase.FIRST_START, BEFORE_USE, 120).still().with(Feature.CONTROL).of("control"),
+            step("reference-run", Phase.FIRST_START, BEFORE_USE, 120).with(Feature.CONTROL).of("control").needs(Kind.POWER_ON));
 
     static final Line STARTED = Line.of(
             driveCheck(DriveCheck.NEUTRAL, Phase.FIRST_START, 45),
@@ -78,11 +84,14 @@ final class CommonSteps {
                     .needs(Kind.POWER_ON),
             step("kick-bar", Phase.FIRST_START, BEFORE_USE, 60).with(Feature.KICK_BAR).cycle("kick-bar").of("stop").needs(Kind.POWER_ON),
             step("pedal", Phase.FIRST_START, BEFORE_USE, 60).with(Feature.PEDAL).cycle("pedal").needs(Kind.POWER_ON),
+            step("dead-man-pedal", Phase.FIRST_START, STOP_USE, 60).with(Feature.DEAD_MAN_PEDAL).cycle("dead-man-pedal").of("stop").needs(Kind.POWER_ON),
             step("lubrication", Phase.FIRST_START, BEFORE_USE, 60).still().with(Feature.CENTRAL_LUBRICATION),
             step("coolant", Phase.FIRST_START, LIVE_WITH, 60).still().with(Feature.COOLANT),
             step("lamp", Phase.FIRST_START, LIVE_WITH, 15).still().with(Feature.LAMP));
 
     static final Line SPEEDS = Line.of(
+            step("trial-speeds", SPINDLE, BEFORE_USE, 180).when(CommonSteps::changesRangeByCommand).records(new TrialSpeeds()).of("shift").needs(Kind.POWER_ON)
+                    .spares(SpindleCheck.id(DriveCheck.SHIFT_UP), SpindleCheck.id(DriveCheck.SHIFT_DOWN)),
             step("shift-sound", SPINDLE, SOON, 45).when(CommonSteps::changesRangeByCommand).of("shift"),
             step("commanded-shift", SPINDLE, BEFORE_USE, 90).when(CommonSteps::changesRangeByCommand)
                     .cycle("commanded-shift").of("shift").needs(Kind.POWER_ON).spares(SpindleCheck.id(DriveCheck.SHIFT_UP)),
@@ -98,6 +107,7 @@ final class CommonSteps {
             step("kit", KIT, SOON, 240).records(new Recordings.Elsewhere("kit")),
             step("manual", KIT, LIVE_WITH, 30),
             step("wiring-diagram", KIT, SOON, 30),
+            step("dividing-plate", KIT, LIVE_WITH, 90).with(Feature.DIVIDING_PLATE),
             step("test-chart", KIT, NOTE, 30),
             step("lift", KIT, STOP_USE, 90).records(new Recordings.Elsewhere("kit")));
 

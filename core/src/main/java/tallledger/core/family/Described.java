@@ -34,6 +34,11 @@ public interface Described {
         return List.of();
     }
 
+    /** What a former owner made anew or added, as it is called: each is looked at. */
+    default List<String> redone() {
+        return List.of();
+    }
+
     default boolean reverses() {
         return train().directionStage().isPresent();
     }

@@ -4,9 +4,9 @@ import java.util.Optional;
 
 /** What a machine can have besides its drive and axes. Each knows what it cannot be without; a family's file says which it can have. */
 public enum Feature {
-    EMERGENCY_STOP, GUARD_SWITCH, LAMP, COOLANT, CENTRAL_LUBRICATION, FOOT_BRAKE, WAY_COVERS,
+    EMERGENCY_STOP, GUARD_SWITCH, LAMP, COOLANT, CENTRAL_LUBRICATION, FOOT_BRAKE, WAY_COVERS, DEAD_MAN_PEDAL, DIVIDING_PLATE,
 
-    GAP, LEAD_SCREW, FEED_SHAFT, FEED_REVERSE, THREAD_DIAL, CHANGE_WHEELS,
+    GAP, LEAD_SCREW, THREAD_LEVER, FEED_SHAFT, FEED_REVERSE, THREAD_DIAL, CHANGE_WHEELS,
     DOUBLE_DIALS, TAILSTOCK, STEADY, FOLLOW_STEADY, KICK_BAR,
 
     DRAWBAR, HEAD_SWIVELS, HEAD_NODS, RAM,
@@ -27,7 +27,7 @@ public enum Feature {
     /** What this one cannot be without. */
     public Optional<Feature> needs() {
         return switch (this) {
-            case THREAD_DIAL -> Optional.of(LEAD_SCREW);
+            case THREAD_DIAL, THREAD_LEVER -> Optional.of(LEAD_SCREW);
             case ARBOR_SUPPORT -> Optional.of(OVERARM);
             case DWELL -> Optional.of(DOGS);
             case DEAD_STOP -> Optional.of(AUTO_INFEED);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.drive.OtherSpeed;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
@@ -25,8 +26,9 @@ import tallledger.core.supply.SupplyPlate;
  * @param features everything else
  * @param supply   what its electrical plate wants
  * @param chart    its thread or feed chart by change wheels
+ * @param otherSpeeds what else must turn at a speed, as typed; see {@link OtherSpeed}
  */
-public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart) {
+public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart, String otherSpeeds) {
 
     public static final int MOST_AXES = 12;
 
@@ -36,6 +38,11 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         public GearChart parse(LengthUnit unit) {
             return GearChart.parse(leadScrew, factors, promised, reach, buyable, unit);
         }
+    }
+
+    /** With no speeds but the spindle's. */
+    public FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart) {
+        this(axes, features, supply, chart, "");
     }
 
     public FitOut {
@@ -71,7 +78,17 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         });
         axes.forEach(axis -> axis.checked(unit));
         chart.ifPresent(c -> c.parse(unit));
+        speeds();
         return this;
+    }
+
+    /** @throws Refused at its field where a line cannot be read */
+    public List<OtherSpeed> speeds() {
+        try {
+            return OtherSpeed.parse(otherSpeeds);
+        } catch (Refused refused) {
+            throw refused.at("otherSpeeds");
+        }
     }
 
     public boolean has(Feature feature) {
@@ -103,6 +120,9 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         fields.put("supply", plate);
         chart.ifPresent(c -> fields.put("chart", Map.of("leadScrew", c.leadScrew, "factors", c.factors, "promised", c.promised, "reach",
                 c.reach, "buyable", c.buyable)));
+        if (!otherSpeeds.isBlank()) {
+            fields.put("otherSpeeds", otherSpeeds);
+        }
         return fields;
     }
 
@@ -120,7 +140,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart"))
                 .map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
                 c.text("reach"), c.text("buyable"))) : Optional.empty();
-        return new FitOut(axes, features, supply, chart);
+        return new FitOut(axes, features, supply, chart, p.optionalText("otherSpeeds").orElse(""));
     }
 
     private static Axis axis(AxisId id, Payload a) {

@@ -13,8 +13,8 @@ final class HorizontalMill {
             List.of(Traits.axis("table", "left", "right", Ability.FEED, Ability.TRIP, Ability.LOCK, Ability.HAND_WHEEL),
                     Traits.axis("saddle", "in", "out", Ability.LOCK, Ability.HAND_WHEEL), Traits.axis("knee", "up", "down", Ability.LOCK,
                             Ability.HAND_WHEEL)))
-            .features(Feature.CHANGE_WHEELS, Feature.DRAWBAR, Feature.OVERARM, Feature.ARBOR, Feature.ARBOR_SUPPORT)
-            .unusual(Feature.GUARD_SWITCH, Feature.WAY_COVERS)
+            .features(Feature.CHANGE_WHEELS, Feature.DRAWBAR, Feature.POWER_DRAWBAR, Feature.OVERARM, Feature.ARBOR, Feature.ARBOR_SUPPORT)
+            .unusual(Feature.POWER_DRAWBAR, Feature.GUARD_SWITCH, Feature.WAY_COVERS)
             .kit("arbors", "collars", "vice", "dividing-head", "drawbar")
             .startingFrom(
                     StartingDescription.of("horizontal-mill", Family.HORIZONTAL_MILL, StartingDescription.motor("1425"),

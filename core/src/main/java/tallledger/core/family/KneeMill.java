@@ -25,9 +25,9 @@ final class KneeMill {
                     Traits.axis("saddle", "in", "out", Ability.LOCK, Ability.HAND_WHEEL), Traits.axis("knee", "up", "down", Ability.LOCK,
                             Ability.HAND_WHEEL),
                     Traits.axis("quill", "down", "up", Ability.FEED, Ability.KNOCK_OFF, Ability.LOCK)))
-            .features(Feature.FOOT_BRAKE, Feature.DRAWBAR, Feature.HEAD_SWIVELS, Feature.HEAD_NODS, Feature.RAM,
+            .features(Feature.FOOT_BRAKE, Feature.DRAWBAR, Feature.POWER_DRAWBAR, Feature.HEAD_SWIVELS, Feature.HEAD_NODS, Feature.RAM,
                             Feature.POWER_DRAWBAR)
-            .unusual(Feature.FOOT_BRAKE, Feature.HEAD_NODS, Feature.RAM, Feature.POWER_DRAWBAR, Feature.GUARD_SWITCH,
+            .unusual(Feature.POWER_DRAWBAR, Feature.FOOT_BRAKE, Feature.HEAD_NODS, Feature.RAM, Feature.POWER_DRAWBAR, Feature.GUARD_SWITCH,
                             Feature.WAY_COVERS)
             .kit("collets", "vice", "drawbar")
             .startingFrom(

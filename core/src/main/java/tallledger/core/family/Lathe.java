@@ -34,10 +34,10 @@ final class Lathe {
                     Ability.HAND_WHEEL),
                     Traits.axis("cross slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL), Traits.axis("top slide", "in", "out",
                             Ability.HAND_WHEEL)))
-            .features(Feature.FOOT_BRAKE, Feature.GAP, Feature.LEAD_SCREW, Feature.FEED_SHAFT, Feature.FEED_REVERSE,
+            .features(Feature.FOOT_BRAKE, Feature.GAP, Feature.LEAD_SCREW, Feature.THREAD_LEVER, Feature.FEED_SHAFT, Feature.FEED_REVERSE,
                             Feature.THREAD_DIAL, Feature.CHANGE_WHEELS, Feature.DOUBLE_DIALS, Feature.TAILSTOCK, Feature.STEADY,
                             Feature.FOLLOW_STEADY, Feature.KICK_BAR)
-            .unusual(Feature.FOOT_BRAKE, Feature.GAP, Feature.DOUBLE_DIALS, Feature.KICK_BAR, Feature.GUARD_SWITCH,
+            .unusual(Feature.FOOT_BRAKE, Feature.GAP, Feature.THREAD_LEVER, Feature.DOUBLE_DIALS, Feature.KICK_BAR, Feature.GUARD_SWITCH,
                             Feature.WAY_COVERS)
             .kit("three-jaw", "four-jaw", "faceplate", "centres", "tool-post", "chuck-keys")
             .startChecks(StartItem.CHUCK_KEY_OUT)
@@ -71,6 +71,7 @@ final class Lathe {
                             .needs(Kind.POWER_ON),
                     step("half-nut", MOVEMENT, SOON, 45).with(Feature.LEAD_SCREW).of("apron").needs(Kind.FEED_OUT, Kind.POWER_ON),
                     step("thread-dial", MOVEMENT, SOON, 60).with(Feature.THREAD_DIAL).of("apron"),
+                    step("thread-lever", MOVEMENT, SOON, 90).with(Feature.THREAD_LEVER).of("feed box").needs(Kind.FEED_OUT, Kind.POWER_ON),
                     step("thread-cut", MOVEMENT, SOON, 240).with(Feature.LEAD_SCREW)
                             .records(new MotionRecordings.ThreadCut()).of("lead screw").needs(Kind.GLASSES, Kind.WORK_HELD, Kind.FEED_OUT),
                     CommonSteps.AXES_TRAVEL,

@@ -21,8 +21,9 @@ final class MachiningCentre {
 
     static final Traits TRAITS = Traits.of(
             List.of(Traits.controlled("X", "left", "right"), Traits.controlled("Y", "in", "out"), Traits.controlled("Z", "down", "up")))
-            .features(Feature.POWER_DRAWBAR, Feature.TOOL_CHANGER, Feature.CONTROL, Feature.CHIP_CONVEYOR, Feature.SERVO_LUBRICATION)
+            .features(Feature.POWER_DRAWBAR, Feature.TOOL_CHANGER, Feature.CHIP_CONVEYOR, Feature.SERVO_LUBRICATION)
             .unusual(Feature.TOOL_CHANGER, Feature.CHIP_CONVEYOR, Feature.GUARD_SWITCH, Feature.WAY_COVERS)
+            .usually(Feature.CONTROL)
             .kit("tool-holders", "pull-studs", "parameters", "vice")
             .startingFrom(
                     StartingDescription.of("machining-centre", Family.MACHINING_CENTRE,
@@ -34,8 +35,6 @@ final class MachiningCentre {
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.SPINDLE_TAPER,
                     step("tool-pockets", STANDING, SOON, 90).with(Feature.TOOL_CHANGER).needs(Kind.POWER_ISOLATED),
                     CommonSteps.ELECTRICS, CommonSteps.FIRST_START,
-                    step("control-boots", FIRST_START, BEFORE_USE, 120).still().with(Feature.CONTROL).of("control"),
-                    step("reference-run", FIRST_START, BEFORE_USE, 120).with(Feature.CONTROL).of("control").needs(Kind.POWER_ON),
                     step("servo-lubrication", FIRST_START, BEFORE_USE, 60).still().with(Feature.SERVO_LUBRICATION),
                     step("chip-conveyor", FIRST_START, LIVE_WITH, 45).with(Feature.CHIP_CONVEYOR),
                     CommonSteps.STARTED, CommonSteps.SPEEDS, CommonSteps.MILL_AXES_MOVE, CommonSteps.FEED_PLATE, MillSteps.TOOL_DRAWBAR,

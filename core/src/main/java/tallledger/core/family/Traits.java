@@ -17,13 +17,15 @@ public final class Traits {
     /** What any machine can have. */
     private static final Set<Feature> EVERYONES = EnumSet.of(Feature.EMERGENCY_STOP, Feature.GUARD_SWITCH, Feature.LAMP, Feature.COOLANT,
             Feature.CENTRAL_LUBRICATION,
-            Feature.WAY_COVERS);
+            Feature.WAY_COVERS, Feature.CONTROL, Feature.DEAD_MAN_PEDAL, Feature.DIVIDING_PLATE);
+    /** What any machine can have and few have. */
+    private static final Set<Feature> SELDOM = EnumSet.of(Feature.CONTROL, Feature.DEAD_MAN_PEDAL, Feature.DIVIDING_PLATE);
     /** Stages whose lever can stand half-way. */
     private static final Set<StageKind> LEVERED = EnumSet.of(StageKind.GEAR, StageKind.BACK_GEAR);
 
     private final List<Axis> axes;
     private final Set<Feature> features = EnumSet.copyOf(EVERYONES);
-    private final Set<Feature> unusual = EnumSet.noneOf(Feature.class);
+    private final Set<Feature> unusual = EnumSet.copyOf(SELDOM);
     private List<String> kit = List.of();
     private List<StartItem> startChecks = List.of();
     private List<Mounted.Kind> mountables = List.of();
@@ -61,6 +63,12 @@ public final class Traits {
     /** What a common machine of it lacks. */
     Traits unusual(Feature... these) {
         unusual.addAll(List.of(these));
+        return this;
+    }
+
+    /** What a common machine of it has, though few others do. */
+    Traits usually(Feature... these) {
+        List.of(these).forEach(unusual::remove);
         return this;
     }
 

@@ -69,6 +69,7 @@ public final class ClaimText {
         all.put(pattern("((?:next to |almost )?no (?:back\\s?lash|play))"), Attribute.NO_BACKLASH);
         all.put(pattern("rebuilt\\s+by\\s+([^,;.]+)"), Attribute.REBUILT_BY);
         all.put(pattern("\\b(re-?built|re-?conditioned|reground)\\b"), Attribute.REBUILT_BY);
+        all.put(pattern("\\b((?:added|new|modern|home-made|homemade|later|replacement|rewired|replaced)\\s+(?:[\\p{L}-]+\\s+){0,2}(?:pedal|panel|trough|tray|switch(?:gear|es)?|motor|guard|lamp|pump|wiring|handle|handwheel)s?)\\b"), Attribute.REDONE);
         all.put(pattern("\\b((?:released |out )?(?:from|of|in) (?:long )?storage[^,;.]*)"), Attribute.FROM_STORAGE);
         all.put(pattern("\\b((?:nearly )?(?:all|everything|every function|all functions) (?:run|runs|works?|working))\\b"), Attribute.NEARLY_ALL_RUN);
         all.put(pattern("\\b(no reverse|does not reverse)\\b"), Attribute.REVERSES);
@@ -187,12 +188,13 @@ public final class ClaimText {
 
         void each(Pattern pattern, Attribute attribute, boolean isValue) {
             Matcher m = pattern.matcher(left);
-            if (!m.find()) {
-                return;
-            }
-            String value = attribute == Attribute.REVERSES ? m.group(1).toLowerCase(java.util.Locale.ROOT).contains("no") ? "no" : "yes" : m.group(1);
-            if (take(attribute, value, Optional.empty()) || !isValue) {
+            while (m.find()) {
+                String value = attribute == Attribute.REVERSES ? m.group(1).toLowerCase(java.util.Locale.ROOT).contains("no") ? "no" : "yes" : m.group(1);
+                if (!take(attribute, value, Optional.empty()) && isValue) {
+                    return;
+                }
                 done(m);
+                m = pattern.matcher(left);
             }
         }
 

@@ -42,13 +42,18 @@ final class DriveCodec {
     private static Map<String, Object> stage(Stage stage) {
         return Map.of("name", stage.name(), "kind", stage.kind().name(), "shifting", stage.shifting().name(),
                 "pattern", stage.pattern().name(), "movedBy", stage.movedBy().name(),
-                "positions", stage.positions().stream().map(position ->
-                        Map.of("label", position.label(), "transmission", transmission(position.transmission()))).toList());
+                "positions", stage.positions().stream().map(DriveCodec::position).toList());
+    }
+
+    private static Map<String, Object> position(Position position) {
+        Map<String, Object> fields = new HashMap<>(Map.of("label", position.label(), "transmission", transmission(position.transmission())));
+        position.lever().ifPresent(lever -> fields.put("lever", lever));
+        return fields;
     }
 
     private static Stage stage(Payload p) {
         List<Position> positions = p.parts("positions").stream()
-                .map(x -> new Position(x.text("label"), transmission(x.part("transmission")))).toList();
+                .map(x -> new Position(x.text("label"), transmission(x.part("transmission")), x.optionalText("lever"))).toList();
         StageKind kind = StageKind.valueOf(p.text("kind"));
         return new Stage(p.text("name"), kind, Shifting.valueOf(p.text("shifting")), positions,
                 p.optionalText("pattern").map(LeverPattern::valueOf).orElse(LeverPattern.ROW),

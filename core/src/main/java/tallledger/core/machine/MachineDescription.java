@@ -89,6 +89,13 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     }
 
     @Override
+    public List<String> redone() {
+        Map<String, String> redone = new LinkedHashMap<>();
+        claims.stream().filter(c -> c.attribute() == Claim.Attribute.REDONE).forEach(c -> redone.putIfAbsent(c.value().toLowerCase(Locale.ROOT), c.value()));
+        return List.copyOf(redone.values());
+    }
+
+    @Override
     public LengthUnit unit() {
         return identity.unit();
     }

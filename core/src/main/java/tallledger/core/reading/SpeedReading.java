@@ -6,6 +6,9 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -32,6 +35,11 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     /** No machine tool of these families turns faster, min⁻¹; more is a slip of the finger. */
     private static final BigDecimal FASTEST = new BigDecimal("60000");
     private static final double SIXTY = 60;
+
+    private static final Pattern ABOUT = Pattern.compile("(?i)(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)\\s*(?<figure>\\d.*?)\\s*(?:rpm)?");
+    private static final Pattern AS_IT_GOES = Pattern.compile("(?i)(?<figure>\\d.*?)\\s*(?:rpm)?[,;]?\\s*(?:about )?as (?:low|slow|high|fast) as it goes");
+    /** Of the figure, from the lowest to the highest it may be where it is said with "about". */
+    private static final BigDecimal LEFT_OPEN = new BigDecimal("0.1");
 
     /** Most marks anybody puts on a spindle. */
     private static final BigDecimal MOST_MARKS = new BigDecimal("60");
@@ -75,7 +83,20 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     }
 
     private BigDecimal typed(String field) {
-        return TypedNumber.parse(asTyped.get(field)).value();
+        return said(asTyped.get(field)).value();
+    }
+
+    /**
+     * A figure as somebody says it: "about 60" and "60, about as low as it goes" are 60 with a twentieth to either side left open (house
+     * rule). Worked: about 60 is good to 57 … 63, u = 6/√12 = 1.7.
+     */
+    private static TypedNumber said(String text) {
+        Optional<String> about = Stream.of(ABOUT, AS_IT_GOES).map(p -> p.matcher(text.strip())).filter(Matcher::matches).map(m -> m.group("figure")).findFirst();
+        if (about.isEmpty()) {
+            return TypedNumber.parsePositive(text);
+        }
+        TypedNumber figure = TypedNumber.parsePositive(about.get());
+        return new TypedNumber(text.strip(), figure.value(), figure.value().multiply(LEFT_OPEN).max(figure.step()));
     }
 
     /** The figures as one text: "31.5", "126 from 4 marks", "10 turns in 19.05 s". */
@@ -109,7 +130,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
 
     /** Shown before a back gear whose ratio is typed, as a number, a reduction or in wheels. Worked: 520 before 5.2:1 is 100. */
     public static SpeedReading beforeGear(Optional<Gauge> readWith, String text, String factor) {
-        TypedNumber shown = TypedNumber.parsePositive(text);
+        TypedNumber shown = said(text);
         if (factor.isBlank()) {
             throw Refused.because(ReadingReason.FACTOR_MISSING).at("factor");
         }
@@ -125,7 +146,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
 
     /** Shown over m; its uncertainty goes down with it. Worked: 126.0 from 4 marks is 31.5. */
     private static SpeedReading byMarks(String text, String marksText, Optional<Gauge> readWith) {
-        TypedNumber shown = TypedNumber.parsePositive(text);
+        TypedNumber shown = said(text);
         TypedNumber marks = TypedNumber.parsePositive(marksText);
         if (marks.value().stripTrailingZeros().scale() > 0 || marks.value().compareTo(MOST_MARKS) > 0) {
             throw Refused.because(ReadingReason.OPTICAL_MARKS, marksText.strip(), MOST_MARKS);
@@ -140,7 +161,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     }
 
     private static SpeedReading read(Method method, String text, Optional<Gauge> readWith) {
-        TypedNumber shown = TypedNumber.parsePositive(text);
+        TypedNumber shown = said(text);
         return new SpeedReading(method, Map.of("reading", shown.typed()), shown.value(), shown.step(), readWith);
     }
 

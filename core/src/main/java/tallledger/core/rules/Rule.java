@@ -64,6 +64,8 @@ public enum Rule {
     UNBALANCE_STOP(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "5"),
     VOLTAGE_TOLERANCE(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "10"),
     FREQUENCY_TOLERANCE(Group.SUPPLY, Shape.ONE, Unit.PERCENT, "2"),
+    /** What an overload may be set to, of the motor's plate current. */
+    OVERLOAD(Group.SUPPLY, Shape.BETWEEN, Unit.PERCENT, "90", "115"),
     /** A heavy start wants a converter of so many times the motor. */
     HEAVY_START(Group.SUPPLY, Shape.ONE, Unit.TIMES, "2"),
 

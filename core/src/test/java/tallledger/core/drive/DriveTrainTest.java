@@ -14,8 +14,14 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
+import tallledger.core.coverage.HouseTimes;
+import tallledger.core.family.Family;
+import tallledger.core.ledger.Payload;
+import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 
 class DriveTrainTest {
 
@@ -49,6 +55,30 @@ class DriveTrainTest {
         Exclusion interlock = new Exclusion(Map.of("first", "b", "back", "out"));
         DriveTrain train = new DriveTrain(List.of(motor("1440"), BELT, FIRST, BACK), List.of(interlock));
         assertThat(train.routes().stream().map(train::name)).containsExactly("a·in", "a·out", "b·in");
+    }
+
+    private static Position of(String lever, String label) {
+        return new Position(label, new Transmission.Unknown(), Optional.of(lever));
+    }
+
+    /** Two levers of two, one engaged at a time: four speeds instead of nine with five of them crossed out; crossing over moves both. */
+    @Test
+    void leversEngagedOneAtATimeAreOneStage() {
+        Stage box = new Stage("box", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(of("left", "1"), of("left", "2"), of("right", "3"), of("right", "4")), LeverPattern.ONE_AT_A_TIME);
+        DriveTrain train = new DriveTrain(List.of(motor("1440"), box), List.of());
+        assertThat(train.routes()).hasSize(4);
+        assertThat(box.levers()).containsExactly("left", "right");
+        HouseTimes times = HouseTimes.of(Rules.shipped());
+        List<Route> routes = train.routes();
+        assertThat(times.move(train, routes.get(0), routes.get(1))).as("one lever, and stop and start").isEqualTo(15);
+        assertThat(times.move(train, routes.get(1), routes.get(2))).as("one home to neutral, the other in").isEqualTo(20);
+        MachineDescription plain = new MachineDescription(new Identity("Box", "", "", Family.HORIZONTAL_MILL, "", "", "", "", LengthUnit.MM), List.of(), train,
+                Machines.plate(MachineDescription.leversOf(train), "100 200 400 800"));
+        assertThat(MachineDescription.from(new Payload(plain.toPayload()))).isEqualTo(plain);
+        assertThat(RayChart.of(plain.speeds()).orElseThrow().rays()).hasSize(4);
+        assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("left", "2")), LeverPattern.ONE_AT_A_TIME), "stage.levers");
+        assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("right", "2"))), "stage.levers");
+        assertRefused(() -> new Position("1", new Transmission.Unknown(), Optional.of(" ")), "stage.name");
     }
 
     @Test

@@ -40,7 +40,8 @@ class ClaimTextTest {
             built 1969, 12 400 hours                          | HOURS 12 400; YEAR 1969
             spindle bore 52 mm, MT 5 taper                    | BORE 52 mm; TAPER MT 5
             rebuilt by the maker, next to no backlash         | NO_BACKLASH next to no backlash; REBUILT_BY the maker
-            everything works, lovely quiet                    | NEARLY_ALL_RUN everything works; CONDITION lovely
+            everything works, lovely quiet                    | NEARLY_ALL_RUN everything works; CONDITION lovely; CONDITION quiet
+            added foot pedal, modern panel                 | REDONE added foot pedal; REDONE modern panel
             runs both ways                                    | REVERSES yes
             sehr guter Zustand, keine Kratzer                 | OTHER sehr guter Zustand, keine Kratzer
             """)

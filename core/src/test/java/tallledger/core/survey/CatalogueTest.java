@@ -5,6 +5,7 @@ import tallledger.core.family.Step;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -27,6 +28,8 @@ import tallledger.core.family.Family;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.machine.Claim;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
@@ -40,7 +43,7 @@ class CatalogueTest {
 
     private static final String DESK = "desk-claims desk-power desk-papers";
     private static final String STANDING = "serial plates castings missing-parts covers oil-levels oilers";
-    private static final String ELECTRICS = "supply isolator cables earth motor-plate";
+    private static final String ELECTRICS = "supply isolator cables earth panel motor-plate";
     private static final String STARTED = "check-JOG check-BRAKE";
     private static final String LUBED = "lubrication coolant lamp";
     private static final String END = "bearing-rise hot-sound hot-leaks kit manual wiring-diagram test-chart lift left-safe said-what-is-open";
@@ -83,38 +86,38 @@ class CatalogueTest {
 
     static Stream<Arguments> families() {
         return Stream.of(
-                Arguments.of(Family.LATHE, 78, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
+                Arguments.of(Family.LATHE, 79, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
                         "emergency-stop direction", STARTED, LUBED, "feed.carriage.minus feed.carriage.plus trip.carriage.minus trip.carriage.plus",
                         "trip-repeat.carriage feed.cross-slide.minus feed.cross-slide.plus feed-reverse half-nut-interlock half-nut thread-dial thread-cut",
                         hand("carriage", true), hand("cross-slide", false), hand("top-slide", false), "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
                         "level nose-runout nose-round bar-runout axial-float bed-twist turn-parallel facing turned-finish", END)),
-                Arguments.of(Family.KNEE_MILL, 78, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
+                Arguments.of(Family.KNEE_MILL, 79, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
                         "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
                         "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true), "travel.quill lock.quill play.quill head-swivels",
                         "level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel mill-cut climb-cut", END)),
-                Arguments.of(Family.HORIZONTAL_MILL, 72, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                Arguments.of(Family.HORIZONTAL_MILL, 73, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED, "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
                         hand("table", true), hand("saddle", true), hand("knee", true), "overarm-moves arbor-supports level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout table-parallel mill-cut climb-cut", END)),
-                Arguments.of(Family.UNIVERSAL_MILL, 93, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                Arguments.of(Family.UNIVERSAL_MILL, 94, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table"), milled("saddle"), milled("knee"),
                         hand("table", true), hand("saddle", true), hand("knee", true), "head-swivels mill-table-swivels overarm-moves arbor-supports",
                         "level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout tram table-parallel mill-cut climb-cut", END)),
-                Arguments.of(Family.RADIAL_DRILL, 68, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
+                Arguments.of(Family.RADIAL_DRILL, 69, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
                         "feed.spindle.minus feed.spindle.plus knock-off.spindle trip-repeat.spindle rapid.arm.minus rapid.arm.plus fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
                         "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings depth-stop quill-spring level drill-runout spindle-square clamp-shift drill-cut drilled-size", END)),
-                Arguments.of(Family.PEDESTAL_DRILL, 55, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper", ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
+                Arguments.of(Family.PEDESTAL_DRILL, 56, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper", ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
                         hand("spindle", false), hand("table", true), "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square drill-cut drilled-size", END)),
-                Arguments.of(Family.CYLINDRICAL_GRINDER, 70, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS, "emergency-stop direction wheel-first-start bled",
+                Arguments.of(Family.CYLINDRICAL_GRINDER, 71, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS, "emergency-stop direction wheel-first-start bled",
                         STARTED, LUBED, "feed.table.minus feed.table.plus rapid.wheel-slide.minus rapid.wheel-slide.plus table-reversal infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
                         hand("table", false), hand("wheel-slide", false), "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle work-spindle axial-float table-straight grind-parallel ground-finish", END)),
-                Arguments.of(Family.ROTARY_TABLE_GRINDER, 64, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face", ELECTRICS,
+                Arguments.of(Family.ROTARY_TABLE_GRINDER, 65, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face", ELECTRICS,
                         "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED, "rapid.wheel-head.minus rapid.wheel-head.plus feed.saddle.minus feed.saddle.plus",
                         "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre", hand("wheel-head", false), "travel.saddle play.saddle dresser",
                         "level wheel-spindle work-spindle axial-float grind-flat ground-finish", END)),
-                Arguments.of(Family.CENTRELESS_GRINDER, 57, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade", ELECTRICS,
+                Arguments.of(Family.CENTRELESS_GRINDER, 58, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade", ELECTRICS,
                         "emergency-stop direction wheel-first-start bled", STARTED, LUBED, "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
                         hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float grind-parallel ground-finish", END)),
-                Arguments.of(Family.MACHINING_CENTRE, 69, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
+                Arguments.of(Family.MACHINING_CENTRE, 70, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
                         "feed.x.minus feed.x.plus rapid.x.minus rapid.x.plus feed.y.minus feed.y.plus rapid.y.minus rapid.y.plus feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
                         "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel readout.x readout.y readout.z mill-cut circle", END)));
     }
@@ -176,6 +179,21 @@ class CatalogueTest {
         List<String> feeds = ids(machine).stream().filter(id -> id.startsWith("feed-plate")).toList();
         // The first three use I, II and 1, 2, 3; slow to fast.
         assertThat(feeds).containsExactly("feed-plate.I.1", "feed-plate.I.3", "feed-plate.II.2", "feed-plate.I.2", "feed-plate.II.1", "feed-plate.II.3");
+    }
+
+    /** What else turns, and what a former owner did, are steps of their own; both survive their payload. */
+    @Test
+    void otherSpeedsAndWhatWasRedoneMakeSteps() {
+        FitOut usual = Family.CYLINDRICAL_GRINDER.traits().usual();
+        MachineDescription plain = machine(Family.CYLINDRICAL_GRINDER, new FitOut(usual.axes(), usual.features(), usual.supply(), usual.chart(), "work head 45 90\njog 20 ± 25 %"));
+        MachineDescription machine = new MachineDescription(plain.identity(), List.of(new Claim(Claim.Attribute.REDONE, "modern panel", Claim.Source.SELLER, ""),
+                new Claim(Claim.Attribute.REDONE, "Modern panel", Claim.Source.FORMER_OPERATOR, "")), plain.train(), plain.plate(), Optional.empty(), Optional.empty(), plain.fitOut());
+        assertThat(ids(machine)).contains("other-speed.work-head-45", "other-speed.work-head-90", "other-speed.jog-20").containsOnlyOnce("redone.modern-panel");
+        assertThat(ids(machine).indexOf("redone.modern-panel")).isLessThan(ids(machine).indexOf("supply"));
+        assertThat(Catalogue.of(machine, Rules.shipped())).filteredOn(s -> s.id().written().equals("other-speed.jog-20")).singleElement()
+                .satisfies(s -> assertThat(s.recording()).isEqualTo(new SpeedRead(Optional.of(new BigDecimal("20")), Optional.of(new BigDecimal("0.25")))));
+        assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
+        assertThat(refusal(() -> machine(Family.LATHE, new FitOut(List.of(), Set.of(), SupplyPlate.UNREAD, Optional.empty(), "jog")))).isEqualTo("other-speeds.line");
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import tallledger.core.drive.OtherSpeed;
 import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
@@ -44,10 +45,11 @@ public final class FitOutForm {
         Optional<SupplyPlate> supply = typed.attempt("volts", () -> SupplyPlate.parse(typed.get("volts"), typed.get("hertz"), typed.wholeOr("phases", 3),
                 typed.get("supplyKilowatts"), typed.get("amperes"), typed.holds("heavyStart", "yes")));
         Optional<FitOut.Chart> chart = chart(typed, unit);
+        typed.attempt("otherSpeeds", () -> OtherSpeed.parse(typed.get("otherSpeeds")));
         if (!typed.isClean() || supply.isEmpty()) {
             return Optional.empty();
         }
-        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart).checkedFor(family, unit));
+        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart, typed.get("otherSpeeds").strip()).checkedFor(family, unit));
     }
 
     /** The identity a row came with; a new row has none. */
@@ -89,7 +91,7 @@ public final class FitOutForm {
 
     /** Writes it as a person would have typed it, over what stood there. */
     public static void write(FitOut fitOut, Typed typed) {
-        typed.names().stream().filter(name -> name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable"))
+        typed.names().stream().filter(name -> name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable|otherSpeeds"))
                 .forEach(typed::remove);
         typed.set("axisRows", String.valueOf(fitOut.axes().size() + 1));
         for (int i = 0; i < fitOut.axes().size(); i++) {
@@ -103,6 +105,7 @@ public final class FitOutForm {
         supply.power().ifPresent(v -> typed.set("supplyKilowatts", v.typed()));
         supply.amperes().ifPresent(v -> typed.set("amperes", v.toPlainString()));
         typed.set("heavyStart", supply.heavyStart() ? "yes" : "");
+        typed.set("otherSpeeds", fitOut.otherSpeeds());
         fitOut.chart().ifPresent(c -> {
             typed.set("leadScrew", c.leadScrew());
             typed.set("factors", c.factors());

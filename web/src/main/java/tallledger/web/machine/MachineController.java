@@ -342,7 +342,7 @@ class MachineController {
         typed.errors().keySet().forEach(field -> {
             if (field.matches("ax(is|es).*|feed.*")) {
                 open.add("moves");
-            } else if (field.matches("features?|volts|hertz|phases|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable")) {
+            } else if (field.matches("features?|volts|hertz|phases|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable|otherSpeeds")) {
                 open.add("has");
             } else if (field.matches("claim.*|said.*")) {
                 open.add("said");

@@ -47,16 +47,39 @@ final class StageReader {
         if (kind.get().slides()) {
             return typed.attempt(row + ".values", () -> Stage.sliding(name, kind.get(), sweep(kind.get(), typed.get(row + ".values"))));
         }
-        List<String> labels = labels(typed.get(row + ".positions"));
+        boolean several = pattern(typed, row) == LeverPattern.ONE_AT_A_TIME;
+        Optional<List<Engaged>> engaged = several ? typed.attempt(row + ".positions", () -> engaged(typed.get(row + ".positions"))) : Optional.empty();
+        if (several && engaged.isEmpty()) {
+            return Optional.empty();
+        }
+        List<String> labels = engaged.map(all -> all.stream().map(Engaged::label).toList()).orElseGet(() -> labels(typed.get(row + ".positions")));
         Optional<List<Transmission>> does = typed.attempt(row + ".values",
                 () -> transmissions(kind.get(), typed.get(row + ".values"), labels.size()));
         return does.flatMap(list -> typed.attempt(row + ".positions", () -> {
             List<Position> positions = new ArrayList<>();
             for (int i = 0; i < labels.size(); i++) {
-                positions.add(new Position(label(labels.get(i)), list.get(i)));
+                int at = i;
+                positions.add(new Position(label(labels.get(i)), list.get(i), engaged.map(all -> all.get(at).lever)));
             }
             return new Stage(name, kind.get(), shifting.get(), positions, pattern(typed, row), movedBy(typed, row, kind.get()));
         }));
+    }
+
+    /** A lever with the place it stands in. */
+    private record Engaged(String lever, String place, String label) {
+    }
+
+    /** "left: 1 2; right: 3 4". Where two levers have a place of one name, it is called by its lever as well. */
+    private static List<Engaged> engaged(String text) {
+        List<Engaged> all = new ArrayList<>();
+        for (String one : text.strip().split("\\s*[;/]\\s*")) {
+            String[] parts = one.split("\\s*:\\s*");
+            if (parts.length != 2 || parts[0].isBlank() || parts[1].isBlank()) {
+                throw Refused.because(WebReason.STAGE_SEVERAL, one);
+            }
+            labels(parts[1]).forEach(place -> all.add(new Engaged(parts[0].strip(), place, place)));
+        }
+        return all.stream().map(e -> all.stream().filter(o -> o.place.equals(e.place)).count() > 1 ? new Engaged(e.lever, e.place, e.lever + "-" + e.place) : e).toList();
     }
 
     private static LeverPattern pattern(Typed typed, String row) {
@@ -166,10 +189,15 @@ final class StageReader {
                     trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));
             return;
         }
-        typed.set(row + ".positions", stage.positions().stream().map(Position::label).collect(Collectors.joining(" ")));
+        typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions()) : stage.levers().stream().map(lever -> lever + ": "
+                + labelled(stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).toList()).replace(lever + "-", "")).collect(Collectors.joining("; ")));
         boolean anyKnown = stage.positions().stream().anyMatch(p -> !(p.transmission() instanceof Transmission.Unknown));
         typed.set(row + ".values", anyKnown
                 ? stage.positions().stream().map(p -> written(p.transmission())).collect(Collectors.joining(" ")) : "");
+    }
+
+    private static String labelled(List<Position> positions) {
+        return positions.stream().map(Position::label).collect(Collectors.joining(" "));
     }
 
     private static String written(Transmission t) {

@@ -26,6 +26,8 @@ public record LeverView(String name, List<Place> places, String label, boolean m
     }
 
     static final int PITCH = 54;
+    /** Where a lever stands that is not engaged. */
+    private static final String NEUTRAL = "N";
     private static final int DIAL_MIDDLE = 50;
 
     static List<LeverView> of(MachineDescription machine, Route route, Optional<Route> before) {
@@ -35,10 +37,38 @@ public record LeverView(String name, List<Place> places, String label, boolean m
             if (stage.isChoice()) {
                 int index = s;
                 boolean moved = before.isEmpty() || before.filter(b -> b.at(index) != route.at(index)).isPresent();
-                levers.add(of(stage, route.at(s), moved));
+                if (stage.levers().isEmpty()) {
+                    levers.add(of(stage, route.at(s), moved));
+                } else {
+                    levers.addAll(several(stage, route.at(s), before.map(b -> b.at(index))));
+                }
             }
         }
         return levers;
+    }
+
+    /** The levers of one stage, those that go to neutral before the one that goes in. */
+    private static List<LeverView> several(Stage stage, int here, Optional<Integer> before) {
+        String in = stage.positions().get(here).lever().orElseThrow();
+        Optional<String> was = before.flatMap(b -> stage.positions().get(b).lever());
+        List<LeverView> levers = new ArrayList<>();
+        for (String lever : stage.levers()) {
+            List<String> places = new ArrayList<>(List.of(NEUTRAL));
+            stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).forEach(p -> places.add(p.label()));
+            String at = lever.equals(in) ? stage.positions().get(here).label() : NEUTRAL;
+            boolean moved = lever.equals(in) ? before.filter(b -> b == here).isEmpty() : was.isEmpty() || was.filter(lever::equals).isPresent();
+            levers.add(row(lever, places, places.indexOf(at), moved, stage.shifting().mustStop()));
+        }
+        levers.sort(java.util.Comparator.comparing(l -> l.label.equals(NEUTRAL) ? 0 : 1));
+        return levers;
+    }
+
+    private static LeverView row(String name, List<String> labels, int here, boolean moved, boolean mustStop) {
+        List<Place> places = new ArrayList<>();
+        for (int p = 0; p < labels.size(); p++) {
+            places.add(new Place(labels.get(p), PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here));
+        }
+        return new LeverView(name, places, labels.get(here), moved, mustStop, slot(LeverPattern.ROW, labels.size()), labels.size() * PITCH, 44);
     }
 
     private static LeverView of(Stage stage, int here, boolean moved) {
@@ -47,14 +77,14 @@ public record LeverView(String name, List<Place> places, String label, boolean m
         for (int p = 0; p < count; p++) {
             String label = stage.positions().get(p).label();
             places.add(switch (stage.pattern()) {
-                case ROW -> new Place(label, PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here);
+                case ROW, ONE_AT_A_TIME -> new Place(label, PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here);
                 case GATE -> gate(label, p, p == here);
                 case DIAL -> dial(label, p, count, p == here);
             });
         }
         String slot = slot(stage.pattern(), count);
         int width = switch (stage.pattern()) {
-            case ROW -> count * PITCH;
+            case ROW, ONE_AT_A_TIME -> count * PITCH;
             case GATE -> (count + 1) / 2 * PITCH + 20;
             case DIAL -> 2 * DIAL_MIDDLE;
         };
@@ -79,11 +109,19 @@ public record LeverView(String name, List<Place> places, String label, boolean m
     private static String slot(LeverPattern pattern, int count) {
         double first = PITCH / 2.0;
         return switch (pattern) {
-            case ROW -> "M" + first + " 14H" + (first + (count - 1) * PITCH);
+            case ROW, ONE_AT_A_TIME -> "M" + first + " 14H" + (first + (count - 1) * PITCH);
             case GATE -> "M" + first + " 42H" + (first + (count - 1) / 2 * PITCH) + java.util.stream.IntStream.range(0, (count + 1) / 2)
                     .mapToObj(b -> "M" + (first + b * PITCH) + " 16V" + (2 * b + 1 < count ? 68 : 42)).collect(java.util.stream.Collectors.joining());
             case DIAL -> "M" + (DIAL_MIDDLE - 24) + " " + DIAL_MIDDLE + "a24 24 0 1 0 48 0a24 24 0 1 0 -48 0";
         };
+    }
+
+    /** How a lever is moved. */
+    public enum How { MOVE, TO_NEUTRAL, STOP_AND_MOVE, STOP_AND_TO_NEUTRAL }
+
+    public How how() {
+        boolean neutral = label.equals(NEUTRAL);
+        return mustStop ? neutral ? How.STOP_AND_TO_NEUTRAL : How.STOP_AND_MOVE : neutral ? How.TO_NEUTRAL : How.MOVE;
     }
 
     public Place knob() {

@@ -9,16 +9,19 @@ import java.util.regex.Pattern;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.PanelCheck;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Quantity;
+import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.web.cycle.CycleView;
@@ -171,6 +174,16 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside supply(SupplyCheck supply) {
         return nothing();
+    }
+
+    @Override
+    public Beside panel(PanelCheck panel) {
+        return promises(words.say("promised.panel", rules.figures(Rule.OVERLOAD).get(0), rules.figures(Rule.OVERLOAD).get(1)));
+    }
+
+    @Override
+    public Beside trialSpeeds(TrialSpeeds trials) {
+        return promises(words.say("promised.trials", rules.number(Rule.SPEED_TOLERANCE)));
     }
 
     @Override

@@ -62,6 +62,7 @@ public enum WebReason implements ReasonCode {
     RUN_NOTHING("run.nothing"),
     STAGE_INVERTER("stage.inverter", "typed"),
     STAGE_PAIR("stage.pair", "part"),
+    STAGE_SEVERAL("stage.several", "typed"),
     STAGE_VALUES_COUNT("stage.values-count", "count", "wanted"),
     STAGE_VARIATOR("stage.variator", "typed"),
     START_UNTICKED("start.unticked", "unticked", "items"),

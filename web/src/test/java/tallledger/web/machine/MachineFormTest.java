@@ -54,6 +54,37 @@ class MachineFormTest {
         assertThat(stage.positions().get(2).transmission().factor().orElseThrow().low()).isEqualTo(1);
     }
 
+    /** Places of one name are called by their lever as well, and both come back as they were typed. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            left: 1 2; right: 3 4  | 1 2 3 4                     | left: 1 2; right: 3 4
+            left: 1..3 / right: 4  | 1 2 3 4                     | left: 1 2 3; right: 4
+            a: in out; b: in       | a-in out b-in               | a: in out; b: in
+            """)
+    void leversEngagedOneAtATimeAreOneRow(String typed, String labels, String back) {
+        Typed row = row("GEAR", typed, "");
+        row.set("s.pattern", "ONE_AT_A_TIME");
+        Stage stage = StageReader.read(row, "s").orElseThrow();
+        assertThat(stage.positions().stream().map(p -> p.label()).collect(java.util.stream.Collectors.joining(" "))).isEqualTo(labels);
+        StageReader.write(stage, row, "s");
+        assertThat(row.get("s.positions")).isEqualTo(back);
+        assertThat(StageReader.read(row, "s")).contains(stage);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            1 2 3 4
+            left: 1 2; right
+            left: 1 2
+            : 1; b: 2
+            """)
+    void leversWithoutTheirPlacesAreAskedFor(String typed) {
+        Typed row = row("GEAR", typed, "");
+        row.set("s.pattern", "ONE_AT_A_TIME");
+        assertThat(StageReader.read(row, "s")).isEmpty();
+        assertThat(row.isWrong("s.positions")).isTrue();
+    }
+
     @Test
     void anInverterIsReadByItsFrequencies() {
         Stage stage = StageReader.read(row("INVERTER", "", "20 80 50"), "s").orElseThrow();
