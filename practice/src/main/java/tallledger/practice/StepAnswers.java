@@ -14,6 +14,8 @@ import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Unit;
@@ -126,7 +128,11 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> thread(MotionRecordings.ThreadCut thread) {
-        return Map.of("pitch", "2 mm", "length", "80.005 mm", "turns", "40");
+        if (thread.marked().isEmpty()) {
+            return Map.of("pitch", "2 mm", "length", "80.005 mm", "turns", "40");
+        }
+        double pitch = TypedLength.parse(thread.marked(), LengthUnit.MM).mm().doubleValue();
+        return Map.of("pitch", thread.marked(), "length", new BigDecimal(pitch * 40).setScale(2, RoundingMode.HALF_UP) + " mm", "turns", "40");
     }
 
     @Override

@@ -185,6 +185,18 @@ class DescribeTest {
         return java.util.stream.Stream.concat(java.util.Arrays.stream(some), java.util.Arrays.stream(more)).toArray(String[]::new);
     }
 
+    /** Threads are found, laid out and kept the way feeds are. */
+    @Test
+    void threadsByLeversAreFoundLikeFeeds() {
+        Http http = new Http(APP);
+        Map<String, String> form = http.form("/machines/new?start=geared-head-lathe", "/machines");
+        String offers = http.post("/machines", form, "do", "threadfind", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5").body();
+        assertThat(offers).contains("value=\"threaduse0\"", "3 × 4");
+        String taken = http.post("/machines", form, "do", "threaduse0", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5", "threadCounted", "PER_INCH").body();
+        assertThat(taken).contains("name=\"threadcell0\" id=\"threadcell0\"", "value=\"5.5\"", "Thread at A 1");
+        assertThat(http.post("/machines", form, "do", "threadlayout", "threadLevers", "no colon").body()).contains("wrong-threadLevers");
+    }
+
     @Test
     void theRestAreUnreadIsOneKeyAndCostsOneLine() {
         Http http = new Http(APP);

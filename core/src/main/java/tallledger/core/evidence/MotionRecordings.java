@@ -283,8 +283,28 @@ public final class MotionRecordings {
         }
     }
 
-    /** A thread cut and measured over several turns. */
-    public record ThreadCut() implements Recording<Cut> {
+    /**
+     * A thread cut and measured over several turns, or the carriage's way over as many with the half-nut in.
+     *
+     * @param marked    its pitch as the plate shows it; empty where a person chooses
+     * @param positions of the plate's levers, where it is one of its threads
+     */
+    public record ThreadCut(String marked, List<String> positions) implements Recording<Cut> {
+
+        public ThreadCut {
+            positions = List.copyOf(positions);
+        }
+
+        /** Of a pitch the person chooses. */
+        public ThreadCut() {
+            this("", List.of());
+        }
+
+        @Override
+        public List<String> leverPositions() {
+            return positions;
+        }
+
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.thread(this);
@@ -297,7 +317,7 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("pitch", Entry.LENGTH, "mm"), Field.must("length", Entry.LENGTH, "mm"), Field.must("turns", Entry.NUMBER, ""));
+            return List.of(new Field("pitch", Entry.LENGTH, "mm", marked, List.of(), true), Field.must("length", Entry.LENGTH, "mm"), Field.must("turns", Entry.NUMBER, ""));
         }
 
         @Override

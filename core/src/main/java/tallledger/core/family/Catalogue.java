@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
@@ -35,6 +36,8 @@ public final class Catalogue {
 
     /** Code of the steps of a feed plate. */
     public static final String FEED_PLATE = "feed-plate";
+    /** Code of the steps of a thread plate. */
+    public static final String THREAD_PLATE = "thread-plate";
     /** Code of the steps that count what is claimed. */
     public static final String CLAIMED_COUNT = "claimed-count";
     /** Code of the steps that look at what a former owner made anew. */
@@ -92,13 +95,29 @@ public final class Catalogue {
             return List.of();
         }
         FeedPlate feeds = machine.feeds().get();
-        SpeedPlate plate = feeds.plate();
+        return proving(feeds.plate()).stream().map(key -> feedStep(feeds, key, rules)).toList();
+    }
+
+    /** One step for each thread of the thread plate, in the same order. */
+    static List<Step> threadPlate(Described machine, Rules rules) {
+        return machine.threads().map(threads -> proving(threads.plate()).stream().map(key -> threadStep(threads, key, rules)).toList()).orElse(List.of());
+    }
+
+    private static Step threadStep(ThreadPlate threads, List<String> key, Rules rules) {
+        String shows = threads.written(key).orElseThrow();
+        return new Step(StepId.of(THREAD_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")), List.of(String.join(" · ", key), shows), Phase.MOVEMENT,
+                new MotionRecordings.ThreadCut(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"),
+                Optional.empty(), true, Set.of());
+    }
+
+    /** The readable positions of a plate: those first that together use every position of every lever, then the rest, each slow to fast. */
+    private static List<List<String>> proving(SpeedPlate plate) {
         List<List<String>> keys = new ArrayList<>(SpeedPlate.keysOf(plate.levers()).stream().filter(k -> plate.cell(k).value()
                 .isPresent()).toList());
         int longest = plate.levers().stream().mapToInt(l -> l.positions().size()).max().orElse(0);
         keys.sort(Comparator.comparing((List<String> k) -> isOnDiagonal(plate, k, longest) ? 0 : 1).thenComparing(k -> plate.cell(k)
                 .value().orElseThrow()));
-        return keys.stream().map(key -> feedStep(feeds, key, rules)).toList();
+        return keys;
     }
 
     private static boolean isOnDiagonal(SpeedPlate plate, List<String> key, int longest) {

@@ -162,6 +162,19 @@ final class CommonSteps {
         }
     };
 
+    /** The threads of the thread plate. */
+    static final Line THREAD_PLATE = new Line() {
+        @Override
+        public List<Step> on(Described machine, Rules rules) {
+            return Catalogue.threadPlate(machine, rules);
+        }
+
+        @Override
+        public Stream<Template> templates() {
+            return Stream.empty();
+        }
+    };
+
     private CommonSteps() {
     }
 

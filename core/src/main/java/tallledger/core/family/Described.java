@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.reading.LengthUnit;
 
 /** What a family's steps need to know of a machine. */
@@ -18,6 +19,11 @@ public interface Described {
 
     /** Its feed plate, where it has one. */
     Optional<FeedPlate> feeds();
+
+    /** Its thread plate by levers, where it has one. */
+    default Optional<ThreadPlate> threads() {
+        return Optional.empty();
+    }
 
     FitOut fitOut();
 

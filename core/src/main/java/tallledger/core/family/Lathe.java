@@ -71,6 +71,7 @@ final class Lathe {
                             .needs(Kind.POWER_ON),
                     step("half-nut", MOVEMENT, SOON, 45).with(Feature.LEAD_SCREW).of("apron").needs(Kind.FEED_OUT, Kind.POWER_ON),
                     step("thread-dial", MOVEMENT, SOON, 60).with(Feature.THREAD_DIAL).of("apron"),
+                    CommonSteps.THREAD_PLATE,
                     step("thread-lever", MOVEMENT, SOON, 90).with(Feature.THREAD_LEVER).of("feed box").needs(Kind.FEED_OUT, Kind.POWER_ON),
                     step("thread-cut", MOVEMENT, SOON, 240).with(Feature.LEAD_SCREW)
                             .records(new MotionRecordings.ThreadCut()).of("lead screw").needs(Kind.GLASSES, Kind.WORK_HELD, Kind.FEED_OUT),

@@ -1,6 +1,7 @@
 package tallledger.core.machine;
 
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.family.FitOut;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -36,15 +37,21 @@ import tallledger.core.reason.Refused;
  * @param plate    its speed plate, one lever for each stage that leaves a choice
  * @param motor    what the motor's plate says of its power, where anybody read it
  * @param feeds    its feed plate with levers and a unit of its own, where it has one
+ * @param threads  its thread plate by levers, where it has one
  * @param fitOut   its axes and features
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, FitOut fitOut) implements Described {
+                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut) implements Described {
 
     public static final int MOST_CLAIMS = 60;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
         this(identity, claims, train, plate, Optional.empty(), Optional.empty(), identity.family().traits().usual());
+    }
+
+    /** Without a thread plate. */
+    public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, Optional<FeedPlate> feeds, FitOut fitOut) {
+        this(identity, claims, train, plate, motor, feeds, Optional.empty(), fitOut);
     }
 
     public MachineDescription {
@@ -108,9 +115,17 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 "fitOut", fitOut.toPayload()));
         motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.power().typed(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
-        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers", f.plate().levers().stream()
-                .map(lever -> Map.of("name", lever.name(), "positions", lever.positions())).toList())));
+        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers", levers(f.plate()))));
+        threads.ifPresent(t -> fields.put("threads", Map.of("cells", cells(t.plate()), "counted", t.counted().name(), "levers", levers(t.plate()))));
         return fields;
+    }
+
+    private static List<Object> levers(SpeedPlate plate) {
+        return plate.levers().stream().map(lever -> (Object) Map.of("name", lever.name(), "positions", lever.positions())).toList();
+    }
+
+    private static SpeedPlate plate(Payload p) {
+        return new SpeedPlate(p.parts("levers").stream().map(l -> new Lever(l.text("name"), l.texts("positions"))).toList(), cells(p), Optional.empty());
     }
 
     private static List<Object> cells(SpeedPlate plate) {
@@ -127,8 +142,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     /** Plates of before they had a unit were typed in the machine's own, by the turn. */
     private static FeedPlate feeds(Payload p, LengthUnit machine) {
-        List<Lever> levers = p.parts("levers").stream().map(l -> new Lever(l.text("name"), l.texts("positions"))).toList();
-        return new FeedPlate(new SpeedPlate(levers, cells(p), Optional.empty()), p.optionalText("unit").map(LengthUnit::valueOf).orElse(machine),
+        return new FeedPlate(plate(p), p.optionalText("unit").map(LengthUnit::valueOf).orElse(machine),
                 p.optionalText("per").map(Axis.Per::valueOf).orElse(Axis.Per.REV));
     }
 
@@ -141,6 +155,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 new SpeedPlate(leversOf(train), cells(p.part("plate")), tolerance),
                 p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
                 p.has("feeds") ? Optional.of(feeds(p.part("feeds"), identity.unit())) : Optional.empty(),
+                p.has("threads") ? Optional.of(p.part("threads")).map(t -> new ThreadPlate(plate(t), ThreadPlate.Counted.valueOf(t.text("counted")))) : Optional.empty(),
                 p.has("fitOut") ? FitOut.from(p.part("fitOut")) : identity.family().traits().usual());
     }
 
@@ -150,12 +165,12 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     /** The same machine with one plate cell read anew. */
     public MachineDescription withCell(List<String> key, PlateCell cell) {
-        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor, feeds, fitOut);
+        return new MachineDescription(identity, claims, train, plate.with(key, cell), motor, feeds, threads, fitOut);
     }
 
     /** The same machine with other axes and features. */
     public MachineDescription with(FitOut other) {
-        return new MachineDescription(identity, claims, train, plate, motor, feeds, other.checkedFor(identity.family(), identity.unit()));
+        return new MachineDescription(identity, claims, train, plate, motor, feeds, threads, other.checkedFor(identity.family(), identity.unit()));
     }
 
     /** Stages a person moves, direction included. */

@@ -157,15 +157,15 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
             return false;
         }
         boolean named = results.latest.values().stream().anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
-        return named || step.code().equals(Catalogue.FEED_PLATE) && isFeedInferred(step);
+        return named || Set.of(Catalogue.FEED_PLATE, Catalogue.THREAD_PLATE).contains(step.code()) && isInferred(step);
     }
 
     /** As with speeds: every position exercised by a proven feed and none of them on a failed one. */
-    private boolean isFeedInferred(Step step) {
+    private boolean isInferred(Step step) {
         Set<String> proven = new HashSet<>();
         Set<String> failed = new HashSet<>();
         for (StepResult result : results.latest.values()) {
-            if (result.step().code().equals("feed-plate")) {
+            if (result.step().code().equals(step.code())) {
                 (result.outcome() == Outcome.PROVEN ? proven : result.isBad() ? failed : new HashSet<String>()).addAll(positions(result.step()));
             }
         }

@@ -59,8 +59,8 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     public static List<ClaimVerdict> of(Survey survey) {
         return ofDrive(survey.drive()).stream().map(v -> v.claim().testedBy().isPresent() ? tied(v.claim(), survey) : switch (v.claim().attribute()) {
             case TRAVEL -> travel(v.claim(), survey);
-            case FEED_COUNT -> feeds(v.claim(), survey);
-            case THREAD_COUNT -> threads(v.claim(), survey);
+            case FEED_COUNT -> ofPlate(v.claim(), survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS).orElseGet(() -> untested(v.claim(), VerdictReason.CLAIM_FEEDS_NONE));
+            case THREAD_COUNT -> ofPlate(v.claim(), survey, Catalogue.THREAD_PLATE, VerdictReason.CLAIM_THREAD_PLATE).orElseGet(() -> threads(v.claim(), survey));
             case COLLETS, KIT_COUNT -> survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.CLAIMED_COUNT) && isAbout(s, v.claim())).findFirst()
                     .map(step -> by(v.claim(), step, survey)).orElse(v);
             default -> v;
@@ -90,11 +90,11 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_STEP, step.name(), result.because()), List.of(result.entry()));
     }
 
-    /** Upheld only if that many feeds stand on its plate and every one ran right, or is spared by those that did. */
-    private static ClaimVerdict feeds(Claim claim, Survey survey) {
-        List<Step> feeds = survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.FEED_PLATE)).toList();
+    /** Upheld only if that many stand on its plate and every one ran right, or is spared by those that did; empty where it has no such plate. */
+    private static Optional<ClaimVerdict> ofPlate(Claim claim, Survey survey, String code, VerdictReason says) {
+        List<Step> feeds = survey.steps().steps().stream().filter(s -> s.code().equals(code)).toList();
         if (feeds.isEmpty()) {
-            return untested(claim, VerdictReason.CLAIM_FEEDS_NONE);
+            return Optional.empty();
         }
         List<StepResult> done = feeds.stream().map(s -> survey.steps().latest().get(s.id())).filter(Objects::nonNull).toList();
         int proven = (int) done.stream().filter(r -> r.outcome() == Outcome.PROVEN).count();
@@ -103,7 +103,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         int claimed = claim.count().orElseThrow();
         Standing standing = feeds.size() < claimed || done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0 ? Standing.UNTESTED
                 : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
-        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_FEEDS, feeds.size(), proven, spared, open), done.stream().map(StepResult::entry).sorted().toList());
+        return Optional.of(new ClaimVerdict(claim, standing, Reason.of(says, feeds.size(), proven, spared, open), done.stream().map(StepResult::entry).sorted().toList()));
     }
 
     /** Against what the chart promises and the wheels counted can cut. */

@@ -26,6 +26,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.ledger.Payload;
 import tallledger.core.family.Family;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
 import tallledger.core.evidence.SpeedRead;
@@ -34,6 +35,10 @@ import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
@@ -194,6 +199,31 @@ class CatalogueTest {
                 .satisfies(s -> assertThat(s.recording()).isEqualTo(new SpeedRead(Optional.of(new BigDecimal("20")), Optional.of(new BigDecimal("0.25")))));
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
         assertThat(refusal(() -> machine(Family.LATHE, new FitOut(List.of(), Set.of(), SupplyPlate.UNREAD, Optional.empty(), "jog")))).isEqualTo("other-speeds.line");
+    }
+
+    /** 8 9 10 11 and their doubles by two levers: the first four use every position; the last may be inferred once its positions are proven. */
+    @Test
+    void aThreadPlateIsGoneThroughLikeAFeedPlate() {
+        MachineDescription plain = usual(Family.LATHE);
+        SpeedPlate plate = Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3 4")), "8 9 10 11 16 18 20 22");
+        MachineDescription machine = new MachineDescription(plain.identity(), List.of(new Claim(Claim.Attribute.THREAD_COUNT, "8", Claim.Source.SELLER, "")), plain.train(), plain.plate(),
+                Optional.empty(), Optional.empty(), Optional.of(new ThreadPlate(plate, ThreadPlate.Counted.PER_INCH)), plain.fitOut());
+        assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
+        List<String> threads = ids(machine).stream().filter(id -> id.startsWith("thread-plate")).toList();
+        assertThat(threads).containsExactly("thread-plate.I.1", "thread-plate.I.3", "thread-plate.II.2", "thread-plate.II.4", "thread-plate.I.2", "thread-plate.I.4", "thread-plate.II.1", "thread-plate.II.3");
+        assertThat(new ThreadPlate(plate, ThreadPlate.Counted.PER_INCH).pitch(List.of("I", "1"))).get().satisfies(p -> assertThat(p).isEqualByComparingTo("3.175"));
+        SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 60);
+        String[] lengths = {"127.00 mm", "101.60 mm", "56.44 mm", "46.18 mm"};
+        for (int i = 0; i < 3; i++) {
+            book.step(threads.get(i), false, "pitch", List.of("8 tpi", "10 tpi", "18 tpi").get(i), "length", lengths[i], "turns", "40");
+        }
+        assertThat(book.ledger().latest().values()).allSatisfy(r -> assertThat(r.outcome()).as(r.step().id() + " " + r.judgement().because()).isEqualTo(Outcome.PROVEN));
+        assertThat(book.ledger().isSpared(book.ledger().step(threads.get(7)).orElseThrow())).as("II 3").isTrue();
+        assertThat(ClaimVerdict.of(book.survey())).singleElement().satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.UNTESTED));
+        book.step(threads.get(3), false, "pitch", "22 tpi", "length", lengths[3], "turns", "40");
+        assertThat(ClaimVerdict.of(book.survey())).singleElement().satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.UPHELD));
+        book.step(threads.get(3), false, "pitch", "22 tpi", "length", "50.80 mm", "turns", "40");
+        assertThat(ClaimVerdict.of(book.survey())).as("20 threads where 22 were promised").singleElement().satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.SHORT));
     }
 
     @Test

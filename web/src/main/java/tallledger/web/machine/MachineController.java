@@ -35,6 +35,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.family.StartingDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
@@ -90,6 +91,8 @@ class MachineController {
         model.addAttribute("submission", Submission.fresh(0));
         model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED)).orElse(null));
         model.addAttribute("feedCheck", machine.description().feeds().map(f -> feedChecks.of(f.plate())).orElse(null));
+        model.addAttribute("threadGrid", machine.description().threads().map(t -> PlateGrid.of(t.plate().levers(), PlateGrid.THREAD)).orElse(null));
+        model.addAttribute("threadCheck", machine.description().threads().map(t -> feedChecks.of(t.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
         DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d), DriveView.Units.of(d.unit())));
@@ -114,16 +117,17 @@ class MachineController {
         Typed typed = Typed.of(fields);
         model.addAttribute("typed", typed);
         model.addAttribute("drive", drive(typed));
-        model.addAttribute("feedCheck", feedCheck(typed));
+        model.addAttribute("feedCheck", plateCheck(typed, PlateGrid.FEED));
+        model.addAttribute("threadCheck", plateCheck(typed, PlateGrid.THREAD));
         model.addAttribute("soFar", soFar(typed, Optional.empty()).map(s -> s.says(houses.newest().rules())).orElse(null));
         return "machine/preview :: panel";
     }
 
-    /** The feed plate checked as far as it is typed, by the same rules as the speed plate. */
-    private PlateCheck feedCheck(Typed typed) {
+    /** The feed or thread plate checked as far as it is typed, by the same rules as the speed plate. */
+    private PlateCheck plateCheck(Typed typed, String prefix) {
         Typed own = typed.withoutErrors();
-        List<Lever> levers = MachineForm.feedLevers(own);
-        return levers.isEmpty() ? null : feedChecks.of(MachineForm.plateSoFar(own, levers, PlateGrid.FEED));
+        List<Lever> levers = MachineForm.levers(own, prefix);
+        return levers.isEmpty() ? null : feedChecks.of(MachineForm.plateSoFar(own, levers, prefix));
     }
 
     /** The machine as far as it is typed; empty while family, drive or axes make no sense. */
@@ -131,11 +135,14 @@ class MachineController {
         Typed own = typed.withoutErrors();
         LengthUnit unit = own.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
         Optional<Family> family = own.choice("family", Family.class);
-        List<Lever> feedLevers = MachineForm.feedLevers(own);
+        List<Lever> feedLevers = MachineForm.levers(own, PlateGrid.FEED);
+        List<Lever> threadLevers = MachineForm.levers(own, PlateGrid.THREAD);
+        Optional<ThreadPlate> threads = threadLevers.isEmpty() ? Optional.empty()
+                : Optional.of(new ThreadPlate(MachineForm.plateSoFar(own, threadLevers, PlateGrid.THREAD), ThreadPlate.Counted.PITCH_MM));
         Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty()
                 : Optional.of(new FeedPlate(MachineForm.plateSoFar(own, feedLevers, PlateGrid.FEED), unit, Axis.Per.REV));
         return family.flatMap(f -> MachineForm.train(own).flatMap(train -> MachineForm.fitOut(own, f, unit, before)
-                .map(fit -> new SoFar(f, unit, train, MachineForm.plateSoFar(own, MachineDescription.leversOf(train), PlateGrid.SPEED), feeds, fit))));
+                .map(fit -> new SoFar(f, unit, train, MachineForm.plateSoFar(own, MachineDescription.leversOf(train), PlateGrid.SPEED), feeds, threads, fit))));
     }
 
     private DriveView drive(Typed typed) {
@@ -255,8 +262,7 @@ class MachineController {
         if (typed.get("do").equals("more")) {
             typed.set("claimRows", String.valueOf(MachineForm.claimRows(typed) + 3));
         }
-        boolean feeds = typed.get("do").startsWith(PlateGrid.FEED);
-        String prefix = feeds ? PlateGrid.FEED : PlateGrid.SPEED;
+        String prefix = PlateGrid.prefixOf(typed.get("do"));
         String what = typed.get("do").substring(prefix.length());
         if (what.matches("use\\d{1,2}")) {
             int chosen = Integer.parseInt(what.substring(3));
@@ -271,7 +277,7 @@ class MachineController {
         }
         List<Lever> levers = leversOf(typed);
         if (what.equals("unread")) {
-            MachineForm.restUnread(typed, feeds ? MachineForm.feedLevers(typed) : levers, prefix);
+            MachineForm.restUnread(typed, prefix.isEmpty() ? levers : MachineForm.levers(typed, prefix), prefix);
         }
         if (typed.get("do").equals("paste") && !levers.isEmpty()) {
             typed.attempt("pasted", () -> PlatePaste.read(typed.get("pasted"), levers)).ifPresent(cells -> {
@@ -300,10 +306,15 @@ class MachineController {
         model.addAttribute("found", PlateFinder.found(typed, PlateGrid.SPEED).orElse(null));
         model.addAttribute("feedFound", PlateFinder.found(typed, PlateGrid.FEED).orElse(null));
         model.addAttribute("drive", drive(typed));
-        model.addAttribute("feedCheck", feedCheck(typed));
-        List<Lever> feedLevers = MachineForm.feedLevers(typed);
-        PlateGrid.reshape(typed, feedLevers, PlateGrid.FEED);
-        model.addAttribute("feedGrid", feedLevers.isEmpty() ? null : PlateGrid.of(feedLevers, PlateGrid.FEED));
+        model.addAttribute("feedCheck", plateCheck(typed, PlateGrid.FEED));
+        model.addAttribute("threadCheck", plateCheck(typed, PlateGrid.THREAD));
+        model.addAttribute("threadFound", PlateFinder.found(typed, PlateGrid.THREAD).orElse(null));
+        for (String prefix : List.of(PlateGrid.FEED, PlateGrid.THREAD)) {
+            List<Lever> its = MachineForm.levers(typed, prefix);
+            PlateGrid.reshape(typed, its, prefix);
+            model.addAttribute(prefix + "Grid", its.isEmpty() ? null : PlateGrid.of(its, prefix));
+        }
+        model.addAttribute("threadCounts", ThreadPlate.Counted.values());
         model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes"));
         model.addAttribute("rules", houses.newest().rules());
         Optional<SoFar> soFar = soFar(typed, machine.map(Machine::description));
@@ -336,11 +347,11 @@ class MachineController {
     private static Set<String> openParts(Typed typed, boolean driveOnly) {
         Set<String> open = new HashSet<>(driveOnly ? Set.of("speed", "moves") : Set.of("is", "said", "speed"));
         String last = typed.get("do");
-        if (last.equals("usual") || last.equals("moreAxes") || last.startsWith(PlateGrid.FEED)) {
+        if (last.equals("usual") || last.equals("moreAxes") || !PlateGrid.prefixOf(last).isEmpty()) {
             open.add("moves");
         }
         typed.errors().keySet().forEach(field -> {
-            if (field.matches("ax(is|es).*|feed.*")) {
+            if (field.matches("ax(is|es).*|feed.*|thread.*")) {
                 open.add("moves");
             } else if (field.matches("features?|volts|hertz|phases|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable|otherSpeeds")) {
                 open.add("has");

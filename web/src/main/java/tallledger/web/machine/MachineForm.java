@@ -24,6 +24,7 @@ import tallledger.core.family.StepId;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.ClaimText;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.family.StartingDescription;
@@ -109,15 +110,17 @@ final class MachineForm {
         List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
         Optional<DriveTrain> train = train(typed);
         Optional<SpeedPlate> plate = train.flatMap(t -> plate(typed, MachineDescription.leversOf(t), PlateGrid.SPEED));
-        List<Lever> feedLevers = feedLevers(typed);
+        List<Lever> feedLevers = levers(typed, PlateGrid.FEED);
         Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty() : feeds(typed, feedLevers);
+        List<Lever> threadLevers = levers(typed, PlateGrid.THREAD);
+        Optional<ThreadPlate> threads = threadLevers.isEmpty() ? Optional.empty() : threads(typed, threadLevers);
         Optional<MotorRating> motor = motor(typed, rules);
         Optional<FitOut> fitOut = identity.flatMap(id -> fitOut(typed, id.family(), id.unit(), before));
         if (!typed.isClean() || identity.isEmpty() || plate.isEmpty() || fitOut.isEmpty()) {
             return Optional.empty();
         }
         return typed.attempt("stages", () -> {
-            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds, fitOut.get());
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds, threads, fitOut.get());
             description.speeds();
             return description;
         });
@@ -144,6 +147,11 @@ final class MachineForm {
         Optional<LengthUnit> unit = typed.has("feedUnit") ? typed.choice("feedUnit", LengthUnit.class) : typed.choice("unit", LengthUnit.class);
         Optional<Axis.Per> per = typed.has("feedPer") ? typed.choice("feedPer", Axis.Per.class) : Optional.of(Axis.Per.REV);
         return plate(typed, levers, PlateGrid.FEED).flatMap(p -> unit.flatMap(u -> per.map(each -> new FeedPlate(p, u, each))));
+    }
+
+    private static Optional<ThreadPlate> threads(Typed typed, List<Lever> levers) {
+        Optional<ThreadPlate.Counted> counted = typed.has("threadCounted") ? typed.choice("threadCounted", ThreadPlate.Counted.class) : Optional.of(ThreadPlate.Counted.PITCH_MM);
+        return plate(typed, levers, PlateGrid.THREAD).flatMap(p -> counted.map(c -> new ThreadPlate(p, c)));
     }
 
     /** Motor power and how it follows speed; empty where nobody typed a power. Where no efficiency is typed the house's stands in. */
@@ -191,20 +199,21 @@ final class MachineForm {
         return claims;
     }
 
-    /** Levers of the feed plate, one a line: "lever: A B C"; none where the machine has no feed plate. */
-    static List<Lever> feedLevers(Typed typed) {
+    /** Levers of the feed or thread plate, one a line: "lever: A B C"; none where the machine has no such plate. */
+    static List<Lever> levers(Typed typed, String prefix) {
+        String field = prefix + "Levers";
         List<Lever> levers = new ArrayList<>();
-        for (String line : typed.get("feedLevers").split("\\R")) {
+        for (String line : typed.get(field).split("\\R")) {
             if (!line.isBlank()) {
-                typed.attempt("feedLevers", () -> feedLever(line.strip())).ifPresent(levers::add);
+                typed.attempt(field, () -> feedLever(line.strip())).ifPresent(levers::add);
             }
         }
         long cells = levers.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * b);
         if (cells > DriveTrain.MOST_COMBINATIONS) {
-            typed.refuse("feedLevers", Reason.of(DriveReason.TRAIN_TOO_MANY, cells, DriveTrain.MOST_COMBINATIONS));
+            typed.refuse(field, Reason.of(DriveReason.TRAIN_TOO_MANY, cells, DriveTrain.MOST_COMBINATIONS));
             return List.of();
         }
-        return typed.isWrong("feedLevers") ? List.of() : levers;
+        return typed.isWrong(field) ? List.of() : levers;
     }
 
     /** Checked as a lever of the drive is: short labels, none twice. */
@@ -327,7 +336,15 @@ final class MachineForm {
         });
         List<PlateCell> cells = List.copyOf(machine.plate().cells().values());
         IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(i).typed()));
-        machine.feeds().ifPresent(feeds -> writeFeeds(feeds, typed));
+        machine.feeds().ifPresent(feeds -> {
+            typed.set("feedUnit", feeds.unit().name());
+            typed.set("feedPer", feeds.per().name());
+            writePlate(feeds.plate(), typed, PlateGrid.FEED);
+        });
+        machine.threads().ifPresent(threads -> {
+            typed.set("threadCounted", threads.counted().name());
+            writePlate(threads.plate(), typed, PlateGrid.THREAD);
+        });
         FitOutForm.write(machine.fitOut(), typed);
         typed.set(FIT_OF, id.family().name());
         machine.plate().tolerance().ifPresent(t -> typed.set("tolerance",
@@ -335,14 +352,11 @@ final class MachineForm {
         return typed;
     }
 
-    private static void writeFeeds(FeedPlate plate, Typed typed) {
-        SpeedPlate feeds = plate.plate();
-        typed.set("feedUnit", plate.unit().name());
-        typed.set("feedPer", plate.per().name());
-        typed.set("feedLevers", String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
-        typed.set("feedshape", PlateGrid.shapeOf(feeds.levers()));
+    private static void writePlate(SpeedPlate feeds, Typed typed, String prefix) {
+        typed.set(prefix + "Levers", String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
+        typed.set(prefix + "shape", PlateGrid.shapeOf(feeds.levers()));
         List<PlateCell> cells = List.copyOf(feeds.cells().values());
-        IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(PlateGrid.FEED, i), cells.get(i).typed()));
+        IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(prefix, i), cells.get(i).typed()));
     }
 
     /** What is said of one machine is not said of its sister. */

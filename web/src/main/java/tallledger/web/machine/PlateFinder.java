@@ -244,7 +244,7 @@ final class PlateFinder {
         if (prefix.isEmpty()) {
             stages(typed, levers);
         } else {
-            typed.set("feedLevers", levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).collect(Collectors.joining("\n")));
+            typed.set(prefix + "Levers", levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).collect(Collectors.joining("\n")));
         }
         typed.set(prefix + "shape", PlateGrid.shapeOf(levers));
         IntStream.range(0, offer.cells.size()).forEach(i -> typed.set(PlateGrid.field(prefix, i), offer.cells.get(i)));

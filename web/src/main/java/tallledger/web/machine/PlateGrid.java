@@ -28,9 +28,15 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
     public record Cell(String field, String name, List<String> key) {
     }
 
-    /** Prefixes of the two grids' fields: the speed plate's and the feed plate's. */
+    /** Prefixes of the three grids' fields: of the speeds, the feeds and the threads. */
     static final String SPEED = "";
     static final String FEED = "feed";
+    static final String THREAD = "thread";
+
+    /** Which grid a button is of. */
+    static String prefixOf(String button) {
+        return button.startsWith(FEED) ? FEED : button.startsWith(THREAD) ? THREAD : SPEED;
+    }
 
     static PlateGrid of(List<Lever> levers) {
         return of(levers, SPEED);

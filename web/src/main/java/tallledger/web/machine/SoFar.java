@@ -11,6 +11,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.Step;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
@@ -18,7 +19,7 @@ import tallledger.core.rules.Rules;
 import tallledger.web.words.WebReason;
 
 /** A machine as far as it is described: enough to say what its survey would hold. */
-record SoFar(Family family, LengthUnit unit, DriveTrain train, SpeedPlate plate, Optional<FeedPlate> feeds, FitOut fitOut) implements Described {
+record SoFar(Family family, LengthUnit unit, DriveTrain train, SpeedPlate plate, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut) implements Described {
 
     List<Step> steps(Rules rules) {
         return Catalogue.of(this, rules);
