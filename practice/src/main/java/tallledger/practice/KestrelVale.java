@@ -32,9 +32,12 @@ public final class KestrelVale {
     /** Gap-bed lathe: one plate value misread (B3 says 280, the gears give 250), gear 3 growls. */
     public static SimulatedMachine aldwark410() {
         return Sketch.of("Aldwark", "410", Family.LATHE, "1974", "closing pattern shop, Tarn Wharf", "the pattern shop", LengthUnit.MM)
-                .motor("1440").power("4", Law.CONSTANT_POWER).lever("range", "A B C")
-                .lever("gear", StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.GATE, "1 2 3 4").reverses()
-                .plate("31.5 45 63 90 125 180 280 355 500 710 1000 1400")
+                .motor("1440").power("4", Law.CONSTANT_POWER).plateAsItStands("range", "gear", LeverPattern.GATE, """
+                           1    2    3    4
+                        A  31.5 45   63   90
+                        B  125  180  280  355
+                        C  500  710  1000 1400
+                        """).reverses()
                 .claim(Attribute.SPEED_COUNT, "12", Source.ADVERTISEMENT, "12 speeds, all working")
                 .claim(Attribute.SLOWEST_SPEED, "31.5", Source.PLATE, "").claim(Attribute.FASTEST_SPEED, "1400", Source.PLATE, "")
                 .claim(Attribute.FASTEST_SPEED, "1500", Source.ADVERTISEMENT, "31 to 1500 rpm")
@@ -117,9 +120,12 @@ public final class KestrelVale {
     /** Radial drill: 21 speeds by a dial of seven and a range lever. */
     public static SimulatedMachine dunmarshR50() {
         return Sketch.of("Dunmarsh", "R50", Family.RADIAL_DRILL, "1969", "closing pattern shop, Tarn Wharf", "the pattern shop", LengthUnit.MM)
-                .motor("1440").power("4", Law.CONSTANT_POWER).lever("range", "A B C")
-                .lever("dial", StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.DIAL, "1 2 3 4 5 6 7").reverses()
-                .plate("20 25 31.5 40 50 63 80 100 125 160 200 250 315 400 500 630 800 1000 1250 1600 2000")
+                .motor("1440").power("4", Law.CONSTANT_POWER).plateAsItStands("range", "dial", LeverPattern.DIAL, """
+                           1   2   3    4    5    6    7
+                        A  20  25  31.5 40   50   63   80
+                        B  100 125 160  200  250  315  400
+                        C  500 630 800  1000 1250 1600 2000
+                        """).reverses()
                 .feeds("feed range", "I II III", "feed knob", "1 2 3 4", "0.05 0.07 0.1 0.14 0.2 0.28 0.4 0.65 0.8 1.12 1.6 2.24")
                 .claim(Attribute.SPEED_COUNT, "21", Source.PLATE, "").claim(Attribute.DRILLING_CAPACITY, "50 mm", Source.PLATE, "")
                 .has("TAPPING CLAMPED_TOGETHER -LAMP").supply("400", "50", "4", "8.8", false)
@@ -142,6 +148,7 @@ public final class KestrelVale {
     public static SimulatedMachine eskholtC300() {
         return Sketch.of("Eskholt", "C300", Family.CYLINDRICAL_GRINDER, "1977", REBUILDER, "the rebuilder", LengthUnit.MM)
                 .motor("1450").power("4", Law.CONSTANT_POWER).belt("1 180 160", "2 224 160").plate("1600 2000")
+                .said(Source.SELLER, "rebuilt by the seller; new panel; released from storage in spring").turns("work head 45 90 180 355 ± 10 %")
                 .has("WAY_COVERS").supply("400", "50", "4", "8.5", true).axis("table", "320 mm", Axis.Per.MIN, "100", "6000", "")
                 .axis("wheel slide", "200 mm", Axis.Per.MIN, "", "", "2000").unloaded(1.01)
                 .wrong("table-reversal", "dwell-left=2|dwell-right=2|log=left-dog 0.00/leaves-left 2.10/right-dog 8.00/leaves-right 8.30/left-dog 14.20|remark=no dwell at the right")
@@ -151,7 +158,7 @@ public final class KestrelVale {
     /** Rotary-table surface grinder: one wheel speed. */
     public static SimulatedMachine farrowbyRt() {
         return Sketch.of("Farrowby", "RT", Family.ROTARY_TABLE_GRINDER, "1971", SHED, OWNER, LengthUnit.MM)
-                .motor("1450").power("7.5", Law.CONSTANT_POWER).plate("1450")
+                .motor("1450").power("7.5", Law.CONSTANT_POWER).plate("1450").turns("table 10 to 40")
                 .supply("400", "50", "7.5", "15.2", true).axis("wheel head", "250 mm", Axis.Per.MIN, "", "", "300").axis("saddle", "400 mm", Axis.Per.MIN, "50", "2000", "").unloaded(1.012)
                 .wrong("spark-out", "passes=4|log=at-zero 0.00/pass 4.10/pass 8.20/pass 12.20/chuck-stops 14.00/wheel-stops 14.90/table-parks 17.20|remark=one pass short").build();
     }

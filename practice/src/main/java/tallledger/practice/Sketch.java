@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.LeverPattern;
@@ -20,6 +21,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.Claim;
+import tallledger.core.machine.ClaimText;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.family.Family;
@@ -32,6 +34,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedList;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Power;
@@ -131,6 +134,14 @@ final class Sketch {
         return this;
     }
 
+    /** Two levers and their plate, typed as it stands with its labels: the lever down its rows, and the one across. */
+    Sketch plateAsItStands(String down, String across, LeverPattern acrossStands, String text) {
+        SpeedList.Rows rows = (SpeedList.Rows) SpeedList.read(text);
+        lever(down, String.join(" ", rows.rowLabels()));
+        lever(across, StageKind.GEAR, Shifting.STOP_TO_SHIFT, acrossStands, String.join(" ", rows.columnLabels()));
+        return plate(rows.cells().stream().flatMap(List::stream).map(PlateCell::typed).collect(Collectors.joining(" ")));
+    }
+
     /** A feed plate of two levers, mm/rev. */
     Sketch feeds(String lever, String positions, String other, String otherPositions, String shown) {
         List<Lever> levers = List.of(new Lever(lever, List.of(positions.split(" "))), new Lever(other, List.of(otherPositions.split(" "))));
@@ -188,6 +199,18 @@ final class Sketch {
             typed.put(value.substring(0, value.indexOf('=')), value.substring(value.indexOf('=') + 1).replace("/", "\n"));
         }
         wrong.put(id, typed);
+        return this;
+    }
+
+    /** What somebody says, as they say it, split as the form splits it. */
+    Sketch said(Source source, String text) {
+        claims.addAll(ClaimText.split(text, source, identity.unit(), fitOut.axes()));
+        return this;
+    }
+
+    /** What else turns at a speed, as the form takes it. */
+    Sketch turns(String otherSpeeds) {
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), fitOut.chart(), otherSpeeds);
         return this;
     }
 

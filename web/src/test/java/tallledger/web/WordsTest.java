@@ -29,6 +29,12 @@ import tallledger.core.cycle.CycleScripts;
 import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.ThreadPlate;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.PlateCell;
+import tallledger.core.plate.SpeedPlate;
 import tallledger.core.rules.Rule;
 import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
@@ -124,8 +130,8 @@ class WordsTest {
         for (Family family : Family.values()) {
             Set<Feature> all = new HashSet<>(family.traits().features());
             all.remove(Feature.DRAWBAR);
-            FitOut fitOut = new FitOut(family.traits().usual().axes(), all, SupplyPlate.UNREAD, Optional.empty());
-            KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family).map(d -> d.with(fitOut)).forEach(machine ->
+            FitOut fitOut = new FitOut(family.traits().usual().axes(), all, SupplyPlate.UNREAD, Optional.empty(), "work head 45");
+            KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family).map(d -> d.with(fitOut)).map(WordsTest::withEverySaidThing).forEach(machine ->
                     Catalogue.of(machine, Rules.shipped()).forEach(step -> {
                         Object[] about = step.about().toArray();
                         assertThat(words.say(step.name()) + words.say("step." + step.code() + ".look", about)).doesNotContain("{");
@@ -151,6 +157,13 @@ class WordsTest {
             rule.shape().figures().forEach(figure -> assertThat(words.say("figure-of." + figure)).isNotBlank());
         });
         Stream.of(Rule.Group.values()).forEach(group -> assertThat(words.say("rule-group." + group) + words.say("rule-group." + group + ".about")).isNotBlank());
+    }
+
+    /** With what people say that makes steps: something counted, something redone, and a thread plate. */
+    private static MachineDescription withEverySaidThing(MachineDescription d) {
+        List<Claim> claims = List.of(new Claim(Claim.Attribute.COLLETS, "31", Claim.Source.SELLER, ""), new Claim(Claim.Attribute.REDONE, "new panel", Claim.Source.SELLER, ""));
+        SpeedPlate threads = new SpeedPlate(List.of(new Lever("knob", List.of("1"))), Map.of(List.of("1"), PlateCell.parse("8")), Optional.empty());
+        return new MachineDescription(d.identity(), claims, d.train(), d.plate(), d.motor(), d.feeds(), Optional.of(new ThreadPlate(threads, ThreadPlate.Counted.PER_INCH)), d.fitOut());
     }
 
     @Test

@@ -85,6 +85,8 @@ public final class InUnit {
                 case "m/s" -> Optional.of(new Scale("ft/s", INCH.multiply(BigDecimal.valueOf(12)).movePointLeft(3)));
                 case "kg" -> Optional.of(new Scale("lb", new BigDecimal("0.4536")));
                 case "kW" -> Optional.of(new Scale("hp", new BigDecimal("0.7457")));
+                // A rise or a fall, never a temperature: those are typed in either and kept as typed.
+                case "K" -> Optional.of(new Scale("°F", new BigDecimal(5).divide(new BigDecimal(9), MathContext.DECIMAL64)));
                 case "N·m" -> Optional.of(new Scale("lb·ft", new BigDecimal("1.3558")));
                 default -> Optional.empty();
             };

@@ -271,7 +271,8 @@ public final class MotionRecordings {
                 return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.WHEELS_NO_CHART, wheels.teeth().size()));
             }
             ChangeWheels result = ChangeWheels.of(chart.get(), wheels);
-            return new StepJudgement(result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED, Optional.empty(), result.says(), Optional.empty());
+            Outcome outcome = result.usual() ? Outcome.UNDECIDED : result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED;
+            return new StepJudgement(outcome, Optional.empty(), result.says(), Optional.empty());
         }
 
         @Override

@@ -21,8 +21,9 @@ import tallledger.core.reason.Reason;
  * @param threads each promised pitch, in the chart's order
  * @param buy     the smallest set that restores the chart; empty where nothing is missing, none was found, or too much is missing to search
  * @param beyond  pitches that not even {@code buy} restores
+ * @param usual   whether no chart promises them: they are what is usually cut
  */
-public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLength> beyond) {
+public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLength> beyond, boolean usual) {
 
     /** Ratios this close are the same: real ratios of whole wheels differ by far more. */
     static final double EXACT = 1e-9;
@@ -61,14 +62,14 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         List<Thread> threads = chart.promised().stream().map(pitch -> thread(chart, pitch, table)).toList();
         List<TypedLength> missing = threads.stream().filter(t -> t.exact().isEmpty()).map(Thread::pitch).toList();
         if (missing.isEmpty()) {
-            return new ChangeWheels(threads, List.of(), List.of());
+            return new ChangeWheels(threads, List.of(), List.of(), chart.usual());
         }
         if (missing.size() * chart.factors().size() > MOST_SEARCHED) {
-            return new ChangeWheels(threads, List.of(), missing);
+            return new ChangeWheels(threads, List.of(), missing, chart.usual());
         }
         List<Integer> buy = new WheelsToBuy(chart, onHand, missing).smallest();
         TrainTable after = new TrainTable(onHand.with(buy), chart.reach());
-        return new ChangeWheels(threads, buy, missing.stream().filter(p -> thread(chart, p, after).exact().isEmpty()).toList());
+        return new ChangeWheels(threads, buy, missing.stream().filter(p -> thread(chart, p, after).exact().isEmpty()).toList(), chart.usual());
     }
 
     public List<Thread> cut() {
@@ -97,7 +98,7 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
     /** In words: how many of the chart can be cut, and what would bring back the rest. */
     public List<Reason> says() {
         List<Reason> says = new ArrayList<>();
-        says.add(Reason.of(MotionReason.WHEELS_CUT, cut().size(), threads.size()));
+        says.add(Reason.of(usual ? MotionReason.WHEELS_CUT_USUAL : MotionReason.WHEELS_CUT, cut().size(), threads.size()));
         if (!lost().isEmpty()) {
             says.add(Reason.of(MotionReason.WHEELS_LOST, lost().stream().map(t -> t.pitch().typed()).collect(Collectors.joining(", "))));
             says.add(buy.isEmpty() ? Reason.of(MotionReason.WHEELS_NO_SET, lost().size())

@@ -18,8 +18,14 @@ import tallledger.core.reason.Refused;
  * @param promised  every pitch or feed on the chart
  * @param reach     sums of teeth a two-wheel quadrant spans; empty where nobody measured
  * @param buyable   teeth of wheels that can be made or bought
+ * @param usual     whether nobody promises anything: then the usual pitches stand there, to see which of them can be cut
  */
-public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<TypedLength> promised, Optional<Teeth> reach, Teeth buyable) {
+public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<TypedLength> promised, Optional<Teeth> reach, Teeth buyable, boolean usual) {
+
+    /** Coarse pitches after ISO 261, and the quarter-millimetre ones between, mm. */
+    private static final String USUAL_MM = "0.5; 0.7; 0.75; 0.8; 1; 1.25; 1.5; 1.75; 2; 2.5; 3; 3.5; 4; 4.5; 5; 5.5; 6";
+    /** Threads an inch of the coarse series after ISO 263. */
+    private static final String USUAL_INCH = "40; 32; 28; 24; 20; 18; 16; 14; 13; 12; 11; 10; 9; 8; 7; 6; 5; 4.5; 4";
 
     public static final int MOST_PROMISED = 60;
     private static final int MOST_FACTORS = 12;
@@ -71,12 +77,14 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
             box.add(at("factors", () -> TypedRatio.parse(factor)));
         }
         List<TypedLength> pitches = new ArrayList<>();
-        for (String pitch : parts(promised)) {
+        boolean usual = parts(promised).isEmpty();
+        boolean inch = unit == LengthUnit.INCH || leadScrew.contains("tpi");
+        for (String pitch : usual ? parts(inch ? USUAL_INCH.replace(";", " tpi;") + " tpi" : USUAL_MM.replace(";", " mm;") + " mm") : parts(promised)) {
             pitches.add(at("promised", () -> positive(TypedLength.parse(pitch, unit))));
         }
         Optional<Teeth> spans = at("reach", () -> Teeth.parse(reach));
         Teeth makeable = at("buyable", () -> Teeth.parse(buyable)).orElse(new Teeth(20, 127));
-        return new GearChart(screw, box, pitches, spans, makeable);
+        return new GearChart(screw, box, pitches, spans, makeable, usual);
     }
 
     private static TypedLength positive(TypedLength length) {

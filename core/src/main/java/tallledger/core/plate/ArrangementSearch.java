@@ -24,6 +24,7 @@ final class ArrangementSearch {
 
     private final double[] speeds;
     private final double[] tolerances;
+    private final double coarsest;
     private final int[] sizes;
     private final int[] stride;
     private final int cells;
@@ -66,6 +67,7 @@ final class ArrangementSearch {
     ArrangementSearch(double[] speeds, double[] tolerances, int[] sizes, int empties, boolean fromTheTop, long steps, Consumer<int[]> found) {
         this.speeds = speeds;
         this.tolerances = tolerances;
+        this.coarsest = Arrays.stream(tolerances).max().orElse(0);
         this.sizes = sizes;
         this.stride = new int[sizes.length];
         int product = 1;
@@ -331,9 +333,9 @@ final class ArrangementSearch {
         return true;
     }
 
-    /** First speed that may lie at or above a value; no speed's own tolerance is over 0.5. */
+    /** First speed that may lie at or above a value: none further below it than the coarsest of them is wide. */
     private int from(double low) {
-        int found = Arrays.binarySearch(speeds, low - 0.5);
+        int found = Arrays.binarySearch(speeds, low - coarsest);
         int s = found < 0 ? -found - 1 : found;
         while (s < speeds.length && speeds[s] + tolerances[s] < low) {
             s++;

@@ -40,13 +40,18 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         return of(plate, claimed, factors, PlateOf.SPEED);
     }
 
+    /** Of a thread plate: pitches are what threads are, so nothing is said of their steps. */
+    public static PlateCheck ofThreads(SpeedPlate plate) {
+        return of(plate, OptionalInt.empty(), LeverFactors.of(plate), PlateOf.THREAD);
+    }
+
     private static PlateCheck of(SpeedPlate plate, OptionalInt claimed, LeverFactors factors, PlateOf what) {
         List<BigDecimal> values = plate.cells().values().stream().flatMap(cell -> cell.value().stream()).toList();
         Optional<Ladder> ladder = values.stream().map(BigDecimal::stripTrailingZeros).distinct().count() < 2
                 ? Optional.empty() : Optional.of(Ladder.of(values));
         List<PlateRemark> remarks = new ArrayList<>(factorRemarks(plate, factors));
         remarks.addAll(tableRemarks(plate, claimed, factors, what));
-        ladder.ifPresent(l -> remarks.addAll(ladderRemarks(l, plate, factors, what)));
+        ladder.filter(l -> what != PlateOf.THREAD).ifPresent(l -> remarks.addAll(ladderRemarks(l, plate, factors, what)));
         remarks.sort(java.util.Comparator.comparing((PlateRemark r) -> !r.isDoubt()));
         return new PlateCheck(List.copyOf(remarks), factors, ladder);
     }

@@ -27,6 +27,8 @@ public sealed interface SpeedList {
     Pattern RANGE = Pattern.compile("([\\d.,]+)\\s*(?:to|–|—|…|\\.\\.\\.?|(?<=\\d)-(?=\\d)|\\s-\\s)\\s*([\\d.,]+)");
     Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:(?:speeds?|feeds?|threads?|of them)\\s*[,:]?\\s*(?:from|between)?|[,:]?\\s+(?:from|between|:)|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
     Pattern OTHER_UNIT = Pattern.compile("(?i)[\\d.]\\s*(hz|kw|hp|v|m/min|ft/min|sfm|mm(?:/\\w+)?|in(?:/\\w+)?|amps?|%)(?!\\w)");
+    /** Between the words of one label, which holds no space. */
+    String WORDS = "-";
     Set<String> BETWEEN = Set.of("and", "&", "or", "+", "/");
 
     /** As they stand on the plate: rows by columns, {@code x} where there is no such speed, {@code ?} where it cannot be read. */
@@ -56,6 +58,11 @@ public sealed interface SpeedList {
     /** The same for feeds, whose figures may have a unit of length beside them. */
     static SpeedList readFeeds(String text) {
         return read(FEED_UNIT.matcher(text).replaceAll(" "), PlateOf.FEED);
+    }
+
+    /** And for threads, pitches or threads an inch. */
+    static SpeedList readThreads(String text) {
+        return read(FEED_UNIT.matcher(text.replaceAll("(?i)\\btpi\\b", " ")).replaceAll(" "), PlateOf.THREAD);
     }
 
     private static SpeedList read(String text, PlateOf what) {
@@ -141,6 +148,24 @@ public sealed interface SpeedList {
     }
 
     private static Rows rows(List<List<String>> lines) {
+        return joined(lines.stream().map(SpeedList::oneLabel).toList());
+    }
+
+    /** Words before the figures of a row are its one label: "back gear 31 45" begins with "back-gear". */
+    private static List<String> oneLabel(List<String> line) {
+        int words = 0;
+        while (words < line.size() && isLabel(line.get(words)) && line.get(words).length() > 1) {
+            words++;
+        }
+        if (words < 2 || words == line.size() || line.subList(words, line.size()).stream().anyMatch(SpeedList::isLabel)) {
+            return line;
+        }
+        List<String> joined = new ArrayList<>(List.of(String.join(WORDS, line.subList(0, words))));
+        joined.addAll(line.subList(words, line.size()));
+        return joined;
+    }
+
+    private static Rows joined(List<List<String>> lines) {
         List<List<String>> body = new ArrayList<>(lines);
         List<String> columns = List.of();
         boolean labelled = lines.subList(1, lines.size()).stream().allMatch(line -> isLabel(line.get(0)));
@@ -195,6 +220,10 @@ public sealed interface SpeedList {
         for (String part : parted.split(bySigns ? ";" : "\\s+")) {
             String token = part.strip();
             if (token.isEmpty() || BETWEEN.contains(token)) {
+                continue;
+            }
+            if (bySigns && token.chars().noneMatch(Character::isDigit) && Character.isLetter(token.charAt(0))) {
+                tokens.add(token.replaceAll("\\s+", WORDS));
                 continue;
             }
             Optional<TypedNumber> whole = numberIn(token);

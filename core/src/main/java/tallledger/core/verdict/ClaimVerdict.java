@@ -110,7 +110,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     private static ClaimVerdict threads(Claim claim, Survey survey) {
         Optional<GearChart> chart = survey.machine().fitOut().chart().map(c -> c.parse(survey.machine().unit()));
         Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.as(WheelSet.class).isPresent()).findFirst();
-        if (chart.isEmpty() || counted.isEmpty()) {
+        if (chart.filter(c -> !c.usual()).isEmpty() || counted.isEmpty()) {
             return untested(claim, VerdictReason.CLAIM_THREADS_NONE);
         }
         ChangeWheels cut = ChangeWheels.of(chart.get(), counted.get().as(WheelSet.class).orElseThrow());

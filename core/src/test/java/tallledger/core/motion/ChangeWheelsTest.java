@@ -2,7 +2,9 @@ package tallledger.core.motion;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,9 +15,13 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.StepJudgement;
 import tallledger.core.motion.ChangeWheels.Thread;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 
 class ChangeWheelsTest {
 
@@ -138,7 +144,6 @@ class ChangeWheelsTest {
     @Test
     void nonsenseChartsNameTheirField() {
         assertThatThrownBy(() -> chart("", "3 mm", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("leadScrew"));
-        assertThatThrownBy(() -> chart("6 mm", "", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
         assertThatThrownBy(() -> chart("6 mm", "3 mm; none", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
         assertThatThrownBy(() -> chart("6 mm", "3 mm", "150-60", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reach"));
     }
@@ -197,5 +202,42 @@ class ChangeWheelsTest {
         ChangeWheels result = ChangeWheels.of(GearChart.parse("6 mm", "1; 2; 3; 4; 5; 6; 7; 8; 9; 10; 11; 12", promised, "", "20-127", LengthUnit.MM), WheelSet.parse(wheels));
         assertThat(result.threads()).hasSize(60).allMatch(t -> t.nearest().isPresent());
         assertThat(result.says()).extracting(r -> r.code()).contains("wheels.no-set");
+    }
+
+    /** 40 teeth of module 2: 0.2 mm of a circle of 251.3 mm, on a screw of 6 mm. Twice the turns of the screw swing twice as far, half as often. */
+    @Test
+    void anUnevenWheelMakesTheThreadDrunkenAndLeavesItsPitch() {
+        UnevenWheel.Tooth tooth = new UnevenWheel.Tooth(new BigDecimal("0.2"), new BigDecimal("0.2"));
+        UnevenWheel one = UnevenWheel.of(40, new BigDecimal("2"), tooth, new BigDecimal("6"), BigDecimal.ONE);
+        assertThat(one.swing()).isEqualByComparingTo("0.00477");
+        assertThat(one.every()).isEqualByComparingTo("6");
+        UnevenWheel two = UnevenWheel.of(40, new BigDecimal("2"), tooth, new BigDecimal("6"), new BigDecimal("2"));
+        assertThat(two.swing()).isEqualByComparingTo("0.00955");
+        assertThat(two.every()).isEqualByComparingTo("12");
+        // By turning the wheel in small steps: the flank of every tooth in its place but two.
+        double most = 0;
+        double least = 0;
+        for (int k = 0; k < 40; k++) {
+            double flank = k == 7 ? 0.1 : k == 8 ? -0.1 : 0;
+            double carriage = 6 * flank / (Math.PI * 2 * 40);
+            most = Math.max(most, carriage);
+            least = Math.min(least, carriage);
+        }
+        assertThat(one.swing().doubleValue()).isCloseTo(most - least, within(0.00001));
+        assertThatThrownBy(() -> UnevenWheel.of(40, new BigDecimal("2"), new UnevenWheel.Tooth(BigDecimal.ZERO, BigDecimal.ZERO), new BigDecimal("6"), BigDecimal.ONE)).isInstanceOf(Refused.class);
+    }
+
+    /** Nobody copied a chart, only the screw is known: the usual threads are reckoned, and none that is missing is a fault. */
+    @Test
+    void aChartThatIsOnlyALeadScrewPromisesNothing() {
+        GearChart chart = GearChart.parse("6 mm", "", "", "", "", LengthUnit.MM);
+        assertThat(chart.usual()).isTrue();
+        assertThat(chart.promised()).hasSize(17).first().satisfies(p -> assertThat(p.mm()).isEqualByComparingTo("0.5"));
+        StepJudgement judged = new MotionRecordings.Wheels(Optional.of(chart)).judge(WheelSet.parse("20 40 60"), Rules.shipped());
+        assertThat(judged.outcome()).isEqualTo(Outcome.UNDECIDED);
+        // 20/60 and 40/60, 20/40 and their turns: 2, 4 and 3 mm.
+        assertThat(judged.because().get(0).toString()).isEqualTo("wheels.cut-usual[3, 17]");
+        assertThat(GearChart.parse("8 tpi", "", "", "", "", LengthUnit.MM).promised().get(0).typed()).isEqualTo("40 tpi");
+        assertThat(GearChart.parse("0.125", "", "", "", "", LengthUnit.INCH).promised()).hasSize(19);
     }
 }

@@ -3,7 +3,10 @@ package tallledger.core.plate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -101,5 +104,30 @@ class SpeedListTest {
         assertThatThrownBy(() -> SpeedList.read("9 ".repeat(15_000))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.long"));
         List<String> ranges = IntStream.range(1, 20).mapToObj(i -> i + " to " + (i + 1)).toList();
         assertThatThrownBy(() -> SpeedList.read(String.join(", ", ranges))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.ranges"));
+    }
+
+    /** A label of several words is one, tab-parted or before the figures of its row. */
+    @Test
+    void labelsOfSeveralWordsAreOne() {
+        for (String plate : List.of("back gear\t31\t45\ndirect drive\t125\t180", "back gear 31 45\ndirect drive 125 180", "\tlow range\thigh range\nback gear\t31\t45\ndirect drive\t125\t180")) {
+            SpeedList.Rows rows = (SpeedList.Rows) SpeedList.read(plate);
+            assertThat(rows.rowLabels()).as(plate).containsExactly("back-gear", "direct-drive");
+            assertThat(rows.cells()).as(plate).allSatisfy(row -> assertThat(row).hasSize(2));
+        }
+    }
+
+    /** 8 to 12 and their doubles: a hole on a plate of feeds, nothing on one of threads; a thread misread is found on either. */
+    @Test
+    void threadsFollowNoLadder() {
+        SpeedList.Rows rows = (SpeedList.Rows) SpeedList.readThreads("8 9 10 11 12 tpi\n16 18 20 22 24 tpi\n32 36 40 44 84 tpi");
+        List<Lever> levers = List.of(new Lever("letter", List.of("A", "B", "C")), new Lever("number", List.of("1", "2", "3", "4", "5")));
+        Map<List<String>, PlateCell> cells = new LinkedHashMap<>();
+        List<PlateCell> all = rows.cells().stream().flatMap(List::stream).toList();
+        List<List<String>> keys = SpeedPlate.keysOf(levers);
+        IntStream.range(0, keys.size()).forEach(i -> cells.put(keys.get(i), all.get(i)));
+        SpeedPlate plate = new SpeedPlate(levers, cells, Optional.empty());
+        assertThat(PlateCheck.ofFeeds(plate).remarks()).anyMatch(r -> r.because().code().equals("plate.ladder"));
+        assertThat(PlateCheck.ofThreads(plate).remarks()).noneMatch(r -> r.because().code().equals("plate.ladder") || r.because().code().equals("plate.hole"))
+                .anySatisfy(r -> assertThat(r.cells()).contains(List.of("C", "5")));
     }
 }

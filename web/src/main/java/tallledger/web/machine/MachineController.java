@@ -69,6 +69,7 @@ class MachineController {
     private final Words words;
     private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
+    private final LastAsked<SpeedPlate, PlateCheck> threadChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofThreads);
     private final LastAsked<SpeedPlate, PlateCheck> feedChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofFeeds);
 
     /** A drive as described or typed. */
@@ -92,7 +93,7 @@ class MachineController {
         model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED)).orElse(null));
         model.addAttribute("feedCheck", machine.description().feeds().map(f -> feedChecks.of(f.plate())).orElse(null));
         model.addAttribute("threadGrid", machine.description().threads().map(t -> PlateGrid.of(t.plate().levers(), PlateGrid.THREAD)).orElse(null));
-        model.addAttribute("threadCheck", machine.description().threads().map(t -> feedChecks.of(t.plate())).orElse(null));
+        model.addAttribute("threadCheck", machine.description().threads().map(t -> threadChecks.of(t.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
         DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d), DriveView.Units.of(d.unit())));
@@ -127,7 +128,7 @@ class MachineController {
     private PlateCheck plateCheck(Typed typed, String prefix) {
         Typed own = typed.withoutErrors();
         List<Lever> levers = MachineForm.levers(own, prefix);
-        return levers.isEmpty() ? null : feedChecks.of(MachineForm.plateSoFar(own, levers, prefix));
+        return levers.isEmpty() ? null : (prefix.equals(PlateGrid.THREAD) ? threadChecks : feedChecks).of(MachineForm.plateSoFar(own, levers, prefix));
     }
 
     /** The machine as far as it is typed; empty while family, drive or axes make no sense. */

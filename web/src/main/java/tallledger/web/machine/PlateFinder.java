@@ -93,9 +93,17 @@ final class PlateFinder {
         if (!typed.has(prefix + LIST)) {
             return Optional.empty();
         }
-        return typed.attempt(prefix + LIST, () -> prefix.isEmpty() ? SpeedList.read(typed.get(LIST)) : SpeedList.readFeeds(typed.get(prefix + LIST)))
+        return typed.attempt(prefix + LIST, () -> list(prefix, typed.get(prefix + LIST)))
                 .flatMap(list -> typed.attempt(prefix + COUNTED, () -> counted(typed.get(prefix + COUNTED)))
                         .flatMap(levers -> typed.attempt(prefix + LIST, () -> KEPT.of(new Asked(list, levers)))));
+    }
+
+    private static SpeedList list(String prefix, String text) {
+        return switch (prefix) {
+            case PlateGrid.FEED -> SpeedList.readFeeds(text);
+            case PlateGrid.THREAD -> SpeedList.readThreads(text);
+            default -> SpeedList.read(text);
+        };
     }
 
     /** Positions of the levers as somebody counted them: "3 and 4", "levers of 2, 2 and 3", "3x4". */

@@ -1,6 +1,7 @@
 package tallledger.web.threads;
 
 import tallledger.web.words.WebReason;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -9,10 +10,15 @@ import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.GearChart;
+import tallledger.core.motion.UnevenWheel;
 import tallledger.core.motion.WheelSet;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
@@ -59,7 +65,26 @@ class ThreadsController {
         model.addAttribute("counted", counted.orElse(null));
         model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> results.of(new Asked(c, w)))).orElse(null));
         model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed, wheels, chart) : List.of());
+        model.addAttribute("uneven", typed.isSent("uneven") ? uneven(typed, chart, machine.identity().unit()) : List.of());
         return "threads/threads";
+    }
+
+    /** What a wheel with a thick and a thin tooth does; the screw's pitch is the chart's. */
+    private static List<Reason> uneven(Typed typed, Optional<GearChart> chart, LengthUnit unit) {
+        Optional<Integer> teeth = typed.attempt("uneven", () -> teeth(typed.get("uneven")));
+        Optional<BigDecimal> module = typed.attempt("module", () -> TypedNumber.parsePositive(typed.get("module")).value());
+        Optional<BigDecimal> thick = typed.attempt("thick", () -> length(typed.get("thick"), unit));
+        Optional<BigDecimal> thin = typed.attempt("thin", () -> length(typed.get("thin"), unit));
+        Optional<BigDecimal> turns = typed.attempt("turns", () -> typed.has("turns") ? TypedRatio.parse(typed.get("turns")) : BigDecimal.ONE);
+        if (chart.isEmpty() || !List.of(teeth, module, thick, thin, turns).stream().allMatch(Optional::isPresent)) {
+            return List.of();
+        }
+        return typed.attempt("thick", () -> UnevenWheel.of(teeth.get(), module.get(), new UnevenWheel.Tooth(thick.get(), thin.get()), chart.get().leadScrew().mm(), turns.get()).says())
+                .map(says -> InUnit.of(says, unit)).orElse(List.of());
+    }
+
+    private static BigDecimal length(String typed, LengthUnit unit) {
+        return typed.isBlank() ? BigDecimal.ZERO : TypedLength.parse(typed, unit).mm();
     }
 
     private static List<Reason> swapped(Typed typed, Optional<WheelSet> wheels, Optional<GearChart> chart) {
