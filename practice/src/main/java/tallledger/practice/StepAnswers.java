@@ -19,6 +19,7 @@ import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Unit;
+import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PanelCheck;
@@ -169,6 +170,13 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> spindleCheck(SpindleCheck check) {
         return Map.of();
+    }
+
+    /** The result alone, well within the limit; as a surveyor in a hurry would type it. */
+    @Override
+    public Map<String, String> chartLine(ChartLine line) {
+        String value = within(line.graded());
+        return line.per().signum() > 0 ? Map.of("value", value, "over", line.per().toPlainString() + " mm") : Map.of("value", value);
     }
 
     @Override

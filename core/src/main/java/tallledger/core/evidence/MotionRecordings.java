@@ -181,6 +181,11 @@ public final class MotionRecordings {
         }
 
         @Override
+        public Optional<Rule> limitRule() {
+            return Optional.of(Rule.TRIP_RANGE);
+        }
+
+        @Override
         public Optional<Rule> usualGauge() {
             return Optional.of(Rule.INDICATOR);
         }
@@ -236,6 +241,11 @@ public final class MotionRecordings {
         @Override
         public Optional<GradedLimit> limit(Rules rules) {
             return Optional.of(rules.graded(Rule.BACKLASH));
+        }
+
+        @Override
+        public Optional<Rule> limitRule() {
+            return Optional.of(Rule.BACKLASH);
         }
 
         @Override

@@ -104,6 +104,8 @@ public interface Recording<V> {
 
         T speedRead(SpeedRead speed);
 
+        T chartLine(ChartLine line);
+
         T panel(PanelCheck panel);
 
         T trialSpeeds(TrialSpeeds trials);
@@ -111,6 +113,11 @@ public interface Recording<V> {
 
     /** The limit in grades, where there is one to show before anything is typed. */
     default Optional<GradedLimit> limit(Rules rules) {
+        return Optional.empty();
+    }
+
+    /** The rule of that limit, where there is one: a machine's own chart may stand for it. */
+    default Optional<Rule> limitRule() {
         return Optional.empty();
     }
 

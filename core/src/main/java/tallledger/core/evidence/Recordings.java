@@ -194,6 +194,11 @@ public final class Recordings {
         }
 
         @Override
+        public Optional<Rule> limitRule() {
+            return Optional.of(graded);
+        }
+
+        @Override
         public Optional<Rule> usualGauge() {
             return Optional.of(gauge);
         }
@@ -252,6 +257,11 @@ public final class Recordings {
         }
 
         @Override
+        public Optional<Rule> limitRule() {
+            return Optional.of(graded);
+        }
+
+        @Override
         public Optional<Rule> usualGauge() {
             return Optional.of(Rule.INDICATOR);
         }
@@ -288,6 +298,11 @@ public final class Recordings {
         @Override
         public Optional<GradedLimit> limit(Rules rules) {
             return Optional.of(rules.graded(graded));
+        }
+
+        @Override
+        public Optional<Rule> limitRule() {
+            return Optional.of(graded);
         }
 
         @Override

@@ -99,6 +99,11 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
     }
 
     @Override
+    public Optional<Rule> limitRule() {
+        return Optional.of(graded);
+    }
+
+    @Override
     public Optional<Rule> usualGauge() {
         return Optional.of(Rule.INDICATOR);
     }

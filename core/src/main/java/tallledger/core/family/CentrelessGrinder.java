@@ -41,7 +41,8 @@ final class CentrelessGrinder {
                     step("work-rest-height", TRAVELS, SOON, 60).with(Feature.WORK_REST).needs(Kind.POWER_ISOLATED),
                     step("through-feed-angle", TRAVELS, SOON, 60).with(Feature.THROUGH_FEED).of("regulating wheel"),
                     GrinderSteps.DRESSER, GrinderSteps.LEVEL, GrinderSteps.WHEEL_SPINDLE, GrinderSteps.AXIAL_FLOAT,
-                    CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL, GrinderSteps.GROUND_FINISH,
+                    ChartLines.CENTRELESS_CHART, ChartLines.INFEED_CHART, CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL,
+                    ChartLines.CENTRELESS_CUT_CHART, GrinderSteps.GROUND_FINISH,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private CentrelessGrinder() {

@@ -178,6 +178,10 @@ final class CommonSteps {
     private CommonSteps() {
     }
 
+    static boolean hasQuill(Described machine) {
+        return machine.fitOut().axis(Axis.Role.QUILL).isPresent();
+    }
+
     static boolean changesRangeByCommand(Described machine) {
         return machine.train().stages().stream().anyMatch(s -> s.kind() == StageKind.COMMANDED);
     }

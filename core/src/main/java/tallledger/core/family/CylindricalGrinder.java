@@ -8,9 +8,9 @@ import static tallledger.core.family.Phase.MOVEMENT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.ChartWay;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
@@ -55,8 +55,9 @@ final class CylindricalGrinder {
                     GrinderSteps.DRESSER, GrinderSteps.LEVEL, GrinderSteps.WHEEL_SPINDLE, GrinderSteps.WORK_SPINDLE,
                     GrinderSteps.AXIAL_FLOAT,
                     step("table-straight", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("table")
-                            .records(new Recordings.Scaled(Rule.STRAIGHT_1000, BigDecimal.valueOf(1000))),
-                    CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL, GrinderSteps.GROUND_FINISH,
+                            .records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000)),
+                    ChartLines.CYLINDRICAL_CHART, ChartLines.INFEED_CHART,
+                    CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL, ChartLines.CYLINDRICAL_CUT_CHART, GrinderSteps.GROUND_FINISH,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private CylindricalGrinder() {

@@ -10,7 +10,8 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import java.math.BigDecimal;
+import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.rules.Rule;
@@ -27,7 +28,7 @@ final class DrillSteps {
     static final Template DRILL_RUNOUT = step("drill-runout", ACCURACY, SOON, 90).needs(Kind.BAR_CLEAN).of("spindle")
             .records(new Recordings.Measure(Rule.DRILL_NOSE, Rule.INDICATOR, true));
     static final Template SPINDLE_SQUARE = step("spindle-square", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM).of("column")
-            .records(new Recordings.Scaled(Rule.SQUARE_300, BigDecimal.valueOf(300)));
+            .records(ChartLine.per(ChartWay.SWEEP, Rule.DRILL_SQUARE_300, 300));
     static final Template DRILL_CUT = step("drill-cut", TEST_CUT, SOON, 300).needs(Kind.GLASSES, Kind.WORK_HELD);
     static final Template DRILLED_SIZE = step("drilled-size", TEST_CUT, LIVE_WITH, 60).still();
 

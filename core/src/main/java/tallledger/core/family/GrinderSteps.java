@@ -11,8 +11,9 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import java.math.BigDecimal;
 import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.rules.Rule;
@@ -38,7 +39,7 @@ final class GrinderSteps {
             .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true));
     static final Template GRIND_PARALLEL = step("grind-parallel", TEST_CUT, SOON, 600)
             .needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
-            .records(new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300)));
+            .records(ChartLine.per(ChartWay.COLLARS, Rule.GROUND_PARALLEL_300, 300));
     static final Template GROUND_FINISH = step("ground-finish", TEST_CUT, LIVE_WITH, 60).still();
 
     private GrinderSteps() {

@@ -28,7 +28,8 @@ final class HorizontalMill {
                     CommonSteps.MILL_AXES_MOVE, CommonSteps.FEED_PLATE, CommonSteps.AXES_TRAVEL, MillSteps.OVERARM_MOVES,
                     MillSteps.ARBOR_SUPPORTS, MillSteps.LEVEL, MillSteps.MILL_NOSE_RUNOUT, MillSteps.NOSE_ROUND,
                     MillSteps.MILL_BAR_RUNOUT, MillSteps.AXIAL_FLOAT, MillSteps.ARBOR_RUNOUT, MillSteps.TABLE_PARALLEL,
-                    CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT, MillSteps.CLIMB_CUT,
+                    ChartLines.MILL_CHART, ChartLines.LYING_CHART, CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT, ChartLines.MILL_CUT_CHART,
+                    MillSteps.CLIMB_CUT,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private HorizontalMill() {

@@ -50,7 +50,8 @@ final class KneeMill {
                     MillSteps.TOOL_DRAWBAR, CommonSteps.AXES_TRAVEL, MillSteps.HEAD_SWIVELS,
                     step("head-nods", TRAVELS, SOON, 60).with(Feature.HEAD_NODS).of("head").needs(Kind.POWER_ISOLATED),
                     MillSteps.RAM, MillSteps.LEVEL, MillSteps.MILL_NOSE_RUNOUT, MillSteps.NOSE_ROUND, MillSteps.MILL_BAR_RUNOUT,
-                    MillSteps.AXIAL_FLOAT, MillSteps.TRAM, MillSteps.TABLE_PARALLEL, CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT,
+                    MillSteps.AXIAL_FLOAT, MillSteps.TRAM, MillSteps.TABLE_PARALLEL, ChartLines.MILL_CHART, ChartLines.MILL_QUILL_CHART,
+                    CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT, ChartLines.MILL_CUT_CHART,
                     MillSteps.CLIMB_CUT, CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private KneeMill() {

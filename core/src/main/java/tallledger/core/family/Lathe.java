@@ -11,13 +11,14 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
@@ -89,15 +90,15 @@ final class Lathe {
                     step("nose-round", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
                             .records(new Rounds(Rule.LATHE_NOSE)),
                     step("bar-runout", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                            .records(new Recordings.Measure(Rule.LATHE_300, Rule.INDICATOR, true)),
+                            .records(ChartLine.of(ChartWay.TWO_PLANES, Rule.LATHE_300)),
                     step("axial-float", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM).of("spindle")
                             .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
                     step("bed-twist", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM).of("bed")
-                            .records(new Recordings.Measure(Rule.TWIST, Rule.INDICATOR, true)),
-                    CommonSteps.AXES_ACCURACY,
+                            .records(ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST)),
+                    ChartLines.LATHE_CHART, CommonSteps.AXES_ACCURACY,
                     step("turn-parallel", TEST_CUT, SOON, 420).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CHUCK_KEY_OUT).of("bed")
-                            .records(new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300))),
-                    step("facing", TEST_CUT, SOON, 180).needs(Kind.GLASSES, Kind.WORK_HELD),
+                            .records(ChartLine.per(ChartWay.COLLARS, Rule.PARALLEL_300, 300)),
+                    step("facing", TEST_CUT, SOON, 180).needs(Kind.GLASSES, Kind.WORK_HELD), ChartLines.LATHE_CUT_CHART,
                     step("turned-finish", TEST_CUT, LIVE_WITH, 60).still(),
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 

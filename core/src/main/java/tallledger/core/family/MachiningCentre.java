@@ -41,7 +41,7 @@ final class MachiningCentre {
                     step("tool-change", MOVEMENT, BEFORE_USE, 180).with(Feature.TOOL_CHANGER).needs(Kind.WAY_CLEAR),
                     CommonSteps.AXES_TRAVEL, MillSteps.LEVEL, MillSteps.MILL_NOSE_RUNOUT, MillSteps.NOSE_ROUND,
                     MillSteps.MILL_BAR_RUNOUT, MillSteps.AXIAL_FLOAT, MillSteps.TRAM, MillSteps.TABLE_PARALLEL,
-                    CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT,
+                    ChartLines.CENTRE_CHART, ChartLines.AXES, CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT, ChartLines.CENTRE_CUT_CHART,
                     step("circle", TEST_CUT, SOON, 420).needs(Kind.GLASSES, Kind.WORK_HELD).of("control"),
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 

@@ -12,7 +12,8 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import java.math.BigDecimal;
+import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
 import tallledger.core.family.Need.Kind;
@@ -45,16 +46,16 @@ final class MillSteps {
             .records(new Rounds(Rule.MILL_NOSE));
     static final Template MILL_BAR_RUNOUT = step("mill-bar-runout", ACCURACY, SOON, 90)
             .needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED).of("spindle")
-            .records(new Recordings.Measure(Rule.MILL_300, Rule.INDICATOR, true));
+            .records(ChartLine.of(ChartWay.TWO_PLANES, Rule.MILL_300));
     static final Template AXIAL_FLOAT = step("axial-float", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM).of("spindle")
             .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true));
     static final Template ARBOR_RUNOUT = step("arbor-runout", ACCURACY, SOON, 120).with(Feature.ARBOR)
             .needs(Kind.LEVEL_AND_WARM, Kind.DRAWBAR_SEATED).of("arbor")
-            .records(new Recordings.Measure(Rule.MILL_300, Rule.INDICATOR, true));
+            .records(ChartLine.of(ChartWay.HALF_TURN, Rule.MILL_300));
     static final Template TRAM = step("tram", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("head")
-            .records(new Recordings.Scaled(Rule.SQUARE_300, BigDecimal.valueOf(300)));
+            .records(ChartLine.per(ChartWay.SWEEP, Rule.SQUARE_300, 300));
     static final Template TABLE_PARALLEL = step("table-parallel", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("table")
-            .records(new Recordings.Scaled(Rule.TABLE_500, BigDecimal.valueOf(500)));
+            .records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TABLE_500, 500));
     static final Template MILL_CUT = step("mill-cut", TEST_CUT, SOON, 420).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.DRAWBAR_SEATED);
     static final Template CLIMB_CUT = step("climb-cut", TEST_CUT, LIVE_WITH, 180).needs(Kind.GLASSES, Kind.WORK_HELD);
 

@@ -36,7 +36,8 @@ final class PedestalDrill {
                     step("table-raise", TRAVELS, LIVE_WITH, 45).with(Feature.TABLE_LIFTS).of("table"),
                     step("table-tilts", TRAVELS, LIVE_WITH, 45).with(Feature.TABLE_TILTS).of("table"),
                     DrillSteps.DEPTH_STOP, DrillSteps.QUILL_SPRING, DrillSteps.LEVEL, DrillSteps.DRILL_RUNOUT,
-                    DrillSteps.SPINDLE_SQUARE, CommonSteps.AXES_ACCURACY, DrillSteps.DRILL_CUT, DrillSteps.DRILLED_SIZE,
+                    DrillSteps.SPINDLE_SQUARE, ChartLines.DRILL_CHART, CommonSteps.AXES_ACCURACY, DrillSteps.DRILL_CUT,
+                    ChartLines.DRILL_CUT_CHART, DrillSteps.DRILLED_SIZE,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private PedestalDrill() {

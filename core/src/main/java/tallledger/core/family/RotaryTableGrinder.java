@@ -49,10 +49,10 @@ final class RotaryTableGrinder {
                     CommonSteps.AXES_TRAVEL,
                     step("head-tilts", TRAVELS, LIVE_WITH, 60).with(Feature.TABLE_TILTS_FOR_HOLLOW),
                     GrinderSteps.DRESSER, GrinderSteps.LEVEL, GrinderSteps.WHEEL_SPINDLE, GrinderSteps.WORK_SPINDLE,
-                    GrinderSteps.AXIAL_FLOAT, CommonSteps.AXES_ACCURACY,
+                    GrinderSteps.AXIAL_FLOAT, ChartLines.ROTARY_CHART, CommonSteps.AXES_ACCURACY,
                     step("grind-flat", TEST_CUT, SOON, 600).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
                             .records(new Recordings.Scaled(Rule.TABLE_500, BigDecimal.valueOf(500))),
-                    GrinderSteps.GROUND_FINISH, CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
+                    ChartLines.ROTARY_CUT_CHART, GrinderSteps.GROUND_FINISH, CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private RotaryTableGrinder() {
     }

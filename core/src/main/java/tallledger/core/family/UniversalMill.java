@@ -30,7 +30,8 @@ final class UniversalMill {
                     step("mill-table-swivels", TRAVELS, SOON, 60).with(Feature.TABLE_SWIVELS).of("table"),
                     MillSteps.OVERARM_MOVES, MillSteps.ARBOR_SUPPORTS, MillSteps.LEVEL, MillSteps.MILL_NOSE_RUNOUT,
                     MillSteps.NOSE_ROUND, MillSteps.MILL_BAR_RUNOUT, MillSteps.AXIAL_FLOAT, MillSteps.ARBOR_RUNOUT, MillSteps.TRAM,
-                    MillSteps.TABLE_PARALLEL, CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT, MillSteps.CLIMB_CUT,
+                    MillSteps.TABLE_PARALLEL, ChartLines.MILL_CHART, ChartLines.LYING_CHART, ChartLines.SWIVEL_CHART,
+                    CommonSteps.AXES_ACCURACY, MillSteps.MILL_CUT, ChartLines.MILL_CUT_CHART, MillSteps.CLIMB_CUT,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private UniversalMill() {

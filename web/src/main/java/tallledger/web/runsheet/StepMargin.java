@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
+import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
@@ -173,6 +174,11 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside supply(SupplyCheck supply) {
+        return nothing();
+    }
+
+    @Override
+    public Beside chartLine(ChartLine line) {
         return nothing();
     }
 

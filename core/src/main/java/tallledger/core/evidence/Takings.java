@@ -1,0 +1,98 @@
+package tallledger.core.evidence;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import tallledger.core.evidence.Recording.Field;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
+
+/** What the ways of measuring share: rows of figures as they are typed, and figures as they are shown. */
+final class Takings {
+
+    private static final MathContext FOUR = new MathContext(4, RoundingMode.HALF_UP);
+    /** Binary noise ends here, mm. */
+    private static final int NANOMETRE = 6;
+
+    private Takings() {
+    }
+
+    /** Only the result is typed. */
+    static final class Nothing implements Taking<Object> {
+
+        @Override
+        public List<Field> fields(ChartLine line) {
+            return List.of();
+        }
+
+        @Override
+        public Object read(Values values, ChartLine line) {
+            throw new IllegalStateException("the result alone is typed");
+        }
+
+        @Override
+        public StepJudgement judge(Object value, ChartLine line, Rules rules) {
+            throw new IllegalStateException("the result alone is judged");
+        }
+    }
+
+    /** Plain numbers in one field, parted by blanks, semicolons or lines. */
+    static List<TypedNumber> numbers(Values values, String field) {
+        return values.at(field, () -> {
+            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).map(TypedNumber::parse).toList();
+            if (all.isEmpty()) {
+                throw Refused.because(CommonReason.NUMBER_MISSING);
+            }
+            return all;
+        });
+    }
+
+    /** A length that must be above nought. */
+    static TypedLength positive(Values values, String field) {
+        TypedLength length = values.length(field);
+        if (length.mm().signum() <= 0) {
+            throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, length.typed()).at(field);
+        }
+        return length;
+    }
+
+    /** Lengths that may lie below nought, as on a dial. */
+    static List<TypedLength> signed(String text, Values values, String field) {
+        return values.at(field, () -> {
+            List<TypedLength> all = new ArrayList<>();
+            for (String one : text.split("[\\s;]+")) {
+                if (!one.isEmpty()) {
+                    all.add(TypedLength.parse(one, values.unit()));
+                }
+            }
+            if (all.isEmpty()) {
+                throw Refused.because(CommonReason.NUMBER_MISSING);
+            }
+            return all;
+        });
+    }
+
+    static List<Double> mm(List<TypedLength> lengths) {
+        return lengths.stream().map(l -> l.mm().doubleValue()).toList();
+    }
+
+    /** A reckoned length as a decimal, free of binary noise. */
+    static BigDecimal decimal(double mm) {
+        return new BigDecimal(mm).setScale(NANOMETRE, RoundingMode.HALF_UP).stripTrailingZeros();
+    }
+
+    static Quantity shown(double mm) {
+        return Quantity.of(decimal(mm).round(FOUR), "mm");
+    }
+
+    static Quantity micrometres(double mm) {
+        return Quantity.of(new BigDecimal(mm * 1000).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros(), "µm");
+    }
+}
