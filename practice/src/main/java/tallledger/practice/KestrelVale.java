@@ -20,6 +20,17 @@ public final class KestrelVale {
     private static final String OWNER = "a private owner";
     private static final String REBUILDER = "rebuilder’s works, Osier Lane";
 
+    /** 100 mm, 12 µm of play in X: the ways part at 0° and 180°. */
+    private static final String CIRCLE_WITH_LOST_MOTION = "nominal=100 mm|counter=" + circle(1) + "|clockwise=" + circle(-1);
+
+    private static String circle(int way) {
+        return java.util.stream.IntStream.range(0, 120).mapToObj(k -> {
+            double t = Math.toRadians(3 * k + 1);
+            double lost = way * 6 * Math.signum(Math.sin(t)) * Math.cos(t);
+            return 3 * k + 1 + " " + java.math.BigDecimal.valueOf(2 * Math.sin(2 * t) + lost).setScale(1, java.math.RoundingMode.HALF_UP).toPlainString();
+        }).collect(java.util.stream.Collectors.joining(";"));
+    }
+
     private KestrelVale() {
     }
 
@@ -50,6 +61,8 @@ public final class KestrelVale {
                 .wrong("change-wheels", "wheels=20 24 28 30 32 36 40 48 60").wrong("gap-dents", "remark=three dents in the left way, edges raised")
                 .wrong("supply", "source=ROTARY_CONVERTER|l12=402|l23=391|l31=410|hertz=50.0|rating=5.5|measuredBy=a licensed electrician")
                 .wrong("backlash.cross-slide", "minus=0.12mm 0.12mm 0.13mm|middle=0.46mm 0.45mm 0.47mm|plus=0.14mm 0.13mm 0.14mm")
+                .wrong("bed-straight", "sensitivity=0.02|feet=250 mm|divisions=-4 -3 -1 1 0 1 2 2 2|remark=hollow where the carriage lives")
+                .wrong("turn-parallel", "head=39.980 mm|tail=40.012 mm|apart=150 mm|centres=600 mm")
                 .wrong("lamp", "remark=no bulb").build();
     }
 
@@ -77,6 +90,8 @@ public final class KestrelVale {
                 .has("HEAD_NODS RAM FOOT_BRAKE").supply("400", "50", "2.2", "5.1", false).axis("table", "760 mm", Axis.Per.MIN, "20", "800", "")
                 .axis("saddle", "300 mm", Axis.Per.MIN, "", "", "").axis("knee", "400 mm", Axis.Per.MIN, "", "", "")
                 .axis("quill", "125 mm", Axis.Per.REV, "0.04", "0.15", "")
+                .ownChart("mill-nose-runout 0.010 0.004|axial-float 0.010 0.005|tram 0.020 0.012|table-parallel 0.015 0.009")
+                .wrong("t-slot", "spacing=75 mm|along=0.000mm 0.004mm 0.007mm 0.011mm 0.015mm")
                 .wrong("quill-rates", "count=3").wrong("trip-repeat.quill", "stops=0.00mm 0.02mm 0.09mm 0.01mm 0.02mm").build();
     }
 
@@ -99,7 +114,8 @@ public final class KestrelVale {
                 .claim(Attribute.SPEED_COUNT, "18", Source.PLATE, "").claim(Attribute.COLLETS, "1 to 16 by 0.5", Source.SELLER, "collets, one to sixteen by halves")
                 .unloaded(1.015).has("-HEAD_SWIVELS").supply("380-400", "50", "5.5", "11.4", true).axis("table", "900 mm", Axis.Per.MIN, "16", "800", "2500")
                 .axis("saddle", "260 mm", Axis.Per.MIN, "16", "800", "2500").axis("knee", "400 mm", Axis.Per.MIN, "6.3", "315", "1000")
-                .wrong("arbor-runout", "value=0.110 mm|remark=goes round with the arbor")
+                .wrong("arbor-runout", "first=0.105mm 0.097mm 0.076mm 0.049mm 0.022mm 0.003mm -0.004mm 0.004mm 0.024mm 0.051mm 0.078mm 0.098mm|"
+                        + "turned=-0.004mm 0.004mm 0.026mm 0.053mm 0.079mm 0.098mm 0.105mm 0.096mm 0.075mm 0.048mm 0.021mm 0.003mm|remark=goes round with the arbor")
                 .wrong("dividing-wheels", "wheels=24 28 32 40 44 48 56 64").build();
     }
 
@@ -179,6 +195,7 @@ public final class KestrelVale {
                 .claim(Attribute.FASTEST_SPEED, "6000", Source.PLATE, "").claim(Attribute.CONDITION, "shifts fine", Source.SELLER, "always shifted fine here")
                 .has("TOOL_CHANGER WAY_COVERS GUARD_SWITCH").supply("400", "50", "7.5", "22", false).axis("X", "500 mm", Axis.Per.MIN, "10", "4000", "15000")
                 .axis("Y", "400 mm", Axis.Per.MIN, "10", "4000", "15000").axis("Z", "450 mm", Axis.Per.MIN, "10", "4000", "12000")
+                .wrong("circle-test", CIRCLE_WITH_LOST_MOTION)
                 .wrong("commanded-shift", "log=set-below 0.00/runs 2.00/set-above 6.00/stops 7.80/shifts 8.90/hunts 10.10/hunts 11.60/alarm 14.00|remark=to and fro, then an alarm")
                 .fault("range", "high", Symptom.HUNTS, 1).build();
     }

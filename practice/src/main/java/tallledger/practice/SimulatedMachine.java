@@ -18,6 +18,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.evidence.ChartLine;
 import tallledger.core.family.Step;
 
 /**
@@ -66,6 +67,10 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
     public Answer answer(Step step, Rules rules, RandomGenerator random) {
         Map<String, String> values = new HashMap<>(step.recording().tell(new StepAnswers(description, rules, step.code(), random)));
         Map<String, String> own = wrong.getOrDefault(step.id().written(), Map.of());
+        if (step.recording() instanceof ChartLine && own.keySet().stream().anyMatch(field -> !field.equals(REMARK))) {
+            // Readings of its own stand instead of a sound machine's, whichever way they were taken.
+            values.clear();
+        }
         values.putAll(own);
         values.remove(REMARK);
         boolean looked = !step.recording().decides();

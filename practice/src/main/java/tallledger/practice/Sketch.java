@@ -28,6 +28,8 @@ import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.OwnChart;
+import tallledger.core.family.StepId;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
@@ -165,7 +167,7 @@ final class Sketch {
                 set.add(Feature.valueOf(name));
             }
         }
-        fitOut = new FitOut(fitOut.axes(), set, fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds());
+        fitOut = new FitOut(fitOut.axes(), set, fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
 
@@ -173,17 +175,17 @@ final class Sketch {
     Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
                 ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
-        fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds());
+        fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
 
     Sketch supply(String volts, String hertz, String kilowatts, String amperes, boolean heavyStart) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart), fitOut.chart(), fitOut.otherSpeeds());
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
 
     Sketch chart(String leadScrew, String factors, String promised, String reach, String buyable) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)), fitOut.otherSpeeds());
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
 
@@ -210,7 +212,18 @@ final class Sketch {
 
     /** What else turns at a speed, as the form takes it. */
     Sketch turns(String otherSpeeds) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), fitOut.chart(), otherSpeeds);
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), fitOut.chart(), otherSpeeds, fitOut.ownChart());
+        return this;
+    }
+
+    /** Its own test chart: "step permissible measured", parted by bars. */
+    Sketch ownChart(String lines) {
+        Map<StepId, OwnChart.Printed> own = new HashMap<>();
+        for (String line : lines.split("\\|")) {
+            String[] part = line.strip().split(" ");
+            own.put(StepId.read(part[0]), new OwnChart.Printed(part[1], part[2]));
+        }
+        fitOut = fitOut.with(new OwnChart(own));
         return this;
     }
 

@@ -80,7 +80,10 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> rise(Recordings.Rise rise) {
-        return Map.of("cold", "18.5", "hot", BigDecimal.valueOf(34 + random.nextInt(6)).toPlainString() + ".0");
+        double levels = 16 + random.nextInt(6);
+        String read = IntStream.rangeClosed(0, 6).mapToObj(i -> 5 * i + " " + BigDecimal.valueOf(18.5 + levels * (1 - Math.exp(-5 * i / 12.0)) + 0.1 * random.nextGaussian())
+                .setScale(1, RoundingMode.HALF_UP)).collect(Collectors.joining("\n"));
+        return Map.of("minutes", read, "ambient", "18.0");
     }
 
     @Override
@@ -172,11 +175,9 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
         return Map.of();
     }
 
-    /** The result alone, well within the limit; as a surveyor in a hurry would type it. */
     @Override
     public Map<String, String> chartLine(ChartLine line) {
-        String value = within(line.graded());
-        return line.per().signum() > 0 ? Map.of("value", value, "over", line.per().toPlainString() + " mm") : Map.of("value", value);
+        return new ChartAnswers(line, rules, random).typed();
     }
 
     @Override

@@ -41,7 +41,8 @@ class StepAnswersTest {
         StepLedger ledger = gone(machine);
         assertThat(ledger.open()).isEmpty();
         List<String> bad = ledger.latest().values().stream().filter(r -> r.outcome() != Outcome.PROVEN).map(r -> r.step().id().written()).toList();
-        List<String> hidden = machine.wrong().keySet().stream().filter(id -> !id.equals("quill-rates") && !id.equals("dividing-wheels")).toList();
+        // What is wrong only where the machine is judged as rebuilt, or not at all, is no fault of a workable one.
+        List<String> hidden = machine.wrong().keySet().stream().filter(id -> !List.of("quill-rates", "dividing-wheels", "t-slot", "circle-test").contains(id)).toList();
         assertThat(bad).containsAll(hidden);
         bad.stream().filter(id -> !hidden.contains(id)).forEach(id -> assertThat(ledger.latest().get(StepId.read(id)).judgement().outcome()).as(id).isEqualTo(Outcome.UNDECIDED));
         assertThat(ledger.steps()).extracting(step -> step.id().written()).containsAll(machine.wrong().keySet()).doesNotHaveDuplicates();

@@ -28,6 +28,21 @@ public interface Recording<V> {
      */
     record Field(String name, Entry entry, String unit, String start, List<? extends Enum<?>> choices, boolean must) {
 
+        /** Whether bare figures in it are lengths in the machine's unit. */
+        public boolean isLength() {
+            return entry == Entry.LENGTH || isRow() && unit.equals("mm");
+        }
+
+        /** Whether several figures stand in it. */
+        public boolean isRow() {
+            return entry == Entry.SERIES || entry == Entry.LONG_TEXT;
+        }
+
+        /** Key of what it is called: a result that may be typed instead of readings is called so. */
+        public String word() {
+            return name.equals("value") && !must ? "value-alone" : name;
+        }
+
         static Field must(String name, Entry entry, String unit) {
             return new Field(name, entry, unit, "", List.of(), true);
         }

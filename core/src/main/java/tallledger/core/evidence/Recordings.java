@@ -12,6 +12,8 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Uncertainty;
+import tallledger.core.geometry.HotRun;
+import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Quantity;
@@ -25,6 +27,8 @@ import tallledger.core.evidence.Recording.Field;
 
 /** The general kinds of record: looked at, written down, counted, measured. */
 public final class Recordings {
+
+    private static final MathContext FOUR = new MathContext(4);
 
     private Recordings() {
     }
@@ -267,8 +271,19 @@ public final class Recordings {
         }
     }
 
-    /** Temperature cold and after running hot; the rise is judged. */
-    public record Rise(Rule graded) implements Recording<ColdAndHot> {
+    /**
+     * How it warmed.
+     *
+     * @param ends    cold and hot, where only those were read
+     * @param run     readings over minutes, where they were
+     * @param ambient °C, where it was read; else the first reading stands for it
+     * @param step    worth of the coarsest last digit, K
+     */
+    public record Warmed(Optional<ColdAndHot> ends, Optional<HotRun> run, Optional<TypedNumber> ambient, BigDecimal step, Optional<Gauge> by) {
+    }
+
+    /** Temperature cold and after running hot, or over the minutes at top speed; the rise, or that at 30 min as read, is judged. */
+    public record Rise(Rule graded) implements Recording<Warmed> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.rise(this);
@@ -281,18 +296,73 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("cold", Entry.NUMBER, "°C"), Field.must("hot", Entry.NUMBER, "°C"));
+            return List.of(Field.may("cold", Entry.NUMBER, "°C"), Field.may("hot", Entry.NUMBER, "°C"), Field.may("minutes", Entry.LONG_TEXT, "min, °C"), Field.may("ambient", Entry.NUMBER, "°C"));
         }
 
         @Override
-        public ColdAndHot read(Values values) {
-            return new ColdAndHot(values.temperature("cold"), values.temperature("hot"), values.readWith());
+        public Warmed read(Values values) {
+            Optional<TypedNumber> ambient = values.has("ambient") ? Optional.of(values.temperature("ambient")) : Optional.empty();
+            if (!values.has("minutes")) {
+                ColdAndHot ends = new ColdAndHot(values.temperature("cold"), values.temperature("hot"), values.readWith());
+                return new Warmed(Optional.of(ends), Optional.empty(), ambient, ends.hot.step().max(ends.cold.step()), values.readWith());
+            }
+            if (values.has("cold") || values.has("hot")) {
+                throw Refused.because(EvidenceReason.HOT_BOTH).at("minutes");
+            }
+            List<HotRun.Reading> readings = new ArrayList<>();
+            List<BigDecimal> steps = new ArrayList<>(List.of(BigDecimal.ZERO));
+            for (String line : values.text("minutes").split("[\\r\\n;]+")) {
+                if (!line.isBlank()) {
+                    values.at("minutes", () -> readings.add(reading(line.strip(), steps)));
+                }
+            }
+            HotRun run = values.at("minutes", () -> new HotRun(readings));
+            return new Warmed(Optional.empty(), Optional.of(run), ambient, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max), values.readWith());
+        }
+
+        private static HotRun.Reading reading(String line, List<BigDecimal> steps) {
+            String[] two = line.split("\\s*:\\s*|\\s+", 2);
+            if (two.length != 2) {
+                throw Refused.because(EvidenceReason.HOT_LINE, line);
+            }
+            TypedNumber celsius = Temperature.parse(two[1]);
+            steps.add(celsius.step());
+            return new HotRun.Reading(TypedNumber.parse(two[0]).value().doubleValue(), celsius.value().doubleValue());
         }
 
         @Override
-        public StepJudgement judge(ColdAndHot read, Rules rules) {
-            BigDecimal rise = read.hot.value().subtract(read.cold.value());
-            return byGrade(rules.graded(graded), rise.max(BigDecimal.ZERO), read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(rise, read.hot.step().max(read.cold.step())));
+        public StepJudgement judge(Warmed read, Rules rules) {
+            return read.run.map(run -> overMinutes(run, read, rules)).orElseGet(() -> {
+                ColdAndHot ends = read.ends.orElseThrow();
+                return risen(ends.hot.value().subtract(ends.cold.value()), read, rules);
+            });
+        }
+
+        private StepJudgement risen(BigDecimal rise, Warmed read, Rules rules) {
+            return byGrade(rules.graded(graded), rise.max(BigDecimal.ZERO), read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(rise, read.step));
+        }
+
+        private StepJudgement overMinutes(HotRun run, Warmed read, Rules rules) {
+            double start = read.ambient.map(a -> a.value().doubleValue()).orElse(run.readings().get(0).celsius());
+            List<Reason> says = new ArrayList<>();
+            if (run.bendsUpwards()) {
+                says.add(Reason.of(EvidenceReason.HOT_BENDS));
+            }
+            run.curve().ifPresent(curve -> {
+                Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(BigDecimal.valueOf(curve.levels() - start), read.step);
+                Quantity levelled = new Quantity(new BigDecimal(curve.levels() - start).round(FOUR), 2 * Math.hypot(one.rest(), curve.off()), "K");
+                boolean settled = run.toCome().orElse(Double.MAX_VALUE) < rules.value(Rule.SETTLED);
+                says.add(Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled, new BigDecimal(curve.tau()).round(FOUR),
+                        Quantity.of(new BigDecimal(run.toCome().orElse(0.0)).round(new MathContext(2)), "K")));
+            });
+            if (run.atThirty().isEmpty()) {
+                says.add(0, Reason.of(EvidenceReason.HOT_EARLY));
+                return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, Optional.empty());
+            }
+            StepJudgement judged = risen(new BigDecimal(run.atThirty().get() - start).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros(), read, rules);
+            says.addAll(0, judged.because());
+            // What does not settle is no good however little it has risen yet.
+            return new StepJudgement(run.bendsUpwards() && judged.outcome() == Outcome.PROVEN ? Outcome.UNDECIDED : judged.outcome(), judged.grade(), says, Optional.empty());
         }
 
         @Override

@@ -8,6 +8,7 @@ public enum FamilyReason implements ReasonCode {
     AXES_MANY("axes.many", "count", "mostAxes"),
     AXES_REPEATED("axes.repeated", "name"),
     AXES_SAME("axes.same", "name"),
+    OWN_CHART_LONG("own-chart.long", "count", "most"),
     FEATURE_EXCLUDES("feature.excludes", "feature", "x"),
     FEATURE_FAMILY("feature.family", "f", "family"),
     FEATURE_NEEDS("feature.needs", "feature", "needed"),

@@ -27,8 +27,9 @@ import tallledger.core.supply.SupplyPlate;
  * @param supply   what its electrical plate wants
  * @param chart    its thread or feed chart by change wheels
  * @param otherSpeeds what else must turn at a speed, as typed; see {@link OtherSpeed}
+ * @param ownChart its own test chart, as far as anybody typed it
  */
-public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart, String otherSpeeds) {
+public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart, String otherSpeeds, OwnChart ownChart) {
 
     public static final int MOST_AXES = 12;
 
@@ -43,6 +44,16 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     /** With no speeds but the spindle's. */
     public FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart) {
         this(axes, features, supply, chart, "");
+    }
+
+    /** With no test chart of its own. */
+    public FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart, String otherSpeeds) {
+        this(axes, features, supply, chart, otherSpeeds, OwnChart.NONE);
+    }
+
+    /** The same with a test chart of its own. */
+    public FitOut with(OwnChart own) {
+        return new FitOut(axes, features, supply, chart, otherSpeeds, own);
     }
 
     public FitOut {
@@ -79,6 +90,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         axes.forEach(axis -> axis.checked(unit));
         chart.ifPresent(c -> c.parse(unit));
         speeds();
+        ownChart.lines().values().forEach(line -> line.checked(unit));
         return this;
     }
 
@@ -123,6 +135,9 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         if (!otherSpeeds.isBlank()) {
             fields.put("otherSpeeds", otherSpeeds);
         }
+        if (!ownChart.lines().isEmpty()) {
+            fields.put("ownChart", ownChart.toPayload());
+        }
         return fields;
     }
 
@@ -140,7 +155,8 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart"))
                 .map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
                 c.text("reach"), c.text("buyable"))) : Optional.empty();
-        return new FitOut(axes, features, supply, chart, p.optionalText("otherSpeeds").orElse(""));
+        return new FitOut(axes, features, supply, chart, p.optionalText("otherSpeeds").orElse(""),
+                p.has("ownChart") ? OwnChart.from(p.part("ownChart")) : OwnChart.NONE);
     }
 
     private static Axis axis(AxisId id, Payload a) {

@@ -1,5 +1,6 @@
 package tallledger.core.family;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 
 /**
  * One step of a survey.
@@ -24,9 +26,28 @@ import tallledger.core.reason.Reason;
  * @param axis      the axis it moves or is about; empty for none
  * @param runs      whether something turns or travels under power, so that the start checks are due first
  * @param spares    codes of steps it makes needless when it is good
+ * @param own       what the machine's own chart says of it
  */
 public record Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
-                   List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares) {
+                   List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own) {
+
+    /** What the machine's own chart says of it, mm. @param measured by its maker or rebuilder; empty where only the limit is printed */
+    public record OwnLimit(BigDecimal permissible, Optional<BigDecimal> measured) {
+    }
+
+    /** One of which no chart of the machine's own says anything. */
+    public Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds, List<Need> needs, Part.System system, Optional<AxisId> axis,
+                boolean runs, Set<String> spares) {
+        this(id, about, phase, recording, ifBad, seconds, needs, system, axis, runs, spares, Optional.empty());
+    }
+
+    /** The house's rules as they judge this step: the machine's own limit stands for the rebuilt one, and none is stricter. */
+    public Rules judgedBy(Rules house) {
+        return own.flatMap(o -> recording.limitRule().map(rule -> {
+            List<BigDecimal> figures = house.figures(rule);
+            return house.with(rule, List.of(o.permissible, figures.get(1).max(o.permissible), figures.get(2).max(o.permissible)));
+        })).orElse(house);
+    }
 
     public Step {
         about = List.copyOf(about);

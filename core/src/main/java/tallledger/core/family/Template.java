@@ -168,8 +168,9 @@ final class Template implements Line {
         StepId.Side side = about.size() < 2 ? StepId.Side.BOTH : subject.plus ? StepId.Side.PLUS : StepId.Side.MINUS;
         List<Need> needed = needs.stream().filter(kind -> isThere(kind, subject))
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
-        return new Step(new StepId(code, axis.map(AxisId::written).orElse(""), side), about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
-                new Part.System(systemName(), axis), axis, runs, spares);
+        StepId id = new StepId(code, axis.map(AxisId::written).orElse(""), side);
+        return new Step(id, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
+                new Part.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart().limit(id, subject.machine.unit()));
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */

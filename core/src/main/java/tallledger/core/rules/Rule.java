@@ -45,6 +45,8 @@ public enum Rule {
     TABLE_500(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
     SCALE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
     BEARING_RISE(Group.LIMITS, Shape.GRADED, Unit.KELVIN, "25", "35", "45"),
+    /** A hot run has settled when less than this is still to come. */
+    SETTLED(Group.LIMITS, Shape.ONE, Unit.KELVIN, "1"),
     SPINDLE_STOP(Group.LIMITS, Shape.GRADED, Unit.SECONDS, "5", "8", "12"),
     TRIP_RANGE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.05", "0.05"),
     THREAD_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.10", "0.10", "0.10"),

@@ -36,7 +36,7 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
 
     private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown, Rules rules) {
         V value = recording.read(values);
-        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value, rules).in(shown), done.flagged(), done.remark(), done.then());
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value, step.judgedBy(rules)).in(shown), done.flagged(), done.remark(), done.then());
     }
 
     /** What was recorded, where it is of that kind. */

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
 import tallledger.core.reason.CommonReason;
@@ -36,6 +37,8 @@ public final class SurveyEntries {
     public static final int LONGEST_TEXT = 1_000;
     /** A cycle's log is the longest thing typed at a step. */
     public static final int LONGEST_VALUE = 6_000;
+    /** A list pasted from an instrument. */
+    private static final int LONGEST_LIST = 60_000;
 
     private static final BigDecimal MOST_MINUTES = new BigDecimal("600");
 
@@ -94,13 +97,15 @@ public final class SurveyEntries {
         }
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.getOrDefault(f.name(), "").strip()));
-        values.forEach((field, text) -> {
-            if (text.length() > LONGEST_VALUE) {
-                throw Refused.because(CommonReason.TEXT_LONG, text.length(), LONGEST_VALUE).at(field);
+        step.recording().fields().forEach(f -> {
+            int length = values.get(f.name()).length();
+            int longest = f.entry() == Recording.Entry.LONG_TEXT ? LONGEST_LIST : LONGEST_VALUE;
+            if (length > longest) {
+                throw Refused.because(CommonReason.TEXT_LONG, length, longest).at(f.name());
             }
         });
         Basis by = basis.with(step.recording().usualGauge().map(ledger.rules()::gauge));
-        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()), ledger.rules());
+        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()), step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         return draft(who, Kind.STEP, step.id().written(), Map.of("step", step.id().written(), "values", values, "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));

@@ -82,9 +82,19 @@ final class StepSentences {
                 : Reason.of(VerdictReason.STATEMENT_STEP_BAD_BECAUSE, r.step().name(), r.author(), said), List.of(r.entry()));
     }
 
+    /** The figure over its length, and the comparison; what more is said stands beside the step. */
+    private static final int WITH_ITS_LENGTH = 2;
+
+    private static boolean isMeasured(StepResult r) {
+        return r.step().phase() == Phase.ACCURACY && r.step().recording().limitRule().isPresent();
+    }
+
     private static void grades(List<StepResult> results, List<Sentence> s) {
+        // What was measured against a limit says its figure, the limit and the grade by itself, a sentence each.
+        results.stream().filter(r -> r.outcome() == Outcome.PROVEN && isMeasured(r)).forEach(r -> s.add(new Sentence(
+                Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH).toList()), List.of(r.entry()))));
         Map<Grade, List<StepResult>> byGrade = new EnumMap<>(Grade.class);
-        results.stream().filter(r -> !r.isBad()).forEach(r -> r.judgement().grade().ifPresent(g -> byGrade.computeIfAbsent(g, k -> new ArrayList<>()).add(r)));
+        results.stream().filter(r -> !r.isBad() && !(r.outcome() == Outcome.PROVEN && isMeasured(r))).forEach(r -> r.judgement().grade().ifPresent(g -> byGrade.computeIfAbsent(g, k -> new ArrayList<>()).add(r)));
         byGrade.forEach((grade, reached) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_GRADE, grade, reached.stream().map(r -> (Object) r.step().name()).toList()),
                 reached.stream().map(StepResult::entry).sorted().toList())));
     }

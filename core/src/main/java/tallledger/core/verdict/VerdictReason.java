@@ -43,6 +43,7 @@ enum VerdictReason implements ReasonCode {
     STATEMENT_DEVIATION("statement.deviation", "runs", "lowest", "highest", "tolerance"),
     STATEMENT_DEVIATION_NONE("statement.deviation-none", "runs", "lowest", "highest", "tolerance"),
     STATEMENT_DEVIATIONS("statement.deviations", "runs", "lowest", "highest", "tolerance"),
+    STATEMENT_MEASURED("statement.measured", "name", "because"),
     STATEMENT_GRADE("statement.grade", "grade", "steps"),
     STATEMENT_INFERRED("statement.inferred", "inferred"),
     STATEMENT_KIT("statement.kit", "seen", "count", "awaited", "unlooked", "missing"),

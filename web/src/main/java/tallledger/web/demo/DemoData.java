@@ -47,7 +47,7 @@ class DemoData implements SmartInitializingSingleton {
     private void fill(List<SimulatedMachine> all) {
         // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
         survey(all, 0, add(all, 0), 410, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
-                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
+                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).step("bed-straight").step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
                 .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "").kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")
                 .kit("faceplate 300", State.MISSING, "", "faceplate", "140", "", "").kit("faceplate 400", State.SEEN, "", "faceplate", "", "", "")
                 .lift("1850", "120", "90", "2000", "the shed’s keeper");
@@ -56,13 +56,13 @@ class DemoData implements SmartInitializingSingleton {
                 .kit("drill chuck", State.SEEN, "a private owner", "", "", "", "").kit("manual", State.MISSING, "", "", "25", "", "").lift("280", "", "", "1000", "our own");
         long horizontal = add(all, 2);
         survey(all, 3, add(all, 3), 1800, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
-                .steps(Phase.FIRST_START).runs(4).steps(Phase.SPINDLE);
+                .steps(Phase.FIRST_START).runs(4).steps(Phase.SPINDLE).step("circle-test");
         survey(all, 4, add(all, 4), 1, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5);
         long[] rest = IntStream.range(5, all.size()).mapToLong(i -> add(all, i)).toArray();
         survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS);
         survey(all, 5, rest[0], 90, "buyer").steps(Phase.DESK, Phase.STANDING);
         survey(all, 6, rest[1], 3, "rebuilder").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
-                .steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
+                .steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
         survey(all, 7, rest[2], 45, "buyer").plan(School.MY_MINUTES, "45").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
         survey(all, 8, rest[3], 50, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(9)
                 .steps(Phase.MOVEMENT, Phase.TRAVELS);

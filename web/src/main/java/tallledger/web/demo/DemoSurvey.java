@@ -76,6 +76,12 @@ final class DemoSurvey {
         return this;
     }
 
+    /** One step out of its turn. */
+    DemoSurvey step(String id) {
+        survey().steps().step(id).ifPresent(this::step);
+        return this;
+    }
+
     /** Starts the machine: what is on its spindle is said first. */
     DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
         Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);

@@ -70,7 +70,7 @@ class FitOutController {
             return page(machine, typed, submission, model);
         }
         try {
-            shelves.describeAnew(id, machine.description().with(fitOut.get()), typed.get("author"), submission);
+            shelves.describeAnew(id, machine.description().with(fitOut.get().with(machine.description().fitOut().ownChart())), typed.get("author"), submission);
             writer.remember(response, typed.get("author"), submission);
             return "redirect:/machines/" + id;
         } catch (MovedOn moved) {

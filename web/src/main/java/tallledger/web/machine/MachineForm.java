@@ -129,7 +129,8 @@ final class MachineForm {
     /** Axes and features as typed, where the form had them for this family; else as they were, or as usual in it. */
     static Optional<FitOut> fitOut(Typed typed, Family family, LengthUnit unit, Optional<MachineDescription> before) {
         if (typed.isSent("phases") && typed.get(FIT_OF).equals(family.name())) {
-            return FitOutForm.read(typed, family, unit);
+            // Its own test chart is typed on a page of its own and stays as it was.
+            return FitOutForm.read(typed, family, unit).map(fit -> before.map(b -> fit.with(b.fitOut().ownChart())).orElse(fit));
         }
         return Optional.of(before.filter(b -> b.identity().family() == family).map(MachineDescription::fitOut).orElseGet(() -> family.traits().usual()));
     }

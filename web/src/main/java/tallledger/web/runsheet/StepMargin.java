@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
+import tallledger.core.evidence.AlongTakings;
+import tallledger.core.evidence.AxisTakings;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.InUnit;
@@ -13,7 +15,9 @@ import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PanelCheck;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.RoundTakings;
 import tallledger.core.evidence.Rounds;
+import tallledger.core.evidence.SeriesTakings;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
@@ -26,6 +30,8 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.web.cycle.CycleView;
+import tallledger.web.pictures.PlotView;
+import tallledger.web.pictures.Plots;
 import tallledger.web.words.Words;
 
 /**
@@ -71,8 +77,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
             return words.of(chosen.get());
         }
         String one = value.replaceAll("\\R+", ", ");
-        boolean length = field.entry() == Recording.Entry.LENGTH || field.entry() == Recording.Entry.SERIES;
-        String of = length ? unit.symbol() : field.unit();
+        String of = field.isLength() ? unit.symbol() : field.unit();
         return of.isEmpty() || !BARE.matcher(value).matches() ? one : one + " " + of;
     }
 
@@ -131,7 +136,8 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside rise(Recordings.Rise rise) {
-        return nothing();
+        return drawn(result -> result.as(Recordings.Warmed.class).flatMap(Recordings.Warmed::run)
+                .map(run -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).hot(run), words.say(result.step().name()), result.entry())));
     }
 
     @Override
@@ -179,7 +185,20 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside chartLine(ChartLine line) {
-        return nothing();
+        return drawn(result -> plot(line, result).map(view -> new Picture("pictures/plot", view, words.say(result.step().name()), result.entry())));
+    }
+
+    /** A result typed alone has no picture. */
+    private Optional<PlotView> plot(ChartLine line, StepResult result) {
+        Plots plots = new Plots(mm -> words.in(unit, mm, "mm"));
+        return result.as(AlongTakings.Along.class).map(read -> plots.along(read, line.way()))
+                .or(() -> result.as(AlongTakings.Across.class).map(plots::across))
+                .or(() -> result.as(AlongTakings.Face.class).map(plots::face))
+                .or(() -> result.as(RoundTakings.Pair.class).map(read -> plots.pair(read, line.way())))
+                .or(() -> result.as(SeriesTakings.Row.class).map(plots::row))
+                .or(() -> result.as(SeriesTakings.Moved.class).map(read -> plots.row(read.stood())))
+                .or(() -> result.as(AxisTakings.Tested.class).map(plots::axis))
+                .or(() -> result.as(AxisTakings.Driven.class).map(plots::circle));
     }
 
     @Override

@@ -15,6 +15,8 @@ import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.web.accuracy.AccuracyView;
+import tallledger.web.accuracy.Drawing;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.words.Words;
 
@@ -27,9 +29,10 @@ import tallledger.web.words.Words;
  * @param form    where it is written down
  * @param margin  what stands beside the form
  * @param past    what was recorded of it so far
+ * @param way     how it is measured, as it is drawn; empty where nothing is
  */
 public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, Severity ifBad, BigDecimal minutes, Form form, Margin margin,
-                       Past past) {
+                       Past past, Optional<Drawing> way) {
 
     /** One need: its words, its key in the form, whether it must be ticked. */
     public record Ask(String text, String value, boolean changed) {
@@ -80,7 +83,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
                 words.say("step." + step.code() + ".look", about), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
-                new Margin(recording.limit(survey.rules()).map(l -> grades(l, survey, words)).orElse(""), beside.promised(), beside.page(), beside.cycle()), past);
+                new Margin(recording.limit(step.judgedBy(survey.rules())).map(l -> grades(l, survey, words) + AccuracyView.per(step).map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""), beside.promised(), beside.page(), beside.cycle()), past, recording.limitRule().filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
     }
 
     private static String grades(GradedLimit limit, Survey survey, Words words) {

@@ -58,7 +58,7 @@ class WeighController {
             return List.of();
         }
         try {
-            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit()), survey.rules()).because();
+            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit()), step.judgedBy(survey.rules())).because();
         } catch (Refused refused) {
             return List.of(Reason.of(WebReason.WEIGH_REFUSED, refused.reason()));
         }

@@ -35,6 +35,7 @@ import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
+import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
@@ -51,11 +52,11 @@ class VerdictController {
     private final Writer writer;
     private final Clock clock;
 
-    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, SurveyWriter entries, Writer writer, Clock clock, Words words) {
+    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, SurveyWriter entries, Writer writer, Clock clock, Words words, Marks marks) {
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
-        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words));
+        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
         this.attachments = attachments;
         this.shelves = shelves;
         this.pdf = pdf;

@@ -18,6 +18,8 @@ import tallledger.web.record.Survey;
 import tallledger.web.runsheet.Picture;
 import tallledger.web.runsheet.StepMargin;
 import tallledger.web.words.Figures;
+import tallledger.web.accuracy.AccuracyView;
+import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
 /**
@@ -30,8 +32,9 @@ import tallledger.web.words.Words;
  * @param photos   photographs
  * @param remarks  what people wrote of their own
  * @param seal     what makes it a record
+ * @param chart    the acceptance chart
  */
-public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, Seal seal) {
+public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, Seal seal, AccuracyView chart) {
 
     /** What it all comes to. */
     public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ConditionStatement.Sentence> sentences) {
@@ -63,7 +66,7 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
 
-    static VerdictView of(Survey survey, Words words) {
+    static VerdictView of(Survey survey, Words words, Marks marks) {
         var folded = survey.folded();
         List<Entry> entries = survey.entries();
         List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
@@ -83,7 +86,7 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
                 String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
                 entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
-        return new VerdictView(judged, lines, steps(survey), pictures, survey.core().photos(), remarks(survey), seal);
+        return new VerdictView(judged, lines, steps(survey), pictures, survey.core().photos(), remarks(survey), seal, AccuracyView.of(survey.core(), words, marks));
     }
 
     private static List<StepLine> steps(Survey survey) {

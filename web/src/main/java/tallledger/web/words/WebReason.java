@@ -62,6 +62,7 @@ public enum WebReason implements ReasonCode {
     RUN_NOTHING("run.nothing"),
     STAGE_INVERTER("stage.inverter", "typed"),
     STAGE_PAIR("stage.pair", "part"),
+    OWN_CHART_LINE("own-chart.line", "line", "text"),
     STAGE_SEVERAL("stage.several", "typed"),
     STAGE_VALUES_COUNT("stage.values-count", "count", "wanted"),
     STAGE_VARIATOR("stage.variator", "typed"),

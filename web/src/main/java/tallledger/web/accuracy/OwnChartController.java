@@ -1,0 +1,172 @@
+package tallledger.web.accuracy;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.OwnChart;
+import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.ledger.LedgerReason;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Houses;
+import tallledger.web.record.Machine;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
+
+/** The machine's own test chart, typed beside the drawing of each line or pasted: what is permitted, and what its maker or rebuilder measured. */
+@Controller
+@RequestMapping("/machines/{id}/chart")
+class OwnChartController {
+
+    private static final String PASTED = "pasted";
+    private static final int LONGEST = 20_000;
+
+    private final Shelves shelves;
+    private final Houses houses;
+    private final Writer writer;
+    private final Words words;
+
+    OwnChartController(Shelves shelves, Houses houses, Writer writer, Words words) {
+        this.shelves = shelves;
+        this.houses = houses;
+        this.writer = writer;
+        this.words = words;
+    }
+
+    /** A line as it can be typed. @param field its fields' beginning */
+    public record Line(String field, String name, Drawing way, String limit) {
+    }
+
+    @GetMapping
+    String show(@PathVariable long id, Model model, HttpServletRequest request) {
+        Machine machine = shelves.machine(id);
+        Typed typed = Typed.blank();
+        machine.description().fitOut().ownChart().lines().forEach((step, printed) -> {
+            typed.set(field(step) + ".permissible", printed.permissible());
+            typed.set(field(step) + ".measured", printed.measured());
+        });
+        typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
+        return page(machine, typed, Submission.fresh(machine.head()), model);
+    }
+
+    @PostMapping
+    String save(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Machine machine = shelves.machine(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (typed.get("do").equals("paste")) {
+            typed.attempt(PASTED, () -> paste(typed, machine));
+            response.setStatus(typed.isClean() ? 200 : 422);
+            return page(machine, typed, submission, model);
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
+        }
+        OwnChart own = read(typed, machine);
+        if (!typed.isClean()) {
+            response.setStatus(422);
+            return page(machine, typed, submission, model);
+        }
+        try {
+            shelves.describeAnew(id, machine.description().with(machine.description().fitOut().with(own)), typed.get("author"), submission);
+            writer.remember(response, typed.get("author"), submission);
+            return "redirect:/machines/" + id;
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
+            return page(machine, typed, new Submission(submission.key(), moved.head()), model);
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page(machine, typed, submission, model);
+        }
+    }
+
+    private OwnChart read(Typed typed, Machine machine) {
+        Map<StepId, OwnChart.Printed> lines = new HashMap<>();
+        for (Step step : lines(machine)) {
+            String field = field(step.id());
+            if (!typed.has(field + ".permissible") && !typed.has(field + ".measured")) {
+                continue;
+            }
+            try {
+                lines.put(step.id(), new OwnChart.Printed(typed.get(field + ".permissible").strip(), typed.get(field + ".measured").strip()).checked(machine.description().unit()));
+            } catch (Refused refused) {
+                typed.refuse(field + "." + refused.field().orElse("permissible"), refused.reason());
+            }
+        }
+        return new OwnChart(lines);
+    }
+
+    /** Lines "characteristic; permitted; measured" into their rows; a name nobody knows is said with its line and stays where it was pasted. */
+    private boolean paste(Typed typed, Machine machine) {
+        String text = typed.get(PASTED);
+        if (text.length() > LONGEST) {
+            throw Refused.because(tallledger.core.reason.CommonReason.TEXT_LONG, text.length(), LONGEST);
+        }
+        Map<String, Step> byName = new HashMap<>();
+        lines(machine).forEach(step -> {
+            byName.put(words.say(step.name()).toLowerCase(Locale.ROOT), step);
+            byName.put(step.id().written().toLowerCase(Locale.ROOT), step);
+        });
+        List<String> rows = text.lines().map(String::strip).filter(row -> !row.isEmpty()).toList();
+        for (int i = 0; i < rows.size(); i++) {
+            String row = rows.get(i);
+            String[] cells = row.split(row.contains(";") ? "\\s*;\\s*" : row.contains("\t") ? "\\s*\\t\\s*" : ",(?!.*,.*,)\\s*", -1);
+            Step step = byName.get(cells[0].strip().toLowerCase(Locale.ROOT));
+            if (step == null || cells.length < 2 || cells.length > 3) {
+                throw Refused.because(WebReason.OWN_CHART_LINE, i + 1, row.length() > 60 ? row.substring(0, 60) : row);
+            }
+            typed.set(field(step.id()) + ".permissible", cells[1].strip());
+            typed.set(field(step.id()) + ".measured", cells.length > 2 ? cells[2].strip() : "");
+        }
+        typed.set(PASTED, "");
+        return true;
+    }
+
+    private List<Step> lines(Machine machine) {
+        return Catalogue.of(machine.description(), houses.newest().rules()).stream().filter(step -> step.recording().limitRule().isPresent()).toList();
+    }
+
+    private static String field(StepId step) {
+        return "own." + step.written();
+    }
+
+    private String page(Machine machine, Typed typed, Submission submission, Model model) {
+        Rules rules = houses.newest().rules();
+        model.addAttribute("machine", machine);
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        model.addAttribute("lines", lines(machine).stream().map(step -> new Line(field(step.id()), words.say(step.name()), Drawing.of(step), limit(machine, step, rules))).toList());
+        return "accuracy/chart";
+    }
+
+    private String limit(Machine machine, Step step, Rules rules) {
+        GradedLimit limit = step.recording().limit(rules).orElseThrow();
+        return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit())).collect(Collectors.joining(" · "))
+                + AccuracyView.per(step).map(p -> " per " + words.in(machine.description().unit(), p, "mm")).orElse("");
+    }
+}
