@@ -85,7 +85,7 @@ public final class AxisTakings {
             because.add(Reason.of(EvidenceReason.AXIS_SAYS, Takings.micrometres(test.reversal()), Takings.micrometres(test.systematic()), Takings.micrometres(test.meanBidirectional()),
                     test.targets().size(), test.runs()));
             boolean worse = r.outcome().compareTo(a.outcome()) != 0 && weight(r) > weight(a);
-            return new StepJudgement(worse ? r.outcome() : a.outcome(), a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty());
+            return new StepJudgement(worse ? r.outcome() : a.outcome(), a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty(), a.budget());
         }
 
         private static int weight(StepJudgement judged) {

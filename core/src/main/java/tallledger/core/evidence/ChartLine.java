@@ -157,7 +157,7 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
         }
         because.addAll(judged.because());
         because.addAll(List.of(besides));
-        return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
+        return judged.saying(because);
     }
 
     /** From nought to its figure: what lies the other way by more than U is outside whatever the figure. */
@@ -168,12 +168,13 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
             best = best.isEmpty() && within ? Optional.of(grade) : best;
         }
         Judgement wanted = against(limit, limit.wanted(), value, u);
+        Optional<StepJudgement.Budget> budget = Optional.of(new StepJudgement.Budget(u, limit.unit()));
         if (best.filter(grade -> grade.compareTo(limit.wanted()) <= 0).isPresent()) {
             Quantity read = new Quantity(value, u.expanded(), limit.unit());
-            return new StepJudgement(Outcome.PROVEN, best, List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))), Optional.empty());
+            return new StepJudgement(Outcome.PROVEN, best, List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))), Optional.empty(), budget);
         }
         Outcome outcome = wanted.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
-        return new StepJudgement(outcome, best, List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)), Optional.empty());
+        return new StepJudgement(outcome, best, List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)), Optional.empty(), budget);
     }
 
     private static Judgement against(GradedLimit limit, Grade grade, BigDecimal value, Uncertainty u) {

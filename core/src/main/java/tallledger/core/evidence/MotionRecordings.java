@@ -235,7 +235,7 @@ public final class MotionRecordings {
             if (scaled) {
                 because.add(Reason.of(EvidenceReason.BACKLASH_SCALE));
             }
-            return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
+            return judged.saying(because);
         }
 
         @Override
@@ -353,8 +353,8 @@ public final class MotionRecordings {
             ThreadPitch thread = read.thread;
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
-            return new StepJudgement(judged.outcome(), judged.grade(), List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"), Quantity.of(pitch.mm(), "mm"),
-                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")), judged.because().get(0)), Optional.empty());
+            return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"), Quantity.of(pitch.mm(), "mm"),
+                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")), judged.because().get(0)));
         }
     }
 }

@@ -252,7 +252,7 @@ public final class Recordings {
             Quantity scaled = new Quantity(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(), "mm");
             List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"), Quantity.of(over.mm(), "mm"), scaled, Quantity.of(per, "mm"))));
             because.addAll(judged.because());
-            return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
+            return judged.saying(because);
         }
 
         @Override
@@ -362,7 +362,7 @@ public final class Recordings {
             StepJudgement judged = risen(new BigDecimal(run.atThirty().get() - start).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros(), read, rules);
             says.addAll(0, judged.because());
             // What does not settle is no good however little it has risen yet.
-            return new StepJudgement(run.bendsUpwards() && judged.outcome() == Outcome.PROVEN ? Outcome.UNDECIDED : judged.outcome(), judged.grade(), says, Optional.empty());
+            return new StepJudgement(run.bendsUpwards() && judged.outcome() == Outcome.PROVEN ? Outcome.UNDECIDED : judged.outcome(), judged.grade(), says, Optional.empty(), judged.budget());
         }
 
         @Override
@@ -432,7 +432,7 @@ public final class Recordings {
             case OUTSIDE -> Outcome.FAILED;
             case TOO_CLOSE_TO_CALL -> Outcome.UNDECIDED;
         };
-        return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty());
+        return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty(), Optional.of(new StepJudgement.Budget(uncertainty, limit.unit())));
     }
 
     /**

@@ -80,7 +80,7 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
         StepJudgement judged = Recordings.byGrade(rules.graded(graded), read.tir(), read.uncertainty(rules));
         List<Reason> because = new ArrayList<>(judged.because());
         because.add(shape(round));
-        return new StepJudgement(judged.outcome(), judged.grade(), because, Optional.empty());
+        return judged.saying(because);
     }
 
     private static Reason shape(Round round) {

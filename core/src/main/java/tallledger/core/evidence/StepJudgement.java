@@ -1,11 +1,17 @@
 package tallledger.core.evidence;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
+import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 
 /**
@@ -15,8 +21,47 @@ import tallledger.core.reason.Reason;
  * @param grade   best grade proven within, where there are grades
  * @param because the comparisons that decided, with their numbers
  * @param worse   a severity worse than the step's own, where the record itself says so
+ * @param budget  what its figure leaves open, part by part, where it has one
  */
-public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse) {
+public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse, Optional<Budget> budget) {
+
+    /**
+     * An uncertainty in the unit of its figure.
+     *
+     * @param unit canonical
+     */
+    public record Budget(Uncertainty parts, String unit) {
+
+        /** Each part as it goes into U: the digit, the gauge, the repeats, the temperature; those that add nothing are left out. */
+        public Reason says(LengthUnit machine) {
+            List<Object> says = new ArrayList<>();
+            part(EvidenceReason.BUDGET_DIGIT, Gauge.COVERAGE_FACTOR * parts.digit(), says);
+            part(EvidenceReason.BUDGET_GAUGE, Gauge.COVERAGE_FACTOR * parts.calibration(), says);
+            part(EvidenceReason.BUDGET_REPEATS, Math.sqrt(Math.max(0, Math.pow(parts.expanded(), 2) - Math.pow(Gauge.COVERAGE_FACTOR * parts.rest(), 2))), says);
+            part(EvidenceReason.BUDGET_TEMPERATURE, Gauge.COVERAGE_FACTOR * parts.thermal(), says);
+            return InUnit.of(Reason.of(EvidenceReason.BUDGET, figure(parts.expanded()), says), machine);
+        }
+
+        private void part(EvidenceReason which, double size, List<Object> says) {
+            if (size > parts.expanded() / 1000) {
+                says.add(Reason.of(which, figure(size)));
+            }
+        }
+
+        private Quantity figure(double size) {
+            return Quantity.of(new BigDecimal(size).round(new MathContext(2)), unit);
+        }
+    }
+
+    /** Of a record without a figure that was measured. */
+    public StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse) {
+        this(outcome, grade, because, worse, Optional.empty());
+    }
+
+    /** The same, saying this. */
+    public StepJudgement saying(List<Reason> other) {
+        return new StepJudgement(outcome, grade, other, worse, budget);
+    }
 
     public StepJudgement {
         because = List.copyOf(because);
@@ -24,7 +69,7 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
 
     /** The same, its figures in the unit of the machine. */
     public StepJudgement in(LengthUnit unit) {
-        return new StepJudgement(outcome, grade, InUnit.of(because, unit), worse);
+        return new StepJudgement(outcome, grade, InUnit.of(because, unit), worse, budget);
     }
 
     public static StepJudgement of(Outcome outcome, Reason... because) {

@@ -29,6 +29,11 @@ public enum Rule {
     /** What is held without a mark may turn at this share of the machine's top speed; above it somebody must answer for it. */
     UNMARKED_SPEED(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "50"),
 
+    /** A claimed drill is tried in steel by these: v_c, f in mm a turn, k_c. */
+    DRILL_CLAIM_SPEED(Group.SPEEDS, Shape.ONE, Unit.METRES_PER_MINUTE, "20"),
+    DRILL_CLAIM_FEED(Group.SPEEDS, Shape.ONE, Unit.MILLIMETRES, "0.3"),
+    DRILL_CLAIM_FORCE(Group.SPEEDS, Shape.ONE, Unit.NEWTONS_PER_MM2, "2000"),
+
     LATHE_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.040"),
     LATHE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
     MILL_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.015", "0.030"),

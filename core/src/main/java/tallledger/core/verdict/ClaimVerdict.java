@@ -28,6 +28,11 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.survey.Survey;
+import tallledger.core.cutting.Job;
+import tallledger.core.cutting.TestCut;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.reason.Quantity;
+import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 
 /**
@@ -58,6 +63,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     /** The same with the steps as evidence too: a claimed travel is held against the axis it is tied to. */
     public static List<ClaimVerdict> of(Survey survey) {
         return ofDrive(survey.drive()).stream().map(v -> v.claim().testedBy().isPresent() ? tied(v.claim(), survey) : switch (v.claim().attribute()) {
+            case DRILLING_CAPACITY -> drilling(v.claim(), survey);
             case TRAVEL -> travel(v.claim(), survey);
             case FEED_COUNT -> ofPlate(v.claim(), survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS).orElseGet(() -> untested(v.claim(), VerdictReason.CLAIM_FEEDS_NONE));
             case THREAD_COUNT -> ofPlate(v.claim(), survey, Catalogue.THREAD_PLATE, VerdictReason.CLAIM_THREAD_PLATE).orElseGet(() -> threads(v.claim(), survey));
@@ -104,6 +110,21 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         Standing standing = feeds.size() < claimed || done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0 ? Standing.UNTESTED
                 : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
         return Optional.of(new ClaimVerdict(claim, standing, Reason.of(says, feeds.size(), proven, spared, open), done.stream().map(StepResult::entry).sorted().toList()));
+    }
+
+    /** By the power the largest drill wants in steel at the machine's own speed; that it suffices is no cut that was made. */
+    private static ClaimVerdict drilling(Claim claim, Survey survey) {
+        Rules rules = survey.rules();
+        double diameter = TypedLength.parse(claim.value(), survey.machine().unit()).mm().doubleValue();
+        if (diameter <= 0) {
+            return untested(claim, VerdictReason.CLAIM_NOT_COVERED);
+        }
+        TestCut cut = TestCut.of(new Job(Job.Kind.DRILLING, diameter, rules.value(Rule.DRILL_CLAIM_SPEED), rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
+                survey.machine().speeds(), survey.machine().motor());
+        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), rules.number(Rule.DRILL_CLAIM_SPEED), Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
+                rules.number(Rule.DRILL_CLAIM_FORCE)), survey.machine().unit());
+        Standing standing = cut.suffices().filter(enough -> !enough).isPresent() || cut.ways().isEmpty() ? Standing.SHORT : Standing.UNTESTED;
+        return new ClaimVerdict(claim, standing, because, List.of());
     }
 
     /** Against what the chart promises and the wheels counted can cut. */

@@ -11,6 +11,7 @@ import tallledger.core.reason.Sentence;
 enum VerdictReason implements ReasonCode {
     CLAIM_COUNT_EVIDENCE("claim.count-evidence", "all", "run", "proven", "inferred", "open"),
     CLAIM_FEEDS("claim.feeds", "plate", "proven", "spared", "open"),
+    CLAIM_DRILL("claim.drill", "cut", "speed", "feed", "force"),
     CLAIM_THREAD_PLATE("claim.thread-plate", "plate", "proven", "spared", "open"),
     CLAIM_FEEDS_NONE("claim.feeds-none"),
     CLAIM_STEP("claim.step", "step", "because"),

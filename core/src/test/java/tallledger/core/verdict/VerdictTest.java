@@ -22,6 +22,7 @@ import tallledger.core.survey.Basis;
 import tallledger.core.Machines;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.ledger.By;
@@ -32,6 +33,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.Power;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.reading.LengthUnit;
@@ -144,5 +146,18 @@ class VerdictTest {
         assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");
         assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code()).isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,
                 "travel.close", Verdict.OUTSIDE, "travel.short").get(verdict));
+    }
+
+    /** 1.9 kW of which the spindle has 1.52: 40 mm in steel wants 2.0 at 160, 20 mm wants 1.0 at 315; that it suffices is no cut. */
+    @ParameterizedTest
+    @CsvSource({"40 mm, SHORT, cut.short", "20 mm, UNTESTED, cut.enough", "80 mm, SHORT, cut.no-speed"})
+    void aClaimedDrillIsHeldAgainstTheSpindlesPower(String claimed, ClaimVerdict.Standing standing, String code) {
+        MachineDescription plain = Machines.lathe("160 315", List.of(new Claim(Claim.Attribute.DRILLING_CAPACITY, claimed, Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"));
+        MachineDescription machine = new MachineDescription(plain.identity(), plain.claims(), plain.train(), plain.plate(),
+                Optional.of(new MotorRating(Power.parse("1.9"), MotorRating.Law.CONSTANT_POWER, new java.math.BigDecimal("0.8"))), Optional.empty(), plain.fitOut());
+        assertThat(ClaimVerdict.of(new SurveyBook(machine, Scope.WHOLE, 60).survey())).singleElement().satisfies(v -> {
+            assertThat(v.standing()).isEqualTo(standing);
+            assertThat(v.because().toString()).contains(code);
+        });
     }
 }

@@ -1,6 +1,7 @@
 package tallledger.web.words;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
@@ -19,6 +20,8 @@ import tallledger.web.record.LastAsked;
 /** Turns core's reasons into sentences from {@code messages.properties}. */
 @Component("words")
 public class Words {
+
+    private static final MathContext THREE = new MathContext(3);
 
     private static final int MOST_KEPT = 6_000;
 
@@ -56,6 +59,16 @@ public class Words {
     /** A figure of core in the unit of a machine: "1.97 thou", "0.05 mm". */
     public String in(LengthUnit machine, BigDecimal value, String unit) {
         return say(InUnit.of(Quantity.of(value, unit), machine));
+    }
+
+    /** A reckoned figure of core to three digits in the unit of a machine. */
+    public String quantity(LengthUnit machine, double value, String unit) {
+        return in(machine, new BigDecimal(value).round(THREE), unit);
+    }
+
+    /** A reckoned figure to three digits. */
+    public String figure(double value) {
+        return Figures.plain(new BigDecimal(value).round(THREE));
     }
 
     /** What a field of a form is called; one without words by its own name. */

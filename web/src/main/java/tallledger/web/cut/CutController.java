@@ -1,0 +1,92 @@
+package tallledger.web.cut;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.cutting.Job;
+import tallledger.core.cutting.TestCut;
+import tallledger.core.family.Family;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.web.forms.Typed;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+
+/** A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants. Nothing is written. */
+@Controller
+class CutController {
+
+    private final Shelves shelves;
+
+    CutController(Shelves shelves) {
+        this.shelves = shelves;
+    }
+
+    @GetMapping("/surveys/{id}/cut")
+    String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        Survey survey = shelves.survey(id);
+        MachineDescription machine = survey.folded().machine();
+        Typed typed = Typed.of(fields);
+        if (!typed.isSent("kind")) {
+            start(typed, machine, survey);
+        }
+        Optional<Job> job = typed.has("diameter") ? job(typed, machine.unit()) : Optional.empty();
+        model.addAttribute("survey", survey);
+        model.addAttribute("typed", typed);
+        model.addAttribute("kinds", Job.Kind.values());
+        model.addAttribute("materials", Job.Material.values());
+        model.addAttribute("unit", machine.unit());
+        model.addAttribute("cut", job.map(j -> TestCut.of(j, machine.speeds(), machine.motor())).orElse(null));
+        model.addAttribute("train", machine.train());
+        return "cut/cut";
+    }
+
+    private static void start(Typed typed, MachineDescription machine, Survey survey) {
+        Family family = machine.family();
+        boolean drill = family == Family.RADIAL_DRILL || family == Family.PEDESTAL_DRILL;
+        typed.set("kind", (drill ? Job.Kind.DRILLING : family == Family.LATHE ? Job.Kind.TURNING : Job.Kind.FACE_MILLING).name());
+        typed.set("material", Job.Material.STEEL.name());
+        typed.set("feed", survey.rules().number(Rule.DRILL_CLAIM_FEED).toPlainString() + " mm");
+    }
+
+    /** What is left empty is taken from the table of typical values. */
+    private static Optional<Job> job(Typed typed, LengthUnit unit) {
+        Optional<Job.Kind> kind = typed.choice("kind", Job.Kind.class);
+        Optional<Job.Material> material = typed.choice("material", Job.Material.class);
+        Optional<Double> diameter = length(typed, "diameter", unit);
+        Optional<Double> feed = length(typed, "feed", unit);
+        boolean drilling = kind.filter(k -> k == Job.Kind.DRILLING).isPresent();
+        Optional<Double> depth = drilling ? Optional.of(0.0) : length(typed, "depth", unit);
+        Optional<Double> width = kind.filter(k -> k == Job.Kind.FACE_MILLING).isPresent() ? length(typed, "width", unit) : Optional.of(0.0);
+        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? figure(typed.get("speed")) : kind.flatMap(k -> material.map(m -> (double) m.speed(k))).orElse(1.0));
+        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force")) : material.map(m -> (double) m.force()).orElse(1.0));
+        if (!typed.isClean() || Stream.of(kind, material, diameter, feed, depth, width, speed, force).anyMatch(Optional::isEmpty)) {
+            return Optional.empty();
+        }
+        return typed.attempt("diameter", () -> new Job(kind.get(), diameter.get(), speed.get(), feed.get(), depth.get(), width.get(), force.get()));
+    }
+
+    private static double figure(String typed) {
+        return TypedNumber.parsePositive(typed).value().doubleValue();
+    }
+
+    private static Optional<Double> length(Typed typed, String field, LengthUnit unit) {
+        return typed.attempt(field, () -> {
+            BigDecimal mm = TypedLength.parse(typed.get(field), unit).mm();
+            if (mm.signum() <= 0) {
+                throw Refused.because(tallledger.core.reason.CommonReason.NUMBER_NOT_POSITIVE, typed.get(field));
+            }
+            return mm.doubleValue();
+        });
+    }
+}

@@ -1,0 +1,117 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.Test;
+import tallledger.core.survey.Scope;
+import tallledger.practice.KestrelVale;
+import tallledger.web.record.Machine;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+
+/** Lines of the acceptance chart from their readings to the chart, the print and the machine's own limits. */
+class AccuracyScreensTest {
+
+    private static final App APP = App.empty();
+
+    @AfterAll
+    static void close() {
+        APP.close();
+    }
+
+    private static long lathe() {
+        return APP.bean(Shelves.class).addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
+    }
+
+    private static long survey(long machine) {
+        Shelves shelves = APP.bean(Shelves.class);
+        Machine described = shelves.machine(machine);
+        return shelves.openSurvey(described, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+    }
+
+    /** Twelve readings of a level, by the keyboard alone; hollow by the headstock; scraped and run again: found and left both stand. */
+    @Test
+    void aLevelRunIsTypedDrawnAndKeptAsFoundAndAsLeft() {
+        long survey = survey(lathe());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(APP.url("/surveys/" + survey + "/run?step=bed-straight"));
+        run(page, "-4 -3 -1 1 0 1 2 2 2 0 0 0");
+        assertThat(page.locator(".drawn svg").getAttribute("aria-label")).contains("Profile over 3");
+        assertThat(browser.text()).contains("Humped only, hollow never.", "heights enlarged");
+        run(page, "1 0 0 0 0 0 0 0 0 0 -1 0");
+        page.navigate(APP.url("/surveys/" + survey + "/accuracy"));
+        assertThat(browser.text()).contains("1 of 20 lines measured; 1 of those within workable.");
+        String row = page.locator("tr:has-text('Bed straight along, upright')").innerText().replace('\u00a0', ' ');
+        assertThat(row).matches("(?s).*-0\\.0\\d+ ± 0\\.0\\d+ mm.*0\\.00\\d+ ± 0\\.00\\d+ mm.*").contains("per 1");
+        String print = new Http(APP).get("/surveys/" + survey + "/verdict/print").body();
+        assertThat(print).contains("Acceptance chart", "Bed straight along, upright");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    private static void run(Page page, String divisions) {
+        page.locator("input[name=confirmed]").all().forEach(box -> {
+            box.focus();
+            page.keyboard().press("Space");
+        });
+        page.fill("#f-feet", "250");
+        page.fill("#f-divisions", divisions);
+        page.fill("#author", "Q. Tester");
+        String before = page.locator("[name=submission]").first().inputValue();
+        page.click("button[value=good]");
+        page.waitForFunction("b => document.querySelector('[name=submission]').value !== b", before);
+        page.navigate(page.url().replaceFirst("\\?.*", "") + "?step=bed-straight");
+    }
+
+    /** Readings and result both, nothing, or no numbers: said where it was typed, and all of it still stands there. */
+    @Test
+    void whatIsMistypedIsSaidAtItsField() {
+        long survey = survey(lathe());
+        Http http = new Http(APP);
+        String address = "/surveys/" + survey + "/step";
+        Map<String, String> form = http.form("/surveys/" + survey + "/run?step=bed-straight", address);
+        String[][] wrong = {{"divisions", "1 2 x", "is not one number"}, {"divisions", "1", "points"}, {"sensitivity", "0", "above nought"}, {"feet", "", ""}};
+        for (String[] w : wrong) {
+            String body = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02", "feet", "250", "divisions", "1 2 3", w[0], w[1]).body();
+            assertThat(body).as(w[0] + " " + w[1]).contains("wrong-" + w[0]);
+        }
+        String both = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02", "feet", "250", "divisions", "1 2 3", "value", "0.01").body();
+        assertThat(both).contains("Type the readings or the result, not both.", "value=\"1 2 3\"");
+        String none = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02").body();
+        assertThat(none).contains("Type the readings, or the result alone");
+    }
+
+    /** The maker's limit stands for the rebuilt grade; pasted by the names the table has, a name nobody knows is said with its line; fit-out leaves it alone. */
+    @Test
+    void theMachinesOwnChartIsPastedAndStands() {
+        long machine = lathe();
+        Http http = new Http(APP);
+        String chart = "/machines/" + machine + "/chart";
+        Map<String, String> form = http.form(chart, chart);
+        assertThat(http.post(chart, form, "do", "paste", "pasted", "Nose; 0.01").body()).contains("Line 1, “Nose; 0.01”", ">Nose; 0.01</textarea>");
+        String filled = http.post(chart, form, "do", "paste", "pasted", "Spindle nose: runout; 0.006; 0.003\nbed-straight,0.015,0.01").body();
+        assertThat(filled).contains("value=\"0.006\"", "value=\"0.003\"", "value=\"0.015\"");
+        assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured", "x").body()).contains("wrong-own.nose-runout.measured");
+        assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured", "0.003").statusCode()).isEqualTo(302);
+        String fit = "/machines/" + machine + "/fitout";
+        Map<String, String> fitForm = http.form(fit, fit);
+        http.post(fit, fitForm, "do", "save", "author", "Q", "phases", "3", "volts", "415");
+        long survey = survey(machine);
+        String accuracy = http.get("/surveys/" + survey + "/accuracy").body();
+        assertThat(accuracy).contains("0.006 mm · 0.02 mm · 0.04 mm", "its own chart permits 0.006 mm", "says 0.003 mm was measured");
+        assertThat(http.get("/surveys/" + survey + "/run?step=nose-runout").body()).contains("0.006 mm · 0.02 mm · 0.04 mm");
+    }
+
+    @Test
+    void aTestCutIsReckonedOnTheMachinesOwnSpeed() {
+        Http http = new Http(App.demo());
+        String cut = http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3").body();
+        assertThat(cut).contains("At 160 rpm it wants 2 kW; the spindle has 1.5 kW there.", "next above");
+        assertThat(http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=x&feed=0.3").body()).contains("wrong-diameter", "value=\"x\"");
+        assertThat(http.get("/surveys/5/verdict").body()).contains("it wants 2 kW; the spindle has 1.5 kW there");
+    }
+}
