@@ -20,6 +20,7 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Unit;
 import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PanelCheck;
@@ -178,6 +179,17 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> chartLine(ChartLine line) {
         return new ChartAnswers(line, rules, random).typed();
+    }
+
+    @Override
+    public Map<String, String> finish(Finish finish) {
+        double ra = switch (finish.process()) {
+            case TURNED, MILLED -> 1.6;
+            case GROUND -> 0.4;
+            case DRILLED -> 3.2;
+        };
+        String read = BigDecimal.valueOf(ra * (0.9 + 0.4 * random.nextDouble())).setScale(2, RoundingMode.HALF_UP).toPlainString();
+        return finish.process() == Finish.Process.TURNED ? Map.of("ra", read, "feed", "0.2 mm", "nose", "0.8 mm") : Map.of("ra", read);
     }
 
     @Override

@@ -24,6 +24,8 @@ public final class Screenshots {
         VIEWS.put("step", "/surveys/22/run?step=clamp-arm");
         VIEWS.put("movement", "/surveys/20/movement");
         VIEWS.put("threads", "/surveys/3/threads");
+        VIEWS.put("accuracy", "/surveys/20/accuracy");
+        VIEWS.put("own-chart", "/machines/12/chart");
         VIEWS.put("cycles", "/surveys/10/cycles");
         VIEWS.put("kit", "/surveys/3/kit");
         VIEWS.put("fit-out", "/machines/13/fitout");

@@ -121,6 +121,8 @@ public interface Recording<V> {
 
         T chartLine(ChartLine line);
 
+        T finish(Finish finish);
+
         T panel(PanelCheck panel);
 
         T trialSpeeds(TrialSpeeds trials);

@@ -9,6 +9,7 @@ import static tallledger.core.family.Template.step;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.ChartLine.Sense;
 import tallledger.core.evidence.ChartWay;
+import tallledger.core.evidence.Finish;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
@@ -156,6 +157,15 @@ final class ChartLines {
     static final Template MILLED_CIRCLE = step("milled-circle", TEST_CUT, LIVE_WITH, 60).still()
             .of("control").records(ChartLine.of(ChartWay.SWING, Rule.MILLED_CIRCLE));
 
+    static final Template TURNED_ROUGHNESS = step("turned-roughness", TEST_CUT, LIVE_WITH, 90).still()
+            .of("spindle").records(new Finish(Finish.Process.TURNED));
+    static final Template MILLED_ROUGHNESS = step("milled-roughness", TEST_CUT, LIVE_WITH, 90).still()
+            .of("spindle").records(new Finish(Finish.Process.MILLED));
+    static final Template GROUND_ROUGHNESS = step("ground-roughness", TEST_CUT, LIVE_WITH, 90).still()
+            .of("wheel head").records(new Finish(Finish.Process.GROUND));
+    static final Template DRILLED_ROUGHNESS = step("drilled-roughness", TEST_CUT, LIVE_WITH, 90).still()
+            .of("spindle").records(new Finish(Finish.Process.DRILLED));
+
     /** Every axis of a machining centre: straight, and at its targets from both sides. */
     static final Line AXES = Line.eachAxis(
             step("axis-straight", ACCURACY, SOON, 240).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("slide")
@@ -166,20 +176,20 @@ final class ChartLines {
     static final Line LATHE_CHART = Line.of(BED_STRAIGHT, CARRIAGE_STRAIGHT, TAILSTOCK_WAYS, NOSE_CAMMING,
             SPINDLE_CARRIAGE_V, SPINDLE_CARRIAGE_H, CENTRE_RUNOUT, TOP_SLIDE_SPINDLE, BARREL_CARRIAGE_V, BARREL_CARRIAGE_H,
             CENTRES_LEVEL, LEAD_SCREW_FLOAT);
-    static final Line LATHE_CUT_CHART = Line.of(FACING_HOLLOW, TURNED_ROUND);
+    static final Line LATHE_CUT_CHART = Line.of(FACING_HOLLOW, TURNED_ROUND, TURNED_ROUGHNESS);
     static final Line MILL_CHART = Line.of(NOSE_CAMMING, TABLE_FLAT, TABLE_PARALLEL_Y, T_SLOT, XY_SQUARE, KNEE_SQUARE_X, KNEE_SQUARE_Y);
     static final Line MILL_QUILL_CHART = Line.of(QUILL_SQUARE);
     static final Line LYING_CHART = Line.of(SPINDLE_TABLE, SPINDLE_CROSS, SLOT_SQUARE, ARBOR_SUPPORT_LINE, OVERARM_SPINDLE);
     static final Line SWIVEL_CHART = Line.of(SWIVEL_ZERO);
-    static final Line MILL_CUT_CHART = Line.of(BLOCK_FLAT, BLOCK_SQUARE, BLOCK_STEP);
+    static final Line MILL_CUT_CHART = Line.of(BLOCK_FLAT, BLOCK_SQUARE, BLOCK_STEP, MILLED_ROUGHNESS);
     static final Line DRILL_CHART = Line.of(BASE_FLAT, DRILL_OUT, DRILL_QUILL_SQUARE, THRUST_DIP);
     static final Line RADIAL_CHART = Line.of(SPINDLE_SQUARE_IN, SPINDLE_SQUARE_OUT, HEAD_LEVEL);
-    static final Line DRILL_CUT_CHART = Line.of(HOLE_PLACE);
+    static final Line DRILL_CUT_CHART = Line.of(HOLE_PLACE, DRILLED_ROUGHNESS);
     static final Line INFEED_CHART = Line.of(INFEED_REPEAT);
     static final Line CYLINDRICAL_CHART = Line.of(CENTRES_LINE_V, CENTRES_LINE_H, BARREL_TO_TRAVEL, WHEEL_SPINDLE_TRAVEL, INFEED_SQUARE);
-    static final Line CYLINDRICAL_CUT_CHART = Line.of(GROUND_ROUND);
+    static final Line CYLINDRICAL_CUT_CHART = Line.of(GROUND_ROUND, GROUND_ROUGHNESS);
     static final Line ROTARY_CHART = Line.of(ROTARY_TRUE, ROTARY_FLAT, COLUMN_TO_TABLE, DOWN_FEED_STEPS);
-    static final Line ROTARY_CUT_CHART = Line.of(GROUND_SPREAD);
+    static final Line ROTARY_CUT_CHART = Line.of(GROUND_SPREAD, GROUND_ROUGHNESS);
     static final Line CENTRELESS_CHART = Line.of(REGULATING_SPINDLE, REGULATING_FLOAT, SPINDLES_PARALLEL_V,
             SPINDLES_PARALLEL_H, SLOT_PARALLEL);
     static final Line CENTRELESS_CUT_CHART = Line.of(CENTRELESS_SPREAD, CENTRELESS_ROUND, CENTRELESS_TAPER);

@@ -29,6 +29,14 @@ public enum Rule {
     /** What is held without a mark may turn at this share of the machine's top speed; above it somebody must answer for it. */
     UNMARKED_SPEED(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "50"),
 
+    /** What a process usually leaves, Ra. */
+    RA_MILLED(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "1.6"),
+    RA_GROUND(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "0.4"),
+    RA_DRILLED(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "3.2"),
+    /** Up to the first times what should be there a finish is good, up to the second ordinary. */
+    FINISH_RATIO(Group.LIMITS, Shape.BETWEEN, Unit.TIMES, "1.5", "3"),
+    ROUGHNESS(Group.GAUGES, Shape.GAUGE, Unit.MICROMETRES, "0.01", "10"),
+
     /** A claimed drill is tried in steel by these: v_c, f in mm a turn, k_c. */
     DRILL_CLAIM_SPEED(Group.SPEEDS, Shape.ONE, Unit.METRES_PER_MINUTE, "20"),
     DRILL_CLAIM_FEED(Group.SPEEDS, Shape.ONE, Unit.MILLIMETRES, "0.3"),

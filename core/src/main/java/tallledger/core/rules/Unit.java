@@ -10,6 +10,7 @@ public enum Unit {
     KELVIN("K", "0", "200"),
     CELSIUS("°C", "0", "100"),
     PERCENT("%", "0", "200"),
+    MICROMETRES("µm", "0", "100"),
     NEWTONS_PER_MM2("N/mm²", "50", "6000"),
     METRES_PER_MINUTE("m/min", "1", "2000"),
     RPM("rpm", "0", "1000"),

@@ -285,7 +285,7 @@ class StepLedgerTest {
         write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("coolant").orElseThrow(), "tank empty"));
         var sentences = ConditionStatement.of(survey()).sentences();
         assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s -> {
-            assertThat(s.words().arguments()).containsExactly(2, 110, 1, 1, 0, 0, 1, 107);
+            assertThat(s.words().arguments()).containsExactly(2, 111, 1, 1, 0, 0, 1, 108);
             assertThat(s.entries()).containsExactly(2, 3);
         });
         assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed", "statement.steps-open");

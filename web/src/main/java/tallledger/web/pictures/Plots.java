@@ -12,6 +12,7 @@ import tallledger.core.evidence.AxisTakings;
 import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.RoundTakings;
 import tallledger.core.evidence.SeriesTakings;
+import tallledger.core.finish.Trace;
 import tallledger.core.geometry.AxisTest;
 import tallledger.core.geometry.CircleTest;
 import tallledger.core.geometry.FlatFace;
@@ -195,6 +196,30 @@ public final class Plots {
         sheet.label(294, middle + 4, "+X", "start").label(middle + 5, 12, "+Y", "start");
         sheet.label(4, 314, "broken circle: nominal; full: counter-clockwise; 48 px are " + say(most / 1000), "start");
         return sheet.done("Circle: G " + say(CircleTest.circular(test.counterClockwise()) / 1000) + " and " + say(CircleTest.circular(test.clockwise()) / 1000));
+    }
+
+    /** Roughness over its sampling lengths, and the waviness it was parted from. */
+    public PlotView trace(Trace.Roughness r) {
+        int n = r.roughness().length;
+        int step = Math.max(1, n / 700);
+        double most = Math.max(java.util.Arrays.stream(r.roughness()).map(Math::abs).max().orElse(1), 1e-6);
+        double middle = 62;
+        double up = 44 / most;
+        double across = (WIDTH - LEFT - RIGHT) / Math.max(n - 1, 1);
+        double meanWave = java.util.Arrays.stream(r.waviness()).average().orElse(0);
+        double mostWave = Math.max(IntStream.range(0, n).mapToDouble(i -> Math.abs(r.waviness()[r.from() + i] - meanWave)).max().orElse(0), most / 2);
+        Sheet sheet = new Sheet(WIDTH, HEIGHT);
+        sheet.line(Pen.RULE, LEFT, middle, WIDTH - RIGHT, middle).line(Pen.RULE, LEFT, 18, LEFT, 150);
+        for (int s = 1; s < r.lengths(); s++) {
+            double x = LEFT + (WIDTH - LEFT - RIGHT) * s / r.lengths();
+            sheet.line(Pen.FIT, x, 14, x, 112);
+        }
+        sheet.line(Pen.READ, IntStream.range(0, n).filter(i -> i % step == 0).mapToObj(i -> new double[] {LEFT + i * across, middle - r.roughness()[i] * up}).toList(), false);
+        sheet.line(Pen.OTHER, IntStream.range(0, n).filter(i -> i % step == 0)
+                .mapToObj(i -> new double[] {LEFT + i * across, 140 - (r.waviness()[r.from() + i] - meanWave) * 18 / mostWave}).toList(), false);
+        sheet.label(LEFT - 6, 22, say(most / 1000), "end").label(LEFT - 6, 66, "0", "end").label(WIDTH - RIGHT, 170, say(r.cutOff() * r.lengths()), "end");
+        sheet.label(LEFT, HEIGHT - 4, "full: roughness; broken below: waviness; uprights: sampling lengths of " + say(r.cutOff()), "start");
+        return sheet.done("Roughness over " + r.lengths() + " sampling lengths");
     }
 
     /** Temperature over minutes with the curve it levels by, and what it levels at. */

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import tallledger.core.evidence.AlongTakings;
 import tallledger.core.evidence.AxisTakings;
 import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
@@ -199,6 +200,13 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
                 .or(() -> result.as(SeriesTakings.Moved.class).map(read -> plots.row(read.stood())))
                 .or(() -> result.as(AxisTakings.Tested.class).map(plots::axis))
                 .or(() -> result.as(AxisTakings.Driven.class).map(plots::circle));
+    }
+
+    @Override
+    public Beside finish(Finish finish) {
+        return new Beside(words.say("promised.finish", rules.figures(Rule.FINISH_RATIO).get(0), rules.figures(Rule.FINISH_RATIO).get(1)), Optional.empty(), "",
+                result -> result.as(Finish.Read.class).flatMap(Finish.Read::trace).map(trace -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).trace(trace),
+                        words.say(result.step().name()), result.entry())), log -> log);
     }
 
     @Override

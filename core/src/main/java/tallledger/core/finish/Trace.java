@@ -1,0 +1,171 @@
+package tallledger.core.finish;
+
+import java.util.Arrays;
+import java.util.List;
+import tallledger.core.reason.Refused;
+
+/**
+ * A trace z(x) at equal spacing. Waviness is z under the Gaussian weight w(x) = exp(−π·(x/(α·λc))²)/(α·λc), α = √(ln 2/π), the kernel cut at
+ * ±λc and made whole over the points present; roughness is the rest. Half a cut-off at each end is dropped; up to five sampling lengths of λc
+ * from there. Ra, Rq, Rt, Rsk over all of them, Rz the mean over sampling lengths of peak plus valley. (Filter after ISO 16610-21.)
+ *
+ * <p>Worked: z = 2·sin(2πx/0.1) µm at a cut-off of 0.8 mm: the sine passes whole, Ra = 4/π = 1.27 µm, Rz = 4.0 µm, RSm = 0.1 mm.
+ *
+ * @param spacing mm
+ * @param heights µm
+ */
+public record Trace(double spacing, List<Double> heights) {
+
+    public static final int FEWEST = 50;
+    public static final int MOST = 60_000;
+    /** Cut-offs, mm. */
+    public static final List<Double> CUT_OFFS = List.of(0.08, 0.25, 0.8, 2.5, 8.0);
+    /** Up to this mean spacing a cut-off is chosen for a regular surface, mm. */
+    private static final double[] REGULAR = {0.04, 0.13, 0.4, 1.3, 4};
+    /** Up to this Ra for an irregular one, µm. */
+    private static final double[] IRREGULAR = {0.02, 0.1, 2, 10, 80};
+    /** Upper ends of the roughness grades N1 to N12, Ra in µm (ISO 1302). */
+    private static final double[] GRADES = {0.025, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.3, 12.5, 25, 50};
+    private static final double ALPHA = Math.sqrt(Math.log(2) / Math.PI);
+    private static final int MOST_LENGTHS = 5;
+    private static final double CROSSING = 0.1;
+
+    /** @throws Refused for too few points, no spacing, or a height that is none */
+    public Trace {
+        heights = List.copyOf(heights);
+        if (heights.size() < FEWEST || heights.size() > MOST) {
+            throw Refused.because(FinishReason.TRACE_COUNT, heights.size(), FEWEST, MOST);
+        }
+        if (!(spacing > 0) || spacing > 1) {
+            throw Refused.because(FinishReason.TRACE_SPACING);
+        }
+        if (heights.stream().anyMatch(h -> !Double.isFinite(h) || Math.abs(h) > 1e5)) {
+            throw Refused.because(FinishReason.TRACE_HEIGHT);
+        }
+    }
+
+    /**
+     * What a trace comes to at one cut-off.
+     *
+     * @param cutOff    λc, mm
+     * @param lengths   sampling lengths evaluated
+     * @param ra        µm, as the others but rsk and rsm
+     * @param rsm       mean spacing, mm; nought where fewer than two elements stand in it
+     * @param waviness  over the whole trace, µm
+     * @param roughness evaluated, µm
+     * @param from      index of its first point in the trace
+     */
+    public record Roughness(double cutOff, int lengths, double ra, double rq, double rz, double rt, double rsk, double rsm, double[] waviness, double[] roughness, int from) {
+
+        /** The grade Ra lies in: the smallest not below it; 13 beyond the last. */
+        public int grade() {
+            return Trace.grade(ra);
+        }
+    }
+
+    /** N, the smallest not below an Ra in µm; 13 beyond the last. */
+    public static int grade(double ra) {
+        int n = 0;
+        while (n < GRADES.length && ra > GRADES[n] + 1e-9) {
+            n++;
+        }
+        return n + 1;
+    }
+
+    public double length() {
+        return spacing * (heights.size() - 1);
+    }
+
+    /** Under the Gaussian weight, µm. */
+    double[] waviness(double cutOff) {
+        int half = (int) Math.floor(cutOff / spacing + 1e-9);
+        double[] kernel = new double[half + 1];
+        for (int k = 0; k <= half; k++) {
+            kernel[k] = Math.exp(-Math.PI * Math.pow(k * spacing / (ALPHA * cutOff), 2));
+        }
+        double[] z = heights.stream().mapToDouble(h -> h).toArray();
+        double[] w = new double[z.length];
+        for (int i = 0; i < z.length; i++) {
+            double sum = 0;
+            double whole = 0;
+            for (int k = Math.max(-half, -i); k <= Math.min(half, z.length - 1 - i); k++) {
+                sum += kernel[Math.abs(k)] * z[i + k];
+                whole += kernel[Math.abs(k)];
+            }
+            w[i] = sum / whole;
+        }
+        return w;
+    }
+
+    /** @throws Refused where not even one sampling length is left */
+    public Roughness at(double cutOff) {
+        int drop = (int) Math.round(cutOff / 2 / spacing);
+        int each = (int) Math.round(cutOff / spacing);
+        int lengths = each == 0 ? 0 : Math.min(MOST_LENGTHS, (heights.size() - 2 * drop) / each);
+        if (lengths < 1 || each < 4) {
+            throw Refused.because(FinishReason.TRACE_SHORT, Math.round(length() * 1000) / 1000.0, 2 * cutOff, cutOff);
+        }
+        double[] w = waviness(cutOff);
+        double[] r = new double[lengths * each];
+        for (int i = 0; i < r.length; i++) {
+            r[i] = heights.get(drop + i) - w[drop + i];
+        }
+        double ra = Arrays.stream(r).map(Math::abs).average().orElse(0);
+        double rq = Math.sqrt(Arrays.stream(r).map(v -> v * v).average().orElse(0));
+        double rsk = rq == 0 ? 0 : Arrays.stream(r).map(v -> v * v * v).average().orElse(0) / (rq * rq * rq);
+        double rz = 0;
+        for (int s = 0; s < lengths; s++) {
+            rz += spread(Arrays.copyOfRange(r, s * each, (s + 1) * each)) / lengths;
+        }
+        return new Roughness(cutOff, lengths, ra, rq, rz, spread(r), rsk, spacings(r, CROSSING * rz), w, r, drop);
+    }
+
+    private static double spread(double[] r) {
+        return Arrays.stream(r).max().orElse(0) - Arrays.stream(r).min().orElse(0);
+    }
+
+    /** Mean way from one rise through the mean line to the next, of those that come from well below and go well above. */
+    private double spacings(double[] r, double height) {
+        int first = -1;
+        int last = -1;
+        int count = 0;
+        boolean below = false;
+        int crossed = -1;
+        for (int i = 1; i < r.length; i++) {
+            if (r[i - 1] < 0 && r[i] >= 0) {
+                crossed = i;
+            }
+            if (r[i] < -height / 2) {
+                below = true;
+            } else if (r[i] > height / 2 && below) {
+                below = false;
+                first = first < 0 ? crossed : first;
+                last = crossed;
+                count++;
+            }
+        }
+        return count < 2 ? 0 : (last - first) * spacing / (count - 1);
+    }
+
+    /**
+     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for: the smallest whose result lies within its
+     * range; the largest the trace is long enough for where none does.
+     */
+    public Roughness chosen(boolean regular) {
+        Roughness last = null;
+        for (int c = 0; c < CUT_OFFS.size(); c++) {
+            Roughness here;
+            try {
+                here = at(CUT_OFFS.get(c));
+            } catch (Refused tooShort) {
+                continue;
+            }
+            last = here;
+            boolean fits = regular ? here.rsm > 0 && here.rsm <= REGULAR[c] : here.ra <= IRREGULAR[c];
+            if (fits) {
+                return here;
+            }
+        }
+        return last == null ? at(CUT_OFFS.get(0)) : last;
+    }
+}

@@ -1,0 +1,76 @@
+package tallledger.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
+
+class FinishRecordTest {
+
+    private static final Finish TURNED = new Finish(Finish.Process.TURNED);
+
+    private static Values typed(String fields) {
+        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2)).collect(Collectors.toMap(f -> f[0], f -> f[1]));
+        return new Values(typed, LengthUnit.MM);
+    }
+
+    /** Feed 0.2 and nose 0.8 should leave 1.60: 2.4 is 1.5 times, 4.8 three times; the gauge leaves a tenth open. By eye half to twice. */
+    @ParameterizedTest
+    @CsvSource({"ra=2.0, PROVEN, finish.good", "ra=2.4, PROVEN, finish.good", "ra=2.5, PROVEN, finish.ordinary", "ra=4.3, PROVEN, finish.ordinary", "ra=4.8, UNDECIDED, finish.close",
+        "ra=5.4, FAILED, finish.else", "ra=3.0|how=PLATE, PROVEN, finish.ordinary", "ra=5.4|how=PLATE, UNDECIDED, finish.close"})
+    void aTurnedFinishIsHeldAgainstItsFeedAndNose(String fields, Outcome outcome, String code) {
+        StepJudgement judged = TURNED.weigh(typed(fields + "|feed=0.2|nose=0.8"), Rules.shipped());
+        assertThat(judged.outcome()).isEqualTo(outcome);
+        assertThat(judged.because().get(0).code()).isEqualTo(code);
+    }
+
+    @Test
+    void withoutFeedAndNoseItStandsAlone() {
+        StepJudgement judged = TURNED.weigh(typed("ra=1.6"), Rules.shipped());
+        assertThat(judged.outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judged.because().get(0).toString()).contains("finish.alone", "7");
+        assertThat(new Finish(Finish.Process.GROUND).weigh(typed("ra=0.5"), Rules.shipped()).outcome()).isEqualTo(Outcome.PROVEN);
+    }
+
+    /** Scallops every 0.2 mm, 6.25 µm high, as heights with a spacing and as lines of x and z. */
+    @ParameterizedTest
+    @CsvSource({"false", "true"})
+    void aTraceIsFilteredAndJudged(boolean pairs) {
+        String trace = IntStream.range(0, 3000).mapToObj(i -> {
+            double in = i * 0.004 % 0.2 - 0.1;
+            return (pairs ? String.format(Locale.ROOT, "%.3f ", i * 0.004) : "") + String.format(Locale.ROOT, "%.3f", 1000 * in * in / 1.6);
+        }).collect(Collectors.joining("\n"));
+        StepJudgement judged = TURNED.weigh(typed((pairs ? "" : "spacing=0.004|") + "trace=" + trace + "|feed=0.2|nose=0.8"), Rules.shipped());
+        assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judged.because().get(0).code()).isEqualTo("finish.good");
+        assertThat(judged.because().get(1).code()).isEqualTo("finish.trace");
+        assertThat(judged.because().get(1).arguments()).element(0).hasToString("0.8");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"feed=0.2|nose=0.8; ra; number.missing", "ra=1.6|feed=0.9|nose=0.8; feed; turned-finish.feed", "ra=1|trace=1 2 3; ra; finish.both", "trace=1 2 3; trace; trace.count",
+        "ra=-1; ra; number.not-positive"})
+    void whatIsMistypedIsSaidAtItsField(String fields, String field, String code) {
+        assertThatThrownBy(() -> TURNED.read(typed(fields))).isInstanceOfSatisfying(Refused.class, r -> {
+            assertThat(r.field()).contains(field);
+            assertThat(r.reason().code()).isEqualTo(code);
+        });
+    }
+
+    @Test
+    void aTraceWithADropoutIsRefusedWithItsRow() {
+        String trace = IntStream.range(0, 100).filter(i -> i != 40).mapToObj(i -> i * 0.01 + " 1").collect(Collectors.joining("\n"));
+        assertThatThrownBy(() -> TURNED.read(typed("trace=" + trace))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("finish.uneven"));
+    }
+}
