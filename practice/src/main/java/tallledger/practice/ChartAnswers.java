@@ -41,6 +41,7 @@ final class ChartAnswers {
             case TURNED_HALF -> Map.of("nearFar", "0mm " + mm(off * 200 / per + 0.004).replace(" ", ""), "nearFarTurned", "0mm " + mm(off * 200 / per - 0.004).replace(" ", ""), "between", "200 mm");
             case TWO_PLANES -> Map.of("near", round(off * 0.2, 40), "far", round(off * 0.5, 60), "apart", "280 mm");
             case HALF_TURN -> Map.of("first", round(off * 0.5, 30), "turned", round(off * 0.3, 210));
+            case OUT_OF_ROUND -> Map.of("round", row(12, k -> 0.02 + off * (0.3 * Math.cos(2 * Math.PI * k / 12) + 0.25 * Math.cos(4 * Math.PI * k / 12)), 4, "mm"));
             case SWEEP -> Map.of("radius", "120 mm", "right", mm(off * 240 / per), "back", mm(-off * 240 / per / 2), "bolts", "70 mm");
             case COLLARS -> Map.of("head", mm(40 + off * 150 / per), "tail", "40.000 mm", "apart", "150 mm");
             case REPEATS -> Map.of("repeats", row(5, i -> 0.02 + off * random.nextDouble(), 4, "mm"));

@@ -168,6 +168,7 @@ public final class KestrelVale {
                 .has("WAY_COVERS").supply("400", "50", "4", "8.5", true).axis("table", "320 mm", Axis.Per.MIN, "100", "6000", "")
                 .axis("wheel slide", "200 mm", Axis.Per.MIN, "", "", "2000").unloaded(1.01)
                 .wrong("table-reversal", "dwell-left=2|dwell-right=2|log=left-dog 0.00/leaves-left 2.10/right-dog 8.00/leaves-right 8.30/left-dog 14.20|remark=no dwell at the right")
+                .wrong("ground-round", "round=0.0180mm 0.0200mm 0.0223mm 0.0200mm 0.0182mm 0.0201mm 0.0222mm 0.0199mm 0.0181mm 0.0202mm 0.0221mm 0.0200mm|remark=three lobes, the steady's")
                 .wrong("way-covers", "remark=one wiper torn").build();
     }
 

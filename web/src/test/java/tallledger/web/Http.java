@@ -9,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -50,7 +51,12 @@ public final class Http {
         for (int i = 0; i < more.length; i += 2) {
             all.put(more[i], more[i + 1]);
         }
-        String body = all.entrySet().stream().map(e -> enc(e.getKey()) + "=" + enc(e.getValue())).collect(Collectors.joining("&"));
+        return post(path, List.copyOf(all.entrySet()));
+    }
+
+    /** With fields that may stand there more than once, as boxes that are ticked do. */
+    HttpResponse<String> post(String path, List<Map.Entry<String, String>> fields) {
+        String body = fields.stream().map(e -> enc(e.getKey()) + "=" + enc(e.getValue())).collect(Collectors.joining("&"));
         return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body)).build());
     }

@@ -8,6 +8,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -16,6 +17,14 @@ class ReachableTest {
 
     /** Between the two that are analysed; what lies beside what is the same as on one of them. */
     private static final int TABLET = 820;
+
+    /** One window for all: opening one takes longer than looking at a page. */
+    private static final Browser BROWSER = Browser.open();
+
+    @AfterAll
+    static void close() {
+        BROWSER.page().context().close();
+    }
 
     static Stream<String> views() {
         long ready = Scenes.readySurvey(App.demo());
@@ -36,7 +45,7 @@ class ReachableTest {
     @ParameterizedTest
     @MethodSource("views")
     void isReachable(String view) {
-        Browser browser = Browser.open();
+        Browser browser = BROWSER;
         Page page = browser.page();
         page.navigate(App.demo().url(view));
         for (int width : List.of(1280, TABLET, 390)) {
@@ -51,6 +60,5 @@ class ReachableTest {
             assertThat(overflow).as("sideways scrolling of " + view + " at " + width).isZero();
         }
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 }

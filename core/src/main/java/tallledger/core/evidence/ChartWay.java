@@ -22,6 +22,8 @@ public enum ChartWay {
     TWO_PLANES(Rule.INDICATOR, new RoundTakings.TwoPlanes()),
     /** Readings round one turn, the arbor turned half in its spindle, and again. */
     HALF_TURN(Rule.INDICATOR, new RoundTakings.HalfTurn()),
+    /** A piece read round: its shape, its centre taken out. */
+    OUT_OF_ROUND(Rule.INDICATOR, new RoundTakings.OutOfRound()),
     /** An indicator swung on the spindle over a table or base. */
     SWEEP(Rule.INDICATOR, new RoundTakings.Sweep()),
     /** Two collars turned without the tailstock, or between centres. */

@@ -58,6 +58,7 @@ public enum EvidenceReason implements ReasonCode {
     RUN_APART("run-along.apart", "rise", "length", "rest", "zone"),
     RUN_FORM("run-along.form", "form", "straightness", "zone", "worst", "from", "to"),
     RUN_FORMS(List.of(Straightness.Form.values()), "run-along.forms"),
+    SHAPE_SAYS("shape.says", "oval", "three", "rest", "eccentric"),
     STEPS_SAY("steps-moved.say", "count", "sum"),
     TAILSTOCK_AWAY("tailstock.away", "off"),
     TAILSTOCK_TOWARDS("tailstock.towards", "off"),

@@ -61,6 +61,10 @@ public final class RoundTakings {
     public record Swept(TypedLength radius, TypedLength right, Optional<TypedLength> back, Optional<TypedLength> bolts, Optional<Gauge> by) {
     }
 
+    /** A piece read round: its shape, wherever its centre lies. */
+    public record Shape(Round round, BigDecimal step, Optional<Gauge> by) {
+    }
+
     private static Round round(Values values, String field) {
         List<TypedLength> readings = Takings.signed(values.text(field), values, field);
         return values.at(field, () -> new Round(readings.stream().map(TypedLength::mm).toList()));
@@ -136,6 +140,32 @@ public final class RoundTakings {
             // Each vector is a mean over its readings; half the difference of two of them leaves no more open than one difference does.
             Uncertainty u = pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(tir, pair.step);
             return line.judged(tir, u, BigDecimal.ZERO, rules, says, Reason.of(EvidenceReason.TURNED_RINGS));
+        }
+    }
+
+    /** Out of round once the centre is taken out; its lobes are said. */
+    static final class OutOfRound implements Taking<Shape> {
+
+        @Override
+        public List<Field> fields(ChartLine line) {
+            return List.of(Field.must("round", Entry.SERIES, "mm"));
+        }
+
+        @Override
+        public Shape read(Values values, ChartLine line) {
+            return new Shape(round(values, "round"), Values.coarsest(Takings.signed(values.text("round"), values, "round")), values.readWith());
+        }
+
+        @Override
+        public StepJudgement judge(Shape shape, ChartLine line, Rules rules) {
+            Round round = shape.round;
+            Reason says = Reason.of(EvidenceReason.SHAPE_SAYS, Takings.micrometres(round.lobe(2)), Takings.micrometres(round.lobe(3)), Takings.micrometres(round.residual()),
+                    Takings.micrometres(round.eccentricity()));
+            if (round.count() < Round.FEWEST_TO_JUDGE) {
+                return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE), says);
+            }
+            BigDecimal out = Takings.decimal(round.outOfRound());
+            return line.judged(out, shape.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(out, shape.step), BigDecimal.ZERO, rules, says);
         }
     }
 

@@ -50,7 +50,7 @@ final class ChartLines {
     static final Template FACING_HOLLOW = step("facing-hollow", TEST_CUT, LIVE_WITH, 60).still().needs(Kind.LEVEL_AND_WARM)
             .of("cross slide").records(ChartLine.per(ChartWay.SWING, Rule.FACING_300, 300).only(Sense.HOLLOW));
     static final Template TURNED_ROUND = step("turned-round", TEST_CUT, SOON, 60).still()
-            .of("spindle").records(ChartLine.of(ChartWay.SWING, Rule.TURNED_ROUND));
+            .of("spindle").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.TURNED_ROUND));
     static final Template TABLE_FLAT = step("table-flat", ACCURACY, SOON, 300).needs(Kind.LEVEL_AND_WARM)
             .of("table").records(ChartLine.per(ChartWay.GRID, Rule.TABLE_FLAT_1000, 1000));
     static final Template TABLE_PARALLEL_Y = step("table-parallel-y", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
@@ -115,7 +115,7 @@ final class ChartLines {
     static final Template INFEED_SQUARE = step("infeed-square", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
             .of("wheel head").records(ChartLine.per(ChartWay.SWING, Rule.INFEED_SQUARE_300, 300));
     static final Template GROUND_ROUND = step("ground-round", TEST_CUT, SOON, 90).still()
-            .of("work head").records(ChartLine.of(ChartWay.SWING, Rule.GROUND_ROUND));
+            .of("work head").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND));
     static final Template ROTARY_TRUE = step("rotary-true", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.CLEAR_OF_WHEEL)
             .of("table").records(ChartLine.of(ChartWay.SWING, Rule.ROTARY_TRUE));
     static final Template ROTARY_FLAT = step("rotary-flat", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM, Kind.CLEAR_OF_WHEEL)
@@ -141,7 +141,7 @@ final class ChartLines {
     static final Template CENTRELESS_SPREAD = step("centreless-spread", TEST_CUT, SOON, 240).still()
             .of("infeed").records(ChartLine.of(ChartWay.PIECES, Rule.GROUND_SPREAD));
     static final Template CENTRELESS_ROUND = step("centreless-round", TEST_CUT, SOON, 90).still()
-            .of("work rest").records(ChartLine.of(ChartWay.SWING, Rule.GROUND_ROUND));
+            .of("work rest").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND));
     static final Template CENTRELESS_TAPER = step("centreless-taper", TEST_CUT, SOON, 60).still()
             .of("work rest").records(ChartLine.of(ChartWay.SWING, Rule.CENTRELESS_TAPER));
     static final Template AXES_XY_SQUARE = step("axes-xy-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
@@ -155,7 +155,7 @@ final class ChartLines {
     static final Template MILLED_SQUARE = step("milled-square", TEST_CUT, LIVE_WITH, 60).still()
             .of("control").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
     static final Template MILLED_CIRCLE = step("milled-circle", TEST_CUT, LIVE_WITH, 60).still()
-            .of("control").records(ChartLine.of(ChartWay.SWING, Rule.MILLED_CIRCLE));
+            .of("control").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.MILLED_CIRCLE));
 
     static final Template TURNED_ROUGHNESS = step("turned-roughness", TEST_CUT, LIVE_WITH, 90).still()
             .of("spindle").records(new Finish(Finish.Process.TURNED));

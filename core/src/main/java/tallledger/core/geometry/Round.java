@@ -65,6 +65,15 @@ public record Round(List<BigDecimal> readings) {
         return degrees < 0 ? degrees + 360 : degrees;
     }
 
+    /** Out of round: greatest less least once the mean and the eccentricity are taken out, mm. */
+    public double outOfRound() {
+        double[] left = IntStream.range(0, count()).mapToDouble(k -> {
+            double at = 2 * Math.PI * k / count();
+            return readings.get(k).doubleValue() - mean() - (2 < count() ? cosine(1) * Math.cos(at) + sine(1) * Math.sin(at) : 0);
+        }).toArray();
+        return java.util.Arrays.stream(left).max().orElse(0) - java.util.Arrays.stream(left).min().orElse(0);
+    }
+
     /** What the mean, the eccentricity and two and three lobes do not explain: greatest less least, mm. */
     public double residual() {
         double[] left = IntStream.range(0, count()).mapToDouble(k -> readings.get(k).doubleValue() - explained(k)).toArray();

@@ -242,4 +242,16 @@ class ChartLineTest {
         assertThat(judged(UP, "value=0.01").budget()).isPresent();
         assertThat(new Recordings.Look().judge(Recordings.Nothing.WRITTEN, RULES).budget()).isEmpty();
     }
+
+    /** 3 µm of three lobes on a piece 20 µm out of centre: 6 µm out of round, 46 on the dial. */
+    @Test
+    void aPieceOutOfCentreIsNotOutOfRound() {
+        String readings = IntStream.range(0, 12).mapToObj(k -> String.format(java.util.Locale.ROOT, "%.4f", 0.05 + 0.020 * Math.cos(2 * Math.PI * k / 12 - 1) + 0.003 * Math.cos(6 * Math.PI * k / 12)))
+                .collect(Collectors.joining(" "));
+        StepJudgement judged = judged(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND), "round=" + readings);
+        assertThat(judged.outcome()).as("6 µm, workable 4").isEqualTo(Outcome.FAILED);
+        assertThat(said(judged)).contains("value=0.006", "shape.says[Quantity[value=0, expanded=0.0, unit=µm], Quantity[value=3");
+        assertThat(judged(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.TURNED_ROUND), "round=" + readings).grade()).contains(Grade.REBUILT);
+        assertThat(judged(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.TURNED_ROUND), "round=0 1 2 1").outcome()).isEqualTo(Outcome.UNDECIDED);
+    }
 }

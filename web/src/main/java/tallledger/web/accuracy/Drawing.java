@@ -6,7 +6,7 @@ import tallledger.core.family.Step;
 
 /** How a line of the chart is measured, as it is drawn; the drawing of each is in the fragment {@code ways}. */
 public enum Drawing {
-    LEVEL_RUN, CROSS_LEVELS, INDICATOR_STRAIGHT, INDICATOR_PARALLEL, GRID, TURNED_HALF, TWO_PLANES, HALF_TURN, SWEEP, COLLARS, REPEATS, PIECES, STEPS, AXIS, CIRCLE,
+    LEVEL_RUN, CROSS_LEVELS, INDICATOR_STRAIGHT, INDICATOR_PARALLEL, GRID, TURNED_HALF, TWO_PLANES, HALF_TURN, OUT_OF_ROUND, SWEEP, COLLARS, REPEATS, PIECES, STEPS, AXIS, CIRCLE,
     /** Readings round one turn. */
     ROUND,
     /** One difference on a dial. */

@@ -66,7 +66,7 @@ class DemoData implements SmartInitializingSingleton {
         survey(all, 7, rest[2], 45, "buyer").plan(School.MY_MINUTES, "45").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
         survey(all, 8, rest[3], 50, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(9)
                 .steps(Phase.MOVEMENT, Phase.TRAVELS);
-        survey(all, 9, rest[4], 300, "inspector").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "400", "", "35").steps(Phase.FIRST_START).runs(2).steps(Phase.MOVEMENT);
+        survey(all, 9, rest[4], 300, "inspector").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "400", "", "35").steps(Phase.FIRST_START).runs(2).steps(Phase.MOVEMENT).step("ground-round");
         survey(all, 10, rest[5], 71, "buyer").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "350", "", "33").steps(Phase.FIRST_START).runs(1).steps(Phase.MOVEMENT);
         survey(all, 11, rest[6], 80, "buyer").steps(Phase.STANDING);
     }

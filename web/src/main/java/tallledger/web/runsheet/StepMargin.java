@@ -186,7 +186,13 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside chartLine(ChartLine line) {
-        return drawn(result -> plot(line, result).map(view -> new Picture("pictures/plot", view, words.say(result.step().name()), result.entry())));
+        return drawn(result -> result.as(RoundTakings.Shape.class)
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")), words.say(result.step().name()), result.entry()))
+                .or(() -> plotted(line, result)));
+    }
+
+    private Optional<Picture> plotted(ChartLine line, StepResult result) {
+        return Optional.of(result).flatMap(r -> plot(line, r).map(view -> new Picture("pictures/plot", view, words.say(r.step().name()), r.entry())));
     }
 
     /** A result typed alone has no picture. */
