@@ -17,6 +17,7 @@ class ReachableTest {
 
     /** Between the two that are analysed; what lies beside what is the same as on one of them. */
     private static final int TABLET = 820;
+    private static final int PHONE = 390;
 
     /** One window for all: opening one takes longer than looking at a page. */
     private static final Browser BROWSER = Browser.open();
@@ -48,12 +49,17 @@ class ReachableTest {
         Browser browser = BROWSER;
         Page page = browser.page();
         page.navigate(App.demo().url(view));
-        for (int width : List.of(1280, TABLET, 390)) {
+        for (int width : List.of(1280, TABLET, PHONE)) {
             page.setViewportSize(width, width == 1280 ? 800 : 1180);
             if (width != TABLET) {
                 // Legacy mode spares a blank page an analysis, which only pages with frames of others need.
-                List<Rule> violations = new AxeBuilder(page).setLegacyMode(true).options(onlyViolations()).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                        .analyze().getViolations();
+                AxeBuilder axe = new AxeBuilder(page).setLegacyMode(true).options(onlyViolations())
+                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"));
+                if (width == PHONE) {
+                    // Colours do not change with the width, and reckoning them takes most of an analysis.
+                    axe.disableRules(List.of("color-contrast"));
+                }
+                List<Rule> violations = axe.analyze().getViolations();
                 assertThat(violations).as(view + " at " + width).extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml()).isEmpty();
             }
             int overflow = (int) page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
