@@ -92,6 +92,7 @@ class AccuracyScreensTest {
         Http http = new Http(APP);
         String chart = "/machines/" + machine + "/chart";
         Map<String, String> form = http.form(chart, chart);
+        assertThat(http.get(chart).body()).contains("<title>A part moved, read at a dial that stands</title>", "<title>One difference on a dial</title>");
         assertThat(http.post(chart, form, "do", "paste", "pasted", "Nose; 0.01").body()).contains("Line 1, “Nose; 0.01”", ">Nose; 0.01</textarea>");
         String filled = http.post(chart, form, "do", "paste", "pasted", "Spindle nose: runout; 0.006; 0.003\nbed-straight,0.015,0.01").body();
         assertThat(filled).contains("value=\"0.006\"", "value=\"0.003\"", "value=\"0.015\"");

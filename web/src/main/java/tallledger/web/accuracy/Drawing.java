@@ -9,6 +9,8 @@ public enum Drawing {
     LEVEL_RUN, CROSS_LEVELS, INDICATOR_STRAIGHT, INDICATOR_PARALLEL, GRID, TURNED_HALF, TWO_PLANES, HALF_TURN, OUT_OF_ROUND, SWEEP, COLLARS, REPEATS, PIECES, STEPS, AXIS, CIRCLE,
     /** Readings round one turn. */
     ROUND,
+    /** A part moved along its travel and read at a dial that stands. */
+    MOVED,
     /** One difference on a dial. */
     SWING;
 
@@ -17,6 +19,9 @@ public enum Drawing {
         if (step.recording() instanceof ChartLine line) {
             return valueOf(line.way().name());
         }
-        return step.recording() instanceof Rounds ? ROUND : SWING;
+        if (step.recording() instanceof Rounds) {
+            return ROUND;
+        }
+        return step.axis().isPresent() ? MOVED : SWING;
     }
 }
