@@ -63,17 +63,13 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
 
     public static TestCut of(Job job, SpeedTable table, Optional<MotorRating> motor) {
         double wanted = job.wanted();
-        List<Way> sliding = sliding(job, table, motor, wanted);
-        List<Speed> set = table.counted().stream().filter(s -> s.nominal().isPresent() && !isOfSlide(table.train(), s))
-                .sorted(Comparator.comparing(s -> s.nominal().orElseThrow())).toList();
+        if (table.train().stages().stream().anyMatch(stage -> stage.kind().slides())) {
+            return new TestCut(job, sliding(job, table, motor, wanted), List.of());
+        }
+        List<Speed> set = table.counted().stream().filter(s -> s.nominal().isPresent()).sorted(Comparator.comparing(s -> s.nominal().orElseThrow())).toList();
         Optional<Speed> own = set.stream().filter(s -> s.nominal().orElseThrow().doubleValue() <= wanted * ABOVE).reduce((a, b) -> b);
         Optional<Speed> above = set.stream().filter(s -> s.nominal().orElseThrow().doubleValue() > wanted * ABOVE).findFirst();
-        List<Way> ways = sliding.isEmpty() ? own.map(s -> ways(job, table, motor, s)).orElse(List.of()) : sliding;
-        return new TestCut(job, ways, sliding.isEmpty() ? above.map(s -> ways(job, table, motor, s)).orElse(List.of()) : List.of());
-    }
-
-    private static boolean isOfSlide(DriveTrain train, Speed speed) {
-        return train.stages().stream().anyMatch(s -> s.kind().slides());
+        return new TestCut(job, own.map(s -> ways(job, table, motor, s)).orElse(List.of()), above.map(s -> ways(job, table, motor, s)).orElse(List.of()));
     }
 
     private static List<Way> ways(Job job, SpeedTable table, Optional<MotorRating> motor, Speed speed) {
@@ -82,17 +78,19 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
                 .map(route -> way(job, route, rpm, motor.flatMap(m -> SpindlePower.at(table.train(), m, route, rpm)))).toList());
     }
 
+    /** The nearest to what is wanted that the ranges reach without going above it: the top of one where it lies beyond or in a gap. */
     private static List<Way> sliding(Job job, SpeedTable table, Optional<MotorRating> motor, double wanted) {
         List<Way> ways = new ArrayList<>();
         for (Ranges.Range range : Ranges.of(table).ranges()) {
-            if (range.speeds().low() <= wanted * ABOVE && wanted <= range.speeds().high() && !table.train().isReverse(range.sweep())) {
-                double rpm = Math.max(wanted, range.speeds().low());
+            if (range.speeds().low() <= wanted * ABOVE && !table.train().isReverse(range.sweep())) {
+                double rpm = Math.min(Math.max(wanted, range.speeds().low()), range.speeds().high());
                 Optional<Span> inverter = inverter(table.train(), range.sweep());
                 double share = inverter.map(i -> i.low() * rpm / range.speeds().low()).orElse(1.0);
                 ways.add(way(job, range.sweep(), rpm, motor.flatMap(m -> SpindlePower.at(table.train(), m, range.sweep(), rpm, share))));
             }
         }
-        return strongest(ways);
+        double fastest = ways.stream().mapToDouble(Way::rpm).max().orElse(0);
+        return strongest(ways.stream().filter(way -> way.rpm() == fastest).toList());
     }
 
     private static Optional<Span> inverter(DriveTrain train, Route route) {

@@ -13,6 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.Machines;
 import tallledger.core.cutting.Job.Kind;
 import tallledger.core.drive.MotorRating;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Refused;
@@ -50,6 +52,16 @@ class TestCutTest {
     @CsvSource({"162 315 630, 162", "163 315 630, 0", "100 155 163, 155", "20 40 80, 80"})
     void theFastestNotMoreThanTwoPerCentAbove(String speeds, double rpm) {
         assertThat(cut(FORTY, speeds).ways().stream().mapToDouble(TestCut.Way::rpm).findFirst().orElse(0)).isEqualTo(rpm);
+    }
+
+    /** Ranges 40 to 300 and 350 to 2200: the speed itself; the top of one in the gap and beyond; 2 % above is still taken; nothing below. */
+    @ParameterizedTest
+    @CsvSource({"159, 159", "320, 300", "345, 350", "1000, 1000", "3000, 2200", "39.5, 40", "30, 0"})
+    void aSlidingDriveGivesTheSpeedItselfOrTheTopOfARange(double wanted, double rpm) {
+        MachineDescription machine = Machines.lathe("40 300 350 2200", Machines.lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
+        TestCut cut = TestCut.of(new Job(Kind.DRILLING, 10, wanted * Math.PI / 100, 0.1, 0, 0, 2000), machine.speeds(), MOTOR);
+        assertThat(cut.ways().stream().mapToDouble(TestCut.Way::rpm).findFirst().orElse(0)).isEqualTo(rpm, within(1e-6));
+        assertThat(cut.ways()).hasSizeLessThan(2);
     }
 
     @Test
