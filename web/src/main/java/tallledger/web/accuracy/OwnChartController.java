@@ -22,6 +22,7 @@ import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.ledger.LedgerReason;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -125,7 +126,7 @@ class OwnChartController {
     private boolean paste(Typed typed, Machine machine) {
         String text = typed.get(PASTED);
         if (text.length() > LONGEST) {
-            throw Refused.because(tallledger.core.reason.CommonReason.TEXT_LONG, text.length(), LONGEST);
+            throw Refused.because(CommonReason.TEXT_LONG, text.length(), LONGEST);
         }
         Map<String, Step> byName = new HashMap<>();
         lines(machine).forEach(step -> {
@@ -167,6 +168,6 @@ class OwnChartController {
     private String limit(Machine machine, Step step, Rules rules) {
         GradedLimit limit = step.recording().limit(rules).orElseThrow();
         return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit())).collect(Collectors.joining(" · "))
-                + AccuracyView.per(step).map(p -> " per " + words.in(machine.description().unit(), p, "mm")).orElse("");
+                + AccuracyView.per(step).map(p -> words.say("page.per", words.in(machine.description().unit(), p, "mm"))).orElse("");
     }
 }
