@@ -225,4 +225,61 @@ class HouseTest {
     private static void adopt(long id, int version, String hash) {
         app.bean(Books.class).append(id, Draft.of(By.of(Instant.now(), "Q"), "RULES_ADOPTED", "", Map.of("rules", version, "rulesHash", hash)), Submission.fresh(survey(id).head()));
     }
+
+    /** Listed in House, chosen at a step, chosen already at the next one; a slip comes back where it was typed. */
+    @Test
+    void aGaugeIsListedChosenAndRemembered() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/house/gauges?gauge=new"));
+        page.fill("#gauge-name", "Indicator 9");
+        page.fill("#gauge-resolution", "0.001");
+        page.fill("#gauge-calibration", "0.002");
+        page.fill("#gauge-due", "31.3.2020");
+        page.fill("#reason", "bought");
+        page.fill("#author", "Q. Tester");
+        page.click("button[value=save]");
+        page.waitForSelector("#wrong-due");
+        assertThat(browser.text()).contains("“31.3.2020” is no day. Write it year first");
+        assertThat(page.inputValue("#gauge-calibration")).isEqualTo("0.002");
+        page.fill("#gauge-due", "2020-03-31");
+        page.click("button[value=save]");
+        page.waitForSelector("#table >> text=Indicator 9");
+        assertThat(browser.text()).contains("overdue", "gauge “Indicator 9”: bought");
+
+        Shelves shelves = app.bean(Shelves.class);
+        long survey = shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.brinmoorK3().description(), "Q. Tester", Submission.fresh(0))), "Q. Tester", "buyer",
+                tallledger.core.survey.Scope.WHOLE, Submission.fresh(0));
+        page.navigate(app.url("/surveys/" + survey + "/run?step=play.table"));
+        page.locator("input[name=confirmed]").all().forEach(c -> c.check());
+        assertThat(page.locator("#gauge").innerText()).contains("the usual lever-type dial indicator, 0.001 mm", "Indicator 9, 0.001 mm – overdue since 2020-03-31");
+        page.selectOption("#gauge", "g1");
+        page.fill("#f-value", "0.012");
+        page.click("button[value=good]");
+        page.waitForSelector(".done");
+        assertThat(browser.text()).contains("The calibration of “Indicator 9” had run out on 2020-03-31");
+        page.navigate(app.url("/surveys/" + survey + "/run?step=play.saddle"));
+        assertThat(page.inputValue("#gauge")).isEqualTo("g1");
+        page.navigate(app.url("/surveys/" + survey + "/verdict"));
+        assertThat(browser.text()).contains("One reading was taken with a gauge out of calibration.");
+
+        page.navigate(app.url("/surveys/" + survey + "/accuracy"));
+        page.fill("#machine", "-300");
+        page.fill("#gauge", "20.5");
+        page.click("#temperatures button");
+        page.waitForSelector("#wrong-machine");
+        assertThat(browser.text()).contains("“-300” is colder than anything can be");
+        page.fill("#machine", "23");
+        page.click("#temperatures button");
+        page.waitForSelector("text=Temperatures in this sitting");
+        assertThat(page.inputValue("#gauge")).isEqualTo("20.5");
+
+        page.navigate(app.url("/house/gauges?gauge=g1"));
+        page.fill("#reason", "dropped");
+        page.click("button[value=out]");
+        page.waitForSelector("text=None is listed yet");
+        Survey after = survey(survey);
+        assertThat(after.steps().all().get(0).values().readWith().orElseThrow().name()).as("what was read with it names it still").isEqualTo("Indicator 9");
+        assertThat(browser.complaints()).isEmpty();
+    }
 }

@@ -33,10 +33,14 @@ public final class Http {
 
     /** The hidden fields of the first form of a page that posts to an address. */
     Map<String, String> form(String page, String action) {
-        String html = get(page).body();
+        return formOf(get(page).body(), action);
+    }
+
+    /** The same of a page that was read already. */
+    static Map<String, String> formOf(String html, String action) {
         int start = html.indexOf("action=\"" + action + "\"");
         if (start < 0) {
-            throw new AssertionError(page + " has no form for " + action);
+            throw new AssertionError("no form for " + action);
         }
         Map<String, String> fields = new LinkedHashMap<>();
         Matcher hidden = HIDDEN.matcher(html.substring(start, html.indexOf("</form>", start)));

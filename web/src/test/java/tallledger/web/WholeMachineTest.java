@@ -3,15 +3,11 @@ package tallledger.web;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -24,10 +20,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import tallledger.core.drive.Route;
-import tallledger.core.reading.SpeedReading;
 import tallledger.core.family.Catalogue;
-import tallledger.core.survey.RunRecord;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.family.Step;
 import tallledger.practice.KestrelVale;
@@ -35,16 +28,14 @@ import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
-/** From the gate to the last switch, step by step as the sheet leads: a cylindrical grinder by the keyboard, a radial drill by the forms' posts alone. */
+/** From the gate to the last switch, step by step as the sheet leads, by its forms' own fields; read in a browser at the end. */
 class WholeMachineTest {
-
-    private int keys;
 
     @Test
     void aRadialDrillIsSurveyedWhole() throws Exception {
         SimulatedMachine drill = KestrelVale.dunmarshR50();
         try (App app = App.empty()) {
-            List<String> steps = surveyByPosts(app, drill, "EVERY_GEAR");
+            List<String> steps = survey(app, drill, "EVERY_GEAR", Map.of());
             List<String> wanted = new ArrayList<>(Catalogue.of(drill.description(), Rules.shipped()).stream().map(step -> step.id().written()).toList());
             wanted.removeAll(List.of("feed-plate.I.2", "feed-plate.I.3", "feed-plate.II.1", "feed-plate.II.3", "feed-plate.II.4", "feed-plate.III.1", "feed-plate.III.2", "feed-plate.III.4"));
             assertThat(steps).as("every step of the catalogue in its order; feeds whose levers are proven are spared").containsExactlyElementsOf(wanted);
@@ -71,45 +62,10 @@ class WholeMachineTest {
         }
     }
 
-    /** Answers whatever the sheet asks for until it asks no more; what it asked for, in order. */
-    private List<String> survey(App app, SimulatedMachine machine, String school, Map<String, String> mounted) {
-        app.bean(Shelves.class).addMachine(machine.description(), "Q. Tester", Submission.fresh(0));
-        Browser browser = Browser.open();
-        Page page = browser.page();
-        Instant began = Instant.now();
-        page.navigate(app.url("/machines/1"));
-        page.fill("#author", "Q. Tester");
-        page.click("#open-survey button");
-        page.click("details:has(input[name=school]) summary");
-        page.check("input[name=school][value=" + school + "]");
-        page.click("text=Plan by this");
-        List<String> steps = new ArrayList<>();
-        Random random = new Random(5);
-        while (page.locator("form.keeps, form.start").count() > 0) {
-            if (page.locator("form.start").count() > 0) {
-                start(page, mounted);
-                continue;
-            }
-            String key = page.locator("form.keeps [name=step]").inputValue();
-            Optional<Route> route = machine.description().train().routeByKey(key);
-            if (route.isPresent()) {
-                run(page, machine.run(route.get(), random));
-            } else {
-                steps.add(key);
-                step(page, machine, key, random);
-            }
-        }
-        assertThat(browser.text()).contains("Every step of the plan is made or passed over");
-        assertThat(browser.complaints()).isEmpty();
-        System.out.printf("%s: %d steps, %d keys, %d s%n", machine.description().identity().name(), steps.size(), keys, Duration.between(began, Instant.now()).toSeconds());
-        page.context().close();
-        return steps;
-    }
-
     private static final Pattern TICKS = Pattern.compile("name=\"(safe|confirmed)\"\\s+value=\"([^\"]*)\"");
 
-    /** The same without a browser: whatever form the sheet holds is filled and sent. */
-    private static List<String> surveyByPosts(App app, SimulatedMachine machine, String school) {
+    /** Answers whatever the sheet asks for, by whatever form it holds, until it asks no more; what it asked for, in order. */
+    private static List<String> survey(App app, SimulatedMachine machine, String school, Map<String, String> mounted) {
         app.bean(Shelves.class).addMachine(machine.description(), "Q. Tester", Submission.fresh(0));
         Http http = new Http(app);
         http.post("/machines/1/surveys", http.form("/machines/1", "/machines/1/surveys"), "author", "Q. Tester", "role", "buyer", "scope", "WHOLE", "judgedAs", "WORKABLE");
@@ -124,7 +80,7 @@ class WholeMachineTest {
                 return steps;
             }
             String path = "/surveys/3/" + action.get();
-            Map<String, String> hidden = http.form("/surveys/3/run", path);
+            Map<String, String> hidden = Http.formOf(sheet, path);
             List<Map.Entry<String, String>> fields = new ArrayList<>(hidden.entrySet());
             Matcher ticks = TICKS.matcher(sheet);
             while (ticks.find()) {
@@ -135,9 +91,12 @@ class WholeMachineTest {
             if (action.get().equals("run")) {
                 fields.add(Map.entry("reading", machine.run(machine.description().train().routeByKey(key).orElseThrow(), random).reading().orElseThrow().typed()));
                 fields.add(Map.entry("do", "record"));
-            } else if (!action.get().equals("start")) {
+            } else if (action.get().equals("start")) {
+                fields.addAll(mounted.entrySet());
+            } else {
                 answer(machine, key, random, fields, steps);
             }
+            fields.stream().map(Map.Entry::getKey).forEach(name -> assertThat(sheet).as("a field of the form at " + key).contains("name=\"" + name + "\""));
             assertThat(http.post(path, fields).statusCode()).as(path + " " + key).isEqualTo(302);
         }
     }
@@ -147,7 +106,9 @@ class WholeMachineTest {
         steps.add(id);
         Step step = Catalogue.of(machine.description(), Rules.shipped()).stream().filter(s -> s.id().written().equals(id)).findFirst().orElseThrow();
         if (step.recording() instanceof SpindleCheck) {
-            fields.add(Map.entry("seconds", id.equals("check-BRAKE") ? "4.1" : ""));
+            if (id.equals("check-BRAKE")) {
+                fields.add(Map.entry("seconds", "4.1"));
+            }
             fields.add(Map.entry("do", "good"));
             return;
         }
@@ -155,66 +116,6 @@ class WholeMachineTest {
         fields.addAll(answer.values().entrySet());
         fields.add(Map.entry("remark", answer.remark()));
         fields.add(Map.entry("do", answer.flagged() ? "bad" : "good"));
-    }
-
-    private void start(Page page, Map<String, String> mounted) {
-        page.locator("input[name=safe]").all().forEach(this::tick);
-        // What is on the spindle first: only then its own fields are there to be typed into.
-        Optional.ofNullable(mounted.get("mounted")).ifPresent(kind -> tick(page.locator("input[name=mounted][value=" + kind + "]")));
-        mounted.entrySet().stream().filter(e -> !e.getKey().equals("mounted")).forEach(e -> type(page, "[name='" + e.getKey() + "']", e.getValue()));
-        submit(page, ".start button.is-ink");
-    }
-
-    private void run(Page page, RunRecord record) {
-        SpeedReading reading = record.reading().orElseThrow();
-        type(page, "#reading", reading.typed());
-        submit(page, "button[value=record]");
-    }
-
-    private void step(Page page, SimulatedMachine machine, String key, Random random) {
-        page.locator("input[name=confirmed]").all().forEach(this::tick);
-        Step step = Catalogue.of(machine.description(), Rules.shipped()).stream().filter(s -> s.id().written().equals(key)).findFirst().orElseThrow();
-        if (step.recording() instanceof SpindleCheck) {
-            if (key.equals("check-BRAKE")) {
-                type(page, "#seconds", "4.1");
-            }
-            submit(page, "button[value=good]");
-            return;
-        }
-        SimulatedMachine.Answer answer = machine.answer(step, Rules.shipped(), random);
-        answer.values().forEach((field, value) -> {
-            if (page.locator("select#f-" + field).count() > 0) {
-                page.selectOption("#f-" + field, value);
-            } else {
-                type(page, "#f-" + field, value);
-            }
-        });
-        if (!answer.remark().isEmpty()) {
-            type(page, "#remark", answer.remark());
-        }
-        submit(page, answer.flagged() ? "button[value=bad]" : "button[value=good]");
-    }
-
-    private void tick(Locator box) {
-        box.focus();
-        box.page().keyboard().press("Space");
-        keys += 2;
-    }
-
-    private void type(Page page, String selector, String text) {
-        page.focus(selector);
-        page.keyboard().press("Control+A");
-        page.keyboard().insertText(text);
-        keys += text.length() + 1;
-    }
-
-    private void submit(Page page, String selector) {
-        page.focus(selector);
-        String before = page.locator("[name=submission]").first().inputValue();
-        page.keyboard().press("Enter");
-        keys += 1;
-        page.waitForFunction("b => document.querySelector('[name=submission]') === null || document.querySelector('[name=submission]').value !== b", before);
-        page.waitForLoadState();
     }
 
     private static String paper(String url) throws IOException, InterruptedException {

@@ -79,8 +79,9 @@ public final class AlongTakings {
         public StepJudgement judge(Along read, ChartLine line, Rules rules) {
             Straightness run = read.run;
             Gauge level = read.by.orElseGet(() -> rules.gauge(Rule.LEVEL));
-            double one = Math.max(read.digit, level.resolution().doubleValue() * (run.length() / (run.h().size() - 1)) / METRE / RECTANGULAR);
+            double one = Math.max(read.digit, level.alone() * (run.length() / (run.h().size() - 1)) / METRE);
             double value = run.straightness();
+            // What the level is off by all along tips the line through the ends with it: only its share of the figure stays.
             Uncertainty u = Uncertainty.of(ofSums(run) * one, level.calibration().doubleValue() * value / Gauge.COVERAGE_FACTOR);
             double signed = line.isSigned() ? side(run, line.sense()) * value : value;
             return line.judged(Takings.decimal(signed), u, BigDecimal.valueOf(run.length()), rules, says(run));
@@ -138,8 +139,8 @@ public final class AlongTakings {
             Gauge level = read.by.orElseGet(() -> rules.gauge(Rule.LEVEL));
             BigDecimal most = read.levels.stream().max(BigDecimal::compareTo).orElseThrow();
             BigDecimal twist = most.subtract(read.levels.stream().min(BigDecimal::compareTo).orElseThrow());
-            double digit = Math.max(read.digit, level.resolution().doubleValue()) / RECTANGULAR;
-            Uncertainty u = Uncertainty.of(Math.sqrt(2) * digit, level.calibration().doubleValue() * twist.doubleValue() / Gauge.COVERAGE_FACTOR);
+            double digit = Math.max(read.digit / RECTANGULAR, level.alone());
+            Uncertainty u = Uncertainty.of(Math.sqrt(2) * digit, level.calibrated(twist.doubleValue()));
             return line.judged(twist, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.ACROSS_SLOPE, Takings.shown(slope(read) * METRE), read.levels.size()));
         }
 
@@ -184,12 +185,12 @@ public final class AlongTakings {
         public StepJudgement judge(Along read, ChartLine line, Rules rules) {
             Straightness run = read.run;
             Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
-            double one = Math.max(read.digit, gauge.resolution().doubleValue() / RECTANGULAR);
+            double one = Math.max(read.digit, gauge.alone());
             double rise = run.slope() * run.length();
             double value = parallel ? rise : run.rest();
             double spread = IntStream.range(0, run.x().size()).mapToDouble(i -> Math.pow(run.x().get(i) - run.length() / 2, 2)).sum();
             double digit = parallel ? one * run.length() / Math.sqrt(spread) : Math.sqrt(2) * one;
-            Uncertainty u = Uncertainty.of(digit, gauge.calibration().doubleValue() * Math.abs(value) / Gauge.COVERAGE_FACTOR);
+            Uncertainty u = Uncertainty.of(digit, gauge.calibrated(value));
             return line.judged(Takings.decimal(value), u, BigDecimal.valueOf(run.length()), rules,
                     Reason.of(EvidenceReason.RUN_APART, Takings.shown(rise), Takings.shown(run.length()), Takings.shown(run.rest()), Takings.shown(run.leastZone())));
         }

@@ -28,8 +28,18 @@ public final class AxisTakings {
     private AxisTakings() {
     }
 
-    /** An axis, mm. @param step worth of the last digit of its deviations, mm */
-    public record Tested(AxisTest test, BigDecimal step, Optional<Gauge> by) {
+    /**
+     * An axis, mm.
+     *
+     * @param step  worth of the last digit of its deviations, mm
+     * @param apart machine less gauge, K; empty where nobody read it
+     */
+    public record Tested(AxisTest test, BigDecimal step, Optional<Gauge> by, Optional<BigDecimal> apart) {
+
+        /** Between its outermost targets, mm. */
+        double length() {
+            return test.targets().get(test.targets().size() - 1).position() - test.targets().get(0).position();
+        }
     }
 
     /** A circle, µm and mm. */
@@ -54,7 +64,7 @@ public final class AxisTakings {
                 }
             }
             AxisTest test = values.at("targets", () -> new AxisTest(targets));
-            return new Tested(test, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max).movePointLeft(3), values.readWith());
+            return new Tested(test, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max).movePointLeft(3), values.readWith(), values.apart());
         }
 
         private static AxisTest.Target target(String row, Values values, List<BigDecimal> steps) {
@@ -75,7 +85,7 @@ public final class AxisTakings {
             AxisTest test = read.test;
             BigDecimal accuracy = Takings.decimal(test.accuracy());
             Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
-            Uncertainty u = gauge.difference(accuracy, read.step);
+            Uncertainty u = Takings.warm(gauge.difference(accuracy, read.step), read.length(), read.apart);
             StepJudgement a = line.judged(accuracy, u, BigDecimal.ZERO, rules);
             BigDecimal repeatability = Takings.decimal(test.repeatability());
             StepJudgement r = Recordings.byGrade(repeats(rules), repeatability, gauge.difference(repeatability, read.step));
@@ -84,6 +94,7 @@ public final class AxisTakings {
             because.add(Reason.of(EvidenceReason.AXIS_R, r.because()));
             because.add(Reason.of(EvidenceReason.AXIS_SAYS, Takings.micrometres(test.reversal()), Takings.micrometres(test.systematic()), Takings.micrometres(test.meanBidirectional()),
                     test.targets().size(), test.runs()));
+            because.addAll(Takings.temperature(read.length(), read.apart));
             boolean worse = r.outcome().compareTo(a.outcome()) != 0 && weight(r) > weight(a);
             return new StepJudgement(worse ? r.outcome() : a.outcome(), a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty(), a.budget());
         }

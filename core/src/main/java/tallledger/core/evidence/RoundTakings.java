@@ -82,7 +82,7 @@ public final class RoundTakings {
     }
 
     private static double noise(Pair pair, Rules rules) {
-        return Math.max(NOISE, pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).reading(BigDecimal.ZERO, pair.step).rest());
+        return Math.max(NOISE, pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).reading(BigDecimal.ZERO, pair.step).expanded() / Gauge.COVERAGE_FACTOR);
     }
 
     /** The greater TIR of the two planes is judged; how the axis stands is said. */
@@ -199,7 +199,7 @@ public final class RoundTakings {
         public StepJudgement judge(Turned read, ChartLine line, Rules rules) {
             Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.rise(), Values.coarsest(read.readings));
             // The mean of two differences.
-            Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration());
+            Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2));
             return line.judged(read.rise(), u, read.over.mm(), rules, Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), "mm"), Quantity.of(read.bars(), "mm")));
         }
     }

@@ -2,6 +2,7 @@ package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -76,8 +77,13 @@ public final class SeriesTakings {
         }
     }
 
-    /** Steps of one size: where it stood after each. @param commanded mm each */
-    public record Moved(TypedLength commanded, Row stood) {
+    /**
+     * Steps of one size: where it stood after each.
+     *
+     * @param commanded mm each
+     * @param apart     machine less gauge, K; empty where nobody read it
+     */
+    public record Moved(TypedLength commanded, Row stood, Optional<BigDecimal> apart) {
 
         /** What each step was off by, mm. */
         public List<BigDecimal> errors() {
@@ -182,15 +188,18 @@ public final class SeriesTakings {
 
         @Override
         public Moved read(Values values, ChartLine line) {
-            return new Moved(Takings.positive(values, "commanded"), row(values, "stood"));
+            return new Moved(Takings.positive(values, "commanded"), row(values, "stood"), values.apart());
         }
 
         @Override
         public StepJudgement judge(Moved read, ChartLine line, Rules rules) {
             BigDecimal worst = read.errors().stream().map(BigDecimal::abs).max(BigDecimal::compareTo).orElseThrow();
-            Uncertainty u = read.stood.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(worst, read.stood.step);
+            Uncertainty u = Takings.warm(read.stood.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(worst, read.stood.step),
+                    read.commanded.mm().doubleValue(), read.apart);
             double sum = read.errors().stream().mapToDouble(BigDecimal::doubleValue).sum();
-            return line.judged(worst, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.STEPS_SAY, read.errors().size(), Takings.shown(sum)));
+            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.STEPS_SAY, read.errors().size(), Takings.shown(sum))));
+            says.addAll(Takings.temperature(read.commanded.mm().doubleValue(), read.apart));
+            return line.judged(worst, u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
         }
     }
 }

@@ -6,11 +6,14 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import tallledger.core.evidence.Recording.Field;
+import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 
@@ -20,6 +23,8 @@ final class Takings {
     private static final MathContext FOUR = new MathContext(4, RoundingMode.HALF_UP);
     /** Binary noise ends here, mm. */
     private static final int NANOMETRE = 6;
+    /** Shorter than this a kelvin is not worth a tenth of a micrometre, mm. */
+    private static final double TEMPERATURE_MATTERS = 10;
 
     private Takings() {
     }
@@ -86,6 +91,17 @@ final class Takings {
     /** A reckoned length as a decimal, free of binary noise. */
     static BigDecimal decimal(double mm) {
         return new BigDecimal(mm).setScale(NANOMETRE, RoundingMode.HALF_UP).stripTrailingZeros();
+    }
+
+    /** With what the temperatures leave open, where they were read. @param length mm, held against a gauge of its own temperature */
+    static Uncertainty warm(Uncertainty u, double length, Optional<BigDecimal> apart) {
+        return apart.map(k -> u.warm(length, k.doubleValue())).orElse(u);
+    }
+
+    /** What machine and gauge apart in temperature put into a length, or what a kelvin would where nobody read them; nothing where it is too short for that. */
+    static List<Reason> temperature(double length, Optional<BigDecimal> apart) {
+        return length < TEMPERATURE_MATTERS ? List.of() : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, "K"), micrometres(length * Uncertainty.STEEL * k.doubleValue()), shown(length)))
+                .orElseGet(() -> Reason.of(EvidenceReason.TEMPERATURE_UNREAD, micrometres(length * Uncertainty.STEEL), shown(length))));
     }
 
     static Quantity shown(double mm) {

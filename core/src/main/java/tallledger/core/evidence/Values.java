@@ -21,8 +21,9 @@ import tallledger.core.reason.Refused;
  * @param typed as typed
  * @param unit  of lengths typed without one
  * @param readWith the gauge, where the record names it; else the house's usual one counts
+ * @param apart    how much warmer the machine was than the gauge, K; empty where their temperatures were not read
  */
-public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith) {
+public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith, Optional<BigDecimal> apart) {
 
     public Values {
         typed = Map.copyOf(typed);
@@ -31,6 +32,11 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** To be read with the usual gauge. */
     public Values(Map<String, String> typed, LengthUnit unit) {
         this(typed, unit, Optional.empty());
+    }
+
+    /** Where nobody read the temperatures of machine and gauge. */
+    public Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith) {
+        this(typed, unit, readWith, Optional.empty());
     }
 
     public String text(String field) {

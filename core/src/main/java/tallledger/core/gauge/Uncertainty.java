@@ -12,7 +12,8 @@ import tallledger.core.reason.Reason;
 /**
  * What a result leaves open, part by part, each a standard uncertainty in the unit of the result.
  *
- * <p>u_rest = √(digit² + calibration² + thermal²). Without repeats U = 2·u_rest. The mean of n repeats with standard deviation s
+ * <p>u_rest = √(digit² + calibration² + thermal²). Without repeats U = 2·√(u_rest² + s²), s being how the gauge is known to repeat, nought
+ * where nobody knows. The mean of n repeats with standard deviation s
  * has s_m = s/√n, and U = √((t·s_m)² + (2·u_rest)²) with Student's t for 95 % and n − 1 degrees of freedom (n = 2: 12.7, 3: 4.3,
  * 5: 2.8).
  *
@@ -20,8 +21,8 @@ import tallledger.core.reason.Reason;
  *
  * @param digit       of the gauge's resolution or the last digit typed, whichever is coarser: a/√12; √2 of it for a difference
  * @param calibration U_cal/2
- * @param scatter     s of the repeats, 0 where there are none
- * @param repeats     n
+ * @param scatter     s of the repeats; of a single reading, that of the gauge, 0 where nobody knows it
+ * @param repeats     n, 1 where there are none
  * @param thermal     L·|α|·|ΔT|/√3
  */
 public record Uncertainty(double digit, double calibration, double scatter, int repeats, double thermal) {
@@ -37,11 +38,16 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
         return new Uncertainty(digit, calibration, 0, 1, 0);
     }
 
-    /** The same for the mean of repeats that scatter. */
+    /** The same of a single reading of a gauge that is known to repeat so. */
+    public Uncertainty scattering(double s) {
+        return new Uncertainty(digit, calibration, s, repeats, thermal);
+    }
+
+    /** The same for the mean of repeats that scatter; what was known of the gauge's own repeating is in them. */
     public Uncertainty repeated(List<Double> readings) {
         double mean = readings.stream().mapToDouble(Double::doubleValue).average().orElse(0);
         double squares = readings.stream().mapToDouble(r -> (r - mean) * (r - mean)).sum();
-        return new Uncertainty(digit, calibration, readings.size() < 2 ? 0 : Math.sqrt(squares / (readings.size() - 1)), readings.size(), thermal);
+        return readings.size() < 2 ? this : new Uncertainty(digit, calibration, Math.sqrt(squares / (readings.size() - 1)), readings.size(), thermal);
     }
 
     /**
@@ -76,7 +82,7 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
     }
 
     private double expanded(int n) {
-        double repeat = n < 2 ? 0 : student(n - 1) * scatter / Math.sqrt(n);
+        double repeat = n < 2 ? Gauge.COVERAGE_FACTOR * scatter : student(n - 1) * scatter / Math.sqrt(n);
         return Math.hypot(repeat, Gauge.COVERAGE_FACTOR * rest());
     }
 

@@ -1,8 +1,12 @@
 package tallledger.core.house;
 
 import java.util.List;
+import java.util.Optional;
 import tallledger.core.blame.Check;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /**
@@ -12,22 +16,43 @@ import tallledger.core.rules.Rules;
  * @param hash    of that entry; empty before anything is written
  * @param rules   its judgement numbers
  * @param checks  what to check behind a symptom or a system, with what it costs
+ * @param gauges  those it owns; a reading that names none was taken with the usual one of its kind
  */
-public record House(int version, String hash, Rules rules, List<Check> checks) {
+public record House(int version, String hash, Rules rules, List<Check> checks, List<HouseGauge> gauges) {
 
     /** Its first version is as it ships, whether that was written down yet or not. */
     public static final int FIRST = 1;
 
     public House {
         checks = List.copyOf(checks);
+        gauges = List.copyOf(gauges);
     }
 
     /** The same, for a survey that judges its machine as of this grade. */
     public House judgedAs(Grade grade) {
-        return new House(version, hash, rules.judgedAs(grade), checks);
+        return new House(version, hash, rules.judgedAs(grade), checks, gauges);
+    }
+
+    /** Its gauges of a kind, in the order they were listed. */
+    public List<HouseGauge> gauges(Rule kind) {
+        return gauges.stream().filter(g -> g.kind() == kind).toList();
+    }
+
+    /**
+     * The gauge somebody says a reading was taken with; empty for the usual one.
+     *
+     * @param id   empty where nobody says
+     * @param kind what is read with; empty where nothing is
+     * @throws Refused at "gauge" where the house has none of that name for it
+     */
+    public Optional<Gauge> gauge(String id, Optional<Rule> kind) {
+        if (id.isBlank() || kind.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(gauges(kind.get()).stream().filter(g -> g.id().equals(id)).findFirst().orElseThrow(() -> Refused.because(HouseReason.GAUGE_GONE).at("gauge")).gauge());
     }
 
     public static House shipped(List<Check> checks) {
-        return new House(FIRST, "", Rules.shipped(), checks);
+        return new House(FIRST, "", Rules.shipped(), checks, List.of());
     }
 }

@@ -4,6 +4,7 @@ import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -76,6 +77,17 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         return newestFirst(HouseChange.Kind.STEP_TIME, code);
     }
 
+    public List<Change> historyOfGauge(String id) {
+        List<Change> some = new ArrayList<>(newestFirst(HouseChange.Kind.GAUGE, id));
+        some.addAll(newestFirst(HouseChange.Kind.GAUGE_OUT, id));
+        return some;
+    }
+
+    /** An identity that no gauge of this book has or had. */
+    public String nextGauge() {
+        return "g" + (1 + changes.stream().filter(c -> c.entry().kind().equals(HouseChange.Kind.GAUGE.name())).map(c -> c.entry().step()).distinct().count());
+    }
+
     private List<Change> newestFirst(HouseChange.Kind kind, String of) {
         List<Change> some = new ArrayList<>(changes.stream().filter(c -> c.entry().kind().equals(kind.name()) && c.entry().step().equals(of)).toList());
         java.util.Collections.reverse(some);
@@ -86,7 +98,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
     public House with(HouseChange change) {
         Fold fold = new Fold(newest());
         change.tell(fold);
-        return new House(newest().version() + 1, "", fold.rules, fold.checks);
+        return new House(newest().version() + 1, "", fold.rules, fold.checks, List.copyOf(fold.gauges.values()));
     }
 
     private static final class Fold implements HouseChange.Listener<Void> {
@@ -99,10 +111,12 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         private boolean ownChecks;
         private Rules rules;
         private List<Check> checks;
+        private final Map<String, HouseGauge> gauges = new LinkedHashMap<>();
 
         private Fold(House from) {
             rules = from.rules();
             checks = from.checks();
+            from.gauges().forEach(g -> gauges.put(g.id(), g));
         }
 
         private void take(Entry entry) {
@@ -114,7 +128,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
                 HouseChange change = HouseChange.from(entry);
                 change.tell(this);
                 changes.add(new Change(entry, change));
-                versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks));
+                versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, List.copyOf(gauges.values())));
             } catch (Refused refused) {
                 strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_REFUSED, refused.reason()));
             } catch (RuntimeException unread) {
@@ -148,6 +162,20 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         public Void listed(HouseChange.Listed change) {
             checks = change.checks();
             ownChecks = true;
+            return null;
+        }
+
+        @Override
+        public Void gauge(HouseChange.GaugeListed change) {
+            gauges.put(change.gauge().id(), change.gauge());
+            return null;
+        }
+
+        @Override
+        public Void gauge(HouseChange.GaugeOut change) {
+            if (gauges.remove(change.id()) == null) {
+                throw Refused.because(HouseReason.GAUGE_GONE).at("gauge");
+            }
             return null;
         }
 

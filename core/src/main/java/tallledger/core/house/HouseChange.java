@@ -33,10 +33,14 @@ public sealed interface HouseChange {
         T listed(Listed change);
 
         T row(Row change);
+
+        T gauge(GaugeListed change);
+
+        T gauge(GaugeOut change);
     }
 
     /** Kinds of entry in the house's book. */
-    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK }
+    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, GAUGE, GAUGE_OUT }
 
     <T> T tell(Listener<T> listener);
 
@@ -199,6 +203,52 @@ public sealed interface HouseChange {
         }
     }
 
+    /** A gauge of the house is listed, or described anew. */
+    record GaugeListed(HouseGauge gauge, String reason) implements HouseChange {
+
+        public GaugeListed {
+            reason = checked(reason);
+        }
+
+        static GaugeListed from(Payload p) {
+            return new GaugeListed(HouseGauge.from(p), p.text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.gauge(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            Map<String, Object> payload = new HashMap<>(gauge.toPayload());
+            payload.put("reason", reason);
+            return Draft.of(by, Kind.GAUGE.name(), gauge.id(), payload);
+        }
+    }
+
+    /** A gauge is not used any more; what was read with it stands, and names it. */
+    record GaugeOut(String id, String name, String reason) implements HouseChange {
+
+        public GaugeOut {
+            reason = checked(reason);
+        }
+
+        static GaugeOut from(Payload p) {
+            return new GaugeOut(p.text("id"), p.text("name"), p.text("reason"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.gauge(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            return Draft.of(by, Kind.GAUGE_OUT.name(), id, Map.of("id", id, "name", name, "reason", reason));
+        }
+    }
+
     /** @throws RuntimeException where it cannot be read */
     static HouseChange from(Entry entry) {
         Payload p = entry.payload();
@@ -208,6 +258,8 @@ public sealed interface HouseChange {
             case STEP_TIME -> Timed.from(p);
             case CHECKS -> Listed.from(p);
             case CHECK -> Row.from(p);
+            case GAUGE -> GaugeListed.from(p);
+            case GAUGE_OUT -> GaugeOut.from(p);
         };
     }
 

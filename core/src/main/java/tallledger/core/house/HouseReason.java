@@ -6,6 +6,10 @@ import tallledger.core.reason.Sentence;
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 public enum HouseReason implements ReasonCode {
     CHECK_ROW_GONE("check.row-gone"),
+    GAUGE_DUE("gauge.due", "typed"),
+    GAUGE_GONE("gauge.gone"),
+    GAUGE_NAME("gauge.name"),
+    GAUGE_NOTHING("gauge.nothing"),
     RULE_REASON("rule.reason"),
     RULE_UNKNOWN("rule.unknown", "p");
 

@@ -22,7 +22,8 @@ enum ReadingReason implements ReasonCode {
     SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
     TAPS_PART_TURN("taps.part-turn", "turnsText"),
     TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),
-    TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns");
+    TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns"),
+    TEMPERATURE_IMPOSSIBLE("temperature.impossible", "typed");
 
     private final Sentence sentence;
 

@@ -59,7 +59,8 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         return readWith.or(() -> usual(method).map(rules::gauge));
     }
 
-    private static Optional<Rule> usual(Method method) {
+    /** What a speed is usually read with that way; empty where turns are counted. */
+    public static Optional<Rule> usual(Method method) {
         return switch (method) {
             case CONTACT_TACHOMETER -> Optional.of(Rule.TACHOMETER);
             case OPTICAL -> Optional.of(Rule.OPTICAL);

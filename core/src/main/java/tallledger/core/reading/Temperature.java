@@ -11,6 +11,7 @@ public final class Temperature {
 
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*°?\\s*([cCfF]?)");
     private static final BigDecimal FREEZING = BigDecimal.valueOf(32);
+    private static final BigDecimal COLDEST = new BigDecimal("-273.15");
     private static final BigDecimal NINE_FIFTHS = new BigDecimal("1.8");
 
     private Temperature() {
@@ -28,7 +29,11 @@ public final class Temperature {
         }
         TypedNumber number = TypedNumber.parse(parts.group(1));
         boolean fahrenheit = parts.group(2).equalsIgnoreCase("f");
-        return fahrenheit ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
+        TypedNumber celsius = fahrenheit ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
                 number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64)) : new TypedNumber(text.strip(), number.value(), number.step());
+        if (celsius.value().compareTo(COLDEST) < 0) {
+            throw Refused.because(ReadingReason.TEMPERATURE_IMPOSSIBLE, text.strip());
+        }
+        return celsius;
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -15,20 +16,27 @@ import tallledger.core.reading.LengthUnit;
  * @param description version of the machine's description that was judged by
  * @param rules       version of the house's rules that was judged by
  * @param gauge       what was read with, where the record is a reading
+ * @param apart       how much warmer the machine was than the gauge, K; empty where nobody read their temperatures
  */
-public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge> gauge) {
+public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge> gauge, Optional<BigDecimal> apart) {
 
     public static Basis of(LengthUnit unit, int description, int rules) {
-        return new Basis(unit, description, rules, Optional.empty());
+        return new Basis(unit, description, rules, Optional.empty(), Optional.empty());
     }
 
     public Basis with(Optional<Gauge> readWith) {
-        return new Basis(unit, description, rules, readWith);
+        return new Basis(unit, description, rules, readWith, apart);
+    }
+
+    /** With the temperatures there are of machine and gauge. */
+    public Basis at(Optional<Temperatures> temperatures) {
+        return new Basis(unit, description, rules, gauge, temperatures.map(Temperatures::apart));
     }
 
     Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>(Map.of("unit", unit.name(), "description", description, "rules", rules));
         gauge.ifPresent(g -> fields.put("gauge", g.toPayload()));
+        apart.ifPresent(k -> fields.put("apart", k.toPlainString()));
         return fields;
     }
 
@@ -39,6 +47,7 @@ public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge>
         }
         Payload p = record.part("basis");
         Optional<Gauge> gauge = p.has("gauge") ? Optional.of(Gauge.from(p.part("gauge").fields())) : Optional.empty();
-        return Optional.of(new Basis(LengthUnit.valueOf(p.text("unit")), p.whole("description"), p.whole("rules"), gauge));
+        Optional<BigDecimal> apart = p.has("apart") ? Optional.of(new BigDecimal(p.text("apart"))) : Optional.empty();
+        return Optional.of(new Basis(LengthUnit.valueOf(p.text("unit")), p.whole("description"), p.whole("rules"), gauge, apart));
     }
 }

@@ -53,6 +53,8 @@ public sealed interface Event {
 
         T putOff(PutOff event, Entry entry);
 
+        T temperatures(Warm event, Entry entry);
+
         T kit(KitSeen event, Entry entry);
 
         T weighed(Weighed event, Entry entry);
@@ -266,6 +268,18 @@ public sealed interface Event {
         @Override
         public <T> T tell(Listener<T> listener, Entry entry) {
             return listener.putOff(this, entry);
+        }
+    }
+
+    /** How warm machine and gauges are in this sitting. */
+    record Warm(Temperatures temperatures) implements Event {
+        static Warm from(Entry entry) {
+            return new Warm(Temperatures.from(entry.payload()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.temperatures(this, entry);
         }
     }
 

@@ -32,6 +32,8 @@ public enum Kind {
     STEP(Event.StepDone::from),
     /** A step or speed is put off: come back later. */
     LATER(Event.PutOff::from),
+    /** How warm machine and gauges are in this sitting. */
+    TEMPERATURES(Event.Warm::from),
     /** Kit or a paper was looked for, promised or awaited. */
     KIT(Event.KitSeen::from),
     /** What the machine weighs and the lift is said to carry. */

@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
@@ -14,6 +15,7 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
@@ -30,9 +32,10 @@ import tallledger.core.rules.Rules;
  * @param judgement the verdict on the reading, where there is one to judge
  * @param outcome   what the run comes to
  * @param then      how it was judged when it was written
+ * @param overdue   that the calibration of its gauge had run out, where it had
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
-                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then) implements Made {
+                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then, Optional<Reason> overdue) implements Made {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
@@ -41,7 +44,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         RunRecord record = made.record();
         Optional<Judgement> judgement = judgement(route, record, table, rules);
         return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route), table.source(route), judgement,
-                outcome(record, judgement), made.then());
+                outcome(record, judgement), made.then(), record.reading().flatMap(SpeedReading::readWith).flatMap(by -> Overdue.said(by, entry)));
     }
 
     /** What a run comes to as it is written. */
@@ -86,7 +89,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
 
     @Override
     public List<Reason> because() {
-        return judgement.map(j -> List.of(j.because())).orElse(List.of());
+        return Stream.concat(judgement.map(Judgement::because).stream(), overdue.stream()).toList();
     }
 
     @Override

@@ -49,6 +49,7 @@ final class StepFold {
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
     private Optional<Mounted> wheelMark = Optional.empty();
+    private Optional<Temperatures> temperatures = Optional.empty();
     private Optional<Noted<Lift>> lift = Optional.empty();
     private KitList kit = KitList.EMPTY;
     private Optional<Task> lastTask = Optional.empty();
@@ -71,14 +72,14 @@ final class StepFold {
 
     StepLedger folded() {
         StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats), List.copyOf(judged.values()), Map.copyOf(severities));
-        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark);
+        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark, temperatures, last);
         return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
 
     /** The time of the entry to come: after a long pause nothing that was confirmed stands any more. */
     void at(Instant now) {
         if (!last.equals(Instant.MIN) && Duration.between(last, now).compareTo(rules.time(Rule.CONFIRMED_FOR)) > 0) {
-            standing.clear();
+            stopped();
         }
         last = now;
     }
@@ -96,8 +97,14 @@ final class StepFold {
         event.mounted(unit).ifPresent(m -> mounted = Optional.of(m));
     }
 
+    /** A sitting ends: nothing that was confirmed stands, and nobody knows how warm it is by then. */
     void stopped() {
         standing.clear();
+        temperatures = Optional.empty();
+    }
+
+    void warm(Temperatures now) {
+        temperatures = Optional.of(now);
     }
 
     void run(List<String> settings) {

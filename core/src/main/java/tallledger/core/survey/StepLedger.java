@@ -7,6 +7,8 @@ import tallledger.core.family.Need;
 import tallledger.core.family.Phase;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +18,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Noted;
+import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 
@@ -53,8 +56,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param standing  what was confirmed last of each subject
      * @param mounted   what is on the spindle, where it was said
      * @param wheelMark what is marked on the wheel, as the step of that name has it
+     * @param temperatures of machine and gauges, where they were read
+     * @param until     time of the last entry
      */
-    public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted, Optional<Mounted> wheelMark) {
+    public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted, Optional<Mounted> wheelMark,
+                          Optional<Temperatures> temperatures, Instant until) {
     }
 
     /**
@@ -100,6 +106,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
 
     public Optional<Mounted> wheelMark() {
         return sitting.wheelMark;
+    }
+
+    /** How warm machine and gauges are, where that was read in this sitting; after a long pause nobody knows. */
+    public Optional<Temperatures> temperatures(Instant now) {
+        return sitting.temperatures.filter(t -> Duration.between(sitting.until, now).compareTo(rules.time(Rule.CONFIRMED_FOR)) <= 0);
     }
 
     public KitList kit() {

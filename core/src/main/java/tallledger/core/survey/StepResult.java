@@ -2,6 +2,7 @@ package tallledger.core.survey;
 
 import tallledger.core.family.Step;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,13 +31,16 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
 
     /** @param otherwise the machine's unit: of a record that does not name what it was written by, and of what its judgement shows */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
-        Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge));
+        Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge), done.basis().flatMap(Basis::apart));
         return of(entry, done, step, step.recording(), values, otherwise, rules);
     }
 
     private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown, Rules rules) {
         V value = recording.read(values);
-        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, recording.judge(value, step.judgedBy(rules)).in(shown), done.flagged(), done.remark(), done.then());
+        StepJudgement judged = recording.judge(value, step.judgedBy(rules)).in(shown);
+        List<Reason> because = new ArrayList<>(judged.because());
+        values.readWith().flatMap(by -> Overdue.said(by, entry)).ifPresent(because::add);
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, judged.saying(because), done.flagged(), done.remark(), done.then());
     }
 
     /** What was recorded, where it is of that kind. */

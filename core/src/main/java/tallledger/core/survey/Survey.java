@@ -1,7 +1,9 @@
 package tallledger.core.survey;
 
 import tallledger.core.family.Catalogue;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +12,7 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
 /**
@@ -65,6 +68,14 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
     /** What was made of its tasks, in order; a check at the spindle that is a step is there as that. */
     public List<Made> made() {
         return Stream.concat(drive.runs().stream(), steps.all().stream()).map(Made.class::cast).sorted(Comparator.comparingInt(Made::entry)).toList();
+    }
+
+    /** Readings taken with a gauge whose calibration had run out, by what is said of it. */
+    public Map<Reason, List<Integer>> overdue() {
+        Map<Reason, List<Integer>> byGauge = new LinkedHashMap<>();
+        made().forEach(m -> m.because().stream().filter(b -> b.is(SurveyReason.GAUGE_OVERDUE))
+                .forEach(b -> byGauge.computeIfAbsent(b, x -> new ArrayList<>()).add(m.entry())));
+        return byGauge;
     }
 
     /** Struck entries, with the entry that strikes each. */

@@ -83,7 +83,7 @@ public final class SurveyEntries {
     /**
      * A step done.
      *
-     * @param basis     what it is judged by; the gauge is the step's own
+     * @param basis     what it is judged by; where it names no gauge, the usual one of the step counts
      * @param flagged   the surveyor says it is not as it should be
      * @param confirmed needs confirmed with it, as {@link Need#written}
      * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
@@ -104,8 +104,8 @@ public final class SurveyEntries {
                 throw Refused.because(CommonReason.TEXT_LONG, length, longest).at(f.name());
             }
         });
-        Basis by = basis.with(step.recording().usualGauge().map(ledger.rules()::gauge));
-        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge()), step.judgedBy(ledger.rules()));
+        Basis by = basis.with(step.recording().usualGauge().map(usual -> basis.gauge().orElseGet(() -> ledger.rules().gauge(usual)))).at(ledger.temperatures(who.at()));
+        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart()), step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         return draft(who, Kind.STEP, step.id().written(), Map.of("step", step.id().written(), "values", values, "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
@@ -121,6 +121,11 @@ public final class SurveyEntries {
     /** @param key of a step or a route */
     public static Draft later(By by, String key) {
         return draft(by, Kind.LATER, key, Map.of("step", key));
+    }
+
+    /** How warm machine and gauges are, as typed. @throws Refused naming "machine" or "gauge" */
+    public static Draft temperatures(By by, String machine, String gauge) {
+        return draft(by, Kind.TEMPERATURES, "", Temperatures.typed(machine, gauge).toPayload());
     }
 
     public static Draft kit(By by, KitItem item) {
@@ -141,7 +146,7 @@ public final class SurveyEntries {
     }
 
     /**
-     * @param basis what it is judged by; the gauge is that of its reading
+     * @param basis what it is judged by; the gauge is that of its reading, which names the house's own where there is one
      * @param drive speeds of the machine as judged by
      */
     public static Draft run(By by, Basis basis, SpindleSurvey drive, RunRecord record) {

@@ -129,6 +129,12 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     }
 
     @Override
+    public Optional<Reason> temperatures(Event.Warm event, Entry entry) {
+        steps.warm(event.temperatures());
+        return TAKEN;
+    }
+
+    @Override
     public Optional<Reason> kit(Event.KitSeen event, Entry entry) {
         steps.kit(event.item(), entry.sequence());
         return TAKEN;

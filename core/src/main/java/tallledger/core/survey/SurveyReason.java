@@ -8,6 +8,7 @@ enum SurveyReason implements ReasonCode {
     CHECK_SECONDS("check.seconds"),
     DOUBT_PLATE_MISLEADS("doubt.plate-misleads", "read", "entry", "plate", "predicted"),
     DOUBT_PLATE_STANDS("doubt.plate-stands", "read", "entry", "plate", "predicted"),
+    GAUGE_OVERDUE("gauge.overdue", "name", "due"),
     GATE_STOP_ITEM("gate.stop-item", "name", "because"),
     GATE_STOP_USE("gate.stop-use", "because", "still"),
     GATE_UNKNOWN("gate.unknown", "kind"),
@@ -40,7 +41,8 @@ enum SurveyReason implements ReasonCode {
     STRAY_STEP("stray.step", "step"),
     STRIKE_ALREADY("strike.already", "target"),
     STRIKE_KIND("strike.kind", "target"),
-    STRIKE_NONE("strike.none", "target");
+    STRIKE_NONE("strike.none", "target"),
+    TEMPERATURES_APART("temperatures.apart", "machine", "gauge");
 
     private final Sentence sentence;
 

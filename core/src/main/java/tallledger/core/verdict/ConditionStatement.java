@@ -64,6 +64,7 @@ public record ConditionStatement(List<Sentence> sentences) {
                 .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(
                         Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
+        survey.overdue().forEach((because, entries) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
         strays(survey).forEach((because, entries) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         return new ConditionStatement(List.copyOf(s));
     }

@@ -54,6 +54,7 @@ enum VerdictReason implements ReasonCode {
     STATEMENT_NOTHING_TO_COMPARE("statement.nothing-to-compare", "name", "reading"),
     STATEMENT_OPEN("statement.open", "open"),
     STATEMENT_OUTSIDE("statement.outside", "name", "shown", "nominal", "percent", "tolerancePercent", "source"),
+    STATEMENT_OVERDUE("statement.overdue", "readings", "because"),
     STATEMENT_PASSED("statement.passed", "name", "reason"),
     STATEMENT_QUIET("statement.quiet", "quiet", "runs", "names"),
     STATEMENT_REFUSED("statement.refused", "name", "reason"),

@@ -2,17 +2,22 @@ package tallledger.web.demo;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import tallledger.core.coverage.School;
+import tallledger.core.house.HouseChange;
+import tallledger.core.house.HouseGauge;
 import tallledger.core.kit.KitItem.State;
+import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted.Kind;
 import tallledger.core.family.Phase;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
@@ -26,10 +31,12 @@ class DemoData implements SmartInitializingSingleton {
 
     private final Shelves shelves;
     private final Books books;
+    private final Houses houses;
 
-    DemoData(Shelves shelves, Books books) {
+    DemoData(Shelves shelves, Books books, Houses houses) {
         this.shelves = shelves;
         this.books = books;
+        this.houses = houses;
     }
 
     /** Before the first page can be asked for, so that nobody sees an empty shelf. */
@@ -44,10 +51,22 @@ class DemoData implements SmartInitializingSingleton {
         });
     }
 
+    /** The workshop's own gauges; the level's calibration ran out in the spring. */
+    private HouseGauge gauge(Rule kind, String name, String resolution, String calibration, String repeatability, String certificate, String due) {
+        HouseGauge gauge = HouseGauge.typed(houses.book().nextGauge(), kind, Map.of("name", name, "resolution", resolution, "calibration", calibration, "repeatability", repeatability,
+                "certificate", certificate, "due", due));
+        houses.change(new HouseChange.GaugeListed(gauge, "in the workshop’s bag"), SURVEYOR, Submission.fresh(houses.head()));
+        return gauge;
+    }
+
     private void fill(List<SimulatedMachine> all) {
+        HouseGauge indicator = gauge(Rule.INDICATOR, "Lever indicator 7", "0.001", "0.0004", "0.0001", "W-0207", "2027-02-28");
+        HouseGauge level = gauge(Rule.LEVEL, "Block level 2", "0.01", "2 %", "", "W-0142", "2026-03-31");
+        gauge(Rule.MICROMETER, "Micrometer 25-50", "0.001", "0.002", "0.0006", "W-0188", "2026-12-15");
+        gauge(Rule.TACHOMETER, "Contact tachometer 1", "0.1", "0.5 %", "", "W-0211", "2027-04-30");
         // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
         survey(all, 0, add(all, 0), 410, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
-                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).step("bed-straight").step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
+                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).carrying(level).step("bed-straight").carrying().step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
                 .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "").kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")
                 .kit("faceplate 300", State.MISSING, "", "faceplate", "140", "", "").kit("faceplate 400", State.SEEN, "", "faceplate", "", "", "")
                 .lift("1850", "120", "90", "2000", "the shed’s keeper");
@@ -62,7 +81,7 @@ class DemoData implements SmartInitializingSingleton {
         survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS);
         survey(all, 5, rest[0], 90, "buyer").steps(Phase.DESK, Phase.STANDING);
         survey(all, 6, rest[1], 3, "rebuilder").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
-                .steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
+                .carrying(indicator).temperatures("20.5", "21.0").steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
         survey(all, 7, rest[2], 45, "buyer").plan(School.MY_MINUTES, "45").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
         survey(all, 8, rest[3], 50, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(9)
                 .steps(Phase.MOVEMENT, Phase.TRAVELS);

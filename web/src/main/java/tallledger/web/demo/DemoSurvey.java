@@ -7,7 +7,9 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
+import tallledger.core.house.HouseGauge;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.By;
@@ -45,6 +47,7 @@ final class DemoSurvey {
     private final Random random;
     private long id;
     private Instant at;
+    private List<HouseGauge> carried = List.of();
 
     DemoSurvey(Shelves shelves, Books books, SimulatedMachine simulated, String surveyor, long seed) {
         this.shelves = shelves;
@@ -73,6 +76,17 @@ final class DemoSurvey {
                 step(step);
             }
         }
+        return this;
+    }
+
+    /** With these gauges of the house in the bag. */
+    DemoSurvey carrying(HouseGauge... gauges) {
+        carried = List.of(gauges);
+        return this;
+    }
+
+    DemoSurvey temperatures(String machine, String gauge) {
+        write(30, SurveyEntries.temperatures(by(), machine, gauge));
         return this;
     }
 
@@ -126,7 +140,11 @@ final class DemoSurvey {
         StepLedger ledger = survey().steps();
         SimulatedMachine.Answer answer = simulated.answer(step, ledger.rules(), random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis(), answer.flagged(), confirmed, answer.remark()));
+        write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis().with(with(step)), answer.flagged(), confirmed, answer.remark()));
+    }
+
+    private Optional<Gauge> with(Step step) {
+        return step.recording().usualGauge().flatMap(kind -> carried.stream().filter(g -> g.kind() == kind).findFirst()).map(HouseGauge::gauge);
     }
 
     private By by() {

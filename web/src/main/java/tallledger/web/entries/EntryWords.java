@@ -121,6 +121,11 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     }
 
     @Override
+    public String temperatures(Event.Warm event, Entry entry) {
+        return words.say("entry.temperatures", event.temperatures().machine().value(), event.temperatures().gauge().value());
+    }
+
+    @Override
     public String kit(Event.KitSeen event, Entry entry) {
         KitItem item = event.item();
         List<String> parts = new ArrayList<>(List.of(item.name() + ": " + words.of(item.state())));

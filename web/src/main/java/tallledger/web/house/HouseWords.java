@@ -35,7 +35,7 @@ public class HouseWords implements HouseChange.Listener<String> {
         String named = switch (HouseChange.Kind.valueOf(change.entry().kind())) {
             case RULE -> words.say("rule." + of) + " ";
             case STEP_TIME -> words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " ";
-            case ISSUED, CHECKS, CHECK -> "";
+            case ISSUED, CHECKS, CHECK, GAUGE, GAUGE_OUT -> "";
         };
         return named + of(change.what());
     }
@@ -70,6 +70,16 @@ public class HouseWords implements HouseChange.Listener<String> {
     @Override
     public String listed(HouseChange.Listed change) {
         return words.say("house.listed", change.checks().size(), change.reason());
+    }
+
+    @Override
+    public String gauge(HouseChange.GaugeListed change) {
+        return words.say("house.gauge", change.gauge().gauge().name(), change.reason());
+    }
+
+    @Override
+    public String gauge(HouseChange.GaugeOut change) {
+        return words.say("house.gauge-out", change.name(), change.reason());
     }
 
     @Override

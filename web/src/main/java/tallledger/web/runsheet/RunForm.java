@@ -7,15 +7,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.Values;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.house.House;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunRecord;
 import tallledger.web.forms.Typed;
@@ -26,8 +31,8 @@ final class RunForm {
     private RunForm() {
     }
 
-    static Optional<RunRecord> read(Typed typed, MachineDescription machine, Route route) {
-        Optional<SpeedReading> reading = reading(typed, Run.recording(machine.speeds(), route));
+    static Optional<RunRecord> read(Typed typed, MachineDescription machine, House house, Route route) {
+        Optional<SpeedReading> reading = reading(typed, Run.recording(machine.speeds(), route), house);
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         for (String name : typed.all("symptom")) {
             List.of(Symptom.values()).stream().filter(s -> s.name().equals(name)).forEach(symptoms::add);
@@ -43,11 +48,18 @@ final class RunForm {
                 shift, quiet, typed.holds("loaded", "yes"), swept, typed.get("remark"))) : Optional.empty();
     }
 
-    /** The speed as read at a route; none where nothing of it was typed. */
-    static Optional<SpeedReading> reading(Typed typed, SpeedRead recording) {
+    /**
+     * The speed as read at a route; none where nothing of it was typed. A method may have one of the house's own gauges behind it,
+     * {@code OPTICAL:g3}.
+     */
+    static Optional<SpeedReading> reading(Typed typed, SpeedRead recording, House house) {
         Map<String, String> figures = new HashMap<>();
         recording.fields().forEach(f -> figures.put(f.name(), typed.get(f.name())));
-        Values values = new Values(figures, LengthUnit.MM);
-        return SpeedRead.isThere(values) ? typed.attempt("reading", () -> recording.read(values)) : Optional.empty();
+        String[] by = typed.get("method").split(":", 2);
+        figures.put("method", by[0]);
+        Optional<Rule> kind = Stream.of(Method.values()).filter(m -> m.name().equals(by[0])).findFirst().flatMap(SpeedReading::usual);
+        Optional<Optional<Gauge>> own = typed.attempt("method", () -> house.gauge(by.length < 2 ? "" : by[1], kind));
+        Values values = new Values(figures, LengthUnit.MM, own.flatMap(g -> g));
+        return own.isPresent() && SpeedRead.isThere(values) ? typed.attempt("reading", () -> recording.read(values)) : Optional.empty();
     }
 }

@@ -85,7 +85,7 @@ class RunSheetController {
             typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
         }
         return sheet.write(survey, typed, model, response, () -> route
-                .flatMap(r -> RunForm.read(typed, survey.folded().machine(), r))
+                .flatMap(r -> RunForm.read(typed, survey.folded().machine(), houses.newest(), r))
                 .flatMap(record -> typed.attempt("form", () -> {
                     RunGate.check(survey.core(), route.get());
                     return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded(), record);

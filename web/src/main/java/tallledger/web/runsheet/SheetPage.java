@@ -1,6 +1,7 @@
 package tallledger.web.runsheet;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.family.Family;
+import tallledger.core.house.House;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
@@ -29,6 +31,7 @@ import tallledger.core.family.Step;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Task;
 import tallledger.web.forms.Typed;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -47,11 +50,13 @@ public class SheetPage {
     }
 
     private final Plans plans;
+    private final Houses houses;
     private final Words words;
     private final Clock clock;
 
-    SheetPage(Plans plans, Words words, Clock clock) {
+    SheetPage(Plans plans, Houses houses, Words words, Clock clock) {
         this.plans = plans;
+        this.houses = houses;
         this.words = words;
         this.clock = clock;
     }
@@ -87,8 +92,8 @@ public class SheetPage {
         SpindleSurvey folded = survey.folded();
         model.addAttribute("sheet", route.map(r -> SheetView.of(folded, r)).orElse(null));
         model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
-        model.addAttribute("methods", Stream.of(Method.values()).filter(Method::isShown).toList());
-        model.addAttribute("method", typed.has("method") ? typed.get("method") : lastMethod(folded));
+        model.addAttribute("methods", GaugeChoice.speeds(houses.newest(), today(), words));
+        model.addAttribute("method", typed.has("method") ? typed.get("method") : lastMethod(folded, houses.newest()));
         model.addAttribute("shiftFeels", ShiftFeel.values());
     }
 
@@ -103,6 +108,12 @@ public class SheetPage {
             }
             sofar.put(f.name(), typed.get(f.name()));
         }));
+        model.addAttribute("warm", survey.steps().temperatures(clock.instant()).orElse(null));
+        Optional<Rule> kind = step.flatMap(s -> s.recording().usualGauge());
+        model.addAttribute("gauges", kind.map(k -> GaugeChoice.of(k, houses.newest(), survey.rules(), today(), words)).orElse(List.of()));
+        if (kind.isPresent() && !typed.isSent("gauge")) {
+            typed.set("gauge", GaugeChoice.last(survey.steps(), kind.get(), houses.newest()));
+        }
         model.addAttribute("task", step.filter(s -> check.isEmpty()).map(s -> TaskView.of(survey.core(), s, sofar, words)).orElse(null));
         model.addAttribute("photos", step.map(s -> survey.core().photosOf(s.id().written())).orElse(List.of()));
     }
@@ -129,9 +140,14 @@ public class SheetPage {
     }
 
     /** The instrument in the surveyor's hand: the one used last. */
-    private static String lastMethod(SpindleSurvey survey) {
-        return survey.runs().stream().flatMap(r -> r.record().reading().stream()).map(SpeedReading::method).filter(Method::isShown)
-                .reduce((a, b) -> b).orElse(Method.CONTACT_TACHOMETER).name();
+    private static String lastMethod(SpindleSurvey survey, House house) {
+        Optional<SpeedReading> last = survey.runs().stream().flatMap(r -> r.record().reading().stream()).filter(r -> r.method().isShown()).reduce((a, b) -> b);
+        String own = last.flatMap(r -> SpeedReading.usual(r.method()).map(kind -> GaugeChoice.id(r.readWith(), house.gauges(kind)))).orElse("");
+        return last.map(SpeedReading::method).orElse(Method.CONTACT_TACHOMETER).name() + (own.isEmpty() ? "" : ":" + own);
+    }
+
+    private LocalDate today() {
+        return LocalDate.now(clock);
     }
 
     /** A dead spot needs something that slides, hunting a commanded range. */

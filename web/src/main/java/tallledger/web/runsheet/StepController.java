@@ -13,10 +13,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunGate;
 import tallledger.core.family.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 
@@ -26,10 +28,12 @@ class StepController {
 
     private final Shelves shelves;
     private final SheetWriter sheet;
+    private final Houses houses;
     private final Clock clock;
 
-    StepController(Shelves shelves, SheetWriter sheet, Clock clock) {
+    StepController(Shelves shelves, SheetWriter sheet, Houses houses, Clock clock) {
         this.shelves = shelves;
+        this.houses = houses;
         this.sheet = sheet;
         this.clock = clock;
     }
@@ -42,7 +46,8 @@ class StepController {
             RunGate.check(survey.core(), step);
             Map<String, String> values = new HashMap<>();
             step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
-            return SurveyEntries.step(survey.by(clock, typed.get("author")), survey.steps(), step, values, survey.basis(),
+            Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
+            return SurveyEntries.step(survey.by(clock, typed.get("author")), survey.steps(), step, values, by,
                     typed.get("do").equals("bad"), typed.all("confirmed"), typed.get("remark"));
         })));
     }

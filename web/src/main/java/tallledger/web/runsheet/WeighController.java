@@ -1,6 +1,9 @@
 package tallledger.web.runsheet;
 
 import tallledger.web.words.WebReason;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,13 +15,17 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.drive.Route;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.house.House;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Run;
+import tallledger.core.survey.Temperatures;
 import tallledger.core.family.Step;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.Values;
 import tallledger.web.forms.Typed;
+import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 
@@ -31,8 +38,13 @@ class WeighController {
 
     private final Shelves shelves;
 
-    WeighController(Shelves shelves) {
+    private final Houses houses;
+    private final Clock clock;
+
+    WeighController(Shelves shelves, Houses houses, Clock clock) {
         this.shelves = shelves;
+        this.houses = houses;
+        this.clock = clock;
     }
 
     @PostMapping("/surveys/{id}/weigh")
@@ -40,25 +52,31 @@ class WeighController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
-        model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed)
-                : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed)).orElse(List.of()));
+        model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed, houses.newest())
+                : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed, new Read(houses.newest(), clock.instant()))).orElse(List.of()));
         return "runsheet/weigh :: weigh";
     }
 
-    private static List<Reason> speed(Survey survey, Route route, Typed typed) {
+    private static List<Reason> speed(Survey survey, Route route, Typed typed, House house) {
         SpeedRead recording = Run.recording(survey.folded().table(), route);
-        return RunForm.reading(typed, recording).map(reading -> recording.judge(reading, survey.rules()).because())
+        return RunForm.reading(typed, recording, house).map(reading -> recording.judge(reading, survey.rules()).because())
                 .orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of(WebReason.WEIGH_REFUSED, why)).toList());
     }
 
-    private static List<Reason> step(Survey survey, Step step, Typed typed) {
+    /** With what and when. */
+    private record Read(House house, Instant now) {
+    }
+
+    private static List<Reason> step(Survey survey, Step step, Typed typed, Read with) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
         if (step.recording().fields().stream().anyMatch(f -> f.must() && !typed.has(f.name()))) {
             return List.of();
         }
         try {
-            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit()), step.judgedBy(survey.rules())).because();
+            Optional<Gauge> by = with.house.gauge(typed.get("gauge"), step.recording().usualGauge());
+            Optional<BigDecimal> apart = survey.steps().temperatures(with.now).map(Temperatures::apart);
+            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit(), by, apart), step.judgedBy(survey.rules())).because();
         } catch (Refused refused) {
             return List.of(Reason.of(WebReason.WEIGH_REFUSED, refused.reason()));
         }

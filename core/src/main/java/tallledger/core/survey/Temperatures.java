@@ -1,0 +1,51 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.util.Map;
+import tallledger.core.ledger.Payload;
+import tallledger.core.reading.Temperature;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.Refused;
+
+/**
+ * How warm the machine and the gauges were in this sitting, °C: what a length is out by for that is U's thermal part (W 3.1).
+ *
+ * @param machine of the part that is measured
+ * @param gauge   of what it is held against
+ */
+public record Temperatures(TypedNumber machine, TypedNumber gauge) {
+
+    private static final BigDecimal MOST_APART = BigDecimal.valueOf(60);
+
+    /**
+     * @throws Refused naming "machine" or "gauge"
+     */
+    public static Temperatures typed(String machine, String gauge) {
+        Temperatures both = new Temperatures(at("machine", machine), at("gauge", gauge));
+        if (both.apart().abs().compareTo(MOST_APART) > 0) {
+            throw Refused.because(SurveyReason.TEMPERATURES_APART, both.machine.typed(), both.gauge.typed()).at("gauge");
+        }
+        return both;
+    }
+
+    private static TypedNumber at(String field, String text) {
+        try {
+            return Temperature.parse(text);
+        } catch (Refused refused) {
+            throw refused.at(field);
+        }
+    }
+
+    static Temperatures from(Payload p) {
+        return typed(p.text("machine"), p.text("gauge"));
+    }
+
+    /** How much warmer the machine is, K. */
+    public BigDecimal apart() {
+        return machine.value().subtract(gauge.value());
+    }
+
+    Map<String, Object> toPayload() {
+        return Map.of("machine", machine.typed(), "gauge", gauge.typed());
+    }
+}
