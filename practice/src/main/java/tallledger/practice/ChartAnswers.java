@@ -48,6 +48,10 @@ final class ChartAnswers {
             case PIECES -> Map.of("pieces", row(8, i -> 20 + off * (i / 7.0 + 0.3 * random.nextDouble()), 4, "mm"));
             case STEPS -> Map.of("commanded", "0.010 mm", "stood", row(6, i -> 0.010 * i + off * 0.3 * random.nextDouble(), 4, "mm"));
             case AXIS -> Map.of("targets", IntStream.range(0, 5).mapToObj(i -> 80 * i + " mm: " + microns(i, 1) + " / " + microns(i, -1)).collect(Collectors.joining("\n")));
+            case LENGTHS -> Map.of("lengths", IntStream.rangeClosed(1, 4).mapToObj(i -> 75 * i + "mm " + mm(75 * i + off * i / 4 + hand()).replace(" ", "")).collect(Collectors.joining("\n")));
+            case THRUST -> Map.of("dip", mm(off * 0.8), "thrust", "0.80");
+            case SQUARE -> Map.of("square", mm(off * 200 / per + 0.003), "squareTurned", mm(off * 200 / per - 0.003), "blade", "200 mm");
+            case INFEED -> Map.of("infeeds", "0.020mm 0.020mm 0.010mm 0.010mm 0.005mm", "counts", "DIAMETER", "before", "40.000 mm", "after", mm(39.935 + off * 2), "sparked", mm(39.935 + off));
             case CIRCLE -> Map.of("nominal", "100 mm", "counter", circle(1), "clockwise", circle(-1));
         };
     }

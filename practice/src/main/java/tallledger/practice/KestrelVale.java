@@ -100,7 +100,8 @@ public final class KestrelVale {
         return Sketch.of("Brinmoor", "T1", Family.LATHE, "1991", REBUILDER, "the rebuilder", LengthUnit.MM)
                 .windings(Shifting.SHIFTS_TURNING, "I 700", "II 1400").power("1.5", Law.CONSTANT_TORQUE)
                 .sliding("variator", StageKind.VARIATOR, new Span(0.125, 1)).reverses().unloaded(1.01)
-                .has("GUARD_SWITCH -GAP").supply("400", "50", "1.5", "3.9", false)
+                .has("GUARD_SWITCH -GAP").supply("400", "50", "1.5", "3.9", false).readout("cross slide")
+                .wrong("readout.cross-slide", "lengths=25mm 25.006mm/50mm 50.009mm/75mm 75.017mm/100mm 100.021mm/125mm 125.029mm")
                 .wrong("guard", "log=runs 0.00/guard-opened 3.10/stops 5.40/guard-closed 9.00/starts-by-itself 10.20|remark=it starts as the guard closes")
                 .claim(Attribute.FASTEST_SPEED, "1400", Source.PLATE, "").build();
     }
@@ -123,13 +124,14 @@ public final class KestrelVale {
     public static SimulatedMachine castervaleH1() {
         return Sketch.of("Castervale", "H1", Family.HORIZONTAL_MILL, "", "private shed, Upper Vale", OWNER, LengthUnit.INCH)
                 .motor("1425").power("3 hp", Law.CONSTANT_POWER).lever("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, "1 2 3")
-                .lever("left lever", "in out").lever("right lever", "low high").reverses()
+                .geared("left lever", "in 24:48", "out 40:40").geared("right lever", "low 18:71", "high 44:44").reverses()
                 .interlock("left lever", "out", "right lever", "high").plate("35.5 140 71 x 56 224 112 x 90 355 180 x")
                 .claim(Attribute.SPEED_COUNT, "12", Source.ADVERTISEMENT, "twelve spindle speeds")
                 .claim(Attribute.REVERSES, "yes", Source.SELLER, "").claim(Attribute.WEIGHT, "1900 to 2000 lb", Source.SELLER, "nineteen hundred, two thousand pounds")
                 .claim(Attribute.TRAVEL, "26 in", Source.SELLER, "the table runs a good twenty-six", "table")
                 .unloaded(1.022).fault("right lever", "high", Symptom.WILL_NOT_ENGAGE, 1)
                 .supply("400", "50", "3 hp", "5.0", false).axis("table", "24 in", Axis.Per.MIN, "0.5", "16", "")
+                .wrong("milled-roughness", SimulatedTrace.chatter(71.0, 71, 0.3048))
                 .wrong("lock.saddle", "remark=handle at the end of its thread, the saddle can be pushed").build();
     }
 

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import tallledger.core.drive.GearPair;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.LeverPattern;
@@ -100,6 +101,14 @@ final class Sketch {
         return lever(name, StageKind.GEAR, Shifting.STOP_TO_SHIFT, LeverPattern.ROW, labels);
     }
 
+    /** A lever whose wheels somebody has counted, as "label driver:driven". */
+    Sketch geared(String name, String... pairs) {
+        List<Position> positions = Arrays.stream(pairs).map(p -> p.split("[ :]"))
+                .map(p -> new Position(p[0], new Transmission.Gears(List.of(new GearPair(Integer.parseInt(p[1]), Integer.parseInt(p[2])))))).toList();
+        stages.add(new Stage(name, StageKind.GEAR, Shifting.STOP_TO_SHIFT, positions));
+        return this;
+    }
+
     /** A step pulley as "label driver driven", mm. */
     Sketch belt(String... grooves) {
         List<Position> positions = Arrays.stream(grooves).map(g -> g.split(" "))
@@ -177,6 +186,20 @@ final class Sketch {
                 ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
+    }
+
+    /** A readout somebody put onto one of its usual axes. */
+    Sketch readout(String name) {
+        List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
+                ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), with(a.abilities(), Axis.Ability.READOUT), a.travel(), a.rates()) : a).toList();
+        fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
+        return this;
+    }
+
+    private static Set<Axis.Ability> with(Set<Axis.Ability> some, Axis.Ability one) {
+        Set<Axis.Ability> all = new HashSet<>(some);
+        all.add(one);
+        return all;
     }
 
     Sketch supply(String volts, String hertz, String kilowatts, String amperes, boolean heavyStart) {

@@ -215,7 +215,10 @@ document.addEventListener("click", (event) => {
   let soon = 0;
   const look = () => {
     const ticket = ++asked;
-    const body = new URLSearchParams(new FormData(form));
+    const body = new URLSearchParams();
+    new FormData(form).forEach((value, name) => { if (typeof value === "string") { body.append(name, value); } });
+    /* A list from an instrument is weighed once, when it is recorded. */
+    if (body.toString().length > 60000) { return; }
     fetch(form.dataset.weigh, { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
       .then((answer) => (answer.ok ? answer.text() : ""))
       .then((html) => { if (ticket === asked) { place.innerHTML = html; } })

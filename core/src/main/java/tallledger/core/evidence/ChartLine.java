@@ -49,8 +49,9 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
      *
      * @param value mm, below nought where it lies the way it must not
      * @param over  length it was measured over; empty where the limit does not scale
+     * @param apart machine less gauge, K; empty where nobody read it
      */
-    public record Plain(BigDecimal value, BigDecimal step, Optional<TypedLength> over, Optional<Gauge> by) {
+    public record Plain(BigDecimal value, BigDecimal step, Optional<TypedLength> over, Optional<Gauge> by, Optional<BigDecimal> apart) {
     }
 
     private static final String VALUE = "value";
@@ -126,7 +127,7 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
             throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, o.typed()).at(OVER);
         });
         boolean other = isSigned() && values.text(LIES).equals(Lies.THE_OTHER_WAY.name());
-        return new Plain(other ? value.mm().negate() : value.mm(), value.step(), over, values.readWith());
+        return new Plain(other ? value.mm().negate() : value.mm(), value.step(), over, values.readWith(), values.apart());
     }
 
     @Override
@@ -142,7 +143,12 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
         TypedLength over = read.over.get();
         // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
         double ofLength = read.value.abs().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
-        return judged(read.value, u.withDigit(ofLength), over.mm(), rules);
+        if (way != ChartWay.LENGTHS) {
+            return judged(read.value, u.withDigit(ofLength), over.mm(), rules);
+        }
+        // Only here a length of the machine is held against one of a gauge.
+        return judged(read.value, Takings.warm(u.withDigit(ofLength), over.mm().doubleValue(), read.apart), over.mm(), rules,
+                Takings.temperature(over.mm().doubleValue(), read.apart).toArray(Reason[]::new));
     }
 
     /** The verdict on a result over a length, with what it comes to over the length its limit is stated for. */

@@ -37,7 +37,15 @@ public enum ChartWay {
     /** An axis at its targets, from both sides. */
     AXIS(Rule.INDICATOR, new AxisTakings.Targets()),
     /** A circle driven both ways round. */
-    CIRCLE(Rule.INDICATOR, new AxisTakings.Circle());
+    CIRCLE(Rule.INDICATOR, new AxisTakings.Circle()),
+    /** A readout against gauge lengths. */
+    LENGTHS(Rule.INDICATOR, new DifferenceTakings.GaugeLengths()),
+    /** A dip under a thrust that was read. */
+    THRUST(Rule.INDICATOR, new DifferenceTakings.Thrust()),
+    /** Against a square, and against it turned round. */
+    SQUARE(Rule.INDICATOR, new DifferenceTakings.Square()),
+    /** What was fed in against what came off. */
+    INFEED(Rule.MICROMETER, new DifferenceTakings.InfeedSum());
 
     private final Rule gauge;
     private final Taking<?> taking;

@@ -1,6 +1,7 @@
 package tallledger.core.evidence;
 
 import java.util.List;
+import tallledger.core.drive.Turning;
 import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.geometry.Straightness;
@@ -41,6 +42,23 @@ public enum EvidenceReason implements ReasonCode {
     HOT_RISING("hot.rising", "levelled", "tau", "toCome"),
     HOT_SETTLED("hot.settled", "levelled", "tau", "toCome"),
     FINISH_ALONE("finish.alone", "ra", "grade"),
+    INFEED_SAYS("infeed.says", "infeeds", "wanted", "removed", "off"),
+    INFEED_SIZES("infeed.sizes", "after", "before"),
+    INFEED_SPARKED("infeed.sparked", "took"),
+    LENGTHS_LINE("lengths.line", "row"),
+    LENGTHS_SAY("lengths.say", "lengths", "at", "worst", "slope", "rest"),
+    SQUARE_SAYS("square.says", "machine", "square"),
+    THRUST_SAYS("thrust.says", "dip", "thrust", "per"),
+    FINISH_COMES_ROUND("finish.comes-round", "spacing", "past", "hertz", "near"),
+    FINISH_DROPOUT("finish.dropout", "point"),
+    FINISH_FREQUENCY("finish.frequency", "spacing", "past", "hertz"),
+    FINISH_IS_FEED("finish.is-feed", "spacing"),
+    FINISH_NO_SPACING("finish.no-spacing"),
+    FINISH_NO_SPEED("finish.no-speed"),
+    FINISH_NOTHING_TURNS("finish.nothing-turns", "spacing", "past", "hertz", "turning"),
+    FINISH_SPACING("finish.spacing", "spacing", "height", "share"),
+    FINISH_STEEP("finish.steep", "degrees"),
+    FINISH_TURNS(List.of(Turning.Kind.values()), "finish.turns", "stage", "pair", "hertz"),
     FINISH_BOTH("finish.both"),
     FINISH_CLOSE("finish.close", "ra", "grade", "times", "expected"),
     FINISH_ELSE("finish.else", "ra", "grade", "times", "expected"),

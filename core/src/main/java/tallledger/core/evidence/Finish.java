@@ -4,10 +4,15 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Turning;
+import tallledger.core.finish.Spacings;
 import tallledger.core.finish.Trace;
 import tallledger.core.finish.Turned;
 import tallledger.core.gauge.Gauge;
@@ -15,6 +20,8 @@ import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
+import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Quantity;
@@ -29,9 +36,35 @@ import tallledger.core.rules.Rules;
  *
  * <p>Worked: f 0.2, r 0.8 should leave Ra 1.60: 2.0 is 1.25 times that, good; 6.3 is 3.9 times.
  *
+ * <p>A trace whose roughness has one spacing that stands out is held against what made it: its feed, or with the speed at which the surface went past
+ * the tool, f = v/p, against what turns or meshes in this drive at that speed of the spindle.
+ *
  * @param process what made it
+ * @param drive   of the machine; empty where nobody knows it
  */
-public record Finish(Process process) implements Recording<Finish.Read> {
+public record Finish(Process process, Optional<Drive> drive) implements Recording<Finish.Read> {
+
+    /** What turns in the machine. @param hertz of the supply, empty where nobody read it */
+    public record Drive(DriveTrain train, SpeedPlate plate, Optional<BigDecimal> hertz) {
+    }
+
+    /** Of a machine whose drive nobody knows. */
+    public Finish(Process process) {
+        this(process, Optional.empty());
+    }
+
+    /** λc, as the surface asks for it or as somebody chooses. */
+    public enum CutOff {
+        BY_THE_SURFACE, MM_0_08, MM_0_25, MM_0_8, MM_2_5, MM_8;
+
+        private Optional<Double> mm() {
+            return this == BY_THE_SURFACE ? Optional.empty() : Optional.of(Trace.CUT_OFFS.get(ordinal() - 1));
+        }
+    }
+
+    /** How fast it was made. @param past the surface past the tool, m/min @param rpm of the spindle; empty where nobody read it */
+    public record Made(BigDecimal past, Optional<BigDecimal> rpm) {
+    }
 
     /** What made a surface. */
     public enum Process { TURNED, MILLED, GROUND, DRILLED }
@@ -49,12 +82,21 @@ public record Finish(Process process) implements Recording<Finish.Read> {
      * @param ra     µm
      * @param step   worth of its last digit, µm
      * @param turned feed and nose, where both were typed
-     * @param trace  where one was pasted, at the cut-off its own surface calls for
+     * @param trace  where one was pasted
+     * @param made   how fast, where somebody says
      */
-    public record Read(BigDecimal ra, BigDecimal step, By how, Optional<Turned> turned, Optional<Trace.Roughness> trace, Optional<Gauge> by) {
+    public record Read(BigDecimal ra, BigDecimal step, By how, Optional<Turned> turned, Optional<Traced> trace, Optional<Made> made, Optional<Gauge> by) {
+    }
+
+    /** A trace and what it comes to at its cut-off. */
+    public record Traced(Trace profile, Trace.Roughness roughness) {
     }
 
     private static final MathContext SHOWN = new MathContext(3);
+    /** A spacing this near to the feed is the feed. */
+    private static final double SAME_FEED = 0.03;
+    /** A spindle that turns this near to a speed of its plate turns at that. */
+    private static final double NEAR = 0.12;
     /** Half of what a grade leaves open either way, as a share. */
     private static final double BY_EYE = 0.5;
 
@@ -77,6 +119,9 @@ public record Finish(Process process) implements Recording<Finish.Read> {
         }
         fields.add(Field.may("spacing", Entry.LENGTH, "mm"));
         fields.add(Field.may("trace", Entry.LONG_TEXT, "µm"));
+        fields.add(new Field("cutOff", Entry.CHOICE, "", CutOff.BY_THE_SURFACE.name(), List.of(CutOff.values()), false));
+        fields.add(Field.may("past", Entry.TEXT, "m/min"));
+        fields.add(Field.may("spindle", Entry.NUMBER, "rpm"));
         return fields;
     }
 
@@ -89,11 +134,18 @@ public record Finish(Process process) implements Recording<Finish.Read> {
             if (values.has("ra")) {
                 throw Refused.because(EvidenceReason.FINISH_BOTH).at("ra");
             }
-            Trace.Roughness rough = trace(values).chosen(process != Process.GROUND);
-            return new Read(new BigDecimal(rough.ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned, Optional.of(rough), values.readWith());
+            Trace trace = trace(values);
+            CutOff cutOff = Stream.of(CutOff.values()).filter(c -> c.name().equals(values.text("cutOff"))).findFirst().orElse(CutOff.BY_THE_SURFACE);
+            Trace.Roughness rough = values.at("cutOff", () -> cutOff.mm().map(trace::at).orElseGet(() -> trace.chosen(process != Process.GROUND)));
+            return new Read(new BigDecimal(rough.ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned, Optional.of(new Traced(trace, rough)), made(values), values.readWith());
         }
         TypedNumber ra = values.at("ra", () -> TypedNumber.parsePositive(values.text("ra")));
-        return new Read(ra.value(), ra.step(), how, turned, Optional.empty(), values.readWith());
+        return new Read(ra.value(), ra.step(), how, turned, Optional.empty(), made(values), values.readWith());
+    }
+
+    private static Optional<Made> made(Values values) {
+        Optional<BigDecimal> rpm = values.has("spindle") ? Optional.of(values.positive("spindle")) : Optional.empty();
+        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"))), rpm)) : Optional.empty();
     }
 
     /** One height after the other, or "x z" lines: then x gives the spacing, and it must be even. */
@@ -132,8 +184,9 @@ public record Finish(Process process) implements Recording<Finish.Read> {
         Uncertainty u = read.how == By.PLATE ? Uncertainty.of(0, BY_EYE * read.ra.doubleValue() / Gauge.COVERAGE_FACTOR)
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
         Quantity ra = new Quantity(read.ra, u.expanded(), "µm");
-        read.trace.ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE, BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), t.lengths(), shown(t.rz()), shown(t.rq()), shown(t.rt()),
+        read.trace.map(Traced::roughness).ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE, BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), t.lengths(), shown(t.rz()), shown(t.rq()), shown(t.rt()),
                 new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
+        read.trace.ifPresent(t -> says.addAll(marks(t, read, rules)));
         Optional<BigDecimal> expected = expected(read, rules);
         int grade = Trace.grade(read.ra.doubleValue());
         if (expected.isEmpty()) {
@@ -147,8 +200,62 @@ public record Finish(Process process) implements Recording<Finish.Read> {
         EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
                 : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
         says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), "µm")));
-        Outcome outcome = StepJudgement.of(judged).outcome();
+        boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
+        Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
         return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, "µm")));
+    }
+
+    /** What a trace shows beside its figures: how it lay, where it is torn, which spacing stands out and what comes round so often. */
+    private List<Reason> marks(Traced t, Read read, Rules rules) {
+        List<Reason> says = new ArrayList<>();
+        if (t.profile.isSteep()) {
+            says.add(Reason.of(EvidenceReason.FINISH_STEEP, new BigDecimal(t.profile.degrees()).round(new MathContext(2))));
+        }
+        t.profile.dropout().ifPresent(n -> says.add(Reason.of(EvidenceReason.FINISH_DROPOUT, n)));
+        Spacings spacings = t.roughness.spacings();
+        Optional<Spacings.Peak> peak = spacings.strongest().filter(p -> p.share() >= rules.share(Rule.DOMINANT_SPACING).doubleValue());
+        if (peak.isEmpty()) {
+            says.add(Reason.of(EvidenceReason.FINISH_NO_SPACING));
+            return says;
+        }
+        Spacings.Peak p = peak.get();
+        Quantity spacing = Quantity.of(new BigDecimal(p.spacing()).round(SHOWN), "mm");
+        says.add(Reason.of(EvidenceReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()), BigDecimal.valueOf(Math.round(100 * p.share()))));
+        if (read.turned.filter(f -> Math.abs(p.spacing() / f.feed() - 1) <= Math.max(SAME_FEED, p.open())).isPresent()) {
+            says.add(Reason.of(EvidenceReason.FINISH_IS_FEED, spacing));
+        } else if (read.made.isEmpty()) {
+            says.add(Reason.of(EvidenceReason.FINISH_NO_SPEED));
+        } else {
+            says.add(comesRound(p, spacing, spacings.bin(), read.made.get()));
+        }
+        return says;
+    }
+
+    /** f = v/p, and what of the drive lies within a line or 1 % of it, nearest first. */
+    private Reason comesRound(Spacings.Peak p, Quantity spacing, double line, Made made) {
+        double mmPerSecond = made.past.doubleValue() * 1000 / 60;
+        double hertz = mmPerSecond / p.spacing();
+        double reach = Math.max(mmPerSecond * line, 0.01 * hertz);
+        Quantity f = Quantity.of(new BigDecimal(hertz).round(SHOWN), "Hz");
+        Quantity past = Quantity.of(made.past, "m/min");
+        List<Turning> turning = made.rpm.map(rpm -> turning(rpm.doubleValue())).orElse(List.of());
+        List<Object> near = new ArrayList<>(turning.stream().filter(t -> Math.abs(t.hertz() - hertz) <= reach).sorted(Comparator.comparingDouble(t -> Math.abs(t.hertz() - hertz)))
+                .map(t -> (Object) Reason.each(EvidenceReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(), Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), "Hz"))).toList());
+        if (turning.isEmpty()) {
+            return Reason.of(EvidenceReason.FINISH_FREQUENCY, spacing, past, f);
+        }
+        return near.isEmpty() ? Reason.of(EvidenceReason.FINISH_NOTHING_TURNS, spacing, past, f, turning.size()) : Reason.of(EvidenceReason.FINISH_COMES_ROUND, spacing, past, f, near);
+    }
+
+    /** At the route whose speed is nearest to the one read, within the house's tolerance twice; nothing where none is. */
+    private List<Turning> turning(double rpm) {
+        return drive.flatMap(d -> d.train.routes().stream().filter(r -> !d.train.isReverse(r)).filter(r -> off(d, r, rpm) <= NEAR)
+                .min(Comparator.comparingDouble(r -> off(d, r, rpm))).map(r -> Turning.of(d.train, r, rpm, d.hertz.map(BigDecimal::doubleValue)))).orElse(List.of());
+    }
+
+    private static double off(Drive d, Route route, double rpm) {
+        return d.plate.cell(d.train.plateKey(route)).value().map(BigDecimal::doubleValue).or(() -> d.train.speed(route).map(s -> s.low()))
+                .map(n -> Math.abs(rpm / n - 1)).orElse(Double.MAX_VALUE);
     }
 
     private static Quantity shown(double um) {

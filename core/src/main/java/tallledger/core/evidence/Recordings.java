@@ -45,8 +45,8 @@ public final class Recordings {
     public record Measured(BigDecimal value, BigDecimal step, Optional<Gauge> by) {
     }
 
-    /** A difference over a length, mm. @param apart machine less gauge, K; empty where nobody read it */
-    public record Over(TypedLength value, TypedLength over, Optional<Gauge> by, Optional<BigDecimal> apart) {
+    /** A difference over a length, mm. */
+    public record Over(TypedLength value, TypedLength over, Optional<Gauge> by) {
     }
 
     /** Two temperatures, °C. */
@@ -236,7 +236,7 @@ public final class Recordings {
             if (over.mm().signum() <= 0) {
                 throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, over.typed()).at("over");
             }
-            return new Over(value, over, values.readWith(), values.apart());
+            return new Over(value, over, values.readWith());
         }
 
         @Override
@@ -246,22 +246,13 @@ public final class Recordings {
             // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
             double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(value.mm(), value.step()).withDigit(ofLength);
-            u = holdsLength() ? Takings.warm(u, over.mm().doubleValue(), read.apart) : u;
             GradedLimit here = rules.graded(graded).over(over.mm(), per);
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
             Quantity scaled = new Quantity(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(), "mm");
             List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"), Quantity.of(over.mm(), "mm"), scaled, Quantity.of(per, "mm"))));
             because.addAll(judged.because());
-            if (holdsLength()) {
-                because.addAll(Takings.temperature(over.mm().doubleValue(), read.apart));
-            }
             return judged.saying(because);
-        }
-
-        /** Whether a length of the machine is held against one of a gauge, so that their temperatures matter. */
-        private boolean holdsLength() {
-            return graded == Rule.SCALE_300;
         }
 
         @Override

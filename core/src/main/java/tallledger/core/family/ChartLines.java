@@ -1,5 +1,6 @@
 package tallledger.core.family;
 
+import java.util.Optional;
 import static tallledger.core.evidence.Severity.LIVE_WITH;
 import static tallledger.core.evidence.Severity.SOON;
 import static tallledger.core.family.Phase.ACCURACY;
@@ -58,11 +59,11 @@ final class ChartLines {
     static final Template T_SLOT = step("t-slot", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
             .of("table").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TSLOT_300, 300));
     static final Template XY_SQUARE = step("xy-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("saddle").records(ChartLine.per(ChartWay.SWING, Rule.XY_SQUARE_300, 300));
+            .of("saddle").records(ChartLine.per(ChartWay.SQUARE, Rule.XY_SQUARE_300, 300));
     static final Template KNEE_SQUARE_X = step("knee-square-x", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM)
-            .of("knee").records(ChartLine.per(ChartWay.SWING, Rule.KNEE_SQUARE_300, 300));
+            .of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
     static final Template KNEE_SQUARE_Y = step("knee-square-y", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM)
-            .of("knee").records(ChartLine.per(ChartWay.SWING, Rule.KNEE_SQUARE_300, 300));
+            .of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
     static final Template QUILL_SQUARE = step("quill-square", ACCURACY, SOON, 90).when(CommonSteps::hasQuill).needs(Kind.LEVEL_AND_WARM)
             .of("head").records(ChartLine.per(ChartWay.SWING, Rule.QUILL_100, 100));
     static final Template SPINDLE_TABLE = step("spindle-table", ACCURACY, SOON, 150)
@@ -92,7 +93,7 @@ final class ChartLines {
     static final Template DRILL_QUILL_SQUARE = step("drill-quill-square", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM)
             .of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_QUILL_100, 100));
     static final Template THRUST_DIP = step("thrust-dip", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM)
-            .of("arm").records(ChartLine.of(ChartWay.SWING, Rule.THRUST_DIP));
+            .of("arm").records(ChartLine.of(ChartWay.THRUST, Rule.THRUST_DIP));
     static final Template SPINDLE_SQUARE_IN = step("spindle-square-in", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
             .of("column").records(ChartLine.per(ChartWay.SWEEP, Rule.DRILL_SQUARE_300, 300));
     static final Template SPINDLE_SQUARE_OUT = step("spindle-square-out", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
@@ -113,7 +114,7 @@ final class ChartLines {
             .needs(Kind.POWER_ISOLATED, Kind.LEVEL_AND_WARM)
             .of("wheel head").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.GRINDER_TO_TRAVEL_100, 100));
     static final Template INFEED_SQUARE = step("infeed-square", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("wheel head").records(ChartLine.per(ChartWay.SWING, Rule.INFEED_SQUARE_300, 300));
+            .of("wheel head").records(ChartLine.per(ChartWay.SQUARE, Rule.INFEED_SQUARE_300, 300));
     static final Template GROUND_ROUND = step("ground-round", TEST_CUT, SOON, 90).still()
             .of("work head").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND));
     static final Template ROTARY_TRUE = step("rotary-true", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.CLEAR_OF_WHEEL)
@@ -145,11 +146,11 @@ final class ChartLines {
     static final Template CENTRELESS_TAPER = step("centreless-taper", TEST_CUT, SOON, 60).still()
             .of("work rest").records(ChartLine.of(ChartWay.SWING, Rule.CENTRELESS_TAPER));
     static final Template AXES_XY_SQUARE = step("axes-xy-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("Y").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
+            .of("Y").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
     static final Template YZ_SQUARE = step("yz-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("Z").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
+            .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
     static final Template ZX_SQUARE = step("zx-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("Z").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
+            .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
     static final Template CIRCLE_TEST = step("circle-test", TEST_CUT, SOON, 420).needs(Kind.LEVEL_AND_WARM)
             .of("control").records(ChartLine.of(ChartWay.CIRCLE, Rule.CIRCLE_FORM));
     static final Template MILLED_SQUARE = step("milled-square", TEST_CUT, LIVE_WITH, 60).still()
@@ -158,13 +159,13 @@ final class ChartLines {
             .of("control").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.MILLED_CIRCLE));
 
     static final Template TURNED_ROUGHNESS = step("turned-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("spindle").records(new Finish(Finish.Process.TURNED));
+            .of("spindle").records(s -> finish(Finish.Process.TURNED, s));
     static final Template MILLED_ROUGHNESS = step("milled-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("spindle").records(new Finish(Finish.Process.MILLED));
+            .of("spindle").records(s -> finish(Finish.Process.MILLED, s));
     static final Template GROUND_ROUGHNESS = step("ground-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("wheel head").records(new Finish(Finish.Process.GROUND));
+            .of("wheel head").records(s -> finish(Finish.Process.GROUND, s));
     static final Template DRILLED_ROUGHNESS = step("drilled-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("spindle").records(new Finish(Finish.Process.DRILLED));
+            .of("spindle").records(s -> finish(Finish.Process.DRILLED, s));
 
     /** Every axis of a machining centre: straight, and at its targets from both sides. */
     static final Line AXES = Line.eachAxis(
@@ -185,11 +186,14 @@ final class ChartLines {
     static final Line DRILL_CHART = Line.of(BASE_FLAT, DRILL_OUT, DRILL_QUILL_SQUARE, THRUST_DIP);
     static final Line RADIAL_CHART = Line.of(SPINDLE_SQUARE_IN, SPINDLE_SQUARE_OUT, HEAD_LEVEL);
     static final Line DRILL_CUT_CHART = Line.of(HOLE_PLACE, DRILLED_ROUGHNESS);
+    static final Template INFEED_SUM = step("infeed-sum", TEST_CUT, LIVE_WITH, 180).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
+            .of("infeed").records(ChartLine.of(ChartWay.INFEED, Rule.INFEED_SUM));
+
     static final Line INFEED_CHART = Line.of(INFEED_REPEAT);
     static final Line CYLINDRICAL_CHART = Line.of(CENTRES_LINE_V, CENTRES_LINE_H, BARREL_TO_TRAVEL, WHEEL_SPINDLE_TRAVEL, INFEED_SQUARE);
-    static final Line CYLINDRICAL_CUT_CHART = Line.of(GROUND_ROUND, GROUND_ROUGHNESS);
+    static final Line CYLINDRICAL_CUT_CHART = Line.of(INFEED_SUM, GROUND_ROUND, GROUND_ROUGHNESS);
     static final Line ROTARY_CHART = Line.of(ROTARY_TRUE, ROTARY_FLAT, COLUMN_TO_TABLE, DOWN_FEED_STEPS);
-    static final Line ROTARY_CUT_CHART = Line.of(GROUND_SPREAD, GROUND_ROUGHNESS);
+    static final Line ROTARY_CUT_CHART = Line.of(INFEED_SUM, GROUND_SPREAD, GROUND_ROUGHNESS);
     static final Line CENTRELESS_CHART = Line.of(REGULATING_SPINDLE, REGULATING_FLOAT, SPINDLES_PARALLEL_V,
             SPINDLES_PARALLEL_H, SLOT_PARALLEL);
     static final Line CENTRELESS_CUT_CHART = Line.of(CENTRELESS_SPREAD, CENTRELESS_ROUND, CENTRELESS_TAPER);
@@ -197,5 +201,10 @@ final class ChartLines {
     static final Line CENTRE_CUT_CHART = Line.of(CIRCLE_TEST, MILLED_SQUARE, MILLED_CIRCLE);
 
     private ChartLines() {
+    }
+
+    /** With the drive whose marks a trace may show. */
+    private static Finish finish(Finish.Process process, Template.Subject on) {
+        return new Finish(process, Optional.of(new Finish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
     }
 }

@@ -18,6 +18,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.ChartWay;
+import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.MotionRecordings.Feed.Rate;
@@ -147,7 +149,7 @@ final class CommonSteps {
 
     static final Line AXES_ACCURACY = Line.eachAxis(
             step("readout", ACCURACY, SOON, 120).eachAxis(a -> a.has(Ability.READOUT)).of("scale").needs(Kind.LEVEL_AND_WARM)
-                    .records(new Recordings.Scaled(Rule.SCALE_300, BigDecimal.valueOf(300))));
+                    .records(ChartLine.per(ChartWay.LENGTHS, Rule.SCALE_300, 300)));
 
     /** The feeds of the feed plate. */
     static final Line FEED_PLATE = new Line() {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
+import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.LengthUnit;
 
 /** What a family's steps need to know of a machine. */
@@ -16,6 +17,9 @@ public interface Described {
     LengthUnit unit();
 
     DriveTrain train();
+
+    /** Its speed plate; what cannot be read on it stands there as that. */
+    SpeedPlate plate();
 
     /** Its feed plate, where it has one. */
     Optional<FeedPlate> feeds();

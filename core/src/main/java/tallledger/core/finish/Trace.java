@@ -2,12 +2,14 @@ package tallledger.core.finish;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import tallledger.core.reason.Refused;
 
 /**
  * A trace z(x) at equal spacing. Waviness is z under the Gaussian weight w(x) = exp(−π·(x/(α·λc))²)/(α·λc), α = √(ln 2/π), the kernel cut at
  * ±λc and made whole over the points present; roughness is the rest. Half a cut-off at each end is dropped; up to five sampling lengths of λc
- * from there. Ra, Rq, Rt, Rsk over all of them, Rz the mean over sampling lengths of peak plus valley. (Filter after ISO 16610-21.)
+ * from there. A trace that lies at more than a degree is levelled by least squares first. Ra, Rq, Rt, Rsk over all of them, Rz the mean over sampling lengths of peak plus valley. (Filter after ISO 16610-21.)
  *
  * <p>Worked: z = 2·sin(2πx/0.1) µm at a cut-off of 0.8 mm: the sine passes whole, Ra = 4/π = 1.27 µm, Rz = 4.0 µm, RSm = 0.1 mm.
  *
@@ -29,6 +31,12 @@ public record Trace(double spacing, List<Double> heights) {
     private static final double ALPHA = Math.sqrt(Math.log(2) / Math.PI);
     private static final int MOST_LENGTHS = 5;
     private static final double CROSSING = 0.1;
+    private static final double MICROMETRES = 1000;
+    /** More products than this and a transform is quicker than a convolution written out. */
+    private static final long LONG = 400_000;
+    /** A degree of tilt is the stylus; more is a trace nobody levelled. */
+    private static final double STEEP = 1;
+    private static final double DROPOUT = 12;
 
     /** @throws Refused for too few points, no spacing, or a height that is none */
     public Trace {
@@ -54,12 +62,18 @@ public record Trace(double spacing, List<Double> heights) {
      * @param waviness  over the whole trace, µm
      * @param roughness evaluated, µm
      * @param from      index of its first point in the trace
+     * @param step      spacing of its points, mm
      */
-    public record Roughness(double cutOff, int lengths, double ra, double rq, double rz, double rt, double rsk, double rsm, double[] waviness, double[] roughness, int from) {
+    public record Roughness(double cutOff, int lengths, double ra, double rq, double rz, double rt, double rsk, double rsm, double[] waviness, double[] roughness, int from, double step) {
 
         /** The grade Ra lies in: the smallest not below it; 13 beyond the last. */
         public int grade() {
             return Trace.grade(ra);
+        }
+
+        /** Which spacings stand in it. */
+        public Spacings spacings() {
+            return Spacings.of(roughness, step);
         }
     }
 
@@ -83,18 +97,78 @@ public record Trace(double spacing, List<Double> heights) {
         for (int k = 0; k <= half; k++) {
             kernel[k] = Math.exp(-Math.PI * Math.pow(k * spacing / (ALPHA * cutOff), 2));
         }
-        double[] z = heights.stream().mapToDouble(h -> h).toArray();
-        double[] w = new double[z.length];
-        for (int i = 0; i < z.length; i++) {
-            double sum = 0;
-            double whole = 0;
-            for (int k = Math.max(-half, -i); k <= Math.min(half, z.length - 1 - i); k++) {
-                sum += kernel[Math.abs(k)] * z[i + k];
-                whole += kernel[Math.abs(k)];
+        double[] z = levelled();
+        double[] w = (long) z.length * half > LONG ? Convolution.byTransform(z, kernel) : Convolution.writtenOut(z, kernel);
+        double[] upTo = new double[half + 1];
+        upTo[0] = kernel[0] / 2;
+        for (int k = 1; k <= half; k++) {
+            upTo[k] = upTo[k - 1] + kernel[k];
+        }
+        for (int i = 0; i < w.length; i++) {
+            // Made whole over the points present: half the middle and all to either side, as far as there is any.
+            w[i] /= upTo[Math.min(half, i)] + upTo[Math.min(half, z.length - 1 - i)];
+        }
+        if (isSteep()) {
+            Line line = line();
+            for (int i = 0; i < w.length; i++) {
+                w[i] += line.at(i);
             }
-            w[i] = sum / whole;
         }
         return w;
+    }
+
+    /** A line by least squares over the points' numbers, µm. */
+    private record Line(double middle, double mean, double slope) {
+        double at(int i) {
+            return mean + slope * (i - middle);
+        }
+    }
+
+    private Line line() {
+        int n = heights.size();
+        double middle = (n - 1) / 2.0;
+        double mean = heights.stream().mapToDouble(h -> h).average().orElse(0);
+        double top = 0;
+        double under = 0;
+        for (int i = 0; i < n; i++) {
+            top += (i - middle) * (heights.get(i) - mean);
+            under += (i - middle) * (i - middle);
+        }
+        return new Line(middle, mean, top / under);
+    }
+
+    /** How steeply it lies, degrees; a steep one is levelled by least squares before it is filtered, or its ends would be bent. */
+    public double degrees() {
+        return Math.toDegrees(Math.atan(line().slope() / spacing / MICROMETRES));
+    }
+
+    public boolean isSteep() {
+        return Math.abs(degrees()) > STEEP;
+    }
+
+    private double[] levelled() {
+        double[] z = heights.stream().mapToDouble(h -> h).toArray();
+        if (isSteep()) {
+            Line line = line();
+            for (int i = 0; i < z.length; i++) {
+                z[i] -= line.at(i);
+            }
+        }
+        return z;
+    }
+
+    /** Number of the first point that stands off its neighbours as a dropout does, from 1; empty where none does. */
+    public OptionalInt dropout() {
+        double[] off = IntStream.range(1, heights.size() - 1).mapToDouble(i -> Math.abs(heights.get(i) - (heights.get(i - 1) + heights.get(i + 1)) / 2)).toArray();
+        double[] sorted = off.clone();
+        Arrays.sort(sorted);
+        // As high as most of the surface is itself, and out of all proportion to how its points follow each other.
+        double much = Math.max(DROPOUT * sorted[(int) (0.9 * (sorted.length - 1))], Math.sqrt(heights.stream().mapToDouble(h -> h - mean()).map(d -> d * d).average().orElse(0)));
+        return much == 0 ? OptionalInt.empty() : IntStream.range(0, off.length).filter(i -> off[i] > much).map(i -> i + 2).findFirst();
+    }
+
+    private double mean() {
+        return heights.stream().mapToDouble(h -> h).average().orElse(0);
     }
 
     /** @throws Refused where not even one sampling length is left */
@@ -117,7 +191,7 @@ public record Trace(double spacing, List<Double> heights) {
         for (int s = 0; s < lengths; s++) {
             rz += spread(Arrays.copyOfRange(r, s * each, (s + 1) * each)) / lengths;
         }
-        return new Roughness(cutOff, lengths, ra, rq, rz, spread(r), rsk, spacings(r, CROSSING * rz), w, r, drop);
+        return new Roughness(cutOff, lengths, ra, rq, rz, spread(r), rsk, spacings(r, CROSSING * rz), w, r, drop, spacing);
     }
 
     private static double spread(double[] r) {

@@ -20,6 +20,7 @@ enum ReadingReason implements ReasonCode {
     SERIES_COUNT("series.count", "typed", "most"),
     SERIES_UNEVEN("series.uneven", "typed"),
     SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
+    SURFACE_UNIT("surface.unit", "unit"),
     TAPS_PART_TURN("taps.part-turn", "turnsText"),
     TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),
     TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns"),

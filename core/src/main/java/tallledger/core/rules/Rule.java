@@ -35,6 +35,8 @@ public enum Rule {
     RA_DRILLED(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "3.2"),
     /** Up to the first times what should be there a finish is good, up to the second ordinary. */
     FINISH_RATIO(Group.LIMITS, Shape.BETWEEN, Unit.TIMES, "1.5", "3"),
+    /** A spacing with this share of a profile is one that stands out. */
+    DOMINANT_SPACING(Group.LIMITS, Shape.ONE, Unit.PERCENT, "40"),
     ROUGHNESS(Group.GAUGES, Shape.GAUGE, Unit.MICROMETRES, "0.01", "10"),
 
     /** A claimed drill is tried in steel by these: v_c, f in mm a turn, k_c. */
@@ -95,6 +97,7 @@ public enum Rule {
     GRINDER_TO_TRAVEL_100(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.01", "0.02"),
     INFEED_SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
     INFEED_REPEAT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.001", "0.002", "0.005"),
+    INFEED_SUM(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.010", "0.020"),
     GROUND_ROUND(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.001", "0.002", "0.004"),
     GROUND_PARALLEL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.002", "0.004", "0.01"),
     ROTARY_TRUE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.01", "0.02"),

@@ -38,7 +38,7 @@ public final class SurveyEntries {
     /** A cycle's log is the longest thing typed at a step. */
     public static final int LONGEST_VALUE = 6_000;
     /** A list pasted from an instrument. */
-    private static final int LONGEST_LIST = 60_000;
+    private static final int LONGEST_LIST = 500_000;
 
     private static final BigDecimal MOST_MINUTES = new BigDecimal("600");
 

@@ -3,16 +3,26 @@ package tallledger.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.Machines;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.SurfaceSpeed;
+import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 
@@ -72,5 +82,52 @@ class FinishRecordTest {
     void aTraceWithADropoutIsRefusedWithItsRow() {
         String trace = IntStream.range(0, 100).filter(i -> i != 40).mapToObj(i -> i * 0.01 + " 1").collect(Collectors.joining("\n"));
         assertThatThrownBy(() -> TURNED.read(typed("trace=" + trace))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("finish.uneven"));
+    }
+
+    private static final DriveTrain TRAIN = new DriveTrain(List.of(Machines.motor("1440"),
+            new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(Machines.gears("low", 18, 71), Machines.gears("high", 40, 40)))), List.of());
+
+    private static StepJudgement chatter(String more) {
+        String trace = IntStream.range(0, 1200).mapToObj(i -> String.format(Locale.ROOT, "%.3f", 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06))).collect(Collectors.joining(" "));
+        Finish milled = new Finish(Finish.Process.MILLED, Optional.of(new Finish.Drive(TRAIN, Machines.plate(List.of(Machines.plateLever("lever", "low high")), "365 1440"), Optional.of(new BigDecimal("50")))));
+        return milled.weigh(typed("spacing=0.005|trace=" + trace + more), Rules.shipped());
+    }
+
+    /** 71 teeth at 365 rpm are 431.9 a second: 0.06 mm of it at 25.915 mm/s, 1.5549 m/min. */
+    @Test
+    void aSpacingIsLaidBesideWhatTurns() {
+        assertThat(chatter("").because()).extracting(Reason::code).contains("finish.spacing", "finish.no-speed");
+        assertThat(chatter("|past=1.5549").because()).extracting(Reason::code).contains("finish.frequency");
+        StepJudgement found = chatter("|past=1554.9 mm/min|spindle=365");
+        assertThat(found.because()).filteredOn(b -> b.code().equals("finish.comes-round")).singleElement().satisfies(b -> {
+            assertThat(b.toString()).contains("MESH", "18:71", "432, Hz");
+            assertThat((List<?>) b.arguments().get(3)).hasSize(1);
+        });
+        assertThat(chatter("|past=2 m/min|spindle=365").because()).extracting(Reason::code).contains("finish.nothing-turns");
+        assertThat(chatter("|past=1.5549|spindle=700").because()).as("no such speed on this machine").extracting(Reason::code).contains("finish.frequency");
+    }
+
+    @Test
+    void theFeedIsNoFault() {
+        String trace = IntStream.range(0, 3000).mapToObj(i -> String.format(Locale.ROOT, "%.3f", 1000 * Math.pow(i * 0.004 % 0.2 - 0.1, 2) / 1.6)).collect(Collectors.joining("\n"));
+        assertThat(TURNED.weigh(typed("spacing=0.004|trace=" + trace + "|feed=0.2|nose=0.8"), Rules.shipped()).because()).extracting(Reason::code).contains("finish.is-feed");
+    }
+
+    @Test
+    void theCutOffMayBeChosenAndATornTraceProvesNothing() {
+        assertThat(chatter("|cutOff=MM_0_8").because().get(1).arguments()).element(0).hasToString("0.8");
+        assertThatThrownBy(() -> chatter("|cutOff=MM_8")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("cutOff"));
+        String torn = IntStream.range(0, 1200).mapToObj(i -> i == 600 ? "-90" : String.format(Locale.ROOT, "%.3f", Math.sin(i))).collect(Collectors.joining(" "));
+        StepJudgement judged = new Finish(Finish.Process.MILLED).weigh(typed("spacing=0.005|trace=" + torn), Rules.shipped());
+        assertThat(judged.outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judged.because()).extracting(Reason::code).contains("finish.dropout");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"12 in/min, 0.3048", "300 mm/min, 0.3", "18, 18", "60 ft/min, 18.288", "1 m/s, 60"})
+    void aSpeedPastAToolIsReadInItsUnit(String typed, BigDecimal metres) {
+        assertThat(SurfaceSpeed.parse(typed)).isEqualByComparingTo(metres);
+        assertThatThrownBy(() -> SurfaceSpeed.parse("3 knots")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> SurfaceSpeed.parse("-3")).isInstanceOf(Refused.class);
     }
 }

@@ -99,4 +99,70 @@ class FinishTest {
         assertThatThrownBy(() -> trace(0.01, 1, x -> x).at(0.8)).as("two sampling lengths are wanted").isInstanceOf(Refused.class);
         assertThat(trace(0.01, 8, x -> 3).at(0.8).ra()).as("all equal").isEqualTo(0, within(1e-9));
     }
+
+    /** Every height by both ways, kernels shorter and longer than the trace. */
+    @ParameterizedTest
+    @CsvSource({"50,3", "1000,40", "1000,900", "777,3000", "4096,4095"})
+    void theTransformGivesTheConvolution(int n, int half) {
+        Random random = new Random(n);
+        double[] z = random.doubles(n, -500, 500).toArray();
+        double[] kernel = IntStream.rangeClosed(0, half).mapToDouble(k -> Math.exp(-4.0 * k * k / half / half)).toArray();
+        assertThat(Convolution.byTransform(z, kernel)).containsExactly(Convolution.writtenOut(z, kernel), within(1e-8));
+    }
+
+    /** A long trace goes by the transform, and stays the convolution. */
+    @Test
+    void aLongTraceIsFilteredAsAShortOne() {
+        Random random = new Random(8);
+        Trace t = trace(0.001, 12, x -> 3 * Math.sin(2 * Math.PI * x / 0.3) + random.nextGaussian());
+        double[] w = t.waviness(0.8);
+        double alpha = 0.46971863934982566;
+        for (int i = 0; i < w.length; i += 501) {
+            double sum = 0;
+            double whole = 0;
+            for (int j = 0; j < w.length; j++) {
+                double x = (j - i) * 0.001;
+                double weight = Math.abs(x) <= 0.8 + 1e-9 ? Math.exp(-Math.PI * x * x / (alpha * 0.8 * alpha * 0.8)) : 0;
+                sum += weight * t.heights().get(j);
+                whole += weight;
+            }
+            assertThat(w[i]).isEqualTo(sum / whole, within(1e-9));
+        }
+    }
+
+    @Test
+    void aSineIsFoundByItsSpacing() {
+        Random random = new Random(2);
+        Spacings.Peak pure = trace(0.002, 6, x -> 2 * Math.sin(2 * Math.PI * x / 0.05)).at(0.8).spacings().strongest().orElseThrow();
+        assertThat(pure.spacing()).isEqualTo(0.05, within(0.0001));
+        assertThat(pure.amplitude()).isEqualTo(2, within(0.3));
+        assertThat(pure.share()).isGreaterThan(0.95);
+        Spacings.Peak both = trace(0.002, 6, x -> 2 * Math.sin(2 * Math.PI * x / 0.0623) + 1.2 * random.nextGaussian()).at(0.8).spacings().strongest().orElseThrow();
+        assertThat(both.spacing()).isEqualTo(0.0623, within(0.0003));
+        assertThat(both.share()).as("2 of 2 + 1.44 in squares").isBetween(0.4, 0.75);
+        assertThat(trace(0.002, 6, x -> random.nextGaussian()).at(0.8).spacings().strongest().orElseThrow().share()).isLessThan(0.1);
+        assertThat(trace(0.002, 6, x -> 1).at(0.8).spacings().strongest()).isEmpty();
+    }
+
+    /** 30° is 577 µm in a mm: levelled, the sine on it is what it was. */
+    @Test
+    void aSteepTraceIsLevelledFirst() {
+        Trace flat = trace(0.002, 8, x -> 2 * Math.sin(2 * Math.PI * x / 0.1));
+        Trace steep = trace(0.002, 8, x -> 577.35 * x + 2 * Math.sin(2 * Math.PI * x / 0.1));
+        assertThat(steep.degrees()).isEqualTo(30, within(0.05));
+        assertThat(flat.isSteep()).isFalse();
+        assertThat(steep.at(0.8).ra()).isEqualTo(flat.at(0.8).ra(), within(0.002));
+        assertThat(steep.waviness(0.8)[2000]).as("the waviness stays where the trace lay").isEqualTo(577.35 * 4, within(1.0));
+    }
+
+    @Test
+    void aDropoutIsFoundAndScallopsAreNone() {
+        Random random = new Random(3);
+        List<Double> rough = new java.util.ArrayList<>(trace(0.002, 6, x -> random.nextGaussian()).heights());
+        assertThat(new Trace(0.002, rough).dropout()).isEmpty();
+        rough.set(811, -60.0);
+        assertThat(new Trace(0.002, rough).dropout()).hasValue(811);
+        assertThat(trace(0.004, 12, x -> 1000 * Math.pow((x + 1e-12) % 0.2 - 0.1, 2) / 1.6).dropout()).isEmpty();
+        assertThat(trace(0.01, 8, x -> 3).dropout()).isEmpty();
+    }
 }

@@ -76,9 +76,10 @@ class DemoData implements SmartInitializingSingleton {
         long horizontal = add(all, 2);
         survey(all, 3, add(all, 3), 1800, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
                 .steps(Phase.FIRST_START).runs(4).steps(Phase.SPINDLE).step("circle-test");
-        survey(all, 4, add(all, 4), 1, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5);
+        survey(all, 4, add(all, 4), 1, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5)
+                .carrying(indicator).temperatures("24.0", "20.0").step("readout.cross-slide");
         long[] rest = IntStream.range(5, all.size()).mapToLong(i -> add(all, i)).toArray();
-        survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS);
+        survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS).step("mill-cut").step("milled-roughness");
         survey(all, 5, rest[0], 90, "buyer").steps(Phase.DESK, Phase.STANDING);
         survey(all, 6, rest[1], 3, "rebuilder").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
                 .carrying(indicator).temperatures("20.5", "21.0").steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");

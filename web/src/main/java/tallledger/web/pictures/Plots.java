@@ -7,11 +7,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import tallledger.core.evidence.AlongTakings;
 import tallledger.core.evidence.AxisTakings;
 import tallledger.core.evidence.ChartWay;
+import tallledger.core.evidence.DifferenceTakings;
+import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.RoundTakings;
 import tallledger.core.evidence.SeriesTakings;
+import tallledger.core.finish.Spacings;
 import tallledger.core.finish.Trace;
 import tallledger.core.geometry.AxisTest;
 import tallledger.core.geometry.CircleTest;
@@ -84,6 +88,13 @@ public final class Plots {
     public PlotView across(AlongTakings.Across read) {
         List<Double> x = IntStream.range(0, read.levels().size()).mapToObj(i -> i * read.spacing()).toList();
         return profile(x, read.levels().stream().map(BigDecimal::doubleValue).toList(), 0, 0, true);
+    }
+
+    /** Errors over the gauge lengths, with what grows with the length. */
+    public PlotView lengths(DifferenceTakings.Lengths read) {
+        List<DifferenceTakings.Pair> ascending = read.pairs().stream().sorted(java.util.Comparator.comparing(p -> p.length().mm())).toList();
+        List<Double> x = Stream.concat(Stream.of(0.0), ascending.stream().map(p -> p.length().mm().doubleValue())).toList();
+        return profile(x, Stream.concat(Stream.of(0.0), ascending.stream().map(DifferenceTakings.Pair::error)).toList(), 0, read.slope(), true);
     }
 
     /** Readings in the order taken. */
@@ -198,28 +209,59 @@ public final class Plots {
         return sheet.done("Circle: G " + say(CircleTest.circular(test.counterClockwise()) / 1000) + " and " + say(CircleTest.circular(test.clockwise()) / 1000));
     }
 
-    /** Roughness over its sampling lengths, and the waviness it was parted from. */
-    public PlotView trace(Trace.Roughness r) {
+    /** Profile with its waviness, roughness with its sampling lengths, and which spacings stand in it. */
+    public PlotView trace(Finish.Traced traced) {
+        Trace.Roughness r = traced.roughness();
         int n = r.roughness().length;
         int step = Math.max(1, n / 700);
-        double most = Math.max(java.util.Arrays.stream(r.roughness()).map(Math::abs).max().orElse(1), 1e-6);
-        double middle = 62;
-        double up = 44 / most;
         double across = (WIDTH - LEFT - RIGHT) / Math.max(n - 1, 1);
-        double meanWave = java.util.Arrays.stream(r.waviness()).average().orElse(0);
-        double mostWave = Math.max(IntStream.range(0, n).mapToDouble(i -> Math.abs(r.waviness()[r.from() + i] - meanWave)).max().orElse(0), most / 2);
-        Sheet sheet = new Sheet(WIDTH, HEIGHT);
-        sheet.line(Pen.RULE, LEFT, middle, WIDTH - RIGHT, middle).line(Pen.RULE, LEFT, 18, LEFT, 150);
+        List<Integer> shown = IntStream.range(0, n).filter(i -> i % step == 0).boxed().toList();
+        double[] profile = IntStream.range(0, n).mapToDouble(i -> traced.profile().heights().get(r.from() + i)).toArray();
+        double middle = java.util.Arrays.stream(profile).average().orElse(0);
+        double most = Math.max(java.util.Arrays.stream(profile).map(z -> Math.abs(z - middle)).max().orElse(1), 1e-6);
+        Sheet sheet = new Sheet(WIDTH, 2 * HEIGHT);
+        sheet.line(Pen.RULE, LEFT, 52, WIDTH - RIGHT, 52).line(Pen.RULE, LEFT, 10, LEFT, 300);
+        sheet.line(Pen.READ, shown.stream().map(i -> new double[] {LEFT + i * across, 52 - (profile[i] - middle) * 38 / most}).toList(), false);
+        sheet.line(Pen.OTHER, shown.stream().map(i -> new double[] {LEFT + i * across, 52 - (r.waviness()[r.from() + i] - middle) * 38 / most}).toList(), false);
+        sheet.label(LEFT - 6, 18, say(most / 1000), "end").label(LEFT - 6, 56, "0", "end");
+        double rough = Math.max(java.util.Arrays.stream(r.roughness()).map(Math::abs).max().orElse(1), 1e-6);
+        sheet.line(Pen.RULE, LEFT, 150, WIDTH - RIGHT, 150);
         for (int s = 1; s < r.lengths(); s++) {
             double x = LEFT + (WIDTH - LEFT - RIGHT) * s / r.lengths();
-            sheet.line(Pen.FIT, x, 14, x, 112);
+            sheet.line(Pen.FIT, x, 108, x, 192);
         }
-        sheet.line(Pen.READ, IntStream.range(0, n).filter(i -> i % step == 0).mapToObj(i -> new double[] {LEFT + i * across, middle - r.roughness()[i] * up}).toList(), false);
-        sheet.line(Pen.OTHER, IntStream.range(0, n).filter(i -> i % step == 0)
-                .mapToObj(i -> new double[] {LEFT + i * across, 140 - (r.waviness()[r.from() + i] - meanWave) * 18 / mostWave}).toList(), false);
-        sheet.label(LEFT - 6, 22, say(most / 1000), "end").label(LEFT - 6, 66, "0", "end").label(WIDTH - RIGHT, 170, say(r.cutOff() * r.lengths()), "end");
-        sheet.label(LEFT, HEIGHT - 4, "full: roughness; broken below: waviness; uprights: sampling lengths of " + say(r.cutOff()), "start");
-        return sheet.done("Roughness over " + r.lengths() + " sampling lengths");
+        sheet.line(Pen.READ, shown.stream().map(i -> new double[] {LEFT + i * across, 150 - r.roughness()[i] * 38 / rough}).toList(), false);
+        sheet.label(LEFT - 6, 116, say(rough / 1000), "end").label(LEFT - 6, 154, "0", "end").label(WIDTH - RIGHT, 206, say(r.cutOff() * r.lengths()), "end");
+        sheet.label(LEFT, 206, "above: profile, broken its waviness; below: roughness in lengths of " + say(r.cutOff()), "start");
+        spacings(r, sheet);
+        return sheet.done("Profile, roughness over " + r.lengths() + " sampling lengths, and the spacings in it");
+    }
+
+    /** Amplitude by spacing, coarse to fine on a log scale, from the cut-off to four points. */
+    private void spacings(Trace.Roughness r, Sheet sheet) {
+        Spacings spacings = r.spacings();
+        double coarse = Math.log(r.cutOff());
+        double fine = Math.log(4 * r.step());
+        double most = 1e-6;
+        for (int f = 1; f < spacings.amplitude().length; f++) {
+            most = Math.max(most, spacings.amplitude()[f]);
+        }
+        double floor = 340;
+        List<double[]> points = new ArrayList<>();
+        for (int f = 1; f < spacings.amplitude().length; f++) {
+            double at = Math.log(1 / (f * spacings.bin()));
+            if (at <= coarse && at >= fine) {
+                points.add(new double[] {LEFT + (coarse - at) / (coarse - fine) * (WIDTH - LEFT - RIGHT), floor - spacings.amplitude()[f] / most * 96});
+            }
+        }
+        sheet.line(Pen.RULE, LEFT, floor, WIDTH - RIGHT, floor).line(Pen.READ, points, false).label(LEFT - 6, floor - 88, say(most / 1000), "end");
+        sheet.label(LEFT, floor + 18, say(r.cutOff()), "start").label(WIDTH - RIGHT, floor + 18, say(4 * r.step()), "end");
+        spacings.strongest().ifPresent(p -> {
+            double x = LEFT + (coarse - Math.log(p.spacing())) / (coarse - fine) * (WIDTH - LEFT - RIGHT);
+            sheet.line(Pen.FIT, x, floor - 96, x, floor);
+            sheet.label(Math.min(x + 5, WIDTH - 90), floor - 82, say(p.spacing()), "start");
+        });
+        sheet.label(LEFT, floor + 36, "amplitude by spacing, coarse to fine", "start");
     }
 
     /** Temperature over minutes with the curve it levels by, and what it levels at. */

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import tallledger.core.evidence.AlongTakings;
 import tallledger.core.evidence.AxisTakings;
 import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.DifferenceTakings;
 import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.InUnit;
@@ -204,6 +205,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
                 .or(() -> result.as(RoundTakings.Pair.class).map(read -> plots.pair(read, line.way())))
                 .or(() -> result.as(SeriesTakings.Row.class).map(plots::row))
                 .or(() -> result.as(SeriesTakings.Moved.class).map(read -> plots.row(read.stood())))
+                .or(() -> result.as(DifferenceTakings.Lengths.class).map(plots::lengths))
                 .or(() -> result.as(AxisTakings.Tested.class).map(plots::axis))
                 .or(() -> result.as(AxisTakings.Driven.class).map(plots::circle));
     }

@@ -1,0 +1,234 @@
+package tallledger.core.evidence;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Uncertainty;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+
+/** Differences against something known: gauge lengths, a force, a square turned round, what was fed in. */
+public final class DifferenceTakings {
+
+    private static final int MOST = 60;
+    private static final double RECTANGULAR = Math.sqrt(12);
+
+    private DifferenceTakings() {
+    }
+
+    /** One gauge length and what the readout showed for it, mm. */
+    public record Pair(TypedLength length, TypedLength shown) {
+
+        public double error() {
+            return shown.mm().subtract(length.mm()).doubleValue();
+        }
+    }
+
+    /**
+     * A readout against gauge lengths from one zero.
+     *
+     * @param apart machine less gauge, K; empty where nobody read it
+     */
+    public record Lengths(List<Pair> pairs, BigDecimal step, Optional<Gauge> by, Optional<BigDecimal> apart) {
+
+        /** The one that is off most. */
+        public Pair worst() {
+            return pairs.stream().max(java.util.Comparator.comparingDouble(p -> Math.abs(p.error()))).orElseThrow();
+        }
+
+        public double longest() {
+            return pairs.stream().mapToDouble(p -> p.length.mm().doubleValue()).max().orElseThrow();
+        }
+
+        /** By least squares through nought: what grows with the length, a share. */
+        public double slope() {
+            double squares = pairs.stream().mapToDouble(p -> Math.pow(p.length.mm().doubleValue(), 2)).sum();
+            return pairs.stream().mapToDouble(p -> p.length.mm().doubleValue() * p.error()).sum() / squares;
+        }
+
+        /** What does not grow with it: the greatest distance from that line, mm. */
+        double rest() {
+            return pairs.stream().mapToDouble(p -> Math.abs(p.error() - slope() * p.length.mm().doubleValue())).max().orElse(0);
+        }
+    }
+
+    /** A dip under a thrust. @param thrust kN */
+    public record Pressed(TypedLength dip, TypedNumber thrust, Optional<Gauge> by) {
+    }
+
+    /** A square read, turned round and read again; mm over its blade. */
+    public record Squared(TypedLength one, TypedLength turned, TypedLength blade, Optional<Gauge> by) {
+
+        /** The machine's own: the square's error drops out. */
+        BigDecimal machine() {
+            return one.mm().add(turned.mm()).divide(BigDecimal.valueOf(2), MathContext.DECIMAL64);
+        }
+
+        BigDecimal square() {
+            return one.mm().subtract(turned.mm()).divide(BigDecimal.valueOf(2), MathContext.DECIMAL64);
+        }
+    }
+
+    /** What the dial of an infeed counts. */
+    public enum Counts { DIAMETER, RADIUS, HEIGHT }
+
+    /**
+     * What was fed in and what came off, mm.
+     *
+     * @param sparked size after sparking out; empty where it was not sparked out
+     */
+    public record Fed(List<TypedLength> infeeds, Counts counts, TypedLength before, TypedLength after, Optional<TypedLength> sparked, Optional<Gauge> by) {
+
+        BigDecimal wanted() {
+            BigDecimal sum = infeeds.stream().map(TypedLength::mm).reduce(BigDecimal.ZERO, BigDecimal::add);
+            return counts == Counts.RADIUS ? sum.multiply(BigDecimal.valueOf(2)) : sum;
+        }
+
+        BigDecimal removed() {
+            return before.mm().subtract(sparked.orElse(after).mm());
+        }
+    }
+
+    /** A line a length: "50 50.003". The error that is worst is judged over the greatest length. */
+    static final class GaugeLengths implements Taking<Lengths> {
+
+        @Override
+        public List<Field> fields(ChartLine line) {
+            return List.of(Field.must("lengths", Entry.LONG_TEXT, "mm"));
+        }
+
+        @Override
+        public Lengths read(Values values, ChartLine line) {
+            List<Pair> pairs = new ArrayList<>();
+            values.text("lengths").lines().map(String::strip).filter(l -> !l.isEmpty()).forEach(row -> values.at("lengths", () -> pairs.add(pair(row, values))));
+            if (pairs.isEmpty() || pairs.size() > MOST) {
+                throw Refused.because(EvidenceReason.ROW_COUNT, pairs.size(), 1, MOST).at("lengths");
+            }
+            return new Lengths(List.copyOf(pairs), Values.coarsest(pairs.stream().map(Pair::shown).toList()), values.readWith(), values.apart());
+        }
+
+        private static Pair pair(String row, Values values) {
+            String[] two = row.split("\\s*[:;]\\s*|\\s+");
+            if (two.length != 2) {
+                throw Refused.because(EvidenceReason.LENGTHS_LINE, row.length() > MOST ? row.substring(0, MOST) : row);
+            }
+            Pair pair = new Pair(TypedLength.parse(two[0], values.unit()), TypedLength.parse(two[1], values.unit()));
+            if (pair.length.mm().signum() <= 0) {
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, two[0]);
+            }
+            return pair;
+        }
+
+        @Override
+        public StepJudgement judge(Lengths read, ChartLine line, Rules rules) {
+            Pair worst = read.worst();
+            double longest = read.longest();
+            BigDecimal error = Takings.decimal(Math.abs(worst.error()));
+            Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
+            Uncertainty u = Takings.warm(gauge.difference(error, read.step), worst.length.mm().doubleValue(), read.apart);
+            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.LENGTHS_SAY, read.pairs.size(), Quantity.of(worst.length.mm(), "mm"), Takings.shown(worst.error()),
+                    Takings.shown(read.slope() * 1000), Takings.shown(read.rest()))));
+            says.addAll(Takings.temperature(worst.length.mm().doubleValue(), read.apart));
+            return line.judged(error, u, Takings.decimal(longest), rules, says.toArray(Reason[]::new));
+        }
+    }
+
+    /** The dip per kN of the thrust it was pressed with. */
+    static final class Thrust implements Taking<Pressed> {
+
+        @Override
+        public List<Field> fields(ChartLine line) {
+            return List.of(Field.must("dip", Entry.LENGTH, "mm"), Field.must("thrust", Entry.NUMBER, "kN"));
+        }
+
+        @Override
+        public Pressed read(Values values, ChartLine line) {
+            return new Pressed(values.length("dip"), values.at("thrust", () -> TypedNumber.parsePositive(values.text("thrust"))), values.readWith());
+        }
+
+        @Override
+        public StepJudgement judge(Pressed read, ChartLine line, Rules rules) {
+            double thrust = read.thrust.value().doubleValue();
+            BigDecimal per = Takings.decimal(read.dip.mm().doubleValue() / thrust);
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.dip.mm(), read.dip.step()).scaled(1 / thrust)
+                    .withDigit(per.doubleValue() / thrust * read.thrust.step().doubleValue() / RECTANGULAR);
+            return line.judged(per, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), "mm"), Quantity.of(read.thrust.value(), "kN"),
+                    Quantity.of(per, "mm")));
+        }
+    }
+
+    /** Mean of the two; half their difference is the square's own. */
+    static final class Square implements Taking<Squared> {
+
+        @Override
+        public List<Field> fields(ChartLine line) {
+            return List.of(Field.must("square", Entry.LENGTH, "mm"), Field.must("squareTurned", Entry.LENGTH, "mm"), Field.must("blade", Entry.LENGTH, "mm"));
+        }
+
+        @Override
+        public Squared read(Values values, ChartLine line) {
+            return new Squared(signed(values, "square"), signed(values, "squareTurned"), Takings.positive(values, "blade"), values.readWith());
+        }
+
+        private static TypedLength signed(Values values, String field) {
+            return values.at(field, () -> TypedLength.parse(values.text(field), values.unit()));
+        }
+
+        @Override
+        public StepJudgement judge(Squared read, ChartLine line, Rules rules) {
+            BigDecimal machine = read.machine();
+            Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(machine, read.one.step().max(read.turned.step()));
+            double ofBlade = machine.abs().doubleValue() / read.blade.mm().doubleValue() * read.blade.step().doubleValue() / RECTANGULAR;
+            // The mean of two differences.
+            Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2)).withDigit(ofBlade);
+            return line.judged(machine.abs(), u, read.blade.mm(), rules, Reason.of(EvidenceReason.SQUARE_SAYS, Quantity.of(machine, "mm"), Quantity.of(read.square(), "mm")));
+        }
+    }
+
+    /** What came off less what was fed in is judged; what sparking out took is said. */
+    static final class InfeedSum implements Taking<Fed> {
+
+        @Override
+        public List<Field> fields(ChartLine line) {
+            return List.of(Field.must("infeeds", Entry.SERIES, "mm"), new Field("counts", Entry.CHOICE, "", Counts.DIAMETER.name(), List.of(Counts.values()), false),
+                    Field.must("before", Entry.LENGTH, "mm"), Field.must("after", Entry.LENGTH, "mm"), Field.may("sparked", Entry.LENGTH, "mm"));
+        }
+
+        @Override
+        public Fed read(Values values, ChartLine line) {
+            List<TypedLength> infeeds = values.lengths("infeeds");
+            Counts counts = Stream.of(Counts.values()).filter(c -> c.name().equals(values.text("counts"))).findFirst().orElse(Counts.DIAMETER);
+            Fed fed = new Fed(infeeds, counts, Takings.positive(values, "before"), Takings.positive(values, "after"),
+                    values.has("sparked") ? Optional.of(Takings.positive(values, "sparked")) : Optional.empty(), values.readWith());
+            if (fed.after.mm().compareTo(fed.before.mm()) >= 0) {
+                throw Refused.because(EvidenceReason.INFEED_SIZES, fed.after.typed(), fed.before.typed()).at("after");
+            }
+            fed.sparked.filter(s -> s.mm().compareTo(fed.after.mm()) > 0).ifPresent(s -> {
+                throw Refused.because(EvidenceReason.INFEED_SIZES, s.typed(), fed.after.typed()).at("sparked");
+            });
+            return fed;
+        }
+
+        @Override
+        public StepJudgement judge(Fed read, ChartLine line, Rules rules) {
+            BigDecimal off = read.removed().subtract(read.wanted());
+            double dial = Values.coarsest(read.infeeds).doubleValue() / RECTANGULAR * Math.sqrt(read.infeeds.size()) * (read.counts == Counts.RADIUS ? 2 : 1);
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER)).difference(read.removed(), read.before.step().max(read.after.step())).withDigit(dial);
+            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.INFEED_SAYS, read.infeeds.size(), Quantity.of(read.wanted(), "mm"), Quantity.of(read.removed(), "mm"), Quantity.of(off, "mm"))));
+            read.sparked.ifPresent(s -> says.add(Reason.of(EvidenceReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), "mm"))));
+            return line.judged(off.abs(), u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package tallledger.core.reading;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.reason.Refused;
+
+/** A speed of a surface past a tool: {@code 18}, {@code 18 m/min}, {@code 300 mm/min}, {@code 60 ft/min}, {@code 12 in/min}. A bare number is m/min. */
+public final class SurfaceSpeed {
+
+    private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*([a-zA-Z]*/?[a-zA-Z]*)");
+    private static final Map<String, BigDecimal> UNITS = Map.of("", BigDecimal.ONE, "m/min", BigDecimal.ONE, "mm/min", new BigDecimal("0.001"), "ft/min", new BigDecimal("0.3048"),
+            "in/min", new BigDecimal("0.0254"), "m/s", new BigDecimal("60"), "mm/s", new BigDecimal("0.06"));
+
+    private SurfaceSpeed() {
+    }
+
+    /**
+     * In m/min. Worked: 12 in/min is 0.3048 m/min.
+     *
+     * @throws Refused when it is no speed, or in a unit that is none
+     */
+    public static BigDecimal parse(String text) {
+        Matcher parts = FORM.matcher(text.strip());
+        if (!parts.matches()) {
+            return TypedNumber.parsePositive(text).value();
+        }
+        BigDecimal unit = UNITS.get(parts.group(2).toLowerCase(java.util.Locale.ROOT));
+        if (unit == null) {
+            throw Refused.because(ReadingReason.SURFACE_UNIT, parts.group(2));
+        }
+        return TypedNumber.parsePositive(parts.group(1)).value().multiply(unit).round(MathContext.DECIMAL64);
+    }
+}

@@ -1,0 +1,88 @@
+package tallledger.web.runsheet;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.evidence.Finish;
+import tallledger.core.finish.TraceFile;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.StepResult;
+import tallledger.web.forms.Typed;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
+
+/** Traces of a surface in files: read into the form of a step, where nothing is recorded yet; taken away from what was recorded. */
+@Controller
+class TraceController {
+
+    private final Shelves shelves;
+    private final SheetPage page;
+
+    TraceController(Shelves shelves, SheetPage page) {
+        this.shelves = shelves;
+        this.page = page;
+    }
+
+    /** The form comes back as it was, with what the file holds typed into it. */
+    @PostMapping("/surveys/{id}/trace")
+    String read(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Optional<TraceFile.Typed> read = typed.attempt("file", () -> TraceFile.read(bytes(file)));
+        read.ifPresent(trace -> {
+            typed.set("ra", "");
+            typed.set("spacing", trace.spacing().isEmpty() ? typed.get("spacing") : trace.spacing() + " mm");
+            typed.set("trace", trace.heights());
+        });
+        if (read.isEmpty()) {
+            response.setStatus(422);
+        }
+        model.addAttribute("fromFile", read.isPresent() ? Reason.of(WebReason.TRACE_READ) : null);
+        return page.show(survey, Optional.of(typed.get("step")), Optional.empty(), typed, new Submission(typed.get("submission"), typed.wholeOr("seen", survey.head())), model);
+    }
+
+    private static byte[] bytes(Optional<MultipartFile> file) {
+        if (file.isEmpty() || file.get().isEmpty()) {
+            throw Refused.because(WebReason.TRACE_NONE);
+        }
+        try {
+            return file.get().getBytes();
+        } catch (IOException broken) {
+            throw Refused.because(WebReason.TRACE_NONE);
+        }
+    }
+
+    @GetMapping("/surveys/{id}/traces/{entry}.csv")
+    ResponseEntity<byte[]> csv(@PathVariable long id, @PathVariable int entry) {
+        return file(id, entry, ".csv", new MediaType("text", "csv"), (trace, result) -> TraceFile.csv(trace.profile()));
+    }
+
+    @GetMapping("/surveys/{id}/traces/{entry}.x3p")
+    ResponseEntity<byte[]> profile(@PathVariable long id, @PathVariable int entry) {
+        return file(id, entry, ".x3p", MediaType.APPLICATION_OCTET_STREAM, (trace, result) -> TraceFile.profile(trace.profile(), result.at().toString(), result.author()));
+    }
+
+    private ResponseEntity<byte[]> file(long id, int entry, String ending, MediaType type, BiFunction<Finish.Traced, StepResult, byte[]> written) {
+        Optional<StepResult> result = shelves.survey(id).steps().all().stream().filter(r -> r.entry() == entry).findFirst();
+        return result.flatMap(r -> r.as(Finish.Read.class)).flatMap(Finish.Read::trace)
+                .map(trace -> ResponseEntity.ok().contentType(type)
+                        .header("Content-Disposition", ContentDisposition.attachment().filename("trace-" + id + "-" + entry + ending).build().toString())
+                        .body(written.apply(trace, result.orElseThrow())))
+                .orElseGet(() -> ResponseEntity.notFound().build());
+    }
+}
