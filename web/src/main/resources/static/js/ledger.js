@@ -206,6 +206,57 @@ document.addEventListener("click", (event) => {
   if (part) { part.open = true; }
 });
 
+/* Figures go from field to field: Enter on to the next that is empty, the arrows up and down; a row pasted from a sheet fills several. */
+(function fields() {
+  const all = (from) => Array.from(from.closest(".measure").querySelectorAll(".field:not(.method):not(.file-in) input[type=text]")).filter((e) => e.offsetParent !== null);
+  const isOne = (e) => e.matches && e.matches("form.keeps .measure input[type=text]");
+  document.addEventListener("keydown", (event) => {
+    if (!isOne(event.target) || event.ctrlKey || event.altKey || event.metaKey) { return; }
+    const row = all(event.target);
+    const at = row.indexOf(event.target);
+    let to = null;
+    if (event.key === "Enter" && event.target.value.trim()) { to = row.slice(at + 1).find((e) => !e.value.trim()); }
+    if (event.key === "ArrowDown") { to = row[at + 1]; }
+    if (event.key === "ArrowUp") { to = row[at - 1]; }
+    if (to) { event.preventDefault(); to.focus(); to.select(); }
+  });
+  document.addEventListener("paste", (event) => {
+    if (!isOne(event.target)) { return; }
+    const text = event.clipboardData.getData("text").trim();
+    const parts = text.split(/[\t\r\n;]+/).map((p) => p.trim()).filter((p) => p);
+    if (parts.length < 2) { return; }
+    event.preventDefault();
+    if (event.target.closest(".series")) {
+      event.target.setRangeText(parts.join(" "), event.target.selectionStart, event.target.selectionEnd, "end");
+      event.target.dispatchEvent(new Event("input", { bubbles: true }));
+      return;
+    }
+    const row = all(event.target);
+    const at = row.indexOf(event.target);
+    parts.slice(0, row.length - at).forEach((part, i) => {
+      row[at + i].value = part;
+      row[at + i].dispatchEvent(new Event("input", { bubbles: true }));
+    });
+    row[Math.min(at + parts.length, row.length) - 1].focus();
+  });
+}());
+
+/* A reading from the instrument goes into its field as if it were typed: into a row behind what stands there, unless the whole row comes. */
+document.addEventListener("click", (event) => {
+  const key = event.target.closest("[data-take]");
+  if (!key) { return; }
+  const field = document.getElementById(key.dataset.into);
+  const place = document.querySelector("form .weigh");
+  fetch(key.dataset.take, { cache: "no-store" }).then((answer) => answer.text().then((text) => {
+    if (!answer.ok) { if (place) { place.textContent = text || "The instrument does not answer."; } return; }
+    const row = field.closest(".series") !== null;
+    const several = /\s/.test(text.replace(/\s*(mm|in|°F)$/, ""));
+    field.value = row && !several && field.value.trim() ? field.value.trim() + " " + text.replace(/\s+/g, "") : text;
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    field.focus();
+  })).catch(() => { if (place) { place.textContent = "The instrument does not answer."; } });
+});
+
 /* What is typed so far would come to: asked of the server as it is typed, shown before it is recorded. The newest answer wins. */
 (function weigh() {
   const form = document.querySelector("form[data-weigh]");

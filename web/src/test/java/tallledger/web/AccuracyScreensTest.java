@@ -115,4 +115,123 @@ class AccuracyScreensTest {
         assertThat(http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=x&feed=0.3").body()).contains("wrong-diameter", "value=\"x\"");
         assertThat(http.get("/surveys/5/verdict").body()).contains("it wants 2 kW; the spindle has 1.5 kW there");
     }
+
+    private static long opened(tallledger.core.machine.MachineDescription description) {
+        var shelves = App.demo().bean(tallledger.web.record.Shelves.class);
+        return shelves.openSurvey(shelves.machine(shelves.addMachine(description, "Q. Tester", tallledger.web.record.Submission.fresh(0))), "Q. Tester", "buyer",
+                tallledger.core.survey.Scope.WHOLE, tallledger.web.record.Submission.fresh(0));
+    }
+
+    /** With the demo every reading can be taken; on a machine that is none of the demo's, nothing stands there. */
+    @Test
+    void aReadingIsTakenFromTheInstrument() {
+        long survey = opened(KestrelVale.brinmoorK3().description());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=play.table"));
+        page.locator("input[name=confirmed]").all().forEach(c -> c.check());
+        page.click("[data-take]");
+        page.waitForFunction("() => document.querySelector('#f-value').value !== ''");
+        assertThat(page.inputValue("#f-value")).matches("0\\.0\\d+ mm");
+        page.waitForSelector(".weigh :text('mm')");
+        page.click("button[value=good]");
+        page.waitForSelector(".done");
+        tallledger.core.machine.MachineDescription k3 = KestrelVale.brinmoorK3().description();
+        tallledger.core.machine.Identity i = k3.identity();
+        long real = opened(new tallledger.core.machine.MachineDescription(new tallledger.core.machine.Identity("A real mill", i.maker(), i.model(), i.family(), i.serial(), i.year(), i.seenAt(),
+                i.offeredBy(), i.unit()), k3.claims(), k3.train(), k3.plate(), k3.motor(), k3.feeds(), k3.fitOut()));
+        page.navigate(App.demo().url("/surveys/" + real + "/run?step=play.table"));
+        assertThat(page.locator("#f-value").count()).isEqualTo(1);
+        assertThat(page.locator("[data-take]").count()).isZero();
+        assertThat(App.demo().status("/surveys/" + real + "/take?step=play.table&field=value")).isEqualTo(404);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    /** A cut is reckoned, noted and then stands under the steps measured on it, its figures in their fields. */
+    @Test
+    void aTestCutIsNotedAndMeasuredOn() {
+        long survey = opened(KestrelVale.aldwark410().description());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=turned-roughness"));
+        assertThat(browser.text()).contains("No cut is noted");
+        page.navigate(App.demo().url("/surveys/" + survey + "/cut?kind=TURNING&material=STEEL&diameter=40&feed=0.2&depth=1"));
+        page.fill("#tool", "carbide, r 0.8");
+        page.fill("#rpm", "fast");
+        page.click("text=Note the cut");
+        page.waitForSelector("#wrong-rpm");
+        assertThat(page.inputValue("#tool")).isEqualTo("carbide, r 0.8");
+        page.fill("#rpm", "180");
+        page.click("text=Note the cut");
+        page.waitForURL("**/run");
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=turned-roughness"));
+        assertThat(browser.text()).contains("turning in steel, carbide, r 0.8: 40 mm across, 0.2 mm a turn, 180 rpm");
+        assertThat(page.inputValue("#f-feed")).isEqualTo("0.2 mm");
+        assertThat(page.inputValue("#f-past")).isEqualTo("22.62 m/min");
+        page.fill("#f-ra", "2.0");
+        page.fill("#f-nose", "0.8");
+        page.click("button[value=good]");
+        page.waitForSelector(".done");
+        var result = App.demo().bean(tallledger.web.record.Shelves.class).survey(survey).steps().all().get(0);
+        assertThat(result.cut()).contains(2);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    /** A file goes into the form, not into the ledger; what was recorded comes out as both. */
+    @Test
+    void aTraceGoesInAndOutAsAFile() {
+        long survey = opened(KestrelVale.castervaleU2().description());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=milled-roughness"));
+        String csv = "x;z\n" + java.util.stream.IntStream.range(0, 1200).mapToObj(i -> String.format(java.util.Locale.ROOT, "%.3f;%.3f", i * 0.005, 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06)))
+                .collect(java.util.stream.Collectors.joining("\n"));
+        page.fill("#remark", "across the lay");
+        page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("bad.csv", "text/csv", "0.1;2\n0.2;two\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        page.click("text=Read the file");
+        page.waitForSelector("#wrong-file");
+        assertThat(browser.text()).contains("Line 2 is neither a height nor x and a height.");
+        assertThat(page.inputValue("#remark")).isEqualTo("across the lay");
+        page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("good.csv", "text/csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        page.click("text=Read the file");
+        page.waitForSelector("text=Read from the file; nothing is recorded yet.");
+        assertThat(page.inputValue("#f-spacing")).isEqualTo("0.005 mm");
+        assertThat(page.inputValue("#remark")).isEqualTo("across the lay");
+        page.click("button[value=good]");
+        page.waitForSelector(".done");
+        assertThat(browser.text()).contains("One spacing stands out: 0.06 mm");
+        var http = new Http(App.demo());
+        assertThat(http.get("/surveys/" + survey + "/traces/2.csv").body().lines().limit(3).toList()).containsExactly("x/mm;z/um", "0;0", "0.005;1");
+        assertThat(http.get("/surveys/" + survey + "/traces/2.x3p").body()).startsWith("PK");
+        assertThat(http.get("/surveys/" + survey + "/traces/1.csv").statusCode()).isEqualTo(404);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    /** Enter and the arrows go from field to field, and a row pasted from a sheet fills several. */
+    @Test
+    void figuresGoFromFieldToField() {
+        long survey = opened(KestrelVale.castervaleU2().description());
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=backlash.table"));
+        page.focus("#f-minus");
+        page.keyboard().type("0.10 0.11 0.10");
+        page.keyboard().press("Enter");
+        assertThat(page.evaluate("document.activeElement.id")).isEqualTo("f-middle");
+        page.keyboard().press("ArrowDown");
+        assertThat(page.evaluate("document.activeElement.id")).isEqualTo("f-plus");
+        page.keyboard().press("ArrowUp");
+        page.evaluate("() => { const d = new DataTransfer(); d.setData('text', '0.12\\n0.13\\n0.12'); document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }");
+        assertThat(page.inputValue("#f-middle")).isEqualTo("0.12 0.13 0.12");
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=xy-square"));
+        page.focus("#f-square");
+        page.evaluate("() => { const d = new DataTransfer(); d.setData('text', '0.012\\t-0.004\\t200'); document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }");
+        assertThat(page.inputValue("#f-squareTurned")).isEqualTo("-0.004");
+        assertThat(page.inputValue("#f-blade")).isEqualTo("200");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
 }

@@ -7,6 +7,7 @@ import tallledger.core.reason.Sentence;
 enum CuttingReason implements ReasonCode {
     CUT_ENOUGH("cut.enough", "rpm", "need", "has"),
     CUT_FIGURE("cut.figure"),
+    CUT_MADE("cut.made", "kind", "material", "hasTool", "tool", "diameter", "feed", "rpm"),
     CUT_NO_SPEED("cut.no-speed", "wanted"),
     CUT_POWER_UNKNOWN("cut.power-unknown", "rpm", "need"),
     CUT_SHORT("cut.short", "rpm", "need", "has"),

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.coverage.School;
+import tallledger.core.cutting.CutMade;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
@@ -54,6 +55,8 @@ public sealed interface Event {
         T putOff(PutOff event, Entry entry);
 
         T temperatures(Warm event, Entry entry);
+
+        T cut(CutDone event, Entry entry);
 
         T kit(KitSeen event, Entry entry);
 
@@ -242,15 +245,16 @@ public sealed interface Event {
      * @param typed     field by field as typed
      * @param flagged   the surveyor says it is not as it should be
      * @param confirmed what was confirmed to be so first
+     * @param cut       entry of the test cut it was measured on, where it was one
      */
     record StepDone(String step, Map<String, String> typed, boolean flagged, List<Need> confirmed, String remark, Optional<Basis> basis,
-                    Optional<JudgedThen> then) implements Event {
+                    Optional<JudgedThen> then, Optional<Integer> cut) implements Event {
         static StepDone from(Entry entry) {
             Payload p = entry.payload();
             Map<String, String> typed = new HashMap<>();
             p.part("values").fields().forEach((name, value) -> typed.put(name, (String) value));
             return new StepDone(p.text("step"), Map.copyOf(typed), p.flag("flagged"), p.texts("confirmed").stream().map(Need::read).toList(), p.text("remark"),
-                    Basis.from(p), JudgedThen.from(p));
+                    Basis.from(p), JudgedThen.from(p), p.has("cut") ? Optional.of(p.whole("cut")) : Optional.empty());
         }
 
         @Override
@@ -280,6 +284,18 @@ public sealed interface Event {
         @Override
         public <T> T tell(Listener<T> listener, Entry entry) {
             return listener.temperatures(this, entry);
+        }
+    }
+
+    /** A test cut was made. */
+    record CutDone(CutMade cut) implements Event {
+        static CutDone from(Entry entry) {
+            return new CutDone(CutMade.from(entry.payload()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.cut(this, entry);
         }
     }
 

@@ -34,6 +34,8 @@ public enum Kind {
     LATER(Event.PutOff::from),
     /** How warm machine and gauges are in this sitting. */
     TEMPERATURES(Event.Warm::from),
+    /** A test cut was made: with which tool, in what, how fast. */
+    CUT(Event.CutDone::from),
     /** Kit or a paper was looked for, promised or awaited. */
     KIT(Event.KitSeen::from),
     /** What the machine weighs and the lift is said to carry. */

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.cutting.CutMade;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
@@ -50,6 +51,7 @@ final class StepFold {
     private Optional<Mounted> mounted = Optional.empty();
     private Optional<Mounted> wheelMark = Optional.empty();
     private Optional<Temperatures> temperatures = Optional.empty();
+    private Optional<Noted<CutMade>> cut = Optional.empty();
     private Optional<Noted<Lift>> lift = Optional.empty();
     private KitList kit = KitList.EMPTY;
     private Optional<Task> lastTask = Optional.empty();
@@ -72,7 +74,7 @@ final class StepFold {
 
     StepLedger folded() {
         StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats), List.copyOf(judged.values()), Map.copyOf(severities));
-        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark, temperatures, last);
+        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark, temperatures, cut, last);
         return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
 
@@ -101,6 +103,10 @@ final class StepFold {
     void stopped() {
         standing.clear();
         temperatures = Optional.empty();
+    }
+
+    void cut(Noted<CutMade> made) {
+        cut = Optional.of(made);
     }
 
     void warm(Temperatures now) {

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.cutting.CutMade;
 import java.util.Set;
 import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
@@ -57,10 +58,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param mounted   what is on the spindle, where it was said
      * @param wheelMark what is marked on the wheel, as the step of that name has it
      * @param temperatures of machine and gauges, where they were read
+     * @param cut       the test cut made last, with its entry
      * @param until     time of the last entry
      */
     public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted, Optional<Mounted> wheelMark,
-                          Optional<Temperatures> temperatures, Instant until) {
+                          Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until) {
     }
 
     /**
@@ -111,6 +113,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
     /** How warm machine and gauges are, where that was read in this sitting; after a long pause nobody knows. */
     public Optional<Temperatures> temperatures(Instant now) {
         return sitting.temperatures.filter(t -> Duration.between(sitting.until, now).compareTo(rules.time(Rule.CONFIRMED_FOR)) <= 0);
+    }
+
+    /** The cut that a step of the test cut is measured on. */
+    public Optional<Noted<CutMade>> cut(Step step) {
+        return step.phase() == Phase.TEST_CUT ? sitting.cut : Optional.empty();
     }
 
     public KitList kit() {

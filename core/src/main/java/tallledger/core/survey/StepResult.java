@@ -25,9 +25,10 @@ import tallledger.core.rules.Rules;
  * @param judgement what the numbers come to
  * @param flagged   the surveyor says it is not as it should be, whatever the numbers say
  * @param then      how it was judged when it was written
+ * @param cut       entry of the test cut it was measured on, where it was one
  */
 public record StepResult(int entry, Instant at, String author, Step step, Values values, Object value, StepJudgement judgement, boolean flagged, String remark,
-                         Optional<JudgedThen> then) implements Made {
+                         Optional<JudgedThen> then, Optional<Integer> cut) implements Made {
 
     /** @param otherwise the machine's unit: of a record that does not name what it was written by, and of what its judgement shows */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
@@ -40,7 +41,7 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
         StepJudgement judged = recording.judge(value, step.judgedBy(rules)).in(shown);
         List<Reason> because = new ArrayList<>(judged.because());
         values.readWith().flatMap(by -> Overdue.said(by, entry)).ifPresent(because::add);
-        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, judged.saying(because), done.flagged(), done.remark(), done.then());
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, judged.saying(because), done.flagged(), done.remark(), done.then(), done.cut());
     }
 
     /** What was recorded, where it is of that kind. */
@@ -51,7 +52,7 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
     static StepResult of(CheckResult check, Step step, LengthUnit unit) {
         StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), List.of(), Optional.empty());
         return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), check, judgement, check.isBad(), check.remark(),
-                check.then());
+                check.then(), Optional.empty());
     }
 
     @Override

@@ -17,6 +17,7 @@ import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
+import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
@@ -26,6 +27,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -107,8 +109,10 @@ public final class SurveyEntries {
         Basis by = basis.with(step.recording().usualGauge().map(usual -> basis.gauge().orElseGet(() -> ledger.rules().gauge(usual)))).at(ledger.temperatures(who.at()));
         StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart()), step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
-        return draft(who, Kind.STEP, step.id().written(), Map.of("step", step.id().written(), "values", values, "flagged", flagged,
+        Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", values, "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
+        ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
+        return draft(who, Kind.STEP, step.id().written(), payload);
     }
 
     public static Draft stepPassedOver(By by, Step step, String reason) {
@@ -126,6 +130,11 @@ public final class SurveyEntries {
     /** How warm machine and gauges are, as typed. @throws Refused naming "machine" or "gauge" */
     public static Draft temperatures(By by, String machine, String gauge) {
         return draft(by, Kind.TEMPERATURES, "", Temperatures.typed(machine, gauge).toPayload());
+    }
+
+    /** A test cut as it was made. @param unit of lengths typed without one */
+    public static Draft cut(By by, CutMade cut, LengthUnit unit) {
+        return draft(by, Kind.CUT, "", cut.toPayload(unit));
     }
 
     public static Draft kit(By by, KitItem item) {

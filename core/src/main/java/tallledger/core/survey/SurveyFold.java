@@ -135,6 +135,12 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     }
 
     @Override
+    public Optional<Reason> cut(Event.CutDone event, Entry entry) {
+        steps.cut(new Noted<>(event.cut(), entry.sequence()));
+        return TAKEN;
+    }
+
+    @Override
     public Optional<Reason> kit(Event.KitSeen event, Entry entry) {
         steps.kit(event.item(), entry.sequence());
         return TAKEN;

@@ -92,11 +92,16 @@ final class StepSentences {
     private static void grades(List<StepResult> results, List<Sentence> s) {
         // What was measured against a limit says its figure, the limit and the grade by itself, a sentence each.
         results.stream().filter(r -> r.outcome() == Outcome.PROVEN && isMeasured(r)).forEach(r -> s.add(new Sentence(
-                Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH).toList()), List.of(r.entry()))));
+                Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH).toList()), onItsCut(r))));
         Map<Grade, List<StepResult>> byGrade = new EnumMap<>(Grade.class);
         results.stream().filter(r -> !r.isBad() && !(r.outcome() == Outcome.PROVEN && isMeasured(r))).forEach(r -> r.judgement().grade().ifPresent(g -> byGrade.computeIfAbsent(g, k -> new ArrayList<>()).add(r)));
         byGrade.forEach((grade, reached) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_GRADE, grade, reached.stream().map(r -> (Object) r.step().name()).toList()),
                 reached.stream().map(StepResult::entry).sorted().toList())));
+    }
+
+    /** What was measured on a test cut rests on that as well. */
+    private static List<Integer> onItsCut(StepResult r) {
+        return r.cut().map(cut -> List.of(cut, r.entry())).orElseGet(() -> List.of(r.entry()));
     }
 
     private static void again(StepLedger ledger, List<Sentence> s) {

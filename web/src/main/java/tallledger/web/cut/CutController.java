@@ -1,6 +1,13 @@
 package tallledger.web.cut;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
+import java.math.MathContext;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -8,7 +15,9 @@ import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.cutting.CutMade;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
 import tallledger.core.family.Family;
@@ -18,35 +27,73 @@ import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 
-/** A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants. Nothing is written. */
+/** A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants; noted once it is made. */
 @Controller
 class CutController {
 
-    private final Shelves shelves;
+    private static final List<String> MADE = List.of("kind", "material", "tool", "diameter", "feed", "depth", "width", "rpm");
 
-    CutController(Shelves shelves) {
+    private final Shelves shelves;
+    private final SurveyWriter entries;
+    private final Writer writer;
+    private final Clock clock;
+
+    CutController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock) {
         this.shelves = shelves;
+        this.entries = entries;
+        this.writer = writer;
+        this.clock = clock;
     }
 
     @GetMapping("/surveys/{id}/cut")
-    String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+    String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletRequest request) {
         Survey survey = shelves.survey(id);
         MachineDescription machine = survey.folded().machine();
         Typed typed = Typed.of(fields);
         if (!typed.isSent("kind")) {
             start(typed, machine, survey);
         }
-        Optional<Job> job = typed.has("diameter") ? job(typed, machine.unit()) : Optional.empty();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    /** The cut as it was made: the steps after it are measured on it. */
+    @PostMapping("/surveys/{id}/cut")
+    String made(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Map<String, String> said = new HashMap<>();
+        MADE.forEach(field -> said.put(field, typed.get(field)));
+        LengthUnit unit = survey.folded().machine().unit();
+        return entries.write(survey, typed, response,
+                () -> typed.attempt("diameter", () -> SurveyEntries.cut(survey.by(clock, typed.get("author")), CutMade.typed(said, unit), unit)),
+                (now, back, submission) -> page(now, back, submission, model), entry -> "redirect:/surveys/" + id + "/run");
+    }
+
+    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+        MachineDescription machine = survey.folded().machine();
+        model.addAttribute("submission", submission);
+        // A slip in what was made hides nothing of what was reckoned.
+        Typed wanted = typed.withoutErrors();
+        Optional<Job> job = typed.has("diameter") ? job(wanted, machine.unit()) : Optional.empty();
+        wanted.errors().forEach(typed::refuse);
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("kinds", Job.Kind.values());
         model.addAttribute("materials", Job.Material.values());
         model.addAttribute("unit", machine.unit());
-        model.addAttribute("cut", job.map(j -> TestCut.of(j, machine.speeds(), machine.motor())).orElse(null));
+        Optional<TestCut> cut = job.map(j -> TestCut.of(j, machine.speeds(), machine.motor()));
+        cut.flatMap(c -> c.ways().stream().findFirst()).filter(way -> !typed.isSent("rpm")).ifPresent(way -> typed.set("rpm", new BigDecimal(way.rpm()).round(new MathContext(4))
+                .stripTrailingZeros().toPlainString()));
+        model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("train", machine.train());
         return "cut/cut";
     }

@@ -66,7 +66,8 @@ class DemoData implements SmartInitializingSingleton {
         gauge(Rule.TACHOMETER, "Contact tachometer 1", "0.1", "0.5 %", "", "W-0211", "2027-04-30");
         // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
         survey(all, 0, add(all, 0), 410, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
-                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).carrying(level).step("bed-straight").carrying().step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
+                .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).carrying(level).step("bed-straight").carrying()
+                .cut("kind", "TURNING", "material", "STEEL", "tool", "carbide, r 0.8", "diameter", "40 mm", "feed", "0.2 mm", "depth", "0.5 mm", "rpm", "500").step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
                 .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "").kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")
                 .kit("faceplate 300", State.MISSING, "", "faceplate", "140", "", "").kit("faceplate 400", State.SEEN, "", "faceplate", "", "", "")
                 .lift("1850", "120", "90", "2000", "the shed’s keeper");
@@ -79,7 +80,9 @@ class DemoData implements SmartInitializingSingleton {
         survey(all, 4, add(all, 4), 1, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5)
                 .carrying(indicator).temperatures("24.0", "20.0").step("readout.cross-slide");
         long[] rest = IntStream.range(5, all.size()).mapToLong(i -> add(all, i)).toArray();
-        survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS).step("mill-cut").step("milled-roughness");
+        survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS).step("mill-cut")
+                .cut("kind", "FACE_MILLING", "material", "STEEL", "tool", "slab cutter", "diameter", "80 mm", "feed", "4.293 mm", "depth", "1 mm", "width", "60 mm", "rpm", "71")
+                .step("milled-roughness");
         survey(all, 5, rest[0], 90, "buyer").steps(Phase.DESK, Phase.STANDING);
         survey(all, 6, rest[1], 3, "rebuilder").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
                 .carrying(indicator).temperatures("20.5", "21.0").steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");

@@ -2,7 +2,9 @@ package tallledger.web.demo;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -11,6 +13,7 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.coverage.School;
+import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.By;
 import tallledger.core.kit.KitItem;
@@ -87,6 +90,16 @@ final class DemoSurvey {
 
     DemoSurvey temperatures(String machine, String gauge) {
         write(30, SurveyEntries.temperatures(by(), machine, gauge));
+        return this;
+    }
+
+    /** A test cut as it was made, as its form would say it. */
+    DemoSurvey cut(String... fieldsAndValues) {
+        Map<String, String> typed = new HashMap<>();
+        for (int i = 0; i < fieldsAndValues.length; i += 2) {
+            typed.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
+        }
+        write(120, SurveyEntries.cut(by(), CutMade.typed(typed, LengthUnit.MM), LengthUnit.MM));
         return this;
     }
 

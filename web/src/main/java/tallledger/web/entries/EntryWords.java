@@ -126,6 +126,11 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     }
 
     @Override
+    public String cut(Event.CutDone event, Entry entry) {
+        return words.say(InUnit.of(event.cut().says(), survey.machine().unit()));
+    }
+
+    @Override
     public String kit(Event.KitSeen event, Entry entry) {
         KitItem item = event.item();
         List<String> parts = new ArrayList<>(List.of(item.name() + ": " + words.of(item.state())));

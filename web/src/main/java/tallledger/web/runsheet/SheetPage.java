@@ -6,16 +6,21 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.evidence.Recording;
 import tallledger.core.family.Family;
+import tallledger.core.ledger.Noted;
 import tallledger.core.house.House;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
@@ -31,6 +36,7 @@ import tallledger.core.family.Step;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Task;
 import tallledger.web.forms.Typed;
+import tallledger.web.instruments.Instruments;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Submission;
@@ -51,12 +57,14 @@ public class SheetPage {
 
     private final Plans plans;
     private final Houses houses;
+    private final Instruments instruments;
     private final Words words;
     private final Clock clock;
 
-    SheetPage(Plans plans, Houses houses, Words words, Clock clock) {
+    SheetPage(Plans plans, Houses houses, Instruments instruments, Words words, Clock clock) {
         this.plans = plans;
         this.houses = houses;
+        this.instruments = instruments;
         this.words = words;
         this.clock = clock;
     }
@@ -77,6 +85,7 @@ public class SheetPage {
         model.addAttribute("counts", survey.folded().coverage().counts());
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
+        model.addAttribute("takes", open.map(task -> instruments.fields(survey, task)).orElse(Set.of()));
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
         Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.core(), s)));
@@ -102,9 +111,11 @@ public class SheetPage {
         model.addAttribute("check", check.orElse(null));
         model.addAttribute("brake", survey.rules().graded(Rule.SPINDLE_STOP));
         Map<String, String> sofar = new HashMap<>();
+        Optional<CutMade> cut = step.flatMap(s -> survey.steps().cut(s)).map(Noted::what);
+        model.addAttribute("cut", step.flatMap(s -> survey.steps().cut(s)).map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
-                typed.set(f.name(), s.recording().start(f, survey.rules()));
+                typed.set(f.name(), cut.flatMap(c -> of(c, f)).orElseGet(() -> s.recording().start(f, survey.rules())));
             }
             sofar.put(f.name(), typed.get(f.name()));
         }));
@@ -116,6 +127,16 @@ public class SheetPage {
         }
         model.addAttribute("task", step.filter(s -> check.isEmpty()).map(s -> TaskView.of(survey.core(), s, sofar, words)).orElse(null));
         model.addAttribute("photos", step.map(s -> survey.core().photosOf(s.id().written())).orElse(List.of()));
+    }
+
+    /** What the test cut says of a field of a step measured on it. */
+    private static Optional<String> of(CutMade cut, Recording.Field field) {
+        return switch (field.name()) {
+            case "feed" -> Optional.of(cut.feed().mm().stripTrailingZeros().toPlainString() + " mm");
+            case "past" -> Optional.of(cut.past().toPlainString() + " m/min");
+            case "spindle" -> Optional.of(cut.rpm().typed());
+            default -> Optional.empty();
+        };
     }
 
     /** @param starts whether something is to turn, and may */
