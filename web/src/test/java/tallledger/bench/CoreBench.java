@@ -36,7 +36,14 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
+import org.hipparchus.transform.DftNormalization;
+import org.hipparchus.transform.FastFourierTransformer;
+import org.hipparchus.transform.TransformType;
 import tallledger.core.family.Family;
+import tallledger.core.finish.Trace;
+import tallledger.core.geometry.CircleTest;
+import tallledger.core.geometry.FlatFace;
+import tallledger.core.geometry.Round;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.ChangeWheels;
@@ -73,7 +80,30 @@ public final class CoreBench {
         System.out.println();
         arrangements();
         wholeMachine();
+        measuring();
         faults();
+    }
+
+    /** What a long recording takes: 360 points round, a circle of 10 000, a trace of 50 000 beside one pass of the library's transform over as many, a grid. */
+    private static void measuring() {
+        Random random = new Random(5);
+        List<BigDecimal> turn = IntStream.range(0, 360).mapToObj(k -> BigDecimal.valueOf(Math.round(1e4 * (0.05 + 0.01 * Math.cos(Math.toRadians(k)) + 0.001 * random.nextGaussian()))).movePointLeft(4)).toList();
+        System.out.printf("round of 360: %.1f ms%n", median(() -> new Round(turn).lobe(2)));
+        List<CircleTest.Point> circle = IntStream.range(0, 5000).mapToObj(k -> new CircleTest.Point(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian())).toList();
+        System.out.printf("circle of 10 000: %.1f ms%n", median(() -> new CircleTest(100, circle, circle).explained()));
+        Trace trace = new Trace(0.0005, IntStream.range(0, 50_000).mapToObj(i -> 2 * Math.sin(i / 40.0) + random.nextGaussian()).toList());
+        double[][] both = new double[2][65_536];
+        System.out.printf("trace of 50 000: filtered at one cut-off %.1f ms, cut-off chosen and spacings found %.1f ms; one transform of 65 536 points by the library %.1f ms%n",
+                median(() -> trace.at(0.8)), median(() -> trace.chosen(true).spacings().strongest()),
+                median(() -> {
+                    IntStream.range(0, 50_000).forEach(i -> {
+                        both[0][i] = i % 17;
+                        both[1][i] = 0;
+                    });
+                    FastFourierTransformer.transformInPlace(both, DftNormalization.STANDARD, TransformType.FORWARD);
+                }));
+        List<List<Double>> rows = IntStream.range(0, 20).mapToObj(r -> IntStream.range(0, 30).mapToObj(c -> 0.01 * random.nextGaussian()).toList()).toList();
+        System.out.printf("grid of 30 x 20: %.1f ms%n%n", median(() -> FlatFace.grid(50, 50, rows).zone()));
     }
 
     /** From bare speeds to the levers behind them: even ladders, one misread, and lists that fit nothing, where two are left out. */

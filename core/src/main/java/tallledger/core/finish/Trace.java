@@ -97,7 +97,12 @@ public record Trace(double spacing, List<Double> heights) {
         for (int k = 0; k <= half; k++) {
             kernel[k] = Math.exp(-Math.PI * Math.pow(k * spacing / (ALPHA * cutOff), 2));
         }
-        double[] z = levelled();
+        double[] z = points();
+        Line line = line(z);
+        boolean steep = isSteep(line);
+        for (int i = 0; i < z.length && steep; i++) {
+            z[i] -= line.at(i);
+        }
         double[] w = (long) z.length * half > LONG ? Convolution.byTransform(z, kernel) : Convolution.writtenOut(z, kernel);
         double[] upTo = new double[half + 1];
         upTo[0] = kernel[0] / 2;
@@ -106,13 +111,7 @@ public record Trace(double spacing, List<Double> heights) {
         }
         for (int i = 0; i < w.length; i++) {
             // Made whole over the points present: half the middle and all to either side, as far as there is any.
-            w[i] /= upTo[Math.min(half, i)] + upTo[Math.min(half, z.length - 1 - i)];
-        }
-        if (isSteep()) {
-            Line line = line();
-            for (int i = 0; i < w.length; i++) {
-                w[i] += line.at(i);
-            }
+            w[i] = w[i] / (upTo[Math.min(half, i)] + upTo[Math.min(half, z.length - 1 - i)]) + (steep ? line.at(i) : 0);
         }
         return w;
     }
@@ -124,14 +123,25 @@ public record Trace(double spacing, List<Double> heights) {
         }
     }
 
-    private Line line() {
-        int n = heights.size();
-        double middle = (n - 1) / 2.0;
-        double mean = heights.stream().mapToDouble(h -> h).average().orElse(0);
+    private double[] points() {
+        double[] z = new double[heights.size()];
+        for (int i = 0; i < z.length; i++) {
+            z[i] = heights.get(i);
+        }
+        return z;
+    }
+
+    private static Line line(double[] z) {
+        double middle = (z.length - 1) / 2.0;
+        double sum = 0;
+        for (double h : z) {
+            sum += h;
+        }
+        double mean = sum / z.length;
         double top = 0;
         double under = 0;
-        for (int i = 0; i < n; i++) {
-            top += (i - middle) * (heights.get(i) - mean);
+        for (int i = 0; i < z.length; i++) {
+            top += (i - middle) * (z[i] - mean);
             under += (i - middle) * (i - middle);
         }
         return new Line(middle, mean, top / under);
@@ -139,22 +149,19 @@ public record Trace(double spacing, List<Double> heights) {
 
     /** How steeply it lies, degrees; a steep one is levelled by least squares before it is filtered, or its ends would be bent. */
     public double degrees() {
-        return Math.toDegrees(Math.atan(line().slope() / spacing / MICROMETRES));
+        return degrees(line(points()));
+    }
+
+    private double degrees(Line line) {
+        return Math.toDegrees(Math.atan(line.slope() / spacing / MICROMETRES));
     }
 
     public boolean isSteep() {
-        return Math.abs(degrees()) > STEEP;
+        return isSteep(line(points()));
     }
 
-    private double[] levelled() {
-        double[] z = heights.stream().mapToDouble(h -> h).toArray();
-        if (isSteep()) {
-            Line line = line();
-            for (int i = 0; i < z.length; i++) {
-                z[i] -= line.at(i);
-            }
-        }
-        return z;
+    private boolean isSteep(Line line) {
+        return Math.abs(degrees(line)) > STEEP;
     }
 
     /** Number of the first point that stands off its neighbours as a dropout does, from 1; empty where none does. */

@@ -21,7 +21,7 @@ public record Round(List<BigDecimal> readings) {
     public static final int FEWEST = 4;
     /** Fewest for a verdict: with fewer, three lobes pose as eccentricity. */
     public static final int FEWEST_TO_JUDGE = 8;
-    private static final int MOST = 72;
+    private static final int MOST = 720;
     private static final int LOBES = 3;
 
     /** @throws Refused for fewer than four readings, or more than anybody takes */

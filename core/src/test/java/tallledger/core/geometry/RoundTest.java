@@ -78,7 +78,7 @@ class RoundTest {
         assertThatThrownBy(() -> round(3, a -> 1)).isInstanceOf(Refused.class).hasMessageContaining("round.count");
         assertThat(round(4, a -> 1).count()).isEqualTo(4);
         assertThat(round(72, a -> 1).tir()).isZero();
-        assertThatThrownBy(() -> round(73, a -> 1)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> round(721, a -> 1)).isInstanceOf(Refused.class);
     }
 
     private static final Rounds NOSE = new Rounds(Rule.LATHE_NOSE);
