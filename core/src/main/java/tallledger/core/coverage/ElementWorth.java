@@ -5,13 +5,18 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /** What knowing an element is worth: the chance p that it is bad times the cost c of finding out after the sale, in the user's own money. */
-final class ElementWorth {
+public final class ElementWorth {
 
     private ElementWorth() {
     }
 
     static double of(StageKind kind, Rules rules) {
-        return rules.worth(switch (kind) {
+        return rules.worth(rule(kind));
+    }
+
+    /** The rule with its chance and its cost. */
+    public static Rule rule(StageKind kind) {
+        return switch (kind) {
             case MOTOR -> Rule.WORTH_MOTOR;
             case BELT -> Rule.WORTH_BELT;
             case GEAR -> Rule.WORTH_GEAR;
@@ -21,6 +26,6 @@ final class ElementWorth {
             case INVERTER -> Rule.WORTH_INVERTER;
             case COMMANDED -> Rule.WORTH_COMMANDED;
             case DIRECTION -> Rule.WORTH_DIRECTION;
-        });
+        };
     }
 }

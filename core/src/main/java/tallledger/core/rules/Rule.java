@@ -193,6 +193,21 @@ public enum Rule {
     /** A route run before is offered again where it tells so many times what the best new one does. */
     BLAME_AGAIN(Group.CHANCES, Shape.ONE, Unit.TIMES, "1.25"),
 
+    /** That a step turns out bad, by how bad it then is, of a machine in daily use. */
+    CHANCE_BAD(Group.MONEY, Shape.BY_SEVERITY, Unit.CHANCE, "0.02", "0.05", "0.10", "0.20", "0"),
+    /** Times that, by where the machine comes from. */
+    BACKGROUND(Group.MONEY, Shape.BY_BACKGROUND, Unit.WEIGHT, "0.3", "1", "1.5", "2"),
+    /** No chance is taken for greater. */
+    CHANCE_MOST(Group.MONEY, Shape.ONE, Unit.CHANCE, "0.9"),
+    /** Shape of what is believed of a machine before it is tested: the greater, the less the tested tells of the untested. */
+    TELLS_SHAPE(Group.MONEY, Shape.ONE, Unit.WEIGHT, "4"),
+    /** Shares of the unknown that come off the price. */
+    SHARE_OPENING(Group.MONEY, Shape.ONE, Unit.PERCENT, "100"),
+    SHARE_OFFER(Group.MONEY, Shape.ONE, Unit.PERCENT, "50"),
+    SHARE_CEILING(Group.MONEY, Shape.ONE, Unit.PERCENT, "25"),
+    /** Less of all worth tested than this is too little to say anything. */
+    GLANCE_KNOWN(Group.MONEY, Shape.ONE, Unit.PERCENT, "50"),
+
     /** What doing a step is worth, by how bad it is when it is bad. */
     WORTH_STEP(Group.WORTH, Shape.BY_SEVERITY, Unit.WEIGHT, "100", "40", "12", "3", "1"),
     WORTH_MOTOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "350"),
@@ -206,7 +221,7 @@ public enum Rule {
     WORTH_DIRECTION(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "150");
 
     /** How rules are shown together. */
-    public enum Group { SPEEDS, LIMITS, MOVEMENT, SUPPLY, CYCLES, GAUGES, TIMES, CHANCES, WORTH }
+    public enum Group { SPEEDS, LIMITS, MOVEMENT, SUPPLY, CYCLES, GAUGES, TIMES, CHANCES, MONEY, WORTH }
 
     private final Group group;
     private final Shape shape;

@@ -17,6 +17,8 @@ public enum Shape {
     GAUGE("resolution", "calibration"),
     /** One figure for each severity, worst first. */
     BY_SEVERITY("stop-use", "before-use", "soon", "live-with", "note"),
+    /** One figure for each background. */
+    BY_BACKGROUND("rebuilt-with-papers", "in-daily-use", "stood-idle", "auction-unseen"),
     /** The chance that a part is bad, and what it then costs. */
     WORTH("chance", "cost");
 
@@ -35,7 +37,7 @@ public enum Shape {
         return switch (this) {
             case GAUGE -> figure == 0 ? of : Unit.PERCENT;
             case WORTH -> figure == 0 ? Unit.CHANCE : of;
-            case ONE, GRADED, BETWEEN, BY_SEVERITY -> of;
+            case ONE, GRADED, BETWEEN, BY_SEVERITY, BY_BACKGROUND -> of;
         };
     }
 

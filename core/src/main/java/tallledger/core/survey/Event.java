@@ -15,6 +15,7 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.price.Stakes;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.safety.Mounted;
@@ -57,6 +58,8 @@ public sealed interface Event {
         T temperatures(Warm event, Entry entry);
 
         T cut(CutDone event, Entry entry);
+
+        T stakes(Priced event, Entry entry);
 
         T kit(KitSeen event, Entry entry);
 
@@ -296,6 +299,18 @@ public sealed interface Event {
         @Override
         public <T> T tell(Listener<T> listener, Entry entry) {
             return listener.cut(this, entry);
+        }
+    }
+
+    /** What is asked, what a sound one is worth, where the machine comes from. */
+    record Priced(Stakes stakes) implements Event {
+        static Priced from(Entry entry) {
+            return new Priced(Stakes.from(entry.payload()));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.stakes(this, entry);
         }
     }
 

@@ -36,6 +36,8 @@ public enum Kind {
     TEMPERATURES(Event.Warm::from),
     /** A test cut was made: with which tool, in what, how fast. */
     CUT(Event.CutDone::from),
+    /** What is asked, what a sound one is worth, where the machine comes from. */
+    PRICED(Event.Priced::from),
     /** Kit or a paper was looked for, promised or awaited. */
     KIT(Event.KitSeen::from),
     /** What the machine weighs and the lift is said to carry. */

@@ -56,6 +56,16 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
         return off(read, stands) > NEAR ? Optional.empty() : Optional.of(Reason.of(byPlate ? SurveyReason.DOUBT_PLATE_STANDS : SurveyReason.DOUBT_PLATE_MISLEADS, read, run.entry(), plate, predicted));
     }
 
+    /** Whether a reading settled that the plate's value is the one that is wrong. */
+    public boolean misleads() {
+        return settled.filter(s -> s.is(SurveyReason.DOUBT_PLATE_MISLEADS)).isPresent();
+    }
+
+    /** The entry that settled it. */
+    public Optional<Integer> entry() {
+        return settled.map(s -> (Integer) s.arguments().get(1));
+    }
+
     private static double off(BigDecimal read, BigDecimal value) {
         return Math.abs(Math.log(read.doubleValue() / value.doubleValue()));
     }

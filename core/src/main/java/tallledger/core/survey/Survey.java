@@ -12,6 +12,7 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
@@ -28,10 +29,11 @@ import tallledger.core.rules.Rules;
  * @param photos  photographs that were not struck
  * @param regrades how persons judge findings, by the entry each rests on
  * @param plan    how the runs are planned, where somebody chose
+ * @param stakes  what is asked and what a sound one is worth, where somebody says
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps, List<Noted<String>> remarks, List<Repair> repairs,
-                     List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, List<Stray> strays) {
+                     List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes, List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
         House as = house.judgedAs(JudgedBy.grade(entries));

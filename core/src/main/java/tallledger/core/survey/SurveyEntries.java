@@ -27,6 +27,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.price.Stakes;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
@@ -135,6 +136,11 @@ public final class SurveyEntries {
     /** A test cut as it was made. @param unit of lengths typed without one */
     public static Draft cut(By by, CutMade cut, LengthUnit unit) {
         return draft(by, Kind.CUT, "", cut.toPayload(unit));
+    }
+
+    /** What is at stake. */
+    public static Draft priced(By by, Stakes stakes) {
+        return draft(by, Kind.PRICED, "", stakes.toPayload());
     }
 
     public static Draft kit(By by, KitItem item) {

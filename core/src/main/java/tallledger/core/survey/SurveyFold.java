@@ -10,6 +10,7 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 
 /**
@@ -30,6 +31,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     private final List<Photo> photos = new ArrayList<>();
     private final Map<Integer, Noted<Regrade>> regrades = new HashMap<>();
     private Optional<PlanChoice> plan = Optional.empty();
+    private Optional<Stakes> stakes = Optional.empty();
 
     /** @param judged results of before by the same description; they are not judged again */
     SurveyFold(MachineDescription machine, House house, List<Step> catalogue, Decoded decoded, List<StepResult> judged) {
@@ -47,7 +49,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
             h.event().tell(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
         return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
-                List.copyOf(photos), Map.copyOf(regrades), plan, List.copyOf(strays));
+                List.copyOf(photos), Map.copyOf(regrades), plan, stakes, List.copyOf(strays));
     }
 
     @Override
@@ -137,6 +139,12 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     @Override
     public Optional<Reason> cut(Event.CutDone event, Entry entry) {
         steps.cut(new Noted<>(event.cut(), entry.sequence()));
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> stakes(Event.Priced event, Entry entry) {
+        stakes = Optional.of(event.stakes());
         return TAKEN;
     }
 

@@ -11,6 +11,7 @@ import tallledger.core.coverage.School;
 import tallledger.core.house.HouseChange;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.kit.KitItem.State;
+import tallledger.core.price.Background;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted.Kind;
 import tallledger.core.family.Phase;
@@ -65,33 +66,33 @@ class DemoData implements SmartInitializingSingleton {
         gauge(Rule.MICROMETER, "Micrometer 25-50", "0.001", "0.002", "0.0006", "W-0188", "2026-12-15");
         gauge(Rule.TACHOMETER, "Contact tachometer 1", "0.1", "0.5 %", "", "W-0211", "2027-04-30");
         // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
-        survey(all, 0, add(all, 0), 410, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
+        survey(all, 0, add(all, 0), 410, "buyer").prices("4200", "", Background.IN_DAILY_USE).plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
                 .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).carrying(level).step("bed-straight").carrying()
                 .cut("kind", "TURNING", "material", "STEEL", "tool", "carbide, r 0.8", "diameter", "40 mm", "feed", "0.2 mm", "depth", "0.5 mm", "rpm", "500").step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
                 .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "").kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")
                 .kit("faceplate 300", State.MISSING, "", "faceplate", "140", "", "").kit("faceplate 400", State.SEEN, "", "faceplate", "", "", "")
                 .lift("1850", "120", "90", "2000", "the shed’s keeper");
-        survey(all, 1, add(all, 1), 20, "buyer").plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
+        survey(all, 1, add(all, 1), 20, "buyer").prices("650", "", Background.STOOD_IDLE).plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
                 .steps(Phase.FIRST_START).runs(20).steps(Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT, Phase.HOT_CHECK, Phase.KIT, Phase.CLOSE)
                 .kit("drill chuck", State.SEEN, "a private owner", "", "", "", "").kit("manual", State.MISSING, "", "", "25", "", "").lift("280", "", "", "1000", "our own");
         long horizontal = add(all, 2);
-        survey(all, 3, add(all, 3), 1800, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
+        survey(all, 3, add(all, 3), 1800, "buyer").prices("21500", "24000", Background.IN_DAILY_USE).plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
                 .steps(Phase.FIRST_START).runs(4).steps(Phase.SPINDLE).step("circle-test");
-        survey(all, 4, add(all, 4), 1, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5)
+        survey(all, 4, add(all, 4), 1, "buyer").prices("3900", "", Background.REBUILT_WITH_PAPERS).plan(School.EVERY_GEAR, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.CHUCK, "160", "2500", "").steps(Phase.FIRST_START).runs(5)
                 .carrying(indicator).temperatures("24.0", "20.0").step("readout.cross-slide");
         long[] rest = IntStream.range(5, all.size()).mapToLong(i -> add(all, i)).toArray();
-        survey(all, 2, horizontal, 11, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS).step("mill-cut")
+        survey(all, 2, horizontal, 11, "buyer").prices("1200", "1800", Background.STOOD_IDLE).plan(School.EVERY_GEAR, "").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS).step("mill-cut")
                 .cut("kind", "FACE_MILLING", "material", "STEEL", "tool", "slab cutter", "diameter", "80 mm", "feed", "4.293 mm", "depth", "1 mm", "width", "60 mm", "rpm", "71")
                 .step("milled-roughness");
-        survey(all, 5, rest[0], 90, "buyer").steps(Phase.DESK, Phase.STANDING);
-        survey(all, 6, rest[1], 3, "rebuilder").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
+        survey(all, 5, rest[0], 90, "buyer").prices("900", "", Background.STOOD_IDLE).steps(Phase.DESK, Phase.STANDING);
+        survey(all, 6, rest[1], 3, "rebuilder").prices("7800", "8000", Background.REBUILT_WITH_PAPERS).plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
                 .carrying(indicator).temperatures("20.5", "21.0").steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY, Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
-        survey(all, 7, rest[2], 45, "buyer").plan(School.MY_MINUTES, "45").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
-        survey(all, 8, rest[3], 50, "buyer").plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(9)
+        survey(all, 7, rest[2], 45, "buyer").prices("6500", "", Background.IN_DAILY_USE).plan(School.MY_MINUTES, "45").steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
+        survey(all, 8, rest[3], 50, "buyer").prices("5200", "6000", Background.STOOD_IDLE).plan(School.EVERY_GEAR, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(9)
                 .steps(Phase.MOVEMENT, Phase.TRAVELS);
-        survey(all, 9, rest[4], 300, "inspector").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "400", "", "35").steps(Phase.FIRST_START).runs(2).steps(Phase.MOVEMENT).step("ground-round");
-        survey(all, 10, rest[5], 71, "buyer").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "350", "", "33").steps(Phase.FIRST_START).runs(1).steps(Phase.MOVEMENT);
-        survey(all, 11, rest[6], 80, "buyer").steps(Phase.STANDING);
+        survey(all, 9, rest[4], 300, "inspector").prices("9800", "", Background.IN_DAILY_USE).steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "400", "", "35").steps(Phase.FIRST_START).runs(2).steps(Phase.MOVEMENT).step("ground-round");
+        survey(all, 10, rest[5], 71, "buyer").prices("8400", "9000", Background.IN_DAILY_USE).steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "350", "", "33").steps(Phase.FIRST_START).runs(1).steps(Phase.MOVEMENT);
+        survey(all, 11, rest[6], 80, "buyer").prices("7600", "", Background.AUCTION_UNSEEN).steps(Phase.STANDING);
     }
 
     private DemoSurvey survey(List<SimulatedMachine> all, int which, long machine, long seed, String role) {

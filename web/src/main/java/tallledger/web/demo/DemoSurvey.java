@@ -19,6 +19,8 @@ import tallledger.core.ledger.By;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
+import tallledger.core.price.Background;
+import tallledger.core.price.Stakes;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
@@ -100,6 +102,11 @@ final class DemoSurvey {
             typed.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
         }
         write(120, SurveyEntries.cut(by(), CutMade.typed(typed, LengthUnit.MM), LengthUnit.MM));
+        return this;
+    }
+
+    DemoSurvey prices(String asking, String sound, Background background) {
+        write(20, SurveyEntries.priced(by(), Stakes.typed(asking, sound, "£", background.name())));
         return this;
     }
 

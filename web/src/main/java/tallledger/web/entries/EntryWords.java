@@ -9,6 +9,7 @@ import tallledger.core.evidence.InUnit;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.price.Stakes;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
@@ -128,6 +129,13 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     @Override
     public String cut(Event.CutDone event, Entry entry) {
         return words.say(InUnit.of(event.cut().says(), survey.machine().unit()));
+    }
+
+    @Override
+    public String stakes(Event.Priced event, Entry entry) {
+        Stakes s = event.stakes();
+        return words.say("entry.priced", s.asking().isPresent() ? 1 : 0, s.asking().map(TypedNumber::typed).orElse(""), s.sound().isPresent() ? 1 : 0, s.sound().map(TypedNumber::typed).orElse(""),
+                s.currency(), s.background());
     }
 
     @Override

@@ -20,11 +20,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
+import tallledger.core.price.Background;
+import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.Finding;
+import tallledger.core.verdict.Money;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -51,11 +54,13 @@ class VerdictController {
     private final SurveyWriter entries;
     private final Writer writer;
     private final Clock clock;
+    private final Words words;
 
     VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, SurveyWriter entries, Writer writer, Clock clock, Words words, Marks marks) {
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
+        this.words = words;
         this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
         this.attachments = attachments;
         this.shelves = shelves;
@@ -63,9 +68,10 @@ class VerdictController {
     }
 
     @GetMapping("/surveys/{id}/verdict")
-    String verdict(@PathVariable long id, Model model, HttpServletRequest request) {
+    String verdict(@PathVariable long id, @RequestParam MultiValueMap<String, String> supposed, Model model, HttpServletRequest request) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.blank();
+        model.addAttribute("whatIf", MoneyView.whatIf(survey, Typed.of(supposed)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
@@ -77,6 +83,16 @@ class VerdictController {
         Typed typed = Typed.of(fields);
         return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class).map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
+    }
+
+    /** What is asked, what a sound one is worth, where the machine comes from. */
+    @PostMapping("/surveys/{id}/verdict/prices")
+    String prices(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return entries.write(survey, typed, response, () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
+                Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background")))),
+                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
     }
 
     /** A person judges a finding otherwise than the rules. */
@@ -97,6 +113,12 @@ class VerdictController {
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
         model.addAllAttributes(view(survey));
+        model.addAttribute("money", MoneyView.of(survey, (Money.WhatIf) Optional.ofNullable(model.getAttribute("whatIf")).orElse(Money.WhatIf.NOTHING), words));
+        model.addAttribute("backgrounds", Background.values());
+        survey.core().stakes().filter(s -> !typed.isSent("background")).ifPresent(s -> s.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
+        if (!typed.isSent("background")) {
+            typed.set("background", Background.IN_DAILY_USE.name());
+        }
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grades", Grade.values());
@@ -131,6 +153,6 @@ class VerdictController {
     }
 
     private Map<String, Object> view(Survey survey) {
-        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)));
+        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words));
     }
 }

@@ -1,0 +1,44 @@
+package tallledger.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import tallledger.core.evidence.Severity;
+import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.survey.Survey;
+
+/**
+ * The visit in one look: what may be done with the machine, by rule, and the worst of what was found.
+ *
+ * @param use   one sentence, or two where so little was looked at that the first is not all
+ * @param worst three findings at most, those that stop use first
+ */
+public record Glance(List<Reason> use, List<Finding> worst) {
+
+    private static final int SHOWN = 3;
+
+    public static Glance of(Survey survey, Money money) {
+        List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS && p.by() != Money.By.BY_DESIGN && p.by() != Money.By.PLATE).map(Money.Priced::finding)
+                .filter(f -> f.severity() != Severity.NOTE).toList();
+        List<Object> stop = named(findings, Severity.STOP_USE);
+        List<Object> before = named(findings, Severity.BEFORE_USE);
+        boolean enough = money.known() >= survey.rules().share(Rule.GLANCE_KNOWN).doubleValue();
+        long known = Math.round(100 * money.known());
+        List<Reason> use = new ArrayList<>();
+        if (!stop.isEmpty()) {
+            use.add(Reason.of(VerdictReason.GLANCE_STOP, stop));
+        } else if (!before.isEmpty()) {
+            use.add(Reason.of(VerdictReason.GLANCE_BEFORE, before));
+        } else if (enough) {
+            use.add(Reason.of(VerdictReason.GLANCE_NOTHING, known));
+        }
+        if (!enough) {
+            use.add(Reason.of(VerdictReason.GLANCE_LITTLE, known));
+        }
+        return new Glance(List.copyOf(use), findings.stream().limit(SHOWN).toList());
+    }
+
+    private static List<Object> named(List<Finding> findings, Severity severity) {
+        return findings.stream().filter(f -> f.severity() == severity).map(f -> (Object) f.what()).toList();
+    }
+}

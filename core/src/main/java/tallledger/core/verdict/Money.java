@@ -1,0 +1,262 @@
+package tallledger.core.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import tallledger.core.blame.Check;
+import tallledger.core.coverage.ElementWorth;
+import tallledger.core.coverage.Elements;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.Severity;
+import tallledger.core.family.Step;
+import tallledger.core.price.Background;
+import tallledger.core.price.Cost;
+import tallledger.core.price.CostSum;
+import tallledger.core.price.Offer;
+import tallledger.core.price.Stakes;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.survey.Made;
+import tallledger.core.survey.PlateDoubt;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Survey;
+
+/**
+ * What the faults and the untested cost (W 4.2). Put-right: open findings at their cost, a person's own before the table of checks. Unknown: Σ p·c over
+ * what was not tested, every p times λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let expect; p capped at 0.9. What is so
+ * by design, a note, or only a plate's misprint is not priced; kit is a line of its own.
+ *
+ * @param priced   findings with what each costs, worst first
+ * @param putRight their sum
+ * @param kit      what is owed and priced
+ * @param unpricedKit how many owed pieces nobody priced
+ * @param untested what was not tested, worth most first
+ * @param tells    λ and what it was reckoned from
+ * @param known    share of all worth, without λ, that was tested
+ */
+public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRight, double kit, int unpricedKit, List<Untested> untested, Tells tells, double known, Optional<Offer> offer) {
+
+    /**
+     * A finding with its cost.
+     *
+     * @param cost empty where it is not priced, or the table has nothing for it
+     * @param by   who says so
+     */
+    public record Priced(Finding finding, Optional<Cost> cost, By by) {
+    }
+
+    /** Where a cost comes from, or why there is none. */
+    public enum By { PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, NOTE, PLATE, KIT, SELLER_REPAIRS }
+
+    /**
+     * A step or an element of the drive that was not tested.
+     *
+     * @param step    empty for an element
+     * @param element its stage and position; empty for a step
+     * @param chance  p with background, λ and cap
+     * @param cost    c; nought where the table has nothing for its system
+     * @param seconds it takes; nought for an element, which goes with a run
+     */
+    public record Untested(Optional<Step> step, String element, double chance, double cost, int seconds) {
+
+        public double worth() {
+            return chance * cost;
+        }
+
+        /** Worth a minute of looking. */
+        public double perMinute() {
+            return seconds == 0 ? 0 : worth() * 60 / seconds;
+        }
+    }
+
+    /** λ. @param bad k @param expected E */
+    public record Tells(int bad, double expected, double lambda) {
+    }
+
+    /**
+     * What if, asked and never recorded.
+     *
+     * @param repaired entries of findings the seller puts right
+     * @param good     steps that are looked at and turn out good
+     * @param bad      and those that turn out bad
+     */
+    public record WhatIf(Set<Integer> repaired, Set<String> good, Set<String> bad) {
+        public static final WhatIf NOTHING = new WhatIf(Set.of(), Set.of(), Set.of());
+
+        public boolean isNothing() {
+            return repaired.isEmpty() && good.isEmpty() && bad.isEmpty();
+        }
+    }
+
+    public static Money of(Survey survey, WhatIf what) {
+        return new Reckoning(survey, what).money();
+    }
+
+    public double unknown() {
+        return untested.stream().mapToDouble(Untested::worth).sum();
+    }
+
+    /** The steps worth most a minute. */
+    public List<Untested> next(int most) {
+        return untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).sorted(Comparator.comparingDouble(Untested::perMinute).reversed()).limit(most).toList();
+    }
+
+    /** p of a step before anything is tested: by how bad it is when it is bad, times where the machine comes from. */
+    public static double chance(Severity ifBad, Background from, Rules rules) {
+        return Math.min(rules.figures(Rule.CHANCE_BAD).get(ifBad.ordinal()).doubleValue() * rules.figures(Rule.BACKGROUND).get(from.ordinal()).doubleValue(),
+                rules.value(Rule.CHANCE_MOST));
+    }
+
+    private static final class Reckoning {
+
+        private final Survey survey;
+        private final Rules rules;
+        private final WhatIf what;
+        private final Background from;
+        private final Map<Integer, Made> made;
+        private final Map<String, List<Cost>> costs = new HashMap<>();
+
+        private Reckoning(Survey survey, WhatIf what) {
+            this.survey = survey;
+            this.rules = survey.rules();
+            this.what = what;
+            this.from = survey.stakes().map(Stakes::background).orElse(Background.IN_DAILY_USE);
+            this.made = survey.made().stream().collect(Collectors.toMap(Made::entry, Function.identity(), (a, b) -> a));
+            survey.house().checks().forEach(c -> costs.computeIfAbsent(c.about(), x -> new ArrayList<>()).add(cost(c)));
+        }
+
+        private static Cost cost(Check check) {
+            return Cost.of(check.low(), check.likely(), check.high());
+        }
+
+        private Money money() {
+            List<Priced> priced = priced();
+            List<Cost> open = new ArrayList<>(priced.stream().flatMap(p -> p.cost.stream()).toList());
+            what.bad.forEach(id -> survey.steps().step(id).flatMap(s -> Cost.dearest(of(s))).ifPresent(open::add));
+            CostSum putRight = CostSum.of(open);
+            Tells tells = tells();
+            List<Untested> untested = untested(tells.lambda);
+            var kit = survey.steps().kit().sum();
+            double unknown = untested.stream().mapToDouble(Untested::worth).sum();
+            double[] shares = {rules.share(Rule.SHARE_OPENING).doubleValue(), rules.share(Rule.SHARE_OFFER).doubleValue(), rules.share(Rule.SHARE_CEILING).doubleValue()};
+            Optional<Offer> offer = survey.stakes().flatMap(Stakes::start).map(TypedNumber::value)
+                    .map(start -> Offer.of(start.doubleValue(), putRight, kit.toReplace().doubleValue(), unknown, shares));
+            return new Money(survey.stakes(), priced, putRight, kit.toReplace().doubleValue(), kit.unpriced(), untested, tells, known(), offer);
+        }
+
+        private List<Priced> priced() {
+            Set<Integer> misled = PlateDoubt.of(survey.drive()).stream().filter(d -> d.settled().isPresent() && d.misleads()).map(PlateDoubt::entry).flatMap(Optional::stream).collect(Collectors.toSet());
+            return Finding.of(survey).stream().map(f -> price(f, misled)).toList();
+        }
+
+        private Priced price(Finding f, Set<Integer> misled) {
+            if (f.entries().stream().anyMatch(what.repaired::contains)) {
+                return new Priced(f, Optional.empty(), By.SELLER_REPAIRS);
+            }
+            if (f.judged().filter(j -> j.what().byDesign()).isPresent()) {
+                return new Priced(f, Optional.empty(), By.BY_DESIGN);
+            }
+            Optional<Cost> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3).map(c -> Cost.of(c.get(0), c.get(1), c.get(2)));
+            if (own.isPresent()) {
+                return new Priced(f, own, By.PERSON);
+            }
+            if (f.severity() == Severity.NOTE) {
+                return new Priced(f, Optional.empty(), By.NOTE);
+            }
+            Optional<Made> rests = f.entries().stream().map(made::get).filter(java.util.Objects::nonNull).findFirst();
+            if (rests.isEmpty()) {
+                return new Priced(f, Optional.empty(), survey.drive().checks().values().stream().anyMatch(c -> f.entries().contains(c.entry())) ? By.NOT_IN_TABLE : By.KIT);
+            }
+            if (rests.get() instanceof Run run && run.record().symptoms().isEmpty() && misled.contains(run.entry())) {
+                return new Priced(f, Optional.empty(), By.PLATE);
+            }
+            Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? of(r.step()) : symptoms((Run) rests.get()));
+            return new Priced(f, table, table.isPresent() ? By.TABLE : By.NOT_IN_TABLE);
+        }
+
+        private List<Cost> of(Step step) {
+            return costs.getOrDefault(step.system().name(), List.of());
+        }
+
+        private List<Cost> symptoms(Run run) {
+            return run.record().symptoms().stream().flatMap(s -> costs.getOrDefault(s.name(), List.of()).stream()).toList();
+        }
+
+        /** k and E over the steps tested, what-ifs among them; undecided ones count in neither. */
+        private Tells tells() {
+            int bad = what.bad.size();
+            double expected = what.good.stream().mapToDouble(this::chance).sum() + what.bad.stream().mapToDouble(this::chance).sum();
+            for (StepResult r : survey.steps().latest().values()) {
+                if (r.outcome() != Outcome.UNDECIDED && !isLooked(r.step())) {
+                    bad += r.isBad() ? 1 : 0;
+                    expected += chance(r.step());
+                }
+            }
+            double shape = rules.value(Rule.TELLS_SHAPE);
+            return new Tells(bad, expected, (shape + bad) / (shape + expected));
+        }
+
+        private double chance(String id) {
+            return survey.steps().step(id).map(this::chance).orElse(0.0);
+        }
+
+        private double chance(Step step) {
+            return Money.chance(step.ifBad(), from, rules);
+        }
+
+        private boolean isLooked(Step step) {
+            return what.good.contains(step.id().written()) || what.bad.contains(step.id().written());
+        }
+
+        private List<Untested> untested(double lambda) {
+            double most = rules.value(Rule.CHANCE_MOST);
+            List<Untested> untested = new ArrayList<>();
+            Set<Integer> repaired = new HashSet<>(what.repaired);
+            for (Step step : survey.steps().inScope()) {
+                StepResult latest = survey.steps().latest().get(step.id());
+                // What the seller puts right is to be tested again; λ stays, it was found bad.
+                boolean again = latest != null && repaired.contains(latest.entry());
+                if ((latest == null || again) && !isLooked(step) && !survey.steps().isSpared(step)) {
+                    untested.add(new Untested(Optional.of(step), "", Math.min(chance(step) * lambda, most), Cost.dearest(of(step)).map(Cost::mean).orElse(0.0), step.seconds()));
+                }
+            }
+            Elements elements = Elements.of(survey.machine().train());
+            long open = elements.reachable() & ~survey.drive().coverage().exercised() & ~survey.drive().coverage().failedOn();
+            for (Elements.Element e : elements.in(open)) {
+                Rule worth = ElementWorth.rule(survey.machine().train().stages().get(e.stage()).kind());
+                untested.add(new Untested(Optional.empty(), e.stageName() + " " + e.label(), Math.min(rules.figures(worth).get(0).doubleValue() * lambda, most),
+                        rules.figures(worth).get(1).doubleValue(), 0));
+            }
+            untested.sort(Comparator.comparingDouble(Untested::worth).reversed());
+            return untested;
+        }
+
+        /** Share of all p·c, as they were before anything was tested, that stands on a test. */
+        private double known() {
+            double all = 0;
+            double tested = 0;
+            for (Step step : survey.steps().inScope()) {
+                double worth = chance(step) * Cost.dearest(of(step)).map(Cost::mean).orElse(0.0);
+                all += worth;
+                tested += survey.steps().latest().containsKey(step.id()) || survey.steps().isSpared(step) ? worth : 0;
+            }
+            Elements elements = Elements.of(survey.machine().train());
+            long known = survey.drive().coverage().exercised() | survey.drive().coverage().failedOn();
+            for (Elements.Element e : elements.in(elements.reachable())) {
+                double worth = rules.worth(ElementWorth.rule(survey.machine().train().stages().get(e.stage()).kind()));
+                all += worth;
+                tested += elements.in(known).contains(e) ? worth : 0;
+            }
+            return all == 0 ? 1 : tested / all;
+        }
+    }
+}

@@ -1,0 +1,118 @@
+package tallledger.web.verdict;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.evidence.Severity;
+import tallledger.core.price.Stakes;
+import tallledger.core.reason.Reason;
+import tallledger.core.verdict.Finding;
+import tallledger.core.verdict.Glance;
+import tallledger.core.verdict.Money;
+import tallledger.web.forms.Typed;
+import tallledger.web.pictures.MoneyWalk;
+import tallledger.web.pictures.PlotView;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Figures;
+import tallledger.web.words.Words;
+
+/**
+ * What the visit was for: what may be done with the machine, and what to offer.
+ *
+ * @param glance  what may be done, by rule, and the worst of what was found
+ * @param sums    amounts in words
+ * @param walk    from the start to the offer, drawn; empty where nobody knows a price
+ * @param prices  findings with what each costs
+ * @param open    what was not tested and is worth something, worth most first
+ * @param next    the three steps worth most a minute
+ * @param more    how many untested things are not listed, and what they come to
+ * @param unknown how many untested steps the table of checks has no cost for
+ * @param whatIf  whether something is only supposed
+ */
+public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, List<Price> prices, List<Open> open, List<Open> next, More more, long unknown, boolean whatIf) {
+
+    /** In words, with the currency behind. */
+    public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking, String opening, String offer, String ceiling, long known,
+                       String lambda, int bad, String expected, int unpricedKit) {
+    }
+
+    /** @param entry it rests on; nought where none @param cost in words; empty where there is none */
+    public record Price(Reason what, Severity severity, int entry, List<Integer> entries, String cost, Money.By by, boolean repaired) {
+    }
+
+    /** @param key of its step; empty for an element @param say what is supposed of it: good, bad or nothing */
+    public record Open(String key, String name, String chance, String cost, String worth, String minutes, String say) {
+    }
+
+    /** @param count not listed @param worth of them */
+    public record More(int count, String worth) {
+    }
+
+    private static final int LISTED = 12;
+    private static final int NEXT = 3;
+
+    /** What is supposed, as the address says it; steps that are not there are nothing. */
+    static Money.WhatIf whatIf(Survey survey, Typed asked) {
+        Set<Integer> repaired = new HashSet<>();
+        asked.all("repaired").stream().filter(e -> e.matches("\\d{1,6}")).forEach(e -> repaired.add(Integer.parseInt(e)));
+        return new Money.WhatIf(repaired, steps(survey, asked, "good"), steps(survey, asked, "bad"));
+    }
+
+    private static Set<String> steps(Survey survey, Typed asked, String as) {
+        Set<String> steps = new HashSet<>();
+        asked.names().stream().filter(name -> name.startsWith("if-") && asked.get(name).equals(as)).map(name -> name.substring(3)).filter(id -> survey.steps().step(id).isPresent()).forEach(steps::add);
+        return steps;
+    }
+
+    static MoneyView of(Survey survey, Money.WhatIf what, Words words) {
+        Money money = Money.of(survey.core(), what);
+        String currency = money.stakes().map(Stakes::currency).orElse("");
+        List<Open> open = money.untested().stream().filter(u -> u.worth() > 0).limit(LISTED).map(u -> open(u, what, currency, words)).toList();
+        List<Open> supposed = survey.steps().inScope().stream().filter(s -> what.good().contains(s.id().written()) || what.bad().contains(s.id().written()))
+                .map(s -> new Open(s.id().written(), words.say(s.name()), "", "", "", "", what.good().contains(s.id().written()) ? "good" : "bad")).toList();
+        List<Open> listed = new java.util.ArrayList<>(supposed);
+        listed.addAll(open);
+        double rest = money.untested().stream().filter(u -> u.worth() > 0).skip(LISTED).mapToDouble(Money.Untested::worth).sum();
+        int count = (int) Math.max(0, money.untested().stream().filter(u -> u.worth() > 0).count() - LISTED);
+        long unknown = money.untested().stream().filter(u -> u.step().isPresent() && u.cost() == 0).count();
+        List<Price> prices = money.priced().stream().map(p -> new Price(p.finding().what(), p.finding().severity(), p.finding().entries().stream().findFirst().orElse(0), p.finding().entries(),
+                p.cost().map(c -> whole(c.low()) + " / " + whole(c.likely()) + " / " + whole(c.high()) + unit(currency)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
+        return new MoneyView(Glance.of(survey.core(), money), sums(money, currency), money.offer().map(o -> MoneyWalk.of(money, amount -> amount(amount, currency))), prices, List.copyOf(listed),
+                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, amount(rest, currency)), unknown, !what.isNothing());
+    }
+
+    private static Open open(Money.Untested u, Money.WhatIf what, String currency, Words words) {
+        return new Open(u.step().map(s -> s.id().written()).orElse(""), u.step().map(s -> words.say(s.name())).orElse(u.element()),
+                BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", amount(u.cost(), currency), amount(u.worth(), currency),
+                u.seconds() == 0 ? "" : BigDecimal.valueOf(u.seconds() / 60.0).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString(), "");
+    }
+
+    private static Sums sums(Money m, String currency) {
+        Optional<Stakes> stakes = m.stakes();
+        return new Sums(amount(m.putRight().mean(), currency), amount(m.putRight().eightieth(), currency), amount(m.putRight().together(), currency), amount(m.kit(), currency), amount(m.unknown(), currency),
+                m.offer().map(o -> amount(o.start(), currency)).orElse(""), stakes.filter(s -> s.sound().isEmpty()).isPresent(), m.offer().map(o -> amount(o.opening(), currency)).orElse(""),
+                m.offer().map(o -> amount(o.offer(), currency)).orElse(""), m.offer().map(o -> amount(o.ceiling(), currency)).orElse(""), Math.round(100 * m.known()),
+                BigDecimal.valueOf(m.tells().lambda()).setScale(2, RoundingMode.HALF_UP).toPlainString(), m.tells().bad(),
+                BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), m.unpricedKit());
+    }
+
+    private static String amount(double amount, String currency) {
+        return whole(amount) + unit(currency);
+    }
+
+    private static String whole(double amount) {
+        return Figures.plain(BigDecimal.valueOf(amount).setScale(0, RoundingMode.HALF_UP));
+    }
+
+    private static String unit(String currency) {
+        return currency.isEmpty() ? "" : "\u00a0" + currency;
+    }
+
+    /** Findings that are worst, for a page without room. */
+    public List<Finding> worst() {
+        return glance.worst();
+    }
+}
