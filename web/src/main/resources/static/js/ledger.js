@@ -209,7 +209,8 @@ document.addEventListener("click", (event) => {
 /* Figures go from field to field: Enter on to the next that is empty, the arrows up and down; a row pasted from a sheet fills several. */
 (function fields() {
   const all = (from) => Array.from(from.closest(".measure").querySelectorAll(".field:not(.method):not(.file-in) input[type=text]")).filter((e) => e.offsetParent !== null);
-  const isOne = (e) => e.matches && e.matches("form.keeps .measure input[type=text]");
+  /* Of a step: a speed has one figure, and Enter records it. */
+  const isOne = (e) => e.matches && e.matches("form.keeps[action$='/step'] .measure input[type=text]");
   document.addEventListener("keydown", (event) => {
     if (!isOne(event.target) || event.ctrlKey || event.altKey || event.metaKey) { return; }
     const row = all(event.target);

@@ -62,4 +62,25 @@ class MoneyScreenTest {
         long survey = lathe();
         assertThat(App.demo().status("/surveys/" + survey + "/verdict?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
     }
+
+    /** Ticked on the shelf, shown beside each other; one twice, one alone and one that is not there are said. */
+    @Test
+    void machinesStandSideBySide() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/"));
+        page.check("input[name=s][value='20']");
+        page.check("input[name=s][value='21']");
+        page.click("text=Side by side: the ticked ones");
+        page.waitForURL("**/beside?**");
+        assertThat(browser.text()).contains("Brinmoor K3", "Castervale U2", "Tested on one and not on another", "Table and cross travel square per 300 mm", "not tested");
+        page.navigate(App.demo().url("/beside?s=20&s=18"));
+        assertThat(browser.text()).as("each in its own unit").contains(" thou", " mm");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+        for (String bad : java.util.List.of("/beside", "/beside?s=20", "/beside?s=20&s=20", "/beside?s=20&s=9999", "/beside?s=20&s=x", "/beside?s=3&s=5&s=8&s=10&s=18")) {
+            assertThat(App.demo().status(bad)).as(bad).isEqualTo(422);
+        }
+        assertThat(new Http(App.demo()).get("/beside?s=20&s=20").body()).contains("The same machine was chosen twice");
+    }
 }

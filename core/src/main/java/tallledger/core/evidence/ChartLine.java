@@ -193,6 +193,11 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
     }
 
     @Override
+    public Optional<BigDecimal> limitPer() {
+        return scales() ? Optional.of(per) : Optional.empty();
+    }
+
+    @Override
     public Optional<Rule> limitRule() {
         return Optional.of(graded);
     }

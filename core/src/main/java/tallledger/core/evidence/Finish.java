@@ -184,7 +184,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         Uncertainty u = read.how == By.PLATE ? Uncertainty.of(0, BY_EYE * read.ra.doubleValue() / Gauge.COVERAGE_FACTOR)
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
         Quantity ra = new Quantity(read.ra, u.expanded(), "µm");
-        read.trace.map(Traced::roughness).ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE, BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), t.lengths(), shown(t.rz()), shown(t.rq()), shown(t.rt()),
+        read.trace.map(Traced::roughness).ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE, Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), "mm"), t.lengths(), shown(t.rz()), shown(t.rq()), shown(t.rt()),
                 new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
         read.trace.ifPresent(t -> says.addAll(marks(t, read, rules)));
         Optional<BigDecimal> expected = expected(read, rules);

@@ -1,5 +1,6 @@
 package tallledger.core.evidence;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.gauge.GradedLimit;
@@ -130,6 +131,11 @@ public interface Recording<V> {
 
     /** The limit in grades, where there is one to show before anything is typed. */
     default Optional<GradedLimit> limit(Rules rules) {
+        return Optional.empty();
+    }
+
+    /** Length the limit is stated for, mm; empty where it is stated as it is. */
+    default Optional<BigDecimal> limitPer() {
         return Optional.empty();
     }
 

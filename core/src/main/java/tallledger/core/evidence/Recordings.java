@@ -261,6 +261,11 @@ public final class Recordings {
         }
 
         @Override
+        public Optional<BigDecimal> limitPer() {
+            return Optional.of(per);
+        }
+
+        @Override
         public Optional<Rule> limitRule() {
             return Optional.of(graded);
         }

@@ -44,6 +44,16 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
         return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, judged.saying(because), done.flagged(), done.remark(), done.then(), done.cut());
     }
 
+    /** Its judgement with figures in canonical units, to be held against another machine's. */
+    public StepJudgement canonical(Rules rules) {
+        return judged(step.recording(), rules);
+    }
+
+    @SuppressWarnings("unchecked")
+    private <V> StepJudgement judged(Recording<V> recording, Rules rules) {
+        return recording.judge((V) value, step.judgedBy(rules));
+    }
+
     /** What was recorded, where it is of that kind. */
     public <T> Optional<T> as(Class<T> type) {
         return type.isInstance(value) ? Optional.of(type.cast(value)) : Optional.empty();

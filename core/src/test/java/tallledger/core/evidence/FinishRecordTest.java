@@ -65,7 +65,7 @@ class FinishRecordTest {
         assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judged.because().get(0).code()).isEqualTo("finish.good");
         assertThat(judged.because().get(1).code()).isEqualTo("finish.trace");
-        assertThat(judged.because().get(1).arguments()).element(0).hasToString("0.8");
+        assertThat(judged.because().get(1).arguments()).element(0).hasToString("figure.unit[0.8, mm]");
     }
 
     @ParameterizedTest
@@ -115,7 +115,7 @@ class FinishRecordTest {
 
     @Test
     void theCutOffMayBeChosenAndATornTraceProvesNothing() {
-        assertThat(chatter("|cutOff=MM_0_8").because().get(1).arguments()).element(0).hasToString("0.8");
+        assertThat(chatter("|cutOff=MM_0_8").because().get(1).arguments()).element(0).hasToString("figure.unit[0.8, mm]");
         assertThatThrownBy(() -> chatter("|cutOff=MM_8")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("cutOff"));
         String torn = IntStream.range(0, 1200).mapToObj(i -> i == 600 ? "-90" : String.format(Locale.ROOT, "%.3f", Math.sin(i))).collect(Collectors.joining(" "));
         StepJudgement judged = new Finish(Finish.Process.MILLED).weigh(typed("spacing=0.005|trace=" + torn), Rules.shipped());

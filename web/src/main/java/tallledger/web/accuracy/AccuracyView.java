@@ -8,8 +8,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
@@ -85,10 +83,7 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
 
     /** Length its limit is stated for, mm; empty where it is stated as it is. */
     public static Optional<BigDecimal> per(Step step) {
-        if (step.recording() instanceof ChartLine line && line.per().signum() > 0) {
-            return Optional.of(line.per());
-        }
-        return step.recording() instanceof Recordings.Scaled scaled ? Optional.of(scaled.per()) : Optional.empty();
+        return step.recording().limitPer();
     }
 
     /** The figure that was judged, over the length its limit is stated for, with what it leaves open; else why there is none. */

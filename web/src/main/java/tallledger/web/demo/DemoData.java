@@ -61,12 +61,13 @@ class DemoData implements SmartInitializingSingleton {
     }
 
     private void fill(List<SimulatedMachine> all) {
+        long lathe = add(all, 0);
         HouseGauge indicator = gauge(Rule.INDICATOR, "Lever indicator 7", "0.001", "0.0004", "0.0001", "W-0207", "2027-02-28");
         HouseGauge level = gauge(Rule.LEVEL, "Block level 2", "0.01", "2 %", "", "W-0142", "2026-03-31");
         gauge(Rule.MICROMETER, "Micrometer 25-50", "0.001", "0.002", "0.0006", "W-0188", "2026-12-15");
         gauge(Rule.TACHOMETER, "Contact tachometer 1", "0.1", "0.5 %", "", "W-0211", "2027-04-30");
         // The lathe by its spindle, feeds and half its travels: then the afternoon was gone. The pedestal drill whole.
-        survey(all, 0, add(all, 0), 410, "buyer").prices("4200", "", Background.IN_DAILY_USE).plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
+        survey(all, 0, lathe, 410, "buyer").prices("4200", "", Background.IN_DAILY_USE).plan(School.EVERY_SPEED, "").steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS)
                 .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).carrying(level).step("bed-straight").carrying()
                 .cut("kind", "TURNING", "material", "STEEL", "tool", "carbide, r 0.8", "diameter", "40 mm", "feed", "0.2 mm", "depth", "0.5 mm", "rpm", "500").step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
                 .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "").kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")

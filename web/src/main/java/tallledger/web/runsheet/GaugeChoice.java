@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.House;
 import tallledger.core.house.HouseGauge;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rule;
@@ -24,25 +25,25 @@ import tallledger.web.words.Words;
 public record GaugeChoice(String id, String name) {
 
     /** The usual one of the kind first, then the house's own. */
-    static List<GaugeChoice> of(Rule kind, House house, Rules rules, LocalDate today, Words words) {
-        GaugeChoice usual = new GaugeChoice("", words.say("gauge.usual", words.say("rule." + kind), figures(rules.gauge(kind), kind)));
-        return Stream.concat(Stream.of(usual), house.gauges(kind).stream().map(own -> new GaugeChoice(own.id(), named(own, today, words)))).toList();
+    static List<GaugeChoice> of(Rule kind, House house, Rules rules, LengthUnit unit, LocalDate today, Words words) {
+        GaugeChoice usual = new GaugeChoice("", words.say("gauge.usual", words.say("rule." + kind), figures(rules.gauge(kind), kind, unit, words)));
+        return Stream.concat(Stream.of(usual), house.gauges(kind).stream().map(own -> new GaugeChoice(own.id(), named(own, unit, today, words)))).toList();
     }
 
     /** Ways of reading a speed, each with the house's own gauges for it behind. */
     static List<GaugeChoice> speeds(House house, LocalDate today, Words words) {
         return Stream.of(Method.values()).filter(Method::isShown).flatMap(m -> Stream.concat(Stream.of(new GaugeChoice(m.name(), words.of(m))),
-                SpeedReading.usual(m).map(house::gauges).orElse(List.of()).stream().map(own -> new GaugeChoice(m.name() + ":" + own.id(), named(own, today, words))))).toList();
+                SpeedReading.usual(m).map(house::gauges).orElse(List.of()).stream().map(own -> new GaugeChoice(m.name() + ":" + own.id(), named(own, LengthUnit.MM, today, words))))).toList();
     }
 
-    private static String named(HouseGauge own, LocalDate today, Words words) {
-        String name = words.say("gauge.own", own.gauge().name(), figures(own.gauge(), own.kind()));
+    private static String named(HouseGauge own, LengthUnit unit, LocalDate today, Words words) {
+        String name = words.say("gauge.own", own.gauge().name(), figures(own.gauge(), own.kind(), unit, words));
         return own.gauge().isOverdue(today) ? words.say("gauge.own-overdue", name, own.gauge().due().orElseThrow().toString()) : name;
     }
 
-    /** Its last digit with the unit. */
-    private static String figures(Gauge gauge, Rule kind) {
-        return gauge.resolution().stripTrailingZeros().toPlainString() + " " + kind.unit().written();
+    /** Its last digit in the machine's unit. */
+    private static String figures(Gauge gauge, Rule kind, LengthUnit unit, Words words) {
+        return words.in(unit, gauge.resolution().stripTrailingZeros(), kind.unit().written());
     }
 
     /** The one taken last for such a reading in this survey. */

@@ -121,7 +121,7 @@ public class SheetPage {
         }));
         model.addAttribute("warm", survey.steps().temperatures(clock.instant()).orElse(null));
         Optional<Rule> kind = step.flatMap(s -> s.recording().usualGauge());
-        model.addAttribute("gauges", kind.map(k -> GaugeChoice.of(k, houses.newest(), survey.rules(), today(), words)).orElse(List.of()));
+        model.addAttribute("gauges", kind.map(k -> GaugeChoice.of(k, houses.newest(), survey.rules(), survey.core().machine().unit(), today(), words)).orElse(List.of()));
         if (kind.isPresent() && !typed.isSent("gauge")) {
             typed.set("gauge", GaugeChoice.last(survey.steps(), kind.get(), houses.newest()));
         }

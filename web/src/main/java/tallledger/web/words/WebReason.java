@@ -57,6 +57,8 @@ public enum WebReason implements ReasonCode {
     PLAN_RUNS("plan.runs", "count", "minute"),
     PLAN_STEPS("plan.steps", "count"),
     PLAN_WARM("plan.warm", "warm"),
+    BESIDE_TWICE("beside.twice"),
+    BESIDE_UNSURVEYED("beside.unsurveyed", "typed"),
     TRACE_NONE("trace-file.none"),
     TRACE_READ("trace-file.read"),
     POSITION_BAR("position.bar", "label"),

@@ -1,0 +1,185 @@
+package tallledger.core.verdict;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.drive.Speed;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.family.Feature;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.motion.Axis;
+import tallledger.core.price.Offer;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Survey;
+
+/**
+ * Two to four machines on the same characteristics (W 4.5). What was tested on one and not on another comes first: an untested value is no advantage.
+ * Then what was measured, the greatest difference over the workable limit first; then what has no limit and differs; what is alike within
+ * √(U₁² + U₂²), or the same, last.
+ *
+ * @param rows in that order
+ */
+public record SideBySide(List<Row> rows) {
+
+    public static final int FEWEST = 2;
+    public static final int MOST = 4;
+
+    /** Where a row stands, in the order shown. */
+    public enum Part { TESTED_ON_ONE, MEASURED, OTHERWISE, ALIKE }
+
+    /**
+     * One characteristic.
+     *
+     * @param name  of a step, or of what is compared
+     * @param per   length a measured value is shown over, mm; empty where it stands as it is
+     * @param cells one a machine, in their order
+     * @param rank  greatest difference over the workable limit; nought where there is none
+     */
+    public record Row(Part part, Reason name, Optional<BigDecimal> per, List<Cell> cells, double rank) {
+    }
+
+    /**
+     * One machine's.
+     *
+     * @param figure  measured, or reckoned, in canonical units
+     * @param said    in words or in the machine's own unit, where it is no figure
+     * @param outcome how it was judged, where it was
+     * @param there   whether the machine has such a thing
+     */
+    public record Cell(Optional<Quantity> figure, Optional<Object> said, Optional<Outcome> outcome, boolean there) {
+
+        private static final Cell NOT_THERE = new Cell(Optional.empty(), Optional.empty(), Optional.empty(), false);
+        private static final Cell UNTESTED = new Cell(Optional.empty(), Optional.empty(), Optional.empty(), true);
+
+        private static Cell said(Object text) {
+            return new Cell(Optional.empty(), Optional.of(text), Optional.empty(), true);
+        }
+
+        public boolean isTested() {
+            return figure.isPresent() || said.isPresent() || outcome.isPresent();
+        }
+    }
+
+    /** @throws Refused for one alone, more than four, or one twice */
+    public static SideBySide of(List<Survey> surveys, List<Money> money) {
+        if (surveys.size() < FEWEST || surveys.size() > MOST) {
+            throw Refused.because(VerdictReason.BESIDE_COUNT, surveys.size(), FEWEST, MOST);
+        }
+        List<Row> rows = new ArrayList<>(measured(surveys));
+        rows.addAll(reckoned(surveys, money));
+        rows.addAll(described(surveys));
+        rows.sort(Comparator.comparing(Row::part).thenComparing(Comparator.comparingDouble(Row::rank).reversed()));
+        return new SideBySide(List.copyOf(rows));
+    }
+
+    private static List<Row> measured(List<Survey> surveys) {
+        Map<String, Step> steps = new LinkedHashMap<>();
+        surveys.forEach(s -> s.steps().inScope().stream().filter(step -> step.recording().limitRule().isPresent()).forEach(step -> steps.putIfAbsent(step.id().written(), step)));
+        List<Row> rows = new ArrayList<>();
+        steps.forEach((id, step) -> {
+            List<Cell> cells = surveys.stream().map(s -> cell(s, id)).toList();
+            if (cells.stream().anyMatch(Cell::isTested)) {
+                rows.add(row(step, cells, surveys.get(0)));
+            }
+        });
+        return rows;
+    }
+
+    private static Cell cell(Survey survey, String id) {
+        Optional<Step> step = survey.steps().inScope().stream().filter(s -> s.id().written().equals(id)).findFirst();
+        return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).map(r -> new Cell(figure(r, survey), Optional.empty(), Optional.of(r.outcome()), true)).orElse(Cell.UNTESTED))
+                .orElse(Cell.NOT_THERE);
+    }
+
+    /** The figure that was judged, over the length its limit is stated for. */
+    private static Optional<Quantity> figure(StepResult result, Survey survey) {
+        StepJudgement judged = result.canonical(survey.rules());
+        List<Reason> all = judged.because().stream().flatMap(SideBySide::nested).toList();
+        return Stream.of("scaled.per", "graded.reached", "graded.missed", "graded.near", "verdict.inside", "verdict.above", "verdict.below", "verdict.too-close")
+                .flatMap(code -> all.stream().filter(r -> r.code().equals(code)).map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0))).filter(Quantity.class::isInstance).map(Quantity.class::cast)
+                .findFirst();
+    }
+
+    private static Stream<Reason> nested(Reason reason) {
+        return Stream.concat(Stream.of(reason), reason.arguments().stream().flatMap(a -> a instanceof Reason r ? Stream.of(r)
+                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty()).flatMap(SideBySide::nested));
+    }
+
+    private static Row row(Step step, List<Cell> cells, Survey first) {
+        boolean open = cells.stream().anyMatch(c -> !c.isTested());
+        double workable = step.recording().limit(step.judgedBy(first.rules())).map(GradedLimit::workable).map(BigDecimal::doubleValue).orElse(0.0);
+        double rank = 0;
+        boolean alike = true;
+        for (int i = 0; i < cells.size(); i++) {
+            for (int j = i + 1; j < cells.size(); j++) {
+                Optional<Quantity> a = cells.get(i).figure;
+                Optional<Quantity> b = cells.get(j).figure;
+                if (a.isPresent() && b.isPresent()) {
+                    double apart = Math.abs(a.get().value().abs().doubleValue() - b.get().value().abs().doubleValue());
+                    boolean same = apart <= Math.hypot(a.get().expanded(), b.get().expanded());
+                    alike &= same;
+                    rank = same || workable == 0 ? rank : Math.max(rank, apart / workable);
+                } else {
+                    alike &= cells.get(i).outcome.equals(cells.get(j).outcome);
+                }
+            }
+        }
+        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording().limitPer(), cells, rank);
+    }
+
+    private static List<Row> reckoned(List<Survey> surveys, List<Money> money) {
+        return List.of(plain(VerdictReason.BESIDE_ASKED, money, m -> m.stakes().flatMap(s -> s.asking()).map(a -> a.value().doubleValue())),
+                plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())), plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),
+                plain(VerdictReason.BESIDE_UNKNOWN, money, m -> Optional.of(m.unknown())), plain(VerdictReason.BESIDE_OFFER, money, m -> m.offer().map(Offer::offer)),
+                texts(VerdictReason.BESIDE_KNOWN, surveys, s -> Optional.of(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * money.get(surveys.indexOf(s)).known())))));
+    }
+
+    private static Row plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {
+        List<Cell> cells = money.stream().map(m -> amount.apply(m).map(a -> Cell.said(Reason.of(VerdictReason.BESIDE_AMOUNT, BigDecimal.valueOf(Math.round(a)), m.stakes().map(s -> s.currency()).orElse("")))).orElse(Cell.NOT_THERE)).toList();
+        return of(Reason.of(name), cells);
+    }
+
+    private static Row of(Reason name, List<Cell> cells) {
+        boolean same = cells.stream().map(c -> c.said.map(Object::toString).orElse("")).distinct().count() == 1 && cells.stream().map(Cell::there).distinct().count() == 1;
+        return new Row(same ? Part.ALIKE : Part.OTHERWISE, name, Optional.empty(), cells, 0);
+    }
+
+    private static Row texts(VerdictReason name, List<Survey> surveys, Function<Survey, Optional<Object>> text) {
+        return of(Reason.of(name), surveys.stream().map(s -> text.apply(s).filter(t -> !t.toString().isBlank()).map(Cell::said).orElse(Cell.NOT_THERE)).toList());
+    }
+
+    /** What plate and description say, and what one has and another lacks. */
+    private static List<Row> described(List<Survey> surveys) {
+        List<Row> rows = new ArrayList<>(List.of(texts(VerdictReason.BESIDE_YEAR, surveys, s -> Optional.of(s.machine().identity().year())),
+                texts(VerdictReason.BESIDE_POWER, surveys, s -> s.machine().motor().map(m -> Quantity.of(m.kilowatts(), "kW"))),
+                texts(VerdictReason.BESIDE_SPEEDS, surveys, s -> Optional.of(s.drive().table().counted().size())),
+                texts(VerdictReason.BESIDE_SLOWEST, surveys, s -> nominals(s).findFirst().map(Object.class::cast)),
+                texts(VerdictReason.BESIDE_FASTEST, surveys, s -> nominals(s).reduce((a, b) -> b).map(Object.class::cast))));
+        Set<String> axes = new LinkedHashSet<>();
+        surveys.forEach(s -> s.machine().fitOut().axes().stream().map(Axis::name).forEach(axes::add));
+        axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name), surveys.stream().map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
+                .map(a -> a.travel().isBlank() ? Cell.UNTESTED : Cell.said(a.travel())).orElse(Cell.NOT_THERE)).toList())));
+        Set<Feature> features = new LinkedHashSet<>();
+        surveys.forEach(s -> features.addAll(s.machine().fitOut().features()));
+        features.stream().sorted().forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f), surveys.stream().map(s -> s.machine().fitOut().has(f) ? Cell.said(Reason.of(VerdictReason.BESIDE_HAS))
+                : Cell.NOT_THERE).toList())));
+        return rows.stream().filter(r -> r.cells.stream().anyMatch(c -> c.said.isPresent())).toList();
+    }
+
+    private static Stream<BigDecimal> nominals(Survey survey) {
+        return survey.drive().table().counted().stream().map(Speed::nominal).flatMap(Optional::stream).sorted();
+    }
+}

@@ -1,0 +1,106 @@
+package tallledger.web.beside;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.verdict.Money;
+import tallledger.core.verdict.SideBySide;
+import tallledger.web.record.NoSuchBook;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Marks;
+import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
+
+/** Two to four machines side by side; which, stands in the address. */
+@Controller
+class BesideController {
+
+    /** One row in words, a cell a machine. */
+    public record Line(String name, List<Told> cells) {
+    }
+
+    /** @param mark stroke of what was tested; empty where nothing was judged */
+    public record Told(String says, String mark) {
+    }
+
+    private final Shelves shelves;
+    private final Words words;
+    private final Marks marks;
+
+    BesideController(Shelves shelves, Words words, Marks marks) {
+        this.shelves = shelves;
+        this.words = words;
+        this.marks = marks;
+    }
+
+    @GetMapping("/beside")
+    String show(@RequestParam(name = "s", required = false) List<String> chosen, Model model, HttpServletResponse response) {
+        List<String> typed = chosen == null ? List.of() : chosen;
+        try {
+            List<Survey> surveys = surveys(typed);
+            List<tallledger.core.survey.Survey> cores = surveys.stream().map(Survey::core).toList();
+            SideBySide beside = SideBySide.of(cores, cores.stream().map(s -> Money.of(s, Money.WhatIf.NOTHING)).toList());
+            model.addAttribute("surveys", surveys);
+            Map<SideBySide.Part, List<Line>> parts = new EnumMap<>(SideBySide.Part.class);
+            beside.rows().forEach(row -> parts.computeIfAbsent(row.part(), p -> new ArrayList<>()).add(line(row, cores)));
+            model.addAttribute("parts", parts);
+        } catch (Refused refused) {
+            response.setStatus(422);
+            model.addAttribute("wrong", refused.reason());
+        }
+        return "beside/beside";
+    }
+
+    private List<Survey> surveys(List<String> typed) {
+        if (typed.stream().distinct().count() < typed.size()) {
+            throw Refused.because(WebReason.BESIDE_TWICE);
+        }
+        List<Survey> surveys = new ArrayList<>();
+        for (String id : typed.stream().limit(SideBySide.MOST + 1L).toList()) {
+            try {
+                surveys.add(shelves.survey(Long.parseLong(id)));
+            } catch (NoSuchBook | NumberFormatException none) {
+                throw Refused.because(WebReason.BESIDE_UNSURVEYED, id.length() > 20 ? id.substring(0, 20) : id);
+            }
+        }
+        return surveys;
+    }
+
+    private Line line(SideBySide.Row row, List<tallledger.core.survey.Survey> surveys) {
+        LengthUnit first = surveys.get(0).machine().unit();
+        String name = words.say(row.name()) + row.per().map(p -> " " + words.say("page.per", words.in(first, p, "mm"))).orElse("");
+        List<Told> cells = new ArrayList<>();
+        for (int i = 0; i < row.cells().size(); i++) {
+            cells.add(told(row.cells().get(i), surveys.get(i).machine().unit()));
+        }
+        return new Line(name, cells);
+    }
+
+    /** Each in its own machine's unit. */
+    private Told told(SideBySide.Cell cell, LengthUnit unit) {
+        if (!cell.there()) {
+            return new Told("\u2013", "");
+        }
+        String mark = cell.outcome().map(marks::of).orElse("");
+        Optional<String> figure = cell.figure().map(q -> words.say(InUnit.of(q, unit)));
+        return new Told(figure.or(() -> cell.said().map(s -> said(s, unit))).orElseGet(() -> cell.outcome().map(words::of).orElse("not tested")), mark);
+    }
+
+    private String said(Object said, LengthUnit unit) {
+        return said instanceof Reason r ? words.say(InUnit.of(r, unit)) : said instanceof Quantity q ? words.say(InUnit.of(q, unit))
+                : said instanceof java.math.BigDecimal n ? words.say("figure", n) : String.valueOf(said);
+    }
+}
