@@ -32,6 +32,7 @@ public final class Screenshots {
         VIEWS.put("house", "/house");
         VIEWS.put("entries", "/surveys/3/entries");
         VIEWS.put("verdict", "/surveys/3/verdict");
+        VIEWS.put("beside", "/beside?s=20&s=21");
     }
 
     private Screenshots() {
