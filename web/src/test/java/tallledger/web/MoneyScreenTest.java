@@ -39,7 +39,7 @@ class MoneyScreenTest {
         page.click("text=Reckon with these");
         page.waitForSelector("text=from the price asked");
         assertThat(page.inputValue("#background")).isEqualTo("STOOD_IDLE");
-        assertThat(page.locator(".plot").count()).isEqualTo(1);
+        assertThat(page.locator("#money .plot").count()).as("the walk, and the unknown over the minutes").isEqualTo(2);
         int before = entries(survey);
         String offer = page.locator(".sums dd").nth(2).innerText();
         page.selectOption("select[name^='if-'] >> nth=0", "bad");
@@ -82,5 +82,23 @@ class MoneyScreenTest {
             assertThat(App.demo().status(bad)).as(bad).isEqualTo(422);
         }
         assertThat(new Http(App.demo()).get("/beside?s=20&s=20").body()).contains("The same machine was chosen twice");
+    }
+
+    /** What is asked of the shelf stands in its address; what is not on it is said. */
+    @Test
+    void theShelfIsSearchedAndSorted() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/"));
+        page.fill("#q", "dunmarsh");
+        page.selectOption("#sort", "PUT_RIGHT");
+        page.click("text=Show");
+        page.waitForURL("**/?q=dunmarsh**");
+        assertThat(browser.text()).contains("Dunmarsh P20", "Dunmarsh R50", "put right", "offer £").doesNotContain("Brinmoor");
+        assertThat(page.inputValue("#q")).isEqualTo("dunmarsh");
+        page.navigate(App.demo().url("/?q=nobody&family=%00&page=99999999&sort=x"));
+        assertThat(browser.text()).contains("No machine on the shelf is like that.");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
     }
 }

@@ -110,6 +110,28 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         return untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).sorted(Comparator.comparingDouble(Untested::perMinute).reversed()).limit(most).toList();
     }
 
+    /** What looking at a step is worth now, whether it was looked at or not; empty where the table of checks has nothing for its system. */
+    public static Optional<Untested> worth(Survey survey, Step step) {
+        Reckoning r = new Reckoning(survey, WhatIf.NOTHING);
+        return Cost.dearest(r.of(step)).filter(c -> c.mean() > 0)
+                .map(c -> new Untested(Optional.of(step), "", Math.min(r.chance(step) * r.tells().lambda, survey.rules().value(Rule.CHANCE_MOST)), c.mean(), step.seconds()));
+    }
+
+    /**
+     * What minutes take off the unknown: the steps worth most a minute first. Between its corners there may be a better choice by less than one step's
+     * worth; at each corner there is none.
+     *
+     * @return minutes and what is left of the unknown, from now on
+     */
+    public List<double[]> overMinutes() {
+        List<double[]> curve = new ArrayList<>(List.of(new double[] {0, unknown()}));
+        for (Untested u : next(Integer.MAX_VALUE)) {
+            double[] last = curve.get(curve.size() - 1);
+            curve.add(new double[] {last[0] + u.seconds / 60.0, last[1] - u.worth()});
+        }
+        return curve;
+    }
+
     /** p of a step before anything is tested: by how bad it is when it is bad, times where the machine comes from. */
     public static double chance(Severity ifBad, Background from, Rules rules) {
         return Math.min(rules.figures(Rule.CHANCE_BAD).get(ifBad.ordinal()).doubleValue() * rules.figures(Rule.BACKGROUND).get(from.ordinal()).doubleValue(),

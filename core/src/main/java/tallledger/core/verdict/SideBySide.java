@@ -51,6 +51,10 @@ public record SideBySide(List<Row> rows) {
     public record Row(Part part, Reason name, Optional<BigDecimal> per, List<Cell> cells, double rank) {
     }
 
+    /** Money. */
+    public record Amount(double amount, String currency) {
+    }
+
     /**
      * One machine's.
      *
@@ -148,7 +152,7 @@ public record SideBySide(List<Row> rows) {
     }
 
     private static Row plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {
-        List<Cell> cells = money.stream().map(m -> amount.apply(m).map(a -> Cell.said(Reason.of(VerdictReason.BESIDE_AMOUNT, BigDecimal.valueOf(Math.round(a)), m.stakes().map(s -> s.currency()).orElse("")))).orElse(Cell.NOT_THERE)).toList();
+        List<Cell> cells = money.stream().map(m -> amount.apply(m).map(a -> Cell.said(new Amount(a, m.stakes().map(s -> s.currency()).orElse("")))).orElse(Cell.NOT_THERE)).toList();
         return of(Reason.of(name), cells);
     }
 

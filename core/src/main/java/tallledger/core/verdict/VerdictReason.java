@@ -36,7 +36,6 @@ enum VerdictReason implements ReasonCode {
     FINDING_STEP_BECAUSE("finding.step-because", "name", "said"),
     FINDING_STEP_CLOSE("finding.step-close", "name", "because"),
     FINDING_TOO_CLOSE("finding.too-close", "name", "because"),
-    BESIDE_AMOUNT("beside.amount", "amount", "currency"),
     BESIDE_ASKED("beside.asked"),
     BESIDE_COUNT("beside.count", "count", "fewest", "most"),
     BESIDE_FASTEST("beside.fastest"),

@@ -174,4 +174,31 @@ class MoneyTest {
         assertThat(Glance.of(survey(), money()).use().get(0).code()).isEqualTo("glance.stop");
         assertThat(Glance.of(survey(), money()).worst().get(0).severity()).isEqualTo(Severity.STOP_USE);
     }
+
+    /** At every corner of the curve no other choice of steps within its minutes takes more off: against every choice of a few. */
+    @Test
+    void theCurveIsTheBestAtItsCorners() {
+        Money money = money();
+        List<Money.Untested> steps = money.next(Integer.MAX_VALUE);
+        List<double[]> curve = money.overMinutes();
+        assertThat(curve).hasSize(steps.size() + 1);
+        int few = Math.min(12, steps.size());
+        for (int corner = 1; corner <= few; corner++) {
+            double minutes = curve.get(corner)[0];
+            double taken = money.unknown() - curve.get(corner)[1];
+            double best = 0;
+            for (int set = 0; set < 1 << few; set++) {
+                double worth = 0;
+                double time = 0;
+                for (int i = 0; i < few; i++) {
+                    if ((set >> i & 1) == 1) {
+                        worth += steps.get(i).worth();
+                        time += steps.get(i).seconds() / 60.0;
+                    }
+                }
+                best = time <= minutes + 1e-9 ? Math.max(best, worth) : best;
+            }
+            assertThat(taken).as("corner " + corner).isEqualTo(best, within(1e-9));
+        }
+    }
 }

@@ -100,7 +100,7 @@ class BesideController {
     }
 
     private String said(Object said, LengthUnit unit) {
-        return said instanceof Reason r ? words.say(InUnit.of(r, unit)) : said instanceof Quantity q ? words.say(InUnit.of(q, unit))
+        return said instanceof SideBySide.Amount a ? words.money(a.amount(), a.currency()) : said instanceof Reason r ? words.say(InUnit.of(r, unit)) : said instanceof Quantity q ? words.say(InUnit.of(q, unit))
                 : said instanceof java.math.BigDecimal n ? words.say("figure", n) : String.valueOf(said);
     }
 }

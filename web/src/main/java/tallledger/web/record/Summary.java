@@ -6,7 +6,10 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.evidence.Severity;
 import tallledger.core.ledger.Chain;
 import tallledger.core.machine.Identity;
+import tallledger.core.price.Offer;
+import tallledger.core.price.Stakes;
 import tallledger.core.verdict.Finding;
+import tallledger.core.verdict.Money;
 import tallledger.web.words.Words;
 
 /**
@@ -20,13 +23,32 @@ import tallledger.web.words.Words;
  * @param all     of so many speeds and steps
  * @param steps   steps done
  * @param inScope of so many
+ * @param money   what its faults and the untested come to; empty before it is surveyed
  * @param broken  entry at which the machine's record, or its newest survey's, is not what was written
  */
 public record Summary(long machine, Identity identity, Optional<Long> survey, Optional<Coverage.Counts> counts, Optional<Worst> worst, int findings, int known,
-                      int all, int steps, int inScope, Optional<Integer> broken) {
+                      int all, int steps, int inScope, Optional<Amounts> money, Optional<Integer> broken) {
 
     /** Its worst finding, in words. */
     public record Worst(Severity severity, String says) {
+    }
+
+    /**
+     * In the currency of its survey, converted by nobody.
+     *
+     * @param known share of what testing is worth that was tested
+     */
+    public record Amounts(double putRight, double unknown, Optional<Double> offer, Optional<Double> asking, String currency, double known) {
+
+        static Amounts of(Money money) {
+            return new Amounts(money.putRight().mean(), money.unknown(), money.offer().map(Offer::offer), money.stakes().flatMap(Stakes::asking).map(a -> a.value().doubleValue()),
+                    money.stakes().map(Stakes::currency).orElse(""), money.known());
+        }
+
+        /** The offer as a share of what is asked; below nought where nobody can say. */
+        public double offerToAsking() {
+            return offer.isPresent() && asking.isPresent() ? offer.get() / asking.get() : -1;
+        }
     }
 
     static Summary of(Machine machine, Optional<Survey> newest, Words words) {
@@ -38,7 +60,7 @@ public record Summary(long machine, Identity identity, Optional<Long> survey, Op
         int inScope = newest.map(s -> s.steps().inScope().size()).orElse(0);
         return new Summary(machine.id(), machine.description().identity(), newest.map(Survey::id), counts,
                 findings.stream().findFirst().map(f -> new Worst(f.severity(), words.say(f.what()))), findings.size(),
-                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, machine.broken().or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence));
+                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken().or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence));
     }
 
     /** Of two equally known, the one somebody ran more of comes first. */

@@ -12,9 +12,11 @@ import tallledger.core.family.Phase;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
+import tallledger.core.price.Stakes;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.core.verdict.Money;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.accuracy.Drawing;
 import tallledger.web.cycle.CycleView;
@@ -55,8 +57,9 @@ public record TaskView(String key, Phase phase, String name, String task, String
      * @param promised what the plate or a claim promises, in words
      * @param page     where it is done, where that is another screen
      * @param cycle    event keys and script of a cycle
+     * @param worth    what looking at it is worth, in money; empty where the table of checks has no cost for it
      */
-    public record Margin(String limit, String promised, String page, Optional<CycleView> cycle) {
+    public record Margin(String limit, String promised, String page, Optional<CycleView> cycle, String worth) {
     }
 
     /**
@@ -83,7 +86,12 @@ public record TaskView(String key, Phase phase, String name, String task, String
                 words.say("step." + step.code() + ".look", about), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
-                new Margin(recording.limit(step.judgedBy(survey.rules())).map(l -> grades(l, survey, words) + AccuracyView.per(step).map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""), beside.promised(), beside.page(), beside.cycle()), past, recording.limitRule().filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
+                new Margin(recording.limit(step.judgedBy(survey.rules())).map(l -> grades(l, survey, words) + AccuracyView.per(step).map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""), beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)), past, recording.limitRule().filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
+    }
+
+    private static String worth(Survey survey, Step step, Words words) {
+        String currency = survey.stakes().map(Stakes::currency).orElse("");
+        return Money.worth(survey, step).map(u -> words.say("page.worth", words.money(u.worth(), currency), Math.round(100 * u.chance()), words.money(u.cost(), currency))).orElse("");
     }
 
     private static String grades(GradedLimit limit, Survey survey, Words words) {

@@ -6,17 +6,16 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleFunction;
 import tallledger.core.evidence.Severity;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
-import tallledger.core.verdict.Finding;
 import tallledger.core.verdict.Glance;
 import tallledger.core.verdict.Money;
 import tallledger.web.forms.Typed;
 import tallledger.web.pictures.MoneyWalk;
 import tallledger.web.pictures.PlotView;
 import tallledger.web.record.Survey;
-import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
 /**
@@ -25,6 +24,7 @@ import tallledger.web.words.Words;
  * @param glance  what may be done, by rule, and the worst of what was found
  * @param sums    amounts in words
  * @param walk    from the start to the offer, drawn; empty where nobody knows a price
+ * @param minutes what more minutes would take off the unknown, drawn
  * @param prices  findings with what each costs
  * @param open    what was not tested and is worth something, worth most first
  * @param next    the three steps worth most a minute
@@ -32,7 +32,7 @@ import tallledger.web.words.Words;
  * @param unknown how many untested steps the table of checks has no cost for
  * @param whatIf  whether something is only supposed
  */
-public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, List<Price> prices, List<Open> open, List<Open> next, More more, long unknown, boolean whatIf) {
+public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices, List<Open> open, List<Open> next, More more, long unknown, boolean whatIf) {
 
     /** In words, with the currency behind. */
     public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking, String opening, String offer, String ceiling, long known,
@@ -79,40 +79,24 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, List<
         int count = (int) Math.max(0, money.untested().stream().filter(u -> u.worth() > 0).count() - LISTED);
         long unknown = money.untested().stream().filter(u -> u.step().isPresent() && u.cost() == 0).count();
         List<Price> prices = money.priced().stream().map(p -> new Price(p.finding().what(), p.finding().severity(), p.finding().entries().stream().findFirst().orElse(0), p.finding().entries(),
-                p.cost().map(c -> whole(c.low()) + " / " + whole(c.likely()) + " / " + whole(c.high()) + unit(currency)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
-        return new MoneyView(Glance.of(survey.core(), money), sums(money, currency), money.offer().map(o -> MoneyWalk.of(money, amount -> amount(amount, currency))), prices, List.copyOf(listed),
-                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, amount(rest, currency)), unknown, !what.isNothing());
+                p.cost().map(c -> words.money(c.low(), "") + " / " + words.money(c.likely(), "") + " / " + words.money(c.high(), currency)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
+        return new MoneyView(Glance.of(survey.core(), money), sums(money, amount -> words.money(amount, currency)), money.offer().map(o -> MoneyWalk.of(money, amount -> words.money(amount, currency))),
+                money.next(1).isEmpty() ? Optional.empty() : Optional.of(MoneyWalk.overMinutes(money, amount -> words.money(amount, currency))), prices, List.copyOf(listed),
+                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)), unknown, !what.isNothing());
     }
 
     private static Open open(Money.Untested u, Money.WhatIf what, String currency, Words words) {
         return new Open(u.step().map(s -> s.id().written()).orElse(""), u.step().map(s -> words.say(s.name())).orElse(u.element()),
-                BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", amount(u.cost(), currency), amount(u.worth(), currency),
+                BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", words.money(u.cost(), currency), words.money(u.worth(), currency),
                 u.seconds() == 0 ? "" : BigDecimal.valueOf(u.seconds() / 60.0).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString(), "");
     }
 
-    private static Sums sums(Money m, String currency) {
+    private static Sums sums(Money m, DoubleFunction<String> say) {
         Optional<Stakes> stakes = m.stakes();
-        return new Sums(amount(m.putRight().mean(), currency), amount(m.putRight().eightieth(), currency), amount(m.putRight().together(), currency), amount(m.kit(), currency), amount(m.unknown(), currency),
-                m.offer().map(o -> amount(o.start(), currency)).orElse(""), stakes.filter(s -> s.sound().isEmpty()).isPresent(), m.offer().map(o -> amount(o.opening(), currency)).orElse(""),
-                m.offer().map(o -> amount(o.offer(), currency)).orElse(""), m.offer().map(o -> amount(o.ceiling(), currency)).orElse(""), Math.round(100 * m.known()),
+        return new Sums(say.apply(m.putRight().mean()), say.apply(m.putRight().eightieth()), say.apply(m.putRight().together()), say.apply(m.kit()), say.apply(m.unknown()),
+                m.offer().map(o -> say.apply(o.start())).orElse(""), stakes.filter(s -> s.sound().isEmpty()).isPresent(), m.offer().map(o -> say.apply(o.opening())).orElse(""),
+                m.offer().map(o -> say.apply(o.offer())).orElse(""), m.offer().map(o -> say.apply(o.ceiling())).orElse(""), Math.round(100 * m.known()),
                 BigDecimal.valueOf(m.tells().lambda()).setScale(2, RoundingMode.HALF_UP).toPlainString(), m.tells().bad(),
                 BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), m.unpricedKit());
-    }
-
-    private static String amount(double amount, String currency) {
-        return whole(amount) + unit(currency);
-    }
-
-    private static String whole(double amount) {
-        return Figures.plain(BigDecimal.valueOf(amount).setScale(0, RoundingMode.HALF_UP));
-    }
-
-    private static String unit(String currency) {
-        return currency.isEmpty() ? "" : "\u00a0" + currency;
-    }
-
-    /** Findings that are worst, for a page without room. */
-    public List<Finding> worst() {
-        return glance.worst();
     }
 }

@@ -66,6 +66,12 @@ public class Words {
         return in(machine, new BigDecimal(value).round(THREE), unit);
     }
 
+    /** An amount to the whole unit of its currency, which stands before it where it is a sign and behind it where it is letters. */
+    public String money(double amount, String currency) {
+        String whole = Figures.plain(BigDecimal.valueOf(amount).setScale(0, java.math.RoundingMode.HALF_UP));
+        return currency.isEmpty() ? whole : currency.chars().anyMatch(Character::isLetter) ? whole + "\u00a0" + currency : currency + whole;
+    }
+
     /** A reckoned figure to three digits. */
     public String figure(double value) {
         return Figures.plain(new BigDecimal(value).round(THREE));
