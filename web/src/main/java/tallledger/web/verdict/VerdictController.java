@@ -48,6 +48,7 @@ class VerdictController {
     private static final int MOST_KEPT = 16;
 
     private final LastAsked<AsItStands, VerdictView> verdicts;
+    private final LastAsked<AsItStands, MoneyView> money;
     private final Shelves shelves;
     private final PdfReport pdf;
     private final Attachments attachments;
@@ -62,6 +63,7 @@ class VerdictController {
         this.clock = clock;
         this.words = words;
         this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
+        this.money = new LastAsked<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
         this.attachments = attachments;
         this.shelves = shelves;
         this.pdf = pdf;
@@ -113,7 +115,9 @@ class VerdictController {
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
         model.addAllAttributes(view(survey));
-        model.addAttribute("money", MoneyView.of(survey, (Money.WhatIf) Optional.ofNullable(model.getAttribute("whatIf")).orElse(Money.WhatIf.NOTHING), words));
+        if (model.getAttribute("whatIf") instanceof Money.WhatIf supposed && !supposed.isNothing()) {
+            model.addAttribute("money", MoneyView.of(survey, supposed, words));
+        }
         model.addAttribute("backgrounds", Background.values());
         survey.core().stakes().filter(s -> !typed.isSent("background")).ifPresent(s -> s.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
         if (!typed.isSent("background")) {
@@ -153,6 +157,6 @@ class VerdictController {
     }
 
     private Map<String, Object> view(Survey survey) {
-        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words));
+        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
     }
 }
