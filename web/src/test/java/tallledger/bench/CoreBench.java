@@ -39,6 +39,8 @@ import tallledger.core.drive.Transmission;
 import org.hipparchus.transform.DftNormalization;
 import org.hipparchus.transform.FastFourierTransformer;
 import org.hipparchus.transform.TransformType;
+import tallledger.core.evidence.Finish;
+import tallledger.core.evidence.Values;
 import tallledger.core.family.Family;
 import tallledger.core.finish.Trace;
 import tallledger.core.geometry.CircleTest;
@@ -92,6 +94,9 @@ public final class CoreBench {
         List<CircleTest.Point> circle = IntStream.range(0, 5000).mapToObj(k -> new CircleTest.Point(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian())).toList();
         System.out.printf("circle of 10 000: %.1f ms%n", median(() -> new CircleTest(100, circle, circle).explained()));
         Trace trace = new Trace(0.0005, IntStream.range(0, 50_000).mapToObj(i -> 2 * Math.sin(i / 40.0) + random.nextGaussian()).toList());
+        Map<String, String> typed = Map.of("spacing", "0.0005 mm", "trace", trace.heights().stream().map(h -> String.format(java.util.Locale.ROOT, "%.3f", h)).collect(Collectors.joining(" ")));
+        Finish milled = new Finish(Finish.Process.MILLED);
+        System.out.printf("the same as typed, read and judged: %.1f ms%n", median(() -> milled.weigh(new Values(typed, LengthUnit.MM), Rules.shipped())));
         double[][] both = new double[2][65_536];
         System.out.printf("trace of 50 000: filtered at one cut-off %.1f ms, cut-off chosen and spacings found %.1f ms; one transform of 65 536 points by the library %.1f ms%n",
                 median(() -> trace.at(0.8)), median(() -> trace.chosen(true).spacings().strongest()),

@@ -204,6 +204,7 @@ class AccuracyScreensTest {
         assertThat(browser.text()).contains("One spacing stands out: 0.06 mm");
         var http = new Http(App.demo());
         assertThat(http.get("/surveys/" + survey + "/traces/2.csv").body().lines().limit(3).toList()).containsExactly("x/mm;z/um", "0;0", "0.005;1");
+        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("1,200 figures").doesNotContain("0.523 1.045");
         assertThat(http.get("/surveys/" + survey + "/traces/2.x3p").body()).startsWith("PK");
         assertThat(http.get("/surveys/" + survey + "/traces/1.csv").statusCode()).isEqualTo(404);
         assertThat(browser.complaints()).isEmpty();

@@ -166,16 +166,21 @@ public record Trace(double spacing, List<Double> heights) {
 
     /** Number of the first point that stands off its neighbours as a dropout does, from 1; empty where none does. */
     public OptionalInt dropout() {
-        double[] off = IntStream.range(1, heights.size() - 1).mapToDouble(i -> Math.abs(heights.get(i) - (heights.get(i - 1) + heights.get(i + 1)) / 2)).toArray();
+        double[] z = points();
+        double[] off = new double[z.length - 2];
+        for (int i = 0; i < off.length; i++) {
+            off[i] = Math.abs(z[i + 1] - (z[i] + z[i + 2]) / 2);
+        }
         double[] sorted = off.clone();
         Arrays.sort(sorted);
+        double mean = line(z).mean();
+        double squares = 0;
+        for (double h : z) {
+            squares += (h - mean) * (h - mean);
+        }
         // As high as most of the surface is itself, and out of all proportion to how its points follow each other.
-        double much = Math.max(DROPOUT * sorted[(int) (0.9 * (sorted.length - 1))], Math.sqrt(heights.stream().mapToDouble(h -> h - mean()).map(d -> d * d).average().orElse(0)));
+        double much = Math.max(DROPOUT * sorted[(int) (0.9 * (sorted.length - 1))], Math.sqrt(squares / z.length));
         return much == 0 ? OptionalInt.empty() : IntStream.range(0, off.length).filter(i -> off[i] > much).map(i -> i + 2).findFirst();
-    }
-
-    private double mean() {
-        return heights.stream().mapToDouble(h -> h).average().orElse(0);
     }
 
     /** @throws Refused where not even one sampling length is left */

@@ -165,4 +165,14 @@ class FinishTest {
         assertThat(trace(0.004, 12, x -> 1000 * Math.pow((x + 1e-12) % 0.2 - 0.1, 2) / 1.6).dropout()).isEmpty();
         assertThat(trace(0.01, 8, x -> 3).dropout()).isEmpty();
     }
+
+    /** As long as one may be, it is gone through a few times and not once for every point: 60 000 squared would take minutes. */
+    @Test
+    @org.junit.jupiter.api.Timeout(20)
+    void theLongestTraceIsGoneThroughAFewTimes() {
+        Trace longest = trace(0.0005, 29.99, x -> 2 * Math.sin(x * 120));
+        assertThat(longest.heights()).hasSizeGreaterThan(59_000);
+        assertThat(longest.dropout()).isEmpty();
+        assertThat(longest.chosen(true).spacings().strongest()).isPresent();
+    }
 }

@@ -45,6 +45,8 @@ import tallledger.web.words.Words;
  */
 public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules, Words words) implements Recording.Kinds<StepMargin.Beside> {
 
+    /** A list from an instrument is counted where a line is wanted; it stands whole in the ledger. */
+    private static final int LONG = 1_000;
     private static final Pattern BARE = Pattern.compile("[\\d.,\\s;+-]+");
 
     /**
@@ -77,6 +79,9 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         Optional<? extends Enum<?>> chosen = field.choices().stream().filter(c -> c.name().equals(value)).findFirst();
         if (chosen.isPresent()) {
             return words.of(chosen.get());
+        }
+        if (value.length() > LONG) {
+            return words.say("entry.figures", value.split("\\s+").length);
         }
         String one = value.replaceAll("\\R+", ", ");
         String of = field.isLength() ? unit.symbol() : field.unit();
