@@ -101,4 +101,25 @@ class MoneyScreenTest {
         assertThat(browser.complaints()).isEmpty();
         page.context().close();
     }
+
+    /** More than fifty machines: the next page is one press away, and one beyond the last is the last. */
+    @Test
+    void aLongShelfHasPages() {
+        Shelves shelves = App.demo().bean(Shelves.class);
+        for (int i = 0; i < 52; i++) {
+            shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q. Tester", Submission.fresh(0));
+        }
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/?q=dunmarsh&sort=NAME"));
+        assertThat(browser.text()).contains("page 1 of 2");
+        page.click("text=After");
+        page.waitForURL("**page=2**");
+        assertThat(browser.text()).contains("page 2 of 2", "Before");
+        assertThat(page.inputValue("#sort")).isEqualTo("NAME");
+        page.navigate(App.demo().url("/?q=dunmarsh&page=999"));
+        assertThat(browser.text()).contains("page 2 of 2");
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
 }

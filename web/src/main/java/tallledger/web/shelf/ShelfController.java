@@ -31,7 +31,7 @@ class ShelfController {
         model.addAttribute("q", q);
         model.addAttribute("query", query);
         model.addAttribute("found", found.size());
-        model.addAttribute("here", here);
+        model.addAttribute("pageShown", here);
         model.addAttribute("pages", pages);
         model.addAttribute("empty", all.isEmpty());
         model.addAttribute("families", Family.values());
