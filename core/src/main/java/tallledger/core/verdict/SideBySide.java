@@ -132,7 +132,7 @@ public record SideBySide(List<Row> rows) {
                 Optional<Quantity> a = cells.get(i).figure;
                 Optional<Quantity> b = cells.get(j).figure;
                 if (a.isPresent() && b.isPresent()) {
-                    double apart = Math.abs(a.get().value().abs().doubleValue() - b.get().value().abs().doubleValue());
+                    double apart = Math.abs(a.get().value().doubleValue() - b.get().value().doubleValue());
                     boolean same = apart <= Math.hypot(a.get().expanded(), b.get().expanded());
                     alike &= same;
                     rank = same || workable == 0 ? rank : Math.max(rank, apart / workable);

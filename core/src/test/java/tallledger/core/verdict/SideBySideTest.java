@@ -53,6 +53,18 @@ class SideBySideTest {
         assertThat(order).isEqualTo(sorted);
     }
 
+    /** As much to one side as the other to the other is no likeness: 0.02 of 0.08. */
+    @Test
+    void theOtherWayIsNotAlike() {
+        SurveyBook one = lathe();
+        SurveyBook other = lathe();
+        one.step("centres-level", false, "value", "0.010", "lies", "AS_IT_MAY");
+        other.step("centres-level", false, "value", "0.010", "lies", "THE_OTHER_WAY");
+        Row row = row(beside(one, other), "centres-level");
+        assertThat(row.part()).isEqualTo(Part.MEASURED);
+        assertThat(row.rank()).isEqualTo(0.25, within(1e-9));
+    }
+
     @Test
     void anUntestedValueIsNoAdvantage() {
         SurveyBook one = lathe();
