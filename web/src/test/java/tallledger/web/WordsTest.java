@@ -44,7 +44,10 @@ import tallledger.core.plate.PlateOf;
 import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.blame.Check;
+import tallledger.core.evidence.Severity;
 import tallledger.core.family.Catalogue;
+import tallledger.web.record.ChecksTable;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
@@ -125,8 +128,9 @@ class WordsTest {
 
     /** Every step of every family, with each of its needs, fields, events and systems, has its words. */
     @Test
-    void everyStepHasItsWords() {
+    void everyStepHasItsWords() throws IOException {
         Words words = App.demo().bean(Words.class);
+        Set<String> priced = ChecksTable.parse(Files.readString(Path.of("src/main/resources/house/checks.csv"))).stream().map(Check::about).collect(Collectors.toSet());
         for (Family family : Family.values()) {
             Set<Feature> all = new HashSet<>(family.traits().features());
             all.remove(Feature.DRAWBAR);
@@ -141,6 +145,8 @@ class WordsTest {
                         step.needs().forEach(need -> assertThat(words.say("need." + need.kind().name(), need.of())).isNotBlank());
                         step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());
                         assertThat(words.say(step.system().words(fitOut))).doesNotContain("{");
+                        // What can be bad has a price, or what is not looked at would be worth nothing.
+                        assertThat(step.ifBad() == Severity.NOTE || priced.contains(step.system().name())).as(step.id().written() + " of " + step.system().name()).isTrue();
                     }));
             family.traits().kit(all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
             all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());

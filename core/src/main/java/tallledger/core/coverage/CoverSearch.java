@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.LongToDoubleFunction;
 import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
@@ -96,9 +97,9 @@ final class CoverSearch {
         return (lowest ? all.min() : all.max()).orElse(0);
     }
 
-    /** Whether the fastest speed is among the runs of a state. */
-    static boolean hasFastest(long mask) {
-        return (mask & HIGHEST) != 0;
+    /** Whether the fastest speed is still to be run, and may be. */
+    boolean needsFastest() {
+        return (needed & HIGHEST) != 0;
     }
 
     private long endsOf(int i) {
@@ -207,22 +208,44 @@ final class CoverSearch {
         }
     }
 
-    /** The order of most worth that takes no longer than a limit, s; of equal worth the quickest. */
-    Node worthiest(double limit, java.util.function.LongToDoubleFunction worth) {
-        Node best = null;
+    /**
+     * Orders of which none is both slower and worth less than another, quickest first, none longer than a limit, s.
+     *
+     * @param withFastest only those that have the fastest speed among them
+     */
+    record Frontier(List<Node> all, List<Node> withFastest) {
+    }
+
+    Frontier frontier(double limit, LongToDoubleFunction worth) {
+        List<Node> all = List.of();
+        List<Node> withFastest = List.of();
         Collection<Node> layer = starts(Integer.MAX_VALUE).stream().filter(n -> n.time <= limit).toList();
         double inTime = limit;
         while (!layer.isEmpty()) {
-            for (Node node : layer) {
-                boolean better = best == null || worth.applyAsDouble(node.mask) > worth.applyAsDouble(best.mask) + 1e-9
-                        || worth.applyAsDouble(node.mask) > worth.applyAsDouble(best.mask) - 1e-9 && node.time < best.time - 1e-9;
-                best = better ? node : best;
-            }
+            all = better(all, layer, worth);
+            withFastest = better(withFastest, layer.stream().filter(n -> (n.mask & HIGHEST) != 0).toList(), worth);
             // Once everything is covered only something quicker is worth looking for.
-            inTime = best != null && (needed & ~best.mask) == 0 ? Math.min(inTime, best.time) : inTime;
+            inTime = Math.min(inTime, layer.stream().filter(n -> (needed & ~n.mask) == 0).mapToDouble(Node::time).min().orElse(limit));
             layer = next(layer, Integer.MAX_VALUE, inTime).values();
         }
-        return best;
+        return new Frontier(all, withFastest);
+    }
+
+    private static List<Node> better(List<Node> some, Collection<Node> more, LongToDoubleFunction worth) {
+        Map<Long, Double> worths = new HashMap<>();
+        List<Node> sorted = new ArrayList<>(some);
+        sorted.addAll(more);
+        sorted.forEach(n -> worths.computeIfAbsent(n.mask, worth::applyAsDouble));
+        sorted.sort(Comparator.comparingDouble(Node::time).thenComparingDouble(n -> -worths.get(n.mask)));
+        List<Node> kept = new ArrayList<>();
+        double most = -1;
+        for (Node node : sorted) {
+            if (worths.get(node.mask) > most + 1e-9) {
+                kept.add(node);
+                most = worths.get(node.mask);
+            }
+        }
+        return kept;
     }
 
     private List<Node> starts(int target) {

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.ToDoubleFunction;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.RunPlan.PlannedRun;
 import tallledger.core.drive.Route;
@@ -59,8 +60,31 @@ public final class RunPlanner {
         return switch (school) {
             case EVERY_SPEED -> everySpeed(situation, outcomes, passed);
             case EVERY_GEAR -> everyGear(situation);
-            case MY_MINUTES -> minutes(situation, seconds, whole);
+            case MY_MINUTES -> {
+                RunChoice choice = new RunChoice(situation, seconds, e -> ElementWorth.of(table.train().stages().get(e.stage()).kind(), rules));
+                yield minutes(choice, choice.within(seconds), whole);
+            }
         };
+    }
+
+    /**
+     * What minutes can buy at the spindle.
+     *
+     * @param limit most seconds there are
+     * @param worth of an element, in money
+     */
+    public RunChoice choice(double limit, ToDoubleFunction<Element> worth, Map<Route, Outcome> outcomes, Collection<Route> passed, Optional<Route> standing,
+                            OptionalDouble highest) {
+        return new RunChoice(Situation.of(table, elements, outcomes, passed, standing, highest, rules), limit, worth);
+    }
+
+    /** The plan that goes one way of a choice, and on, while the seconds last, to speeds nobody ran. */
+    public RunPlan minutes(RunChoice choice, RunChoice.Way way, double whole) {
+        Situation situation = choice.situation();
+        List<Route> order = new ArrayList<>(way.routes());
+        double taken = fill(situation, order, way.seconds(), whole);
+        long open = situation.provable() & ~order.stream().mapToLong(elements::mask).reduce(0, (a, b) -> a | b);
+        return result(School.MY_MINUTES, situation, order, taken, taken, 0, choice.isProven(), OptionalInt.empty(), open);
     }
 
     private RunPlan everySpeed(Situation situation, Map<Route, Outcome> outcomes, Collection<Route> passed) {
@@ -118,20 +142,6 @@ public final class RunPlanner {
         return bound + stops * times.stopping();
     }
 
-    /**
-     * The fastest speed first of all, where the minutes reach it, then the most worth; what is left of them goes to the speeds nobody ran,
-     * slowest first: there are never minutes and nothing to run.
-     */
-    private RunPlan minutes(Situation situation, double seconds, double whole) {
-        CoverSearch search = new CoverSearch(situation, true, true);
-        double everything = worth(~0L);
-        CoverSearch.Node best = search.needed() == 0 ? null : search.worthiest(seconds, mask -> worth(mask) + (CoverSearch.hasFastest(mask) ? everything + 1 : 0));
-        List<Route> order = new ArrayList<>(best == null ? List.of() : search.way(best));
-        double taken = fill(situation, order, best == null ? 0 : CoverSearch.seconds(best), whole);
-        long open = situation.provable() & ~order.stream().mapToLong(elements::mask).reduce(0, (a, b) -> a | b);
-        return result(School.MY_MINUTES, situation, order, taken, taken, 0, !search.wasCut(), OptionalInt.empty(), open);
-    }
-
     /** Adds speeds that nobody ran as long as they fit, under the cold-spindle rule; hands back the time of all. */
     private double fill(Situation situation, List<Route> order, double already, double seconds) {
         double taken = already;
@@ -152,12 +162,6 @@ public final class RunPlanner {
             }
         }
         return taken;
-    }
-
-    /** Worth of the elements whose bits are set. */
-    private double worth(long mask) {
-        return elements.in(mask & elements.reachable()).stream()
-                .mapToDouble(e -> ElementWorth.of(table.train().stages().get(e.stage()).kind(), rules)).sum();
     }
 
     private RunPlan result(School school, Situation situation, List<Route> order, double seconds, double timeBound, int bound,

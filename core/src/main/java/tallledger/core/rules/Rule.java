@@ -169,7 +169,7 @@ public enum Rule {
     MOVE_BELT(Group.TIMES, Shape.ONE, Unit.SECONDS, "90"),
     MOVE_PIN(Group.TIMES, Shape.ONE, Unit.SECONDS, "180"),
     STOP_AND_START(Group.TIMES, Shape.ONE, Unit.SECONDS, "10"),
-    /** While other steps are open the spindle may have this share of the minutes. */
+    /** The way to the fastest speed may take this share of the minutes, whatever else they could buy. */
     SPINDLE_SHARE(Group.TIMES, Shape.ONE, Unit.PERCENT, "50"),
     /** After this long without an entry nothing that was confirmed stands any more. */
     CONFIRMED_FOR(Group.TIMES, Shape.ONE, Unit.MINUTES, "30"),
@@ -208,7 +208,7 @@ public enum Rule {
     /** Less of all worth tested than this is too little to say anything. */
     GLANCE_KNOWN(Group.MONEY, Shape.ONE, Unit.PERCENT, "50"),
 
-    /** What doing a step is worth, by how bad it is when it is bad. */
+    /** Among steps the table of checks has no cost for, which first: by how bad it is when it is bad. */
     WORTH_STEP(Group.WORTH, Shape.BY_SEVERITY, Unit.WEIGHT, "100", "40", "12", "3", "1"),
     WORTH_MOTOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "350"),
     WORTH_BELT(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "60"),

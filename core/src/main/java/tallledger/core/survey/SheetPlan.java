@@ -10,7 +10,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -18,8 +17,7 @@ import tallledger.core.rules.Rule;
 
 /**
  * The plan of the whole sheet: what a repair wants repeated first; then on from where the surveyor is, phase by phase; what was
- * put off comes at the end. In "my minutes" the steps outside the spindle are those of the greatest worth that fit
- * ({@link TimeChoice}); while such steps are open the spindle may have half of the minutes ({@link Rule#SPINDLE_SHARE}).
+ * put off comes at the end. In "my minutes" it holds the speeds and steps that take most off the unknown ({@link MinuteChoice}).
  *
  * @param spindle      plan of the spindle's runs
  * @param chosen       ids of open steps that fit the minutes; all of them unless minutes are stated
@@ -38,10 +36,8 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         held.addAll(put);
         // While something stops use nothing is run: what is still offered is what nothing turns for.
         List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey, s).isEmpty()).toList();
-        double share = open.isEmpty() ? 1 : survey.rules().share(Rule.SPINDLE_SHARE).doubleValue();
-        SurveyPlan half = SurveyPlan.of(survey, now, held, share, 0);
-        Set<StepId> chosen = chosen(survey.steps(), half, open);
-        SurveyPlan spindle = left(half, open, chosen).map(left -> SurveyPlan.of(survey, now, held, chosen.size() == open.size() ? Math.max(share, left) : share, left)).orElse(half);
+        SurveyPlan spindle = SurveyPlan.of(survey, now, held, open);
+        Set<StepId> chosen = spindle.minutes().map(MinuteChoice::steps).orElseGet(() -> new HashSet<>(open.stream().map(Step::id).toList()));
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
         Optional<Task> repeat = survey.steps().repeats().stream().flatMap(id -> survey.steps().step(id).stream())
                 .filter(s -> RunGate.refusal(survey, s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task)).findFirst();
@@ -52,12 +48,6 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         return new SheetPlan(spindle, chosen, next.task, next.why, spent(survey), minutesOpen);
     }
 
-    /** Share of the minutes that the other steps leave the spindle. */
-    private static Optional<Double> left(SurveyPlan spindle, List<Step> open, Set<StepId> chosen) {
-        return spindle.minutesLeft().filter(m -> m.signum() > 0 && spindle.school() == School.MY_MINUTES)
-                .map(m -> Math.max(0, 1 - Step.minutes(open.stream().filter(s -> chosen.contains(s.id())).toList()) / m.doubleValue()));
-    }
-
     private record Next(Optional<Task> task, Reason why) {
     }
 
@@ -65,14 +55,6 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         Set<Route> put = new HashSet<>();
         survey.steps().later().forEach(task -> task.route().ifPresent(put::add));
         return put;
-    }
-
-    private static Set<StepId> chosen(StepLedger ledger, SurveyPlan spindle, List<Step> open) {
-        if (spindle.school() != School.MY_MINUTES || spindle.minutesLeft().isEmpty()) {
-            return new HashSet<>(open.stream().map(Step::id).toList());
-        }
-        double left = spindle.minutesLeft().get().doubleValue() * MINUTE - spindle.plan().seconds();
-        return TimeChoice.of(open, left, ledger.rules());
     }
 
     /** On from the phase last worked in, round to its beginning; the spindle's runs come before the other steps of their phase. */

@@ -15,10 +15,12 @@ import tallledger.core.blame.Trial;
 import tallledger.core.coverage.ColdSpindle;
 import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.RunChoice;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
+import tallledger.core.family.Step;
 import tallledger.core.reason.Reason;
 
 /**
@@ -28,26 +30,27 @@ import tallledger.core.reason.Reason;
  * @param school      chosen school
  * @param minutesLeft minutes left of those stated, never below nought; empty where none were
  * @param plan        runs that are left, in order
+ * @param minutes     what the minutes stated buy of speeds and other steps together; empty where none were
  * @param blame       suspects behind symptoms; empty while nothing failed by one
  * @param causes      what explains wrong readings, best first
  * @param next        the next step
  * @param why         why that one
  */
-public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame, List<SpeedCause> causes,
+public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<MinuteChoice> minutes, Optional<Blame> blame, List<SpeedCause> causes,
                          Optional<Route> next, Reason why) {
 
     private static final BigDecimal SECONDS = BigDecimal.valueOf(60);
 
+    /** Of the spindle alone. */
     public static SurveyPlan of(Survey survey, Instant now) {
-        return of(survey, now, Set.of(), 1, 1);
+        return of(survey, now, Set.of(), List.of());
     }
 
     /**
-     * @param held  routes not to be planned now: put off, or beyond what is marked on wheel or chuck
-     * @param share which share of the minutes left the spindle may have for what proves most
-     * @param all   and which for all its runs: what other steps leave goes to speeds nobody ran
+     * @param held   routes not to be planned now: put off, or beyond what is marked on wheel or chuck
+     * @param others steps that want a share of the minutes
      */
-    public static SurveyPlan of(Survey whole, Instant now, Set<Route> held, double share, double all) {
+    public static SurveyPlan of(Survey whole, Instant now, Set<Route> held, List<Step> others) {
         SpindleSurvey survey = whole.drive();
         Optional<PlanChoice> chosen = whole.plan();
         School school = chosen.map(PlanChoice::school).orElse(School.EVERY_SPEED);
@@ -59,25 +62,31 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         Optional<Blame> blame = blame(survey, held);
         Set<Route> not = notToPlan(survey, school, blame);
         not.addAll(held);
-        RunPlan plan = planner.plan(school, seconds * share, seconds * all, outcomes, not, survey.standing(), survey.highestRun());
-        return choose(survey, school, minutesLeft, plan, blame, held);
+        if (school != School.MY_MINUTES || minutesLeft.isEmpty()) {
+            RunPlan plan = planner.plan(school, 0, 0, outcomes, not, survey.standing(), survey.highestRun());
+            return choose(survey, school, minutesLeft, plan, Optional.empty(), blame, held);
+        }
+        Worths worths = Worths.of(whole);
+        RunChoice choice = planner.choice(seconds, worths::of, outcomes, not, survey.standing(), survey.highestRun());
+        MinuteChoice minutes = MinuteChoice.of(choice, others, worths, seconds, whole.rules());
+        return choose(survey, school, minutesLeft, planner.minutes(choice, minutes.way(), seconds - minutes.seconds()), Optional.of(minutes), blame, held);
     }
 
-    private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<Blame> blame,
-                                     Set<Route> held) {
+    private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan,
+                                     Optional<MinuteChoice> minutes, Optional<Blame> blame, Set<Route> held) {
         List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey), survey.rules());
         Optional<Route> repeat = survey.repeats().stream().filter(r -> !held.contains(r)).findFirst();
         if (repeat.isPresent()) {
-            return new SurveyPlan(school, minutesLeft, plan, blame, causes, repeat, Reason.of(SurveyReason.NEXT_REPEAT));
+            return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, repeat, Reason.of(SurveyReason.NEXT_REPEAT));
         }
         Optional<Route> first = plan.runs().stream().findFirst().map(RunPlan.PlannedRun::route);
         Optional<Blame.Telling> telling = blame.filter(b -> b.hunt() == Blame.Hunt.GOES_ON).flatMap(Blame::tellsMost);
         // "Every speed" goes through its speeds first: they are evidence too. What they leave open is hunted afterwards.
         if (telling.isPresent() && (school != School.EVERY_SPEED || first.isEmpty())) {
-            return new SurveyPlan(school, minutesLeft, plan, blame, causes, telling.map(Blame.Telling::route),
+            return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, telling.map(Blame.Telling::route),
                     Reason.of(telling.get().isRepeat() ? SurveyReason.NEXT_TELLS_AGAIN : SurveyReason.NEXT_TELLS, telling.get().gain()));
         }
-        return new SurveyPlan(school, minutesLeft, plan, blame, causes, first, Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
+        return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, first, Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
     }
 
     /** Routes passed over; and, where one part is clearly to blame, every route through it, which can prove nothing until it is put right. */

@@ -2,7 +2,6 @@ package tallledger.core.verdict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -10,13 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import tallledger.core.blame.Check;
 import tallledger.core.coverage.ElementWorth;
 import tallledger.core.coverage.Elements;
-import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
-import tallledger.core.price.Background;
 import tallledger.core.price.Cost;
 import tallledger.core.price.CostSum;
 import tallledger.core.price.Offer;
@@ -29,6 +25,7 @@ import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.Worths;
 
 /**
  * What the faults and the untested cost (W 4.2). Put-right: open findings at their cost, a person's own before the table of checks. Unknown: Σ p·c over
@@ -43,7 +40,7 @@ import tallledger.core.survey.Survey;
  * @param tells    λ and what it was reckoned from
  * @param known    share of all worth, without λ, that was tested
  */
-public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRight, double kit, int unpricedKit, List<Untested> untested, Tells tells, double known, Optional<Offer> offer) {
+public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRight, double kit, int unpricedKit, List<Untested> untested, Worths.Tells tells, double known, Optional<Offer> offer) {
 
     /**
      * A finding with its cost.
@@ -78,10 +75,6 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         }
     }
 
-    /** λ. @param bad k @param expected E */
-    public record Tells(int bad, double expected, double lambda) {
-    }
-
     /**
      * What if, asked and never recorded.
      *
@@ -112,9 +105,8 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
 
     /** What looking at a step is worth now, whether it was looked at or not; empty where the table of checks has nothing for its system. */
     public static Optional<Untested> worth(Survey survey, Step step) {
-        Reckoning r = new Reckoning(survey, WhatIf.NOTHING);
-        return Cost.dearest(r.of(step)).filter(c -> c.mean() > 0)
-                .map(c -> new Untested(Optional.of(step), "", Math.min(r.chance(step) * r.tells().lambda, survey.rules().value(Rule.CHANCE_MOST)), c.mean(), step.seconds()));
+        Worths worths = Worths.of(survey);
+        return worths.dearest(step).filter(c -> c.mean() > 0).map(c -> new Untested(Optional.of(step), "", worths.chance(step), c.mean(), step.seconds()));
     }
 
     /**
@@ -132,47 +124,34 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         return curve;
     }
 
-    /** p of a step before anything is tested: by how bad it is when it is bad, times where the machine comes from. */
-    public static double chance(Severity ifBad, Background from, Rules rules) {
-        return Math.min(rules.figures(Rule.CHANCE_BAD).get(ifBad.ordinal()).doubleValue() * rules.figures(Rule.BACKGROUND).get(from.ordinal()).doubleValue(),
-                rules.value(Rule.CHANCE_MOST));
-    }
-
     private static final class Reckoning {
 
         private final Survey survey;
         private final Rules rules;
         private final WhatIf what;
-        private final Background from;
         private final Map<Integer, Made> made;
-        private final Map<String, List<Cost>> costs = new HashMap<>();
+        private final Worths worths;
 
         private Reckoning(Survey survey, WhatIf what) {
             this.survey = survey;
             this.rules = survey.rules();
             this.what = what;
-            this.from = survey.stakes().map(Stakes::background).orElse(Background.IN_DAILY_USE);
             this.made = survey.made().stream().collect(Collectors.toMap(Made::entry, Function.identity(), (a, b) -> a));
-            survey.house().checks().forEach(c -> costs.computeIfAbsent(c.about(), x -> new ArrayList<>()).add(cost(c)));
-        }
-
-        private static Cost cost(Check check) {
-            return Cost.of(check.low(), check.likely(), check.high());
+            this.worths = Worths.of(survey, what.good, what.bad);
         }
 
         private Money money() {
             List<Priced> priced = priced();
             List<Cost> open = new ArrayList<>(priced.stream().flatMap(p -> p.cost.stream()).toList());
-            what.bad.forEach(id -> survey.steps().step(id).flatMap(s -> Cost.dearest(of(s))).ifPresent(open::add));
+            what.bad.forEach(id -> survey.steps().step(id).flatMap(worths::dearest).ifPresent(open::add));
             CostSum putRight = CostSum.of(open);
-            Tells tells = tells();
-            List<Untested> untested = untested(tells.lambda);
+            List<Untested> untested = untested();
             var kit = survey.steps().kit().sum();
             double unknown = untested.stream().mapToDouble(Untested::worth).sum();
             double[] shares = {rules.share(Rule.SHARE_OPENING).doubleValue(), rules.share(Rule.SHARE_OFFER).doubleValue(), rules.share(Rule.SHARE_CEILING).doubleValue()};
             Optional<Offer> offer = survey.stakes().flatMap(Stakes::start).map(TypedNumber::value)
                     .map(start -> Offer.of(start.doubleValue(), putRight, kit.toReplace().doubleValue(), unknown, shares));
-            return new Money(survey.stakes(), priced, putRight, kit.toReplace().doubleValue(), kit.unpriced(), untested, tells, known(), offer);
+            return new Money(survey.stakes(), priced, putRight, kit.toReplace().doubleValue(), kit.unpriced(), untested, worths.tells(), known(), offer);
         }
 
         private List<Priced> priced() {
@@ -201,46 +180,19 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             if (rests.get() instanceof Run run && run.record().symptoms().isEmpty() && misled.contains(run.entry())) {
                 return new Priced(f, Optional.empty(), By.PLATE);
             }
-            Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? of(r.step()) : symptoms((Run) rests.get()));
+            Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? worths.costs(r.step().system().name()) : symptoms((Run) rests.get()));
             return new Priced(f, table, table.isPresent() ? By.TABLE : By.NOT_IN_TABLE);
         }
 
-        private List<Cost> of(Step step) {
-            return costs.getOrDefault(step.system().name(), List.of());
-        }
-
         private List<Cost> symptoms(Run run) {
-            return run.record().symptoms().stream().flatMap(s -> costs.getOrDefault(s.name(), List.of()).stream()).toList();
-        }
-
-        /** k and E over the steps tested, what-ifs among them; undecided ones count in neither. */
-        private Tells tells() {
-            int bad = what.bad.size();
-            double expected = what.good.stream().mapToDouble(this::chance).sum() + what.bad.stream().mapToDouble(this::chance).sum();
-            for (StepResult r : survey.steps().latest().values()) {
-                if (r.outcome() != Outcome.UNDECIDED && !isLooked(r.step())) {
-                    bad += r.isBad() ? 1 : 0;
-                    expected += chance(r.step());
-                }
-            }
-            double shape = rules.value(Rule.TELLS_SHAPE);
-            return new Tells(bad, expected, (shape + bad) / (shape + expected));
-        }
-
-        private double chance(String id) {
-            return survey.steps().step(id).map(this::chance).orElse(0.0);
-        }
-
-        private double chance(Step step) {
-            return Money.chance(step.ifBad(), from, rules);
+            return run.record().symptoms().stream().flatMap(s -> worths.costs(s.name()).stream()).toList();
         }
 
         private boolean isLooked(Step step) {
             return what.good.contains(step.id().written()) || what.bad.contains(step.id().written());
         }
 
-        private List<Untested> untested(double lambda) {
-            double most = rules.value(Rule.CHANCE_MOST);
+        private List<Untested> untested() {
             List<Untested> untested = new ArrayList<>();
             Set<Integer> repaired = new HashSet<>(what.repaired);
             for (Step step : survey.steps().inScope()) {
@@ -248,15 +200,13 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
                 // What the seller puts right is to be tested again; λ stays, it was found bad.
                 boolean again = latest != null && repaired.contains(latest.entry());
                 if ((latest == null || again) && !isLooked(step) && !survey.steps().isSpared(step)) {
-                    untested.add(new Untested(Optional.of(step), "", Math.min(chance(step) * lambda, most), Cost.dearest(of(step)).map(Cost::mean).orElse(0.0), step.seconds()));
+                    untested.add(new Untested(Optional.of(step), "", worths.chance(step), worths.dearest(step).map(Cost::mean).orElse(0.0), step.seconds()));
                 }
             }
             Elements elements = Elements.of(survey.machine().train());
             long open = elements.reachable() & ~survey.drive().coverage().exercised() & ~survey.drive().coverage().failedOn();
             for (Elements.Element e : elements.in(open)) {
-                Rule worth = ElementWorth.rule(survey.machine().train().stages().get(e.stage()).kind());
-                untested.add(new Untested(Optional.empty(), e.stageName() + " " + e.label(), Math.min(rules.figures(worth).get(0).doubleValue() * lambda, most),
-                        rules.figures(worth).get(1).doubleValue(), 0));
+                untested.add(new Untested(Optional.empty(), e.stageName() + " " + e.label(), worths.chance(e), worths.cost(e), 0));
             }
             untested.sort(Comparator.comparingDouble(Untested::worth).reversed());
             return untested;
@@ -267,7 +217,7 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             double all = 0;
             double tested = 0;
             for (Step step : survey.steps().inScope()) {
-                double worth = chance(step) * Cost.dearest(of(step)).map(Cost::mean).orElse(0.0);
+                double worth = worths.before(step) * worths.dearest(step).map(Cost::mean).orElse(0.0);
                 all += worth;
                 tested += survey.steps().latest().containsKey(step.id()) || survey.steps().isSpared(step) ? worth : 0;
             }

@@ -213,37 +213,6 @@ class StepLedgerTest {
     }
 
     @Test
-    void theSecondsThereAreBuyTheGreatestWorth() {
-        List<Step> steps = ledger().open();
-        Set<StepId> chosen = TimeChoice.of(steps, 300, Rules.shipped());
-        int seconds = steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(Step::seconds).sum();
-        assertThat(seconds).isLessThanOrEqualTo(300);
-        assertThat(chosen).as("what stops use is worth most a minute").contains(StepId.of("isolator"), StepId.of("earth"), StepId.of("left-safe"));
-        assertThat(TimeChoice.of(steps, 0, Rules.shipped())).isEmpty();
-        assertThat(TimeChoice.of(steps, 9 * 3600, Rules.shipped())).hasSize(steps.size());
-    }
-
-    /** Against every subset of fourteen steps. */
-    @Test
-    void noOtherChoiceIsWorthMore() {
-        List<Step> steps = ledger().open().subList(8, 22);
-        for (int seconds : List.of(120, 300, 615)) {
-            int best = 0;
-            for (int subset = 0; subset < 1 << steps.size(); subset++) {
-                int time = 0;
-                int worth = 0;
-                for (int i = 0; i < steps.size(); i++) {
-                    time += (subset >> i & 1) * ((steps.get(i).seconds() + 14) / 15 * 15);
-                    worth += (subset >> i & 1) * TimeChoice.worth(steps.get(i), Rules.shipped());
-                }
-                best = time <= seconds ? Math.max(best, worth) : best;
-            }
-            Set<StepId> chosen = TimeChoice.of(steps, seconds, Rules.shipped());
-            assertThat(steps.stream().filter(s -> chosen.contains(s.id())).mapToInt(s -> TimeChoice.worth(s, Rules.shipped())).sum()).isEqualTo(best);
-        }
-    }
-
-    @Test
     void inMyMinutesThePlanLeavesOutWhatDoesNotFit() {
         write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "20"));
         SheetPlan plan = SheetPlan.of(survey(), now);
@@ -332,18 +301,6 @@ class StepLedgerTest {
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
         write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
-    }
-
-    /** Ten minutes and other steps open: the spindle may have five of them, all ten once nothing else is open. */
-    @Test
-    void theSpindleHasHalfOfTheMinutesWhileOtherStepsAreOpen() {
-        MachineDescription many = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual(), "20 40 80 160 25 50 100 200 31.5 63 125 250", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
-        write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "3"));
-        Instant at = entries.get(entries.size() - 1).at();
-        double seconds = SheetPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at).spindle().plan().seconds();
-        assertThat(seconds).isGreaterThan(60).isLessThanOrEqualTo(90);
-        double alone = SurveyPlan.of(Survey.fold(many, House.shipped(List.of()), entries), at, Set.of(), 1, 1).plan().seconds();
-        assertThat(alone).isGreaterThan(90).isLessThanOrEqualTo(180);
     }
 
     @Test

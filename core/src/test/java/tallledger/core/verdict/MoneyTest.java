@@ -28,6 +28,7 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.Worths;
 
 /** What was found and what was not looked at, in money: against the rule written out a second time. */
 class MoneyTest {
@@ -65,7 +66,7 @@ class MoneyTest {
             book.step(looks.get(i).id().written(), i < 5);
         }
         double expected = looks.size() * 0.1;
-        assertThat(money().tells()).isEqualTo(new Money.Tells(5, money().tells().expected(), money().tells().lambda()));
+        assertThat(money().tells()).isEqualTo(new Worths.Tells(5, money().tells().expected(), money().tells().lambda()));
         assertThat(money().tells().expected()).isEqualTo(expected, within(1e-9));
         assertThat(money().tells().lambda()).isEqualTo(9 / (4 + expected), within(1e-12));
         assertThat((4 + 5) / (4 + 2.0)).isEqualTo(1.5);

@@ -126,7 +126,7 @@ final class DemoSurvey {
     DemoSurvey runs(int most) {
         for (int i = 0; i < most; i++) {
             Survey survey = survey();
-            Optional<Route> next = SurveyPlan.of(survey.core(), at, RunGate.refused(survey.core()), 1, 1).next();
+            Optional<Route> next = SurveyPlan.of(survey.core(), at, RunGate.refused(survey.core()), List.of()).next();
             if (next.isEmpty()) {
                 return this;
             }

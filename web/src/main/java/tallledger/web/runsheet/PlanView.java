@@ -11,6 +11,7 @@ import tallledger.core.family.Phase;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.School;
+import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.BeyondProof;
 import tallledger.core.survey.Scope;
@@ -18,6 +19,7 @@ import tallledger.core.survey.SheetPlan;
 import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Task;
+import tallledger.core.survey.Worths;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
@@ -68,6 +70,8 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         if (runs.timeRatio() > 1.0005) {
             summary.add(Reason.of(WebReason.PLAN_GAP, (runs.timeRatio() - 1) * 100));
         }
+        plan.spindle().minutes().filter(m -> m.worth() > 0).ifPresent(m -> summary.add(m.bound() > m.worth() + 1
+                ? Reason.of(WebReason.PLAN_BUYS_PERHAPS, money(survey, words, m.worth()), money(survey, words, m.bound())) : Reason.of(WebReason.PLAN_BUYS, money(survey, words, m.worth()))));
         return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
                 coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words), minutes(survey, plan, words));
     }
@@ -78,17 +82,27 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         }
         List<Coming> planned = new ArrayList<>();
         List<Coming> left = new ArrayList<>();
+        Worths worths = Worths.of(survey.core());
         for (Phase phase : Phase.values()) {
             if (phase == Phase.SPINDLE) {
-                plan.spindle().plan().runs().forEach(run -> planned.add(new Coming(run.route().key(), survey.folded().machine().train().name(run.route()), minutes(run.seconds()))));
+                plan.spindle().plan().runs().forEach(run -> planned.add(new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
+                        minutes(run.seconds()) + worth(survey, words, run.proves().stream().mapToDouble(worths::of).sum()))));
             }
             survey.steps().open().stream().filter(s -> s.phase() == phase)
-                    .forEach(s -> (plan.chosen().contains(s.id()) ? planned : left).add(new Coming(s.id().written(), words.say(s.name()), minutes(s.seconds()))));
+                    .forEach(s -> (plan.chosen().contains(s.id()) ? planned : left).add(new Coming(s.id().written(), words.say(s.name()), minutes(s.seconds()) + worth(survey, words, worths.of(s)))));
         }
         var run = plan.spindle().plan().runs().stream().map(r -> r.route()).toList();
         survey.folded().table().counted().stream().filter(s -> s.routes().stream().noneMatch(r -> run.contains(r) || survey.folded().latest().containsKey(r)))
                 .forEach(s -> left.add(new Coming(s.routes().get(0).key(), survey.folded().machine().train().name(s.routes().get(0)), "")));
         return new Minutes(planned, left, left.isEmpty() ? Optional.empty() : Optional.of(Reason.of(WebReason.PLAN_LEFT_OUT, left.size())));
+    }
+
+    private static String worth(Survey survey, Words words, double worth) {
+        return worth < 0.5 ? "" : ", " + words.say("plan.worth", money(survey, words, worth));
+    }
+
+    private static String money(Survey survey, Words words, double amount) {
+        return words.money(amount, survey.core().stakes().map(Stakes::currency).orElse(""));
     }
 
     private static String minutes(double seconds) {

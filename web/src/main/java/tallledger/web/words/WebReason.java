@@ -27,6 +27,8 @@ public enum WebReason implements ReasonCode {
     HOUSE_MOVED_ON("house.moved-on", "seen"),
     ENDS_ONLY("ends.only", "count"),
     CLAIM_STEP_UNKNOWN("claim.step-unknown", "typed"),
+    PLAN_BUYS("plan.buys", "worth"),
+    PLAN_BUYS_PERHAPS("plan.buys-perhaps", "worth", "most"),
     PLAN_LEFT_OUT("plan.left-out", "count"),
     FINDING_GONE("finding.gone", "target"),
     SO_FAR("so-far", "speeds", "steps", "minutes"),

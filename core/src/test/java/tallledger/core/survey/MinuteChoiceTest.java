@@ -1,0 +1,174 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static tallledger.core.Machines.lever;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import tallledger.core.Machines;
+import tallledger.core.SurveyBook;
+import tallledger.core.blame.Check;
+import tallledger.core.coverage.RunChoice;
+import tallledger.core.coverage.RunPlanner;
+import tallledger.core.coverage.School;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Shifting;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
+
+/** "My minutes" against every order of speeds with every set of steps, its worths and times written out a second time. */
+class MinuteChoiceTest {
+
+    private static final double[] RPM = {20, 45, 100, 160, 360, 800};
+    private final MachineDescription machine = Machines.lathe("20 45 100 160 360 800", new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, lever("belt", "A B").positions()), lever("gear", "1 2 3"));
+
+    private static House house(Random random, List<Step> steps) {
+        List<Check> checks = new ArrayList<>();
+        for (String system : new HashSet<>(steps.stream().map(s -> s.system().name()).toList())) {
+            int mean = 20 + random.nextInt(2000);
+            checks.add(Check.of(system, "", "look", BigDecimal.valueOf(mean), BigDecimal.valueOf(mean), BigDecimal.valueOf(mean)));
+        }
+        return House.shipped(checks);
+    }
+
+    /** Worth of the best order that begins with what was run, every order tried. @param withFastest only those that have 800 among them */
+    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, double lambda, java.util.function.DoubleUnaryOperator rest) {
+        double best = !withFastest || run.contains(5) ? worth(run, known, lambda) + rest.applyAsDouble(seconds) : Double.NEGATIVE_INFINITY;
+        for (int next = 0; next < RPM.length; next++) {
+            double reach = highest == 0 ? 20 : Math.max(4 * highest, nextAbove(highest));
+            if (run.contains(next) || (known >> next & 1) == 1 || RPM[next] > reach * (1 + 1e-9)) {
+                continue;
+            }
+            double takes = Math.max(20, 600 / RPM[next]) + (last < 0 ? 0 : (last / 3 != next / 3 ? 90 : 0) + (last % 3 != next % 3 ? 5 : 0) + (last != next ? 10 : 0));
+            if (takes <= seconds) {
+                List<Integer> longer = new ArrayList<>(run);
+                longer.add(next);
+                best = Math.max(best, orders(longer, next, Math.max(highest, RPM[next]), seconds - takes, known, withFastest, lambda, rest));
+            }
+        }
+        return best;
+    }
+
+    private static double nextAbove(double highest) {
+        return Arrays.stream(RPM).filter(n -> n > highest).min().orElse(highest);
+    }
+
+    /** A motor 0.03 · 350, a belt step 0.03 · 60, a gear 0.03 · 600, each once. */
+    private static double worth(List<Integer> run, int known, double lambda) {
+        Set<String> before = new HashSet<>();
+        Set<String> now = new HashSet<>();
+        for (int i = 0; i < RPM.length; i++) {
+            List<String> on = List.of("motor", "belt" + i / 3, "gear" + i % 3);
+            if ((known >> i & 1) == 1) {
+                before.addAll(on);
+            }
+            if (run.contains(i)) {
+                now.addAll(on);
+            }
+        }
+        now.removeAll(before);
+        return lambda * 0.03 * now.stream().mapToDouble(e -> e.equals("motor") ? 350 : e.startsWith("belt") ? 60 : 600).sum();
+    }
+
+    private static double steps(List<Step> open, Worths worths, double seconds) {
+        double best = 0;
+        for (int set = 0; set < 1 << open.size(); set++) {
+            double worth = 0;
+            double time = 0;
+            for (int i = 0; i < open.size(); i++) {
+                worth += (set >> i & 1) * worths.of(open.get(i));
+                time += (set >> i & 1) * open.get(i).seconds();
+            }
+            best = time <= seconds ? Math.max(best, worth) : best;
+        }
+        return best;
+    }
+
+    @Test
+    void noOtherUseOfTheMinutesIsWorthMore() {
+        Random random = new Random(44);
+        int withFastest = 0;
+        for (int trial = 0; trial < 60; trial++) {
+            SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 20);
+            int known = 0;
+            for (int i = 0, some = random.nextInt(4); i < some; i++) {
+                book.run(List.of("AB".substring(i / 3, i / 3 + 1), String.valueOf(1 + i % 3)), String.valueOf(RPM[i]), false);
+                known |= 1 << i;
+            }
+            Survey survey = Survey.fold(machine, house(random, book.ledger().steps()), book.entries());
+            Worths worths = Worths.of(survey);
+            List<Step> open = new ArrayList<>(survey.steps().open());
+            Collections.shuffle(open, random);
+            List<Step> some = open.subList(0, random.nextInt(8));
+            int seconds = 30 + random.nextInt(900);
+            SpindleSurvey drive = survey.drive();
+            RunChoice runs = new RunPlanner(drive.table(), drive.elements(), survey.rules()).choice(seconds, worths::of, drive.outcomes(), List.of(), drive.standing(), drive.highestRun());
+            MinuteChoice choice = MinuteChoice.of(runs, some, worths, seconds, survey.rules());
+            double highest = known == 0 ? 0 : RPM[Integer.SIZE - 1 - Integer.numberOfLeadingZeros(known)];
+            int last = known == 0 ? -1 : Integer.SIZE - 1 - Integer.numberOfLeadingZeros(known);
+            double share = some.isEmpty() ? seconds : 0.5 * seconds;
+            boolean reached = orders(List.of(), last, highest, share, known, true, 1, s -> 0) > Double.NEGATIVE_INFINITY;
+            double best = orders(List.of(), last, highest, seconds, known, reached, worths.tells().lambda(), s -> steps(some, worths, s));
+            assertThat(choice.worth()).as("trial %d, %d s", trial, seconds).isEqualTo(best, within(1e-6));
+            withFastest += reached ? 1 : 0;
+            assertThat(choice.bound()).isEqualTo(choice.worth());
+            assertThat(choice.way().fastest()).isEqualTo(reached);
+            assertThat(choice.way().seconds() + choice.seconds()).isLessThanOrEqualTo(seconds);
+            assertThat(choice.steps()).hasSizeLessThanOrEqualTo(some.size());
+            assertThat(boundHolds(runs, seconds)).isTrue();
+        }
+        assertThat(withFastest).as("trials in which half of the minutes reach the fastest speed, and others").isBetween(15, 45);
+    }
+
+    /** What no way exceeds is no less than the best of them. */
+    private static boolean boundHolds(RunChoice runs, double seconds) {
+        return runs.ways().stream().allMatch(w -> w.worth() <= runs.bound((int) (w.seconds() / runs.quickest())) + 1e-9) && seconds > 0;
+    }
+
+    /** Steps nobody priced are worth nothing and still get what is left, those that stop use first. */
+    @Test
+    void whatNobodyPricedGetsWhatIsLeft() {
+        SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 20);
+        Survey survey = book.survey();
+        SpindleSurvey drive = survey.drive();
+        RunChoice none = new RunPlanner(drive.table(), drive.elements(), survey.rules()).choice(0, e -> 0, drive.outcomes(), List.of(), drive.standing(), OptionalDouble.empty());
+        List<Step> open = survey.steps().open();
+        MinuteChoice few = MinuteChoice.of(none, open, Worths.of(survey), 300, survey.rules());
+        assertThat(few.steps()).contains(StepId.of("isolator"), StepId.of("earth"), StepId.of("left-safe"));
+        assertThat(few.seconds()).isLessThanOrEqualTo(300);
+        assertThat(few.worth()).isZero();
+        assertThat(MinuteChoice.of(none, open, Worths.of(survey), 0, survey.rules()).steps()).isEmpty();
+        assertThat(MinuteChoice.of(none, open, Worths.of(survey), 9 * 3600, survey.rules()).steps()).hasSize(open.size());
+    }
+
+    @Test
+    void thePlanOfTheSheetIsThatChoice() {
+        SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 20);
+        book.write(SurveyEntries.planChosen(By.of(book.now(), SurveyBook.ME), School.MY_MINUTES, "20"));
+        Survey survey = Survey.fold(machine, house(new Random(1), book.ledger().steps()), book.entries());
+        SheetPlan plan = SheetPlan.of(survey, book.now().minusSeconds(20));
+        MinuteChoice choice = plan.spindle().minutes().orElseThrow();
+        assertThat(plan.chosen()).isEqualTo(choice.steps()).isNotEmpty();
+        List<Route> planned = plan.spindle().plan().runs().stream().map(r -> r.route()).toList();
+        assertThat(planned).startsWith(choice.way().routes().toArray(Route[]::new));
+        int inAll = survey.steps().open().stream().filter(s -> plan.chosen().contains(s.id())).mapToInt(Step::seconds).sum();
+        assertThat(inAll + plan.spindle().plan().seconds()).isLessThanOrEqualTo(1200);
+        assertThat(Optional.of(choice.worth())).hasValueSatisfying(w -> assertThat(w).isPositive());
+    }
+}
