@@ -98,7 +98,7 @@ class StepPostsTest {
         assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "").body()).contains("Write why, in a few words", "open=\"open\"");
         assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "day work", "cost", "dear").body()).contains("is not a number");
         for (int press = 0; press < 2; press++) {
-            assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "only used by daylight", "byDesign", "yes", "cost", "15", "minutesEach", "1", "timesADay", "20")
+            assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "only used by daylight", "whose", "BY_DESIGN", "cost", "15", "minutesEach", "1", "timesADay", "20")
                     .statusCode()).isEqualTo(302);
         }
         assertThat(survey(survey).entries()).hasSize(3);

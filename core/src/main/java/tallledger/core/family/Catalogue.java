@@ -8,6 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
@@ -42,6 +44,8 @@ public final class Catalogue {
     public static final String CLAIMED_COUNT = "claimed-count";
     /** Code of the steps that look at what a former owner made anew. */
     public static final String REDONE = "redone";
+    private static final String OTHER_DRIVE = "other drive";
+    private static final String FEED_BOX = "feed box";
     /** Code of the steps that read a speed besides the spindle's. */
     public static final String OTHER_SPEED = "other-speed";
     /** Code of a person's own cycle. */
@@ -65,14 +69,14 @@ public final class Catalogue {
     /** Something besides the spindle turns at a speed of its own. */
     private static Step otherSpeed(OtherSpeed speed, Rules rules) {
         return new Step(StepId.of(OTHER_SPEED, slug(speed.what()) + "-" + slug(speed.rpm().toPlainString())), List.of(speed.what(), speed.rpm().toPlainString()), Phase.MOVEMENT,
-                new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("other drive"),
+                new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(OTHER_DRIVE),
                 Optional.empty(), true, Set.of());
     }
 
     /** What a former owner did is looked at for itself, whatever it is. */
     private static Step redone(String what, Rules rules) {
         return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Recordings.Look(), Severity.BEFORE_USE, rules.whole(Rule.ONE_COUNT),
-                List.of(Need.of(Need.Kind.POWER_ISOLATED)), Part.System.of("redone"), Optional.empty(), false, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ISOLATED)), Part.System.of(REDONE), Optional.empty(), false, Set.of());
     }
 
     private static String slug(String what) {
@@ -106,7 +110,7 @@ public final class Catalogue {
     private static Step threadStep(ThreadPlate threads, List<String> key, Rules rules) {
         String shows = threads.written(key).orElseThrow();
         return new Step(StepId.of(THREAD_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")), List.of(String.join(" · ", key), shows), Phase.MOVEMENT,
-                new MotionRecordings.ThreadCut(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"),
+                new MotionRecordings.ThreadCut(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(FEED_BOX),
                 Optional.empty(), true, Set.of());
     }
 
@@ -140,7 +144,7 @@ public final class Catalogue {
                 List.of(String.join(" · ", key), shows),
                 Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE, key),
                         Severity.SOON, rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of("feed box"), Optional.empty(), true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }
 
     /**
@@ -174,6 +178,6 @@ public final class Catalogue {
 
     /** Every system a step can name, for the house's table of checks. */
     public static Set<String> systems() {
-        return ALL.stream().map(Template::systemName).collect(java.util.stream.Collectors.toCollection(java.util.TreeSet::new));
+        return Stream.concat(ALL.stream().map(Template::systemName), Stream.of(REDONE, OTHER_DRIVE, FEED_BOX)).collect(Collectors.toCollection(TreeSet::new));
     }
 }

@@ -3,9 +3,9 @@ package tallledger.core.machine;
 import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tallledger.core.family.StepId;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reading.LengthUnit;
@@ -25,16 +25,16 @@ import tallledger.core.supply.Voltage;
  * @param source    who says so
  * @param wording   their exact words, may be empty
  * @param axis      the axis it is about, where a person chose one; empty otherwise
- * @param testedBy  the step that tests it, where a person tied one; empty otherwise
+ * @param tiedTo    keys of the steps and speeds that test it, where a person tied some
  */
-public record Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis, Optional<StepId> testedBy) {
+public record Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis, List<String> tiedTo) {
 
     public static final int LONGEST_WORDING = 400;
 
     /** What a claim can be about, and how its value is read. */
     public enum Attribute {
         SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT), FEED_COUNT(Form.COUNT), THREAD_COUNT(Form.COUNT),
-        SWING(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH), UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
+        SWING(Form.LENGTH), ACCURACY(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH), UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
         THROAT(Form.LENGTH), BORE(Form.LENGTH), CHUCK_SIZE(Form.LENGTH), REST_SIZE(Form.LENGTH), TAPER(Form.TEXT),
         MOTOR_POWER(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT), REBUILT_BY(Form.TEXT), REDONE(Form.TEXT), FROM_STORAGE(Form.TEXT),
         NEARLY_ALL_RUN(Form.TEXT), NO_BACKLASH(Form.TEXT), COLLETS(Form.SERIES), KIT_COUNT(Form.SERIES), CONDITION(Form.TEXT), OTHER(Form.TEXT);
@@ -61,12 +61,13 @@ public record Claim(Attribute attribute, String value, Source source, String wor
         this(attribute, value, source, wording, Optional.empty());
     }
 
-    /** Tied to no step. */
+    /** Tied to nothing. */
     public Claim(Attribute attribute, String value, Source source, String wording, Optional<AxisId> axis) {
-        this(attribute, value, source, wording, axis, Optional.empty());
+        this(attribute, value, source, wording, axis, List.of());
     }
 
     public Claim {
+        tiedTo = List.copyOf(tiedTo);
         if (value.isBlank()) {
             throw Refused.because(MachineReason.CLAIM_EMPTY);
         }
@@ -98,9 +99,9 @@ public record Claim(Attribute attribute, String value, Source source, String wor
         return new Claim(attribute, value.strip(), source, wording.strip(), axis);
     }
 
-    /** The same, tested by a step. */
-    public Claim testedBy(Optional<StepId> step) {
-        return new Claim(attribute, value, source, wording, axis, step);
+    /** The same, tested by steps and speeds. */
+    public Claim tiedTo(List<String> tasks) {
+        return new Claim(attribute, value, source, wording, axis, tasks);
     }
 
     /** How many it claims; empty where it is no count. */
@@ -120,11 +121,16 @@ public record Claim(Attribute attribute, String value, Source source, String wor
 
     Map<String, Object> toPayload() {
         return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis.map(AxisId::written).orElse(""),
-                "testedBy", testedBy.map(StepId::written).orElse(""));
+                "tiedTo", tiedTo);
     }
 
     static Claim from(Payload p) {
         return new Claim(Attribute.valueOf(p.text("attribute")), p.text("value"), Source.valueOf(p.text("source")),
-                p.text("wording"), p.optionalText("axis").flatMap(AxisId::read), p.optionalText("testedBy").filter(t -> !t.isEmpty()).map(StepId::read));
+                p.text("wording"), p.optionalText("axis").flatMap(AxisId::read), tied(p));
+    }
+
+    /** Older descriptions tie a claim to one step, or to none. */
+    private static List<String> tied(Payload p) {
+        return p.has("tiedTo") ? p.texts("tiedTo") : p.optionalText("testedBy").filter(t -> !t.isEmpty()).stream().toList();
     }
 }

@@ -45,6 +45,7 @@ public final class ClaimText {
         all.put(pattern("(\\d+)\\s+(?:spindle\\s+)?speeds?\\b"), Attribute.SPEED_COUNT);
         all.put(pattern("(\\d+)\\s+(?:\\w+\\s+)?feeds?\\b"), Attribute.FEED_COUNT);
         all.put(pattern("(\\d+)\\s+(?:\\w+\\s+)?threads?\\b"), Attribute.THREAD_COUNT);
+        all.put(pattern("(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate to|true to)\\s+(\\d[\\d.,]*\\s*(?:mm|inch(?:es)?|in\\b|[\"″]))"), Attribute.ACCURACY);
         either(all, "between (?:the )?cent(?:re|er)s", Attribute.BETWEEN_CENTRES);
         either(all, "swings?", Attribute.SWING);
         either(all, "(?:height )?under (?:the )?spindle", Attribute.UNDER_SPINDLE);

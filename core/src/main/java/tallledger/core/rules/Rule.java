@@ -193,6 +193,8 @@ public enum Rule {
     /** A route run before is offered again where it tells so many times what the best new one does. */
     BLAME_AGAIN(Group.CHANCES, Shape.ONE, Unit.TIMES, "1.25"),
 
+    /** A claimed figure that is no further off than this is as claimed. */
+    CLAIM_NEAR(Group.MONEY, Shape.ONE, Unit.PERCENT, "5"),
     /** That a step turns out bad, by how bad it then is, of a machine in daily use. */
     CHANCE_BAD(Group.MONEY, Shape.BY_SEVERITY, Unit.CHANCE, "0.02", "0.05", "0.10", "0.20", "0"),
     /** Times that, by where the machine comes from. */

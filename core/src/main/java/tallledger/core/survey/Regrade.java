@@ -18,13 +18,16 @@ import tallledger.core.reason.Refused;
  * @param target   number of the entry the finding rests on
  * @param severity as they judge it
  * @param why      in their words
- * @param byDesign whether the machine is made so
+ * @param whose    whether it is a fault of the machine at all
  * @param cost     to put it right, low, likely and high, in the user's money; empty where nobody says
  * @param time     minutes it costs each time, and how many times a day; empty where it costs none
  */
-public record Regrade(int target, Severity severity, String why, boolean byDesign, List<BigDecimal> cost, List<BigDecimal> time) {
+public record Regrade(int target, Severity severity, String why, Whose whose, List<BigDecimal> cost, List<BigDecimal> time) {
 
     private static final BigDecimal MOST = new BigDecimal("10000000");
+
+    /** Whether a finding is a fault of the machine, is made so, or comes from outside it: its supply, its air, a tool, its seat. */
+    public enum Whose { FAULT, BY_DESIGN, OUTSIDE }
 
     public Regrade {
         cost = List.copyOf(cost);
@@ -32,7 +35,7 @@ public record Regrade(int target, Severity severity, String why, boolean byDesig
     }
 
     /** @throws Refused where nobody says why, or a figure is none */
-    public static Regrade parse(int target, Severity severity, String why, boolean byDesign, String cost, String minutes, String times) {
+    public static Regrade parse(int target, Severity severity, String why, Whose whose, String cost, String minutes, String times) {
         if (why.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING).at("why");
         }
@@ -43,7 +46,7 @@ public record Regrade(int target, Severity severity, String why, boolean byDesig
             throw Refused.because(SurveyReason.REGRADE_TIME).at(minutes.isBlank() ? "minutesEach" : "timesADay");
         }
         List<BigDecimal> time = minutes.isBlank() ? List.of() : List.of(figure(minutes, "minutesEach"), figure(times, "timesADay"));
-        return new Regrade(target, severity, why.strip(), byDesign, cost.isBlank() ? List.of() : costs(cost), time);
+        return new Regrade(target, severity, why.strip(), whose, cost.isBlank() ? List.of() : costs(cost), time);
     }
 
     /** One figure, or low, likely and high. */
@@ -75,14 +78,20 @@ public record Regrade(int target, Severity severity, String why, boolean byDesig
     }
 
     Map<String, Object> toPayload() {
-        Map<String, Object> fields = new HashMap<>(Map.of("target", target, "severity", severity.name(), "why", why, "byDesign", byDesign));
+        Map<String, Object> fields = new HashMap<>(Map.of("target", target, "severity", severity.name(), "why", why, "byDesign", whose == Whose.BY_DESIGN));
+        fields.put("outside", whose == Whose.OUTSIDE);
         fields.put("cost", cost.stream().map(BigDecimal::toPlainString).toList());
         fields.put("time", time.stream().map(BigDecimal::toPlainString).toList());
         return fields;
     }
 
     static Regrade from(Payload p) {
-        return new Regrade(p.whole("target"), Severity.valueOf(p.text("severity")), p.text("why"), p.flag("byDesign"), p.texts("cost").stream().map(BigDecimal::new).toList(),
+        return new Regrade(p.whole("target"), Severity.valueOf(p.text("severity")), p.text("why"), whose(p), p.texts("cost").stream().map(BigDecimal::new).toList(),
                 p.texts("time").stream().map(BigDecimal::new).toList());
+    }
+
+    /** Older entries know nothing of "outside". */
+    private static Whose whose(Payload p) {
+        return p.flag("byDesign") ? Whose.BY_DESIGN : p.has("outside") && p.flag("outside") ? Whose.OUTSIDE : Whose.FAULT;
     }
 }

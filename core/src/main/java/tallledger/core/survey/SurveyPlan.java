@@ -74,7 +74,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
 
     private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan,
                                      Optional<MinuteChoice> minutes, Optional<Blame> blame, Set<Route> held) {
-        List<SpeedCause> causes = SpeedCauses.of(survey.table(), readings(survey), survey.rules());
+        List<SpeedCause> causes = causes(survey);
         Optional<Route> repeat = survey.repeats().stream().filter(r -> !held.contains(r)).findFirst();
         if (repeat.isPresent()) {
             return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, repeat, Reason.of(SurveyReason.NEXT_REPEAT));
@@ -87,6 +87,11 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
                     Reason.of(telling.get().isRepeat() ? SurveyReason.NEXT_TELLS_AGAIN : SurveyReason.NEXT_TELLS, telling.get().gain()));
         }
         return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, first, Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
+    }
+
+    /** What explains readings that are off, best first. */
+    public static List<SpeedCause> causes(SpindleSurvey survey) {
+        return SpeedCauses.of(survey.table(), readings(survey), survey.rules());
     }
 
     /** Routes passed over; and, where one part is clearly to blame, every route through it, which can prove nothing until it is put right. */

@@ -3,6 +3,7 @@ package tallledger.core.verdict;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,20 +26,28 @@ import tallledger.core.survey.Survey;
 /**
  * The condition statement, written from the entries alone: nothing stands here that no entry bears.
  *
- * @param sentences in reading order
+ * @param sentences in reading order: in all, then as the work goes, then what was not tested, then the record
  */
 public record ConditionStatement(List<Sentence> sentences) {
 
     /**
      * One sentence.
      *
+     * @param heading what it stands under
      * @param words   code and numbers
      * @param entries sequences of the entries it rests on; empty only for what was <em>not</em> done
      */
-    public record Sentence(Reason words, List<Integer> entries) {
+    public record Sentence(Heading heading, Reason words, List<Integer> entries) {
         public Sentence {
             entries = List.copyOf(entries);
         }
+    }
+
+    /** The same under their headings, in that order; a heading nothing stands under is not there. */
+    public Map<Heading, List<Sentence>> sections() {
+        Map<Heading, List<Sentence>> sections = new EnumMap<>(Heading.class);
+        sentences.forEach(s -> sections.computeIfAbsent(s.heading(), h -> new ArrayList<>()).add(s));
+        return sections;
     }
 
     private static List<Sentence> ofDrive(SpindleSurvey survey) {
@@ -61,11 +70,12 @@ public record ConditionStatement(List<Sentence> sentences) {
         List<Sentence> s = ofDrive(survey.drive());
         strikes(survey, s);
         survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.drive().latest().containsKey(route))
-                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(
+                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(Heading.NOT_TESTED, 
                         Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
-        survey.overdue().forEach((because, entries) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
-        strays(survey).forEach((because, entries) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
+        survey.overdue().forEach((because, entries) -> s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
+        strays(survey).forEach((because, entries) -> s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
+        s.sort(Comparator.comparing(Sentence::heading));
         return new ConditionStatement(List.copyOf(s));
     }
 
@@ -81,13 +91,13 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void coverage(SpindleSurvey survey, List<Sentence> s) {
         Coverage.Counts c = survey.coverage().counts();
         if (c.run() == 0) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
         } else {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
                     c.inferred(), c.open()), entries(survey.counting().stream().toList())));
         }
         if (c.sweeps() > 0) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
                     entries(survey.counting().stream().filter(r -> survey.machine().train().isSweep(r.route())).toList())));
         }
     }
@@ -101,7 +111,7 @@ public record ConditionStatement(List<Sentence> sentences) {
             // As shown: two that round to one figure are one.
             boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
             boolean none = one && Math.round(percent(low.get()) * 10) == 0;
-            s.add(new Sentence(Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE : one ? VerdictReason.STATEMENT_DEVIATION : VerdictReason.STATEMENT_DEVIATIONS, proven.size(), percent(low.get()), percent(high.get()),
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE : one ? VerdictReason.STATEMENT_DEVIATION : VerdictReason.STATEMENT_DEVIATIONS, proven.size(), percent(low.get()), percent(high.get()),
                     tolerancePercent(survey)), entries(proven)));
         }
     }
@@ -109,9 +119,9 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void failures(SpindleSurvey survey, List<Sentence> s) {
         for (Run run : survey.counting(Outcome.FAILED)) {
             String name = name(survey, run);
-            run.record().symptoms().forEach(symptom -> s.add(new Sentence(
+            run.record().symptoms().forEach(symptom -> s.add(new Sentence(Heading.SPINDLE, 
                     Reason.each(VerdictReason.STATEMENT_SYMPTOM, symptom, name, run.author()), List.of(run.entry()))));
-            run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).ifPresent(j -> s.add(new Sentence(
+            run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).ifPresent(j -> s.add(new Sentence(Heading.SPINDLE, 
                     Reason.of(VerdictReason.STATEMENT_OUTSIDE, name, j.shown(), run.nominal().orElseThrow(), percent(run),
                             tolerancePercent(survey), run.source()), List.of(run.entry()))));
         }
@@ -119,7 +129,7 @@ public record ConditionStatement(List<Sentence> sentences) {
 
     private static void undecided(SpindleSurvey survey, List<Sentence> s) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
-            s.add(new Sentence(run.judgement()
+            s.add(new Sentence(Heading.SPINDLE, run.judgement()
                     .map(j -> Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name(survey, run), j.because()))
                     .orElseGet(() -> run.record().reading().map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run), Shown.of(r.rpm(), r.expanded(survey.rules()))))
                             .orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name(survey, run)))), List.of(run.entry())));
@@ -128,18 +138,21 @@ public record ConditionStatement(List<Sentence> sentences) {
 
     private static void shifts(SpindleSurvey survey, List<Sentence> s) {
         List<Run> noted = survey.counting().stream().filter(r -> r.record().shift().isPresent()).toList();
+        if (noted.isEmpty() && survey.latest().isEmpty()) {
+            return;
+        }
         if (noted.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SHIFT_NOT_NOTED), List.of()));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_NOT_NOTED), List.of()));
             return;
         }
         List<Run> clean = noted.stream().filter(r -> r.record().shift().get() == ShiftFeel.ENGAGES_CLEAN).toList();
         if (!clean.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()), entries(clean)));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()), entries(clean)));
         }
         for (ShiftFeel feel : List.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES)) {
             List<Run> runs = noted.stream().filter(r -> r.record().shift().get() == feel).toList();
             if (!runs.isEmpty()) {
-                s.add(new Sentence(Reason.each(VerdictReason.STATEMENT_SHIFT, feel, names(survey, runs)), entries(runs)));
+                s.add(new Sentence(Heading.SPINDLE, Reason.each(VerdictReason.STATEMENT_SHIFT, feel, names(survey, runs)), entries(runs)));
             }
         }
     }
@@ -147,9 +160,9 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void noise(SpindleSurvey survey, List<Sentence> s) {
         List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
         if (!quiet.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(), names(survey, quiet)), entries(quiet)));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(), names(survey, quiet)), entries(quiet)));
         } else if (!survey.latest().isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
         }
     }
 
@@ -158,45 +171,45 @@ public record ConditionStatement(List<Sentence> sentences) {
             return;
         }
         List<Run> reverse = survey.counting().stream().filter(r -> survey.machine().train().isReverse(r.route())).toList();
-        s.add(reverse.isEmpty() ? new Sentence(Reason.of(VerdictReason.STATEMENT_REVERSE_NOT_RUN), List.of())
-                : new Sentence(Reason.of(VerdictReason.STATEMENT_REVERSE, names(survey, reverse)), entries(reverse)));
+        s.add(reverse.isEmpty() ? new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_REVERSE_NOT_RUN), List.of())
+                : new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_REVERSE, names(survey, reverse)), entries(reverse)));
     }
 
     private static void checks(SpindleSurvey survey, List<Sentence> s) {
-        survey.checks().values().forEach(c -> s.add(new Sentence(c.brake().map(b -> b.grade()
+        survey.checks().values().forEach(c -> s.add(new Sentence(Heading.SPINDLE, c.brake().map(b -> b.grade()
                 .map(g -> Reason.of(VerdictReason.STATEMENT_BRAKE_GRADE, c.seconds().orElseThrow(), g))
                 .orElse(Reason.of(VerdictReason.STATEMENT_BRAKE, c.seconds().orElseThrow(), survey.rules().graded(Rule.SPINDLE_STOP).workable())))
                 .orElse(Reason.each(c.good() ? VerdictReason.STATEMENT_CHECK_GOOD : VerdictReason.STATEMENT_CHECK_BAD, c.check())), List.of(c.entry()))));
         if (!survey.uncheckedDrive().isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_UNCHECKED, survey.uncheckedDrive()), List.of()));
+            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_UNCHECKED, survey.uncheckedDrive()), List.of()));
         }
     }
 
     private static void repairs(SpindleSurvey survey, List<Sentence> s) {
-        survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(
+        survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(Heading.SPINDLE, 
                 Reason.of(VerdictReason.STATEMENT_REPAIRED, p.stage() + " " + p.label(), r.what()), List.of(r.entry())))));
         if (!survey.repeats().isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
+            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
                     .map(survey.machine().train()::name).toList())), List.of()));
         }
     }
 
     private static void untested(SpindleSurvey survey, List<Sentence> s) {
-        String inferred = ClaimVerdict.names(survey, Mark.INFERRED);
+        String inferred = names(survey, Mark.INFERRED);
         if (!inferred.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_INFERRED, inferred), entries(survey.counting(Outcome.PROVEN))));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_INFERRED, inferred), entries(survey.counting(Outcome.PROVEN))));
         }
-        String open = ClaimVerdict.names(survey, Mark.OPEN);
+        String open = names(survey, Mark.OPEN);
         if (!open.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_OPEN, open), List.of()));
+            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_OPEN, open), List.of()));
         }
-        survey.passed().forEach((route, why) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_PASSED,
+        survey.passed().forEach((route, why) -> s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_PASSED,
                 survey.machine().train().name(route), why.what()), List.of(why.entry()))));
     }
 
     private static void strikes(Survey survey, List<Sentence> s) {
         if (!survey.struck().isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STRUCK, survey.struck().size()),
+            s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRUCK, survey.struck().size()),
                     survey.struck().values().stream().map(Entry::sequence).sorted().toList()));
         }
     }
@@ -219,5 +232,11 @@ public record ConditionStatement(List<Sentence> sentences) {
 
     private static List<Integer> entries(List<Run> runs) {
         return runs.stream().map(Run::entry).sorted().toList();
+    }
+
+    /** Speeds with a mark, named as people call them. */
+    private static String names(SpindleSurvey survey, Mark mark) {
+        return String.join(", ", survey.coverage().marked(mark).stream()
+                .map(speed -> survey.machine().train().name(speed.routes().get(0))).toList());
     }
 }

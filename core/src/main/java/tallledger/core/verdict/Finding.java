@@ -2,7 +2,10 @@ package tallledger.core.verdict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.coverage.Outcome;
@@ -11,58 +14,97 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Noted;
 import tallledger.core.reason.Reason;
+import tallledger.core.blame.SpeedCause;
 import tallledger.core.survey.CheckResult;
 import tallledger.core.evidence.DriveCheck;
+import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Run;
 import tallledger.core.evidence.Severity;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.StepResult;
 
 /**
  * Something wrong, or not as stated.
  *
  * @param severity how soon it must be put right
+ * @param about    the system it is of, in words
  * @param what     the sentence and its numbers
  * @param entries  the entries it rests on
+ * @param explained why it is no fault of the machine, where its own readings say so; then it is a note
  * @param judged   how a person judges it, with the entry that says so; then the severity is theirs
  */
-public record Finding(Severity severity, Reason what, List<Integer> entries, Optional<Noted<Regrade>> judged) {
+public record Finding(Severity severity, Reason about, Reason what, List<Integer> entries, Optional<Explained> explained, Optional<Noted<Regrade>> judged) {
 
-    /** As the rules make it. */
-    public Finding(Severity severity, Reason what, List<Integer> entries) {
-        this(severity, what, entries, Optional.empty());
+    private static final Reason DRIVE = Reason.named("system.spindle-drive");
+    private static final Reason KIT = Reason.named("system.kit-list");
+
+    /** What explains it: a plate that says what the machine never did, or something outside the machine. */
+    public record Explained(boolean byPlate, Reason because) {
     }
 
     public Finding {
         entries = List.copyOf(entries);
     }
 
+    /** As the rules make it. */
+    private static Finding of(Severity severity, Reason about, Reason what, int entry) {
+        return new Finding(severity, about, what, List.of(entry), Optional.empty(), Optional.empty());
+    }
+
+    private Finding explainedBy(Optional<Explained> by) {
+        return by.isPresent() ? new Finding(Severity.NOTE, about, what, entries, by, judged) : this;
+    }
+
     /** Findings from the runs that count. The severities are house rules. */
     private static List<Finding> ofDrive(SpindleSurvey survey) {
         List<Finding> findings = new ArrayList<>();
+        Map<Integer, Explained> explained = explained(survey);
         for (Run run : survey.counting()) {
             String name = survey.machine().train().name(run.route());
             for (Symptom symptom : run.record().symptoms()) {
-                findings.add(new Finding(severity(symptom), Reason.each(VerdictReason.FINDING_SYMPTOM, symptom, name), List.of(run.entry())));
+                findings.add(of(severity(symptom), DRIVE, Reason.each(VerdictReason.FINDING_SYMPTOM, symptom, name), run.entry()));
             }
-            run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).ifPresent(j -> findings.add(new Finding(
-                    Severity.SOON, Reason.of(VerdictReason.FINDING_SPEED, name, j.shown(), run.nominal().orElseThrow(),
-                    run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()), List.of(run.entry()))));
+            run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).ifPresent(j -> findings.add(of(
+                    Severity.SOON, DRIVE, Reason.of(VerdictReason.FINDING_SPEED, name, j.shown(), run.nominal().orElseThrow(),
+                    run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()), run.entry())
+                    .explainedBy(Optional.ofNullable(explained.get(run.entry())))));
             run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s)).ifPresent(s ->
-                    findings.add(new Finding(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH,
-                            Reason.each(VerdictReason.FINDING_SHIFT, s, name), List.of(run.entry()))));
+                    findings.add(of(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH, DRIVE, Reason.each(VerdictReason.FINDING_SHIFT, s, name), run.entry())));
             if (run.outcome() == Outcome.UNDECIDED && run.judgement().isPresent()) {
-                findings.add(new Finding(Severity.NOTE, Reason.of(VerdictReason.FINDING_TOO_CLOSE, name, run.judgement().get().because()),
-                        List.of(run.entry())));
+                findings.add(of(Severity.NOTE, DRIVE, Reason.of(VerdictReason.FINDING_TOO_CLOSE, name, run.judgement().get().because()), run.entry()));
             }
         }
-        survey.checks().values().stream().filter(CheckResult::isBad).forEach(c -> findings.add(new Finding(
-                c.check() == DriveCheck.JOG ? Severity.LIVE_WITH : Severity.BEFORE_USE,
+        survey.checks().values().stream().filter(CheckResult::isBad).forEach(c -> findings.add(of(
+                c.check() == DriveCheck.JOG ? Severity.LIVE_WITH : Severity.BEFORE_USE, Reason.named("system.spindle-controls"),
                 c.seconds().isPresent() ? Reason.each(VerdictReason.FINDING_CHECK_SECONDS, c.check(), c.seconds().get())
-                        : Reason.each(VerdictReason.FINDING_CHECK, c.check()), List.of(c.entry()))));
+                        : Reason.each(VerdictReason.FINDING_CHECK, c.check()), c.entry())));
         return findings;
+    }
+
+    /**
+     * Speeds outside their limit that are no fault of the machine, by their entry: the plate is misprinted there and a reading settled it, or is reckoned
+     * otherwise, or the supply has another frequency. Only where nothing else would explain the reading as well.
+     */
+    private static Map<Integer, Explained> explained(SpindleSurvey survey) {
+        Map<Integer, Explained> explained = new HashMap<>();
+        List<Run> off = survey.counting().stream().filter(r -> r.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent()).toList();
+        if (off.isEmpty()) {
+            return explained;
+        }
+        List<SpeedCause> causes = SurveyPlan.causes(survey);
+        for (Run run : off) {
+            List<SpeedCause> fits = causes.stream().filter(c -> c.routes().contains(run.route())).toList();
+            if (!fits.isEmpty() && fits.stream().allMatch(c -> c.kind() == SpeedCause.Kind.SUPPLY)) {
+                explained.put(run.entry(), new Explained(false, fits.get(0).because()));
+            } else if (!fits.isEmpty() && fits.stream().allMatch(c -> Set.of(SpeedCause.Kind.PLATE, SpeedCause.Kind.UNLOADED).contains(c.kind()))) {
+                explained.put(run.entry(), new Explained(true, fits.get(0).because()));
+            }
+        }
+        PlateDoubt.of(survey).stream().filter(PlateDoubt::misleads).forEach(d -> d.entry().ifPresent(e -> explained.put(e, new Explained(true, d.settled().orElseThrow()))));
+        return explained;
     }
 
     /** Findings of the runs and of every step, worst first. */
@@ -70,27 +112,50 @@ public record Finding(Severity severity, Reason what, List<Integer> entries, Opt
         List<Finding> findings = ofDrive(survey.drive());
         for (StepResult result : survey.steps().latest().values()) {
             boolean ofDrive = result.step().recording().driveCheck().isPresent();
+            Reason about = result.step().system().words(survey.machine().fitOut());
             if (result.isBad() && !ofDrive) {
-                findings.add(new Finding(result.severity(), what(result), List.of(result.entry())));
+                findings.add(of(result.severity(), about, what(result), result.entry()));
             } else if (result.outcome() == Outcome.UNDECIDED) {
-                findings.add(new Finding(Severity.NOTE, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(), result.judgement().because()), List.of(result.entry())));
+                findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(), result.judgement().because()), result.entry()));
             }
         }
-        survey.steps().kit().broken().forEach(broken -> findings.add(new Finding(Severity.SOON, broken.what(), List.of(broken.entry()))));
+        survey.steps().kit().broken().forEach(broken -> findings.add(of(Severity.SOON, KIT, broken.what(), broken.entry())));
         return findings.stream().map(f -> f.by(survey)).sorted(Comparator.comparing(Finding::severity)).toList();
+    }
+
+    /** Findings by the system they are of: the system with the worst of them first. */
+    public static Map<Reason, List<Finding>> bySystem(List<Finding> worstFirst) {
+        Map<Reason, List<Finding>> by = new LinkedHashMap<>();
+        worstFirst.forEach(f -> by.computeIfAbsent(f.about(), a -> new ArrayList<>()).add(f));
+        return by;
     }
 
     /** As a person judges it, where one does; what stops use by the rules stays that. */
     private Finding by(Survey survey) {
         return entries.stream().flatMap(e -> Optional.ofNullable(survey.regrades().get(e)).stream()).findFirst().filter(r -> severity != Severity.STOP_USE || r.what().severity() == Severity.STOP_USE)
-                .map(r -> new Finding(r.what().severity(), what, entries, Optional.of(r))).orElse(this);
+                .map(r -> new Finding(r.what().severity(), about, what, entries, explained, Optional.of(r))).orElse(this);
     }
 
-    /** What a person says of it, in the order people ask: why, by design, what it costs, what time it takes. */
+    /** In a few words: the step's name, or the sentence where it is short anyway. */
+    public Reason brief() {
+        return what.is(VerdictReason.FINDING_STEP) || what.is(VerdictReason.FINDING_STEP_BECAUSE) ? (Reason) what.arguments().get(0) : what;
+    }
+
+    /** Whether it is a fault of the machine, by what a person says, else by what its readings say. */
+    public Regrade.Whose whose() {
+        return judged.map(j -> j.what().whose()).orElse(explained.filter(e -> !e.byPlate()).isPresent() ? Regrade.Whose.OUTSIDE : Regrade.Whose.FAULT);
+    }
+
+    /** What explains it, and what a person says of it, in the order people ask: why, by design, what it costs, what time it takes. */
     public List<Reason> says() {
         List<Reason> says = new ArrayList<>();
+        explained.ifPresent(e -> says.add(Reason.of(e.byPlate() ? VerdictReason.FINDING_PLATE : VerdictReason.FINDING_NO_FAULT, e.because())));
         judged.map(Noted::what).ifPresent(r -> {
-            says.add(r.byDesign() ? Reason.of(VerdictReason.FINDING_BY_DESIGN, r.why()) : Reason.of(VerdictReason.FINDING_JUDGED, r.why()));
+            says.add(Reason.of(switch (r.whose()) {
+                case FAULT -> VerdictReason.FINDING_JUDGED;
+                case BY_DESIGN -> VerdictReason.FINDING_BY_DESIGN;
+                case OUTSIDE -> VerdictReason.FINDING_OUTSIDE;
+            }, r.why()));
             if (!r.cost().isEmpty()) {
                 says.add(Reason.of(VerdictReason.FINDING_COST, r.cost().get(0), r.cost().get(1), r.cost().get(2)));
             }

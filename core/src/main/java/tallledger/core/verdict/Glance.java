@@ -5,6 +5,7 @@ import java.util.List;
 import tallledger.core.evidence.Severity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
+import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Survey;
 
 /**
@@ -18,8 +19,10 @@ public record Glance(List<Reason> use, List<Finding> worst) {
     private static final int SHOWN = 3;
 
     public static Glance of(Survey survey, Money money) {
-        List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS && p.by() != Money.By.BY_DESIGN && p.by() != Money.By.PLATE).map(Money.Priced::finding)
-                .filter(f -> f.severity() != Severity.NOTE).toList();
+        List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS).map(Money.Priced::finding)
+                
+                // What stops use stops it whoever's fault it is.
+                .filter(f -> f.severity() == Severity.STOP_USE || f.severity() != Severity.NOTE && f.whose() == Regrade.Whose.FAULT).toList();
         List<Object> stop = named(findings, Severity.STOP_USE);
         List<Object> before = named(findings, Severity.BEFORE_USE);
         boolean enough = money.known() >= survey.rules().share(Rule.GLANCE_KNOWN).doubleValue();
@@ -39,6 +42,6 @@ public record Glance(List<Reason> use, List<Finding> worst) {
     }
 
     private static List<Object> named(List<Finding> findings, Severity severity) {
-        return findings.stream().filter(f -> f.severity() == severity).map(f -> (Object) f.what()).toList();
+        return findings.stream().filter(f -> f.severity() == severity).map(f -> (Object) f.brief()).toList();
     }
 }

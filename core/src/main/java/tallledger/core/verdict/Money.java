@@ -21,7 +21,7 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.Made;
-import tallledger.core.survey.PlateDoubt;
+import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
@@ -52,7 +52,7 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
     }
 
     /** Where a cost comes from, or why there is none. */
-    public enum By { PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, NOTE, PLATE, KIT, SELLER_REPAIRS }
+    public enum By { PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, OUTSIDE, NOTE, PLATE, KIT, SELLER_REPAIRS }
 
     /**
      * A step or an element of the drive that was not tested.
@@ -155,20 +155,22 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         }
 
         private List<Priced> priced() {
-            Set<Integer> misled = PlateDoubt.of(survey.drive()).stream().filter(d -> d.settled().isPresent() && d.misleads()).map(PlateDoubt::entry).flatMap(Optional::stream).collect(Collectors.toSet());
-            return Finding.of(survey).stream().map(f -> price(f, misled)).toList();
+            return Finding.of(survey).stream().map(this::price).toList();
         }
 
-        private Priced price(Finding f, Set<Integer> misled) {
+        private Priced price(Finding f) {
             if (f.entries().stream().anyMatch(what.repaired::contains)) {
                 return new Priced(f, Optional.empty(), By.SELLER_REPAIRS);
             }
-            if (f.judged().filter(j -> j.what().byDesign()).isPresent()) {
-                return new Priced(f, Optional.empty(), By.BY_DESIGN);
+            if (f.whose() != Regrade.Whose.FAULT) {
+                return new Priced(f, Optional.empty(), f.whose() == Regrade.Whose.BY_DESIGN ? By.BY_DESIGN : By.OUTSIDE);
             }
             Optional<Cost> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3).map(c -> Cost.of(c.get(0), c.get(1), c.get(2)));
             if (own.isPresent()) {
                 return new Priced(f, own, By.PERSON);
+            }
+            if (f.explained().isPresent()) {
+                return new Priced(f, Optional.empty(), By.PLATE);
             }
             if (f.severity() == Severity.NOTE) {
                 return new Priced(f, Optional.empty(), By.NOTE);
@@ -176,9 +178,6 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             Optional<Made> rests = f.entries().stream().map(made::get).filter(java.util.Objects::nonNull).findFirst();
             if (rests.isEmpty()) {
                 return new Priced(f, Optional.empty(), survey.drive().checks().values().stream().anyMatch(c -> f.entries().contains(c.entry())) ? By.NOT_IN_TABLE : By.KIT);
-            }
-            if (rests.get() instanceof Run run && run.record().symptoms().isEmpty() && misled.contains(run.entry())) {
-                return new Priced(f, Optional.empty(), By.PLATE);
             }
             Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? worths.costs(r.step().system().name()) : symptoms((Run) rests.get()));
             return new Priced(f, table, table.isPresent() ? By.TABLE : By.NOT_IN_TABLE);

@@ -13,7 +13,6 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Speed;
-import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Feature;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
@@ -22,7 +21,6 @@ import tallledger.core.price.Offer;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 
 /**
@@ -104,22 +102,8 @@ public record SideBySide(List<Row> rows) {
 
     private static Cell cell(Survey survey, String id) {
         Optional<Step> step = survey.steps().inScope().stream().filter(s -> s.id().written().equals(id)).findFirst();
-        return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).map(r -> new Cell(figure(r, survey), Optional.empty(), Optional.of(r.outcome()), true)).orElse(Cell.UNTESTED))
+        return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).map(r -> new Cell(MeasuredFigure.of(r, survey), Optional.empty(), Optional.of(r.outcome()), true)).orElse(Cell.UNTESTED))
                 .orElse(Cell.NOT_THERE);
-    }
-
-    /** The figure that was judged, over the length its limit is stated for. */
-    private static Optional<Quantity> figure(StepResult result, Survey survey) {
-        StepJudgement judged = result.canonical(survey.rules());
-        List<Reason> all = judged.because().stream().flatMap(SideBySide::nested).toList();
-        return Stream.of("scaled.per", "graded.reached", "graded.missed", "graded.near", "verdict.inside", "verdict.above", "verdict.below", "verdict.too-close")
-                .flatMap(code -> all.stream().filter(r -> r.code().equals(code)).map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0))).filter(Quantity.class::isInstance).map(Quantity.class::cast)
-                .findFirst();
-    }
-
-    private static Stream<Reason> nested(Reason reason) {
-        return Stream.concat(Stream.of(reason), reason.arguments().stream().flatMap(a -> a instanceof Reason r ? Stream.of(r)
-                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty()).flatMap(SideBySide::nested));
     }
 
     private static Row row(Step step, List<Cell> cells, Survey first) {

@@ -1,10 +1,9 @@
 package tallledger.core.verdict;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.stream.Stream;
-import java.util.Map;
+import java.util.function.Function;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.KitItem;
@@ -35,18 +34,18 @@ final class StepSentences {
         counts(survey.steps(), s);
         List<StepResult> results = survey.steps().latest().values().stream().filter(r -> r.step().recording().driveCheck().isEmpty()).toList();
         if (results.stream().anyMatch(r -> r.step().recording().limit(survey.rules()).isPresent())) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_JUDGED_AS, survey.rules().judgedAs()), List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
+            s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_JUDGED_AS, survey.rules().judgedAs()), List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
         }
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
-                Reason.of(VerdictReason.STATEMENT_STEP_CLOSE, r.step().name(), r.judgement().because()), List.of(r.entry()))));
+                of(r), Reason.of(VerdictReason.STATEMENT_STEP_CLOSE, r.step().name(), r.judgement().because()), List.of(r.entry()))));
         nobodys(survey, results, s);
-        grades(results, s);
-        survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
+        good(results, s);
+        survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
                 system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
         again(survey.steps(), s);
         survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
-                Reason.of(VerdictReason.STATEMENT_STEP_PASSED, step.name(), why.what()), List.of(why.entry())))));
+                Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_STEP_PASSED, step.name(), why.what()), List.of(why.entry())))));
         open(survey.steps(), s);
         kit(survey, s);
         return s;
@@ -57,7 +56,7 @@ final class StepSentences {
         List<Integer> close = Stream.concat(results.stream().filter(r -> r.step().recording().limit(survey.rules()).isPresent() && r.outcome() == Outcome.UNDECIDED).map(StepResult::entry),
                 survey.drive().counting(Outcome.UNDECIDED).stream().filter(r -> r.judgement().isPresent()).map(Run::entry)).sorted().toList();
         if (!close.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_NOBODYS, close.size()), close));
+            s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_NOBODYS, close.size()), close));
         }
     }
 
@@ -65,7 +64,7 @@ final class StepSentences {
         List<Step> all = ledger.inScope();
         List<StepResult> done = List.copyOf(ledger.latest().values());
         int spared = (int) all.stream().filter(ledger::isSpared).count();
-        s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), count(done, Outcome.PROVEN), count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
+        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), count(done, Outcome.PROVEN), count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
                 spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size()), done.stream().map(StepResult::entry).sorted().toList()));
     }
 
@@ -78,7 +77,7 @@ final class StepSentences {
         if (!r.remark().isEmpty()) {
             said.add(r.remark());
         }
-        return new Sentence(said.isEmpty() ? Reason.of(VerdictReason.STATEMENT_STEP_BAD, r.step().name(), r.author())
+        return new Sentence(of(r), said.isEmpty() ? Reason.of(VerdictReason.STATEMENT_STEP_BAD, r.step().name(), r.author())
                 : Reason.of(VerdictReason.STATEMENT_STEP_BAD_BECAUSE, r.step().name(), r.author(), said), List.of(r.entry()));
     }
 
@@ -89,14 +88,30 @@ final class StepSentences {
         return r.step().phase() == Phase.ACCURACY && r.step().recording().limitRule().isPresent();
     }
 
-    private static void grades(List<StepResult> results, List<Sentence> s) {
-        // What was measured against a limit says its figure, the limit and the grade by itself, a sentence each.
-        results.stream().filter(r -> r.outcome() == Outcome.PROVEN && isMeasured(r)).forEach(r -> s.add(new Sentence(
+    private static Heading of(StepResult r) {
+        return Heading.of(r.step().phase());
+    }
+
+    /**
+     * What was measured against a limit says its figure, the limit and the grade, a sentence each on the chart; the rest of a phase by grade; what was only
+     * looked at, and is as it should be, by name.
+     */
+    private static void good(List<StepResult> results, List<Sentence> s) {
+        results.stream().filter(r -> r.outcome() == Outcome.PROVEN && isMeasured(r)).forEach(r -> s.add(new Sentence(of(r),
                 Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH).toList()), onItsCut(r))));
-        Map<Grade, List<StepResult>> byGrade = new EnumMap<>(Grade.class);
-        results.stream().filter(r -> !r.isBad() && !(r.outcome() == Outcome.PROVEN && isMeasured(r))).forEach(r -> r.judgement().grade().ifPresent(g -> byGrade.computeIfAbsent(g, k -> new ArrayList<>()).add(r)));
-        byGrade.forEach((grade, reached) -> s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_GRADE, grade, reached.stream().map(r -> (Object) r.step().name()).toList()),
-                reached.stream().map(StepResult::entry).sorted().toList())));
+        for (Phase phase : Phase.values()) {
+            List<StepResult> rest = results.stream().filter(r -> r.step().phase() == phase && r.outcome() == Outcome.PROVEN && !isMeasured(r)).toList();
+            for (Grade grade : Grade.values()) {
+                named(phase, rest.stream().filter(r -> r.judgement().grade().filter(grade::equals).isPresent()).toList(), s, names -> Reason.of(VerdictReason.STATEMENT_GRADE, grade, names));
+            }
+            named(phase, rest.stream().filter(r -> r.judgement().grade().isEmpty()).toList(), s, names -> Reason.of(VerdictReason.STATEMENT_GOOD, names));
+        }
+    }
+
+    private static void named(Phase phase, List<StepResult> some, List<Sentence> s, Function<List<Object>, Reason> says) {
+        if (!some.isEmpty()) {
+            s.add(new Sentence(Heading.of(phase), says.apply(some.stream().map(r -> (Object) r.step().name()).toList()), some.stream().map(StepResult::entry).sorted().toList()));
+        }
     }
 
     /** What was measured on a test cut rests on that as well. */
@@ -108,7 +123,7 @@ final class StepSentences {
         List<Object> names = new ArrayList<>();
         ledger.repeats().forEach(id -> ledger.step(id).ifPresent(step -> names.add(step.name())));
         if (!names.isEmpty()) {
-            s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STEPS_AGAIN, names), List.of()));
+            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_STEPS_AGAIN, names), List.of()));
         }
     }
 
@@ -116,7 +131,7 @@ final class StepSentences {
         for (Phase phase : Phase.values()) {
             List<Object> names = new ArrayList<>(ledger.open().stream().filter(step -> step.phase() == phase).map(Step::name).toList());
             if (!names.isEmpty()) {
-                s.add(new Sentence(Reason.of(VerdictReason.STATEMENT_STEPS_OPEN, phase, names), List.of()));
+                s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_STEPS_OPEN, phase, names), List.of()));
             }
         }
     }
@@ -126,8 +141,8 @@ final class StepSentences {
         if (!ledger.kit().items().isEmpty()) {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
-            s.add(new Sentence(Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING, sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
+            s.add(new Sentence(Heading.KIT, Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING, sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
         }
-        ledger.lift().ifPresent(lift -> s.add(new Sentence(InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()), List.of(lift.entry()))));
+        ledger.lift().ifPresent(lift -> s.add(new Sentence(Heading.KIT, InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()), List.of(lift.entry()))));
     }
 }

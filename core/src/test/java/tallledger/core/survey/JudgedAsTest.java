@@ -64,7 +64,7 @@ class JudgedAsTest {
         Entry lamp = book.step("lamp", true);
         Finding by = Finding.of(book.survey()).get(0);
         assertThat(by.says()).isEmpty();
-        Regrade regrade = Regrade.parse(lamp.sequence(), Severity.LIVE_WITH, "clumsy, but it holds", true, "100 / 200 / 600", "1", "20");
+        Regrade regrade = Regrade.parse(lamp.sequence(), Severity.LIVE_WITH, "clumsy, but it holds", Regrade.Whose.BY_DESIGN, "100 / 200 / 600", "1", "20");
         Entry said = book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q. Tester"), regrade, by.severity()));
         Finding judged = Finding.of(book.survey()).get(0);
         assertThat(judged.severity()).isEqualTo(Severity.LIVE_WITH);
@@ -73,7 +73,7 @@ class JudgedAsTest {
         book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
         assertThat(Finding.of(book.survey()).get(0).severity()).isEqualTo(by.severity());
         assertThatThrownBy(() -> SurveyEntries.regraded(By.of(lamp.at(), "Q"), regrade, Severity.STOP_USE)).isInstanceOf(Refused.class);
-        book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"), Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", false, "", "", ""), by.severity()));
+        book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"), Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", Regrade.Whose.FAULT, "", "", ""), by.severity()));
         assertThat(book.survey().steps().stopUse()).hasSize(1);
         assertThat(book.survey().strays()).isEmpty();
     }
@@ -81,7 +81,7 @@ class JudgedAsTest {
     @ParameterizedTest
     @CsvSource({"'', '', '', '', why", "why, dear, '', '', cost", "why, 600 / 200 / 100, '', '', cost", "why, '', 1, '', timesADay", "why, '', often, 3, minutesEach"})
     void whatIsNoJudgementNamesItsField(String why, String cost, String minutes, String times, String field) {
-        assertThatThrownBy(() -> Regrade.parse(3, Severity.SOON, why, false, cost, minutes, times)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+        assertThatThrownBy(() -> Regrade.parse(3, Severity.SOON, why, Regrade.Whose.FAULT, cost, minutes, times)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
     }
 
     private static Outcome outcome(Survey survey) {

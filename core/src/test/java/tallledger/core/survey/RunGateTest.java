@@ -114,7 +114,7 @@ class RunGateTest {
                 .map(book.machine().train()::settings).orElseThrow();
         Entry growl = book.run(slow, "", false, Symptom.GROWLS);
         assertThat(refused()).isEmpty();
-        Regrade regrade = Regrade.parse(growl.sequence(), Severity.STOP_USE, "it is breaking up", false, "", "", "");
+        Regrade regrade = Regrade.parse(growl.sequence(), Severity.STOP_USE, "it is breaking up", Regrade.Whose.FAULT, "", "", "");
         book.write(SurveyEntries.regraded(By.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
         assertThat(why("B")).isEqualTo("gate.stop-use");
         assertThat(why("A")).as("its own test").isEqualTo("may run");

@@ -90,10 +90,10 @@ class MoneyTest {
             assertThat(p.by()).isEqualTo(Money.By.TABLE);
             assertThat(p.cost()).contains(new Cost(0, 60, 1600));
         });
-        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "a bearing", false, "100/200/600", "", ""), Severity.SOON));
+        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "a bearing", Regrade.Whose.FAULT, "100/200/600", "", ""), Severity.SOON));
         assertThat(money().putRight().mean()).isEqualTo(250, within(1e-9));
         assertThat(Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).putRight().mean()).isZero();
-        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "made so", true, "100/200/600", "", ""), Severity.SOON));
+        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "made so", Regrade.Whose.BY_DESIGN, "100/200/600", "", ""), Severity.SOON));
         assertThat(money().priced()).extracting(Money.Priced::by).containsExactly(Money.By.BY_DESIGN);
         assertThat(money().putRight().mean()).isZero();
     }

@@ -101,8 +101,8 @@ class StatementByHandTest {
     }
 
     private static void listed(String name, Survey survey) {
-        ByHand.check(name, Stream.of(ConditionStatement.of(survey).sentences().stream().map(s -> "SAYS " + s.words() + " " + s.entries()),
-                Finding.of(survey).stream().map(f -> "FINDS " + f.severity() + " " + f.what() + " " + f.entries()),
+        ByHand.check(name, Stream.of(ConditionStatement.of(survey).sentences().stream().map(s -> "SAYS " + s.heading() + " " + s.words() + " " + s.entries()),
+                Finding.of(survey).stream().map(f -> "FINDS " + f.severity() + " " + f.about() + " " + f.what() + f.explained().map(e -> " BUT " + e.because()).orElse("") + " " + f.entries()),
                 ClaimVerdict.of(survey).stream().map(c -> "CLAIM " + c.claim().attribute() + " " + c.claim().value() + " " + c.standing() + " " + c.because() + " " + c.entries()))
                 .flatMap(s -> s));
     }

@@ -163,7 +163,7 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String regraded(Event.Regraded event, Entry entry) {
-        return words.say("entry.regraded", event.regrade().target(), event.regrade().severity(), event.regrade().why());
+        return words.say("entry.regraded", event.regrade().target(), event.regrade().severity(), event.regrade().why(), event.regrade().whose().ordinal());
     }
 
     @Override

@@ -4,6 +4,7 @@ import tallledger.web.words.WebReason;
 import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -206,22 +207,29 @@ class MachineController {
         return save(Optional.of(shelves.machine(id)), Typed.of(fields), model, response);
     }
 
-    /** What the machine's steps are called, by their ids. */
+    /** What the machine's steps and speeds are called, by their keys. */
     private Map<String, String> stepNames(Optional<SoFar> soFar) {
         Map<String, String> names = new LinkedHashMap<>();
         soFar.map(s -> s.steps(houses.newest().rules())).orElse(List.of()).forEach(step -> names.put(step.id().written(), words.say(step.name())));
+        soFar.map(SoFar::routes).orElse(List.of()).forEach(route -> names.put(route.key(), words.say("page.speed", soFar.orElseThrow().train().name(route))));
         return names;
     }
 
-    /** A claim is tied to a step by its name, as it was chosen; kept is its id. */
+    /** A claim is tied to steps and speeds by their names, as they were chosen; kept are their keys. */
     private void tie(Typed typed, Optional<Machine> machine) {
         List<String> rows = IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> "claim" + i + ".testedBy").filter(typed::has).toList();
         if (rows.isEmpty()) {
             return;
         }
         Map<String, String> names = stepNames(soFar(typed, machine.map(Machine::description)));
-        rows.forEach(row -> names.entrySet().stream().filter(e -> e.getValue().equals(typed.get(row).strip()) || e.getKey().equals(typed.get(row).strip())).findFirst()
-                .ifPresentOrElse(e -> typed.set(row, e.getKey()), () -> typed.refuse(row, Reason.of(WebReason.CLAIM_STEP_UNKNOWN, typed.get(row)))));
+        rows.forEach(row -> {
+            List<String> keys = new ArrayList<>();
+            MachineForm.tied(typed.get(row)).forEach(name -> names.entrySet().stream().filter(e -> e.getValue().equals(name) || e.getKey().equals(name)).findFirst()
+                    .ifPresentOrElse(e -> keys.add(e.getKey()), () -> typed.refuse(row, Reason.of(WebReason.CLAIM_STEP_UNKNOWN, name))));
+            if (!typed.isWrong(row)) {
+                typed.set(row, String.join("; ", keys));
+            }
+        });
     }
 
     private String save(Optional<Machine> machine, Typed typed, Model model, HttpServletResponse response) {
@@ -320,7 +328,10 @@ class MachineController {
         model.addAttribute("rules", houses.newest().rules());
         Optional<SoFar> soFar = soFar(typed, machine.map(Machine::description));
         model.addAttribute("soFar", soFar.map(s -> s.says(houses.newest().rules())).orElse(null));
-        model.addAttribute("tiedNames", stepNames(soFar));
+        Map<String, String> names = stepNames(soFar);
+        model.addAttribute("tiedNames", names);
+        model.addAttribute("tied", IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> MachineForm.tied(typed.get("claim" + i + ".testedBy")).stream().map(key -> names.getOrDefault(key, key))
+                .collect(Collectors.joining("; "))).toList());
         model.addAttribute("rows", IntStream.range(0, FitOutForm.rows(typed)).boxed().toList());
         Set<String> open = openParts(typed, Boolean.TRUE.equals(model.getAttribute("folded")));
         model.addAttribute("openParts", open);

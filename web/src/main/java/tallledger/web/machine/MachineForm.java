@@ -193,11 +193,16 @@ final class MachineForm {
             var axis = typed.attempt(row + ".axis", () -> AxisId.read(typed.get(row + ".axis")));
             if (attribute.isPresent() && source.isPresent() && axis.isPresent()) {
                 typed.attempt(row + ".value", () -> Claim.checked(attribute.get(), typed.get(row + ".value"), source.get(),
-                        typed.get(row + ".wording"), axis.get(), unit).testedBy(Optional.of(typed.get(row + ".testedBy")).filter(t -> !t.isBlank()).map(StepId::read)))
+                        typed.get(row + ".wording"), axis.get(), unit).tiedTo(tied(typed.get(row + ".testedBy"))))
                         .ifPresent(claims::add);
             }
         }
         return claims;
+    }
+
+    /** What tests a claim: keys or names with ; between. */
+    static List<String> tied(String text) {
+        return Stream.of(text.split(";")).map(String::strip).filter(t -> !t.isEmpty()).toList();
     }
 
     /** Levers of the feed or thread plate, one a line: "lever: A B C"; none where the machine has no such plate. */
@@ -371,6 +376,6 @@ final class MachineForm {
         typed.set(row + ".source", claim.source().name());
         typed.set(row + ".wording", claim.wording());
         typed.set(row + ".axis", claim.axis().map(AxisId::written).orElse(""));
-        typed.set(row + ".testedBy", claim.testedBy().map(StepId::written).orElse(""));
+        typed.set(row + ".testedBy", String.join("; ", claim.tiedTo()));
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.HouseTimes;
 import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Described;
@@ -23,6 +24,11 @@ record SoFar(Family family, LengthUnit unit, DriveTrain train, SpeedPlate plate,
 
     List<Step> steps(Rules rules) {
         return Catalogue.of(this, rules);
+    }
+
+    /** One route of every speed. */
+    List<Route> routes() {
+        return SpeedTable.of(train, plate).counted().stream().map(speed -> speed.routes().get(0)).toList();
     }
 
     /** Speeds, other steps, and the minutes they take without the walking between. */

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -22,7 +23,9 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.SurveyEntries;
@@ -108,7 +111,7 @@ class VerdictController {
             typed.refuse("form", Reason.of(WebReason.FINDING_GONE, target));
         }
         return entries.write(survey, typed, response, () -> finding.flatMap(f -> typed.choice("severity", Severity.class).flatMap(severity -> typed.attempt("why",
-                () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")), Regrade.parse(target, severity, typed.get("why"), typed.holds("byDesign", "yes"),
+                () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")), Regrade.parse(target, severity, typed.get("why"), whose(typed),
                         typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay")), f.severity())))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
     }
@@ -127,6 +130,7 @@ class VerdictController {
         model.addAttribute("submission", submission);
         model.addAttribute("grades", Grade.values());
         model.addAttribute("severities", Severity.values());
+        model.addAttribute("whose", Regrade.Whose.values());
         return "verdict/verdict";
     }
 
@@ -158,5 +162,12 @@ class VerdictController {
 
     private Map<String, Object> view(Survey survey) {
         return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
+    }
+
+    private static Regrade.Whose whose(Typed typed) {
+        if (typed.get("whose").isEmpty()) {
+            return Regrade.Whose.FAULT;
+        }
+        return Stream.of(Regrade.Whose.values()).filter(w -> w.name().equals(typed.get("whose"))).findFirst().orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("whose"));
     }
 }

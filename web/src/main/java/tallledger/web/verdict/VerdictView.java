@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
 import tallledger.core.coverage.Coverage;
@@ -37,7 +38,11 @@ import tallledger.web.words.Words;
 public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, Seal seal, AccuracyView chart) {
 
     /** What it all comes to. */
-    public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ConditionStatement.Sentence> sentences) {
+    public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ClaimVerdict.Told> told, ConditionStatement statement) {
+
+        public Map<Reason, List<Finding>> bySystem() {
+            return Finding.bySystem(findings);
+        }
     }
 
     /**
@@ -80,7 +85,8 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
                     run.flatMap(r -> r.record().reading()).map(r -> Figures.plain(r.rpm())).orElse(""),
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
-        Judged judged = new Judged(folded.coverage().counts(), Finding.of(survey.core()), ClaimVerdict.of(survey.core()), ConditionStatement.of(survey.core()).sentences());
+        List<ClaimVerdict> claims = ClaimVerdict.of(survey.core());
+        Judged judged = new Judged(folded.coverage().counts(), Finding.of(survey.core()), claims, ClaimVerdict.byWhat(claims, survey.machine().unit()), ConditionStatement.of(survey.core()));
         List<Picture> pictures = survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
                 .flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList();
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
