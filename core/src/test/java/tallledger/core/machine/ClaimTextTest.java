@@ -42,6 +42,9 @@ class ClaimTextTest {
             rebuilt by the maker, next to no backlash         | NO_BACKLASH next to no backlash; REBUILT_BY the maker
             everything works, lovely quiet                    | NEARLY_ALL_RUN everything works; CONDITION lovely; CONDITION quiet
             added foot pedal, modern panel                 | REDONE added foot pedal; REDONE modern panel
+            rebuilt, all within 0.01 mm                       | ACCURACY 0.01 mm; REBUILT_BY rebuilt
+            turns true to 0.0005 in                           | ACCURACY 0.0005 in
+            within walking distance of the station            | OTHER within walking distance of the station
             runs both ways                                    | REVERSES yes
             sehr guter Zustand, keine Kratzer                 | OTHER sehr guter Zustand, keine Kratzer
             """)

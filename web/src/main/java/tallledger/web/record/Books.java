@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -45,6 +47,7 @@ public class Books {
     /** So many entries are kept in memory, of the books opened last. */
     private static final int MOST_ENTRIES = 60_000;
 
+    private final List<Consumer<Long>> grown = new CopyOnWriteArrayList<>();
     private final Recent<Long, Known> known = new Recent<>(MOST_ENTRIES, book -> book.entries.size());
 
     Books(LedgerMapper mapper, EntryCodec codec, Store store, Heads heads) {
@@ -71,6 +74,11 @@ public class Books {
     /** A machine's own book and its surveys. */
     public List<BookRow> ofMachine(long machineId) {
         return mapper.booksOfMachine(machineId);
+    }
+
+    /** The same of many at once. */
+    public List<BookRow> ofMachines(List<Long> machines) {
+        return mapper.booksOfMachines(machines);
     }
 
     /** The book opened under a key, if one was. */
@@ -145,7 +153,7 @@ public class Books {
             mapper.insertBook(book);
             Entry entry = Entry.following(Optional.empty(), first);
             mapper.insertEntry(codec.row(book.getId(), entry, submission.key()));
-            store.afterwards(() -> heads.note(book.getId(), entry.sequence(), entry.hash()));
+            store.afterwards(() -> noted(book, entry));
             return book.getId();
         });
     }
@@ -177,9 +185,19 @@ public class Books {
                 // Only another process on the same store can get between: then the book moved on.
                 throw new MovedOn(submission.seen(), submission.seen() + 1);
             }
-            store.afterwards(() -> heads.note(bookId, entry.sequence(), entry.hash()));
+            store.afterwards(() -> noted(book, entry));
             return entry;
         });
+    }
+
+    private void noted(BookRow book, Entry entry) {
+        heads.note(book.getId(), entry.sequence(), entry.hash());
+        Optional.ofNullable(book.getKind() == BookKind.MACHINE ? book.getId() : book.getMachineId()).ifPresent(machine -> grown.forEach(g -> g.accept(machine)));
+    }
+
+    /** What is told of each entry written: the machine its book is of. */
+    void whenGrown(Consumer<Long> told) {
+        grown.add(told);
     }
 
     private static long size(Draft draft) {

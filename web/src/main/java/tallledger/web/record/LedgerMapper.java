@@ -16,6 +16,8 @@ interface LedgerMapper {
 
     List<BookRow> booksOfMachine(long machineId);
 
+    List<BookRow> booksOfMachines(@Param("machines") List<Long> machines);
+
     List<EntryRow> entries(@Param("bookId") long bookId, @Param("after") int after);
 
     List<EntryRow> some(@Param("bookId") long bookId, @Param("after") int after, @Param("most") int most);

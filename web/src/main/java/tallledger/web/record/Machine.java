@@ -35,7 +35,18 @@ public record Machine(long id, int version, MachineDescription description, List
 
     /** One version of its description; empty where it cannot be read, or never was. */
     public Optional<MachineDescription> version(int which) {
-        return which == version ? Optional.of(description) : entry(which).filter(e -> !strays.containsKey(which)).map(e -> MachineDescription.from(e.payload()));
+        return which == version ? Optional.of(description) : entry(which).filter(e -> !strays.containsKey(which) && !e.kind().equals(Shelves.PUT_AWAY) && !e.kind().equals(Shelves.TAKEN_OUT)).map(e -> MachineDescription.from(e.payload()));
+    }
+
+    /** The entry that put it away; empty while it stands on the shelf. */
+    public Optional<Entry> away() {
+        return entries.stream().filter(e -> e.damage().isEmpty() && (e.kind().equals(Shelves.PUT_AWAY) || e.kind().equals(Shelves.TAKEN_OUT))).reduce((a, b) -> b)
+                .filter(e -> e.kind().equals(Shelves.PUT_AWAY));
+    }
+
+    /** Why it was put away, in somebody's words. */
+    public String awayBecause() {
+        return away().flatMap(e -> e.payload().optionalText("why")).orElse("");
     }
 
     /** Who described it last. */

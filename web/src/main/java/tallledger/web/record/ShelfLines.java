@@ -10,90 +10,142 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What the shelf showed of each machine, kept across a start so that a long shelf need not be folded again. A line counts only where it
- * rests on the books' last entries, by their hashes, and was made by this very build; losing all of them costs nothing but time.
+ * What the shelf shows of each machine, in a table of its own, so that a page of a long shelf costs one query. A line counts only where it rests on the
+ * books' last entries, by their hashes, and was made by this very build: at the start every line is held against them, and from then on each entry written
+ * makes its machine's line stale. Losing all of them costs nothing but time ({@code --rebuild-shelf} does it on purpose).
  */
 @Component
 class ShelfLines {
 
     private static final Logger LOG = LoggerFactory.getLogger(ShelfLines.class);
 
+    /** One machine's line as just made; without what it rests on where it is to be looked at anew after the next start. */
+    record Made(Shelves.Place place, String restsOn) {
+    }
+
     private final ShelfMapper mapper;
     private final LedgerMapper ledger;
     private final Store store;
     private final JsonMapper json = JsonMapper.builder().build();
-    /** Empty where nobody knows what made this build: then nothing is kept. */
+    /** Empty where nobody knows what made this build: then no line of before stands. */
     private final String build;
+    private final boolean anew;
     private final Set<Long> doubted = ConcurrentHashMap.newKeySet();
+    private final Set<Long> stale = ConcurrentHashMap.newKeySet();
+    /** What could not be kept in the table, because there is no room or nothing may be written: shown from here. */
+    private final Map<Long, Shelves.Place> beside = new ConcurrentHashMap<>();
+    private volatile boolean isCompared;
 
-    ShelfLines(ShelfMapper mapper, LedgerMapper ledger, Store store, ObjectProvider<BuildProperties> build) {
+    ShelfLines(ShelfMapper mapper, LedgerMapper ledger, Store store, ObjectProvider<BuildProperties> build, @Value("${tallledger.rebuild-shelf:false}") boolean anew) {
         this.mapper = mapper;
         this.ledger = ledger;
         this.store = store;
         this.build = Optional.ofNullable(build.getIfAvailable()).map(b -> b.getTime() == null ? "" : b.getTime().toString()).orElse("");
+        this.anew = anew;
+        // After a write that was undone nobody knows what was read of it.
+        store.whenUndone(() -> isCompared = false);
     }
 
     /** A record of it was found broken somewhere before its last entry: its line does not stand. */
     void doubt(long machine) {
         doubted.add(machine);
+        stale.add(machine);
     }
 
-    boolean doubts(long machine) {
-        return doubted.contains(machine);
+    /** An entry was written in its book or in that of a survey of it. */
+    void grown(long machine) {
+        stale.add(machine);
     }
 
-    /** Lines that still stand, by machine. */
-    Map<Long, Summary> standing(List<BookRow> machines, Map<Long, BookRow> newest) {
-        Map<Long, Summary> standing = new HashMap<>();
-        if (build.isEmpty()) {
-            return standing;
+    /** Machines whose line is to be made, at most so many; they are no longer stale unless they grow again. */
+    synchronized List<Long> take(int most) {
+        if (!isCompared) {
+            isCompared = true;
+            compare();
         }
-        Map<Long, ShelfRow> rows = new HashMap<>();
-        mapper.lines().forEach(row -> rows.put(row.machine(), row));
-        if (rows.isEmpty()) {
-            return standing;
-        }
-        Map<Long, String> hashes = hashes();
-        for (BookRow machine : machines.stream().filter(m -> !doubts(m.getId())).toList()) {
-            Optional.ofNullable(rows.get(machine.getId())).filter(row -> row.restsOn().equals(restsOn(machine, newest.get(machine.getId()), hashes)))
-                    .flatMap(this::read).ifPresent(line -> standing.put(machine.getId(), line));
-        }
-        return standing;
+        List<Long> some = stale.stream().sorted().limit(most).toList();
+        some.forEach(stale::remove);
+        return some;
     }
 
-    /** Keeps what was made; what cannot be kept now is made again after the next start. A broken record is looked at anew every time. */
-    void keep(List<BookRow> machines, Map<Long, BookRow> newest, Map<Long, Shelves.Place> made) {
-        if (build.isEmpty() || machines.isEmpty()) {
-            return;
-        }
-        Map<Long, String> hashes = hashes();
-        List<ShelfRow> rows = new ArrayList<>();
-        machines.forEach(machine -> made.get(machine.getId()).summary().filter(line -> line.broken().isEmpty()).ifPresent(line ->
-                rows.add(new ShelfRow(machine.getId(), restsOn(machine, newest.get(machine.getId()), hashes), json.writeValueAsString(line)))));
-        store.derived(rows.stream().mapToLong(row -> row.line().length()).sum(), () -> rows.forEach(mapper::keep));
+    int waiting() {
+        return stale.size();
     }
 
-    private Map<Long, String> hashes() {
+    /** Every machine whose line does not rest on the books as they are, or that has none. */
+    private void compare() {
+        if (anew) {
+            store.derived(0, mapper::clear);
+        }
         Map<Long, String> hashes = new HashMap<>();
         ledger.heads().forEach(head -> hashes.put(head.book(), head.hash()));
-        return hashes;
+        Map<Long, String> bases = new HashMap<>();
+        mapper.bases().forEach(row -> bases.put(row.machine(), row.restsOn()));
+        Map<Long, Long> newest = new HashMap<>();
+        List<BookRow> books = ledger.books();
+        books.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> newest.put(b.getMachineId(), b.getId()));
+        books.stream().filter(b -> b.getKind() == BookKind.MACHINE).map(BookRow::getId).filter(id -> build.isEmpty() || doubted.contains(id)
+                || !restsOn(hashes.get(id), newest.get(id), hashes.get(newest.get(id))).equals(bases.get(id))).forEach(stale::add);
     }
 
-    private String restsOn(BookRow machine, BookRow survey, Map<Long, String> hashes) {
-        return build + " " + hashes.get(machine.getId()) + (survey == null ? "" : " " + survey.getId() + " " + hashes.get(survey.getId()));
+    /** @param survey newest of the machine, null where it has none */
+    String restsOn(String machineHash, Long survey, String surveyHash) {
+        return build + " " + machineHash + (survey == null ? "" : " " + survey + " " + surveyHash);
     }
 
-    private Optional<Summary> read(ShelfRow row) {
+    /** Keeps what was made. */
+    void keep(List<Made> made) {
+        List<Made> lines = made.stream().filter(m -> m.place.summary().isPresent()).toList();
+        made.forEach(m -> beside.put(m.place.book(), m.place));
+        List<Runnable> writes = new ArrayList<>();
+        for (Made m : lines) {
+            Summary line = m.place.summary().orElseThrow();
+            ShelfRow row = new ShelfRow(line.machine(), line.broken().isPresent() ? "" : m.restsOn, json.writeValueAsString(line));
+            writes.add(() -> {
+                mapper.keep(row, line, ShelfRow.Sorted.of(line));
+                mapper.show(row);
+            });
+        }
+        if (store.derived(lines.size() * 2_000L, () -> writes.forEach(Runnable::run))) {
+            lines.forEach(m -> beside.remove(m.place.book()));
+        }
+    }
+
+    /** One page, and how many there are; what could not be kept is shown where its last line stood, or before all where it had none. */
+    Shelves.Page page(ShelfQuery query, int waiting) {
+        int found = mapper.count(ShelfRow.Asked.of(query));
+        int pages = Math.max(1, (found + ShelfQuery.A_PAGE - 1) / ShelfQuery.A_PAGE);
+        ShelfQuery here = query.at(Math.min(query.page(), pages));
+        List<Summary> lines = new ArrayList<>();
+        Map<Long, Shelves.Place> shown = new HashMap<>(beside);
+        List<Long> machines = mapper.page(ShelfRow.Asked.of(here));
+        Map<Long, ShelfRow> rows = new HashMap<>();
+        if (!machines.isEmpty()) {
+            mapper.shown(machines).forEach(row -> rows.put(row.machine(), row));
+        }
+        for (Long id : machines) {
+            Optional.ofNullable(shown.remove(id)).map(Shelves.Place::summary).orElseGet(() -> read(id, rows.get(id))).ifPresent(lines::add);
+        }
+        List<Shelves.Place> unreadable = shown.values().stream().filter(p -> p.unreadable().isPresent()).toList();
+        if (here.page() == 1) {
+            shown.values().stream().flatMap(p -> p.summary().stream()).filter(line -> line.away() == here.away()).forEach(line -> lines.add(0, line));
+        }
+        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, mapper.all() + beside.size() + waiting, unreadable, waiting);
+    }
+
+    private Optional<Summary> read(long machine, ShelfRow row) {
         try {
-            return Optional.of(json.readValue(row.line(), Summary.class));
+            return Optional.of(json.readValue(row == null ? "" : row.line(), Summary.class));
         } catch (JacksonException unreadable) {
-            LOG.debug("The shelf's line of machine {} is made anew: {}", row.machine(), unreadable.getMessage());
+            LOG.debug("The shelf's line of machine {} is made anew: {}", machine, unreadable.getMessage());
+            stale.add(machine);
             return Optional.empty();
         }
     }

@@ -1,11 +1,26 @@
 package tallledger.web.record;
 
 import java.util.List;
+import org.apache.ibatis.annotations.Param;
 
 /** Lines of the shelf as they were derived: the one table that is written over. */
 interface ShelfMapper {
 
-    List<ShelfRow> lines();
+    /** What each line rests on. */
+    List<ShelfRow> bases();
 
-    void keep(ShelfRow line);
+    void keep(@Param("row") ShelfRow row, @Param("line") Summary line, @Param("sorted") ShelfRow.Sorted sorted);
+
+    void show(ShelfRow row);
+
+    /** Machines of one page, in its order. */
+    List<Long> page(@Param("what") ShelfRow.Asked what);
+
+    List<ShelfRow> shown(@Param("machines") List<Long> machines);
+
+    int count(@Param("what") ShelfRow.Asked what);
+
+    int all();
+
+    void clear();
 }

@@ -4,15 +4,19 @@ import tallledger.core.reason.CommonReason;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
@@ -32,7 +36,11 @@ import tallledger.core.survey.SurveyEntries;
 @Component
 public class Shelves {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Shelves.class);
     private static final String DESCRIBED = "DESCRIBED";
+    static final String PUT_AWAY = "PUT_AWAY";
+    static final String TAKEN_OUT = "TAKEN_OUT";
+    private static final int LONGEST_WHY = 200;
 
     private record Folded<T>(int head, T value) {
     }
@@ -44,16 +52,23 @@ public class Shelves {
     public record Place(long book, String title, Optional<Summary> summary, Optional<Reason> unreadable) {
     }
 
-    /** Up to where the books were read for a place on the shelf, and whether they were doubted before: a doubt that comes meanwhile is seen at the next look. */
-    private record ReadTo(int machine, long survey, int head, boolean doubted) {
-    }
-
-    private record Kept(ReadTo to, Place place) {
+    /**
+     * One page of the shelf.
+     *
+     * @param found      machines that are as asked
+     * @param number     of the page, from 1
+     * @param all        machines there are
+     * @param unreadable what is left of those that cannot be read
+     * @param waiting    machines whose line is still being made
+     */
+    public record Page(List<Summary> lines, int found, int number, int pages, int all, List<Place> unreadable, int waiting) {
     }
 
     /** So many entries are kept folded; the books of a long shelf are read again as they are opened. */
     private static final int MOST_ENTRIES = 30_000;
     private static final int MOST_MACHINES = 300;
+    /** So long a reader waits for lines to be made. */
+    private static final Duration PATIENCE = Duration.ofMillis(250);
     /** Books fetched in one go, so that a long shelf is not in memory at once. */
     private static final int A_FETCH = 40;
 
@@ -62,9 +77,9 @@ public class Shelves {
     private final ShelfLines lines;
     private final Words words;
     private final Clock clock;
+    private final AtomicBoolean making = new AtomicBoolean();
     private final Recent<Long, Folded<Machine>> machines = new Recent<>(MOST_MACHINES, m -> 1);
     private final Recent<Long, Folded<Fold>> folds = new Recent<>(MOST_ENTRIES, fold -> fold.head);
-    private final Map<Long, Kept> places = new ConcurrentHashMap<>();
 
     Shelves(Books books, Houses houses, ShelfLines lines, Store store, Words words, Clock clock) {
         this.books = books;
@@ -72,59 +87,80 @@ public class Shelves {
         this.lines = lines;
         this.words = words;
         this.clock = clock;
+        books.whenGrown(lines::grown);
         store.whenUndone(() -> {
             machines.clear();
             folds.clear();
-            places.clear();
         });
     }
 
-    /** Every machine with what its newest survey comes to; one that cannot be read hides no other. */
-    public List<Place> shelf() {
-        List<BookRow> all = books.all();
+    /** A page of the shelf; one machine that cannot be read hides no other. Where many lines are to be made, the rest follows in the background. */
+    public Page shelf(ShelfQuery query) {
+        long until = System.nanoTime() + PATIENCE.toNanos();
+        for (List<Long> some = lines.take(A_FETCH); !some.isEmpty(); some = System.nanoTime() < until ? lines.take(A_FETCH) : List.of()) {
+            make(some);
+        }
+        Page page = lines.page(query, lines.waiting());
+        if (lines.waiting() > 0 && page.waiting() == 0) {
+            // A line that could not be read is made anew at once.
+            make(lines.take(A_FETCH));
+            page = lines.page(query, lines.waiting());
+        }
+        if (lines.waiting() > 0) {
+            background();
+        }
+        return page;
+    }
+
+    private void background() {
+        if (making.compareAndSet(false, true)) {
+            Thread rest = new Thread(() -> {
+                try {
+                    for (List<Long> some = lines.take(A_FETCH); !some.isEmpty(); some = lines.take(A_FETCH)) {
+                        make(some);
+                    }
+                } catch (DataAccessException closing) {
+                    LOG.debug("The shelf's lines are made after the next start: {}", closing.getMessage());
+                } finally {
+                    making.set(false);
+                }
+            }, "shelf lines");
+            rest.setDaemon(true);
+            rest.setPriority(Thread.MIN_PRIORITY);
+            rest.start();
+        }
+    }
+
+    private synchronized void make(List<Long> ids) {
+        if (ids.isEmpty()) {
+            return;
+        }
+        List<BookRow> some = books.ofMachines(ids);
         Map<Long, BookRow> newest = new HashMap<>();
-        all.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> newest.put(b.getMachineId(), b));
-        List<BookRow> machineBooks = all.stream().filter(b -> b.getKind() == BookKind.MACHINE).toList();
-        Map<Long, Place> here = new HashMap<>();
-        machineBooks.forEach(b -> Optional.ofNullable(places.get(b.getId())).filter(k -> k.to.equals(readTo(b, newest.get(b.getId()))))
-                .ifPresent(k -> here.put(b.getId(), k.place)));
-        if (places.isEmpty()) {
-            Map<Long, ReadTo> before = new HashMap<>();
-            machineBooks.forEach(b -> before.put(b.getId(), readTo(b, newest.get(b.getId()))));
-            lines.standing(machineBooks, newest).forEach((id, line) -> here.put(id, new Place(id, line.identity().name(), Optional.of(line), Optional.empty())));
-            here.forEach((id, place) -> places.put(id, new Kept(before.get(id), place)));
+        some.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> newest.put(b.getMachineId(), b));
+        List<BookRow> machineBooks = some.stream().filter(b -> b.getKind() == BookKind.MACHINE).toList();
+        books.warm(Stream.concat(machineBooks.stream(), newest.values().stream()).toList());
+        lines.keep(machineBooks.stream().map(book -> made(book, Optional.ofNullable(newest.get(book.getId())))).toList());
+    }
+
+    private ShelfLines.Made made(BookRow book, Optional<BookRow> newest) {
+        try {
+            Machine machine = machine(book);
+            Optional<Survey> survey = newest.map(b -> survey(b, machine));
+            Place place = new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, survey, words)), Optional.empty());
+            return new ShelfLines.Made(place, lines.restsOn(last(machine.entries()), newest.map(BookRow::getId).orElse(null), survey.map(s -> last(s.entries())).orElse(null)));
+        } catch (Unreadable lost) {
+            return new ShelfLines.Made(new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(lost.reason())), "");
         }
-        List<BookRow> grown = machineBooks.stream().filter(b -> !here.containsKey(b.getId())).toList();
-        for (int from = 0; from < grown.size(); from += A_FETCH) {
-            List<BookRow> some = grown.subList(from, Math.min(grown.size(), from + A_FETCH));
-            books.warm(some.stream().flatMap(b -> Stream.of(Optional.of(b), Optional.ofNullable(newest.get(b.getId()))).flatMap(Optional::stream)).toList());
-            for (BookRow book : some) {
-                ReadTo to = readTo(book, newest.get(book.getId()));
-                Place place = place(book, Optional.ofNullable(newest.get(book.getId())));
-                places.put(book.getId(), new Kept(to, place));
-                here.put(book.getId(), place);
-            }
-        }
-        lines.keep(grown, newest, here);
-        return machineBooks.stream().map(b -> here.get(b.getId())).toList();
+    }
+
+    private static String last(List<Entry> entries) {
+        return entries.get(entries.size() - 1).hash();
     }
 
     /** A record of this machine was found broken: what the shelf says of it is looked at anew. */
     void doubt(long machine) {
         lines.doubt(machine);
-    }
-
-    private ReadTo readTo(BookRow machine, BookRow survey) {
-        return new ReadTo(machine.getHead(), survey == null ? 0 : survey.getId(), survey == null ? 0 : survey.getHead(), lines.doubts(machine.getId()));
-    }
-
-    private Place place(BookRow book, Optional<BookRow> newest) {
-        try {
-            Machine machine = machine(book);
-            return new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, newest.map(b -> survey(b, machine)), words)), Optional.empty());
-        } catch (Unreadable lost) {
-            return new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(lost.reason()));
-        }
     }
 
     public Machine machine(long id) {
@@ -154,6 +190,26 @@ public class Shelves {
 
     public void describeAnew(long machineId, MachineDescription description, String author, Submission submission) {
         books.append(machineId, described(description, author), submission);
+    }
+
+    /**
+     * Puts a machine away, out of sight of the shelf: its books stay as they are.
+     *
+     * @throws Refused where nobody says why
+     */
+    public void putAway(long machineId, String why, String author, Submission submission) {
+        if (why.isBlank()) {
+            throw Refused.because(WebReason.AWAY_WHY).at("why");
+        }
+        if (why.strip().length() > LONGEST_WHY) {
+            throw Refused.because(CommonReason.TEXT_LONG, why.strip().length(), LONGEST_WHY).at("why");
+        }
+        books.append(machineId, Draft.of(By.of(clock.instant(), clock.getZone(), author), PUT_AWAY, "", Map.of("why", why.strip())), submission);
+    }
+
+    /** Takes it out again. */
+    public void takeOut(long machineId, String author, Submission submission) {
+        books.append(machineId, Draft.of(By.of(clock.instant(), clock.getZone(), author), TAKEN_OUT, "", Map.of()), submission);
     }
 
     /** Writes a new version in which one plate cell means something else than it shows. */
@@ -205,6 +261,9 @@ public class Shelves {
         Optional<MachineDescription> newest = Optional.empty();
         int version = 0;
         for (Entry entry : entries) {
+            if (entry.kind().equals(PUT_AWAY) || entry.kind().equals(TAKEN_OUT)) {
+                continue;
+            }
             Optional<MachineDescription> read = read(entry, strays);
             if (read.isPresent()) {
                 newest = read;

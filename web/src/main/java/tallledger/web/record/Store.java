@@ -101,18 +101,22 @@ public class Store {
     }
 
     /**
-     * Writes what can be made again at any time. It is not forced to the device, and where somebody else writes, or there is no room, it is
-     * left for another time.
+     * Writes what can be made again at any time. It is not forced to the device, and where there is no room, or nothing may be written, it is left.
+     *
+     * @return whether it was written
      */
-    void derived(long bytes, Runnable work) {
-        if (!heads.missing().isEmpty() || !gate.tryLock()) {
-            return;
+    boolean derived(long bytes, Runnable work) {
+        if (!heads.missing().isEmpty()) {
+            return false;
         }
+        gate.lock();
         try {
             room.check(bytes);
             transaction.executeWithoutResult(status -> work.run());
+            return true;
         } catch (NotKept | DataAccessException | TransactionException left) {
             LOG.debug("Not kept: {}", left.getMessage());
+            return false;
         } finally {
             gate.unlock();
         }

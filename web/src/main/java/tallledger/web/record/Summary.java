@@ -24,10 +24,11 @@ import tallledger.web.words.Words;
  * @param steps   steps done
  * @param inScope of so many
  * @param money   what its faults and the untested come to; empty before it is surveyed
+ * @param away    whether it was put away
  * @param broken  entry at which the machine's record, or its newest survey's, is not what was written
  */
 public record Summary(long machine, Identity identity, Optional<Long> survey, Optional<Coverage.Counts> counts, Optional<Worst> worst, int findings, int known,
-                      int all, int steps, int inScope, Optional<Amounts> money, Optional<Integer> broken) {
+                      int all, int steps, int inScope, Optional<Amounts> money, Optional<Integer> broken, boolean away) {
 
     /** Its worst finding, in words. */
     public record Worst(Severity severity, String says) {
@@ -60,7 +61,7 @@ public record Summary(long machine, Identity identity, Optional<Long> survey, Op
         int inScope = newest.map(s -> s.steps().inScope().size()).orElse(0);
         return new Summary(machine.id(), machine.description().identity(), newest.map(Survey::id), counts,
                 findings.stream().findFirst().map(f -> new Worst(f.severity(), words.say(f.what()))), findings.size(),
-                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken().or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence));
+                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken().or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence), machine.away().isPresent());
     }
 
     /** Of two equally known, the one somebody ran more of comes first. */

@@ -86,7 +86,7 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
                     run.flatMap(r -> r.deviation()).map(Figures::percent).orElse(""), mark, run.map(r -> r.entry()).orElse(0));
         }).toList();
         List<ClaimVerdict> claims = ClaimVerdict.of(survey.core());
-        Judged judged = new Judged(folded.coverage().counts(), Finding.of(survey.core()), claims, ClaimVerdict.byWhat(claims, survey.machine().unit()), ConditionStatement.of(survey.core()));
+        Judged judged = new Judged(folded.coverage().counts(), Finding.of(survey.core()), claims, ClaimVerdict.byWhat(claims, folded.machine().unit()), ConditionStatement.of(survey.core()));
         List<Picture> pictures = survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
                 .flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList();
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),

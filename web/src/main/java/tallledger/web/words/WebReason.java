@@ -27,6 +27,7 @@ public enum WebReason implements ReasonCode {
     HOUSE_MOVED_ON("house.moved-on", "seen"),
     ENDS_ONLY("ends.only", "count"),
     CLAIM_STEP_UNKNOWN("claim.step-unknown", "typed"),
+    AWAY_WHY("away.why"),
     PLAN_BUYS("plan.buys", "worth"),
     PLAN_BUYS_PERHAPS("plan.buys-perhaps", "worth", "most"),
     PLAN_LEFT_OUT("plan.left-out", "count"),

@@ -333,7 +333,7 @@ class StoreTest {
             assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5, 6, 7);
             assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable", "stray.format", "stray.time");
             assertThat(read.core().remarks()).extracting(e -> e.entry()).containsExactly(8);
-            assertThat(app.bean(Shelves.class).shelf()).hasSize(1);
+            assertThat(app.bean(Shelves.class).shelf(ShelfQuery.ALL).lines()).hasSize(1);
             for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries", "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {
                 assertThat(app.status(page)).as(page).isEqualTo(200);
@@ -357,17 +357,18 @@ class StoreTest {
         }
         try (App app = App.on(data)) {
             assertThat(shelf(app)).isEqualTo(shown);
-            change(app, "update shelf_line set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"kept ')");
+            change(app, "update shelf_shown set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"kept ')");
         }
         try (App app = App.on(data)) {
             assertThat(shelf(app)).as("the kept line is shown, nothing is folded").contains(">kept ");
             app.bean(Books.class).append(survey, remark("second"), Submission.fresh(2));
             assertThat(shelf(app)).as("an entry more: made anew").isEqualTo(shown);
-            change(app, "update shelf_line set line = '{\"machine\":'");
+            change(app, "update shelf_shown set line = '{\"machine\":'");
         }
         try (App app = App.on(data)) {
             assertThat(shelf(app)).as("an unreadable line is made anew").isEqualTo(shown);
-            change(app, "update shelf_line set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"kept '), rests_on = concat('1970', substring(rests_on, 5))");
+            change(app, "update shelf_shown set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"kept ')");
+            change(app, "update shelf_line set rests_on = concat('1970', substring(rests_on, 5))");
         }
         try (App app = App.on(data)) {
             assertThat(shelf(app)).as("another build made it").isEqualTo(shown);

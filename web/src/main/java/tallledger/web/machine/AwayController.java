@@ -1,0 +1,85 @@
+package tallledger.web.machine;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.ledger.LedgerReason;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Machine;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.words.WebReason;
+
+/** A machine put away from the shelf, and taken out again. */
+@Controller
+@RequestMapping("/machines/{id}/away")
+class AwayController {
+
+    private final Shelves shelves;
+    private final Writer writer;
+
+    AwayController(Shelves shelves, Writer writer) {
+        this.shelves = shelves;
+        this.writer = writer;
+    }
+
+    @GetMapping
+    String ask(@PathVariable long id, Model model, HttpServletRequest request) {
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(""));
+        Machine machine = shelves.machine(id);
+        return page(model, machine, typed, Submission.fresh(machine.head()));
+    }
+
+    @PostMapping
+    String write(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Machine machine = shelves.machine(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
+        }
+        try {
+            if (typed.isClean() && typed.get("do").equals("out")) {
+                shelves.takeOut(id, typed.get("author"), submission);
+            } else if (typed.isClean()) {
+                shelves.putAway(id, typed.get("why"), typed.get("author"), submission);
+            }
+        } catch (Refused refused) {
+            typed.refuse(refused.field().orElse("form"), refused.reason());
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
+            return page(model, machine, typed, new Submission(submission.key(), moved.head()));
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page(model, machine, typed, submission);
+        }
+        if (!typed.isClean()) {
+            response.setStatus(422);
+            return page(model, machine, typed, submission);
+        }
+        writer.remember(response, typed.get("author"), submission);
+        return typed.get("do").equals("out") ? "redirect:/machines/" + id : "redirect:/";
+    }
+
+    private static String page(Model model, Machine machine, Typed typed, Submission submission) {
+        model.addAttribute("machine", machine);
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        return "machine/away";
+    }
+}
