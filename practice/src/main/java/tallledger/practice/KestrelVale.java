@@ -153,13 +153,21 @@ public final class KestrelVale {
 
     /** Pedestal drill: three windings by two belt steps, sound throughout; a capacity its power cannot carry. */
     public static SimulatedMachine dunmarshP20() {
-        return Sketch.of("Dunmarsh", "P20", Family.PEDESTAL_DRILL, "1983", SHED, OWNER, LengthUnit.MM)
+        return p20("1983", SHED, OWNER).claim(Attribute.DRILLING_CAPACITY, "40 mm", Source.SELLER, "drills forty in steel").unloaded(1.006).wrong("depth-stop", "remark=slips under a firm hand").build();
+    }
+
+    /** The same drill in another shed, to be laid beside it: dearer, its spindle worn. */
+    public static SimulatedMachine dunmarshP20Sister() {
+        return p20("1986", "closing pattern shop, Tarn Wharf", "the pattern shop").called("Dunmarsh P20, pattern shop").unloaded(1.012).wrong("drill-runout", "value=0.142 mm|remark=seen by eye")
+                .wrong("quill-spring", "remark=drops the last third").build();
+    }
+
+    private static Sketch p20(String year, String seenAt, String offeredBy) {
+        return Sketch.of("Dunmarsh", "P20", Family.PEDESTAL_DRILL, year, seenAt, offeredBy, LengthUnit.MM)
                 .windings(Shifting.SHIFTS_TURNING, "I 700", "II 1400", "III 2800").power("1.9", Law.CONSTANT_POWER)
                 .belt("L 80 355", "H 160 250").plate("160 450 315 900 630 1800")
-                .claim(Attribute.SPEED_COUNT, "6", Source.PLATE, "").claim(Attribute.DRILLING_CAPACITY, "40 mm", Source.SELLER, "drills forty in steel")
-                .claim(Attribute.FASTEST_SPEED, "1800", Source.PLATE, "").unloaded(1.006)
-                .has("-CENTRAL_LUBRICATION -COOLANT").supply("400", "50", "1.9", "4.6", false).axis("spindle", "120 mm", Axis.Per.MIN, "", "", "")
-                .wrong("depth-stop", "remark=slips under a firm hand").build();
+                .claim(Attribute.SPEED_COUNT, "6", Source.PLATE, "").claim(Attribute.FASTEST_SPEED, "1800", Source.PLATE, "")
+                .has("-CENTRAL_LUBRICATION -COOLANT").supply("400", "50", "1.9", "4.6", false).axis("spindle", "120 mm", Axis.Per.MIN, "", "", "");
     }
 
     /** Cylindrical grinder: the wheel spindle on two grooves. */

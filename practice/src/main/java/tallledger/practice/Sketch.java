@@ -49,7 +49,7 @@ final class Sketch {
     /** Scatter of a hand-held tachometer on a belt-driven spindle, as a share. */
     private static final double SCATTER = 0.004;
 
-    private final Identity identity;
+    private Identity identity;
     private final List<Stage> stages = new ArrayList<>();
     private final List<Exclusion> exclusions = new ArrayList<>();
     private final List<Claim> claims = new ArrayList<>();
@@ -65,6 +65,12 @@ final class Sketch {
     private Sketch(Identity identity) {
         this.identity = identity;
         this.fitOut = identity.family().traits().usual();
+    }
+
+    /** By another name than maker and model. */
+    Sketch called(String name) {
+        identity = new Identity(name, identity.maker(), identity.model(), identity.family(), identity.serial(), identity.year(), identity.seenAt(), identity.offeredBy(), identity.unit());
+        return this;
     }
 
     static Sketch of(String maker, String model, Family family, String year, String seenAt, String offeredBy, LengthUnit unit) {

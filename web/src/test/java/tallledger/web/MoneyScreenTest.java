@@ -3,9 +3,11 @@ package tallledger.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
+import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
@@ -82,6 +84,22 @@ class MoneyScreenTest {
             assertThat(App.demo().status(bad)).as(bad).isEqualTo(422);
         }
         assertThat(new Http(App.demo()).get("/beside?s=20&s=20").body()).contains("The same machine was chosen twice");
+        assertThat(App.demo().status("/beside/print?s=20&s=20")).isEqualTo(422);
+        assertThat(new Http(App.demo()).get("/beside/print?s=20&s=21").body()).contains("Brinmoor K3", "Tested on one and not on another", ", proven").doesNotContain("one maker and model");
+    }
+
+    /** Two of one maker and model: said, and the worn spindle of one stands first among what was measured. */
+    @Test
+    void sistersStandSideBySide() {
+        App app = App.demo();
+        Shelves shelves = app.bean(Shelves.class);
+        List<Long> both = shelves.shelf(ShelfQuery.of("dunmarsh p20", "", "", "SURVEYED", "NAME", "")).lines().stream().filter(l -> l.counts().orElseThrow().run() > 0)
+                .flatMap(l -> l.survey().stream()).toList();
+        assertThat(both).hasSize(2);
+        String page = new Http(app).get("/beside?s=" + both.get(0) + "&s=" + both.get(1)).body();
+        assertThat(page).contains("They are of one maker and model");
+        String measured = page.substring(page.indexOf("Measured"));
+        assertThat(measured.indexOf("Spindle: runout")).isPositive().isLessThan(measured.indexOf("Dip under thrust"));
     }
 
     /** What is asked of the shelf stands in its address; what is not on it is said. */

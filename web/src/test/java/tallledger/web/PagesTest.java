@@ -118,7 +118,7 @@ class PagesTest {
 
     @Test
     void scriptsAndStylesComeFromHere() {
-        assertThat(http.get("/css/ledger.css").body()).contains("Archivo Narrow");
+        assertThat(http.get("/css/fonts.css").body()).contains("Archivo Narrow");
         assertThat(http.get("/js/ledger.js").headers().firstValue("Cache-Control").orElse("")).contains("max-age");
         assertThat(http.get("/fonts/Archivo.OFL.txt").body()).contains("SIL OPEN FONT LICENSE");
     }

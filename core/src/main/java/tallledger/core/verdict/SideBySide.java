@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -28,9 +29,10 @@ import tallledger.core.survey.Survey;
  * Then what was measured, the greatest difference over the workable limit first; then what has no limit and differs; what is alike within
  * √(U₁² + U₂²), or the same, last.
  *
- * @param rows in that order
+ * @param rows    in that order
+ * @param sisters whether all are of one maker and model: then their descriptions ought to agree
  */
-public record SideBySide(List<Row> rows) {
+public record SideBySide(List<Row> rows, boolean sisters) {
 
     public static final int FEWEST = 2;
     public static final int MOST = 4;
@@ -84,7 +86,12 @@ public record SideBySide(List<Row> rows) {
         rows.addAll(reckoned(surveys, money));
         rows.addAll(described(surveys));
         rows.sort(Comparator.comparing(Row::part).thenComparing(Comparator.comparingDouble(Row::rank).reversed()));
-        return new SideBySide(List.copyOf(rows));
+        boolean sisters = surveys.stream().map(s -> List.of(s.machine().identity().family(), lower(s.machine().identity().maker()), lower(s.machine().identity().model()))).distinct().count() == 1;
+        return new SideBySide(List.copyOf(rows), sisters && !surveys.get(0).machine().identity().model().isBlank());
+    }
+
+    private static String lower(String text) {
+        return text.strip().toLowerCase(Locale.ROOT);
     }
 
     private static List<Row> measured(List<Survey> surveys) {
@@ -132,7 +139,7 @@ public record SideBySide(List<Row> rows) {
         return List.of(plain(VerdictReason.BESIDE_ASKED, money, m -> m.stakes().flatMap(s -> s.asking()).map(a -> a.value().doubleValue())),
                 plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())), plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),
                 plain(VerdictReason.BESIDE_UNKNOWN, money, m -> Optional.of(m.unknown())), plain(VerdictReason.BESIDE_OFFER, money, m -> m.offer().map(Offer::offer)),
-                texts(VerdictReason.BESIDE_KNOWN, surveys, s -> Optional.of(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * money.get(surveys.indexOf(s)).known())))));
+                of(Reason.of(VerdictReason.BESIDE_KNOWN), money.stream().map(m -> Cell.said(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * m.known())))).toList()));
     }
 
     private static Row plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {

@@ -32,8 +32,13 @@ class BesideController {
     public record Line(String name, List<Told> cells) {
     }
 
-    /** @param mark stroke of what was tested; empty where nothing was judged */
-    public record Told(String says, String mark) {
+    /**
+     * One cell.
+     *
+     * @param mark stroke of what was tested; empty where nothing was judged
+     * @param word the same as a word
+     */
+    public record Told(String says, String mark, String word) {
     }
 
     private final Shelves shelves;
@@ -48,20 +53,33 @@ class BesideController {
 
     @GetMapping("/beside")
     String show(@RequestParam(name = "s", required = false) List<String> chosen, Model model, HttpServletResponse response) {
+        laid(chosen, model, response);
+        return "beside/beside";
+    }
+
+    @GetMapping("/beside/print")
+    String print(@RequestParam(name = "s", required = false) List<String> chosen, Model model, HttpServletResponse response) {
+        return laid(chosen, model, response) ? "beside/print" : "beside/beside";
+    }
+
+    /** Whether they could be laid beside each other. */
+    private boolean laid(List<String> chosen, Model model, HttpServletResponse response) {
         List<String> typed = chosen == null ? List.of() : chosen;
         try {
             List<Survey> surveys = surveys(typed);
             List<tallledger.core.survey.Survey> cores = surveys.stream().map(Survey::core).toList();
             SideBySide beside = SideBySide.of(cores, cores.stream().map(s -> Money.of(s, Money.WhatIf.NOTHING)).toList());
             model.addAttribute("surveys", surveys);
+            model.addAttribute("sisters", beside.sisters());
             Map<SideBySide.Part, List<Line>> parts = new EnumMap<>(SideBySide.Part.class);
             beside.rows().forEach(row -> parts.computeIfAbsent(row.part(), p -> new ArrayList<>()).add(line(row, cores)));
             model.addAttribute("parts", parts);
+            return true;
         } catch (Refused refused) {
             response.setStatus(422);
             model.addAttribute("wrong", refused.reason());
+            return false;
         }
-        return "beside/beside";
     }
 
     private List<Survey> surveys(List<String> typed) {
@@ -92,11 +110,11 @@ class BesideController {
     /** Each in its own machine's unit. */
     private Told told(SideBySide.Cell cell, LengthUnit unit) {
         if (!cell.there()) {
-            return new Told("\u2013", "");
+            return new Told("\u2013", "", "");
         }
         String mark = cell.outcome().map(marks::of).orElse("");
         Optional<String> figure = cell.figure().map(q -> words.say(InUnit.of(q, unit)));
-        return new Told(figure.or(() -> cell.said().map(s -> said(s, unit))).orElseGet(() -> cell.outcome().map(words::of).orElse("not tested")), mark);
+        return new Told(figure.or(() -> cell.said().map(s -> said(s, unit))).orElseGet(() -> cell.outcome().map(words::of).orElse("not tested")), mark, figure.isPresent() ? cell.outcome().map(words::of).orElse("") : "");
     }
 
     private String said(Object said, LengthUnit unit) {

@@ -94,6 +94,10 @@ class DemoData implements SmartInitializingSingleton {
         survey(all, 9, rest[4], 300, "inspector").prices("9800", "", Background.IN_DAILY_USE).steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "400", "", "35").steps(Phase.FIRST_START).runs(2).steps(Phase.MOVEMENT).step("ground-round");
         survey(all, 10, rest[5], 71, "buyer").prices("8400", "9000", Background.IN_DAILY_USE).steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.WHEEL, "350", "", "33").steps(Phase.FIRST_START).runs(1).steps(Phase.MOVEMENT);
         survey(all, 11, rest[6], 80, "buyer").prices("7600", "", Background.AUCTION_UNSEEN).steps(Phase.STANDING);
+        // A sister of the pedestal drill, to be laid beside it; its test cut was not made.
+        List<SimulatedMachine> sisters = List.of(KestrelVale.dunmarshP20Sister());
+        survey(sisters, 0, add(sisters, 0), 21, "buyer").prices("780", "", Background.IN_DAILY_USE).plan(School.EVERY_SPEED, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
+                .steps(Phase.FIRST_START).runs(20).steps(Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY);
     }
 
     private DemoSurvey survey(List<SimulatedMachine> all, int which, long machine, long seed, String role) {
