@@ -94,12 +94,19 @@ public record ConditionStatement(List<Sentence> sentences) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
         } else {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
-                    c.inferred(), c.open()), entries(survey.counting().stream().toList())));
+                    c.inferred(), c.open()), entries(counted(survey))));
         }
         if (c.sweeps() > 0) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
                     entries(survey.counting().stream().filter(r -> survey.machine().train().isSweep(r.route())).toList())));
         }
+    }
+
+    /** Runs that count, and of speeds to be run again after a repair the last before it: they count as undecided. */
+    private static List<Run> counted(SpindleSurvey survey) {
+        List<Run> runs = new ArrayList<>(survey.counting());
+        survey.repeats().forEach(route -> survey.runs().stream().filter(r -> r.route().equals(route)).reduce((a, b) -> b).ifPresent(runs::add));
+        return runs;
     }
 
     private static void deviations(SpindleSurvey survey, List<Sentence> s) {

@@ -128,8 +128,9 @@ final class StepSentences {
     }
 
     private static void open(StepLedger ledger, List<Sentence> s) {
+        List<Step> open = ledger.open();
         for (Phase phase : Phase.values()) {
-            List<Object> names = new ArrayList<>(ledger.open().stream().filter(step -> step.phase() == phase).map(Step::name).toList());
+            List<Object> names = new ArrayList<>(open.stream().filter(step -> step.phase() == phase).map(Step::name).toList());
             if (!names.isEmpty()) {
                 s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_STEPS_OPEN, phase, names), List.of()));
             }
