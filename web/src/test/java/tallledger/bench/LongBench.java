@@ -21,6 +21,7 @@ import tallledger.web.record.Submission;
 /** Long books, many readers, a long shelf: server time of the pages of a survey of 3 000 entries, of 20 readers at once, and the heap with 200 surveys. */
 public final class LongBench {
 
+    private static final int USUAL = 400;
     private static final int ENTRIES = 3_000;
     private static final int READERS = 20;
     private static final int PAGES_EACH = 100;
@@ -33,6 +34,10 @@ public final class LongBench {
 
     public static void main(String[] args) throws Exception {
         HttpClient client = HttpClient.newHttpClient();
+        String usual = "/surveys/" + LongSurvey.of(App.demo(), USUAL).id();
+        for (String page : List.of("/run", "/verdict")) {
+            print(USUAL + " entries, " + page, measured(client, App.demo().url(usual + page), () -> null));
+        }
         LongSurvey survey = LongSurvey.of(App.demo(), ENTRIES);
         String base = "/surveys/" + survey.id();
         for (String page : List.of("/run", "/entries", "/entries?at=1500", "/entries?kind=RUN", "/verdict", "/speeds")) {

@@ -124,6 +124,33 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         return curve;
     }
 
+    /**
+     * Something a seller can do for the offer.
+     *
+     * @param finding put right by the seller; empty where it is a step
+     * @param step    looked at and found good; empty where it is a finding
+     * @param by      what the offer rises by
+     */
+    public record Raise(Optional<Finding> finding, Optional<Step> step, double by) {
+    }
+
+    /** What would raise the offer most, each by itself: of the dearest findings and of the untested steps worth most. Nothing where there is no offer. */
+    public List<Raise> raises(Survey survey, int most) {
+        if (offer.isEmpty()) {
+            return List.of();
+        }
+        List<Raise> raises = new ArrayList<>();
+        priced.stream().filter(p -> p.cost.isPresent() && !p.finding.entries().isEmpty()).sorted(Comparator.comparingDouble((Priced p) -> p.cost.get().mean()).reversed()).limit(most)
+                .forEach(p -> raises.add(new Raise(Optional.of(p.finding), Optional.empty(), raised(survey, new WhatIf(Set.of(p.finding.entries().get(0)), Set.of(), Set.of())))));
+        untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).limit(most)
+                .forEach(u -> raises.add(new Raise(Optional.empty(), u.step, raised(survey, new WhatIf(Set.of(), Set.of(u.step.get().id().written()), Set.of())))));
+        return raises.stream().filter(r -> r.by > 0).sorted(Comparator.comparingDouble(Raise::by).reversed()).limit(most).toList();
+    }
+
+    private double raised(Survey survey, WhatIf what) {
+        return of(survey, what).offer.orElseThrow().offer() - offer.orElseThrow().offer();
+    }
+
     private static final class Reckoning {
 
         private final Survey survey;

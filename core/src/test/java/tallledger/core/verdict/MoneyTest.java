@@ -156,6 +156,20 @@ class MoneyTest {
         assertThat(survey().entries()).as("nothing of it is recorded").hasSize(2);
     }
 
+    /** Each raise is what the offer would be with that alone less what it is, the most first; without a price there is none. */
+    @Test
+    void whatRaisesTheOfferMost() {
+        assertThat(money().raises(survey(), 3)).isEmpty();
+        prices("9000", Background.IN_DAILY_USE);
+        int growl = book.run(List.of("B", "2"), "180", false, Symptom.GROWLS).sequence();
+        Money as = money();
+        List<Money.Raise> raises = as.raises(survey(), 3);
+        assertThat(raises).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.by(), a.by()));
+        assertThat(raises).filteredOn(r -> r.finding().isPresent()).singleElement().satisfies(r -> assertThat(r.by()).isEqualTo(
+                Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).offer().orElseThrow().offer() - as.offer().orElseThrow().offer(), within(1e-9)));
+        assertThat(raises.get(0).by()).isPositive();
+    }
+
     @Test
     void theGlanceSaysNoMoreThanWasLookedAt() {
         Survey blank = survey();

@@ -10,6 +10,7 @@ import java.util.function.DoubleFunction;
 import tallledger.core.evidence.Severity;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
+import tallledger.core.verdict.Finding;
 import tallledger.core.verdict.Glance;
 import tallledger.core.verdict.Money;
 import tallledger.web.forms.Typed;
@@ -30,9 +31,10 @@ import tallledger.web.words.Words;
  * @param next    the three steps worth most a minute
  * @param more    how many untested things are not listed, and what they come to
  * @param unknown how many untested steps the table of checks has no cost for
+ * @param raises  what would raise the offer most
  * @param whatIf  whether something is only supposed
  */
-public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices, List<Open> open, List<Open> next, More more, long unknown, boolean whatIf) {
+public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices, List<Open> open, List<Open> next, More more, long unknown, List<Raise> raises, boolean whatIf) {
 
     /** In words, with the currency behind. */
     public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking, String opening, String offer, String ceiling, long known,
@@ -49,6 +51,10 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
 
     /** @param count not listed @param worth of them */
     public record More(int count, String worth) {
+    }
+
+    /** @param key of the step to look at; empty where something is to be put right @param by what the offer rises by */
+    public record Raise(String key, Reason what, String by) {
     }
 
     private static final int LISTED = 12;
@@ -82,7 +88,13 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
                 p.cost().map(c -> words.money(c.low(), "") + " / " + words.money(c.likely(), "") + " / " + words.money(c.high(), currency)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
         return new MoneyView(Glance.of(survey.core(), money), sums(money, amount -> words.money(amount, currency)), money.offer().map(o -> MoneyWalk.of(money, amount -> words.money(amount, currency))),
                 money.next(1).isEmpty() ? Optional.empty() : Optional.of(MoneyWalk.overMinutes(money, amount -> words.money(amount, currency))), prices, List.copyOf(listed),
-                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)), unknown, !what.isNothing());
+                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)), unknown,
+                what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
+    }
+
+    private static List<Raise> raises(Survey survey, Money money, String currency, Words words) {
+        return money.raises(survey.core(), NEXT).stream().map(r -> new Raise(r.step().map(s -> s.id().written()).orElse(""), r.finding().map(Finding::brief).orElseGet(() -> r.step().orElseThrow().name()),
+                words.money(r.by(), currency))).toList();
     }
 
     private static Open open(Money.Untested u, Money.WhatIf what, String currency, Words words) {
