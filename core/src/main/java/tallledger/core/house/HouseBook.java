@@ -77,6 +77,11 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         return newestFirst(HouseChange.Kind.STEP_TIME, code);
     }
 
+    /** Keys the house seals with, the newest first, each with the entry of its first use. */
+    public List<Change> keys() {
+        return newestFirst(HouseChange.Kind.KEY, "");
+    }
+
     public List<Change> historyOfGauge(String id) {
         List<Change> some = new ArrayList<>(newestFirst(HouseChange.Kind.GAUGE, id));
         some.addAll(newestFirst(HouseChange.Kind.GAUGE_OUT, id));
@@ -128,7 +133,9 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
                 HouseChange change = HouseChange.from(entry);
                 change.tell(this);
                 changes.add(new Change(entry, change));
-                versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, List.copyOf(gauges.values())));
+                if (!entry.kind().equals(HouseChange.Kind.KEY.name())) {
+                    versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, List.copyOf(gauges.values())));
+                }
             } catch (Refused refused) {
                 strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_REFUSED, refused.reason()));
             } catch (RuntimeException unread) {
@@ -183,6 +190,11 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         public Void row(HouseChange.Row change) {
             checks = change.in(checks);
             ownChecks = true;
+            return null;
+        }
+
+        @Override
+        public Void key(HouseChange.KeyMade change) {
             return null;
         }
     }

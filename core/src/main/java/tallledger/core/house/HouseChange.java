@@ -37,10 +37,12 @@ public sealed interface HouseChange {
         T gauge(GaugeListed change);
 
         T gauge(GaugeOut change);
+
+        T key(KeyMade change);
     }
 
     /** Kinds of entry in the house's book. */
-    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, GAUGE, GAUGE_OUT }
+    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, GAUGE, GAUGE_OUT, KEY }
 
     <T> T tell(Listener<T> listener);
 
@@ -260,6 +262,7 @@ public sealed interface HouseChange {
             case CHECK -> Row.from(p);
             case GAUGE -> GaugeListed.from(p);
             case GAUGE_OUT -> GaugeOut.from(p);
+            case KEY -> KeyMade.from(p);
         };
     }
 
@@ -298,5 +301,27 @@ public sealed interface HouseChange {
     private static Check check(Payload p) {
         return Check.of(p.text("about"), p.text("element"), p.text("check"), new BigDecimal(p.text("low")),
                 new BigDecimal(p.text("likely")), new BigDecimal(p.text("high")));
+    }
+
+    /**
+     * A key to seal with was made, and is first used. It changes no figure.
+     *
+     * @param publicKey 32 bytes, base64
+     */
+    record KeyMade(String publicKey) implements HouseChange {
+
+        static KeyMade from(Payload p) {
+            return new KeyMade(p.text("publicKey"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.key(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            return Draft.of(by, Kind.KEY.name(), "", Map.of("publicKey", publicKey));
+        }
     }
 }

@@ -98,7 +98,18 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
         return new Payload(draft.payload());
     }
 
+    /** As it is handed over: what the hash is taken of, and the hash. */
+    public Map<String, Object> handedOver() {
+        Map<String, Object> whole = fields(format, sequence, draft, previous);
+        whole.put("hash", hash);
+        return whole;
+    }
+
     private static String canonical(int format, int sequence, Draft draft, String previous) {
+        return CanonicalJson.write(fields(format, sequence, draft, previous));
+    }
+
+    private static Map<String, Object> fields(int format, int sequence, Draft draft, String previous) {
         Map<String, Object> whole = new TreeMap<>();
         whole.put("sequence", sequence);
         whole.put("at", draft.at().toString());
@@ -115,7 +126,7 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
         whole.put("payload", draft.payload());
         draft.strikes().ifPresent(struck -> whole.put("strikes", struck));
         whole.put("previous", previous);
-        return CanonicalJson.write(whole);
+        return whole;
     }
 
     private static String hashOf(int format, int sequence, Draft draft, String previous) {

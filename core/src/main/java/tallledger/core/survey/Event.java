@@ -67,6 +67,10 @@ public sealed interface Event {
 
         T photographed(Photographed event, Entry entry);
 
+        T camera(Camera event, Entry entry);
+
+        T closed(Closed event, Entry entry);
+
         T repaired(Repaired event, Entry entry);
 
         T regraded(Regraded event, Entry entry);
@@ -383,6 +387,39 @@ public sealed interface Event {
         @Override
         public <T> T tell(Listener<T> listener, Entry entry) {
             return listener.struck(this, entry);
+        }
+    }
+
+    /**
+     * The camera was started or stopped, or is found to run ahead.
+     *
+     * @param seconds how much earlier than its entry it was started, for a shift
+     */
+    record Camera(What what, int seconds) implements Event {
+
+        /** What was done. */
+        public enum What { STARTED, STOPPED, SHIFTED }
+
+        static Camera from(Entry entry) {
+            Payload p = entry.payload();
+            return new Camera(What.valueOf(p.text("what")), p.has("seconds") ? p.whole("seconds") : 0);
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.camera(this, entry);
+        }
+    }
+
+    /** The survey is closed. @param key fingerprint of the key it is sealed with */
+    record Closed(String key) implements Event {
+        static Closed from(Entry entry) {
+            return new Closed(entry.payload().text("key"));
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener, Entry entry) {
+            return listener.closed(this, entry);
         }
     }
 }

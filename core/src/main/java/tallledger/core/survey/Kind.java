@@ -48,6 +48,10 @@ public enum Kind {
     REPAIRED(Event.Repaired::from),
     /** A person judges a finding otherwise than the rules: how bad, what it costs, whether it is by design. */
     REGRADED(Event.Regraded::from),
+    /** The camera was started or stopped, or its clock put right. */
+    CAMERA(Event.Camera::from),
+    /** The survey is closed: nothing is written after it. */
+    CLOSED(Event.Closed::from),
     /** Strikes an earlier entry; the struck one stays readable. */
     STRIKE(Event.Struck::from);
 
@@ -69,6 +73,6 @@ public enum Kind {
 
     /** Whether a person may strike an entry of this kind. */
     public boolean canBeStruck() {
-        return this != OPENED && this != STOPPED && this != PLAN_CHOSEN && this != STRIKE;
+        return this != OPENED && this != STOPPED && this != PLAN_CHOSEN && this != STRIKE && this != CLOSED;
     }
 }

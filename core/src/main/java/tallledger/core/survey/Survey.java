@@ -54,6 +54,11 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
         return new SurveyFold(other, as, Catalogue.of(other, as.rules()), decoded.grown(all), List.of()).fold();
     }
 
+    /** The entry that closes it; empty while it takes entries. */
+    public Optional<Entry> closed() {
+        return decoded.entries().stream().filter(e -> e.damage().isEmpty() && e.kind().equals(Kind.CLOSED.name())).findFirst();
+    }
+
     public Rules rules() {
         return house.rules();
     }

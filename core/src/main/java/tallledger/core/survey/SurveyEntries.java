@@ -156,6 +156,33 @@ public final class SurveyEntries {
         return new Draft(by, Kind.PHOTO.name(), step, Map.of("step", step, "width", width, "height", height, "caption", checked(caption)), kept, Optional.empty());
     }
 
+    /** The camera is started or stopped. */
+    public static Draft camera(By by, Event.Camera.What what) {
+        return draft(by, Kind.CAMERA, "", Map.of("what", what.name()));
+    }
+
+    /** The camera was started so many seconds before its entry; below nought after it. @throws Refused naming "seconds" */
+    public static Draft cameraShifted(By by, String seconds) {
+        int shift = whole(seconds);
+        if (shift == 0 || Math.abs(shift) > Films.MOST_SHIFT) {
+            throw Refused.because(SurveyReason.CAMERA_SHIFT, seconds.strip(), Films.MOST_SHIFT).at("seconds");
+        }
+        return draft(by, Kind.CAMERA, "", Map.of("what", Event.Camera.What.SHIFTED.name(), "seconds", shift));
+    }
+
+    private static int whole(String typed) {
+        try {
+            return Integer.parseInt(typed.strip().replaceFirst("^[+]", "").replace('\u2212', '-'));
+        } catch (NumberFormatException not) {
+            return 0;
+        }
+    }
+
+    /** Nothing is written after it. @param key fingerprint of the key it is sealed with */
+    public static Draft closed(By by, String key) {
+        return draft(by, Kind.CLOSED, "", Map.of("key", key));
+    }
+
     public static Draft stopped(By by) {
         return draft(by, Kind.STOPPED, "", Map.of());
     }

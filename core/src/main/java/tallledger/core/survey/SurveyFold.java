@@ -167,6 +167,16 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     }
 
     @Override
+    public Optional<Reason> camera(Event.Camera event, Entry entry) {
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> closed(Event.Closed event, Entry entry) {
+        return TAKEN;
+    }
+
+    @Override
     public Optional<Reason> repaired(Event.Repaired event, Entry entry) {
         Repair repair = new Repair(entry.sequence(), entry.by().author().written(), event.part(), event.what());
         repairs.add(repair);

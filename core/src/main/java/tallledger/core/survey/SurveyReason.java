@@ -14,6 +14,7 @@ enum SurveyReason implements ReasonCode {
     GATE_UNKNOWN("gate.unknown", "kind"),
     NEEDS_UNCONFIRMED("needs.unconfirmed", "missing", "count"),
     NEXT_LATER("next.later"),
+    CAMERA_SHIFT("camera.shift", "typed", "most"),
     NEXT_NONE("next.none"),
     NEXT_PLAN("next.plan"),
     NEXT_REPEAT("next.repeat"),

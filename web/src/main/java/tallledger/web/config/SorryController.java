@@ -46,8 +46,8 @@ class SorryController implements ErrorController {
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)
     @ResponseStatus(HttpStatus.PAYLOAD_TOO_LARGE)
-    String tooLarge(Model model) {
-        return sorry(model, "sorry.photo-large");
+    String tooLarge(Model model, HttpServletRequest request) {
+        return sorry(model, request.getRequestURI().endsWith("/photos") ? "sorry.photo-large" : "sorry.too-large");
     }
 
     @RequestMapping("/error")

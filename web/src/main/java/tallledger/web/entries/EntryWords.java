@@ -18,6 +18,7 @@ import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Survey;
 import tallledger.web.runsheet.StepMargin;
 import tallledger.web.words.Words;
@@ -159,6 +160,16 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     @Override
     public String photographed(Event.Photographed event, Entry entry) {
         return words.say("entry.photo", event.photo().caption(), event.photo().width(), event.photo().height(), event.photo().sha256().substring(0, 8));
+    }
+
+    @Override
+    public String camera(Event.Camera event, Entry entry) {
+        return words.say("entry.camera", event.what().ordinal(), event.seconds());
+    }
+
+    @Override
+    public String closed(Event.Closed event, Entry entry) {
+        return words.say("entry.closed", new Fingerprint(event.key()).words());
     }
 
     @Override

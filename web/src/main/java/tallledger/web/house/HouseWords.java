@@ -2,6 +2,7 @@ package tallledger.web.house;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -9,6 +10,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.house.HouseBook;
 import tallledger.core.house.HouseChange;
 import tallledger.core.rules.Rule;
+import tallledger.core.seal.Fingerprint;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
@@ -35,7 +37,7 @@ public class HouseWords implements HouseChange.Listener<String> {
         String named = switch (HouseChange.Kind.valueOf(change.entry().kind())) {
             case RULE -> words.say("rule." + of) + " ";
             case STEP_TIME -> words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " ";
-            case ISSUED, CHECKS, CHECK, GAUGE, GAUGE_OUT -> "";
+            case ISSUED, CHECKS, CHECK, GAUGE, GAUGE_OUT, KEY -> "";
         };
         return named + of(change.what());
     }
@@ -86,5 +88,15 @@ public class HouseWords implements HouseChange.Listener<String> {
     public String row(HouseChange.Row change) {
         String code = change.was().isEmpty() ? "house.row-new" : change.now().isEmpty() ? "house.row-out" : "house.row";
         return words.say(code, change.now().or(change::was).orElseThrow().what(), change.reason());
+    }
+
+    @Override
+    public String key(HouseChange.KeyMade change) {
+        return words.say("house.key", fingerprint(change).words());
+    }
+
+    /** What a key is known by. */
+    public Fingerprint fingerprint(HouseChange change) {
+        return change instanceof HouseChange.KeyMade key ? Fingerprint.of(Base64.getDecoder().decode(key.publicKey())) : new Fingerprint("");
     }
 }

@@ -18,6 +18,7 @@ import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Kind;
 
 /**
  * The books of the ledger: reads them, appends to them.
@@ -175,6 +176,10 @@ public class Books {
             have.broken.ifPresent(b -> {
                 throw new NotKept(Reason.of(WebReason.STORE_BROKEN, b.sequence(), b.because()));
             });
+            if (book.getKind() == BookKind.SURVEY && !have.entries.isEmpty() && have.entries.get(have.entries.size() - 1).kind().equals(Kind.CLOSED.name())) {
+                Entry end = have.entries.get(have.entries.size() - 1);
+                throw new NotKept(Reason.of(WebReason.STORE_CLOSED, end.by().author().written(), end.sequence()));
+            }
             if (have.last() != submission.seen()) {
                 throw new MovedOn(submission.seen(), have.last());
             }

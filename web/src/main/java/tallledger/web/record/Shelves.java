@@ -247,6 +247,14 @@ public class Shelves {
                 SurveyEntries.opened(by, machine.version(), machine.hash(), houses.issued(), role, scope, judgedAs), submission);
     }
 
+    /** Goes on with a closed survey: a new book, whose first entry names the last hash of the one before. */
+    public long nextVolume(Survey closed, String author, Submission submission) {
+        Draft opened = SurveyEntries.opened(By.of(clock.instant(), clock.getZone(), author), closed.machine().version(), closed.machine().hash(), houses.issued(), "", closed.steps().scope(), closed.rules().judgedAs());
+        Map<String, Object> payload = new HashMap<>(opened.payload());
+        payload.put("after", Map.of("survey", closed.id(), "hash", last(closed.entries())));
+        return books.open(BookKind.SURVEY, Optional.of(closed.machine().id()), closed.machine().name(), Draft.of(opened.by(), opened.kind(), opened.step(), payload), submission);
+    }
+
     private Draft described(MachineDescription description, String author) {
         return Draft.of(By.of(clock.instant(), clock.getZone(), author), DESCRIBED, "", description.toPayload());
     }

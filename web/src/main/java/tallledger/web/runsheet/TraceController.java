@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.evidence.Finish;
 import tallledger.core.finish.TraceFile;
@@ -29,6 +30,9 @@ import tallledger.web.words.WebReason;
 /** Traces of a surface in files: read into the form of a step, where nothing is recorded yet; taken away from what was recorded. */
 @Controller
 class TraceController {
+
+    /** A file of 60 000 points has some megabytes. */
+    private static final long MOST = 15L * 1024 * 1024;
 
     private final Shelves shelves;
     private final SheetPage page;
@@ -59,6 +63,9 @@ class TraceController {
     private static byte[] bytes(Optional<MultipartFile> file) {
         if (file.isEmpty() || file.get().isEmpty()) {
             throw Refused.because(WebReason.TRACE_NONE);
+        }
+        if (file.get().getSize() > MOST) {
+            throw new MaxUploadSizeExceededException(MOST);
         }
         try {
             return file.get().getBytes();

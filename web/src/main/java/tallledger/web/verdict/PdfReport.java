@@ -1,6 +1,7 @@
 package tallledger.web.verdict;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
@@ -9,6 +10,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Calendar;
+import java.util.GregorianCalendar;
 import java.util.Locale;
 import java.util.Map;
 import java.util.logging.Level;
@@ -18,6 +23,7 @@ import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import tallledger.core.ledger.PlainText;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationContext;
@@ -50,21 +56,22 @@ class PdfReport {
     @EventListener(ApplicationReadyEvent.class)
     void warm() {
         if (warms) {
-            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css"))), "warm report");
+            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH), "warm report");
             thread.setDaemon(true);
             thread.start();
         }
     }
 
-    byte[] render(Map<String, Object> view) {
+    /** @param at time of the last entry it is made at: it stands in the file, and the time of making does not */
+    byte[] render(Map<String, Object> view, Instant at) {
         Context context = new Context(Locale.ROOT, view);
         context.setVariable("style", text("static/css/print.css"));
         context.setVariable(ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(application, null));
-        return made(templates.process(TEMPLATE, context));
+        return made(templates.process(TEMPLATE, context), at);
     }
 
-    private static byte[] made(String page) {
+    private static byte[] made(String page, Instant at) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         font(builder, "ArchivoNarrow_400Regular", "Archivo Narrow", 400);
@@ -74,8 +81,14 @@ class PdfReport {
         builder.useSVGDrawer(new BatikSVGDrawer());
         builder.withHtmlContent(PlainText.xml(page), null);
         builder.toStream(out);
-        try {
-            builder.run();
+        try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
+            renderer.createPDFWithoutClosing();
+            PDDocument document = renderer.getPdfDocument();
+            Calendar then = GregorianCalendar.from(at.atZone(ZoneOffset.UTC));
+            document.getDocumentInformation().setCreationDate(then);
+            document.getDocumentInformation().setModificationDate(then);
+            document.setDocumentId(at.toEpochMilli());
+            document.save(out);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -3,9 +3,6 @@ package tallledger.web.verdict;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.util.Base64;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -34,42 +31,30 @@ import tallledger.core.verdict.Money;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.AsItStands;
-import tallledger.web.record.LastAsked;
-import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
-import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
 @Controller
 class VerdictController {
 
-    private static final int MOST_KEPT = 16;
-
-    private final LastAsked<AsItStands, VerdictView> verdicts;
-    private final LastAsked<AsItStands, MoneyView> money;
     private final Shelves shelves;
-    private final PdfReport pdf;
-    private final Attachments attachments;
+    private final Reports reports;
     private final SurveyWriter entries;
     private final Writer writer;
     private final Clock clock;
     private final Words words;
 
-    VerdictController(Shelves shelves, PdfReport pdf, Attachments attachments, SurveyWriter entries, Writer writer, Clock clock, Words words, Marks marks) {
+    VerdictController(Shelves shelves, Reports reports, SurveyWriter entries, Writer writer, Clock clock, Words words) {
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
         this.words = words;
-        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
-        this.money = new LastAsked<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
-        this.attachments = attachments;
+        this.reports = reports;
         this.shelves = shelves;
-        this.pdf = pdf;
     }
 
     @GetMapping("/surveys/{id}/verdict")
@@ -117,7 +102,7 @@ class VerdictController {
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
-        model.addAllAttributes(view(survey));
+        model.addAllAttributes(reports.view(survey));
         if (model.getAttribute("whatIf") instanceof Money.WhatIf supposed && !supposed.isNothing()) {
             model.addAttribute("money", MoneyView.of(survey, supposed, words));
         }
@@ -137,7 +122,7 @@ class VerdictController {
     @GetMapping("/surveys/{id}/verdict/print")
     String print(@PathVariable long id, Model model) {
         Survey survey = shelves.survey(id);
-        model.addAllAttributes(view(survey));
+        model.addAllAttributes(reports.view(survey));
         model.addAttribute("images", survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
         return PdfReport.TEMPLATE;
     }
@@ -147,21 +132,7 @@ class VerdictController {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(pdf.render(withImages(survey)));
-    }
-
-    /** Into the PDF go the pictures themselves. */
-    private Map<String, Object> withImages(Survey survey) {
-        Map<Integer, String> images = new HashMap<>();
-        survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
-                "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
-        Map<String, Object> all = new HashMap<>(view(survey));
-        all.put("images", images);
-        return all;
-    }
-
-    private Map<String, Object> view(Survey survey) {
-        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
+                .body(reports.pdf(survey));
     }
 
     private static Regrade.Whose whose(Typed typed) {

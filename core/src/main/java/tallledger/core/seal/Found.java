@@ -1,0 +1,55 @@
+package tallledger.core.seal;
+
+import java.util.List;
+import java.util.Optional;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.reason.Sentence;
+
+/**
+ * Something a check of a handed-over survey found, and where.
+ *
+ * @param what  which sort
+ * @param where a file, or a book and the entry in it
+ */
+public record Found(What what, String where) {
+
+    /** What can be wrong; the same in Java and in the page that checks without it. */
+    public enum What implements ReasonCode {
+        ZIP_BROKEN("found.zip-broken"), TOO_LARGE("found.too-large"), NAME_UNSAFE("found.name-unsafe"), NAME_TWICE("found.name-twice"), LEDGER_MISSING("found.ledger-missing"), LEDGER_UNREADABLE("found.ledger-unreadable"),
+        LEDGER_NEWER("found.ledger-newer"), LEDGER_FORM("found.ledger-form"), ENTRY_MISSING("found.entry-missing"), ENTRY_UNLINKED("found.entry-unlinked"), ENTRY_CHANGED("found.entry-changed"), DESCRIPTION_OTHER("found.description-other"),
+        PHOTO_MISSING("found.photo-missing"), PHOTO_OTHER("found.photo-other"), SEAL_UNREADABLE("found.seal-unreadable"), SEAL_MISSING("found.seal-missing"), SEAL_CHAIN("found.seal-chain"), SEAL_CLOSING("found.seal-closing"),
+        FILE_MISSING("found.file-missing"), FILE_CHANGED("found.file-changed"), FILE_EXTRA("found.file-extra"), SIGNATURE_WRONG("found.signature-wrong"), KEY_OTHER("found.key-other");
+
+        private final Sentence sentence;
+
+        What(String code) {
+            sentence = Sentence.of(code, "where");
+        }
+
+        @Override
+        public Sentence sentence() {
+            return sentence;
+        }
+    }
+
+    public Reason says() {
+        return Reason.of(what, where);
+    }
+
+    /**
+     * What a whole check comes to.
+     *
+     * @param found    nothing where all holds
+     * @param seal     empty for a survey that was not closed: it could be cut short unseen
+     * @param title    what the survey is called
+     * @param entries  of the survey
+     * @param closed   whether its last entry closes it
+     */
+    public record Checked(List<Found> found, Optional<Seal> seal, String title, int entries, boolean closed) {
+
+        public boolean holds() {
+            return found.isEmpty();
+        }
+    }
+}

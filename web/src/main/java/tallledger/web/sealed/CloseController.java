@@ -1,0 +1,130 @@
+package tallledger.web.sealed;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Event;
+import tallledger.core.survey.Films;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.core.verdict.ConditionStatement;
+import tallledger.core.verdict.Heading;
+import tallledger.web.forms.SurveyWriter;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Closing;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
+
+/** A survey closed and sealed, handed over, gone on with in its next volume; and the films of the visit. */
+@Controller
+class CloseController {
+
+    private final Shelves shelves;
+    private final Closing closing;
+    private final Handover handover;
+    private final Tables tables;
+    private final SurveyWriter entries;
+    private final Writer writer;
+    private final Clock clock;
+
+    CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock) {
+        this.shelves = shelves;
+        this.closing = closing;
+        this.handover = handover;
+        this.tables = tables;
+        this.entries = entries;
+        this.writer = writer;
+        this.clock = clock;
+    }
+
+    /** What is open is said before anybody closes. */
+    @GetMapping("/surveys/{id}/close")
+    String ask(@PathVariable long id, Model model, HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    @PostMapping("/surveys/{id}/close")
+    String close(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        return entries.write(survey, typed, response, () -> {
+            if (!typed.holds("read", "yes")) {
+                typed.refuse("read", Reason.of(WebReason.CLOSE_UNREAD));
+            }
+            return Optional.of(SurveyEntries.closed(survey.by(clock, typed.get("author")), ""));
+        }, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/close", (book, draft, submission) -> closing.close(survey, typed.get("author"), submission));
+    }
+
+    private static String page(Survey survey, Typed typed, Submission submission, Model model) {
+        ConditionStatement statement = ConditionStatement.of(survey.core());
+        model.addAttribute("survey", survey);
+        model.addAttribute("open", statement.sections().getOrDefault(Heading.NOT_TESTED, List.of()));
+        model.addAttribute("record", statement.sections().getOrDefault(Heading.RECORD, List.of()));
+        model.addAttribute("closed", survey.core().closed().orElse(null));
+        model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        return "sealed/close";
+    }
+
+    /** The whole survey as one zip, written as it is made. */
+    @GetMapping("/surveys/{id}/survey.zip")
+    ResponseEntity<StreamingResponseBody> zip(@PathVariable long id) throws IOException {
+        Survey survey = shelves.survey(id);
+        HttpHeaders headers = new HttpHeaders();
+        headers.setContentType(MediaType.parseMediaType("application/zip"));
+        headers.setContentDisposition(ContentDisposition.attachment().filename("survey-" + id + "-to-entry-" + survey.head() + ".zip").build());
+        return new ResponseEntity<>(out -> handover.write(survey, out), headers, org.springframework.http.HttpStatus.OK);
+    }
+
+    /** The next volume of a closed survey: it names the seal before it. */
+    @PostMapping("/surveys/{id}/volume")
+    String volume(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        long next = shelves.nextVolume(survey, typed.get("author").isBlank() ? survey.lastAuthor() : typed.get("author"), submission);
+        writer.remember(response, typed.get("author"), submission);
+        return "redirect:/surveys/" + next + "/run";
+    }
+
+    /** The camera is started, stopped, or found to run ahead. */
+    @PostMapping("/surveys/{id}/camera")
+    String camera(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        boolean shift = typed.get("what").equals(Event.Camera.What.SHIFTED.name());
+        return entries.write(survey, typed, response, () -> shift ? typed.attempt("seconds", () -> SurveyEntries.cameraShifted(survey.by(clock, typed.get("author")), typed.get("seconds")))
+                : typed.choice("what", Event.Camera.What.class).map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
+                (now, said, submission) -> page(now, said, submission, model), entry -> typed.get("back").equals("run") ? "redirect:/surveys/" + id + "/run" : "redirect:/surveys/" + id + "/close#films");
+    }
+
+    /** Chapters of a film, to lie beside it. */
+    @GetMapping("/surveys/{id}/film-{film}.vtt")
+    ResponseEntity<String> chapters(@PathVariable long id, @PathVariable int film) {
+        Survey survey = shelves.survey(id);
+        Films films = Films.of(survey.entries(), survey.core().struck().keySet());
+        return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build() : ResponseEntity.ok().contentType(MediaType.parseMediaType("text/vtt;charset=UTF-8")).body(tables.chapters(survey, films, film));
+    }
+}

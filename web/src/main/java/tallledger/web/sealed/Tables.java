@@ -1,0 +1,121 @@
+package tallledger.web.sealed;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.stereotype.Component;
+import tallledger.core.ledger.Entry;
+import tallledger.core.survey.Films;
+import tallledger.core.survey.Run;
+import tallledger.core.survey.StepResult;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Figures;
+import tallledger.web.words.Words;
+
+/** A survey's readings, steps, kit and films as tables. A cell that a spreadsheet would take for a formula is made plain text. */
+@Component
+class Tables {
+
+    /** What a spreadsheet reckons with; a number with its sign is none. */
+    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r].*", Pattern.DOTALL);
+    private static final Pattern NUMBER = Pattern.compile("^[+-]?\\d[\\d ]*(?:[.,]\\d+)?$");
+
+    private final Words words;
+
+    Tables(Words words) {
+        this.words = words;
+    }
+
+    Map<String, String> of(Survey survey) {
+        Map<String, String> tables = new LinkedHashMap<>();
+        tables.put("readings.csv", readings(survey));
+        tables.put("steps.csv", steps(survey));
+        tables.put("kit.csv", kit(survey));
+        Films films = films(survey);
+        if (!films.films().isEmpty()) {
+            tables.put("films.csv", chapters(survey, films));
+        }
+        return tables;
+    }
+
+    private static Films films(Survey survey) {
+        return Films.of(survey.entries(), survey.core().struck().keySet());
+    }
+
+    private String readings(Survey survey) {
+        return csv(List.of("entry", "time", "author", "position", "plate rpm", "read rpm", "off %", "symptoms", "quiet", "outcome", "remark"), survey.folded().counting().stream().map((Run r) -> List.of(
+                String.valueOf(r.entry()), r.at().toString(), r.author(), survey.folded().machine().train().name(r.route()), r.nominal().map(Figures::plain).orElse(""),
+                r.record().reading().map(read -> Figures.plain(read.rpm())).orElse(""), r.deviation().map(Figures::percent).orElse(""),
+                r.record().symptoms().stream().map(words::of).collect(Collectors.joining(", ")), r.record().quiet() ? "noted" : "", words.of(r.outcome()), r.remark())).toList());
+    }
+
+    private String steps(Survey survey) {
+        return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark"), survey.steps().steps().stream()
+                .flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).map((StepResult r) -> List.of(String.valueOf(r.entry()), r.at().toString(), r.author(), words.say(r.step().name()),
+                        words.of(r.step().phase()), typed(r), r.because().stream().map(words::say).collect(Collectors.joining(" ")), words.of(r.outcome()), r.grade().map(words::of).orElse(""), r.remark())).toList());
+    }
+
+    private static String typed(StepResult r) {
+        return new TreeMap<>(r.values().typed()).entrySet().stream().filter(e -> !e.getValue().isEmpty()).map(e -> e.getKey() + " " + e.getValue()).collect(Collectors.joining("; "));
+    }
+
+    private String kit(Survey survey) {
+        var kit = survey.steps().kit();
+        return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark"), kit.items().stream().map(i -> List.of(String.valueOf(kit.entries().get(i.name())), i.name(), words.of(i.state()),
+                i.promised(), i.choice(), i.cost().map(Figures::plain).orElse(""), i.until().map(Object::toString).orElse(""), i.note())).toList());
+    }
+
+    private String chapters(Survey survey, Films films) {
+        return csv(List.of("film", "from", "until", "entries", "what"), films.films().stream().flatMap(f -> films.chapters(f.number(), survey.entries()).stream()).map(c -> List.of(String.valueOf(c.film()), clock(c.from()),
+                clock(c.until()), c.entries().stream().map(e -> String.valueOf(e.sequence())).collect(Collectors.joining(" ")), what(survey, c))).toList());
+    }
+
+    /** WebVTT (W3C): what was written when, beside the film. */
+    String chapters(Survey survey, Films films, int film) {
+        StringBuilder vtt = new StringBuilder("WEBVTT\n");
+        for (Films.Chapter c : films.chapters(film, survey.entries())) {
+            vtt.append('\n').append(clock(c.from())).append(" --> ").append(clock(c.until())).append('\n')
+                    .append(what(survey, c).replace("&", "&amp;").replace("<", "&lt;").replace("-->", "\u2192").replaceAll("\\s*\\R\\s*", " ")).append('\n');
+        }
+        return vtt.toString();
+    }
+
+    private String what(Survey survey, Films.Chapter chapter) {
+        return chapter.entries().stream().map(e -> e.sequence() + " " + said(survey, e)).collect(Collectors.joining("; "));
+    }
+
+    private String said(Survey survey, Entry e) {
+        return survey.core().task(e.step()).map(t -> words.name(t, survey.folded().machine().train())).orElseGet(() -> words.kind(e.kind()) + (e.step().isEmpty() ? "" : " " + e.step()));
+    }
+
+    private static String clock(Duration d) {
+        return String.format(Locale.ROOT, "%02d:%02d:%02d.000", d.toHours(), d.toMinutesPart(), d.toSecondsPart());
+    }
+
+    private static String csv(List<String> header, List<List<String>> rows) {
+        StringBuilder csv = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(header.toArray(String[]::new)).get())) {
+            for (List<String> row : rows) {
+                printer.printRecord(row.stream().map(Tables::plain).toList());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return csv.toString();
+    }
+
+    /** An apostrophe before what would be reckoned. */
+    static String plain(String cell) {
+        return FORMULA.matcher(cell).matches() && !NUMBER.matcher(cell).matches() ? "'" + cell : cell;
+    }
+}

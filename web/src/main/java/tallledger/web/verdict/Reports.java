@@ -1,0 +1,46 @@
+package tallledger.web.verdict;
+
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tallledger.core.verdict.Money;
+import tallledger.web.record.AsItStands;
+import tallledger.web.record.Attachments;
+import tallledger.web.record.LastAsked;
+import tallledger.web.record.Survey;
+import tallledger.web.words.Marks;
+import tallledger.web.words.Words;
+
+/** What the verdict's pages, its print and its PDF are made of. */
+@Component
+public class Reports {
+
+    private static final int MOST_KEPT = 32;
+
+    private final LastAsked<AsItStands, VerdictView> verdicts;
+    private final LastAsked<AsItStands, MoneyView> money;
+    private final PdfReport pdf;
+    private final Attachments attachments;
+
+    Reports(PdfReport pdf, Attachments attachments, Words words, Marks marks) {
+        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
+        this.money = new LastAsked<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
+        this.pdf = pdf;
+        this.attachments = attachments;
+    }
+
+    Map<String, Object> view(Survey survey) {
+        return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
+    }
+
+    /** The report; made again from the same entries it is the same bytes. */
+    public byte[] pdf(Survey survey) {
+        Map<Integer, String> images = new HashMap<>();
+        survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
+                "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
+        Map<String, Object> all = new HashMap<>(view(survey));
+        all.put("images", images);
+        return pdf.render(all, survey.entries().get(survey.entries().size() - 1).at());
+    }
+}

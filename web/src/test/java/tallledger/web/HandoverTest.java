@@ -1,0 +1,315 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.KeyPair;
+import java.security.KeyPairGenerator;
+import java.security.MessageDigest;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.seal.Seal;
+import tallledger.core.survey.Event;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.record.AttachmentRow;
+import tallledger.web.record.Attachments;
+import tallledger.web.record.Books;
+import tallledger.web.record.Closing;
+import tallledger.web.record.NotKept;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.sealed.HandedOver;
+import tallledger.web.sealed.Handover;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A survey closed, sealed and handed over; and every kind of tampering found, and placed, alike by the three that check it. */
+class HandoverTest {
+
+    @TempDir
+    static Path data;
+    private static App app;
+    private static long survey;
+    private static byte[] whole;
+    private static String photo;
+
+    @BeforeAll
+    static void closeOne() throws Exception {
+        app = App.on(data.resolve("data"));
+        survey = Scenes.readySurvey(app);
+        ByteArrayOutputStream picture = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", picture);
+        AttachmentRow row = AttachmentRow.of("image/png", picture.toByteArray());
+        photo = row.sha256();
+        Survey now = survey();
+        By by = By.of(java.time.Instant.now(), "Q. Tester, buyer");
+        app.bean(Books.class).append(survey, SurveyEntries.camera(by, Event.Camera.What.STARTED), Submission.fresh(now.head()));
+        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", row.sha256(), row.type())), 40, 30, "=the plate"), Submission.fresh(now.head() + 1));
+        app.bean(Books.class).append(survey, SurveyEntries.remark(by, "\u03a7\u03b1\u03af\u03c1\u03b5 \u0416 \u4e2d \u201cquoted\u201d \\ \u0001".replace("\u0001", "")), Submission.fresh(now.head() + 2));
+        app.bean(Closing.class).close(survey(), "Q. Tester, buyer", Submission.fresh(survey().head()));
+        whole = zip();
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    private static Survey survey() {
+        return app.bean(Shelves.class).survey(survey);
+    }
+
+    private static byte[] zip() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        app.bean(Handover.class).write(survey(), out);
+        return out.toByteArray();
+    }
+
+    private static Map<String, byte[]> files(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                files.put(e.getName(), in.readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    private static byte[] zipped(Map<String, byte[]> files) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> f : files.entrySet()) {
+                zip.putNextEntry(new ZipEntry(f.getKey()));
+                zip.write(f.getValue());
+                zip.closeEntry();
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static String sha256(byte[] bytes) throws Exception {
+        return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+    }
+
+    private static List<String> java(byte[] zip) throws IOException {
+        Path file = Files.createTempFile(data, "handed", ".zip");
+        Files.write(file, zip);
+        return HandedOver.check(file, share -> { }).found().stream().map(f -> (f.what() + " " + f.where()).strip()).sorted().toList();
+    }
+
+    @Test
+    void whatWasClosedHoldsAndTakesNoEntry() throws Exception {
+        assertThat(java(whole)).isEmpty();
+        assertThat(zip()).as("made again it is the same bytes").isEqualTo(whole);
+        assertThat(files(whole)).containsKeys("ledger.json", "report.pdf", "readings.csv", "steps.csv", "kit.csv", "films.csv", "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png");
+        assertThat(new String(files(whole).get("film-1.vtt"), StandardCharsets.UTF_8)).startsWith("WEBVTT\n\n00:00:00.000 --> ");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(java.time.Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
+                .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
+        long next = app.bean(Shelves.class).nextVolume(survey(), "Q. Tester", Submission.fresh(0));
+        assertThat(app.bean(Shelves.class).survey(next).entries().get(0).payload().part("after").text("hash")).isEqualTo(survey().entries().get(survey().head() - 1).hash());
+        assertThat(Files.getPosixFilePermissions(data.resolve("data/seal.key"))).extracting(Enum::name).containsExactlyInAnyOrder("OWNER_READ", "OWNER_WRITE");
+        assertThat(new Http(app).get("/house/keys").body()).contains(Seal.from(JsonMapper.builder().build().readValue(files(whole).get("seal.json"), Map.class)).fingerprint().words());
+    }
+
+    /** Each kind of tampering with what must be found; the zip as handed over first. */
+    private static Map<String, byte[]> tampered() throws Exception {
+        Map<String, byte[]> all = new LinkedHashMap<>();
+        all.put("whole|", whole);
+        all.put("cut short|ZIP_BROKEN", java.util.Arrays.copyOf(whole, whole.length - 300));
+        all.put("no zip|ZIP_BROKEN", "not a zip".getBytes(StandardCharsets.UTF_8));
+        all.put("packed again|", zipped(files(whole)));
+        all.put("a figure changed|ENTRY_CHANGED SURVEY 3", with("ledger.json", t -> t.replace("\"what\":\"STARTED\"", "\"what\":\"STOPPED\"")));
+        all.put("an author changed|ENTRY_CHANGED SURVEY 5", with("ledger.json", t -> t.replaceFirst("(\"name\":\")Q. Tester(\",\"role\":\"buyer\"},\"format\":2,\"hash\":\"" + hash(5) + ")", "$1R. Tester$2")));
+        all.put("an entry dropped|ENTRY_MISSING SURVEY 5", with("ledger.json", t -> t.replace(entry(t, 5) + ",", "")));
+        all.put("two entries swapped|ENTRY_MISSING SURVEY 4", with("ledger.json", t -> t.replace(entry(t, 4) + "," + entry(t, 5), entry(t, 5) + "," + entry(t, 4))));
+        all.put("an entry added|ENTRY_MISSING SURVEY 6", with("ledger.json", t -> t.replace(entry(t, 5) + ",", entry(t, 5) + "," + entry(t, 5) + ",")));
+        all.put("the machine's description changed|ENTRY_CHANGED MACHINE 1", with("ledger.json", t -> t.replaceFirst("\"maker\":\"Aldwark\"", "\"maker\":\"Brinmoor\"")));
+        all.put("spaces in it|LEDGER_FORM", with("ledger.json", t -> t.replaceFirst(",", ", ")));
+        all.put("a key twice|LEDGER_FORM", with("ledger.json", t -> t.replaceFirst("\"format\":1,", "\"format\":1,\"format\":1,")));
+        all.put("other encoding|LEDGER_UNREADABLE", with("ledger.json", t -> t, StandardCharsets.UTF_16LE));
+        all.put("of a newer form|LEDGER_NEWER", with("ledger.json", t -> t.replaceFirst("\"format\":1,", "\"format\":2,")));
+        all.put("nonsense|LEDGER_UNREADABLE", with("ledger.json", t -> "{\"books\":7"));
+        all.put("no ledger|LEDGER_MISSING", without("ledger.json"));
+        all.put("a photograph swapped|PHOTO_OTHER", with("photos/" + photo + ".png", t -> t + "x", StandardCharsets.ISO_8859_1));
+        all.put("a photograph gone|PHOTO_MISSING", without("photos/" + photo + ".png"));
+        all.put("a reading in the table changed|FILE_CHANGED readings.csv", with("readings.csv", t -> t + "1"));
+        all.put("the report changed|FILE_CHANGED report.pdf", with("report.pdf", t -> t + " ", StandardCharsets.ISO_8859_1));
+        all.put("a file added|FILE_EXTRA more.txt", plus("more.txt", "more"));
+        all.put("a name that climbs|NAME_UNSAFE ../more.txt", plus("../more.txt", "more"));
+        all.put("the seal gone|SEAL_MISSING", without("seal.json"));
+        all.put("another closed it|SEAL_CLOSING", with("seal.json", t -> t.replace("\"closedBy\":\"Q. Tester, buyer\"", "\"closedBy\":\"A. Nother\"")));
+        all.put("closed at another time|SIGNATURE_WRONG", with("seal.json", t -> t.replaceFirst("\"closedAt\":\"20", "\"closedAt\":\"19")));
+        all.put("the seal is none|SEAL_UNREADABLE", with("seal.json", t -> "[]"));
+        all.put("sealed by another key|KEY_OTHER", resealed());
+        all.put("a name twice|NAME_TWICE readings.csv", twice());
+        return all;
+    }
+
+    private interface Change {
+        String of(String text) throws Exception;
+    }
+
+    private static byte[] with(String name, Change change) throws Exception {
+        return with(name, change, StandardCharsets.UTF_8);
+    }
+
+    private static byte[] with(String name, Change change, java.nio.charset.Charset as) throws Exception {
+        Map<String, byte[]> files = files(whole);
+        java.nio.charset.Charset from = as == StandardCharsets.ISO_8859_1 ? as : StandardCharsets.UTF_8;
+        String before = new String(files.get(name), from);
+        String after = change.of(before);
+        assertThat(as != StandardCharsets.UTF_16LE && after.equals(before)).as("the change to " + name + " changes something").isFalse();
+        files.put(name, after.getBytes(as));
+        return zipped(files);
+    }
+
+    private static byte[] without(String name) throws Exception {
+        Map<String, byte[]> files = files(whole);
+        files.remove(name);
+        return zipped(files);
+    }
+
+    private static byte[] plus(String name, String text) throws Exception {
+        Map<String, byte[]> files = files(whole);
+        files.put(name, text.getBytes(StandardCharsets.UTF_8));
+        return zipped(files);
+    }
+
+    /** Two files of one name: a name of the same length written over in the zip itself. */
+    private static byte[] twice() throws Exception {
+        byte[] zip = plus("readingz.csv", "more");
+        String text = new String(zip, StandardCharsets.ISO_8859_1).replace("readingz.csv", "readings.csv");
+        return text.getBytes(StandardCharsets.ISO_8859_1);
+    }
+
+    private static byte[] resealed() throws Exception {
+        Map<String, byte[]> files = files(whole);
+        Seal seal = Seal.from(JsonMapper.builder().build().readValue(files.get("seal.json"), Map.class));
+        KeyPair pair = KeyPairGenerator.getInstance("Ed25519").generateKeyPair();
+        files.put("seal.json", Seal.of(seal.lastHash(), seal.count(), seal.closedBy(), seal.closedAt(), seal.files(), pair.getPublic(), pair.getPrivate()).written().getBytes(StandardCharsets.UTF_8));
+        return zipped(files);
+    }
+
+    private static String hash(int entry) {
+        return survey().entries().get(entry - 1).hash();
+    }
+
+    private static String entry(String ledger, int which) {
+        String text = CanonicalJson.write(survey().entries().get(which - 1).handedOver());
+        assertThat(ledger).contains(text);
+        return text;
+    }
+
+    /** In Java, in the page inside the zip opened from the disk, and in the application: the same findings at the same places. */
+    @Test
+    void everyTamperingIsFoundAlikeByAllThree() throws Exception {
+        Path page = data.resolve("verify.html");
+        Files.write(page, files(whole).get("verify.html"));
+        Browser browser = Browser.open();
+        Page inZip = browser.page();
+        List<String> differ = new ArrayList<>();
+        for (Map.Entry<String, byte[]> t : tampered().entrySet()) {
+            String name = t.getKey().split("\\|")[0];
+            String due = t.getKey().substring(name.length() + 1);
+            Path file = data.resolve(name.replaceAll("\\W+", "-") + ".zip");
+            Files.write(file, t.getValue());
+            List<String> java = java(t.getValue());
+            if (due.isEmpty() ? !java.isEmpty() : java.stream().noneMatch(f -> f.startsWith(due))) {
+                differ.add(name + ": Java found " + java + ", due is " + due);
+            }
+            inZip.navigate(page.toUri().toString());
+            inZip.setInputFiles("#file", file);
+            inZip.waitForFunction("() => document.body.dataset.done === 'yes'");
+            String found = (String) inZip.evaluate("() => document.body.dataset.found");
+            if (!found.equals(String.join("\n", java))) {
+                differ.add(name + ": the page found " + found.replace('\n', ',') + ", Java " + java);
+            }
+        }
+        assertThat(differ).isEmpty();
+        assertThat(browser.complaints()).isEmpty();
+        inZip.navigate(app.url("/check"));
+        inZip.setInputFiles("#file", data.resolve("a-figure-changed.zip"));
+        inZip.click("button:has-text('Check it')");
+        assertThat(browser.text()).contains("this is not what was handed over", "An entry is not what was written: SURVEY 3.", "A file was changed: ledger.json.");
+        inZip.setInputFiles("#file", data.resolve("whole.zip"));
+        inZip.click("button:has-text('Check it')");
+        assertThat(browser.text()).contains("all of it holds", "Closed by Q. Tester, buyer");
+        inZip.context().close();
+    }
+
+    /** The browser's own arithmetic, as where it offers none: the signature and hashes hold without it. */
+    @Test
+    void thePageChecksWhereTheBrowserOffersNoArithmetic() throws Exception {
+        Path page = data.resolve("plain.html");
+        Files.writeString(page, new String(files(whole).get("verify.html"), StandardCharsets.UTF_8).replace("globalThis.crypto && crypto.subtle", "false"));
+        Files.write(data.resolve("w.zip"), whole);
+        Page inZip = Browser.open().page();
+        inZip.navigate(page.toUri().toString());
+        inZip.setInputFiles("#file", data.resolve("w.zip"));
+        inZip.waitForFunction("() => document.body.dataset.done === 'yes'");
+        assertThat(inZip.evaluate("() => document.body.dataset.found")).isEqualTo("");
+        for (String text : List.of("", "abc", "a".repeat(55), "a".repeat(56), "a".repeat(64), "a".repeat(1000))) {
+            assertThat(inZip.evaluate("t => hex(sha256(bytesOf(t)))", text)).isEqualTo(sha256(text.getBytes(StandardCharsets.UTF_8)));
+            assertThat(inZip.evaluate("t => hex(sha512(bytesOf(t)))", text)).isEqualTo(HexFormat.of().formatHex(MessageDigest.getInstance("SHA-512").digest(text.getBytes(StandardCharsets.UTF_8))));
+        }
+        inZip.context().close();
+    }
+
+    /** Closed by its form: what is open is said, the tick is asked for, pressed twice it is closed once, and the zip comes from its page. */
+    @Test
+    void aSurveyIsClosedByItsForm() throws Exception {
+        long other = Scenes.readySurvey(app);
+        Http http = new Http(app);
+        String page = "/surveys/" + other + "/close";
+        assertThat(http.get(page).body()).contains("Not shown good by any run", "Close and seal it");
+        Map<String, String> form = http.form(page, page);
+        assertThat(http.post(page, form, "author", "Q. Tester").body()).contains("Tick that you have read what is open");
+        for (int press = 0; press < 2; press++) {
+            assertThat(http.post(page, form, "author", "Q. Tester", "read", "yes").statusCode()).isEqualTo(302);
+        }
+        assertThat(app.bean(Shelves.class).survey(other).entries()).hasSize(3);
+        assertThat(http.get(page).body()).contains("closed and sealed", "Hand it over as a zip");
+        assertThat(app.status("/surveys/" + other + "/survey.zip")).isEqualTo(200);
+        assertThat(http.get("/surveys/" + other + "/verdict").body()).contains("Hand it over");
+        assertThat(http.get("/check").statusCode()).isEqualTo(200);
+    }
+
+    private static String csv(String text) throws IOException {
+        return files(whole).entrySet().stream().filter(f -> f.getKey().equals(text)).map(f -> new String(f.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining());
+    }
+
+    @Test
+    void cellsThatBeginLikeFormulasAreMadeHarmless() throws Exception {
+        assertThat(csv("films.csv")).startsWith("film,from,until,entries,what");
+        Map<String, String> cells = new TreeMap<>(new HashMap<>(Map.of("=1+1", "'=1+1", "+49 30", "+49 30", "-0.04", "-0.04", "@x", "'@x", "-2+3", "'-2+3", "plain", "plain")));
+        java.lang.reflect.Method plain = Class.forName("tallledger.web.sealed.Tables").getDeclaredMethod("plain", String.class);
+        plain.setAccessible(true);
+        for (Map.Entry<String, String> cell : cells.entrySet()) {
+            assertThat(plain.invoke(null, cell.getKey())).isEqualTo(cell.getValue());
+        }
+    }
+}
