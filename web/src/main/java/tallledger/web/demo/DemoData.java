@@ -15,12 +15,15 @@ import tallledger.core.price.Background;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted.Kind;
 import tallledger.core.family.Phase;
+import tallledger.core.survey.Event.Camera.What;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;
+import tallledger.web.record.Closing;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
 
 /** Fills an empty store with the Kestrel Vale shortlist; readings come from the simulated machines, so they carry real scatter. */
 @Component
@@ -33,8 +36,10 @@ class DemoData implements SmartInitializingSingleton {
     private final Shelves shelves;
     private final Books books;
     private final Houses houses;
+    private final Closing closing;
 
-    DemoData(Shelves shelves, Books books, Houses houses) {
+    DemoData(Shelves shelves, Books books, Houses houses, Closing closing) {
+        this.closing = closing;
         this.shelves = shelves;
         this.books = books;
         this.houses = houses;
@@ -96,8 +101,12 @@ class DemoData implements SmartInitializingSingleton {
         survey(all, 11, rest[6], 80, "buyer").prices("7600", "", Background.AUCTION_UNSEEN).steps(Phase.STANDING);
         // A sister of the pedestal drill, to be laid beside it; its test cut was not made.
         List<SimulatedMachine> sisters = List.of(KestrelVale.dunmarshP20Sister());
-        survey(sisters, 0, add(sisters, 0), 21, "buyer").prices("780", "", Background.IN_DAILY_USE).plan(School.EVERY_SPEED, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
-                .steps(Phase.FIRST_START).runs(20).steps(Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY);
+        long sister = add(sisters, 0);
+        survey(sisters, 0, sister, 21, "buyer").prices("780", "", Background.IN_DAILY_USE).plan(School.EVERY_SPEED, "").steps(Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "")
+                .camera(What.STARTED).steps(Phase.FIRST_START).runs(6).camera(What.STOPPED).steps(Phase.MOVEMENT, Phase.TRAVELS).camera(What.STARTED).steps(Phase.ACCURACY).camera(What.STOPPED);
+        // Closed and sealed: it can be handed over and checked.
+        Survey closed = shelves.surveysOf(shelves.machine(sister)).get(0);
+        closing.close(closed, SURVEYOR, Submission.fresh(closed.head()));
     }
 
     private DemoSurvey survey(List<SimulatedMachine> all, int which, long machine, long seed, String role) {

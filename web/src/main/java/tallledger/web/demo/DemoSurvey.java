@@ -25,6 +25,7 @@ import tallledger.core.reading.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Phase;
+import tallledger.core.survey.Event;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.family.Step;
@@ -87,6 +88,11 @@ final class DemoSurvey {
     /** With these gauges of the house in the bag. */
     DemoSurvey carrying(HouseGauge... gauges) {
         carried = List.of(gauges);
+        return this;
+    }
+
+    DemoSurvey camera(Event.Camera.What what) {
+        write(5, SurveyEntries.camera(by(), what));
         return this;
     }
 

@@ -14,6 +14,7 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Event;
+import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
 import tallledger.web.record.Survey;
@@ -23,7 +24,7 @@ import tallledger.web.words.Words;
  * One entry as a line of the ledger.
  *
  * @param sequence  its number
- * @param time      local time
+ * @param time      local time, and that in a film of the visit
  * @param author    who wrote it
  * @param kind      in words
  * @param step      which step
@@ -45,14 +46,16 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         Map<Integer, Entry> struck = survey.core().struck();
         Map<Integer, Reason> strays = survey.strays();
         Map<Integer, String> otherwise = judgedOtherwise(survey, words);
+        Films films = Films.of(survey.entries(), struck.keySet());
         List<EntryLine> lines = new ArrayList<>();
+        boolean open = survey.core().closed().isEmpty();
         for (Entry entry : entries) {
             Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
-            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry), entry.by().author().written(),
+            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry) + films.at(entry).map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""), entry.by().author().written(),
                     kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words), by,
-                    by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray, Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
+                    open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray, Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
         }
         return lines;
     }

@@ -27,6 +27,7 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
+import tallledger.core.survey.Films;
 import tallledger.core.survey.RunGate;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.SheetPlan;
@@ -82,6 +83,7 @@ public class SheetPage {
         model.addAttribute("plan", PlanView.of(survey, plan, words));
         model.addAttribute("schools", School.values());
         model.addAttribute("survey", survey);
+        model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
         model.addAttribute("counts", survey.folded().coverage().counts());
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

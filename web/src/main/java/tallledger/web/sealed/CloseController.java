@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import tallledger.core.reason.Reason;
+import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.SurveyEntries;
@@ -82,6 +83,7 @@ class CloseController {
         model.addAttribute("open", statement.sections().getOrDefault(Heading.NOT_TESTED, List.of()));
         model.addAttribute("record", statement.sections().getOrDefault(Heading.RECORD, List.of()));
         model.addAttribute("closed", survey.core().closed().orElse(null));
+        model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).map(key -> new Fingerprint(key).words()).orElse(""));
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

@@ -1,0 +1,84 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.By;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.record.AttachmentRow;
+import tallledger.web.record.Attachments;
+import tallledger.web.record.Books;
+import tallledger.web.record.Closing;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+
+/** A backup taken by the command while it is written to, put back by the command: entries, photographs and the key. */
+class BackupTest {
+
+    @TempDir
+    Path folder;
+
+    private static String run(int expected, String... command) throws Exception {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String said = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        assertThat(process.exitValue()).as(said).isEqualTo(expected);
+        return said;
+    }
+
+    private static String bin(String name) {
+        return Path.of("../bin/" + name).toAbsolutePath().normalize().toString();
+    }
+
+    @Test
+    void whatWasBackedUpIsThereAgain() throws Exception {
+        Path data = folder.resolve("data");
+        Path zip = folder.resolve("kept.zip");
+        AttachmentRow photo = AttachmentRow.of("image/png", new byte[] {1, 2, 3});
+        long survey;
+        int before;
+        try (App app = App.on(data)) {
+            survey = Scenes.readySurvey(app);
+            By by = By.of(Instant.now(), "Q. Tester");
+            app.bean(Attachments.class).keep(survey, List.of(photo), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"), Submission.fresh(2));
+            long closed = Scenes.readySurvey(app);
+            app.bean(Closing.class).close(app.bean(Shelves.class).survey(closed), "Q. Tester", Submission.fresh(2));
+            before = app.bean(Shelves.class).survey(survey).head();
+            AtomicInteger written = new AtomicInteger(before);
+            Thread writer = new Thread(() -> {
+                for (int i = 0; i < 60; i++) {
+                    app.bean(Books.class).append(survey, SurveyEntries.remark(by, "no. " + i), Submission.fresh(written.get()));
+                    written.incrementAndGet();
+                }
+            });
+            writer.start();
+            String port = app.url("").replaceAll(".*:", "");
+            assertThat(run(0, bin("backup"), zip.toString(), "--port", port)).contains("bytes");
+            assertThat(run(1, bin("backup"), zip.toString(), "--port", port)).contains("there already");
+            writer.join();
+            try (var left = Files.list(data)) {
+                assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-written stays").noneMatch(n -> n.startsWith("backup"));
+            }
+        }
+        Files.writeString(folder.resolve("no.zip"), "no zip");
+        assertThat(run(1, bin("restore"), folder.resolve("no.zip").toString(), "--data", data.toString())).contains("Nothing was changed");
+        assertThat(run(0, bin("restore"), zip.toString(), "--data", data.toString())).contains("Restored", "data-before-");
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Books.class).heads().missing()).isEmpty();
+            assertThat(app.bean(Shelves.class).survey(survey).head()).isGreaterThanOrEqualTo(before);
+            assertThat(app.bean(Attachments.class).attachment(photo.sha256()).orElseThrow().bytes()).isEqualTo(photo.bytes());
+            assertThat(Files.getPosixFilePermissions(data.resolve("seal.key"))).hasSize(2);
+            assertThat(app.status("/")).isEqualTo(200);
+            app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "after"), Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
+        }
+        assertThat(run(1, bin("backup"), folder.resolve("more.zip").toString(), "--port", "1")).contains("does not answer");
+    }
+}
