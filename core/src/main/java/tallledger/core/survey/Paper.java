@@ -1,0 +1,114 @@
+package tallledger.core.survey;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tallledger.core.coverage.EverySpeed;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.Recording.Field;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Draft;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Refused;
+
+/**
+ * The run sheet on paper (W 4.7): every speed and step of the machine with a number of its own, in the order of work. The numbers hang on the description
+ * alone, so that a sheet printed in the morning is typed in rightly in the evening, whatever was done meanwhile.
+ *
+ * @param lines all of them, by number from 1
+ */
+public record Paper(List<Line> lines) {
+
+    /** One line. */
+    public record Line(int number, Task task) {
+    }
+
+    /**
+     * One line as typed in afterwards.
+     *
+     * @param bad     it is not as it should be
+     * @param symptom what was heard or seen at a speed
+     */
+    public record Typed(String reading, boolean bad, Optional<Symptom> symptom, String remark) {
+    }
+
+    public static Paper of(Survey survey) {
+        List<Task> tasks = new ArrayList<>();
+        for (Phase phase : Phase.values()) {
+            if (phase == Phase.SPINDLE) {
+                EverySpeed.routes(survey.drive().table()).forEach(route -> tasks.add(Task.of(route)));
+            }
+            survey.steps().inScope().stream().filter(s -> s.phase() == phase).forEach(s -> tasks.add(Task.of(s)));
+        }
+        List<Line> lines = new ArrayList<>();
+        tasks.forEach(task -> lines.add(new Line(lines.size() + 1, task)));
+        return new Paper(List.copyOf(lines));
+    }
+
+    /** Those still to be done. */
+    public List<Line> open(Survey survey) {
+        Set<Step> open = Set.copyOf(survey.steps().open());
+        return lines.stream().filter(l -> l.task.step().map(open::contains).orElseGet(() -> l.task.route().filter(r -> !survey.drive().latest().containsKey(r) && !survey.drive().passed().containsKey(r)).isPresent())).toList();
+    }
+
+    /**
+     * The entry a typed line makes.
+     *
+     * @param by    who types, and when
+     * @param visit when it was written on the paper, as typed
+     * @throws Refused naming number, reading, mark or remark
+     */
+    public Draft draft(Survey survey, int number, Typed typed, By by, Basis basis, String visit) {
+        if (number < 1 || number > lines.size()) {
+            throw Refused.because(SurveyReason.PAPER_NUMBER, number, lines.size()).at("number");
+        }
+        Task task = lines.get(number - 1).task;
+        if (typed.reading.isBlank() && !typed.bad && typed.symptom.isEmpty() && typed.remark.isBlank() && task.route().isPresent()) {
+            throw Refused.because(SurveyReason.PAPER_NOTHING).at("reading");
+        }
+        Draft draft = task.step().map(step -> step(survey, step, typed, by, basis)).orElseGet(() -> run(survey, task, typed, by, basis));
+        Map<String, Object> payload = new HashMap<>(draft.payload());
+        payload.put("paper", Map.of("line", number, "visit", visit));
+        return new Draft(draft.by(), draft.kind(), draft.step(), payload, draft.attachments(), draft.strikes());
+    }
+
+    private static Draft run(Survey survey, Task task, Typed typed, By by, Basis basis) {
+        if (typed.bad) {
+            throw Refused.because(SurveyReason.PAPER_SYMPTOM).at("mark");
+        }
+        Optional<SpeedReading> reading = typed.reading.isBlank() ? Optional.empty() : Optional.of(at("reading", () -> SpeedReading.byTachometer(typed.reading)));
+        Set<Symptom> symptoms = typed.symptom.map(Set::of).orElse(Set.of());
+        return at("reading", () -> SurveyEntries.run(by, basis, survey.drive(), new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, symptoms, Optional.empty(), false, false, false, typed.remark)));
+    }
+
+    private static Draft step(Survey survey, Step step, Typed typed, By by, Basis basis) {
+        if (typed.symptom.isPresent()) {
+            throw Refused.because(SurveyReason.PAPER_MARK).at("mark");
+        }
+        List<Field> fields = step.recording().fields();
+        List<Field> must = fields.stream().filter(Field::must).toList();
+        Optional<Field> one = must.size() == 1 ? Optional.of(must.get(0)) : must.isEmpty() ? fields.stream().filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
+        if (must.size() > 1 || !typed.reading.isBlank() && one.isEmpty()) {
+            throw Refused.because(must.size() > 1 ? SurveyReason.PAPER_SEVERAL : SurveyReason.PAPER_NO_READING).at("reading");
+        }
+        Map<String, String> values = new HashMap<>();
+        fields.forEach(f -> values.put(f.name(), step.recording().start(f, survey.rules())));
+        one.filter(f -> !typed.reading.isBlank()).ifPresent(f -> values.put(f.name(), typed.reading));
+        List<String> confirmed = survey.steps().asked(step).stream().map(a -> a.need().written()).toList();
+        return at("reading", () -> SurveyEntries.step(by, survey.steps(), step, values, basis, typed.bad, confirmed, typed.remark));
+    }
+
+    /** What a form of its own would say at its fields is said at the line's. */
+    private static <T> T at(String field, java.util.function.Supplier<T> read) {
+        try {
+            return read.get();
+        } catch (Refused refused) {
+            throw refused.at(field);
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import tallledger.core.Machines;
+import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.family.StepId;
+import tallledger.core.ledger.By;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.Paper.Typed;
+
+/** The sheet on paper: numbers that stay, lines that become entries, and what cannot be typed so. */
+class PaperTest {
+
+    private final SurveyBook book = new SurveyBook(Machines.twelve(), Scope.WHOLE, 20);
+    private final Paper paper = Paper.of(book.survey());
+
+    private int number(String key) {
+        return paper.lines().stream().filter(l -> l.task().key().equals(key)).findFirst().orElseThrow().number();
+    }
+
+    private void type(String key, String reading, boolean bad, Symptom symptom, String remark) {
+        book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, Optional.ofNullable(symptom), remark), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
+    }
+
+    private void refused(String key, String reading, boolean bad, Symptom symptom, String field) {
+        assertThatThrownBy(() -> type(key, reading, bad, symptom, "")).as(key).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+    }
+
+    /** In the order of work, and the same numbers after something was done. */
+    @Test
+    void aNumberStaysItsLines() {
+        assertThat(paper.lines()).extracting(Paper.Line::number).startsWith(1, 2, 3);
+        assertThat(paper.lines()).extracting(l -> l.task().phase()).isSorted();
+        assertThat(paper.lines().stream().filter(l -> l.task().route().isPresent())).hasSize(12);
+        int lamp = number("lamp");
+        book.step("lamp", false);
+        Paper later = Paper.of(book.survey());
+        assertThat(later.lines().get(lamp - 1).task().key()).isEqualTo("lamp");
+        assertThat(later.open(book.survey())).extracting(l -> l.task().key()).doesNotContain("lamp").contains("isolator");
+    }
+
+    @Test
+    void aLineBecomesAnEntryThatSaysSo() {
+        String speed = book.machine().train().routes().get(0).key();
+        type(speed, "31.9", false, null, "smooth");
+        type("lamp", "", true, null, "no bulb");
+        type("nose-runout", "0.014", false, null, "");
+        Survey survey = book.survey();
+        assertThat(survey.drive().counting()).singleElement().satisfies(r -> assertThat(r.outcome()).isEqualTo(Outcome.PROVEN));
+        assertThat(survey.steps().latest().get(StepId.of("lamp")).isBad()).isTrue();
+        assertThat(survey.steps().latest().get(StepId.of("nose-runout")).outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(book.entries().get(2).payload().part("paper").text("visit")).isEqualTo("9 May, morning");
+        type(book.machine().train().routes().get(2).key(), "64", false, Symptom.GROWLS, "");
+        assertThat(book.survey().drive().counting(Outcome.FAILED)).hasSize(1);
+    }
+
+    @Test
+    void whatCannotBeTypedSoIsSaidAtItsPlace() {
+        String speed = book.machine().train().routes().get(0).key();
+        refused(speed, "", false, null, "reading");
+        refused(speed, "fast", false, null, "reading");
+        refused(speed, "31.9", true, null, "mark");
+        refused("lamp", "12", false, null, "reading");
+        refused("lamp", "", false, Symptom.GROWLS, "mark");
+        refused("nose-runout", "wide", false, null, "reading");
+        refused("backlash.carriage", "0.2", false, null, "reading");
+        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Optional.empty(), ""), By.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
+    }
+}

@@ -1,0 +1,179 @@
+package tallledger.web.paper;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.LedgerReason;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.Paper;
+import tallledger.web.accuracy.AccuracyView;
+import tallledger.web.forms.Typed;
+import tallledger.web.forms.Writer;
+import tallledger.web.record.Books;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
+
+/** The run sheet on paper, and what stands on it typed in afterwards. */
+@Controller
+class PaperController {
+
+    private static final int ROWS = 24;
+
+    /** One line as printed. */
+    public record Printed(int number, String name, String what, String limit) {
+    }
+
+    private final Shelves shelves;
+    private final Books books;
+    private final Writer writer;
+    private final Words words;
+    private final Clock clock;
+
+    PaperController(Shelves shelves, Books books, Writer writer, Words words, Clock clock) {
+        this.shelves = shelves;
+        this.books = books;
+        this.writer = writer;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    @GetMapping("/surveys/{id}/paper")
+    String print(@PathVariable long id, @RequestParam(defaultValue = "A4") String size, Model model) {
+        Survey survey = shelves.survey(id);
+        Map<Phase, List<Printed>> phases = new EnumMap<>(Phase.class);
+        Paper.of(survey.core()).open(survey.core()).forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>()).add(printed(survey, line)));
+        model.addAttribute("survey", survey);
+        model.addAttribute("phases", phases);
+        model.addAttribute("letter", size.equals("Letter"));
+        return "paper/print";
+    }
+
+    private Printed printed(Survey survey, Paper.Line line) {
+        String name = words.name(line.task(), survey.folded().machine().train());
+        Optional<Step> step = line.task().step();
+        String what = step.filter(s -> s.recording().driveCheck().isEmpty()).map(s -> words.say("step." + s.code() + ".do", s.about().toArray())).orElse("");
+        String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.say("figure", l.workable()) + " " + l.unit() + AccuracyView.per(s).map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, "mm"))).orElse(""))
+                .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r)).map(n -> words.say("figure", n) + " rpm").orElse(""));
+        return new Printed(line.number(), name, what, limit);
+    }
+
+    @GetMapping("/surveys/{id}/paper/type")
+    String ask(@PathVariable long id, Model model, HttpServletRequest request) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    private static String page(Survey survey, Typed typed, Submission submission, Model model) {
+        model.addAttribute("survey", survey);
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        model.addAttribute("rows", IntStream.range(0, ROWS).boxed().toList());
+        return "paper/type";
+    }
+
+    /** Every line, or none: what is wrong is said at its line, and all that was typed is still there. */
+    @PostMapping("/surveys/{id}/paper/type")
+    String type(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+        Survey survey = shelves.survey(id);
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (books.acknowledged(id, part(submission, 0, submission.seen())).isPresent()) {
+            return "redirect:/surveys/" + id + "/entries";
+        }
+        List<Draft> drafts = drafts(survey, typed);
+        if (!typed.isClean()) {
+            response.setStatus(422);
+            return page(survey, typed, submission, model);
+        }
+        try {
+            books.together(() -> {
+                for (int i = 0; i < drafts.size(); i++) {
+                    books.append(id, drafts.get(i), part(submission, i, submission.seen() + i));
+                }
+                return true;
+            });
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
+            return page(shelves.survey(id), typed, new Submission(submission.key(), moved.head()), model);
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page(survey, typed, submission, model);
+        }
+        writer.remember(response, typed.get("author"), submission);
+        return "redirect:/surveys/" + id + "/entries";
+    }
+
+    /** Each line has a key of its own, made of the form's. */
+    private static Submission part(Submission form, int line, int seen) {
+        return new Submission((form.key().length() > 34 ? form.key().substring(0, 34) : form.key()) + "-" + line, seen);
+    }
+
+    private List<Draft> drafts(Survey survey, Typed typed) {
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
+        }
+        if (!typed.has("visit")) {
+            typed.refuse("visit", Reason.of(WebReason.PAPER_VISIT_MISSING));
+        }
+        Paper paper = Paper.of(survey.core());
+        List<Draft> drafts = new ArrayList<>();
+        for (int row = 0; row < ROWS; row++) {
+            if (typed.has("number" + row) || typed.has("reading" + row) || typed.has("remark" + row)) {
+                line(survey, paper, typed, row).ifPresent(drafts::add);
+            }
+        }
+        if (drafts.isEmpty() && typed.isClean()) {
+            typed.refuse("number0", Reason.of(WebReason.PAPER_EMPTY));
+        }
+        return drafts;
+    }
+
+    private Optional<Draft> line(Survey survey, Paper paper, Typed typed, int row) {
+        if (!typed.get("number" + row).strip().matches("\\d{1,4}")) {
+            typed.refuse("number" + row, Reason.of(WebReason.PAPER_LINE_NUMBER, typed.get("number" + row)));
+            return Optional.empty();
+        }
+        String mark = typed.get("mark" + row).strip().toLowerCase(Locale.ROOT);
+        Optional<Symptom> symptom = Stream.of(Symptom.values()).filter(s -> words.of(s).toLowerCase(Locale.ROOT).equals(mark)).findFirst();
+        if (!mark.matches("|y|n") && symptom.isEmpty()) {
+            typed.refuse("mark" + row, Reason.of(WebReason.PAPER_MARK_UNKNOWN, mark));
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()), new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom, typed.get("remark" + row).strip()),
+                    survey.by(clock, typed.has("author") ? typed.get("author") : "?"), survey.basis(), typed.get("visit").strip()));
+        } catch (Refused refused) {
+            typed.refuse(refused.field().orElse("number") + row, refused.reason());
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import tallledger.core.survey.Scope;
+import tallledger.practice.KestrelVale;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+
+/** The run sheet printed, and typed in by the keyboard alone. */
+class PaperScreenTest {
+
+    private static long lathe() {
+        Shelves shelves = App.demo().bean(Shelves.class);
+        long machine = shelves.addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
+        return shelves.openSurvey(shelves.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+    }
+
+    private static String number(String sheet, String name) {
+        Matcher m = Pattern.compile("<td>(\\d+)</td><td><b>" + Pattern.quote(name) + "</b>").matcher(sheet);
+        assertThat(m.find()).as(name).isTrue();
+        return m.group(1);
+    }
+
+    @Test
+    void whatStandsOnPaperIsTypedInItsOrder() {
+        long survey = lathe();
+        String sheet = new Http(App.demo()).get("/surveys/" + survey + "/paper").body();
+        String lamp = number(sheet, "Lamp");
+        String speed = number(sheet, "A1");
+        assertThat(sheet).contains("31.5 rpm", "0.40 mm").contains("class=\"box\"");
+        assertThat(new Http(App.demo()).get("/surveys/" + survey + "/paper?size=Letter").body()).contains("letter");
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/paper/type"));
+        browser.type("#visit", "9 May, morning");
+        browser.type("[name=number0]", lamp);
+        browser.type("[name=mark0]", "maybe");
+        browser.type("[name=number1]", speed);
+        browser.type("[name=reading1]", "31.9");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#wrong-mark0").innerText()).contains("is no mark");
+        assertThat(page.inputValue("[name=reading1]")).as("nothing typed is lost").isEqualTo("31.9");
+        page.fill("[name=mark0]", "n");
+        page.fill("[name=remark0]", "no bulb");
+        page.click("text=Record these lines");
+        page.waitForURL("**/entries");
+        assertThat(browser.text()).contains("on paper, line " + lamp + ", 9 May, morning", "on paper, line " + speed);
+        Shelves shelves = App.demo().bean(Shelves.class);
+        assertThat(shelves.survey(survey).entries()).hasSize(3);
+        assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
+        page.context().close();
+    }
+
+    /** Of several lines with one that is wrong none is written; pressed twice they are written once. */
+    @Test
+    void allLinesOrNone() {
+        long survey = lathe();
+        Http http = new Http(App.demo());
+        String url = "/surveys/" + survey + "/paper/type";
+        var form = http.form(url, url);
+        assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today").body()).contains("Type at least one line");
+        assertThat(http.post(url, form, "author", "Q. Tester", "number0", "1").body()).contains("Type when that was");
+        assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "9999").statusCode()).isEqualTo(422);
+        assertThat(App.demo().bean(Shelves.class).survey(survey).entries()).hasSize(1);
+        for (int press = 0; press < 2; press++) {
+            assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "2").statusCode()).isEqualTo(302);
+        }
+        assertThat(App.demo().bean(Shelves.class).survey(survey).entries()).hasSize(3);
+    }
+}
