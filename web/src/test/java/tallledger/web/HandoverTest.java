@@ -25,6 +25,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -296,6 +299,16 @@ class HandoverTest {
         assertThat(app.status("/surveys/" + other + "/survey.zip")).isEqualTo(200);
         assertThat(http.get("/surveys/" + other + "/verdict").body()).contains("Hand it over");
         assertThat(http.get("/check").statusCode()).isEqualTo(200);
+    }
+
+    /** Greek and Cyrillic stand in it, "ff" can be copied, and a sign no font holds is named; what a buyer reckons is left out. */
+    @Test
+    void theReportCanBeSearchedAndCopied() throws Exception {
+        try (PDDocument report = Loader.loadPDF(files(whole).get("report.pdf"))) {
+            String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
+            assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed", "Made at entry 6").doesNotContain("Unknown");
+            assertThat(report.getDocumentInformation().getCreationDate().toInstant()).isEqualTo(survey().entries().get(5).at().truncatedTo(java.time.temporal.ChronoUnit.SECONDS));
+        }
     }
 
     private static String csv(String text) throws IOException {

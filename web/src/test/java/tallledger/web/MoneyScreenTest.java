@@ -52,7 +52,7 @@ class MoneyScreenTest {
         page.click("text=As it stands");
         page.waitForFunction("o => document.querySelectorAll('.sums dd')[2].innerText === o", offer);
         assertThat(entries(survey)).as("supposing writes nothing").isEqualTo(before);
-        page.navigate(App.demo().url("/surveys/" + survey + "/verdict/print"));
+        page.navigate(App.demo().url("/surveys/" + survey + "/verdict/print?money=yes"));
         assertThat(page.innerText("body")).contains("At a glance", "opening", "ceiling");
         assertThat(browser.complaints()).isEmpty();
         page.context().close();

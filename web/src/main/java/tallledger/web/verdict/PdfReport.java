@@ -5,6 +5,7 @@ import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,7 +13,10 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.BitSet;
 import java.util.Calendar;
+import java.util.List;
+import java.util.function.Supplier;
 import java.util.GregorianCalendar;
 import java.util.Locale;
 import java.util.Map;
@@ -23,6 +27,10 @@ import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import tallledger.core.ledger.PlainText;
+import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -33,6 +41,11 @@ import org.springframework.context.event.EventListener;
 @Component
 class PdfReport {
 
+    /** Where the directory of a font begins, and how long a line of it is (OpenType). */
+    private static final int TABLES_AT = 12;
+    private static final int A_TABLE = 16;
+    /** For Greek, Cyrillic and Arabic, which the others do not hold. */
+    private static final String OTHER_SCRIPTS = "DejaVuSans";
     static final String TEMPLATE = "verdict/print";
     private static final String NOTHING = "<html><head><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
             + "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" y=\"9\">e</text></svg></body></html>";
@@ -68,8 +81,49 @@ class PdfReport {
         context.setVariable("style", text("static/css/print.css"));
         context.setVariable(ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(application, null));
+        String page = templates.process(TEMPLATE, context);
+        List<String> missing = missing(page);
+        if (missing.isEmpty()) {
+            return made(page, at);
+        }
+        context.setVariable("missing", missing);
         return made(templates.process(TEMPLATE, context), at);
     }
+
+    /** Signs that no font that ships with the application holds, by their number: they are printed as #, and the report says so. */
+    private static List<String> missing(String page) {
+        return page.codePoints().filter(c -> c > ' ' && !HELD.get().get(c)).distinct().sorted().limit(MOST_MISSING).mapToObj(c -> String.format(Locale.ROOT, "U+%04X", c)).toList();
+    }
+
+    private static final int MOST_MISSING = 60;
+
+    /** Signs the fonts hold, read when they are first needed. */
+    private static final Supplier<BitSet> HELD = new Supplier<>() {
+
+        private BitSet held;
+
+        @Override
+        public synchronized BitSet get() {
+            if (held == null) {
+                held = new BitSet();
+                for (String file : List.of("Archivo_400Regular", OTHER_SCRIPTS)) {
+                    try (InputStream in = stream("static/fonts/" + file + ".ttf"); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
+                        CmapLookup signs = font.getUnicodeCmapLookup();
+                        for (int c = 0; c < MOST_SIGNS; c++) {
+                            held.set(c, held.get(c) || signs.getGlyphId(c) != 0);
+                        }
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                }
+                // What joins, parts or turns signs is never drawn.
+                held.set(0x2000, 0x2010);
+                held.set(0x2028, 0x2030);
+            }
+            return held;
+        }
+    };
+    private static final int MOST_SIGNS = 0x20000;
 
     private static byte[] made(String page, Instant at) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -78,6 +132,7 @@ class PdfReport {
         font(builder, "ArchivoNarrow_700Bold", "Archivo Narrow", 700);
         font(builder, "Archivo_400Regular", "Archivo", 400);
         font(builder, "Archivo_600SemiBold", "Archivo", 600);
+        font(builder, OTHER_SCRIPTS, "DejaVu Sans", 400);
         builder.useSVGDrawer(new BatikSVGDrawer());
         builder.withHtmlContent(PlainText.xml(page), null);
         builder.toStream(out);
@@ -96,7 +151,26 @@ class PdfReport {
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(() -> stream("static/fonts/" + file + ".ttf"), family, weight, FontStyle.NORMAL, true);
+        builder.useFont(() -> withoutLigatures("static/fonts/" + file + ".ttf"), family, weight, FontStyle.NORMAL, true);
+    }
+
+    /**
+     * The font without its table of substitutions: what is drawn for "ff" as one shape has no letters behind it, so that a report could be neither searched nor
+     * copied. The table is found by its name in the directory at the font's beginning; by another name nobody looks at it.
+     */
+    private static InputStream withoutLigatures(String path) {
+        try (InputStream in = stream(path)) {
+            byte[] font = in.readAllBytes();
+            int tables = (font[4] & 0xff) << 8 | font[5] & 0xff;
+            for (int at = TABLES_AT; at < TABLES_AT + A_TABLE * tables; at += A_TABLE) {
+                if (new String(font, at, 4, StandardCharsets.US_ASCII).equals("GSUB")) {
+                    font[at + 3] = 'x';
+                }
+            }
+            return new ByteArrayInputStream(font);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static InputStream stream(String path) {

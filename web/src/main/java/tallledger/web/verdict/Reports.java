@@ -34,13 +34,18 @@ public class Reports {
         return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
     }
 
-    /** The report; made again from the same entries it is the same bytes. */
+    /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */
     public byte[] pdf(Survey survey) {
+        return pdf(survey, false);
+    }
+
+    byte[] pdf(Survey survey, boolean withMoney) {
         Map<Integer, String> images = new HashMap<>();
         survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
                 "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
         Map<String, Object> all = new HashMap<>(view(survey));
         all.put("images", images);
+        all.put("withMoney", withMoney);
         return pdf.render(all, survey.entries().get(survey.entries().size() - 1).at());
     }
 }

@@ -120,19 +120,20 @@ class VerdictController {
     }
 
     @GetMapping("/surveys/{id}/verdict/print")
-    String print(@PathVariable long id, Model model) {
+    String print(@PathVariable long id, @RequestParam(defaultValue = "") String money, Model model) {
         Survey survey = shelves.survey(id);
         model.addAllAttributes(reports.view(survey));
+        model.addAttribute("withMoney", money.equals("yes"));
         model.addAttribute("images", survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
         return PdfReport.TEMPLATE;
     }
 
     @GetMapping("/surveys/{id}/verdict.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable long id) {
+    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(reports.pdf(survey));
+                .body(reports.pdf(survey, money.equals("yes")));
     }
 
     private static Regrade.Whose whose(Typed typed) {
