@@ -129,6 +129,7 @@ class HandoverTest {
         assertThat(java(whole)).isEmpty();
         assertThat(zip()).as("made again it is the same bytes").isEqualTo(whole);
         assertThat(files(whole)).containsKeys("ledger.json", "report.pdf", "readings.csv", "steps.csv", "kit.csv", "films.csv", "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png");
+        assertThat(files(whole).get("schema.json")).isEqualTo(Files.readAllBytes(Path.of("../docs/ledger.schema.json")));
         assertThat(new String(files(whole).get("film-1.vtt"), StandardCharsets.UTF_8)).startsWith("WEBVTT\n\n00:00:00.000 --> ");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(java.time.Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
                 .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
@@ -299,6 +300,43 @@ class HandoverTest {
         assertThat(app.status("/surveys/" + other + "/survey.zip")).isEqualTo(200);
         assertThat(http.get("/surveys/" + other + "/verdict").body()).contains("Hand it over");
         assertThat(http.get("/check").statusCode()).isEqualTo(200);
+    }
+
+    /** Taken in elsewhere: read by the same fold, with its seal's verdict; once however often; what is no survey is not kept. */
+    @Test
+    void whatWasHandedOverIsReadElsewhere() throws Exception {
+        try (App other = App.empty()) {
+            Browser browser = Browser.open();
+            Page page = browser.page();
+            Files.write(data.resolve("in.zip"), whole);
+            Files.writeString(data.resolve("none.zip"), "no zip");
+            for (int press = 0; press < 2; press++) {
+                page.navigate(other.url("/check"));
+                page.setInputFiles("#file", data.resolve("in.zip"));
+                page.click("summary:has-text('Keep it here')");
+                page.fill("#author", "Q. Buyer");
+                page.click("text=Check it and keep it");
+                page.waitForURL("**/handed/**");
+            }
+            assertThat(page.innerText("body").replace('\u00a0', ' ')).contains("Survey of Aldwark 410", "nothing changed since it was closed", "No spindle speed was run", "Key: ").doesNotContain("Unknown");
+            assertThat(page.locator("img").count()).isEqualTo(1);
+            page.navigate(other.url("/check"));
+            assertThat(page.locator("a[href^='/handed/']").count()).isEqualTo(1);
+            page.setInputFiles("#file", data.resolve("none.zip"));
+            page.click("summary:has-text('Keep it here')");
+            page.fill("#author", "Q. Buyer");
+            page.click("text=Check it and keep it");
+            assertThat(browser.text()).contains("not kept");
+            assertThat(other.status("/handed/" + "0".repeat(64))).isEqualTo(404);
+            Path bent = data.resolve("bent.zip");
+            Files.write(bent, with("ledger.json", t -> t.replace("\"what\":\"STARTED\"", "\"what\":7")));
+            page.setInputFiles("#file", bent);
+            page.fill("#author", "Q. Buyer");
+            page.click("text=Check it and keep it");
+            page.waitForURL("**/handed/**");
+            assertThat(page.innerText("body")).contains("this is not what was handed over", "An entry is not what was written: SURVEY 3");
+            page.context().close();
+        }
     }
 
     /** Greek and Cyrillic stand in it, "ff" can be copied, and a sign no font holds is named; what a buyer reckons is left out. */

@@ -4,6 +4,10 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
+import tallledger.core.reason.CommonReason;
+import java.util.List;
+import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
@@ -103,6 +107,30 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
         Map<String, Object> whole = fields(format, sequence, draft, previous);
         whole.put("hash", hash);
         return whole;
+    }
+
+    /**
+     * Reads what was handed over; what makes no sense keeps its place as a damaged entry.
+     *
+     * @param fields of one entry, with its hash
+     * @param place  its number by its place in the file
+     */
+    public static Entry handedOver(Map<String, Object> fields, int place) {
+        try {
+            int format = fields.get("format") instanceof Integer f ? f : OLDEST_FORMAT;
+            Object author = fields.get("author");
+            Author who = author instanceof Map<?, ?> a ? new Author((String) a.get("name"), (String) a.get("role")) : new Author((String) author, "");
+            ZoneId zone = format == OLDEST_FORMAT ? ZoneOffset.UTC : ZoneId.of((String) fields.get("zone"));
+            List<Attachment> attachments = fields.get("attachments") instanceof List<?> list ? list.stream().map(a -> (Map<?, ?>) a)
+                    .map(a -> new Attachment((String) a.get("use"), (String) a.get("sha256"), (String) a.get("type"))).toList() : List.of();
+            @SuppressWarnings("unchecked")
+            Map<String, Object> payload = (Map<String, Object>) fields.get("payload");
+            Draft draft = new Draft(new By(Instant.parse((String) fields.get("at")), zone, who), (String) fields.get("kind"), (String) fields.get("step"), payload, attachments,
+                    Optional.ofNullable((Integer) fields.get("strikes")));
+            return new Entry(format, (Integer) fields.get("sequence"), draft, (String) fields.get("previous"), (String) fields.get("hash"));
+        } catch (RuntimeException nonsense) {
+            return damaged(place, String.valueOf(fields.get("kind")), "", "", Reason.of(CommonReason.STRAY_UNREADABLE));
+        }
     }
 
     private static String canonical(int format, int sequence, Draft draft, String previous) {

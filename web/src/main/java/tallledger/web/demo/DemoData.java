@@ -1,5 +1,8 @@
 package tallledger.web.demo;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -20,10 +23,13 @@ import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;
 import tallledger.web.record.Closing;
+import tallledger.web.record.HandedShelf;
 import tallledger.web.record.Houses;
+import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.sealed.Handover;
 
 /** Fills an empty store with the Kestrel Vale shortlist; readings come from the simulated machines, so they carry real scatter. */
 @Component
@@ -37,9 +43,13 @@ class DemoData implements SmartInitializingSingleton {
     private final Books books;
     private final Houses houses;
     private final Closing closing;
+    private final Handover handover;
+    private final HandedShelf handed;
 
-    DemoData(Shelves shelves, Books books, Houses houses, Closing closing) {
+    DemoData(Shelves shelves, Books books, Houses houses, Closing closing, Handover handover, HandedShelf handed) {
         this.closing = closing;
+        this.handover = handover;
+        this.handed = handed;
         this.shelves = shelves;
         this.books = books;
         this.houses = houses;
@@ -55,6 +65,19 @@ class DemoData implements SmartInitializingSingleton {
             fill(KestrelVale.shortlist());
             return true;
         });
+        takeIn();
+    }
+
+    /** The sealed survey as its buyer received it: kept to be read, beside our own. */
+    private void takeIn() {
+        try {
+            ByteArrayOutputStream zip = new ByteArrayOutputStream();
+            Survey sealed = shelves.shelf(ShelfQuery.of("p20, pattern", "", "", "SURVEYED", "NAME", "")).lines().stream().flatMap(l -> l.survey().stream()).map(shelves::survey).findFirst().orElseThrow();
+            handover.write(sealed, zip);
+            handed.keep(zip.toByteArray(), sealed.machine().name(), SURVEYOR);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** The workshop's own gauges; the level's calibration ran out in the spring. */

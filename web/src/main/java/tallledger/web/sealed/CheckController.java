@@ -7,7 +7,9 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -18,15 +20,22 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.SealCheck;
+import tallledger.core.survey.Photo;
+import tallledger.web.record.HandedRow;
+import tallledger.web.record.HandedShelf;
 import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
+import tallledger.web.record.Unreadable;
+import tallledger.web.verdict.Reports;
 import tallledger.web.words.WebReason;
 
 /** Check a file: a survey as it was handed over, checked in words. Nothing of it is kept. */
@@ -35,16 +44,62 @@ class CheckController {
 
     private final Shelves shelves;
     private final Handover handover;
+    private final HandedShelf handed;
+    private final Reports reports;
     private final boolean demo;
+    /** What is kept goes through the memory once. */
+    private static final long MOST_KEPT = 200_000_000;
 
-    CheckController(Shelves shelves, Handover handover, @Value("${tallledger.demo}") boolean demo) {
+    CheckController(Shelves shelves, Handover handover, HandedShelf handed, Reports reports, @Value("${tallledger.demo}") boolean demo) {
+        this.handed = handed;
+        this.reports = reports;
         this.shelves = shelves;
         this.handover = handover;
         this.demo = demo;
     }
 
+    /** Kept to be read, whatever the check came to; what cannot be read is not kept. */
+    private String keep(Path zip, Found.Checked checked, String author, Model model, HttpServletResponse response) throws IOException {
+        try {
+            if (Files.size(zip) > MOST_KEPT) {
+                throw Refused.because(WebReason.HANDED_LARGE, Files.size(zip) / 1_000_000, MOST_KEPT / 1_000_000);
+            }
+            handed.survey(HandedOver.books(zip));
+            return "redirect:/handed/" + handed.keep(Files.readAllBytes(zip), checked.title(), author);
+        } catch (Refused refused) {
+            model.addAttribute(refused.field().isPresent() ? "wrongAuthor" : "wrong", refused.reason());
+        } catch (IOException | Unreadable unread) {
+            model.addAttribute("wrong", Reason.of(WebReason.HANDED_UNREADABLE));
+        }
+        response.setStatus(422);
+        return "sealed/check";
+    }
+
+    /** A survey of elsewhere, to be read: with what its check comes to, and nothing to press. */
+    @GetMapping("/handed/{sha256}")
+    String read(@PathVariable String sha256, Model model) throws IOException {
+        HandedRow row = handed.handed(sha256);
+        Path kept = Files.createTempFile("handed-over", ".zip");
+        try {
+            Files.write(kept, row.bytes());
+            Survey survey = handed.survey(HandedOver.books(kept));
+            Map<String, String> photographs = HandedOver.photographs(kept);
+            model.addAllAttributes(reports.handed(survey));
+            model.addAttribute("images", survey.core().photos().stream().filter(p -> photographs.containsKey(p.sha256())).collect(Collectors.toMap(Photo::entry, p -> photographs.get(p.sha256()))));
+            Found.Checked checked = HandedOver.check(kept, share -> { });
+            model.addAttribute("checked", checked);
+            model.addAttribute("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
+            model.addAttribute("row", row);
+        } finally {
+            Files.deleteIfExists(kept);
+        }
+        return "verdict/print";
+    }
+
     @GetMapping("/check")
     String ask(Model model) {
+        model.addAttribute("handed", handed.newest());
+        model.addAttribute("author", "");
         model.addAttribute("demo", demo);
         return "sealed/check";
     }
@@ -72,7 +127,10 @@ class CheckController {
     }
 
     @PostMapping("/check")
-    String check(@RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) throws IOException {
+    String check(@RequestParam Optional<MultipartFile> file, @RequestParam(defaultValue = "") String keep, @RequestParam(defaultValue = "") String author, Model model, HttpServletResponse response)
+            throws IOException {
+        model.addAttribute("handed", handed.newest());
+        model.addAttribute("author", author);
         model.addAttribute("demo", demo);
         if (file.filter(f -> !f.isEmpty()).isEmpty()) {
             response.setStatus(422);
@@ -85,6 +143,9 @@ class CheckController {
             Found.Checked checked = HandedOver.check(kept, share -> { });
             model.addAttribute("checked", checked);
             model.addAttribute("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
+            if (!keep.isEmpty()) {
+                return keep(kept, checked, author, model, response);
+            }
         } finally {
             Files.deleteIfExists(kept);
         }

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -23,6 +24,7 @@ import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.ledger.Entry;
 import tallledger.core.seal.BookCheck;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.Found.What;
@@ -58,6 +60,41 @@ public final class HandedOver {
     /** @param progress share of its files read so far */
     public static Found.Checked check(Path file, DoubleConsumer progress) {
         return new HandedOver().checked(file, progress);
+    }
+
+    /** The entries of each book, to be read; one that makes no sense keeps its place. @throws IOException where there is no ledger that can be read */
+    static Map<String, List<Entry>> books(Path file) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8); Reader text = reader(zip.getInputStream(Optional.ofNullable(zip.getEntry(SealCheck.LEDGER)).orElseThrow(() -> new IOException("no ledger"))))) {
+            Map<String, List<Entry>> books = new LinkedHashMap<>();
+            for (Object book : (List<?>) JSON.readValue(text, TREE).get("books")) {
+                List<Entry> entries = new ArrayList<>();
+                for (Object entry : (List<?>) ((Map<?, ?>) book).get("entries")) {
+                    entries.add(Entry.handedOver(fields(entry), entries.size() + 1));
+                }
+                books.put(String.valueOf(((Map<?, ?>) book).get("kind")), entries);
+            }
+            return books;
+        } catch (JacksonException | ClassCastException | NullPointerException bent) {
+            throw new IOException("no ledger", bent);
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> fields(Object entry) {
+        return (Map<String, Object>) entry;
+    }
+
+    /** Photographs in it by their hash, as a page can show them. */
+    static Map<String, String> photographs(Path file) throws IOException {
+        Map<String, String> photographs = new LinkedHashMap<>();
+        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
+            for (ZipEntry e : zip.stream().filter(e -> e.getName().matches("photos/[0-9a-f]{64}\\.(png|jpg)")).toList()) {
+                try (InputStream in = zip.getInputStream(e)) {
+                    photographs.put(e.getName().substring(7, 71), "data:image/" + (e.getName().endsWith("png") ? "png" : "jpeg") + ";base64," + Base64.getEncoder().encodeToString(in.readAllBytes()));
+                }
+            }
+        }
+        return photographs;
     }
 
     private Found.Checked nothing() {

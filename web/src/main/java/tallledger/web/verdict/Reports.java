@@ -20,18 +20,27 @@ public class Reports {
 
     private final LastAsked<AsItStands, VerdictView> verdicts;
     private final LastAsked<AsItStands, MoneyView> money;
+    private final Words words;
+    private final Marks marks;
     private final PdfReport pdf;
     private final Attachments attachments;
 
     Reports(PdfReport pdf, Attachments attachments, Words words, Marks marks) {
         this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
         this.money = new LastAsked<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
+        this.words = words;
+        this.marks = marks;
         this.pdf = pdf;
         this.attachments = attachments;
     }
 
     Map<String, Object> view(Survey survey) {
         return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
+    }
+
+    /** What the print of a survey of elsewhere is made of; of those nothing is kept in memory, since they have no book here. */
+    public Map<String, Object> handed(Survey survey) {
+        return Map.of("survey", survey, "verdict", VerdictView.of(survey, words, marks), "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "withMoney", false);
     }
 
     /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */

@@ -33,6 +33,8 @@ public enum WebReason implements ReasonCode {
     PAPER_EMPTY("paper.empty"),
     STORE_CLOSED("store.closed", "author", "entry"),
     SEAL_KEY_BROKEN("seal.key-broken", "file"),
+    HANDED_UNREADABLE("handed.unreadable"),
+    HANDED_LARGE("handed.large", "size", "most"),
     CHECK_FILE_NONE("check.file-none"),
     CLOSE_UNREAD("close.unread"),
     AWAY_WHY("away.why"),
