@@ -169,6 +169,9 @@ class HandoverTest {
         all.put("closed at another time|SIGNATURE_WRONG", with("seal.json", t -> t.replaceFirst("\"closedAt\":\"20", "\"closedAt\":\"19")));
         all.put("the seal is none|SEAL_UNREADABLE", with("seal.json", t -> "[]"));
         all.put("sealed by another key|KEY_OTHER", resealed());
+        all.put("a bomb by what it says|TOO_LARGE", sized("steps.csv", 2_000_000_000));
+        all.put("more in it than it says|ZIP_BROKEN steps.csv", sized("steps.csv", 10));
+        all.put("less in it than it says|ZIP_BROKEN steps.csv", sized("steps.csv", 90_000));
         all.put("a name twice|NAME_TWICE readings.csv", twice());
         return all;
     }
@@ -208,6 +211,20 @@ class HandoverTest {
         byte[] zip = plus("readingz.csv", "more");
         String text = new String(zip, StandardCharsets.ISO_8859_1).replace("readingz.csv", "readings.csv");
         return text.getBytes(StandardCharsets.ISO_8859_1);
+    }
+
+    /** What the directory says a file unpacks to, written over. */
+    private static byte[] sized(String name, int size) throws Exception {
+        byte[] zip = zipped(files(whole));
+        String text = new String(zip, StandardCharsets.ISO_8859_1);
+        for (int at = text.indexOf("PK\u0001\u0002"); at >= 0; at = text.indexOf("PK\u0001\u0002", at + 4)) {
+            if (text.startsWith(name, at + 46)) {
+                for (int i = 0; i < 4; i++) {
+                    zip[at + 24 + i] = (byte) (size >> 8 * i);
+                }
+            }
+        }
+        return zip;
     }
 
     private static byte[] resealed() throws Exception {

@@ -94,6 +94,7 @@ class CloseController {
     @GetMapping("/surveys/{id}/survey.zip")
     ResponseEntity<StreamingResponseBody> zip(@PathVariable long id) throws IOException {
         Survey survey = shelves.survey(id);
+        handover.ready(survey);
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.parseMediaType("application/zip"));
         headers.setContentDisposition(ContentDisposition.attachment().filename("survey-" + id + "-to-entry-" + survey.head() + ".zip").build());

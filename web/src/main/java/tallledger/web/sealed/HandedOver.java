@@ -1,5 +1,6 @@
 package tallledger.web.sealed;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -25,11 +26,13 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Refused;
 import tallledger.core.seal.BookCheck;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.Found.What;
 import tallledger.core.seal.Seal;
 import tallledger.core.seal.SealCheck;
+import tallledger.web.words.WebReason;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
@@ -45,6 +48,10 @@ public final class HandedOver {
 
     private static final int MOST_FILES = 5_000;
     private static final long MOST_BYTES = 700_000_000;
+    /** What is read to be shown goes through the memory: a ledger of some 60 000 entries, photographs of so many bytes each and together. */
+    private static final int MOST_READ = 30_000_000;
+    private static final int A_PHOTOGRAPH = 15_000_000;
+    private static final long MOST_SHOWN = 60_000_000;
     private static final Pattern UNSAFE = Pattern.compile("^/|^[A-Za-z]:|\\\\|(^|/)\\.\\.(/|$)|[\\x00-\\x1f]");
     private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -62,9 +69,15 @@ public final class HandedOver {
         return new HandedOver().checked(file, progress);
     }
 
-    /** The entries of each book, to be read; one that makes no sense keeps its place. @throws IOException where there is no ledger that can be read */
+    /** The entries of each book, to be read; one that makes no sense keeps its place. @throws IOException where there is no ledger that can be read @throws Refused where it is larger than can be shown */
     static Map<String, List<Entry>> books(Path file) throws IOException {
-        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8); Reader text = reader(zip.getInputStream(Optional.ofNullable(zip.getEntry(SealCheck.LEDGER)).orElseThrow(() -> new IOException("no ledger"))))) {
+        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8);
+                InputStream in = zip.getInputStream(Optional.ofNullable(zip.getEntry(SealCheck.LEDGER)).orElseThrow(() -> new IOException("no ledger")))) {
+            byte[] ledger = in.readNBytes(MOST_READ + 1);
+            if (ledger.length > MOST_READ) {
+                throw Refused.because(WebReason.HANDED_LARGE, zip.getEntry(SealCheck.LEDGER).getSize() / 1_000_000, MOST_READ / 1_000_000);
+            }
+            Reader text = reader(new ByteArrayInputStream(ledger));
             Map<String, List<Entry>> books = new LinkedHashMap<>();
             for (Object book : (List<?>) JSON.readValue(text, TREE).get("books")) {
                 List<Entry> entries = new ArrayList<>();
@@ -88,9 +101,15 @@ public final class HandedOver {
     static Map<String, String> photographs(Path file) throws IOException {
         Map<String, String> photographs = new LinkedHashMap<>();
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
+            long left = MOST_SHOWN;
             for (ZipEntry e : zip.stream().filter(e -> e.getName().matches("photos/[0-9a-f]{64}\\.(png|jpg)")).toList()) {
                 try (InputStream in = zip.getInputStream(e)) {
-                    photographs.put(e.getName().substring(7, 71), "data:image/" + (e.getName().endsWith("png") ? "png" : "jpeg") + ";base64," + Base64.getEncoder().encodeToString(in.readAllBytes()));
+                    byte[] picture = in.readNBytes((int) Math.min(left + 1, A_PHOTOGRAPH + 1));
+                    left -= picture.length;
+                    if (left < 0 || picture.length > A_PHOTOGRAPH) {
+                        continue;
+                    }
+                    photographs.put(e.getName().substring(7, 71), "data:image/" + (e.getName().endsWith("png") ? "png" : "jpeg") + ";base64," + Base64.getEncoder().encodeToString(picture));
                 }
             }
         }

@@ -94,6 +94,13 @@ public class Handover {
         }
     }
 
+    /** Whether it can be: a key that cannot be read is said before anything is sent. @throws tallledger.web.record.NotKept */
+    void ready(Survey survey) {
+        if (survey.core().closed().isPresent()) {
+            keys.known();
+        }
+    }
+
     public void write(Survey survey, OutputStream out) throws IOException {
         List<Entry> entries = survey.entries();
         Zip zip = new Zip(out, entries.get(entries.size() - 1));
