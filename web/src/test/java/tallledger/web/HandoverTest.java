@@ -362,8 +362,30 @@ class HandoverTest {
         try (PDDocument report = Loader.loadPDF(files(whole).get("report.pdf"))) {
             String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
             assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed", "Made at entry 6").doesNotContain("Unknown");
+            assertThat(report.getDocumentCatalog().getStructureTreeRoot()).as("tagged").isNotNull();
+            assertThat(report.getDocumentCatalog().getDocumentOutline().getOpenCount()).as("bookmarks").isGreaterThan(4);
+            assertThat(new String(report.getDocumentCatalog().getMetadata().toByteArray(), StandardCharsets.UTF_8)).contains("<pdfaid:part>2</pdfaid:part>", "<pdfaid:conformance>A</pdfaid:conformance>");
+            assertThat(report.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
             assertThat(report.getDocumentInformation().getCreationDate().toInstant()).isEqualTo(survey().entries().get(5).at().truncatedTo(java.time.temporal.ChronoUnit.SECONDS));
         }
+    }
+
+    /** On Letter paper; and as one page that fetches nothing. */
+    @Test
+    void theReportOnLetterPaperAndAsOnePage() throws Exception {
+        byte[] letter = new java.net.URI(app.url("/surveys/" + survey + "/verdict.pdf?size=Letter")).toURL().openStream().readAllBytes();
+        try (PDDocument report = Loader.loadPDF(letter)) {
+            assertThat(report.getPage(0).getMediaBox().getWidth()).isEqualTo(612f);
+        }
+        Files.writeString(data.resolve("report.html"), new Http(app).get("/surveys/" + survey + "/report.html").body());
+        Browser browser = Browser.open();
+        List<String> asked = new ArrayList<>();
+        browser.page().onRequest(request -> asked.add(request.url()));
+        browser.page().navigate(data.resolve("report.html").toUri().toString());
+        assertThat(browser.page().innerText("body")).contains("Survey of Aldwark 410", "closed and sealed");
+        assertThat(asked).filteredOn(url -> !url.startsWith("data:")).hasSize(1);
+        assertThat((Integer) browser.page().evaluate("() => document.querySelector('.photo img').naturalWidth")).isEqualTo(40);
+        browser.page().context().close();
     }
 
     private static String csv(String text) throws IOException {

@@ -5,6 +5,8 @@ import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -13,10 +15,13 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.Base64;
 import java.util.BitSet;
 import java.util.Calendar;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import java.util.GregorianCalendar;
 import java.util.Locale;
 import java.util.Map;
@@ -32,6 +37,7 @@ import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDMetadata;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationContext;
@@ -41,6 +47,9 @@ import org.springframework.context.event.EventListener;
 @Component
 class PdfReport {
 
+    /** What a drawing shows, in words, where who reads aloud looks for it. */
+    private static final Pattern DRAWING = Pattern.compile("<svg\\b([^>]*?)aria-label=\"([^\"]*)\"");
+    private static final Pattern MADE = Pattern.compile("<xmp:CreateDate>[^<]*</xmp:CreateDate>");
     /** Where the directory of a font begins, and how long a line of it is (OpenType). */
     private static final int TABLES_AT = 12;
     private static final int A_TABLE = 16;
@@ -75,12 +84,13 @@ class PdfReport {
         }
     }
 
-    /** @param at time of the last entry it is made at: it stands in the file, and the time of making does not */
-    byte[] render(Map<String, Object> view, Instant at) {
-        Context context = new Context(Locale.ROOT, view);
-        context.setVariable("style", text("static/css/print.css"));
-        context.setVariable(ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
-                new ThymeleafEvaluationContext(application, null));
+    /**
+     * @param at     time of the last entry it is made at: it stands in the file, and the time of making does not
+     * @param letter on US paper instead of A4
+     */
+    byte[] render(Map<String, Object> view, Instant at, boolean letter) {
+        Context context = context(view, text("static/css/print.css").replace("size: A4", letter ? "size: Letter" : "size: A4"));
+        context.setVariable("marked", true);
         String page = templates.process(TEMPLATE, context);
         List<String> missing = missing(page);
         if (missing.isEmpty()) {
@@ -88,6 +98,27 @@ class PdfReport {
         }
         context.setVariable("missing", missing);
         return made(templates.process(TEMPLATE, context), at);
+    }
+
+    /** The same as one page that needs no other: its style, its fonts and its pictures inside. */
+    String page(Map<String, Object> view) {
+        return templates.process(TEMPLATE, context(view, face("Archivo", "Archivo_400Regular", 400) + face("Archivo Narrow", "ArchivoNarrow_700Bold", 700) + text("static/css/print.css")));
+    }
+
+    private static String face(String family, String file, int weight) {
+        try (InputStream in = stream("static/fonts/" + file + ".ttf")) {
+            return "@font-face { font-family: \"" + family + "\"; font-weight: " + weight + "; src: url(\"data:font/ttf;base64," + Base64.getEncoder().encodeToString(in.readAllBytes()) + "\"); }\n";
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private Context context(Map<String, Object> view, String style) {
+        Context context = new Context(Locale.ROOT, view);
+        context.setVariable("style", style);
+        context.setVariable(ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
+                new ThymeleafEvaluationContext(application, null));
+        return context;
     }
 
     /** Signs that no font that ships with the application holds, by their number: they are printed as #, and the report says so. */
@@ -134,7 +165,11 @@ class PdfReport {
         font(builder, "Archivo_600SemiBold", "Archivo", 600);
         font(builder, OTHER_SCRIPTS, "DejaVu Sans", 400);
         builder.useSVGDrawer(new BatikSVGDrawer());
-        builder.withHtmlContent(PlainText.xml(page), null);
+        // PDF/A-2 with tags (ISO 19005-2, level A): it can be read in fifty years, and aloud.
+        builder.usePdfUaAccessibility(true);
+        builder.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_2_A);
+        builder.useColorProfile(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
+        builder.withHtmlContent(PlainText.xml(DRAWING.matcher(page).replaceAll("<svg alt=\"$2\"$1aria-label=\"$2\"")), null);
         builder.toStream(out);
         try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
             renderer.createPDFWithoutClosing();
@@ -142,6 +177,11 @@ class PdfReport {
             Calendar then = GregorianCalendar.from(at.atZone(ZoneOffset.UTC));
             document.getDocumentInformation().setCreationDate(then);
             document.getDocumentInformation().setModificationDate(then);
+            PDMetadata metadata = document.getDocumentCatalog().getMetadata();
+            if (metadata != null) {
+                String xmp = new String(metadata.toByteArray(), StandardCharsets.UTF_8);
+                metadata.importXMPMetadata(MADE.matcher(xmp).replaceAll("<xmp:CreateDate>" + at.truncatedTo(ChronoUnit.SECONDS) + "</xmp:CreateDate>").getBytes(StandardCharsets.UTF_8));
+            }
             document.setDocumentId(at.toEpochMilli());
             document.save(out);
         } catch (IOException e) {

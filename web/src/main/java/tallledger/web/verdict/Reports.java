@@ -45,16 +45,25 @@ public class Reports {
 
     /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */
     public byte[] pdf(Survey survey) {
-        return pdf(survey, false);
+        return pdf(survey, false, false);
     }
 
-    byte[] pdf(Survey survey, boolean withMoney) {
+    byte[] pdf(Survey survey, boolean withMoney, boolean letter) {
+        return pdf.render(whole(survey, withMoney), survey.entries().get(survey.entries().size() - 1).at(), letter);
+    }
+
+    /** The same as one page that needs no other. */
+    String page(Survey survey, boolean withMoney) {
+        return pdf.page(whole(survey, withMoney));
+    }
+
+    private Map<String, Object> whole(Survey survey, boolean withMoney) {
         Map<Integer, String> images = new HashMap<>();
         survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
                 "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
         Map<String, Object> all = new HashMap<>(view(survey));
         all.put("images", images);
         all.put("withMoney", withMoney);
-        return pdf.render(all, survey.entries().get(survey.entries().size() - 1).at());
+        return all;
     }
 }

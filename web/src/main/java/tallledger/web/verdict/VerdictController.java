@@ -128,12 +128,19 @@ class VerdictController {
         return PdfReport.TEMPLATE;
     }
 
+    /** The report as one page to hand on: it needs nothing else. */
+    @GetMapping("/surveys/{id}/report.html")
+    ResponseEntity<String> page(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/html;charset=UTF-8")).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
+                .body(reports.page(shelves.survey(id), money.equals("yes")));
+    }
+
     @GetMapping("/surveys/{id}/verdict.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
+    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size) {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(reports.pdf(survey, money.equals("yes")));
+                .body(reports.pdf(survey, money.equals("yes"), size.equals("Letter")));
     }
 
     private static Regrade.Whose whose(Typed typed) {
