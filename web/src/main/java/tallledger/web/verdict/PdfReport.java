@@ -56,8 +56,8 @@ class PdfReport {
     /** For Greek, Cyrillic and Arabic, which the others do not hold. */
     private static final String OTHER_SCRIPTS = "DejaVuSans";
     static final String TEMPLATE = "verdict/print";
-    private static final String NOTHING = "<html><head><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
-            + "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" y=\"9\">e</text></svg></body></html>";
+    private static final String NOTHING = "<html lang=\"en\"><head><title>A</title><meta name=\"subject\" content=\"A\"/><meta name=\"description\" content=\"A\"/><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
+            + "<svg alt=\"A\" xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" y=\"9\">e</text></svg></body></html>";
 
     static {
         // Each font and each style sheet would be a line of log, at every report.
