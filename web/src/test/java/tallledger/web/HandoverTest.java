@@ -361,12 +361,33 @@ class HandoverTest {
     void theReportCanBeSearchedAndCopied() throws Exception {
         try (PDDocument report = Loader.loadPDF(files(whole).get("report.pdf"))) {
             String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
-            assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed", "Made at entry 6").doesNotContain("Unknown");
+            assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed", "Made at entry 6", "Films of the visit", "Film 1, from", "4 at 0:00:", "Key: ").doesNotContain("Unknown", "Entries struck");
             assertThat(report.getDocumentCatalog().getStructureTreeRoot()).as("tagged").isNotNull();
             assertThat(report.getDocumentCatalog().getDocumentOutline().getOpenCount()).as("bookmarks").isGreaterThan(4);
             assertThat(new String(report.getDocumentCatalog().getMetadata().toByteArray(), StandardCharsets.UTF_8)).contains("<pdfaid:part>2</pdfaid:part>", "<pdfaid:conformance>A</pdfaid:conformance>");
             assertThat(report.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
             assertThat(report.getDocumentInformation().getCreationDate().toInstant()).isEqualTo(survey().entries().get(5).at().truncatedTo(java.time.temporal.ChronoUnit.SECONDS));
+        }
+    }
+
+    /** With who struck it and why; on one page it would only be in the way. */
+    @Test
+    void whatWasStruckStandsInTheReport() throws Exception {
+        long other = Scenes.readySurvey(app);
+        Books books = app.bean(Books.class);
+        Survey now = app.bean(Shelves.class).survey(other);
+        By by = By.of(java.time.Instant.now(), "Q. Tester, buyer");
+        books.append(other, SurveyEntries.remark(by, "the belt squeals"), Submission.fresh(now.head()));
+        now = app.bean(Shelves.class).survey(other);
+        books.append(other, SurveyEntries.strike(by, now.entries(), now.head(), "that was the next machine"), Submission.fresh(now.head()));
+        for (String form : List.of("", "?form=short")) {
+            byte[] bytes = new java.net.URI(app.url("/surveys/" + other + "/verdict.pdf" + form)).toURL().openStream().readAllBytes();
+            try (PDDocument report = Loader.loadPDF(bytes)) {
+                String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
+                String struck = "Entry " + now.head() + ", struck by Q. Tester, buyer: that was the next machine";
+                assertThat(text.contains(struck)).as(form).isEqualTo(form.isEmpty());
+                assertThat(text).doesNotContain("Key: ", "the belt squeals", "Films of the visit");
+            }
         }
     }
 
@@ -376,6 +397,11 @@ class HandoverTest {
         byte[] letter = new java.net.URI(app.url("/surveys/" + survey + "/verdict.pdf?size=Letter")).toURL().openStream().readAllBytes();
         try (PDDocument report = Loader.loadPDF(letter)) {
             assertThat(report.getPage(0).getMediaBox().getWidth()).isEqualTo(612f);
+        }
+        byte[] brief = new java.net.URI(app.url("/surveys/" + survey + "/verdict.pdf?form=short")).toURL().openStream().readAllBytes();
+        try (PDDocument report = Loader.loadPDF(brief)) {
+            assertThat(report.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(report)).contains("At a glance", "Findings", "closed and sealed").doesNotContain("Condition");
         }
         Files.writeString(data.resolve("report.html"), new Http(app).get("/surveys/" + survey + "/report.html").body());
         Browser browser = Browser.open();

@@ -40,16 +40,19 @@ public class Reports {
 
     /** What the print of a survey of elsewhere is made of; of those nothing is kept in memory, since they have no book here. */
     public Map<String, Object> handed(Survey survey) {
-        return Map.of("survey", survey, "verdict", VerdictView.of(survey, words, marks), "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "withMoney", false);
+        return Map.of("survey", survey, "verdict", VerdictView.of(survey, words, marks), "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "withMoney", false, "brief", false);
     }
 
     /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */
     public byte[] pdf(Survey survey) {
-        return pdf(survey, false, false);
+        return pdf(survey, false, false, false);
     }
 
-    byte[] pdf(Survey survey, boolean withMoney, boolean letter) {
-        return pdf.render(whole(survey, withMoney), survey.entries().get(survey.entries().size() - 1).at(), letter);
+    /** @param brief one page: identity, at a glance, findings, standing */
+    byte[] pdf(Survey survey, boolean withMoney, boolean letter, boolean brief) {
+        Map<String, Object> all = whole(survey, withMoney);
+        all.put("brief", brief);
+        return pdf.render(all, survey.entries().get(survey.entries().size() - 1).at(), letter);
     }
 
     /** The same as one page that needs no other. */
@@ -64,6 +67,7 @@ public class Reports {
         Map<String, Object> all = new HashMap<>(view(survey));
         all.put("images", images);
         all.put("withMoney", withMoney);
+        all.put("brief", false);
         return all;
     }
 }

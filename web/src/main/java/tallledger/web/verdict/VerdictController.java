@@ -124,6 +124,7 @@ class VerdictController {
         Survey survey = shelves.survey(id);
         model.addAllAttributes(reports.view(survey));
         model.addAttribute("withMoney", money.equals("yes"));
+        model.addAttribute("brief", false);
         model.addAttribute("images", survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
         return PdfReport.TEMPLATE;
     }
@@ -136,11 +137,11 @@ class VerdictController {
     }
 
     @GetMapping("/surveys/{id}/verdict.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size) {
+    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(reports.pdf(survey, money.equals("yes"), size.equals("Letter")));
+                .body(reports.pdf(survey, money.equals("yes"), size.equals("Letter"), form.equals("short")));
     }
 
     private static Regrade.Whose whose(Typed typed) {

@@ -3,14 +3,19 @@ package tallledger.web.verdict;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.family.Phase;
+import tallledger.core.seal.Fingerprint;
+import tallledger.core.survey.Films;
 import tallledger.core.survey.Photo;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
@@ -34,8 +39,11 @@ import tallledger.web.words.Words;
  * @param remarks  what people wrote of their own
  * @param seal     what makes it a record
  * @param chart    the acceptance chart
+ * @param filmed   where in the films of the visit its entries are
+ * @param struck   entries that do not count, with why
  */
-public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, Seal seal, AccuracyView chart) {
+public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps, List<Picture> pictures, List<Photo> photos, List<Remark> remarks, Seal seal, AccuracyView chart,
+                          List<Filmed> filmed, List<Remark> struck) {
 
     /** What it all comes to. */
     public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ClaimVerdict.Told> told, ConditionStatement statement) {
@@ -53,8 +61,18 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
      * @param authors who wrote entries
      * @param whole   whether the chain of entries holds
      * @param hash    last hash, in groups of eight
+     * @param key     the key it is sealed with, as words; empty where it is not
      */
-    public record Seal(String begun, String ended, String authors, boolean whole, String hash) {
+    public record Seal(String begun, String ended, String authors, boolean whole, String hash, String key) {
+    }
+
+    /**
+     * One film of the visit.
+     *
+     * @param from   when it began
+     * @param places its entries, each with its time in the film
+     */
+    public record Filmed(int film, String from, String places) {
     }
 
     /** One speed as the report lists it. */
@@ -69,6 +87,7 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
     public record Remark(String author, String step, String text, int entry) {
     }
 
+    private static final Pattern FINGERPRINT = Pattern.compile("[0-9a-f]{64}");
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
 
     static VerdictView of(Survey survey, Words words, Marks marks) {
@@ -91,8 +110,23 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
                 .flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList();
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
                 String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
-                entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "));
-        return new VerdictView(judged, lines, steps(survey), pictures, survey.core().photos(), remarks(survey), seal, AccuracyView.of(survey.core(), words, marks));
+                entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
+                survey.core().closed().flatMap(c -> c.payload().optionalText("key")).filter(FINGERPRINT.asMatchPredicate()).map(key -> new Fingerprint(key).words()).orElse(""));
+        return new VerdictView(judged, lines, steps(survey), pictures, survey.core().photos(), remarks(survey), seal, AccuracyView.of(survey.core(), words, marks), filmed(survey), struck(survey));
+    }
+
+    private static List<Filmed> filmed(Survey survey) {
+        Films films = Films.of(survey.entries(), survey.core().struck().keySet());
+        Map<Integer, List<String>> places = new HashMap<>();
+        survey.entries().stream().filter(e -> e.damage().isEmpty()).forEach(e -> films.at(e)
+                .ifPresent(place -> places.computeIfAbsent(place.film(), film -> new ArrayList<>()).add(e.sequence() + " at " + place.shown())));
+        return films.films().stream().map(film -> new Filmed(film.number(), time(film.from()), String.join(", ", places.getOrDefault(film.number(), List.of())))).toList();
+    }
+
+    /** Each under the name of whoever struck it. */
+    private static List<Remark> struck(Survey survey) {
+        return survey.core().struck().entrySet().stream().sorted(Map.Entry.comparingByKey())
+                .map(e -> new Remark(e.getValue().by().author().written(), e.getValue().step(), e.getValue().payload().optionalText("reason").orElse(""), e.getKey())).toList();
     }
 
     private static List<StepLine> steps(Survey survey) {
