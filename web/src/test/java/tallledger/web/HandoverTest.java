@@ -336,7 +336,8 @@ class HandoverTest {
                 page.waitForURL("**/handed/**");
             }
             assertThat(page.innerText("body").replace('\u00a0', ' ')).contains("Survey of Aldwark 410", "nothing changed since it was closed", "No spindle speed was run", "Key: ").doesNotContain("Unknown");
-            assertThat(page.locator("img").count()).isEqualTo(1);
+            assertThat(page.locator(".photo img").count()).isEqualTo(1);
+            assertThat(page.locator(".cover img").count()).isEqualTo(1);
             page.navigate(other.url("/check"));
             assertThat(page.locator("a[href^='/handed/']").count()).isEqualTo(1);
             page.setInputFiles("#file", data.resolve("none.zip"));

@@ -14,9 +14,6 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
@@ -36,7 +33,6 @@ import tallledger.core.survey.SurveyEntries;
 @Component
 public class Shelves {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Shelves.class);
     private static final String DESCRIBED = "DESCRIBED";
     static final String PUT_AWAY = "PUT_AWAY";
     static final String TAKEN_OUT = "TAKEN_OUT";
@@ -75,13 +71,15 @@ public class Shelves {
     private final Books books;
     private final Houses houses;
     private final ShelfLines lines;
+    private final Background background;
     private final Words words;
     private final Clock clock;
     private final AtomicBoolean making = new AtomicBoolean();
     private final Recent<Long, Folded<Machine>> machines = new Recent<>(MOST_MACHINES, m -> 1);
     private final Recent<Long, Folded<Fold>> folds = new Recent<>(MOST_ENTRIES, fold -> fold.head);
 
-    Shelves(Books books, Houses houses, ShelfLines lines, Store store, Words words, Clock clock) {
+    Shelves(Books books, Houses houses, ShelfLines lines, Store store, Background background, Words words, Clock clock) {
+        this.background = background;
         this.books = books;
         this.houses = houses;
         this.lines = lines;
@@ -107,27 +105,22 @@ public class Shelves {
             page = lines.page(query, lines.waiting());
         }
         if (lines.waiting() > 0) {
-            background();
+            makeTheRest();
         }
         return page;
     }
 
-    private void background() {
+    private void makeTheRest() {
         if (making.compareAndSet(false, true)) {
-            Thread rest = new Thread(() -> {
+            background.begin("shelf lines", () -> {
                 try {
-                    for (List<Long> some = lines.take(A_FETCH); !some.isEmpty(); some = lines.take(A_FETCH)) {
+                    for (List<Long> some = lines.take(A_FETCH); !some.isEmpty() && !background.closing(); some = lines.take(A_FETCH)) {
                         make(some);
                     }
-                } catch (DataAccessException closing) {
-                    LOG.debug("The shelf's lines are made after the next start: {}", closing.getMessage());
                 } finally {
                     making.set(false);
                 }
-            }, "shelf lines");
-            rest.setDaemon(true);
-            rest.setPriority(Thread.MIN_PRIORITY);
-            rest.start();
+            });
         }
     }
 

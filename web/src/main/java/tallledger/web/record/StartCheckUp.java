@@ -5,7 +5,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 
 /** Goes through every book once after the start, in the background, so that a broken one is known before anybody opens it. */
@@ -16,30 +15,28 @@ class StartCheckUp {
 
     private final Books books;
     private final Shelves shelves;
+    private final Background background;
 
-    StartCheckUp(Books books, Shelves shelves) {
+    StartCheckUp(Books books, Shelves shelves, Background background) {
         this.shelves = shelves;
         this.books = books;
+        this.background = background;
     }
 
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
-        Thread check = new Thread(this::check, "chain check");
-        check.setDaemon(true);
-        check.setPriority(Thread.MIN_PRIORITY);
-        check.start();
+        background.begin("chain check", this::check);
     }
 
     private void check() {
-        try {
-            for (BookRow book : books.all()) {
-                books.check(book).ifPresent(b -> {
-                    LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(), book.getTitle(), b.sequence());
-                    shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId()).orElse(book.getId()));
-                });
+        for (BookRow book : books.all()) {
+            if (background.closing()) {
+                return;
             }
-        } catch (DataAccessException closing) {
-            LOG.debug("The check at the start was cut short: {}", closing.getMessage());
+            books.check(book).ifPresent(b -> {
+                LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(), book.getTitle(), b.sequence());
+                shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId()).orElse(book.getId()));
+            });
         }
     }
 }
