@@ -288,7 +288,7 @@ class SheetAtWorkTest {
                     pictures += sheet.getResources().isImageXObject(name) ? 1 : 0;
                 }
             }
-            assertThat(pictures).as("pictures in the PDF").isEqualTo(1);
+            assertThat(pictures).as("the picture in the PDF, on its first page and among the photographs").isEqualTo(2);
         }
         assertThat(browser.complaints()).isEmpty();
     }
