@@ -195,7 +195,8 @@ async function check(file, progress) {
   const found = [], result = {found, seal: null, title: '', entries: 0, closed: false};
   const files = await unzip(file, found);
   if (!files) { return result; }
-  const hashes = {}, texts = {};
+  // Without what every object inherits: a file may be called "constructor".
+  const hashes = Object.create(null), texts = Object.create(null);
   let done = 0;
   for (const [name, e] of files) {
     const data = await content(file, e);
@@ -214,12 +215,13 @@ async function check(file, progress) {
   if (ledger.format !== 1) { found.push(['LEDGER_NEWER', 'ledger.json']); return result; }
   if (odd(ledger) || hex(sha256(bytesOf(canonical(ledger)))) !== hashes['ledger.json']) { found.push(['LEDGER_FORM', 'ledger.json']); }
   result.title = String(ledger.title);
-  const books = {};
+  const books = Object.create(null);
   ledger.books.forEach(b => { books[b.kind] = book(String(b.kind), b.entries); });
   const survey = books.SURVEY || book('SURVEY', []);
+  if (!survey.count) { found.push(['LEDGER_UNREADABLE', 'ledger.json']); }
   result.entries = survey.count; result.closed = survey.closed;
   Object.values(books).forEach(b => found.push(...b.found));
-  Object.values(books).forEach(b => b.named.filter(n => books[n.book] && books[n.book].hashes[n.version] !== n.hash).slice(0, 80).forEach(n => found.push(['DESCRIPTION_OTHER', b.name + ' ' + n.entry])));
+  Object.values(books).forEach(b => b.named.filter(n => !books[n.book] || books[n.book].hashes[n.version] !== n.hash).slice(0, 80).forEach(n => found.push(['DESCRIPTION_OTHER', b.name + ' ' + n.entry])));
   const byName = new Set();
   Object.keys(hashes).filter(n => n.startsWith('photos/')).forEach(n => {
     byName.add(n.slice(7).replace(/\..*/, ''));
@@ -234,7 +236,7 @@ async function check(file, progress) {
         || typeof seal.files !== 'object' || !seal.files || Object.values(seal.files).some(h => typeof h !== 'string')) { throw new Error('no seal'); }
   } catch (bent) { found.push(['SEAL_UNREADABLE', 'seal.json']); return result; }
   Object.keys(seal.files).forEach(n => { if (!(n in hashes)) { found.push(['FILE_MISSING', n]); } else if (hashes[n] !== seal.files[n]) { found.push(['FILE_CHANGED', n]); } });
-  Object.keys(hashes).filter(n => !(n in seal.files) && n !== 'seal.json' && n !== 'verify.html').forEach(n => found.push(['FILE_EXTRA', n]));
+  Object.keys(hashes).filter(n => !Object.hasOwn(seal.files, n) && n !== 'seal.json' && n !== 'verify.html').forEach(n => found.push(['FILE_EXTRA', n]));
   if (seal.count !== survey.count || seal.lastHash !== survey.lastHash) { found.push(['SEAL_CHAIN', 'SURVEY ' + survey.count]); }
   if (!survey.closed || seal.closedBy !== survey.lastBy || seal.closedAt !== String(survey.last.at)) { found.push(['SEAL_CLOSING', 'seal.json']); }
   const raw = s => { try { return Uint8Array.from(atob(s), c => c.charCodeAt(0)); } catch (bent) { return new Uint8Array(0); } };

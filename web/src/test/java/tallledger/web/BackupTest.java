@@ -45,6 +45,8 @@ class BackupTest {
         AttachmentRow photo = AttachmentRow.of("image/png", new byte[] {1, 2, 3});
         long survey;
         int before;
+        Files.createDirectories(data);
+        Files.writeString(data.resolve("unfinished-backup-7.zip"), "what a hard stop left");
         try (App app = App.on(data)) {
             survey = Scenes.readySurvey(app);
             By by = By.of(Instant.now(), "Q. Tester");
@@ -65,7 +67,7 @@ class BackupTest {
             assertThat(run(1, bin("backup"), zip.toString(), "--port", port)).contains("there already");
             writer.join();
             try (var left = Files.list(data)) {
-                assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-written stays").noneMatch(n -> n.startsWith("backup"));
+                assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-written stays").noneMatch(n -> n.startsWith("unfinished"));
             }
         }
         Files.writeString(folder.resolve("no.zip"), "no zip");

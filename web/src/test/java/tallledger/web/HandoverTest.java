@@ -7,18 +7,23 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.KeyPair;
 import java.security.KeyPairGenerator;
 import java.security.MessageDigest;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
@@ -32,12 +37,16 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Route;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.seal.Seal;
 import tallledger.core.survey.Event;
+import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.verdict.Finding;
 import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Books;
@@ -69,7 +78,7 @@ class HandoverTest {
         AttachmentRow row = AttachmentRow.of("image/png", picture.toByteArray());
         photo = row.sha256();
         Survey now = survey();
-        By by = By.of(java.time.Instant.now(), "Q. Tester, buyer");
+        By by = By.of(Instant.now(), "Q. Tester, buyer");
         app.bean(Books.class).append(survey, SurveyEntries.camera(by, Event.Camera.What.STARTED), Submission.fresh(now.head()));
         app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", row.sha256(), row.type())), 40, 30, "=the plate"), Submission.fresh(now.head() + 1));
         app.bean(Books.class).append(survey, SurveyEntries.remark(by, "\u03a7\u03b1\u03af\u03c1\u03b5 \u0416 \u4e2d \u201cquoted\u201d \\ \u0001".replace("\u0001", "")), Submission.fresh(now.head() + 2));
@@ -84,6 +93,10 @@ class HandoverTest {
 
     private static Survey survey() {
         return app.bean(Shelves.class).survey(survey);
+    }
+
+    private static PDDocument report(long of, String how) throws Exception {
+        return Loader.loadPDF(new URI(app.url("/surveys/" + of + "/verdict.pdf" + how)).toURL().openStream().readAllBytes());
     }
 
     private static byte[] zip() throws IOException {
@@ -131,7 +144,7 @@ class HandoverTest {
         assertThat(files(whole)).containsKeys("ledger.json", "report.pdf", "readings.csv", "steps.csv", "kit.csv", "films.csv", "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png");
         assertThat(files(whole).get("schema.json")).isEqualTo(Files.readAllBytes(Path.of("../docs/ledger.schema.json")));
         assertThat(new String(files(whole).get("film-1.vtt"), StandardCharsets.UTF_8)).startsWith("WEBVTT\n\n00:00:00.000 --> ");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(java.time.Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
                 .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
         long next = app.bean(Shelves.class).nextVolume(survey(), "Q. Tester", Submission.fresh(0));
         assertThat(app.bean(Shelves.class).survey(next).entries().get(0).payload().part("after").text("hash")).isEqualTo(survey().entries().get(survey().head() - 1).hash());
@@ -173,6 +186,12 @@ class HandoverTest {
         all.put("more in it than it says|ZIP_BROKEN steps.csv", sized("steps.csv", 10));
         all.put("less in it than it says|ZIP_BROKEN steps.csv", sized("steps.csv", 90_000));
         all.put("a name twice|NAME_TWICE readings.csv", twice());
+        for (String inherited : List.of("constructor", "__proto__", "toString")) {
+            all.put("a file called " + inherited + "|FILE_EXTRA " + inherited, plus(inherited, "more"));
+            all.put("the seal names " + inherited + "|FILE_MISSING " + inherited, with("seal.json", t -> t.replace("\"files\":{", "\"files\":{\"" + inherited + "\":\"" + "0".repeat(64) + "\",")));
+        }
+        all.put("the books it rests on gone|DESCRIPTION_OTHER SURVEY 1", with("ledger.json", t -> "{\"books\":[" + t.substring(t.lastIndexOf("{\"entries\":["))));
+        all.put("the survey's book gone|LEDGER_UNREADABLE", with("ledger.json", t -> t.substring(0, t.lastIndexOf(",{\"entries\":[")) + "],\"format\":1,\"title\":\"none\"}"));
         return all;
     }
 
@@ -367,7 +386,7 @@ class HandoverTest {
             assertThat(report.getDocumentCatalog().getDocumentOutline().getOpenCount()).as("bookmarks").isGreaterThan(4);
             assertThat(new String(report.getDocumentCatalog().getMetadata().toByteArray(), StandardCharsets.UTF_8)).contains("<pdfaid:part>2</pdfaid:part>", "<pdfaid:conformance>A</pdfaid:conformance>");
             assertThat(report.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
-            assertThat(report.getDocumentInformation().getCreationDate().toInstant()).isEqualTo(survey().entries().get(5).at().truncatedTo(java.time.temporal.ChronoUnit.SECONDS));
+            assertThat(report.getDocumentInformation().getCreationDate().toInstant()).isEqualTo(survey().entries().get(5).at().truncatedTo(ChronoUnit.SECONDS));
         }
     }
 
@@ -377,13 +396,12 @@ class HandoverTest {
         long other = Scenes.readySurvey(app);
         Books books = app.bean(Books.class);
         Survey now = app.bean(Shelves.class).survey(other);
-        By by = By.of(java.time.Instant.now(), "Q. Tester, buyer");
+        By by = By.of(Instant.now(), "Q. Tester, buyer");
         books.append(other, SurveyEntries.remark(by, "the belt squeals"), Submission.fresh(now.head()));
         now = app.bean(Shelves.class).survey(other);
         books.append(other, SurveyEntries.strike(by, now.entries(), now.head(), "that was the next machine"), Submission.fresh(now.head()));
         for (String form : List.of("", "?form=short")) {
-            byte[] bytes = new java.net.URI(app.url("/surveys/" + other + "/verdict.pdf" + form)).toURL().openStream().readAllBytes();
-            try (PDDocument report = Loader.loadPDF(bytes)) {
+            try (PDDocument report = report(other, form)) {
                 String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
                 String struck = "Entry " + now.head() + ", struck by Q. Tester, buyer: that was the next machine";
                 assertThat(text.contains(struck)).as(form).isEqualTo(form.isEmpty());
@@ -392,15 +410,30 @@ class HandoverTest {
         }
     }
 
+    /** Twelve speeds that growl and knock: the short form is one page all the same, and says how many it leaves out. */
+    @Test
+    void theShortFormIsOnePageHoweverMuchWasFound() throws Exception {
+        long bad = Scenes.readySurvey(app);
+        for (Route route : app.bean(Shelves.class).survey(bad).folded().steps()) {
+            Survey now = app.bean(Shelves.class).survey(bad);
+            RunRecord record = new RunRecord(now.folded().machine().train().settings(route), Optional.empty(), Set.of(Symptom.GROWLS, Symptom.KNOCKS_ONCE_A_TURN), Optional.empty(), false, false, false, "");
+            app.bean(Books.class).append(bad, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), now.basis(), now.folded(), record), Submission.fresh(now.head()));
+        }
+        int found = Finding.of(app.bean(Shelves.class).survey(bad).core()).size();
+        assertThat(found).isGreaterThan(16);
+        try (PDDocument report = report(bad, "?form=short&size=Letter")) {
+            assertThat(report.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(report)).contains("And " + (found - 8) + " more, none of them worse", "Standing of this record");
+        }
+    }
+
     /** On Letter paper; and as one page that fetches nothing. */
     @Test
     void theReportOnLetterPaperAndAsOnePage() throws Exception {
-        byte[] letter = new java.net.URI(app.url("/surveys/" + survey + "/verdict.pdf?size=Letter")).toURL().openStream().readAllBytes();
-        try (PDDocument report = Loader.loadPDF(letter)) {
+        try (PDDocument report = report(survey, "?size=Letter")) {
             assertThat(report.getPage(0).getMediaBox().getWidth()).isEqualTo(612f);
         }
-        byte[] brief = new java.net.URI(app.url("/surveys/" + survey + "/verdict.pdf?form=short")).toURL().openStream().readAllBytes();
-        try (PDDocument report = Loader.loadPDF(brief)) {
+        try (PDDocument report = report(survey, "?form=short")) {
             assertThat(report.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(report)).contains("At a glance", "Findings", "closed and sealed").doesNotContain("Condition");
         }

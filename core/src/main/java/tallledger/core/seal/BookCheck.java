@@ -94,9 +94,9 @@ public final class BookCheck {
         return fault.map(what -> new Found(what, name + " " + faultAt)).stream().toList();
     }
 
-    /** Versions of other books that its entries name and that are others there. */
+    /** Versions of other books that its entries name and that are others there, or not there. */
     public List<Found> against(Map<String, BookCheck> books) {
-        return named.stream().filter(n -> books.containsKey(n.book) && !n.hash.equals(books.get(n.book).hashes.get(n.version))).limit(PAST)
+        return named.stream().filter(n -> !books.containsKey(n.book) || !n.hash.equals(books.get(n.book).hashes.get(n.version))).limit(PAST)
                 .map(n -> new Found(Found.What.DESCRIPTION_OTHER, name + " " + n.entry)).toList();
     }
 

@@ -4,6 +4,8 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -16,6 +18,7 @@ public record Fingerprint(String hex) {
 
     /** As many words as two people read to each other without losing their place: 80 bits. */
     private static final int SPOKEN = 10;
+    private static final Pattern WRITTEN = Pattern.compile("[0-9a-f]{64}");
 
     private static final List<String> WORDS = List.of((
             "acorn adze alder amber anchor anvil apple apron arbor arch arrow ash aspen awl axle badge"
@@ -34,6 +37,11 @@ public record Fingerprint(String hex) {
             + " island ivory ivy jar jetty jewel joint juniper keel kettle key kiln knot ladder lake lamp"
             + " lantern larch lark lathe latch leaf ledge lemon lever lilac limb lime linen lintel loaf lock"
             + " loft loom lynx maple marble meadow mill mint mole moss moth nail nest oak oar otter").split(" "));
+
+    /** As an entry names it; empty where that is none. */
+    public static Optional<Fingerprint> read(String hex) {
+        return WRITTEN.matcher(hex).matches() ? Optional.of(new Fingerprint(hex)) : Optional.empty();
+    }
 
     /** @param publicKey the 32 bytes of an Ed25519 key */
     public static Fingerprint of(byte[] publicKey) {

@@ -28,6 +28,9 @@ public final class SealCheck {
     public static Found.Checked of(Map<String, BookCheck> books, Map<String, String> files, Optional<Seal> seal, String title) {
         List<Found> found = new ArrayList<>();
         BookCheck survey = books.getOrDefault(SURVEY, new BookCheck(SURVEY));
+        if (survey.count() == 0) {
+            found.add(new Found(What.LEDGER_UNREADABLE, LEDGER));
+        }
         books.values().forEach(b -> found.addAll(b.found()));
         books.values().forEach(b -> found.addAll(b.against(books)));
         photographs(survey, files, found);

@@ -60,6 +60,9 @@ class SealTest {
         byte[] key = HexFormat.of().parseHex("d75a980182b10ab7d54bfed3c964073a0ee172f3daa62325af021a68f707511a");
         Fingerprint print = Fingerprint.of(key);
         assertThat(print.hex()).isEqualTo("21fe31dfa154a261626bf854046fd2271b7bed4b6abe45aa58877ef47f9721b9");
+        assertThat(Fingerprint.read(print.hex())).contains(print);
+        assertThat(Fingerprint.read(print.hex().toUpperCase(java.util.Locale.ROOT))).isEmpty();
+        assertThat(Fingerprint.read("")).isEmpty();
         assertThat(print.words().split(" ")).hasSize(10);
         assertThat(print.words()).startsWith(Fingerprint.list().get(0x21) + " " + Fingerprint.list().get(0xfe));
         assertThat(new HashSet<>(Fingerprint.list())).as("no word stands for two bytes").hasSize(256);

@@ -169,7 +169,7 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String closed(Event.Closed event, Entry entry) {
-        return words.say("entry.closed", new Fingerprint(event.key()).words());
+        return words.say("entry.closed", Fingerprint.read(event.key()).map(Fingerprint::words).orElse(event.key()));
     }
 
     @Override

@@ -2,6 +2,7 @@ package tallledger.web.record;
 
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -13,8 +14,11 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
 
 /**
  * Everything that is kept, as one zip, while it goes on being written: the database as it stands at one moment, the file of heads and the key. The heads are
@@ -26,6 +30,8 @@ public class Backups {
     /** What lies beside the database and belongs to it. */
     private static final List<String> BESIDE = List.of("heads.txt", "seal.key");
 
+    private static final String UNFINISHED = "unfinished-backup-";
+
     private final HikariDataSource source;
     private final Path data;
 
@@ -34,9 +40,26 @@ public class Backups {
         this.data = data;
     }
 
-    /** A backup on the disk, whole; whoever asked takes it away and deletes it. */
-    public Path taken() throws IOException {
-        Path whole = Files.createTempFile(data, "backup", ".zip");
+    /** What a hard stop left of one. */
+    @EventListener(ApplicationReadyEvent.class)
+    void clear() throws IOException {
+        try (DirectoryStream<Path> left = Files.newDirectoryStream(data, UNFINISHED + "*")) {
+            for (Path file : left) {
+                Files.delete(file);
+            }
+        }
+    }
+
+    /** A backup on the disk, whole; whoever asked takes it away and deletes it. @throws NotKept where there is no room, or it cannot be read; nothing is left of it then */
+    public Path taken() {
+        try {
+            return made(Files.createTempFile(data, UNFINISHED, ".zip"));
+        } catch (IOException | SQLException failed) {
+            throw new NotKept(Reason.of(WebReason.BACKUP_FAILED), failed);
+        }
+    }
+
+    private Path made(Path whole) throws IOException, SQLException {
         Path database = data.resolve(whole.getFileName() + ".db");
         try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(whole))) {
             for (String name : BESIDE) {
@@ -48,7 +71,7 @@ public class Backups {
             }
             copied(database);
             add(database, zip);
-        } catch (IOException | RuntimeException failed) {
+        } catch (IOException | SQLException | RuntimeException failed) {
             Files.deleteIfExists(whole);
             throw failed;
         } finally {
@@ -57,12 +80,10 @@ public class Backups {
         return whole;
     }
 
-    private void copied(Path to) {
+    private void copied(Path to) throws SQLException {
         try (Connection connection = source.getConnection(); PreparedStatement backup = connection.prepareStatement("backup to ?")) {
             backup.setString(1, to.toAbsolutePath().toString());
             backup.execute();
-        } catch (SQLException e) {
-            throw new DataAccessResourceFailureException("the database could not be copied", e);
         }
     }
 

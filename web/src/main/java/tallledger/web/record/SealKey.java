@@ -60,7 +60,9 @@ public class SealKey {
             KeyPair pair = KeyPairGenerator.getInstance(ED25519).generateKeyPair();
             Path fresh = file.resolveSibling(FILE + ".new");
             Files.deleteIfExists(fresh);
-            if (Files.getFileStore(file.toAbsolutePath().getParent()).supportsFileAttributeView("posix")) {
+            Path folder = file.toAbsolutePath().getParent();
+            boolean posix = Files.getFileStore(folder).supportsFileAttributeView("posix");
+            if (posix) {
                 Files.createFile(fresh, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
             }
             Base64.Encoder text = Base64.getEncoder();
@@ -69,6 +71,12 @@ public class SealKey {
                 channel.force(true);
             }
             Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
+            if (posix) {
+                // Its name too has to be on the disk: a survey closed with a key that a power cut takes away cannot be sealed any more.
+                try (FileChannel names = FileChannel.open(folder, StandardOpenOption.READ)) {
+                    names.force(true);
+                }
+            }
             return pair;
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -83,7 +83,7 @@ class CloseController {
         model.addAttribute("open", statement.sections().getOrDefault(Heading.NOT_TESTED, List.of()));
         model.addAttribute("record", statement.sections().getOrDefault(Heading.RECORD, List.of()));
         model.addAttribute("closed", survey.core().closed().orElse(null));
-        model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).map(key -> new Fingerprint(key).words()).orElse(""));
+        model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

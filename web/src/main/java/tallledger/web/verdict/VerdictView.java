@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -87,7 +86,6 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
     public record Remark(String author, String step, String text, int entry) {
     }
 
-    private static final Pattern FINGERPRINT = Pattern.compile("[0-9a-f]{64}");
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
 
     static VerdictView of(Survey survey, Words words, Marks marks) {
@@ -111,7 +109,7 @@ public record VerdictView(Judged judged, List<Line> lines, List<StepLine> steps,
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
                 String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
                 entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
-                survey.core().closed().flatMap(c -> c.payload().optionalText("key")).filter(FINGERPRINT.asMatchPredicate()).map(key -> new Fingerprint(key).words()).orElse(""));
+                survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
         return new VerdictView(judged, lines, steps(survey), pictures, survey.core().photos(), remarks(survey), seal, AccuracyView.of(survey.core(), words, marks), filmed(survey), struck(survey));
     }
 

@@ -35,7 +35,7 @@ public enum WebReason implements ReasonCode {
     SEAL_KEY_BROKEN("seal.key-broken", "file"),
     HANDED_UNREADABLE("handed.unreadable"),
     HANDED_LARGE("handed.large", "size", "most"),
-    CHECK_FILE_NONE("check.file-none"),
+    BACKUP_FAILED("backup.failed"), CHECK_FILE_NONE("check.file-none"),
     CLOSE_UNREAD("close.unread"),
     AWAY_WHY("away.why"),
     PLAN_BUYS("plan.buys", "worth"),
