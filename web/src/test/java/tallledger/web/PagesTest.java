@@ -62,7 +62,7 @@ class PagesTest {
         assertThat(http.get("/surveys/20/verdict/print").body()).contains("class=\"polar\"", figure);
     }
 
-    /** An inch machine shows inches on every page of its survey; only what somebody typed in the other unit stands as typed, in Entries and the chart. */
+    /** An inch machine shows inches on every page of its survey; only what somebody typed in the other unit stands as typed, in Entries, the chart and the print. */
     @Test
     void anInchMachineShowsNoMillimetre() {
         String run = http.get("/surveys/18/run").body();
@@ -70,11 +70,20 @@ class PagesTest {
                 "/surveys/18/verdict", "/surveys/18/verdict/print", "/machines/6"));
         Pattern.compile("run\\?step=([^\"&]+)").matcher(run).results().map(m -> "/surveys/18/run?step=" + m.group(1)).distinct().forEach(pages::add);
         assertThat(pages).hasSizeGreaterThan(40).allSatisfy(page -> {
-            String text = http.get(page).body().replaceAll("(?s)<script.*?</script>|<[^>]+>", " ").replace("&#39;", "'").replaceAll("[\\s\u00a0]+", " ");
+            String text = http.get(page).body().replaceAll("(?s)<td class=\"typed\">.*?</td>", " ").replaceAll("(?s)<script.*?</script>|<[^>]+>", " ").replace("&#39;", "'").replaceAll("[\\s\u00a0]+", " ");
             assertThat(Pattern.compile("\\d (mm|µm|mm/rev|mm/min|m/min|m/s|kg|kW|N·m)\\b|, mm\\b").matcher(text).results().map(m -> text.substring(Math.max(0, m.start() - 40), Math.min(text.length(), m.end() + 20)))
                     .toList()).as(page).isEmpty();
         });
         assertThat(http.get("/surveys/18/verdict").body()).contains(" in against ");
+    }
+
+    /** Of every machine, whatever it has: a step without words for one screen took the whole screen away. */
+    @Test
+    void everyPageOfEverySurveyAnswers() {
+        List<Long> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY).map(book -> book.getId()).toList();
+        assertThat(surveys).hasSizeGreaterThan(10).allSatisfy(survey -> assertThat(List.of("run", "speeds", "movement", "threads", "accuracy", "cycles", "faults", "kit", "verdict", "verdict/print",
+                "verdict.pdf", "verdict.pdf?form=short", "verdict.pdf?form=certificate", "report.html", "entries", "close", "drawings"))
+                .allSatisfy(page -> assertThat(http.get("/surveys/" + survey + "/" + page).statusCode()).as(survey + " " + page).isEqualTo(200)));
     }
 
     /** Nothing the demo wrote is set aside: a stray would hide whatever went wrong in reading it. */

@@ -25,10 +25,19 @@ final class Scenes {
     }
 
     static long readySurvey(App app, MachineDescription description) {
+        return readySurvey(app, description, Scope.SPINDLE_DRIVE);
+    }
+
+    /** Of the whole machine. */
+    static long wholeSurvey(App app) {
+        return readySurvey(app, KestrelVale.aldwark410().description(), Scope.WHOLE);
+    }
+
+    private static long readySurvey(App app, MachineDescription description, Scope scope) {
         Shelves shelves = app.bean(Shelves.class);
         long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
         Machine machine = shelves.machine(id);
-        long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
+        long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", scope, Submission.fresh(0));
         List<StartItem> items = description.family().traits().startChecks(description);
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q. Tester"), items), Submission.fresh(1));
         return survey;

@@ -279,7 +279,7 @@ class SheetAtWorkTest {
         assertThat((int) page.evaluate("document.querySelector('.thumbs img').naturalWidth")).isEqualTo(320);
         page.navigate(app.url("/surveys/" + survey + "/verdict/print"));
         assertThat(page.locator("body").innerText()).contains("crack by the <b>foot</b>");
-        assertThat((int) page.evaluate("document.querySelector('.photo img').naturalWidth")).isEqualTo(400);
+        assertThat((int) page.evaluate("document.querySelector('.cover img').naturalWidth")).isEqualTo(400);
         byte[] pdf = page.request().get(app.url("/surveys/" + survey + "/verdict.pdf")).body();
         try (PDDocument document = Loader.loadPDF(pdf)) {
             int pictures = 0;
@@ -288,7 +288,7 @@ class SheetAtWorkTest {
                     pictures += sheet.getResources().isImageXObject(name) ? 1 : 0;
                 }
             }
-            assertThat(pictures).as("the picture in the PDF, on its first page and among the photographs").isEqualTo(2);
+            assertThat(pictures).as("the picture in the PDF, once, on its cover").isEqualTo(1);
         }
         assertThat(browser.complaints()).isEmpty();
     }

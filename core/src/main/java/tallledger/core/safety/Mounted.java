@@ -27,7 +27,8 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
     public enum Kind {
         NOTHING, CHUCK, FACEPLATE, WHEEL;
 
-        boolean isHeld() {
+        /** Whether something is clamped in it. */
+        public boolean isHeld() {
             return this == CHUCK || this == FACEPLATE;
         }
     }

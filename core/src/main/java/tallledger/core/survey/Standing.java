@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
@@ -75,5 +76,39 @@ public record Standing(Task task, Optional<Made> counts, List<Integer> entries, 
     /** Not recorded, not passed over, not inferred. */
     public boolean isOpen() {
         return counts.isEmpty() && passed.isEmpty() && !inferred;
+    }
+
+    /** Whether nobody has tried it and nothing proves it: open, put off, or passed over. */
+    public boolean isUntested() {
+        return counts.isEmpty() && !inferred;
+    }
+
+    /**
+     * How many tasks stand how; each is counted once.
+     *
+     * @param all       tasks in the scope of the survey
+     * @param good      recorded, as it should be
+     * @param bad       recorded, not as it should be
+     * @param undecided recorded, too close to call
+     * @param inferred  not recorded: others prove it
+     * @param passed    passed over, with a reason
+     * @param open      nothing is known
+     */
+    public record Tally(int all, int good, int bad, int undecided, int inferred, int passed, int open) {
+    }
+
+    /** @param standings of a survey, by phase */
+    public static Tally tally(Map<Phase, List<Standing>> standings) {
+        List<Standing> all = standings.values().stream().flatMap(List::stream).toList();
+        int good = count(all, s -> s.outcome().filter(Outcome.PROVEN::equals).isPresent());
+        int bad = count(all, s -> s.outcome().filter(Outcome.FAILED::equals).isPresent());
+        int undecided = count(all, s -> s.outcome().filter(Outcome.UNDECIDED::equals).isPresent());
+        int inferred = count(all, s -> s.counts.isEmpty() && s.inferred);
+        int passed = count(all, s -> s.isUntested() && s.passed.isPresent());
+        return new Tally(all.size(), good, bad, undecided, inferred, passed, all.size() - good - bad - undecided - inferred - passed);
+    }
+
+    private static int count(List<Standing> all, Predicate<Standing> which) {
+        return (int) all.stream().filter(which).count();
     }
 }

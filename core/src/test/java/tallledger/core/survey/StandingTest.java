@@ -45,6 +45,22 @@ class StandingTest {
         assertThat(phases.keySet()).containsExactlyElementsOf(phases.keySet().stream().sorted().toList());
     }
 
+    /** Each task is counted once, by what counts of it. */
+    @Test
+    void theTallyAddsUp() {
+        BigDecimal plate = machine.speeds().nominal(slowest()).orElseThrow();
+        int all = book.spindle().steps().size() + book.ledger().inScope().size();
+        assertThat(Standing.tally(Standing.byPhase(book.survey()))).isEqualTo(new Standing.Tally(all, 0, 0, 0, 0, 0, all));
+        book.run(machine.train().settings(slowest()), plate.toPlainString() + ".0", false);
+        book.step("serial", false, "text", "U2-771");
+        book.step("castings", true, "text", "cracked foot");
+        book.write(SurveyEntries.stepPassedOver(By.of(book.now(), SurveyBook.ME), book.ledger().step("covers").orElseThrow(), "locked"));
+        Standing.Tally tally = Standing.tally(Standing.byPhase(book.survey()));
+        assertThat(tally.all()).isEqualTo(all);
+        assertThat(List.of(tally.good(), tally.bad(), tally.undecided(), tally.passed())).containsExactly(2, 1, 0, 1);
+        assertThat(tally.good() + tally.bad() + tally.undecided() + tally.inferred() + tally.passed() + tally.open()).isEqualTo(all);
+    }
+
     @Test
     void aRunAStepAndACheckAreEachDone() {
         BigDecimal plate = machine.speeds().nominal(slowest()).orElseThrow();

@@ -17,6 +17,7 @@ import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
+import tallledger.web.pictures.Ink;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -36,11 +37,33 @@ public record AxisView(String name, String minus, String plus, double claimed, d
 
     static final int LEFT = 170;
     static final int WIDTH = 460;
+    private static final int MIDDLE = 400;
+    private static final int REACH = 200;
+    private static final int GAP = 20;
+    private static final int HEAD = 12;
+    private static final int HEAD_LONG = 10;
     private static final int FIRST = 74;
     private static final int PITCH = 26;
 
     /** One thing done one way: drawn as an arrow to that side. */
     public record Way(String key, String name, boolean toPlus, String mark, String figure, int y, boolean twice) {
+
+        public Ink ink() {
+            return Ink.of(mark);
+        }
+
+        /** An arrow to its side, with a second head where it is rapid. */
+        public String arrow() {
+            int shaft = toPlus ? 1 : -1;
+            int end = MIDDLE + shaft * REACH;
+            String shaftPath = "M" + (MIDDLE + shaft * GAP) + " " + (y + HEAD / 2) + "H" + end;
+            return shaftPath + head(end, shaft) + (twice ? head(end - shaft * HEAD_LONG, shaft) : "");
+        }
+
+        private String head(int tip, int shaft) {
+            int back = tip - shaft * HEAD_LONG;
+            return "M" + back + " " + y + "L" + tip + " " + (y + HEAD / 2) + "L" + back + " " + (y + HEAD);
+        }
     }
 
     /** One more step of the axis. */
@@ -51,7 +74,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     public record Bar(double x, double height, String lost) {
     }
 
-    static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
+    public static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
         List<Step> steps = ledger.steps().stream().filter(s -> s.axis().filter(axis.id()::equals).isPresent()).toList();
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
         double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(TypedLength.class)).map(l -> l.mm().doubleValue()).orElse(0.0);
@@ -78,7 +101,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         for (int i = 0; i < each.size(); i++) {
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-            ways.add(new Way(step.id().written(), words.say("movement." + step.code()), step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words), FIRST + i / 2 * PITCH,
+            ways.add(new Way(step.id().written(), words.shortly("movement." + step.code(), step.name()), step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words), FIRST + i / 2 * PITCH,
                     step.code().equals("rapid")));
         }
         return ways;
@@ -91,7 +114,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     private static Line line(StepLedger ledger, Step step, Words words) {
         Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
         String because = result.map(r -> r.judgement().because().isEmpty() ? r.remark() : words.say(r.judgement().because().get(0))).orElse("");
-        return new Line(step.id().written(), words.say("movement." + step.code()), mark(ledger, step, result), because);
+        return new Line(step.id().written(), words.shortly("movement." + step.code(), step.name()), mark(ledger, step, result), because);
     }
 
     private static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {

@@ -19,6 +19,8 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
         READ("#1f6f68", "2", ""),
         /** What was read the other way, or of the other thing. */
         OTHER("#8a3b2a", "2", "6 3"),
+        /** What is not as it should be. */
+        FAULT("#9c3222", "2.2", ""),
         /** A line reckoned through it. */
         FIT("#1f2a33", "1", "4 4");
 
@@ -58,7 +60,7 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
     }
 
     /** Puts a drawing together. */
-    static final class Sheet {
+    public static final class Sheet {
 
         private final int width;
         private final int height;
@@ -66,12 +68,12 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
         private final List<Area> areas = new ArrayList<>();
         private final List<Label> labels = new ArrayList<>();
 
-        Sheet(int width, int height) {
+        public Sheet(int width, int height) {
             this.width = width;
             this.height = height;
         }
 
-        Sheet line(Pen pen, double... xy) {
+        public Sheet line(Pen pen, double... xy) {
             StringBuilder path = new StringBuilder();
             for (int i = 0; i < xy.length; i += 2) {
                 path.append(i == 0 ? 'M' : 'L').append(px(xy[i])).append(' ').append(px(xy[i + 1]));
@@ -80,7 +82,7 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
             return this;
         }
 
-        Sheet line(Pen pen, List<double[]> points, boolean closed) {
+        public Sheet line(Pen pen, List<double[]> points, boolean closed) {
             StringBuilder path = new StringBuilder();
             points.forEach(p -> path.append(path.isEmpty() ? 'M' : 'L').append(px(p[0])).append(' ').append(px(p[1])));
             strokes.add(new Stroke(path + (closed ? "Z" : ""), pen));
@@ -88,29 +90,29 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
         }
 
         /** Small circles, drawn as paths so that they have a pen. */
-        Sheet dots(Pen pen, List<double[]> points) {
+        public Sheet dots(Pen pen, List<double[]> points) {
             StringBuilder path = new StringBuilder();
             points.forEach(p -> path.append('M').append(px(p[0] - 2.5)).append(' ').append(px(p[1])).append("a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0"));
             strokes.add(new Stroke(path.toString(), pen));
             return this;
         }
 
-        Sheet circle(Pen pen, double x, double y, double r) {
+        public Sheet circle(Pen pen, double x, double y, double r) {
             strokes.add(new Stroke("M" + px(x - r) + " " + px(y) + "a" + px(r) + " " + px(r) + " 0 1 0 " + px(2 * r) + " 0a" + px(r) + " " + px(r) + " 0 1 0 " + px(-2 * r) + " 0", pen));
             return this;
         }
 
-        Sheet area(double x, double y, double w, double h, double shade) {
+        public Sheet area(double x, double y, double w, double h, double shade) {
             areas.add(new Area(tenth(x), tenth(y), tenth(w), tenth(h), Math.round(shade * 100) / 100.0));
             return this;
         }
 
-        Sheet label(double x, double y, String text, String anchor) {
+        public Sheet label(double x, double y, String text, String anchor) {
             labels.add(new Label(tenth(x), tenth(y), text, anchor));
             return this;
         }
 
-        PlotView done(String says) {
+        public PlotView done(String says) {
             return new PlotView(width, height, List.copyOf(strokes), List.copyOf(areas), List.copyOf(labels), says);
         }
 

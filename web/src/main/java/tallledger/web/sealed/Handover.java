@@ -26,6 +26,9 @@ import tallledger.core.seal.SealCheck;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Photo;
+import tallledger.web.drawings.Drawing;
+import tallledger.web.drawings.DrawingFiles;
+import tallledger.web.drawings.Drawings;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.HandedBooks;
@@ -47,13 +50,17 @@ public class Handover {
     private final SealKey keys;
     private final Reports reports;
     private final Tables tables;
+    private final Drawings drawings;
+    private final DrawingFiles drawn;
 
-    Handover(HandedBooks books, Attachments attachments, SealKey keys, Reports reports, Tables tables) {
+    Handover(HandedBooks books, Attachments attachments, SealKey keys, Reports reports, Tables tables, Drawings drawings, DrawingFiles drawn) {
         this.books = books;
         this.attachments = attachments;
         this.keys = keys;
         this.reports = reports;
         this.tables = tables;
+        this.drawings = drawings;
+        this.drawn = drawn;
     }
 
     /** Writes the content of one file. */
@@ -115,6 +122,9 @@ public class Handover {
         zip.add("report.pdf", o -> o.write(reports.pdf(survey)));
         for (Map.Entry<String, String> table : tables.of(survey).entrySet()) {
             zip.add(table.getKey(), table.getValue());
+        }
+        for (Drawing drawing : drawings.of(survey)) {
+            zip.add("drawings/" + drawing.name() + ".svg", drawn.svg(drawing));
         }
         zip.add("machine.json", CanonicalJson.write(survey.folded().machine().toPayload()));
         zip.add("schema.json", resource("schema.json"));

@@ -46,7 +46,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
                        Set<Symptom> symptoms, boolean lit) {
     }
 
-    static LatticeView of(SpindleSurvey survey, List<Blame.Suspect> lit) {
+    public static LatticeView of(SpindleSurvey survey, List<Blame.Suspect> lit) {
         SpeedPlate plate = survey.table().plate();
         List<List<String>> keys = SpeedPlate.keysOf(plate.levers());
         int last = plate.levers().size() - 1;

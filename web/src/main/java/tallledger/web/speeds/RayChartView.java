@@ -14,6 +14,7 @@ import tallledger.core.drive.RayChart;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.web.pictures.Ink;
 import tallledger.web.words.Figures;
 
 /**
@@ -39,6 +40,10 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
         public String points() {
             return String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", x1, y1, x2, y2, x2, y4, x1, y3);
         }
+
+        public Ink ink() {
+            return Ink.of(state);
+        }
     }
 
     /** One mark of the scale. */
@@ -56,7 +61,7 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     private static final double[] NICE = {1, 2, 5};
 
     /** The chart of a survey: routes run drawn solid, suspects lit. */
-    static Optional<RayChartView> of(SpindleSurvey survey, List<Blame.Suspect> lit) {
+    public static Optional<RayChartView> of(SpindleSurvey survey, List<Blame.Suspect> lit) {
         return RayChart.of(survey.table()).map(chart -> layOut(chart, survey.table(), ray -> state(ray.routes(), survey),
                 ray -> lit.stream().anyMatch(s -> s.element().stageName().equals(chart.shafts().get(ray.stage()))
                         && s.element().label().equals(ray.label())), WIDTH));

@@ -28,10 +28,12 @@ import java.util.Map;
 import java.util.logging.Level;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import tallledger.core.ledger.PlainText;
+import tallledger.web.drawings.DrawingFonts;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
@@ -55,7 +57,7 @@ class PdfReport {
     private static final int A_TABLE = 16;
     /** For Greek, Cyrillic and Arabic, which the others do not hold. */
     private static final String OTHER_SCRIPTS = "DejaVuSans";
-    static final String TEMPLATE = "verdict/print";
+    private static final String OTHER_FAMILY = "DejaVu Sans";
     private static final String NOTHING = "<html lang=\"en\"><head><title>A</title><meta name=\"subject\" content=\"A\"/><meta name=\"description\" content=\"A\"/><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
             + "<svg alt=\"A\" xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" y=\"9\">e</text></svg></body></html>";
 
@@ -69,6 +71,7 @@ class PdfReport {
     private final boolean warms;
 
     PdfReport(SpringTemplateEngine templates, ApplicationContext application, @Value("${tallledger.warm:true}") boolean warms) {
+        DrawingFonts.registered();
         this.warms = warms;
         this.templates = templates;
         this.application = application;
@@ -88,21 +91,24 @@ class PdfReport {
      * @param at     time of the last entry it is made at: it stands in the file, and the time of making does not
      * @param letter on US paper instead of A4
      */
-    byte[] render(Map<String, Object> view, Instant at, boolean letter) {
-        Context context = context(view, text("static/css/print.css").replace("size: A4", letter ? "size: Letter" : "size: A4"));
+    byte[] render(Reports.Form form, Map<String, Object> view, Instant at, boolean letter) {
+        String style = text("static/css/print.css").replace("size: A4", letter ? "size: Letter" : "size: A4");
+        // Drawings know only letters that the style names.
+        Context context = context(view, face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + style);
         context.setVariable("marked", true);
-        String page = templates.process(TEMPLATE, context);
-        List<String> missing = missing(page);
-        if (missing.isEmpty()) {
+        String page = templates.process(form.template(), context);
+        if (page.codePoints().allMatch(c -> c <= ' ' || OWN.get().get(c))) {
             return made(page, at);
         }
-        context.setVariable("missing", missing);
-        return made(templates.process(TEMPLATE, context), at);
+        context.setVariable("style", face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + face(OTHER_FAMILY, OTHER_SCRIPTS, 400) + style);
+        List<String> missing = missing(page);
+        context.setVariable("missing", missing.isEmpty() ? null : missing);
+        return made(templates.process(form.template(), context), at);
     }
 
     /** The same as one page that needs no other: its style, its fonts and its pictures inside. */
     String page(Map<String, Object> view) {
-        return templates.process(TEMPLATE, context(view, face("Archivo", "Archivo_400Regular", 400) + face("Archivo Narrow", "ArchivoNarrow_700Bold", 700) + text("static/css/print.css")));
+        return templates.process(Reports.Form.WHOLE.template(), context(view, face("Archivo", "Archivo_400Regular", 400) + face("Archivo Narrow", "ArchivoNarrow_700Bold", 700) + text("static/css/print.css")));
     }
 
     private static String face(String family, String file, int weight) {
@@ -123,37 +129,30 @@ class PdfReport {
 
     /** Signs that no font that ships with the application holds, by their number: they are printed as #, and the report says so. */
     private static List<String> missing(String page) {
-        return page.codePoints().filter(c -> c > ' ' && !HELD.get().get(c)).distinct().sorted().limit(MOST_MISSING).mapToObj(c -> String.format(Locale.ROOT, "U+%04X", c)).toList();
+        return page.codePoints().filter(c -> c > ' ' && !OWN.get().get(c) && !OTHERS.get().get(c)).distinct().sorted().limit(MOST_MISSING).mapToObj(c -> String.format(Locale.ROOT, "U+%04X", c)).toList();
     }
 
     private static final int MOST_MISSING = 60;
 
-    /** Signs the fonts hold, read when they are first needed. */
-    private static final Supplier<BitSet> HELD = new Supplier<>() {
+    private static final Supplier<BitSet> OWN = SingletonSupplier.of(() -> held("Archivo_400Regular"));
+    private static final Supplier<BitSet> OTHERS = SingletonSupplier.of(() -> held(OTHER_SCRIPTS));
 
-        private BitSet held;
-
-        @Override
-        public synchronized BitSet get() {
-            if (held == null) {
-                held = new BitSet();
-                for (String file : List.of("Archivo_400Regular", OTHER_SCRIPTS)) {
-                    try (InputStream in = stream("static/fonts/" + file + ".ttf"); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
-                        CmapLookup signs = font.getUnicodeCmapLookup();
-                        for (int c = 0; c < MOST_SIGNS; c++) {
-                            held.set(c, held.get(c) || signs.getGlyphId(c) != 0);
-                        }
-                    } catch (IOException e) {
-                        throw new UncheckedIOException(e);
-                    }
-                }
-                // What joins, parts or turns signs is never drawn.
-                held.set(0x2000, 0x2010);
-                held.set(0x2028, 0x2030);
+    /** Signs a font holds. */
+    private static BitSet held(String file) {
+        BitSet held = new BitSet();
+        try (InputStream in = stream("static/fonts/" + file + ".ttf"); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
+            CmapLookup signs = font.getUnicodeCmapLookup();
+            for (int c = 0; c < MOST_SIGNS; c++) {
+                held.set(c, signs.getGlyphId(c) != 0);
             }
-            return held;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
-    };
+        // What joins, parts or turns signs is never drawn.
+        held.set(0x2000, 0x2010);
+        held.set(0x2028, 0x2030);
+        return held;
+    }
     private static final int MOST_SIGNS = 0x20000;
 
     private static byte[] made(String page, Instant at) {
@@ -163,7 +162,7 @@ class PdfReport {
         font(builder, "ArchivoNarrow_700Bold", "Archivo Narrow", 700);
         font(builder, "Archivo_400Regular", "Archivo", 400);
         font(builder, "Archivo_600SemiBold", "Archivo", 600);
-        font(builder, OTHER_SCRIPTS, "DejaVu Sans", 400);
+        font(builder, OTHER_SCRIPTS, OTHER_FAMILY, 400);
         builder.useSVGDrawer(new BatikSVGDrawer());
         // PDF/A-2 with tags (ISO 19005-2, level A): it can be read in fifty years, and aloud.
         builder.usePdfUaAccessibility(true);

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import tallledger.core.verdict.Money;
+import tallledger.web.drawings.Drawings;
 import tallledger.web.record.AsItStands;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.LastAsked;
@@ -18,16 +19,48 @@ public class Reports {
 
     private static final int MOST_KEPT = 32;
 
+    /** What can be printed of a survey. */
+    enum Form {
+        WHOLE("verdict/print"),
+        /** One page: identity, at a glance, findings, standing. */
+        SHORT("verdict/short"),
+        /** Characteristic by characteristic, as found and as left, to be signed. */
+        CERTIFICATE("verdict/certificate");
+
+        private final String template;
+
+        Form(String template) {
+            this.template = template;
+        }
+
+        String template() {
+            return template;
+        }
+
+        /** As an address names it; the whole where it names none. */
+        static Form named(String name) {
+            return switch (name) {
+                case "short" -> SHORT;
+                case "certificate" -> CERTIFICATE;
+                default -> WHOLE;
+            };
+        }
+    }
+
     private final LastAsked<AsItStands, VerdictView> verdicts;
     private final LastAsked<AsItStands, MoneyView> money;
+    private final LastAsked<AsItStands, ReportView> reports;
+    private final Drawings drawings;
     private final Words words;
     private final Marks marks;
     private final PdfReport pdf;
     private final Attachments attachments;
 
-    Reports(PdfReport pdf, Attachments attachments, Words words, Marks marks) {
-        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey(), words, marks));
+    Reports(PdfReport pdf, Attachments attachments, Drawings drawings, Words words, Marks marks) {
+        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey()));
         this.money = new LastAsked<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
+        this.reports = new LastAsked<>(MOST_KEPT, asked -> ReportView.of(asked.survey(), verdicts.of(asked), drawings, words, marks));
+        this.drawings = drawings;
         this.words = words;
         this.marks = marks;
         this.pdf = pdf;
@@ -40,19 +73,24 @@ public class Reports {
 
     /** What the print of a survey of elsewhere is made of; of those nothing is kept in memory, since they have no book here. */
     public Map<String, Object> handed(Survey survey) {
-        return Map.of("survey", survey, "verdict", VerdictView.of(survey, words, marks), "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "withMoney", false, "brief", false);
+        VerdictView verdict = VerdictView.of(survey);
+        return Map.of("survey", survey, "verdict", verdict, "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "report", ReportView.of(survey, verdict, drawings, words, marks), "withMoney", false);
+    }
+
+    /** The same with what only the report has. */
+    Map<String, Object> report(Survey survey) {
+        Map<String, Object> all = new HashMap<>(view(survey));
+        all.put("report", reports.of(new AsItStands(survey)));
+        return all;
     }
 
     /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */
     public byte[] pdf(Survey survey) {
-        return pdf(survey, false, false, false);
+        return pdf(survey, Form.WHOLE, false, false);
     }
 
-    /** @param brief one page: identity, at a glance, findings, standing */
-    byte[] pdf(Survey survey, boolean withMoney, boolean letter, boolean brief) {
-        Map<String, Object> all = whole(survey, withMoney);
-        all.put("brief", brief);
-        return pdf.render(all, survey.entries().get(survey.entries().size() - 1).at(), letter);
+    byte[] pdf(Survey survey, Form form, boolean withMoney, boolean letter) {
+        return pdf.render(form, whole(survey, withMoney), survey.entries().get(survey.entries().size() - 1).at(), letter);
     }
 
     /** The same as one page that needs no other. */
@@ -64,10 +102,9 @@ public class Reports {
         Map<Integer, String> images = new HashMap<>();
         survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
                 "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
-        Map<String, Object> all = new HashMap<>(view(survey));
+        Map<String, Object> all = report(survey);
         all.put("images", images);
         all.put("withMoney", withMoney);
-        all.put("brief", false);
         return all;
     }
 }

@@ -122,11 +122,10 @@ class VerdictController {
     @GetMapping("/surveys/{id}/verdict/print")
     String print(@PathVariable long id, @RequestParam(defaultValue = "") String money, Model model) {
         Survey survey = shelves.survey(id);
-        model.addAllAttributes(reports.view(survey));
+        model.addAllAttributes(reports.report(survey));
         model.addAttribute("withMoney", money.equals("yes"));
-        model.addAttribute("brief", false);
         model.addAttribute("images", survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
-        return PdfReport.TEMPLATE;
+        return Reports.Form.WHOLE.template();
     }
 
     /** The report as one page to hand on: it needs nothing else. */
@@ -141,7 +140,7 @@ class VerdictController {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(reports.pdf(survey, money.equals("yes"), size.equals("Letter"), form.equals("short")));
+                .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter")));
     }
 
     private static Regrade.Whose whose(Typed typed) {

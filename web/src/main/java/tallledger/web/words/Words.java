@@ -56,6 +56,12 @@ public class Words {
         return say(Reason.named(code, arguments));
     }
 
+    /** A short word where there is one, else the whole. */
+    public String shortly(String code, Reason whole) {
+        String brief = messages.getMessage(code, null, "", Locale.ROOT);
+        return brief.isEmpty() ? say(whole) : brief;
+    }
+
     /** A figure of core in the unit of a machine: "1.97 thou", "0.05 mm". */
     public String in(LengthUnit machine, BigDecimal value, String unit) {
         return say(InUnit.of(Quantity.of(value, unit), machine));

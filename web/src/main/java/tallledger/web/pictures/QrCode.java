@@ -1,0 +1,43 @@
+package tallledger.web.pictures;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import java.util.Map;
+
+/**
+ * A text as a QR code (ISO/IEC 18004), to be drawn as one path: what a telephone reads from the paper is held against what was told by another way.
+ *
+ * @param path squares, one unit each
+ * @param size width and height with the quiet zone, units
+ * @param text what it says
+ */
+public record QrCode(String path, int size, String text) {
+
+    /** Free of squares on each side, units, by the standard. */
+    private static final int QUIET = 4;
+
+    public static QrCode of(String text) {
+        try {
+            BitMatrix squares = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
+            StringBuilder path = new StringBuilder();
+            for (int y = 0; y < squares.getHeight(); y++) {
+                for (int x = 0; x < squares.getWidth(); x++) {
+                    int from = x;
+                    while (x < squares.getWidth() && squares.get(x, y)) {
+                        x++;
+                    }
+                    if (x > from) {
+                        path.append('M').append(from).append(' ').append(y).append('h').append(x - from).append("v1h-").append(x - from).append('z');
+                    }
+                }
+            }
+            return new QrCode(path.toString(), squares.getWidth(), text);
+        } catch (WriterException e) {
+            throw new IllegalStateException("a fingerprint and a hash fit any QR code", e);
+        }
+    }
+}
