@@ -15,6 +15,7 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -26,6 +27,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -162,6 +164,21 @@ class ReportTest {
         try (PDDocument pdf = pdf(App.demo(), FINISHED, "?money=yes")) {
             assertThat(pdf.getDocumentCatalog().getDocumentOutline().getOpenCount()).isEqualTo(named.size() + 1);
         }
+    }
+
+    /** "ff" and "fi" drawn as one sign have no letters behind them. */
+    @Test
+    void everySignHasItsLetter() throws Exception {
+        List<String> signs = new ArrayList<>();
+        try (PDDocument pdf = pdf(App.demo(), FINISHED, "?money=yes")) {
+            new PDFTextStripper() {
+                @Override
+                protected void processTextPosition(TextPosition text) {
+                    signs.add(String.valueOf(text.getUnicode()));
+                }
+            }.getText(pdf);
+        }
+        assertThat(signs).hasSizeGreaterThan(5_000).noneMatch(sign -> sign.isEmpty() || sign.equals("null") || sign.matches("[\ufb00-\ufb06]"));
     }
 
     /** Each characteristic with what was found, and what was left where it was measured again; what was not measured certifies nothing. */

@@ -112,7 +112,7 @@ class PdfReport {
     }
 
     private static String face(String family, String file, int weight) {
-        try (InputStream in = stream("static/fonts/" + file + ".ttf")) {
+        try (InputStream in = withoutLigatures("static/fonts/" + file + ".ttf")) {
             return "@font-face { font-family: \"" + family + "\"; font-weight: " + weight + "; src: url(\"data:font/ttf;base64," + Base64.getEncoder().encodeToString(in.readAllBytes()) + "\"); }\n";
         } catch (IOException e) {
             throw new UncheckedIOException(e);
