@@ -277,7 +277,7 @@ public sealed interface HouseChange {
     }
 
     private static List<BigDecimal> decimals(Payload p, String name) {
-        return p.texts(name).stream().map(BigDecimal::new).toList();
+        return p.decimals(name);
     }
 
     private static List<String> texts(List<BigDecimal> figures) {
@@ -299,8 +299,8 @@ public sealed interface HouseChange {
     }
 
     private static Check check(Payload p) {
-        return Check.of(p.text("about"), p.text("element"), p.text("check"), new BigDecimal(p.text("low")),
-                new BigDecimal(p.text("likely")), new BigDecimal(p.text("high")));
+        return Check.of(p.text("about"), p.text("element"), p.text("check"), p.decimal("low"),
+                p.decimal("likely"), p.decimal("high"));
     }
 
     /**

@@ -1,5 +1,6 @@
 package tallledger.core.ledger;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +12,9 @@ import java.util.Optional;
  * @param fields maps, lists, text, whole numbers, booleans
  */
 public record Payload(Map<String, Object> fields) {
+
+    /** Digits, before and behind the point. */
+    private static final int LONGEST_NUMBER = 400;
 
     public String text(String name) {
         return optionalText(name).orElseThrow(() -> new IllegalArgumentException("payload lacks text " + name));
@@ -29,6 +33,27 @@ public record Payload(Map<String, Object> fields) {
             return number.intValue();
         }
         throw new IllegalArgumentException("payload lacks whole number " + name);
+    }
+
+    /** A number as it was typed. One so great or so small that writing it out would fill the memory is no number that anybody typed. */
+    public BigDecimal decimal(String name) {
+        return decimal(name, text(name));
+    }
+
+    public Optional<BigDecimal> optionalDecimal(String name) {
+        return optionalText(name).map(text -> decimal(name, text));
+    }
+
+    public List<BigDecimal> decimals(String name) {
+        return texts(name).stream().map(text -> decimal(name, text)).toList();
+    }
+
+    private static BigDecimal decimal(String name, String text) {
+        BigDecimal number = text.length() > LONGEST_NUMBER ? null : new BigDecimal(text);
+        if (number == null || Math.abs((long) number.scale()) > LONGEST_NUMBER) {
+            throw new IllegalArgumentException("payload has no such number " + name);
+        }
+        return number;
     }
 
     public List<String> texts(String name) {

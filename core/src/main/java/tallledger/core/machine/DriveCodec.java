@@ -83,11 +83,11 @@ final class DriveCodec {
 
     private static Transmission transmission(Payload p) {
         return switch (p.text("is")) {
-            case "motor" -> new Transmission.MotorSpeed(new BigDecimal(p.text("rpm")));
-            case "grooves" -> new Transmission.Grooves(new BigDecimal(p.text("driver")), new BigDecimal(p.text("driven")));
+            case "motor" -> new Transmission.MotorSpeed(p.decimal("rpm"));
+            case "grooves" -> new Transmission.Grooves(p.decimal("driver"), p.decimal("driven"));
             case "gears" -> new Transmission.Gears(p.parts("pairs").stream()
                     .map(pair -> new GearPair(pair.whole("driver"), pair.whole("driven"))).toList());
-            case "ratio" -> new Transmission.Ratio(new BigDecimal(p.text("ratio")));
+            case "ratio" -> new Transmission.Ratio(p.decimal("ratio"));
             case "neutral" -> new Transmission.Neutral();
             case "sweep" -> new Transmission.Sweep(p.optionalText("low").map(low ->
                     new Span(Double.parseDouble(low), Double.parseDouble(p.text("high")))));

@@ -148,7 +148,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     public static MachineDescription from(Payload p) {
         DriveTrain train = DriveCodec.read(p.part("drive"));
-        Optional<BigDecimal> tolerance = p.part("plate").optionalText("tolerance").map(BigDecimal::new);
+        Optional<BigDecimal> tolerance = p.part("plate").optionalDecimal("tolerance");
         Identity identity = Identity.from(p.part("identity"));
         return new MachineDescription(identity,
                 p.parts("claims").stream().map(Claim::from).toList(), train,
@@ -160,7 +160,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     }
 
     private static MotorRating motor(Payload p) {
-        return new MotorRating(Power.parse(p.text("kilowatts")), MotorRating.Law.valueOf(p.text("law")), new BigDecimal(p.text("efficiency")));
+        return new MotorRating(Power.parse(p.text("kilowatts")), MotorRating.Law.valueOf(p.text("law")), p.decimal("efficiency"));
     }
 
     /** The same machine with one plate cell read anew. */

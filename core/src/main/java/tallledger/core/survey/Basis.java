@@ -47,7 +47,7 @@ public record Basis(LengthUnit unit, int description, int rules, Optional<Gauge>
         }
         Payload p = record.part("basis");
         Optional<Gauge> gauge = p.has("gauge") ? Optional.of(Gauge.from(p.part("gauge").fields())) : Optional.empty();
-        Optional<BigDecimal> apart = p.has("apart") ? Optional.of(new BigDecimal(p.text("apart"))) : Optional.empty();
+        Optional<BigDecimal> apart = p.has("apart") ? Optional.of(p.decimal("apart")) : Optional.empty();
         return Optional.of(new Basis(LengthUnit.valueOf(p.text("unit")), p.whole("description"), p.whole("rules"), gauge, apart));
     }
 }

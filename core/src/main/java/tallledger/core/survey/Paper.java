@@ -32,9 +32,13 @@ public record Paper(List<Line> lines) {
      * One line as typed in afterwards.
      *
      * @param bad     it is not as it should be
-     * @param symptom what was heard or seen at a speed
+     * @param symptoms what was heard or seen at a speed
      */
-    public record Typed(String reading, boolean bad, Optional<Symptom> symptom, String remark) {
+    public record Typed(String reading, boolean bad, Set<Symptom> symptoms, String remark) {
+
+        public Typed {
+            symptoms = Set.copyOf(symptoms);
+        }
     }
 
     public static Paper of(Survey survey) {
@@ -67,14 +71,31 @@ public record Paper(List<Line> lines) {
         if (number < 1 || number > lines.size()) {
             throw Refused.because(SurveyReason.PAPER_NUMBER, number, lines.size()).at("number");
         }
-        Task task = lines.get(number - 1).task;
-        if (typed.reading.isBlank() && !typed.bad && typed.symptom.isEmpty() && typed.remark.isBlank() && task.route().isPresent()) {
+        return from("paper", Map.of("line", number, "visit", visit), draft(survey, lines.get(number - 1).task, typed, by, basis));
+    }
+
+    /**
+     * The entry that a row of a table makes, of readings written down elsewhere.
+     *
+     * @param file of the table, as it was called
+     * @param line of it
+     * @throws Refused as {@link #draft}
+     */
+    public static Draft ofTable(Survey survey, Task task, Typed typed, By by, Basis basis, String file, int line) {
+        return from("table", Map.of("file", file, "line", line), draft(survey, task, typed, by, basis));
+    }
+
+    private static Draft from(String where, Map<String, Object> place, Draft draft) {
+        Map<String, Object> payload = new HashMap<>(draft.payload());
+        payload.put(where, place);
+        return new Draft(draft.by(), draft.kind(), draft.step(), payload, draft.attachments(), draft.strikes());
+    }
+
+    private static Draft draft(Survey survey, Task task, Typed typed, By by, Basis basis) {
+        if (typed.reading.isBlank() && !typed.bad && typed.symptoms.isEmpty() && typed.remark.isBlank() && task.route().isPresent()) {
             throw Refused.because(SurveyReason.PAPER_NOTHING).at("reading");
         }
-        Draft draft = task.step().map(step -> step(survey, step, typed, by, basis)).orElseGet(() -> run(survey, task, typed, by, basis));
-        Map<String, Object> payload = new HashMap<>(draft.payload());
-        payload.put("paper", Map.of("line", number, "visit", visit));
-        return new Draft(draft.by(), draft.kind(), draft.step(), payload, draft.attachments(), draft.strikes());
+        return task.step().map(step -> step(survey, step, typed, by, basis)).orElseGet(() -> run(survey, task, typed, by, basis));
     }
 
     private static Draft run(Survey survey, Task task, Typed typed, By by, Basis basis) {
@@ -82,12 +103,11 @@ public record Paper(List<Line> lines) {
             throw Refused.because(SurveyReason.PAPER_SYMPTOM).at("mark");
         }
         Optional<SpeedReading> reading = typed.reading.isBlank() ? Optional.empty() : Optional.of(at("reading", () -> SpeedReading.byTachometer(typed.reading)));
-        Set<Symptom> symptoms = typed.symptom.map(Set::of).orElse(Set.of());
-        return at("reading", () -> SurveyEntries.run(by, basis, survey.drive(), new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, symptoms, Optional.empty(), false, false, false, typed.remark)));
+        return at("reading", () -> SurveyEntries.run(by, basis, survey.drive(), new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, typed.symptoms, Optional.empty(), false, false, false, typed.remark)));
     }
 
     private static Draft step(Survey survey, Step step, Typed typed, By by, Basis basis) {
-        if (typed.symptom.isPresent()) {
+        if (!typed.symptoms.isEmpty()) {
             throw Refused.because(SurveyReason.PAPER_MARK).at("mark");
         }
         List<Field> fields = step.recording().fields();

@@ -86,8 +86,8 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
     }
 
     static Regrade from(Payload p) {
-        return new Regrade(p.whole("target"), Severity.valueOf(p.text("severity")), p.text("why"), whose(p), p.texts("cost").stream().map(BigDecimal::new).toList(),
-                p.texts("time").stream().map(BigDecimal::new).toList());
+        return new Regrade(p.whole("target"), Severity.valueOf(p.text("severity")), p.text("why"), whose(p), p.decimals("cost"),
+                p.decimals("time"));
     }
 
     /** Older entries know nothing of "outside". */

@@ -54,8 +54,8 @@ final class WrittenReason {
             return list.stream().map(WrittenReason::argumentRead).toList();
         } else if (written instanceof Map<?, ?> fields) {
             Payload p = new Payload((Map<String, Object>) fields);
-            return p.has("code") ? read(p) : p.has("number") ? new BigDecimal(p.text("number"))
-                    : new Shown(new BigDecimal(p.text("value")), new BigDecimal(p.text("expanded")));
+            return p.has("code") ? read(p) : p.has("number") ? p.decimal("number")
+                    : new Shown(p.decimal("value"), p.decimal("expanded"));
         }
         return written;
     }

@@ -3,7 +3,7 @@ package tallledger.core.survey;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
@@ -25,7 +25,7 @@ class PaperTest {
     }
 
     private void type(String key, String reading, boolean bad, Symptom symptom, String remark) {
-        book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, Optional.ofNullable(symptom), remark), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
+        book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, symptom == null ? Set.of() : Set.of(symptom), remark), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
     }
 
     private void refused(String key, String reading, boolean bad, Symptom symptom, String field) {
@@ -70,6 +70,6 @@ class PaperTest {
         refused("lamp", "", false, Symptom.GROWLS, "mark");
         refused("nose-runout", "wide", false, null, "reading");
         refused("backlash.carriage", "0.2", false, null, "reading");
-        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Optional.empty(), ""), By.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Set.of(), ""), By.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
     }
 }

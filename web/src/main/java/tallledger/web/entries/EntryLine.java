@@ -54,7 +54,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
             lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry) + films.at(entry).map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""), entry.by().author().written(),
-                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words) + paper(entry, words), by,
+                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words) + from(entry, words), by,
                     open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray, Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
         }
         return lines;
@@ -88,9 +88,12 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         return survey.core().decoded().event(entry.sequence()).map(event -> event.tell(said, entry)).orElseGet(() -> raw(entry));
     }
 
-    /** What was typed in from paper says so, with when it was written there. */
-    private static String paper(Entry entry, Words words) {
-        return entry.damage().isEmpty() && entry.draft().payload().get("paper") instanceof Map<?, ?> paper ? "; " + words.say("entry.on-paper", paper.get("line"), String.valueOf(paper.get("visit"))) : "";
+    /** What was typed in from paper, or came in a table, says so. */
+    private static String from(Entry entry, Words words) {
+        if (entry.damage().isEmpty() && entry.draft().payload().get("paper") instanceof Map<?, ?> paper) {
+            return "; " + words.say("entry.on-paper", paper.get("line"), String.valueOf(paper.get("visit")));
+        }
+        return entry.damage().isEmpty() && entry.draft().payload().get("table") instanceof Map<?, ?> table ? "; " + words.say("entry.of-table", String.valueOf(table.get("file")), table.get("line")) : "";
     }
 
     private static String raw(Entry entry) {

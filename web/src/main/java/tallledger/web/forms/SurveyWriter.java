@@ -3,6 +3,7 @@ package tallledger.web.forms;
 import tallledger.web.words.WebReason;
 import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -34,6 +35,9 @@ public class SurveyWriter {
     public interface Appending {
         Entry append(long book, Draft draft, Submission submission);
     }
+
+    /** Room is left for the number behind it. */
+    private static final int LONGEST_KEY = 34;
 
     private final Shelves shelves;
     private final Books books;
@@ -91,5 +95,48 @@ public class SurveyWriter {
             typed.refuse("form", not.reason());
             return page.show(survey, typed, submission);
         }
+    }
+
+    /**
+     * Several entries of one form: all of them, or none.
+     *
+     * @param read the form, read; what is wrong is said at its fields
+     */
+    public String writeAll(Survey survey, Typed typed, HttpServletResponse response, Supplier<List<Draft>> read, Page page, String next) {
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        if (books.acknowledged(survey.id(), part(submission, 0)).isPresent()) {
+            return next;
+        }
+        if (!typed.has("author")) {
+            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
+        }
+        List<Draft> drafts = read.get();
+        if (!typed.isClean()) {
+            response.setStatus(422);
+            return page.show(survey, typed, submission);
+        }
+        try {
+            books.together(() -> {
+                for (int i = 0; i < drafts.size(); i++) {
+                    books.append(survey.id(), drafts.get(i), part(submission, i));
+                }
+                return true;
+            });
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
+            return page.show(shelves.survey(survey.id()), typed, new Submission(submission.key(), moved.head()));
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page.show(survey, typed, submission);
+        }
+        writer.remember(response, typed.get("author"), submission);
+        return next;
+    }
+
+    /** Each entry has a key of its own, made of the form's, and has seen the one before it. */
+    private static Submission part(Submission form, int entry) {
+        return new Submission((form.key().length() > LONGEST_KEY ? form.key().substring(0, LONGEST_KEY) : form.key()) + "-" + entry, form.seen() + entry);
     }
 }

@@ -46,7 +46,7 @@ import tallledger.web.forms.Typed;
 /** The machine form, read into a description and written from one. Everything wrong is collected at its field. */
 final class MachineForm {
 
-    private static final String FIT_OF = "fitOf";
+    static final String FIT_OF = "fitOf";
     static final int STAGE_ROWS = 7;
     private static final int FEWEST_CLAIM_ROWS = 3;
 

@@ -1,15 +1,10 @@
 package tallledger.web.machine;
 
+import tallledger.web.forms.CsvRows;
 import tallledger.web.words.WebReason;
-import java.io.IOException;
-import java.io.StringReader;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Refused;
@@ -18,15 +13,15 @@ import tallledger.core.reason.Refused;
  * A plate pasted from a spreadsheet or CSV: either the grid itself (with or without its heading row and label columns) or a
  * list of "position, position, speed". Tabs, semicolons or commas part the columns.
  */
-final class PlatePaste {
+public final class PlatePaste {
 
-    static final int LONGEST = 20_000;
+    public static final int LONGEST = 20_000;
 
     private PlatePaste() {
     }
 
     /** Cell texts by key. */
-    static Map<List<String>, String> read(String text, List<Lever> levers) {
+    public static Map<List<String>, String> read(String text, List<Lever> levers) {
         if (text.length() > LONGEST) {
             throw Refused.because(WebReason.PASTE_LONG, text.length(), LONGEST);
         }
@@ -79,18 +74,6 @@ final class PlatePaste {
     }
 
     private static List<List<String>> rows(String text) {
-        char delimiter = text.indexOf('\t') >= 0 ? '\t' : text.indexOf(';') >= 0 ? ';' : ',';
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setTrim(true).setIgnoreEmptyLines(true).get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            List<List<String>> rows = new ArrayList<>();
-            for (CSVRecord record : parser) {
-                if (record.stream().anyMatch(cell -> !cell.isBlank())) {
-                    rows.add(record.stream().toList());
-                }
-            }
-            return rows;
-        } catch (IOException | java.io.UncheckedIOException broken) {
-            throw Refused.because(WebReason.PASTE_BROKEN);
-        }
+        return CsvRows.read(text).orElseThrow(() -> Refused.because(WebReason.PASTE_BROKEN)).stream().map(CsvRows.Row::cells).toList();
     }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -22,16 +23,13 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
 import tallledger.core.ledger.Draft;
-import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Paper;
 import tallledger.web.accuracy.AccuracyView;
+import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.Books;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -49,14 +47,14 @@ class PaperController {
     }
 
     private final Shelves shelves;
-    private final Books books;
+    private final SurveyWriter entries;
     private final Writer writer;
     private final Words words;
     private final Clock clock;
 
-    PaperController(Shelves shelves, Books books, Writer writer, Words words, Clock clock) {
+    PaperController(Shelves shelves, SurveyWriter entries, Writer writer, Words words, Clock clock) {
         this.shelves = shelves;
-        this.books = books;
+        this.entries = entries;
         this.writer = writer;
         this.words = words;
         this.clock = clock;
@@ -103,44 +101,10 @@ class PaperController {
     String type(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (books.acknowledged(id, part(submission, 0, submission.seen())).isPresent()) {
-            return "redirect:/surveys/" + id + "/entries";
-        }
-        List<Draft> drafts = drafts(survey, typed);
-        if (!typed.isClean()) {
-            response.setStatus(422);
-            return page(survey, typed, submission, model);
-        }
-        try {
-            books.together(() -> {
-                for (int i = 0; i < drafts.size(); i++) {
-                    books.append(id, drafts.get(i), part(submission, i, submission.seen() + i));
-                }
-                return true;
-            });
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
-            return page(shelves.survey(id), typed, new Submission(submission.key(), moved.head()), model);
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("form", not.reason());
-            return page(survey, typed, submission, model);
-        }
-        writer.remember(response, typed.get("author"), submission);
-        return "redirect:/surveys/" + id + "/entries";
-    }
-
-    /** Each line has a key of its own, made of the form's. */
-    private static Submission part(Submission form, int line, int seen) {
-        return new Submission((form.key().length() > 34 ? form.key().substring(0, 34) : form.key()) + "-" + line, seen);
+        return entries.writeAll(survey, typed, response, () -> drafts(survey, typed), (now, said, submission) -> page(now, said, submission, model), "redirect:/surveys/" + id + "/entries");
     }
 
     private List<Draft> drafts(Survey survey, Typed typed) {
-        if (!typed.has("author")) {
-            typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
-        }
         if (!typed.has("visit")) {
             typed.refuse("visit", Reason.of(WebReason.PAPER_VISIT_MISSING));
         }
@@ -169,7 +133,7 @@ class PaperController {
             return Optional.empty();
         }
         try {
-            return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()), new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom, typed.get("remark" + row).strip()),
+            return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()), new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()), typed.get("remark" + row).strip()),
                     survey.by(clock, typed.has("author") ? typed.get("author") : "?"), survey.basis(), typed.get("visit").strip()));
         } catch (Refused refused) {
             typed.refuse(refused.field().orElse("number") + row, refused.reason());
