@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -53,9 +54,18 @@ final class Client {
         for (int i = 0; i < more.length; i += 2) {
             all.put(more[i], more[i + 1]);
         }
-        String body = all.entrySet().stream().map(e -> encoded(e.getKey()) + "=" + encoded(e.getValue())).collect(Collectors.joining("&"));
-        return client.send(HttpRequest.newBuilder(URI.create(address.apply(path))).timeout(Duration.ofSeconds(30)).header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(request(path, all), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** The answer as a file. */
+    HttpResponse<Path> file(String path, Map<String, String> fields, Path to) throws IOException, InterruptedException {
+        return client.send(request(path, fields), HttpResponse.BodyHandlers.ofFile(to));
+    }
+
+    private HttpRequest request(String path, Map<String, String> fields) {
+        String body = fields.entrySet().stream().map(e -> encoded(e.getKey()) + "=" + encoded(e.getValue())).collect(Collectors.joining("&"));
+        return HttpRequest.newBuilder(URI.create(address.apply(path))).timeout(Duration.ofSeconds(30)).header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body)).build();
     }
 
     private static String encoded(String text) {
