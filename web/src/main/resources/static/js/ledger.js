@@ -148,6 +148,23 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  /* Work that takes its time: asks how far it is, and goes on when it is done. A page without this has a key to look again. */
+  Alpine.data("work", () => ({
+    init() { this.ask(); },
+    async ask() {
+      const at = "/works/" + this.$el.dataset.work;
+      const answer = await fetch(at + "/stand", { headers: { Accept: "application/json" } }).catch(() => null);
+      if (answer && !answer.ok) { window.location.replace(at); return; }
+      const how = answer ? await answer.json() : null;
+      if (how && how.stand !== "GOES_ON") { window.location.replace(at); return; }
+      if (how) {
+        this.$refs.bar.value = how.share;
+        if (this.$refs.doing.textContent !== how.doing) { this.$refs.doing.textContent = how.doing; }
+      }
+      setTimeout(() => this.ask(), 400);
+    },
+  }));
+
   /* Drive screen: sends the form as it stands and shows what the server reckons. The newest answer wins. */
   Alpine.data("drive", () => ({
     asked: 0,

@@ -1,30 +1,73 @@
 package tallledger.bench;
 
 import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.App;
 import tallledger.web.Browser;
+import tallledger.web.record.AttachmentRow;
+import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
 import tallledger.web.sealed.HandedOver;
 import tallledger.web.sealed.Handover;
+import tallledger.web.verdict.Reports;
 
 /** A book of 100 000 entries checked in Java and in the browser; the zip and the report of a survey of 400 entries. */
 public final class HandoverBench {
 
     private static final int MANY = 100_000;
+    private static final int PHOTOGRAPHS = 40;
 
     private HandoverBench() {
+    }
+
+    /** The report with photographs as a telephone takes them. */
+    private static void report(App app, LongSurvey survey) throws Exception {
+        Random random = new Random(40);
+        long bytes = 0;
+        for (int i = 0; i < PHOTOGRAPHS; i++) {
+            BufferedImage image = new BufferedImage(1600, 1200, BufferedImage.TYPE_INT_RGB);
+            for (int y = 0; y < 1200; y++) {
+                for (int x = 0; x < 1600; x++) {
+                    int grey = (x / 7 + y / 5 + random.nextInt(24)) & 0xff;
+                    image.setRGB(x, y, grey << 16 | grey << 8 | grey);
+                }
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            ImageIO.write(image, "jpg", out);
+            bytes += out.size();
+            AttachmentRow row = AttachmentRow.of("image/jpeg", out.toByteArray());
+            app.bean(Attachments.class).keep(survey.id(), List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings", List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
+                    "photograph no. " + i), Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
+        }
+        for (int i = 0; i < 3; i++) {
+            long start = System.nanoTime();
+            byte[] pdf = app.bean(Reports.class).pdf(app.bean(Shelves.class).survey(survey.id()));
+            double took = (System.nanoTime() - start) / 1e9;
+            try (PDDocument document = Loader.loadPDF(pdf)) {
+                System.out.printf("report of %d entries and %d photographs (%.1f MB together): %.2f s, %d pages, %.1f MB%n", app.bean(Shelves.class).survey(survey.id()).head(), PHOTOGRAPHS, bytes / 1e6, took,
+                        document.getNumberOfPages(), pdf.length / 1e6);
+            }
+        }
     }
 
     public static void main(String[] args) throws Exception {
@@ -66,6 +109,7 @@ public final class HandoverBench {
             });
             System.out.printf("survey of 400 entries handed over, report and all: %.2f s, %.0f kB%n", (System.nanoTime() - start) / 1e9, size[0] / 1e3);
         }
+        report(app, survey);
         Path page = folder.resolve("verify.html");
         Path one = folder.resolve("one.zip");
         try (OutputStream out = Files.newOutputStream(one)) {

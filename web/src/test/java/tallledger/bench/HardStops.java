@@ -187,7 +187,7 @@ public final class HardStops {
     private void backup() {
         Client client = client();
         until(() -> {
-            Map<String, String> form = client.form("/house/backup", "/house/backup");
+            Map<String, String> form = client.form("/house/backup", "/house/backup/begin");
             Path to = Files.createTempFile("backup", ".zip");
             try {
                 HttpResponse<Path> answer = client.file("/house/backup", form, to);

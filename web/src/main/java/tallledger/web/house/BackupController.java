@@ -17,7 +17,10 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tallledger.core.reason.Reason;
 import tallledger.web.record.Backups;
+import tallledger.web.words.WebReason;
+import tallledger.web.works.Works;
 
 /** A backup of everything, taken while it runs. */
 @Controller
@@ -26,9 +29,11 @@ class BackupController {
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("'tall-ledger-'yyyy-MM-dd-HHmm'.zip'", Locale.ROOT);
 
     private final Backups backups;
+    private final Works works;
     private final Clock clock;
 
-    BackupController(Backups backups, Clock clock) {
+    BackupController(Backups backups, Works works, Clock clock) {
+        this.works = works;
         this.backups = backups;
         this.clock = clock;
     }
@@ -36,6 +41,24 @@ class BackupController {
     @GetMapping("/house/backup")
     String ask() {
         return "house/backup";
+    }
+
+    /** As work that says how far it is, and can be stopped. */
+    @PostMapping("/house/backup/begin")
+    String begin() {
+        String name = NAME.format(clock.instant().atZone(ZoneId.systemDefault()));
+        Works.Work work = works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup", progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
+            @Override
+            public void copies() {
+                progress.at(0.1, Reason.of(WebReason.WORK_BACKUP_COPY));
+            }
+
+            @Override
+            public void packs(double share) {
+                progress.at(0.5 + share / 2, Reason.of(WebReason.WORK_BACKUP_PACK));
+            }
+        }), name, MediaType.parseMediaType("application/zip")));
+        return "redirect:/works/" + work.id();
     }
 
     @PostMapping("/house/backup")

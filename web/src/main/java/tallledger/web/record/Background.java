@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 
 /** Work of nobody's request, out of everybody's way. It is over before the database is closed: one still read from would stay open, and be found again by whoever opens it next. */
 @Component
-class Background {
+public class Background {
 
     private static final Logger LOG = LoggerFactory.getLogger(Background.class);
     private static final int MOST_WAITED = 10_000;
@@ -20,11 +20,20 @@ class Background {
     private volatile boolean closing;
 
     /** Whether the application ends: work is left off at the next piece. */
-    boolean closing() {
+    public boolean closing() {
         return closing;
     }
 
     void begin(String name, Runnable work) {
+        begin(name, Thread.MIN_PRIORITY, work);
+    }
+
+    /** Work that somebody waits for. */
+    public void beginAwaited(String name, Runnable work) {
+        begin(name, Thread.NORM_PRIORITY, work);
+    }
+
+    private void begin(String name, int priority, Runnable work) {
         Thread thread = new Thread(() -> {
             try {
                 work.run();
@@ -35,7 +44,7 @@ class Background {
             }
         }, name);
         thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
+        thread.setPriority(priority);
         threads.add(thread);
         thread.start();
     }

@@ -2,6 +2,7 @@ package tallledger.web.record;
 
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -30,6 +31,7 @@ public class Backups {
     /** What lies beside the database and belongs to it. */
     private static final List<String> BESIDE = List.of("heads.txt", "seal.key");
 
+    private static final int A_PART = 64 * 1024;
     private static final String UNFINISHED = "unfinished-backup-";
 
     private final HikariDataSource source;
@@ -52,14 +54,40 @@ public class Backups {
 
     /** A backup on the disk, whole; whoever asked takes it away and deletes it. @throws NotKept where there is no room, or it cannot be read; nothing is left of it then */
     public Path taken() {
+        return taken(Watch.NOBODY);
+    }
+
+    /** Told how far a backup is; what it throws stops it, and nothing is left of it then. */
+    public interface Watch {
+
+        Watch NOBODY = new Watch() {
+            @Override
+            public void copies() {
+                // Nobody watches.
+            }
+
+            @Override
+            public void packs(double share) {
+                // Nobody watches.
+            }
+        };
+
+        void copies();
+
+        /** @param share of the database that is packed */
+        void packs(double share);
+    }
+
+    /** The same, told to somebody. */
+    public Path taken(Watch watch) {
         try {
-            return made(Files.createTempFile(data, UNFINISHED, ".zip"));
+            return made(Files.createTempFile(data, UNFINISHED, ".zip"), watch);
         } catch (IOException | SQLException failed) {
             throw new NotKept(Reason.of(WebReason.BACKUP_FAILED), failed);
         }
     }
 
-    private Path made(Path whole) throws IOException, SQLException {
+    private Path made(Path whole, Watch watch) throws IOException, SQLException {
         Path database = data.resolve(whole.getFileName() + ".db");
         try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(whole))) {
             for (String name : BESIDE) {
@@ -69,8 +97,9 @@ public class Backups {
                     zip.closeEntry();
                 }
             }
+            watch.copies();
             copied(database);
-            add(database, zip);
+            add(database, zip, watch);
         } catch (IOException | SQLException | RuntimeException failed) {
             Files.deleteIfExists(whole);
             throw failed;
@@ -87,12 +116,20 @@ public class Backups {
         }
     }
 
-    private static void add(Path database, ZipOutputStream zip) throws IOException {
+    private static void add(Path database, ZipOutputStream zip, Watch watch) throws IOException {
         try (ZipFile copied = new ZipFile(database.toFile())) {
             for (Enumeration<? extends ZipEntry> all = copied.entries(); all.hasMoreElements();) {
                 ZipEntry entry = all.nextElement();
                 zip.putNextEntry(new ZipEntry(entry.getName()));
-                copied.getInputStream(entry).transferTo(zip);
+                byte[] part = new byte[A_PART];
+                long packed = 0;
+                try (InputStream in = copied.getInputStream(entry)) {
+                    for (int n = in.read(part); n >= 0; n = in.read(part)) {
+                        zip.write(part, 0, n);
+                        packed += n;
+                        watch.packs(packed / (double) Math.max(1, entry.getSize()));
+                    }
+                }
                 zip.closeEntry();
             }
         }

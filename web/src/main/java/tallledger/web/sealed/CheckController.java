@@ -7,8 +7,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -37,6 +39,8 @@ import tallledger.web.record.Survey;
 import tallledger.web.record.Unreadable;
 import tallledger.web.verdict.Reports;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.Progress;
+import tallledger.web.works.Works;
 
 /** Check a file: a survey as it was handed over, checked in words. Nothing of it is kept. */
 @Controller
@@ -46,32 +50,76 @@ class CheckController {
     private final Handover handover;
     private final HandedShelf handed;
     private final Reports reports;
+    private final Works works;
     private final boolean demo;
+    /** A file of fewer bytes is checked within a second. */
+    private static final long QUICKLY_CHECKED = 2_000_000;
+    /** Share of the work after which it is checked. */
+    private static final double CHECKED = 0.8;
+    private static final int MOST_OUTCOMES = 24;
+    /** Of the checks of large files, by their numbers; the oldest is forgotten. */
+    private final Map<String, Outcome> outcomes = new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Outcome> eldest) {
+            return size() > MOST_OUTCOMES;
+        }
+    };
     /** What is kept goes through the memory once. */
     private static final long MOST_KEPT = 200_000_000;
 
-    CheckController(Shelves shelves, Handover handover, HandedShelf handed, Reports reports, @Value("${tallledger.demo}") boolean demo) {
+    CheckController(Shelves shelves, Handover handover, HandedShelf handed, Reports reports, Works works, @Value("${tallledger.demo}") boolean demo) {
         this.handed = handed;
+        this.works = works;
         this.reports = reports;
         this.shelves = shelves;
         this.handover = handover;
         this.demo = demo;
     }
 
-    /** Kept to be read, whatever the check came to; what cannot be read is not kept. */
-    private String keep(Path zip, Found.Checked checked, String author, Model model, HttpServletResponse response) throws IOException {
+    /**
+     * What a check came to.
+     *
+     * @param wrong       why the file was not kept
+     * @param wrongAuthor what is wrong with who keeps it
+     */
+    private record Outcome(Found.Checked checked, Optional<Reason> wrong, Optional<Reason> wrongAuthor, Optional<String> kept) {
+
+        boolean isRefused() {
+            return wrong.isPresent() || wrongAuthor.isPresent();
+        }
+    }
+
+    /** Kept to be read where that is asked for, whatever the check comes to; what cannot be read is not kept. */
+    private Outcome outcome(Path zip, boolean keep, String author, Progress progress) throws IOException {
+        Found.Checked checked = HandedOver.check(zip, share -> progress.at(share * (keep ? CHECKED : 1), Reason.of(WebReason.WORK_CHECKS)));
+        if (!keep) {
+            return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.empty());
+        }
         try {
             if (Files.size(zip) > MOST_KEPT) {
                 throw Refused.because(WebReason.HANDED_LARGE, Files.size(zip) / 1_000_000, MOST_KEPT / 1_000_000);
             }
+            progress.at(CHECKED, Reason.of(WebReason.WORK_KEEPS));
             handed.survey(HandedOver.books(zip));
-            return "redirect:/handed/" + handed.keep(Files.readAllBytes(zip), checked.title(), author);
+            return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.of(handed.keep(Files.readAllBytes(zip), checked.title(), author)));
         } catch (Refused refused) {
-            model.addAttribute(refused.field().isPresent() ? "wrongAuthor" : "wrong", refused.reason());
+            return refused.field().isPresent() ? new Outcome(checked, Optional.empty(), Optional.of(refused.reason()), Optional.empty()) : new Outcome(checked, Optional.of(refused.reason()), Optional.empty(), Optional.empty());
         } catch (IOException | Unreadable unread) {
-            model.addAttribute("wrong", Reason.of(WebReason.HANDED_UNREADABLE));
+            return new Outcome(checked, Optional.of(Reason.of(WebReason.HANDED_UNREADABLE)), Optional.empty(), Optional.empty());
         }
-        response.setStatus(422);
+    }
+
+    private String told(Outcome outcome, Model model, HttpServletResponse response) {
+        model.addAttribute("checked", outcome.checked);
+        model.addAttribute("print", outcome.checked.seal().map(s -> s.fingerprint()).orElse(null));
+        if (outcome.kept.isPresent()) {
+            return "redirect:/handed/" + outcome.kept.get();
+        }
+        outcome.wrong.ifPresent(because -> model.addAttribute("wrong", because));
+        outcome.wrongAuthor.ifPresent(because -> model.addAttribute("wrongAuthor", because));
+        response.setStatus(outcome.isRefused() ? 422 : HttpServletResponse.SC_OK);
         return "sealed/check";
     }
 
@@ -97,11 +145,15 @@ class CheckController {
     }
 
     @GetMapping("/check")
-    String ask(Model model) {
+    String ask(@RequestParam(defaultValue = "") String of, Model model, HttpServletResponse response) {
         model.addAttribute("handed", handed.newest());
         model.addAttribute("author", "");
         model.addAttribute("demo", demo);
-        return "sealed/check";
+        Optional<Outcome> outcome;
+        synchronized (outcomes) {
+            outcome = Optional.ofNullable(outcomes.get(of));
+        }
+        return outcome.map(o -> told(o, model, response)).orElse("sealed/check");
     }
 
     /** Of the demo's closed survey, with one reading made a little better than it was: to try the check on. */
@@ -137,18 +189,36 @@ class CheckController {
             model.addAttribute("wrong", Reason.of(WebReason.CHECK_FILE_NONE));
             return "sealed/check";
         }
-        Path kept = Files.createTempFile("handed-over", ".zip");
-        try {
-            file.get().transferTo(kept);
-            Found.Checked checked = HandedOver.check(kept, share -> { });
-            model.addAttribute("checked", checked);
-            model.addAttribute("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
-            if (!keep.isEmpty()) {
-                return keep(kept, checked, author, model, response);
-            }
-        } finally {
-            Files.deleteIfExists(kept);
+        Path zip = Files.createTempFile("handed-over", ".zip");
+        file.get().transferTo(zip);
+        if (Files.size(zip) > QUICKLY_CHECKED) {
+            return "redirect:/works/" + begun(zip, String.valueOf(file.get().getOriginalFilename()), !keep.isEmpty(), author).id();
         }
-        return "sealed/check";
+        try {
+            return told(outcome(zip, !keep.isEmpty(), author, Progress.unwatched()), model, response);
+        } finally {
+            Files.deleteIfExists(zip);
+        }
+    }
+
+    /** A large one is work that says how far it is; what it came to is told on a page of its own. */
+    private Works.Work begun(Path zip, String name, boolean keep, String author) throws IOException {
+        String number = UUID.randomUUID().toString();
+        try {
+            return works.begin("check " + number, Reason.of(WebReason.WORK_CHECK, name.length() > 80 ? name.substring(0, 80) : name), "/check", progress -> {
+                try {
+                    Outcome outcome = outcome(zip, keep, author, progress);
+                    synchronized (outcomes) {
+                        outcomes.put(number, outcome);
+                    }
+                    return new Works.Made.Page(outcome.kept.map(kept -> "/handed/" + kept).orElse("/check?of=" + number));
+                } finally {
+                    Files.deleteIfExists(zip);
+                }
+            });
+        } catch (Refused many) {
+            Files.deleteIfExists(zip);
+            throw many;
+        }
     }
 }

@@ -3,6 +3,9 @@ package tallledger.web.sealed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -33,12 +36,17 @@ import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.Works;
 
 /** A survey closed and sealed, handed over, gone on with in its next volume; and the films of the visit. */
 @Controller
 class CloseController {
 
+    /** From so many on the report in it takes over a second. */
+    private static final int MANY_PHOTOGRAPHS = 8;
+
     private final Shelves shelves;
+    private final Works works;
     private final Closing closing;
     private final Handover handover;
     private final Tables tables;
@@ -46,7 +54,8 @@ class CloseController {
     private final Writer writer;
     private final Clock clock;
 
-    CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock) {
+    CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock, Works works) {
+        this.works = works;
         this.shelves = shelves;
         this.closing = closing;
         this.handover = handover;
@@ -85,6 +94,7 @@ class CloseController {
         model.addAttribute("closed", survey.core().closed().orElse(null));
         model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
+        model.addAttribute("many", survey.core().photos().size() >= MANY_PHOTOGRAPHS);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "sealed/close";
@@ -99,6 +109,24 @@ class CloseController {
         headers.setContentType(MediaType.parseMediaType("application/zip"));
         headers.setContentDisposition(ContentDisposition.attachment().filename("survey-" + id + "-to-entry-" + survey.head() + ".zip").build());
         return new ResponseEntity<>(out -> handover.write(survey, out), headers, org.springframework.http.HttpStatus.OK);
+    }
+
+    /** The same as work that says how far it is, and can be stopped. */
+    @PostMapping("/surveys/{id}/survey.zip")
+    String ready(@PathVariable long id) {
+        Survey survey = shelves.survey(id);
+        handover.ready(survey);
+        Works.Work work = works.begin("zip " + id + " " + survey.head(), Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close", progress -> {
+            Path zip = Files.createTempFile("handed-over", ".zip");
+            try (OutputStream out = Files.newOutputStream(zip)) {
+                handover.write(survey, out, progress);
+            } catch (IOException | RuntimeException left) {
+                Files.deleteIfExists(zip);
+                throw left;
+            }
+            return new Works.Made.File(zip, "survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"));
+        });
+        return "redirect:/works/" + work.id();
     }
 
     /** The next volume of a closed survey: it names the seal before it. */

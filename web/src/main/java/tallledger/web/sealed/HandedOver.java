@@ -48,8 +48,8 @@ public final class HandedOver {
 
     private static final int MOST_FILES = 5_000;
     private static final long MOST_BYTES = 700_000_000;
-    /** What is read to be shown goes through the memory: a ledger of some 60 000 entries, photographs of so many bytes each and together. */
-    private static final int MOST_READ = 30_000_000;
+    /** What is read to be shown goes through the memory: a ledger of some 160 000 entries where there is enough of it, photographs of so many bytes each and together. */
+    private static final int MOST_READ = (int) Math.min(80_000_000, Runtime.getRuntime().maxMemory() / 20);
     private static final int A_PHOTOGRAPH = 15_000_000;
     private static final long MOST_SHOWN = 60_000_000;
     private static final Pattern UNSAFE = Pattern.compile("^/|^[A-Za-z]:|\\\\|(^|/)\\.\\.(/|$)|[\\x00-\\x1f]");

@@ -20,6 +20,7 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
 import tallledger.core.seal.Fingerprint;
 import tallledger.core.seal.Seal;
 import tallledger.core.seal.SealCheck;
@@ -35,6 +36,8 @@ import tallledger.web.record.HandedBooks;
 import tallledger.web.record.SealKey;
 import tallledger.web.record.Survey;
 import tallledger.web.verdict.Reports;
+import tallledger.web.words.WebReason;
+import tallledger.web.works.Progress;
 
 /**
  * A survey handed over as one zip (W 4.4): its entries with those of its machine and of the house as judged by, the report, photographs, tables, and, where it
@@ -44,6 +47,9 @@ import tallledger.web.verdict.Reports;
 public class Handover {
 
     static final int FORMAT = 1;
+    /** Shares of the whole work by which photographs and report are in. */
+    private static final double PHOTOGRAPHS = 0.2;
+    private static final double REPORT = 0.9;
 
     private final HandedBooks books;
     private final Attachments attachments;
@@ -109,21 +115,29 @@ public class Handover {
     }
 
     public void write(Survey survey, OutputStream out) throws IOException {
+        write(survey, out, Progress.unwatched());
+    }
+
+    /** The same, telling how far it is. @throws Progress.Stopped where it is to stop */
+    void write(Survey survey, OutputStream out, Progress progress) throws IOException {
         List<Entry> entries = survey.entries();
         Zip zip = new Zip(out, entries.get(entries.size() - 1));
         zip.add(SealCheck.LEDGER, o -> ledger(survey, o));
+        int done = 0;
         for (Photo photo : survey.core().photos()) {
+            progress.at(PHOTOGRAPHS * ++done / survey.core().photos().size(), Reason.of(WebReason.WORK_PHOTOGRAPHS, done, survey.core().photos().size()));
             Optional<AttachmentRow> row = attachments.attachment(photo.sha256());
             String name = "photos/" + photo.sha256() + (row.filter(r -> r.type().equals("image/png")).isPresent() ? ".png" : ".jpg");
             if (row.isPresent() && !zip.hashes.containsKey(name)) {
                 zip.add(name, o -> o.write(row.get().bytes()));
             }
         }
-        zip.add("report.pdf", o -> o.write(reports.pdf(survey)));
+        zip.add("report.pdf", o -> o.write(reports.pdf(survey, progress.part(PHOTOGRAPHS, REPORT))));
         for (Map.Entry<String, String> table : tables.of(survey).entrySet()) {
             zip.add(table.getKey(), table.getValue());
         }
         for (Drawing drawing : drawings.of(survey)) {
+            progress.at(REPORT, Reason.of(WebReason.WORK_ZIP_FILE, drawing.title()));
             zip.add("drawings/" + drawing.name() + ".svg", drawn.svg(drawing));
         }
         zip.add("machine.json", CanonicalJson.write(survey.folded().machine().toPayload()));

@@ -81,7 +81,7 @@ class PdfReport {
     @EventListener(ApplicationReadyEvent.class)
     void warm() {
         if (warms) {
-            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH), "warm report");
+            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH, Photographs.none()), "warm report");
             thread.setDaemon(true);
             thread.start();
         }
@@ -91,19 +91,20 @@ class PdfReport {
      * @param at     time of the last entry it is made at: it stands in the file, and the time of making does not
      * @param letter on US paper instead of A4
      */
-    byte[] render(Reports.Form form, Map<String, Object> view, Instant at, boolean letter) {
+    byte[] render(Reports.Form form, Map<String, Object> view, Instant at, boolean letter, Photographs photographs) {
         String style = text("static/css/print.css").replace("size: A4", letter ? "size: Letter" : "size: A4");
         // Drawings know only letters that the style names.
         Context context = context(view, face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + style);
         context.setVariable("marked", true);
+        photographs.begun();
         String page = templates.process(form.template(), context);
         if (page.codePoints().allMatch(c -> c <= ' ' || OWN.get().get(c))) {
-            return made(page, at);
+            return made(page, at, photographs);
         }
         context.setVariable("style", face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + face(OTHER_FAMILY, OTHER_SCRIPTS, 400) + style);
         List<String> missing = missing(page);
         context.setVariable("missing", missing.isEmpty() ? null : missing);
-        return made(templates.process(form.template(), context), at);
+        return made(templates.process(form.template(), context), at, photographs);
     }
 
     /** The same as one page that needs no other: its style, its fonts and its pictures inside. */
@@ -155,7 +156,7 @@ class PdfReport {
     }
     private static final int MOST_SIGNS = 0x20000;
 
-    private static byte[] made(String page, Instant at) {
+    private static byte[] made(String page, Instant at, Photographs photographs) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         font(builder, "ArchivoNarrow_400Regular", "Archivo Narrow", 400);
@@ -164,6 +165,7 @@ class PdfReport {
         font(builder, "Archivo_600SemiBold", "Archivo", 600);
         font(builder, OTHER_SCRIPTS, OTHER_FAMILY, 400);
         builder.useSVGDrawer(new BatikSVGDrawer());
+        builder.useProtocolsStreamImplementation(photographs, Photographs.PROTOCOL);
         // PDF/A-2 with tags (ISO 19005-2, level A): it can be read in fifty years, and aloud.
         builder.usePdfUaAccessibility(true);
         builder.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_2_A);
@@ -172,6 +174,7 @@ class PdfReport {
         builder.toStream(out);
         try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
             renderer.createPDFWithoutClosing();
+            photographs.laidOut();
             PDDocument document = renderer.getPdfDocument();
             Calendar then = GregorianCalendar.from(at.atZone(ZoneOffset.UTC));
             document.getDocumentInformation().setCreationDate(then);

@@ -7,11 +7,13 @@ import org.springframework.stereotype.Component;
 import tallledger.core.verdict.Money;
 import tallledger.web.drawings.Drawings;
 import tallledger.web.record.AsItStands;
+import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
+import tallledger.web.works.Progress;
 
 /** What the verdict's pages, its print and its PDF are made of. */
 @Component
@@ -86,22 +88,30 @@ public class Reports {
 
     /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */
     public byte[] pdf(Survey survey) {
-        return pdf(survey, Form.WHOLE, false, false);
+        return pdf(survey, Form.WHOLE, false, false, Progress.unwatched());
     }
 
-    byte[] pdf(Survey survey, Form form, boolean withMoney, boolean letter) {
-        return pdf.render(form, whole(survey, withMoney), survey.entries().get(survey.entries().size() - 1).at(), letter);
+    /** The same, telling how far it is. */
+    public byte[] pdf(Survey survey, Progress progress) {
+        return pdf(survey, Form.WHOLE, false, false, progress);
+    }
+
+    byte[] pdf(Survey survey, Form form, boolean withMoney, boolean letter, Progress progress) {
+        Map<Integer, String> images = new HashMap<>();
+        survey.core().photos().stream().filter(p -> attachments.attachment(p.sha256()).isPresent()).forEach(p -> images.put(p.entry(), Photographs.address(p.sha256())));
+        Photographs photographs = new Photographs(hash -> attachments.attachment(hash).map(AttachmentRow::bytes), images.size(), progress);
+        return pdf.render(form, whole(survey, withMoney, images), survey.entries().get(survey.entries().size() - 1).at(), letter, photographs);
     }
 
     /** The same as one page that needs no other. */
     String page(Survey survey, boolean withMoney) {
-        return pdf.page(whole(survey, withMoney));
-    }
-
-    private Map<String, Object> whole(Survey survey, boolean withMoney) {
         Map<Integer, String> images = new HashMap<>();
         survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
                 "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
+        return pdf.page(whole(survey, withMoney, images));
+    }
+
+    private Map<String, Object> whole(Survey survey, boolean withMoney, Map<Integer, String> images) {
         Map<String, Object> all = report(survey);
         all.put("images", images);
         all.put("withMoney", withMoney);

@@ -2,6 +2,7 @@ package tallledger.web.verdict;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.file.Files;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -35,11 +36,16 @@ import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.Progress;
+import tallledger.web.works.Works;
 import tallledger.web.words.Words;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
 @Controller
 class VerdictController {
+
+    /** From so many on a report takes over a second. */
+    private static final int MANY_PHOTOGRAPHS = 8;
 
     private final Shelves shelves;
     private final Reports reports;
@@ -47,8 +53,10 @@ class VerdictController {
     private final Writer writer;
     private final Clock clock;
     private final Words words;
+    private final Works works;
 
-    VerdictController(Shelves shelves, Reports reports, SurveyWriter entries, Writer writer, Clock clock, Words words) {
+    VerdictController(Shelves shelves, Reports reports, SurveyWriter entries, Writer writer, Clock clock, Words words, Works works) {
+        this.works = works;
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
@@ -114,6 +122,7 @@ class VerdictController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grades", Grade.values());
+        model.addAttribute("many", survey.core().photos().size() >= MANY_PHOTOGRAPHS);
         model.addAttribute("severities", Severity.values());
         model.addAttribute("whose", Regrade.Whose.values());
         return "verdict/verdict";
@@ -140,7 +149,18 @@ class VerdictController {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter")));
+                .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), Progress.unwatched()));
+    }
+
+    /** The same as work that says how far it is: with many photographs it takes longer than a page may. */
+    @PostMapping("/surveys/{id}/report")
+    String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
+        Survey survey = shelves.survey(id);
+        Works.Work work = works.begin("report " + id + " " + survey.head() + " " + money + " " + size + " " + form, Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", progress -> {
+            byte[] pdf = reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), progress);
+            return new Works.Made.File(Files.write(Files.createTempFile("report", ".pdf"), pdf), "survey-" + id + ".pdf", MediaType.APPLICATION_PDF);
+        });
+        return "redirect:/works/" + work.id();
     }
 
     private static Regrade.Whose whose(Typed typed) {

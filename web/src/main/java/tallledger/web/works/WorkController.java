@@ -1,0 +1,82 @@
+package tallledger.web.works;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tallledger.web.words.Words;
+
+/** How far a piece of work is, told while one waits; stopped by a key; what it made, taken away. */
+@Controller
+@RequestMapping("/works/{id}")
+class WorkController {
+
+    private final Works works;
+    private final Words words;
+
+    WorkController(Works works, Words words) {
+        this.works = works;
+        this.words = words;
+    }
+
+    private Works.Work work(String id) {
+        return works.work(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    @GetMapping
+    String show(@PathVariable String id, Model model) {
+        Works.Work work = work(id);
+        if (work.stand() == Works.Stand.DONE && work.made().orElseThrow() instanceof Works.Made.Page page) {
+            return "redirect:" + page.address();
+        }
+        model.addAttribute("work", work);
+        model.addAttribute("called", words.say(work.title()));
+        return "works/work";
+    }
+
+    /** For the page that waits. */
+    @GetMapping("/stand")
+    @ResponseBody
+    Map<String, Object> stand(@PathVariable String id) {
+        Works.Work work = work(id);
+        return Map.of("stand", work.stand().name(), "share", Math.round(100 * work.progress().share()), "doing", words.say(work.progress().doing()));
+    }
+
+    @PostMapping("/stop")
+    String stop(@PathVariable String id) {
+        Works.Work work = work(id);
+        works.stop(work);
+        return "redirect:/works/" + id;
+    }
+
+    @GetMapping("/made")
+    ResponseEntity<StreamingResponseBody> made(@PathVariable String id) throws IOException {
+        Optional<Works.Made> made = work(id).made();
+        if (made.isEmpty() || !(made.get() instanceof Works.Made.File file) || !Files.exists(file.path())) {
+            return ResponseEntity.notFound().build();
+        }
+        HttpHeaders headers = new HttpHeaders();
+        headers.setContentType(file.type());
+        headers.setContentLength(Files.size(file.path()));
+        headers.setContentDisposition(ContentDisposition.attachment().filename(file.name()).build());
+        return new ResponseEntity<>(out -> {
+            try (InputStream in = Files.newInputStream(file.path())) {
+                in.transferTo(out);
+            }
+        }, headers, HttpStatus.OK);
+    }
+}

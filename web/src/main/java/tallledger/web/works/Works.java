@@ -1,0 +1,179 @@
+package tallledger.web.works;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.web.record.Background;
+import tallledger.web.record.NotKept;
+import tallledger.web.words.WebReason;
+
+/** Work that takes longer than a page may: it goes on by itself, says how far it is, and can be stopped. What it made waits to be taken; nothing outlives a start. */
+@Component
+public class Works {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Works.class);
+    private static final int MOST = 24;
+    private static final int AT_ONCE = 3;
+
+    /** What came of it. */
+    public sealed interface Made permits Made.File, Made.Page {
+
+        /** @param path deleted once the work is forgotten */
+        record File(Path path, String name, MediaType type) implements Made {
+        }
+
+        /** @param address to go on to */
+        record Page(String address) implements Made {
+        }
+    }
+
+    /** Does it. */
+    @FunctionalInterface
+    public interface Doing {
+        Made done(Progress progress) throws IOException;
+    }
+
+    /** Where a piece of work stands. */
+    public enum Stand { GOES_ON, DONE, STOPPED, FAILED }
+
+    /** One piece of work. @param key what it is of: the same is not done twice at a time @param back where whoever stops it goes on */
+    public static final class Work {
+
+        private final String id = UUID.randomUUID().toString();
+        private final String key;
+        private final Reason title;
+        private final String back;
+        private final Progress progress = new Progress();
+        private volatile Stand stand = Stand.GOES_ON;
+        private volatile Made made;
+        private volatile Reason failure;
+
+        private Work(String key, Reason title, String back) {
+            this.key = key;
+            this.title = title;
+            this.back = back;
+        }
+
+        public String id() {
+            return id;
+        }
+
+        public Reason title() {
+            return title;
+        }
+
+        public String back() {
+            return back;
+        }
+
+        public Progress progress() {
+            return progress;
+        }
+
+        public Stand stand() {
+            return stand;
+        }
+
+        public Optional<Made> made() {
+            return Optional.ofNullable(made);
+        }
+
+        public Optional<Reason> failure() {
+            return Optional.ofNullable(failure);
+        }
+
+        private void forget() {
+            progress.stop();
+            if (made instanceof Made.File file) {
+                try {
+                    Files.deleteIfExists(file.path());
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            }
+        }
+    }
+
+    private final Background background;
+    /** Oldest first. */
+    private final List<Work> works = new ArrayList<>();
+
+    Works(Background background) {
+        this.background = background;
+    }
+
+    /**
+     * Begins it, or gives the one that goes on already, or was done and not forgotten.
+     *
+     * @throws Refused where too many go on
+     */
+    public synchronized Work begin(String key, Reason title, String back, Doing doing) {
+        Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE)).findFirst();
+        if (same.isPresent()) {
+            return same.get();
+        }
+        if (works.stream().filter(w -> w.stand == Stand.GOES_ON).count() >= AT_ONCE) {
+            throw Refused.because(WebReason.WORK_MANY, AT_ONCE);
+        }
+        while (works.size() >= MOST) {
+            Work oldest = works.stream().filter(w -> w.stand != Stand.GOES_ON).findFirst().orElseThrow();
+            works.remove(oldest);
+            oldest.forget();
+        }
+        Work work = new Work(key, title, back);
+        works.add(work);
+        background.beginAwaited("work " + key, () -> run(work, doing));
+        return work;
+    }
+
+    private void run(Work work, Doing doing) {
+        try {
+            Made made = doing.done(work.progress);
+            work.made = made;
+            work.progress.at(1);
+            work.stand = Stand.DONE;
+        } catch (Progress.Stopped stopped) {
+            work.stand = Stand.STOPPED;
+            work.forget();
+        } catch (NotKept not) {
+            failed(work, not.reason());
+        } catch (Refused refused) {
+            failed(work, refused.reason());
+        } catch (IOException | RuntimeException e) {
+            LOG.warn("{}: {}", work.key, e.toString());
+            failed(work, Reason.of(WebReason.WORK_FAILED));
+        }
+    }
+
+    private static void failed(Work work, Reason because) {
+        work.failure = because;
+        work.stand = Stand.FAILED;
+    }
+
+    public synchronized Optional<Work> work(String id) {
+        return works.stream().filter(w -> w.id.equals(id)).findFirst();
+    }
+
+    public void stop(Work work) {
+        work.progress.stop();
+    }
+
+    /** It stops at its next word; the database is closed only then. */
+    @EventListener(ContextClosedEvent.class)
+    synchronized void end() {
+        works.forEach(Work::forget);
+    }
+}

@@ -1,0 +1,260 @@
+package tallledger.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.http.MediaType;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.By;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.record.AttachmentRow;
+import tallledger.web.record.Attachments;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.sealed.HandedOver;
+import tallledger.web.words.WebReason;
+import tallledger.web.works.Works;
+
+/** What takes its time says how far it is and can be stopped; then nothing of it is left. */
+class WorksTest {
+
+    private static final int PHOTOGRAPHS = 10;
+
+    @TempDir
+    static Path data;
+    private static App app;
+    private static Works works;
+    private static long survey;
+    private static final Reason TITLE = Reason.of(WebReason.WORK_BACKUP);
+
+    @BeforeAll
+    static void photographed() throws Exception {
+        app = App.on(data.resolve("data"));
+        works = app.bean(Works.class);
+        survey = Scenes.readySurvey(app);
+        Random random = new Random(1);
+        for (int i = 0; i < PHOTOGRAPHS; i++) {
+            BufferedImage image = new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB);
+            for (int y = 0; y < 300; y++) {
+                for (int x = 0; x < 400; x++) {
+                    image.setRGB(x, y, random.nextInt());
+                }
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            ImageIO.write(image, "png", out);
+            AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
+            app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), "", List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
+                    Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
+        }
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    private static void until(BooleanSupplier so) throws InterruptedException {
+        for (int i = 0; i < 400 && !so.getAsBoolean(); i++) {
+            Thread.sleep(25);
+        }
+        assertThat(so.getAsBoolean()).isTrue();
+    }
+
+    /** By its key; told on the way; taken away whole. */
+    @Test
+    void aReportWithManyPhotographsSaysHowFarItIs() throws Exception {
+        Page page = Browser.open().page();
+        page.navigate(app.url("/surveys/" + survey + "/verdict"));
+        page.click("button:has-text('PDF'):not(:has-text('money'))");
+        page.waitForURL("**/works/**");
+        page.waitForSelector("text=Take it");
+        byte[] pdf = page.request().get(app.url(page.getAttribute("a:has-text('Take it')", "href"))).body();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages()).isGreaterThan(4);
+        }
+        byte[] other = page.request().get(app.url("/surveys/" + survey + "/verdict.pdf")).body();
+        assertThat(pdf).as("the same bytes as without waiting").isEqualTo(other);
+        page.context().close();
+    }
+
+    /** Share and words go up to the end, through every photograph. */
+    @Test
+    void everyPhotographIsAStep() throws Exception {
+        Works.Work work = work("/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report");
+        List<Double> shares = new ArrayList<>();
+        while (work.stand() == Works.Stand.GOES_ON) {
+            shares.add(work.progress().share());
+            Thread.sleep(5);
+        }
+        assertThat(work.stand()).isEqualTo(Works.Stand.DONE);
+        assertThat(shares).isSorted().anyMatch(s -> s > 0.1 && s < 0.9);
+    }
+
+    private static Works.Work work(String page, String action) {
+        Http http = new Http(app);
+        String to = http.post(action, http.form(page, action), "size", "Letter").headers().firstValue("Location").orElseThrow();
+        return works.work(to.replaceAll(".*/", "")).orElseThrow();
+    }
+
+    @Test
+    void stoppedNothingOfItIsLeft() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        Path made = data.resolve("half.zip");
+        Works.Work work = works.begin("slow", TITLE, "/house/backup", progress -> {
+            Files.writeString(made, "half");
+            try {
+                for (int i = 0; ; i++) {
+                    progress.at(i / 1e6, TITLE);
+                    begun.countDown();
+                    Thread.onSpinWait();
+                }
+            } finally {
+                Files.delete(made);
+            }
+        });
+        assertThat(begun.await(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(works.begin("slow", TITLE, "/", progress -> null)).as("the same is not done twice at a time").isSameAs(work);
+        Page page = Browser.open().page();
+        page.navigate(app.url("/works/" + work.id()));
+        assertThat(page.locator("progress").count()).isEqualTo(1);
+        page.click("text=Stop");
+        page.waitForSelector("text=It was stopped, and nothing of it is kept.");
+        assertThat(work.stand()).isEqualTo(Works.Stand.STOPPED);
+        assertThat(made).doesNotExist();
+        assertThat(page.request().get(app.url("/works/" + work.id() + "/made")).status()).isEqualTo(404);
+        page.context().close();
+    }
+
+    /** Of a report, a zip and a backup, stopped wherever they are, no file is left. */
+    @Test
+    void whateverIsStoppedLeavesNoFile() throws Exception {
+        Http http = new Http(app);
+        Set<Path> taken = new HashSet<>();
+        for (int pause : new int[] {0, 5, 40, 120, 300}) {
+            for (String[] at : new String[][] {{"/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report"}, {"/house/backup", "/house/backup/begin"}}) {
+                Map<String, String> form = http.form(at[0], at[1]);
+                String to = http.post(at[1], form, "form", "p" + pause).headers().firstValue("Location").orElseThrow();
+                Works.Work work = works.work(to.replaceAll(".*/", "")).orElseThrow();
+                Thread.sleep(pause);
+                assertThat(http.post("/works/" + work.id() + "/stop", form).statusCode()).isEqualTo(302);
+                until(() -> work.stand() != Works.Stand.GOES_ON);
+                assertThat(work.failure()).isEmpty();
+                // One that was done before it was asked to stop waits to be taken.
+                work.made().ifPresent(m -> taken.add(((Works.Made.File) m).path()));
+                assertThat(work.made().isPresent()).isEqualTo(work.stand() == Works.Stand.DONE);
+            }
+        }
+        try (var left = Files.list(data.resolve("data"))) {
+            assertThat(left.filter(f -> f.getFileName().toString().startsWith("unfinished") && !taken.contains(f)).toList()).isEmpty();
+        }
+    }
+
+    @Test
+    void whatFailsSaysSo() throws Exception {
+        Works.Work work = works.begin("fails", TITLE, "/house/backup", progress -> {
+            throw new java.io.IOException("No space left on device");
+        });
+        until(() -> work.stand() == Works.Stand.FAILED);
+        assertThat(new Http(app).get("/works/" + work.id()).body()).contains("is there room on the disk?", "role=\"alert\"");
+        assertThat(new Http(app).get("/works/nothing").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void onlySoManyGoOnAtOnce() throws Exception {
+        CountDownLatch over = new CountDownLatch(1);
+        List<Works.Work> some = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            some.add(works.begin("waits " + i, TITLE, "/", progress -> {
+                try {
+                    over.await();
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                }
+                return new Works.Made.Page("/check");
+            }));
+        }
+        assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(Refused.class);
+        over.countDown();
+        until(() -> some.stream().allMatch(w -> w.stand() == Works.Stand.DONE));
+        assertThat(new Http(app).get("/works/" + some.get(0).id()).statusCode()).isEqualTo(302);
+    }
+
+    /** A large zip is checked while it says how far it is; what it came to is told, and it is kept where that was asked for. */
+    @Test
+    void aLargeFileIsCheckedAsWork() throws Exception {
+        byte[] zip = page(app.url("/surveys/" + survey + "/survey.zip"));
+        assertThat(zip.length).isGreaterThan(2_000_000);
+        Path whole = Files.write(data.resolve("large.zip"), zip);
+        assertThat(HandedOver.check(whole, share -> { }).holds()).isTrue();
+        Path tampered = data.resolve("tampered.zip");
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip)); ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(tampered))) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                out.putNextEntry(new ZipEntry(e.getName()));
+                byte[] bytes = in.readAllBytes();
+                out.write(e.getName().equals("ledger.json") ? new String(bytes, StandardCharsets.UTF_8).replace("no. 3", "no. 9").getBytes(StandardCharsets.UTF_8) : bytes);
+                out.closeEntry();
+            }
+        }
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/check"));
+        page.setInputFiles("#file", tampered);
+        page.click("text=Check it >> nth=0");
+        page.waitForURL("**/check?of=**");
+        assertThat(browser.text()).contains("this is not what was handed over");
+        page.navigate(app.url("/check"));
+        page.setInputFiles("#file", whole);
+        page.click("summary:has-text('Keep it here')");
+        page.fill("#author", "Q. Buyer");
+        page.click("text=Check it and keep it");
+        page.waitForURL("**/handed/**");
+        assertThat(page.innerText("body")).contains("Handed over from elsewhere, not closed");
+        page.context().close();
+    }
+
+    private static byte[] page(String url) throws Exception {
+        return new java.net.URI(url).toURL().openStream().readAllBytes();
+    }
+
+    /** What was made waits to be taken, and goes with the application. */
+    @Test
+    void nothingOutlivesTheApplication() throws Exception {
+        Path made;
+        try (App other = App.empty()) {
+            made = Files.writeString(Files.createTempFile(data, "made", ".pdf"), "made");
+            Works.Work work = other.bean(Works.class).begin("made", TITLE, "/", progress -> new Works.Made.File(made, "made.pdf", MediaType.APPLICATION_PDF));
+            until(() -> work.stand() == Works.Stand.DONE);
+            assertThat(new Http(other).get("/works/" + work.id() + "/made").body()).isEqualTo("made");
+        }
+        assertThat(made).doesNotExist();
+    }
+}
