@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -181,11 +182,30 @@ class WorksTest {
     @Test
     void whatFailsSaysSo() throws Exception {
         Works.Work work = works.begin("fails", TITLE, "/house/backup", progress -> {
-            throw new java.io.IOException("No space left on device");
+            throw new IOException("No space left on device");
         });
         until(() -> work.stand() == Works.Stand.FAILED);
         assertThat(new Http(app).get("/works/" + work.id()).body()).contains("is there room on the disk?", "role=\"alert\"");
         assertThat(new Http(app).get("/works/nothing").statusCode()).isEqualTo(404);
+    }
+
+    /** The disk is full in the middle of it. */
+    @Test
+    void nothingIsLeftOfAFileHalfWritten() throws Exception {
+        try (var before = Files.list(Path.of(System.getProperty("java.io.tmpdir")))) {
+            long files = before.filter(WorksTest::isPart).count();
+            assertThatThrownBy(() -> Works.Made.file("x.pdf", MediaType.APPLICATION_PDF, out -> {
+                out.write(1);
+                throw new IOException("No space left on device");
+            })).isInstanceOf(IOException.class);
+            try (var after = Files.list(Path.of(System.getProperty("java.io.tmpdir")))) {
+                assertThat(after.filter(WorksTest::isPart).count()).isEqualTo(files);
+            }
+        }
+    }
+
+    private static boolean isPart(Path file) {
+        return file.getFileName().toString().startsWith("made");
     }
 
     @Test

@@ -3,9 +3,6 @@ package tallledger.web.sealed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -116,16 +113,8 @@ class CloseController {
     String ready(@PathVariable long id) {
         Survey survey = shelves.survey(id);
         handover.ready(survey);
-        Works.Work work = works.begin("zip " + id + " " + survey.head(), Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close", progress -> {
-            Path zip = Files.createTempFile("handed-over", ".zip");
-            try (OutputStream out = Files.newOutputStream(zip)) {
-                handover.write(survey, out, progress);
-            } catch (IOException | RuntimeException left) {
-                Files.deleteIfExists(zip);
-                throw left;
-            }
-            return new Works.Made.File(zip, "survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"));
-        });
+        Works.Work work = works.begin("zip " + id + " " + survey.head(), Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
+                progress -> Works.Made.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"), out -> handover.write(survey, out, progress)));
         return "redirect:/works/" + work.id();
     }
 

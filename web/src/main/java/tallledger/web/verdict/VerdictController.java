@@ -2,7 +2,6 @@ package tallledger.web.verdict;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.file.Files;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -156,10 +155,8 @@ class VerdictController {
     @PostMapping("/surveys/{id}/report")
     String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
         Survey survey = shelves.survey(id);
-        Works.Work work = works.begin("report " + id + " " + survey.head() + " " + money + " " + size + " " + form, Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", progress -> {
-            byte[] pdf = reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), progress);
-            return new Works.Made.File(Files.write(Files.createTempFile("report", ".pdf"), pdf), "survey-" + id + ".pdf", MediaType.APPLICATION_PDF);
-        });
+        Works.Work work = works.begin("report " + id + " " + survey.head() + " " + money + " " + size + " " + form, Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", progress -> Works.Made.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
+                out -> out.write(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), progress))));
         return "redirect:/works/" + work.id();
     }
 

@@ -1,6 +1,7 @@
 package tallledger.web.works;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,9 +36,27 @@ public class Works {
         record File(Path path, String name, MediaType type) implements Made {
         }
 
+        /** A file written by the work; of one that could not be written whole nothing is left. */
+        static File file(String name, MediaType type, Writing writing) throws IOException {
+            Path path = Files.createTempFile("made", ".part");
+            try (OutputStream out = Files.newOutputStream(path)) {
+                writing.write(out);
+            } catch (IOException | RuntimeException left) {
+                Files.deleteIfExists(path);
+                throw left;
+            }
+            return new File(path, name, type);
+        }
+
         /** @param address to go on to */
         record Page(String address) implements Made {
         }
+    }
+
+    /** Writes what is made. */
+    @FunctionalInterface
+    public interface Writing {
+        void write(OutputStream out) throws IOException;
     }
 
     /** Does it. */
