@@ -35,10 +35,10 @@ import org.springframework.http.MediaType;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
 import tallledger.core.reason.Reason;
-import tallledger.core.reason.Refused;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.sealed.HandedOver;
@@ -222,7 +222,9 @@ class WorksTest {
                 return new Works.Made.Page("/check");
             }));
         }
-        assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(NotKept.class);
+        Http http = new Http(app);
+        assertThat(http.post("/house/backup/begin", http.form("/house/backup", "/house/backup/begin")).body()).as("said on a page, not thrown").contains("go on already");
         over.countDown();
         until(() -> some.stream().allMatch(w -> w.stand() == Works.Stand.DONE));
         assertThat(new Http(app).get("/works/" + some.get(0).id()).statusCode()).isEqualTo(302);

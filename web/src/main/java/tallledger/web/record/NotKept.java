@@ -7,7 +7,7 @@ public class NotKept extends RuntimeException {
 
     private final transient Reason reason;
 
-    NotKept(Reason reason) {
+    public NotKept(Reason reason) {
         super(reason.toString());
         this.reason = reason;
     }

@@ -33,6 +33,7 @@ import tallledger.core.seal.SealCheck;
 import tallledger.core.survey.Photo;
 import tallledger.web.record.HandedRow;
 import tallledger.web.record.HandedShelf;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
@@ -216,7 +217,7 @@ class CheckController {
                     Files.deleteIfExists(zip);
                 }
             });
-        } catch (Refused many) {
+        } catch (NotKept many) {
             Files.deleteIfExists(zip);
             throw many;
         }

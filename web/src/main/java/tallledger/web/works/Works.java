@@ -137,7 +137,7 @@ public class Works {
     /**
      * Begins it, or gives the one that goes on already, or was done and not forgotten.
      *
-     * @throws Refused where too many go on
+     * @throws NotKept where too many go on
      */
     public synchronized Work begin(String key, Reason title, String back, Doing doing) {
         Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE)).findFirst();
@@ -145,7 +145,7 @@ public class Works {
             return same.get();
         }
         if (works.stream().filter(w -> w.stand == Stand.GOES_ON).count() >= AT_ONCE) {
-            throw Refused.because(WebReason.WORK_MANY, AT_ONCE);
+            throw new NotKept(Reason.of(WebReason.WORK_MANY, AT_ONCE));
         }
         while (works.size() >= MOST) {
             Work oldest = works.stream().filter(w -> w.stand != Stand.GOES_ON).findFirst().orElseThrow();
