@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -26,12 +27,11 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Machine;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.words.WebReason;
@@ -48,9 +48,11 @@ class OwnChartController {
     private final Shelves shelves;
     private final Houses houses;
     private final Writer writer;
+    private final MachineWriter machines;
     private final Words words;
 
-    OwnChartController(Shelves shelves, Houses houses, Writer writer, Words words) {
+    OwnChartController(Shelves shelves, Houses houses, Writer writer, Words words, MachineWriter machines) {
+        this.machines = machines;
         this.shelves = shelves;
         this.houses = houses;
         this.writer = writer;
@@ -91,19 +93,7 @@ class OwnChartController {
             response.setStatus(422);
             return page(machine, typed, submission, model);
         }
-        try {
-            shelves.describeAnew(id, machine.description().with(machine.description().fitOut().with(own)), typed.get("author"), submission);
-            writer.remember(response, typed.get("author"), submission);
-            return "redirect:/machines/" + id;
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
-            return page(machine, typed, new Submission(submission.key(), moved.head()), model);
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("form", not.reason());
-            return page(machine, typed, submission, model);
-        }
+        return machines.write(Optional.of(machine), machine.description().with(machine.description().fitOut().with(own)), typed, submission, response, next -> page(machine, typed, next, model));
     }
 
     private OwnChart read(Typed typed, Machine machine) {

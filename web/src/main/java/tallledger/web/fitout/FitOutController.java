@@ -1,6 +1,5 @@
 package tallledger.web.fitout;
 
-import tallledger.web.words.WebReason;
 import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -19,12 +18,11 @@ import tallledger.core.motion.Axis;
 import tallledger.core.reason.Reason;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
+import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Machine;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
@@ -36,8 +34,10 @@ class FitOutController {
     private final Shelves shelves;
     private final Houses houses;
     private final Writer writer;
+    private final MachineWriter machines;
 
-    FitOutController(Shelves shelves, Houses houses, Writer writer) {
+    FitOutController(Shelves shelves, Houses houses, Writer writer, MachineWriter machines) {
+        this.machines = machines;
         this.shelves = shelves;
         this.houses = houses;
         this.writer = writer;
@@ -69,19 +69,8 @@ class FitOutController {
             response.setStatus(422);
             return page(machine, typed, submission, model);
         }
-        try {
-            shelves.describeAnew(id, machine.description().with(fitOut.get().with(machine.description().fitOut().ownChart())), typed.get("author"), submission);
-            writer.remember(response, typed.get("author"), submission);
-            return "redirect:/machines/" + id;
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
-            return page(machine, typed, new Submission(submission.key(), moved.head()), model);
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("form", not.reason());
-            return page(machine, typed, submission, model);
-        }
+        return machines.write(Optional.of(machine), machine.description().with(fitOut.get().with(machine.description().fitOut().ownChart())), typed, submission, response,
+                next -> page(machine, typed, next, model));
     }
 
     private String page(Machine machine, Typed typed, Submission submission, Model model) {

@@ -25,11 +25,11 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Uploaded;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.words.WebReason;
@@ -48,8 +48,10 @@ class BringController {
     private final Shelves shelves;
     private final Houses houses;
     private final Writer writer;
+    private final MachineWriter machines;
 
-    BringController(Shelves shelves, Houses houses, Writer writer) {
+    BringController(Shelves shelves, Houses houses, Writer writer, MachineWriter machines) {
+        this.machines = machines;
         this.shelves = shelves;
         this.houses = houses;
         this.writer = writer;
@@ -99,15 +101,7 @@ class BringController {
         if (!records) {
             return page(typed, submission, model);
         }
-        try {
-            long id = shelves.addMachine(read.description().get(), typed.get("author"), submission);
-            writer.remember(response, typed.get("author"), submission);
-            return "redirect:/machines/" + id;
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("form", not.reason());
-            return page(typed, submission, model);
-        }
+        return machines.write(Optional.empty(), read.description().get(), typed, submission, response, next -> page(typed, next, model));
     }
 
     private static DescriptionText.Read read(String text, Rules rules) {

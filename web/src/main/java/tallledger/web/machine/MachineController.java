@@ -45,13 +45,12 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.web.fitout.FitOutForm;
+import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Machine;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.words.Words;
@@ -67,6 +66,7 @@ class MachineController {
     private final Shelves shelves;
     private final Houses houses;
     private final Writer writer;
+    private final MachineWriter machines;
     private final Words words;
     private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
@@ -77,7 +77,8 @@ class MachineController {
     private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed, DriveView.Units units) {
     }
 
-    MachineController(Shelves shelves, Houses houses, Writer writer, Words words) {
+    MachineController(Shelves shelves, Houses houses, Writer writer, Words words, MachineWriter machines) {
+        this.machines = machines;
         this.words = words;
         this.shelves = shelves;
         this.houses = houses;
@@ -246,24 +247,7 @@ class MachineController {
             response.setStatus(422);
             return form(model, machine, typed, submission, leversOf(typed));
         }
-        try {
-            long id = machine.map(Machine::id).orElse(0L);
-            if (machine.isPresent()) {
-                shelves.describeAnew(id, description.get(), typed.get("author"), submission);
-            } else {
-                id = shelves.addMachine(description.get(), typed.get("author"), submission);
-            }
-            writer.remember(response, typed.get("author"), submission);
-            return "redirect:/machines/" + id;
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
-            return form(model, machine, typed, new Submission(submission.key(), moved.head()), leversOf(typed));
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("form", not.reason());
-            return form(model, machine, typed, submission, leversOf(typed));
-        }
+        return machines.write(machine, description.get(), typed, submission, response, next -> form(model, machine, typed, next, leversOf(typed)));
     }
 
     /** Buttons that change the form and save nothing: lay out the plate, fill it from a paste, more claim rows. */

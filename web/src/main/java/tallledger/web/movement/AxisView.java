@@ -17,7 +17,7 @@ import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
-import tallledger.web.pictures.Ink;
+import tallledger.web.pictures.Pen;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -48,8 +48,8 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     /** One thing done one way: drawn as an arrow to that side. */
     public record Way(String key, String name, boolean toPlus, String mark, String figure, int y, boolean twice) {
 
-        public Ink ink() {
-            return Ink.of(mark);
+        public Pen pen() {
+            return Pen.of(mark);
         }
 
         /** An arrow to its side, with a second head where it is rapid. */

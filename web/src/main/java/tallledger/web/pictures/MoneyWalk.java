@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import tallledger.core.price.Offer;
 import tallledger.core.verdict.Money;
-import tallledger.web.pictures.PlotView.Pen;
 import tallledger.web.pictures.PlotView.Sheet;
 
 /** From the value the reckoning starts from down to the offer, a bar a step, and how far opening and ceiling lie. */

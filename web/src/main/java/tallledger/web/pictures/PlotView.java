@@ -11,42 +11,6 @@ import java.util.Locale;
  */
 public record PlotView(int width, int height, List<Stroke> strokes, List<Area> areas, List<Label> labels, String says) {
 
-    /** How a stroke is drawn; never by its colour alone. */
-    public enum Pen {
-        /** A thin line of the paper. */
-        RULE("#8a8578", "1", ""),
-        /** What was read. */
-        READ("#1f6f68", "2", ""),
-        /** What was read the other way, or of the other thing. */
-        OTHER("#8a3b2a", "2", "6 3"),
-        /** What is not as it should be. */
-        FAULT("#9c3222", "2.2", ""),
-        /** A line reckoned through it. */
-        FIT("#1f2a33", "1", "4 4");
-
-        private final String colour;
-        private final String width;
-        private final String dash;
-
-        Pen(String colour, String width, String dash) {
-            this.colour = colour;
-            this.width = width;
-            this.dash = dash;
-        }
-
-        public String colour() {
-            return colour;
-        }
-
-        public String width() {
-            return width;
-        }
-
-        public String dash() {
-            return dash;
-        }
-    }
-
     /** A path with its pen. */
     public record Stroke(String path, Pen pen) {
     }

@@ -32,15 +32,13 @@ import tallledger.web.record.Closing;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.verdict.Reports;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.Works;
 
 /** A survey closed and sealed, handed over, gone on with in its next volume; and the films of the visit. */
 @Controller
 class CloseController {
-
-    /** From so many on the report in it takes over a second. */
-    private static final int MANY_PHOTOGRAPHS = 8;
 
     private final Shelves shelves;
     private final Works works;
@@ -91,7 +89,7 @@ class CloseController {
         model.addAttribute("closed", survey.core().closed().orElse(null));
         model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
-        model.addAttribute("many", survey.core().photos().size() >= MANY_PHOTOGRAPHS);
+        model.addAttribute("many", Reports.takesLong(survey));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "sealed/close";

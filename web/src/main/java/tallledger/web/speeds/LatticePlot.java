@@ -1,5 +1,6 @@
 package tallledger.web.speeds;
 
+import tallledger.web.pictures.Pen;
 import tallledger.web.pictures.PlotView;
 
 /** The lattice of lever positions as a drawing, to hand on: a cell a combination, with its mark, what the plate says and what was read. */
@@ -32,7 +33,7 @@ public final class LatticePlot {
     }
 
     private static void cell(PlotView.Sheet sheet, double x, double y, LatticeView.Cell cell) {
-        sheet.line(PlotView.Pen.RULE, x, y, x + CELL, y, x + CELL, y + ROW, x, y + ROW, x, y);
+        sheet.line(Pen.RULE, x, y, x + CELL, y, x + CELL, y + ROW, x, y + ROW, x, y);
         if (!cell.gives()) {
             sheet.label(x + CELL / 2.0, y + ROW / 2.0 + 4, "–", "middle");
             return;
@@ -46,11 +47,11 @@ public final class LatticePlot {
     /** The strokes of the marks: whole for proven, half for inferred, crossed for failed, two short ones for undecided; a ring for passed over. */
     private static void mark(PlotView.Sheet sheet, double x, double y, String mark) {
         switch (mark) {
-            case "proven" -> sheet.line(PlotView.Pen.READ, x, y + 8, x, y + 50);
-            case "inferred" -> sheet.line(PlotView.Pen.READ, x, y + 30, x, y + 50);
-            case "failed" -> sheet.line(PlotView.Pen.FAULT, x, y + 8, x, y + 50).line(PlotView.Pen.FAULT, x - 9, y + 48, x + 9, y + 10);
-            case "close" -> sheet.line(PlotView.Pen.READ, x - 4, y + 20, x - 4, y + 38).line(PlotView.Pen.READ, x + 4, y + 20, x + 4, y + 38);
-            case "passed" -> sheet.circle(PlotView.Pen.READ, x, y + 29, 3);
+            case "proven" -> sheet.line(Pen.READ, x, y + 8, x, y + 50);
+            case "inferred" -> sheet.line(Pen.READ, x, y + 30, x, y + 50);
+            case "failed" -> sheet.line(Pen.FAULT, x, y + 8, x, y + 50).line(Pen.FAULT, x - 9, y + 48, x + 9, y + 10);
+            case "close" -> sheet.line(Pen.READ, x - 4, y + 20, x - 4, y + 38).line(Pen.READ, x + 4, y + 20, x + 4, y + 38);
+            case "passed" -> sheet.circle(Pen.READ, x, y + 29, 3);
             default -> { }
         }
     }

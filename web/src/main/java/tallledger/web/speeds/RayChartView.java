@@ -14,7 +14,7 @@ import tallledger.core.drive.RayChart;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.web.pictures.Ink;
+import tallledger.web.pictures.Pen;
 import tallledger.web.words.Figures;
 
 /**
@@ -41,8 +41,8 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
             return String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", x1, y1, x2, y2, x2, y4, x1, y3);
         }
 
-        public Ink ink() {
-            return Ink.of(state);
+        public Pen pen() {
+            return Pen.of(state);
         }
     }
 

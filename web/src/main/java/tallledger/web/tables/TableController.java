@@ -23,13 +23,12 @@ import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.SurveyWriter;
+import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Uploaded;
 import tallledger.web.forms.Writer;
 import tallledger.web.machine.PlatePaste;
 import tallledger.web.record.Machine;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -46,10 +45,12 @@ class TableController {
     private final Shelves shelves;
     private final SurveyWriter entries;
     private final Writer writer;
+    private final MachineWriter machines;
     private final Words words;
     private final Clock clock;
 
-    TableController(Shelves shelves, SurveyWriter entries, Writer writer, Words words, Clock clock) {
+    TableController(Shelves shelves, SurveyWriter entries, Writer writer, Words words, Clock clock, MachineWriter machines) {
+        this.machines = machines;
         this.shelves = shelves;
         this.entries = entries;
         this.writer = writer;
@@ -137,23 +138,11 @@ class TableController {
             response.setStatus(typed.isClean() && !look.isWrong() ? HttpServletResponse.SC_OK : 422);
             return page(machine, typed, submission, model);
         }
-        try {
-            MachineDescription described = machine.description();
-            for (Map.Entry<List<String>, PlateCell> cell : look.makes()) {
-                described = described.withCell(cell.getKey(), cell.getValue());
-            }
-            shelves.describeAnew(id, described, typed.get("author"), submission);
-            writer.remember(response, typed.get("author"), submission);
-            return "redirect:/machines/" + id;
-        } catch (MovedOn moved) {
-            response.setStatus(409);
-            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
-            return page(machine, typed, new Submission(submission.key(), moved.head()), model);
-        } catch (NotKept not) {
-            response.setStatus(503);
-            typed.refuse("form", not.reason());
-            return page(machine, typed, submission, model);
+        MachineDescription described = machine.description();
+        for (Map.Entry<List<String>, PlateCell> cell : look.makes()) {
+            described = described.withCell(cell.getKey(), cell.getValue());
         }
+        return machines.write(Optional.of(machine), described, typed, submission, response, next -> page(machine, typed, next, model));
     }
 
     private static Look<Map.Entry<List<String>, PlateCell>> plate(Machine machine, String text) {

@@ -1,11 +1,9 @@
 package tallledger.web.verdict;
 
-import tallledger.core.survey.Films;
-import tallledger.web.accuracy.AccuracyView;
-import java.util.HashMap;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,18 +15,20 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.SpeedRead;
+import tallledger.core.family.Caution;
 import tallledger.core.family.Phase;
 import tallledger.core.gauge.Limit;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.core.family.Caution;
 import tallledger.core.seal.Fingerprint;
+import tallledger.core.survey.Films;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.Standing;
 import tallledger.core.survey.StepResult;
 import tallledger.core.verdict.Finding;
+import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.drawings.Drawings;
 import tallledger.web.movement.AxisView;
 import tallledger.web.pictures.QrCode;
@@ -198,11 +198,11 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         return standing.passed().map(p -> words.say("report.passed-over", p.what(), p.entry())).orElse(standing.later() ? words.say("report.put-off") : "");
     }
 
-    /** The key's fingerprint and the last hash; of a survey that is not sealed the hash alone. */
+    /** The key's fingerprint and the last hash; of a survey that is not sealed the hash alone. What stands for a hash in a file of strangers may be anything. */
     private static QrCode code(Survey survey) {
         String key = survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(k -> "key " + k.hex() + "\n").orElse("not sealed\n");
         Entry last = survey.entries().get(survey.entries().size() - 1);
-        return QrCode.of(key + "entry " + last.sequence() + "\nhash " + last.hash());
+        return QrCode.of(key + "entry " + last.sequence() + "\nhash " + Fingerprint.read(last.hash()).map(Fingerprint::hex).orElse("none"));
     }
 
     private static List<Filmed> filmed(Survey survey) {

@@ -20,6 +20,8 @@ import tallledger.web.works.Progress;
 public class Reports {
 
     private static final int MOST_KEPT = 32;
+    /** From so many photographs on a report takes over a second. */
+    private static final int MANY = 8;
 
     /** What can be printed of a survey. */
     enum Form {
@@ -77,6 +79,11 @@ public class Reports {
     public Map<String, Object> handed(Survey survey) {
         VerdictView verdict = VerdictView.of(survey);
         return Map.of("survey", survey, "verdict", verdict, "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "report", ReportView.of(survey, verdict, drawings, words, marks), "withMoney", false);
+    }
+
+    /** Whether its report takes longer than a page may. */
+    public static boolean takesLong(Survey survey) {
+        return survey.core().photos().size() >= MANY;
     }
 
     /** The same with what only the report has. */

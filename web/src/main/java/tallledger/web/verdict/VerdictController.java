@@ -43,9 +43,6 @@ import tallledger.web.words.Words;
 @Controller
 class VerdictController {
 
-    /** From so many on a report takes over a second. */
-    private static final int MANY_PHOTOGRAPHS = 8;
-
     private final Shelves shelves;
     private final Reports reports;
     private final SurveyWriter entries;
@@ -121,7 +118,7 @@ class VerdictController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grades", Grade.values());
-        model.addAttribute("many", survey.core().photos().size() >= MANY_PHOTOGRAPHS);
+        model.addAttribute("many", Reports.takesLong(survey));
         model.addAttribute("severities", Severity.values());
         model.addAttribute("whose", Regrade.Whose.values());
         return "verdict/verdict";

@@ -13,6 +13,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
@@ -174,6 +176,11 @@ public class Works {
         } catch (IOException | RuntimeException e) {
             LOG.warn("{}: {}", work.key, e.toString());
             failed(work, Reason.of(WebReason.WORK_FAILED));
+        } finally {
+            // Without memory, say: whoever waits is told all the same.
+            if (work.stand == Stand.GOES_ON) {
+                failed(work, Reason.of(WebReason.WORK_FAILED));
+            }
         }
     }
 
@@ -190,7 +197,8 @@ public class Works {
         work.progress.stop();
     }
 
-    /** It stops at its next word; the database is closed only then. */
+    /** Before anybody waits for it: it stops at its next word, and the database is closed only then. */
+    @Order(Ordered.HIGHEST_PRECEDENCE)
     @EventListener(ContextClosedEvent.class)
     synchronized void end() {
         works.forEach(Work::forget);

@@ -1,0 +1,53 @@
+package tallledger.web.forms;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Component;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reason.Reason;
+import tallledger.web.record.Machine;
+import tallledger.web.record.MovedOn;
+import tallledger.web.record.NotKept;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.words.WebReason;
+
+/** Writes a machine's description as a form says it, and shows the form again, with all that was typed, where it could not be written. */
+@Component
+public class MachineWriter {
+
+    private final Shelves shelves;
+    private final Writer writer;
+
+    MachineWriter(Shelves shelves, Writer writer) {
+        this.shelves = shelves;
+        this.writer = writer;
+    }
+
+    /**
+     * @param machine described anew; empty where it is a new one
+     * @param page    shown again where nothing was written
+     * @return where to go on: the machine's page
+     */
+    public String write(Optional<Machine> machine, MachineDescription description, Typed typed, Submission submission, HttpServletResponse response, Function<Submission, String> page) {
+        try {
+            long id = machine.map(Machine::id).orElse(0L);
+            if (machine.isPresent()) {
+                shelves.describeAnew(id, description, typed.get("author"), submission);
+            } else {
+                id = shelves.addMachine(description, typed.get("author"), submission);
+            }
+            writer.remember(response, typed.get("author"), submission);
+            return "redirect:/machines/" + id;
+        } catch (MovedOn moved) {
+            response.setStatus(409);
+            typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
+            return page.apply(new Submission(submission.key(), moved.head()));
+        } catch (NotKept not) {
+            response.setStatus(503);
+            typed.refuse("form", not.reason());
+            return page.apply(submission);
+        }
+    }
+}
