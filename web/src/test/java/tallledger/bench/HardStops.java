@@ -65,14 +65,16 @@ public final class HardStops {
         Packaged app = Packaged.application(data, port);
         Client client = client();
         Map<String, String> bring = client.form("/machines/bring", "/machines/bring");
-        long machine = number(client.post("/machines/bring", bring, "author", "Q. Tester", "text", CanonicalJson.write(KestrelVale.dunmarshP20().description().toPayload()), "do", "record"));
+        long machine = number(client.post("/machines/bring", bring, "author", "Q. Tester", "text",
+                CanonicalJson.write(KestrelVale.dunmarshP20().description().toPayload()), "do", "record"));
         long written = open(client, machine);
         Random random = new Random(1);
         for (int stop = 1; stop <= stops; stop++) {
             long closing = open(client, machine);
             over = false;
             int round = stop;
-            List<Thread> threads = List.of(new Thread(() -> write(written, round)), new Thread(() -> close(closing)), new Thread(() -> export(written)), new Thread(this::backup));
+            List<Thread> threads = List.of(new Thread(() -> write(written, round)), new Thread(() -> close(closing)),
+                    new Thread(() -> export(written)), new Thread(this::backup));
             threads.forEach(Thread::start);
             // A report takes seconds on a machine that has just started: now and then there is time for it.
             Thread.sleep(stop % 3 == 0 ? 3_000 + random.nextInt(3_000) : 150 + random.nextInt(1_500));
@@ -113,7 +115,8 @@ public final class HardStops {
 
     private static long open(Client client, long machine) throws IOException, InterruptedException {
         String page = "/machines/" + machine;
-        return number(client.post(page + "/surveys", client.form(page, page + "/surveys"), "author", "Q. Tester", "role", "buyer", "scope", "WHOLE", "judgedAs", "WORKABLE"));
+        return number(client.post(page + "/surveys", client.form(page, page + "/surveys"), "author", "Q. Tester", "role", "buyer",
+                "scope", "WHOLE", "judgedAs", "WORKABLE"));
     }
 
     private interface Doing {
@@ -140,7 +143,8 @@ public final class HardStops {
         String page = "/surveys/" + survey + "/entries";
         until(() -> {
             String text = "stop " + round + " no. " + n.incrementAndGet() + ".";
-            HttpResponse<String> answer = client.post(page + "/remark", client.form(page, page + "/remark"), "author", "Q. Tester", "text", text);
+            HttpResponse<String> answer = client.post(page + "/remark", client.form(page, page + "/remark"), "author", "Q. Tester",
+                    "text", text);
             if (answer.statusCode() == 302) {
                 acknowledged.add(text);
             } else {
@@ -216,7 +220,8 @@ public final class HardStops {
     private void look(Client client, long written, int round) throws IOException, InterruptedException {
         String entries = client.get("/surveys/" + written + "/entries").body();
         List<String> mine = new ArrayList<>(acknowledged.stream().filter(t -> t.startsWith("stop " + round + " ")).toList());
-        mine.stream().max(Comparator.comparingInt((String t) -> Integer.parseInt(t.replaceAll(".*no\\. (\\d+)\\.", "$1")))).filter(t -> !entries.contains(t)).ifPresent(t -> complaints.add(t + " is lost"));
+        mine.stream().max(Comparator.comparingInt((String t) -> Integer.parseInt(t.replaceAll(".*no\\. (\\d+)\\.", "$1"))))
+                .filter(t -> !entries.contains(t)).ifPresent(t -> complaints.add(t + " is lost"));
         if (!entries.contains("the chain holds")) {
             complaints.add("the chain does not hold after stop " + round);
         }

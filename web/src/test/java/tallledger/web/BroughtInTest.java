@@ -41,7 +41,8 @@ class BroughtInTest {
 
     private String told(String path, String text, String kind) {
         Map<String, String> form = http.form(path, path);
-        return http.post(path, form, "author", "Q. Tester", "text", text, "kind", kind, "do", "look").body().replace('\u00a0', ' ').replaceAll("<[^>]+>", " ").replace("&#39;", "'").replaceAll("\\s+", " ");
+        return http.post(path, form, "author", "Q. Tester", "text", text, "kind", kind, "do", "look")
+                .body().replace('\u00a0', ' ').replaceAll("<[^>]+>", " ").replace("&#39;", "'").replaceAll("\\s+", " ");
     }
 
     /** By its keys: chosen, looked at, mended where it was typed, recorded; and told in Entries where it came from. */
@@ -52,10 +53,12 @@ class BroughtInTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/table"));
-        page.setInputFiles("#file", file("../morning.csv", "\ufeffposition,read rpm,symptoms,not as it should,remark,weather\r\nA1,31.9,,,,rain\r\nA2,45.6,\"growls, whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
+        page.setInputFiles("#file", file("../morning.csv",
+                "\ufeffposition,read rpm,symptoms,not as it should,remark,weather\r\nA1,31.9,,,,rain\r\nA2,45.6,\"growls, whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
         page.fill("#author", "Q. Tester");
         page.click("text=Look at it");
-        assertThat(browser.text()).contains("To mend first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window", "“maybe” is neither", "“Q9” is no speed and no step of this machine. Its speeds are called as A1", "Passed over: weather");
+        assertThat(browser.text()).contains("To mend first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window",
+                "“maybe” is neither", "“Q9” is no speed and no step of this machine. Its speeds are called as A1", "Passed over: weather");
         assertThat(page.locator("tr.is-wrong td").first().innerText()).as("the line it is on, behind a line break in a cell").isEqualTo("5");
         assertThat(page.locator("button:has-text('Record it')").count()).isZero();
         page.fill("#text", page.inputValue("#text").replace("maybe", "yes").replace("Q9,12,,,,", ""));
@@ -76,9 +79,11 @@ class BroughtInTest {
     void whatWasExportedIsRead() throws Exception {
         String readings = new String(new Zipped(app.url("/surveys/3/survey.zip")).file("readings.csv"), StandardCharsets.UTF_8);
         long survey = survey();
-        assertThat(told("/surveys/" + survey + "/table", readings, "readings")).contains("What will be recorded", "A1: 32.2 rpm", "growls").doesNotContain("To mend");
+        assertThat(told("/surveys/" + survey + "/table", readings, "readings")).contains("What will be recorded", "A1: 32.2 rpm",
+                "growls").doesNotContain("To mend");
         String kit = new String(new Zipped(app.url("/surveys/3/survey.zip")).file("kit.csv"), StandardCharsets.UTF_8);
-        assertThat(told("/surveys/" + survey + "/table", kit, "kit")).contains("What will be recorded", ": missing").doesNotContain("To mend");
+        assertThat(told("/surveys/" + survey + "/table", kit, "kit")).contains("What will be recorded",
+                ": missing").doesNotContain("To mend");
     }
 
     /** Pressed twice it is recorded once; a second look says what is there already. */
@@ -89,13 +94,15 @@ class BroughtInTest {
         Map<String, String> form = http.form(path + "?kind=kit", path);
         String text = "piece;state;to replace;due\nsteady rest;missing;180;\nmanual;awaited;;2027-01-31\n";
         for (int press = 0; press < 2; press++) {
-            assertThat(http.post(path, form, "author", "Q. Tester", "kind", "kit", "text", text, "do", "record").statusCode()).isEqualTo(302);
+            assertThat(http.post(path, form, "author", "Q. Tester", "kind", "kit", "text", text, "do",
+                    "record").statusCode()).isEqualTo(302);
         }
         assertThat(now(survey).steps().kit().items()).hasSize(2);
         assertThat(now(survey).head()).isEqualTo(3);
         assertThat(told(path, text, "kit")).contains("steady rest: as recorded already").doesNotContain("Record it");
         Map<String, String> again = http.form(path, path);
-        assertThat(http.post(path, again, "author", "Q. Tester", "kind", "kit", "text", text, "do", "record").body()).contains("Nothing in it is new");
+        assertThat(http.post(path, again, "author", "Q. Tester", "kind", "kit", "text", text, "do", "record")
+                .body()).contains("Nothing in it is new");
     }
 
     @Test
@@ -113,7 +120,8 @@ class BroughtInTest {
         assertThat(told(path, "piece,state\nchuck,perhaps", "kit")).contains("“perhaps” is no state of a piece");
         assertThat(told(path, "piece,state,to replace\nchuck,seen,much", "kit")).contains("To mend first");
         Map<String, String> form = http.form(path, path);
-        assertThat(http.post(path, form, "author", "Q. Tester", "kind", "readings", "text", "position,read rpm\nA1,31.9\nA2,fast", "do", "record").statusCode()).isEqualTo(422);
+        assertThat(http.post(path, form, "author", "Q. Tester", "kind", "readings", "text", "position,read rpm\nA1,31.9\nA2,fast", "do",
+                "record").statusCode()).isEqualTo(422);
         assertThat(now(survey).head()).as("all or none").isEqualTo(1);
     }
 
@@ -159,8 +167,10 @@ class BroughtInTest {
     @Test
     void whatIsNoDescriptionIsSaid() {
         Map<String, String> form = http.form("/machines/bring", "/machines/bring");
-        for (String text : new String[] {"", "hello", "{", "{}", "{\"identity\":7}", "[]", "{\"identity\":{\"name\":\"x\"}}", "{\"a\":" + "[".repeat(3_000) + "]".repeat(3_000) + "}",
-                CanonicalJson.write(KestrelVale.aldwark410().description().toPayload()).replaceAll("\"rpm\":\"[^\"]*\"", "\"rpm\":\"1e999999999\"")}) {
+        for (String text : new String[] {"", "hello", "{", "{}", "{\"identity\":7}", "[]", "{\"identity\":{\"name\":\"x\"}}",
+                "{\"a\":" + "[".repeat(3_000) + "]".repeat(3_000) + "}",
+                CanonicalJson.write(KestrelVale.aldwark410().description().toPayload()).replaceAll("\"rpm\":\"[^\"]*\"",
+                        "\"rpm\":\"1e999999999\"")}) {
             var answer = http.post("/machines/bring", form, "author", "Q", "text", text, "do", "record");
             assertThat(answer.statusCode()).as(text.substring(0, Math.min(40, text.length()))).isEqualTo(422);
             assertThat(answer.body()).contains("role=\"alert\"");

@@ -71,7 +71,9 @@ class ReportTest {
         photograph("castings", 400, 300, Color.RED, "the crack");
         photograph("serial", 300, 300, Color.BLUE, "the plate");
         Survey now = now();
-        app.bean(Books.class).append(survey, SurveyEntries.step(by, now.steps(), now.steps().step("castings").orElseThrow(), Map.of(), now.basis(), true, now.steps().asked(now.steps().step("castings").orElseThrow()).stream().map(a -> a.need().written()).toList(), "cracked from the foot up"), Submission.fresh(now.head()));
+        app.bean(Books.class).append(survey, SurveyEntries.step(by, now.steps(), now.steps().step("castings").orElseThrow(), Map.of(),
+                now.basis(), true, now.steps().asked(now.steps().step("castings").orElseThrow()).stream().map(a -> a.need().written())
+                .toList(), "cracked from the foot up"), Submission.fresh(now.head()));
     }
 
     private static void photograph(String step, int width, int height, Color colour, String caption) throws Exception {
@@ -81,7 +83,8 @@ class ReportTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ImageIO.write(image, "png", out);
         AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
-        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), step, List.of(new Attachment("photograph", row.sha256(), row.type())), width, height, caption),
+        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), step,
+                List.of(new Attachment("photograph", row.sha256(), row.type())), width, height, caption),
                 Submission.fresh(now().head()));
     }
 
@@ -110,7 +113,8 @@ class ReportTest {
     void theCoverIsOnePage() throws Exception {
         for (String how : List.of("", "?size=Letter", "?size=Letter&money=yes")) {
             try (PDDocument pdf = pdf(app, survey, how)) {
-                assertThat(text(pdf, 1, 1)).as(how).contains("At a glance", "as it stood (entry", "not as it should", "steps and speeds", "Made at entry " + now().head());
+                assertThat(text(pdf, 1, 1)).as(how).contains("At a glance", "as it stood (entry", "not as it should", "steps and speeds",
+                        "Made at entry " + now().head());
                 assertThat(text(pdf, 2, 2)).as(how).contains("Condition", "In all").doesNotContain("Made at entry " + now().head() + ".");
                 assertThat(text(pdf, 1, 1).contains("Put right")).as(how).isEqualTo(how.contains("money"));
             }
@@ -134,7 +138,8 @@ class ReportTest {
         try (PDDocument pdf = pdf(app, survey, "")) {
             BufferedImage cover = new PDFRenderer(pdf).renderImageWithDPI(0, DOTS, ImageType.RGB);
             int[] dots = cover.getRGB(0, 0, cover.getWidth(), cover.getHeight(), null, 0, cover.getWidth());
-            String read = new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(cover.getWidth(), cover.getHeight(), dots)))).getText();
+            String read = new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(cover.getWidth(),
+                    cover.getHeight(), dots)))).getText();
             assertThat(read).isEqualTo("not sealed\nentry " + now().head() + "\nhash " + now().entries().get(now().head() - 1).hash());
         }
     }
@@ -149,7 +154,8 @@ class ReportTest {
         assertThat(untested).hasSize(tally.open() + tally.passed()).hasSizeGreaterThan(5);
         try (PDDocument pdf = pdf(App.demo(), FINISHED, "")) {
             String text = text(pdf, 1, pdf.getNumberOfPages());
-            String part = text.substring(text.indexOf("Of these nothing is known"), text.indexOf("Cautions", text.indexOf("Of these nothing is known")));
+            String part = text.substring(text.indexOf("Of these nothing is known"),
+                    text.indexOf("Cautions", text.indexOf("Of these nothing is known")));
             assertThat(untested).allSatisfy(name -> assertThat(part).contains(name));
             assertThat(text).contains("Time lines", "Movement", "Acceptance chart", "guards in place and shut");
         }
@@ -178,7 +184,8 @@ class ReportTest {
                 }
             }.getText(pdf);
         }
-        assertThat(signs).hasSizeGreaterThan(5_000).noneMatch(sign -> sign.isEmpty() || sign.equals("null") || sign.matches("[\ufb00-\ufb06]"));
+        assertThat(signs).hasSizeGreaterThan(5_000).noneMatch(sign -> sign.isEmpty() || sign.equals("null")
+                || sign.matches("[\ufb00-\ufb06]"));
     }
 
     /** Each characteristic with what was found, and what was left where it was measured again; what was not measured certifies nothing. */
@@ -188,8 +195,10 @@ class ReportTest {
         AccuracyView chart = AccuracyView.of(finished.core(), App.demo().bean(Words.class), new Marks());
         try (PDDocument pdf = pdf(App.demo(), FINISHED, "?form=certificate")) {
             String text = text(pdf, 1, pdf.getNumberOfPages());
-            assertThat(text).contains("Acceptance certificate", chart.measured() + " of " + chart.rows().size() + " lines measured", "Rebuilt by", "Accepted by", "Measured by");
-            assertThat(chart.rows()).isNotEmpty().allSatisfy(r -> assertThat(text.replace(" ", "")).contains(r.found().isEmpty() ? "notmeasured" : r.found().replaceAll("[\\s\u00a0]", "")));
+            assertThat(text).contains("Acceptance certificate", chart.measured() + " of " + chart.rows().size() + " lines measured",
+                    "Rebuilt by", "Accepted by", "Measured by");
+            assertThat(chart.rows()).isNotEmpty().allSatisfy(r -> assertThat(text.replace(" ", "")).contains(r.found().isEmpty()
+                    ? "notmeasured" : r.found().replaceAll("[\\s\u00a0]", "")));
         }
         try (PDDocument pdf = pdf(App.demo(), 25, "?form=certificate")) {
             assertThat(text(pdf, 1, 1)).contains("0 of ", "not measured").doesNotContain("none proven");

@@ -73,7 +73,9 @@ class WorksTest {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ImageIO.write(image, "png", out);
             AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
-            app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), "", List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
+            app.bean(Attachments.class).keep(survey, List.of(row),
+                    SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), "",
+                    List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
                     Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
         }
     }
@@ -161,7 +163,8 @@ class WorksTest {
         Http http = new Http(app);
         Set<Path> taken = new HashSet<>();
         for (int pause : new int[] {0, 5, 40, 120, 300}) {
-            for (String[] at : new String[][] {{"/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report"}, {"/house/backup", "/house/backup/begin"}}) {
+            for (String[] at : new String[][] {{"/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report"},
+                    {"/house/backup", "/house/backup/begin"}}) {
                 Map<String, String> form = http.form(at[0], at[1]);
                 String to = http.post(at[1], form, "form", "p" + pause).headers().firstValue("Location").orElseThrow();
                 Works.Work work = works.work(to.replaceAll(".*/", "")).orElseThrow();
@@ -224,7 +227,8 @@ class WorksTest {
         }
         assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(NotKept.class);
         Http http = new Http(app);
-        assertThat(http.post("/house/backup/begin", http.form("/house/backup", "/house/backup/begin")).body()).as("said on a page, not thrown").contains("go on already");
+        assertThat(http.post("/house/backup/begin", http.form("/house/backup", "/house/backup/begin"))
+                .body()).as("said on a page, not thrown").contains("go on already");
         over.countDown();
         until(() -> some.stream().allMatch(w -> w.stand() == Works.Stand.DONE));
         assertThat(new Http(app).get("/works/" + some.get(0).id()).statusCode()).isEqualTo(302);
@@ -242,7 +246,8 @@ class WorksTest {
             for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
                 out.putNextEntry(new ZipEntry(e.getName()));
                 byte[] bytes = in.readAllBytes();
-                out.write(e.getName().equals("ledger.json") ? new String(bytes, StandardCharsets.UTF_8).replace("no. 3", "no. 9").getBytes(StandardCharsets.UTF_8) : bytes);
+                out.write(e.getName().equals("ledger.json") ? new String(bytes, StandardCharsets.UTF_8).replace("no. 3",
+                        "no. 9").getBytes(StandardCharsets.UTF_8) : bytes);
                 out.closeEntry();
             }
         }
@@ -273,7 +278,8 @@ class WorksTest {
         Path made;
         try (App other = App.empty()) {
             made = Files.writeString(Files.createTempFile(data, "made", ".pdf"), "made");
-            Works.Work work = other.bean(Works.class).begin("made", TITLE, "/", progress -> new Works.Made.File(made, "made.pdf", MediaType.APPLICATION_PDF));
+            Works.Work work = other.bean(Works.class).begin("made", TITLE, "/",
+                    progress -> new Works.Made.File(made, "made.pdf", MediaType.APPLICATION_PDF));
             until(() -> work.stand() == Works.Stand.DONE);
             assertThat(new Http(other).get("/works/" + work.id() + "/made").body()).isEqualTo("made");
         }

@@ -31,9 +31,12 @@ public class Drawings {
     public List<Drawing> of(Survey survey) {
         List<Drawing> drawings = new ArrayList<>();
         LatticeView lattice = LatticeView.of(survey.folded(), List.of());
-        drawings.add(new Drawing("lattice", words.say("drawing.lattice"), "pictures/plot", LatticePlot.of(lattice, words.say("drawing.lattice-says")), 0));
-        RayChartView.of(survey.folded(), List.of()).ifPresent(chart -> drawings.add(new Drawing("ray-chart", words.say("drawing.ray-chart"), "speeds/raychart", chart, 0)));
-        axes(survey).forEach(a -> drawings.add(new Drawing("axis-" + a.name(), words.say("drawing.axis", a.name()), "movement/axis", a, 0)));
+        drawings.add(new Drawing("lattice", words.say("drawing.lattice"), "pictures/plot",
+                LatticePlot.of(lattice, words.say("drawing.lattice-says")), 0));
+        RayChartView.of(survey.folded(), List.of()).ifPresent(chart -> drawings.add(new Drawing("ray-chart",
+                words.say("drawing.ray-chart"), "speeds/raychart", chart, 0)));
+        axes(survey).forEach(a -> drawings.add(new Drawing("axis-" + a.name(), words.say("drawing.axis", a.name()), "movement/axis", a,
+                0)));
         results(survey).forEach(p -> drawings.add(new Drawing("entry-" + p.entry(), p.title(), p.template(), p.view(), p.entry())));
         Map<String, Integer> taken = new HashMap<>();
         return drawings.stream().map(d -> {

@@ -37,7 +37,8 @@ class DrawingsController {
 
     @GetMapping("/surveys/{id}/drawings/{name}.svg")
     ResponseEntity<byte[]> svg(@PathVariable long id, @PathVariable String name) {
-        return file(id, name, "svg", MediaType.parseMediaType("image/svg+xml"), drawing -> files.svg(drawing).getBytes(StandardCharsets.UTF_8));
+        return file(id, name, "svg", MediaType.parseMediaType("image/svg+xml"),
+                drawing -> files.svg(drawing).getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/surveys/{id}/drawings/{name}.png")
@@ -48,7 +49,8 @@ class DrawingsController {
     private ResponseEntity<byte[]> file(long id, String name, String kind, MediaType type, Function<Drawing, byte[]> made) {
         Optional<Drawing> drawing = drawings.of(shelves.survey(id)).stream().filter(d -> d.name().equals(name)).findFirst();
         return drawing.map(d -> ResponseEntity.ok().contentType(type)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + "-" + d.name() + "." + kind + "\"").body(made.apply(d)))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + "-" + d.name() + "." + kind + "\"")
+                        .body(made.apply(d)))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }
 }

@@ -30,7 +30,8 @@ public class MachineWriter {
      * @param page    shown again where nothing was written
      * @return where to go on: the machine's page
      */
-    public String write(Optional<Machine> machine, MachineDescription description, Typed typed, Submission submission, HttpServletResponse response, Function<Submission, String> page) {
+    public String write(Optional<Machine> machine, MachineDescription description, Typed typed, Submission submission,
+            HttpServletResponse response, Function<Submission, String> page) {
         try {
             long id = machine.map(Machine::id).orElse(0L);
             if (machine.isPresent()) {

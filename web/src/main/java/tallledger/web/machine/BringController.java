@@ -59,7 +59,8 @@ class BringController {
 
     @GetMapping("/{id}/description.txt")
     ResponseEntity<byte[]> text(@PathVariable long id) {
-        return file(id, "txt", MediaType.parseMediaType("text/plain;charset=UTF-8"), DescriptionText.write(shelves.machine(id).description()));
+        return file(id, "txt", MediaType.parseMediaType("text/plain;charset=UTF-8"),
+                DescriptionText.write(shelves.machine(id).description()));
     }
 
     @GetMapping("/{id}/description.json")
@@ -68,7 +69,8 @@ class BringController {
     }
 
     private static ResponseEntity<byte[]> file(long id, String kind, MediaType type, String content) {
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"machine-" + id + "." + kind + "\"").body(content.getBytes(StandardCharsets.UTF_8));
+        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION,
+                "attachment; filename=\"machine-" + id + "." + kind + "\"").body(content.getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/bring")
@@ -80,7 +82,8 @@ class BringController {
 
     /** Looks at what was brought and says what it is; it is put on the shelf only when that is asked for, from the same text. */
     @PostMapping("/bring")
-    String bring(@RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
+    String bring(@RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model,
+            HttpServletResponse response) {
         Typed typed = Typed.of(fields);
         Submission submission = new Submission(typed.get("submission"), 0);
         Optional<String> text = typed.attempt("text", () -> Uploaded.text(file, typed.get("text"), DescriptionText.LONGEST));
@@ -88,7 +91,8 @@ class BringController {
         if (typed.isClean() && !typed.has("text")) {
             typed.refuse("text", Reason.of(WebReason.TEXT_NONE));
         }
-        DescriptionText.Read read = typed.isClean() ? read(typed.get("text"), houses.newest().rules()) : new DescriptionText.Read(Optional.empty(), List.of());
+        DescriptionText.Read read = typed.isClean() ? read(typed.get("text"), houses.newest().rules())
+                : new DescriptionText.Read(Optional.empty(), List.of());
         model.addAttribute("read", read);
         boolean records = typed.get("do").equals("record");
         if (records && !typed.has("author")) {
@@ -114,7 +118,8 @@ class BringController {
         try {
             said = MachineDescription.from(new Payload(JSON.readValue(text, TREE)));
         } catch (JacksonException bent) {
-            return wrong(bent.getLocation() == null ? 0 : bent.getLocation().getLineNr(), Reason.of(WebReason.TEXT_JSON, bent.getOriginalMessage()));
+            return wrong(bent.getLocation() == null ? 0 : bent.getLocation().getLineNr(),
+                    Reason.of(WebReason.TEXT_JSON, bent.getOriginalMessage()));
         } catch (Refused refused) {
             return wrong(0, refused.reason());
         } catch (IllegalArgumentException | ClassCastException | NullPointerException bent) {
@@ -122,7 +127,8 @@ class BringController {
         }
         Typed typed = MachineForm.write(said);
         Optional<MachineDescription> checked = MachineForm.description(typed, Optional.of(said), rules);
-        return new DescriptionText.Read(typed.isClean() ? checked : Optional.empty(), typed.errors().values().stream().map(because -> new DescriptionText.Wrong(0, because)).toList());
+        return new DescriptionText.Read(typed.isClean() ? checked : Optional.empty(), typed.errors().values().stream()
+                .map(because -> new DescriptionText.Wrong(0, because)).toList());
     }
 
     private static DescriptionText.Read wrong(int line, Reason because) {

@@ -110,24 +110,41 @@ public final class DescriptionText {
     }
 
     private static final List<Part> PARTS = List.of(
-            once("machine", Optional.empty(), Field.text("name", "name"), Field.text("maker", "maker"), Field.text("model", "model"), Field.text("serial", "serial"), Field.text("year", "year"),
-                    Field.choice("family", "family", Family.values()), Field.choice("unit", "unit", LengthUnit.values()), Field.text("stands at", "seenAt"), Field.text("offered by", "offeredBy")),
-            new Part("stage", "stage", Optional.of("name"), Optional.empty(), List.of(Field.text("name", "name"), Field.choice("kind", "kind", StageKind.values()), Field.text("positions", "positions"),
-                    Field.text("values", "values"), Field.choice("shifting", "shifting", Shifting.values()), Field.choice("pattern", "pattern", LeverPattern.values()), Field.choice("moved by", "movedBy", MovedBy.values()))),
-            once("drive", Optional.empty(), Field.text("reverses", "reverses"), Field.lines("interlock", "interlocks"), Field.text("motor", "kilowatts"), Field.choice("power", "law", MotorRating.Law.values()),
+            once("machine", Optional.empty(), Field.text("name", "name"), Field.text("maker", "maker"), Field.text("model", "model"),
+                    Field.text("serial", "serial"), Field.text("year", "year"),
+                    Field.choice("family", "family", Family.values()), Field.choice("unit", "unit", LengthUnit.values()),
+                    Field.text("stands at", "seenAt"), Field.text("offered by", "offeredBy")),
+            new Part("stage", "stage", Optional.of("name"), Optional.empty(),
+                    List.of(Field.text("name", "name"), Field.choice("kind", "kind", StageKind.values()),
+                    Field.text("positions", "positions"),
+                    Field.text("values", "values"), Field.choice("shifting", "shifting", Shifting.values()),
+                    Field.choice("pattern", "pattern", LeverPattern.values()),
+                    Field.choice("moved by", "movedBy", MovedBy.values()))),
+            once("drive", Optional.empty(), Field.text("reverses", "reverses"), Field.lines("interlock", "interlocks"),
+                    Field.text("motor", "kilowatts"), Field.choice("power", "law", MotorRating.Law.values()),
                     Field.text("efficiency", "efficiency")),
             once("speeds", Optional.of(PlateGrid.SPEED), Field.text("tolerance", "tolerance")),
-            once("feeds", Optional.of(PlateGrid.FEED), Field.lines("lever", "feedLevers"), Field.choice("counted in", "feedUnit", LengthUnit.values()), Field.choice("per", "feedPer", Axis.Per.values())),
-            once("threads", Optional.of(PlateGrid.THREAD), Field.lines("lever", "threadLevers"), Field.choice("counted in", "threadCounted", ThreadPlate.Counted.values())),
-            new Part("axis", "axis", Optional.of("name"), Optional.empty(), List.of(Field.text("name", "name"), Field.text("identity", "id"), Field.choice("is", "role", Axis.Role.values()), Field.text("one way", "minus"),
-                    Field.text("other way", "plus"), Field.choices("can", "abilities", Axis.Ability.values()), Field.text("travel", "travel"), Field.choice("per", "per", Axis.Per.values()), Field.text("slowest", "slowest"),
+            once("feeds", Optional.of(PlateGrid.FEED), Field.lines("lever", "feedLevers"),
+                    Field.choice("counted in", "feedUnit", LengthUnit.values()), Field.choice("per", "feedPer", Axis.Per.values())),
+            once("threads", Optional.of(PlateGrid.THREAD), Field.lines("lever", "threadLevers"),
+                    Field.choice("counted in", "threadCounted", ThreadPlate.Counted.values())),
+            new Part("axis", "axis", Optional.of("name"), Optional.empty(),
+                    List.of(Field.text("name", "name"), Field.text("identity", "id"), Field.choice("is", "role", Axis.Role.values()),
+                    Field.text("one way", "minus"),
+                    Field.text("other way", "plus"), Field.choices("can", "abilities", Axis.Ability.values()),
+                    Field.text("travel", "travel"), Field.choice("per", "per", Axis.Per.values()), Field.text("slowest", "slowest"),
                     Field.text("fastest", "fastest"), Field.text("rapid", "rapid"))),
-            once("features", Optional.empty(), Field.choices("has", "feature", Feature.values()), Field.lines("other speed", "otherSpeeds")),
-            once("supply", Optional.empty(), Field.text("volts", "volts"), Field.text("hertz", "hertz"), Field.text("phases", "phases"), Field.text("power", "supplyKilowatts"),
+            once("features", Optional.empty(), Field.choices("has", "feature", Feature.values()),
+                    Field.lines("other speed", "otherSpeeds")),
+            once("supply", Optional.empty(), Field.text("volts", "volts"), Field.text("hertz", "hertz"), Field.text("phases", "phases"),
+                    Field.text("power", "supplyKilowatts"),
                     Field.text("amperes", "amperes"), Field.text("heavy start", "heavyStart")),
-            once("change wheels", Optional.empty(), Field.text("lead screw", "leadScrew"), Field.text("factors", "factors"), Field.lines("promised", "promised"), Field.text("reach", "reach"),
+            once("change wheels", Optional.empty(), Field.text("lead screw", "leadScrew"), Field.text("factors", "factors"),
+                    Field.lines("promised", "promised"), Field.text("reach", "reach"),
                     Field.text("buyable", "buyable")),
-            new Part("claim", "claim", Optional.of("attribute"), Optional.empty(), List.of(Field.choice("of", "attribute", Claim.Attribute.values()), Field.text("value", "value"), Field.choice("by", "source", Claim.Source.values()),
+            new Part("claim", "claim", Optional.of("attribute"), Optional.empty(),
+                    List.of(Field.choice("of", "attribute", Claim.Attribute.values()), Field.text("value", "value"),
+                    Field.choice("by", "source", Claim.Source.values()),
                     Field.text("words", "wording"), Field.text("axis", "axis"), Field.text("tested by", "testedBy"))),
             once("own chart", Optional.empty()));
     private static final String OWN_CHART = "own chart";
@@ -160,7 +177,8 @@ public final class DescriptionText {
                 List<String> lines = new ArrayList<>(fields(part, part.prefix, typed));
                 part.grid.map(grid -> cells(machine, grid)).ifPresent(lines::addAll);
                 if (part.word.equals(OWN_CHART)) {
-                    machine.fitOut().ownChart().lines().entrySet().stream().sorted(Map.Entry.comparingByKey(Comparator.comparing(StepId::written)))
+                    machine.fitOut().ownChart().lines().entrySet().stream()
+                            .sorted(Map.Entry.comparingByKey(Comparator.comparing(StepId::written)))
                             .forEach(e -> lines.add(e.getKey().written() + ": " + e.getValue().permissible() + (e.getValue().measured().isEmpty() ? "" : "; " + e.getValue().measured())));
                 }
                 text.append(written(part, lines));
@@ -189,7 +207,8 @@ public final class DescriptionText {
                     }
                 }
                 case CHOICES -> {
-                    List<String> chosen = typed.all(prefix + f.name).stream().filter(v -> !v.isBlank()).map(DescriptionText::small).sorted().toList();
+                    List<String> chosen = typed.all(prefix + f.name).stream().filter(v -> !v.isBlank()).map(DescriptionText::small)
+                            .sorted().toList();
                     if (!chosen.isEmpty()) {
                         lines.add(f.word + ": " + String.join(", ", chosen));
                     }
@@ -206,7 +225,8 @@ public final class DescriptionText {
             case PlateGrid.THREAD -> machine.threads().map(t -> t.plate());
             default -> Optional.of(machine.plate());
         };
-        return plate.map(p -> p.cells().entrySet().stream().map(e -> cell(e.getKey()) + " = " + e.getValue().typed()).toList()).orElse(List.of());
+        return plate.map(p -> p.cells().entrySet().stream().map(e -> cell(e.getKey()) + " = " + e.getValue().typed()).toList())
+                .orElse(List.of());
     }
 
     private static String cell(List<String> key) {
@@ -247,7 +267,8 @@ public final class DescriptionText {
                 String word = line.substring(1, line.length() - 1).strip().toLowerCase(Locale.ROOT);
                 part = PARTS.stream().filter(p -> p.word.equals(word)).findFirst().orElse(null);
                 if (part == null) {
-                    wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_PART, cut(word), PARTS.stream().map(p -> (Object) p.word).toList())));
+                    wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_PART, cut(word), PARTS.stream().map(p -> (Object) p.word)
+                            .toList())));
                 } else {
                     row = count.merge(part.word, 1, Integer::sum) - 1;
                     if (row > 0 && !part.isSeveral()) {
@@ -265,7 +286,8 @@ public final class DescriptionText {
             }
             int equals = line.lastIndexOf('=');
             if (part.grid.isPresent() && equals > 0) {
-                cells.computeIfAbsent(part.grid.get(), g -> new LinkedHashMap<>()).put(line.substring(0, equals).strip().replaceAll("\\s*·\\s*", AND), new Cell(number, line.substring(equals + 1).strip()));
+                cells.computeIfAbsent(part.grid.get(), g -> new LinkedHashMap<>())
+                        .put(line.substring(0, equals).strip().replaceAll("\\s*·\\s*", AND), new Cell(number, line.substring(equals + 1).strip()));
                 return;
             }
             int colon = line.indexOf(':');
@@ -277,7 +299,8 @@ public final class DescriptionText {
             }
             Optional<Field> field = part.fields.stream().filter(f -> f.word.equals(word.toLowerCase(Locale.ROOT))).findFirst();
             if (colon < 1 || field.isEmpty()) {
-                wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_FIELD, cut(word), part.word, part.fields.stream().map(f -> (Object) f.word).toList())));
+                wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_FIELD, cut(word), part.word, part.fields.stream()
+                        .map(f -> (Object) f.word).toList())));
                 return;
             }
             put(field.get(), part.at(row) + field.get().name, value, number);
@@ -292,7 +315,8 @@ public final class DescriptionText {
             switch (field.how) {
                 case TEXT -> typed.set(name, value);
                 case CHOICE -> chosen(field, name, value, number).ifPresent(v -> typed.set(name, v));
-                case CHOICES -> Stream.of(value.split(",")).filter(v -> !v.isBlank()).forEach(v -> chosen(field, name, v, number).ifPresent(c -> typed.add(name, c)));
+                case CHOICES -> Stream.of(value.split(",")).filter(v -> !v.isBlank())
+                        .forEach(v -> chosen(field, name, v, number).ifPresent(c -> typed.add(name, c)));
                 case LINES -> typed.set(name, typed.get(name).isEmpty() ? value : typed.get(name) + "\n" + value);
             }
         }
@@ -301,7 +325,8 @@ public final class DescriptionText {
         private Optional<String> chosen(Field field, String name, String value, int number) {
             Optional<String> found = field.choices.stream().filter(constant(value)::equals).findFirst();
             if (found.isEmpty() && !value.isBlank()) {
-                wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_CHOICE, cut(value.strip()), field.choices.stream().map(c -> (Object) small(c)).toList())));
+                wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_CHOICE, cut(value.strip()), field.choices.stream()
+                        .map(c -> (Object) small(c)).toList())));
                 said.add(name);
             }
             return found;
@@ -311,7 +336,8 @@ public final class DescriptionText {
             rows("claim", "claimRows");
             rows("axis", "axisRows");
             if (count.getOrDefault("stage", 0) > MachineForm.STAGE_ROWS) {
-                wrong.add(new Wrong(lines.getOrDefault("stage" + MachineForm.STAGE_ROWS + ".", 0), Reason.of(WebReason.TEXT_STAGES, MachineForm.STAGE_ROWS)));
+                wrong.add(new Wrong(lines.getOrDefault("stage" + MachineForm.STAGE_ROWS + ".", 0),
+                        Reason.of(WebReason.TEXT_STAGES, MachineForm.STAGE_ROWS)));
             }
             typed.set("phases", typed.has("phases") ? typed.get("phases") : "3");
             // What the machine moves and has is as the text says, not as usual.
@@ -354,7 +380,8 @@ public final class DescriptionText {
             });
             // A cell that is left out was not read.
             if (!typedCells.isEmpty()) {
-                IntStream.range(0, keys.size()).mapToObj(i -> PlateGrid.field(prefix, i)).filter(f -> !typed.has(f)).forEach(f -> typed.set(f, PlateCell.UNREADABLE_SIGN));
+                IntStream.range(0, keys.size()).mapToObj(i -> PlateGrid.field(prefix, i)).filter(f -> !typed.has(f))
+                        .forEach(f -> typed.set(f, PlateCell.UNREADABLE_SIGN));
             }
         }
 
@@ -371,7 +398,8 @@ public final class DescriptionText {
             own.forEach((step, cell) -> {
                 String[] two = cell.value.split(";", 2);
                 try {
-                    printed.put(StepId.read(step), new OwnChart.Printed(two[0].strip(), two.length < 2 ? "" : two[1].strip()).checked(machine.unit()));
+                    printed.put(StepId.read(step), new OwnChart.Printed(two[0].strip(), two.length < 2 ? ""
+                            : two[1].strip()).checked(machine.unit()));
                 } catch (Refused refused) {
                     wrong.add(new Wrong(cell.line, refused.reason()));
                 } catch (IllegalArgumentException noStep) {

@@ -70,7 +70,8 @@ class CheckController {
     /** What is kept goes through the memory once. */
     private static final long MOST_KEPT = 200_000_000;
 
-    CheckController(Shelves shelves, Handover handover, HandedShelf handed, Reports reports, Works works, @Value("${tallledger.demo}") boolean demo) {
+    CheckController(Shelves shelves, Handover handover, HandedShelf handed, Reports reports, Works works,
+            @Value("${tallledger.demo}") boolean demo) {
         this.handed = handed;
         this.works = works;
         this.reports = reports;
@@ -104,9 +105,11 @@ class CheckController {
             }
             progress.at(CHECKED, Reason.of(WebReason.WORK_KEEPS));
             handed.survey(HandedOver.books(zip));
-            return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.of(handed.keep(Files.readAllBytes(zip), checked.title(), author)));
+            return new Outcome(checked, Optional.empty(), Optional.empty(),
+                    Optional.of(handed.keep(Files.readAllBytes(zip), checked.title(), author)));
         } catch (Refused refused) {
-            return refused.field().isPresent() ? new Outcome(checked, Optional.empty(), Optional.of(refused.reason()), Optional.empty()) : new Outcome(checked, Optional.of(refused.reason()), Optional.empty(), Optional.empty());
+            return refused.field().isPresent() ? new Outcome(checked, Optional.empty(), Optional.of(refused.reason()), Optional.empty())
+                    : new Outcome(checked, Optional.of(refused.reason()), Optional.empty(), Optional.empty());
         } catch (IOException | Unreadable unread) {
             return new Outcome(checked, Optional.of(Reason.of(WebReason.HANDED_UNREADABLE)), Optional.empty(), Optional.empty());
         }
@@ -134,7 +137,8 @@ class CheckController {
             Survey survey = handed.survey(HandedOver.books(kept));
             Map<String, String> photographs = HandedOver.photographs(kept);
             model.addAllAttributes(reports.handed(survey));
-            model.addAttribute("images", survey.core().photos().stream().filter(p -> photographs.containsKey(p.sha256())).collect(Collectors.toMap(Photo::entry, p -> photographs.get(p.sha256()))));
+            model.addAttribute("images", survey.core().photos().stream().filter(p -> photographs.containsKey(p.sha256()))
+                    .collect(Collectors.toMap(Photo::entry, p -> photographs.get(p.sha256()))));
             Found.Checked checked = HandedOver.check(kept, share -> { });
             model.addAttribute("checked", checked);
             model.addAttribute("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
@@ -160,7 +164,8 @@ class CheckController {
     /** Of the demo's closed survey, with one reading made a little better than it was: to try the check on. */
     @GetMapping("/check/tampered.zip")
     ResponseEntity<byte[]> tampered() throws IOException {
-        Optional<Survey> closed = demo ? shelves.shelf(ShelfQuery.of("p20", "", "", "SURVEYED", "NAME", "")).lines().stream().flatMap(l -> l.survey().stream()).map(shelves::survey)
+        Optional<Survey> closed = demo ? shelves.shelf(ShelfQuery.of("p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
+                .flatMap(l -> l.survey().stream()).map(shelves::survey)
                 .filter(s -> s.core().closed().isPresent()).findFirst() : Optional.empty();
         if (closed.isEmpty()) {
             return ResponseEntity.notFound().build();
@@ -172,15 +177,18 @@ class CheckController {
             for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
                 zip.putNextEntry(new ZipEntry(e.getName()));
                 byte[] bytes = in.readAllBytes();
-                zip.write(e.getName().equals(SealCheck.LEDGER) ? new String(bytes, StandardCharsets.UTF_8).replace("0.142", "0.042").getBytes(StandardCharsets.UTF_8) : bytes);
+                zip.write(e.getName().equals(SealCheck.LEDGER) ? new String(bytes, StandardCharsets.UTF_8).replace("0.142",
+                        "0.042").getBytes(StandardCharsets.UTF_8) : bytes);
                 zip.closeEntry();
             }
         }
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip")).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"tampered.zip\"").body(out.toByteArray());
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"tampered.zip\"").body(out.toByteArray());
     }
 
     @PostMapping("/check")
-    String check(@RequestParam Optional<MultipartFile> file, @RequestParam(defaultValue = "") String keep, @RequestParam(defaultValue = "") String author, Model model, HttpServletResponse response)
+    String check(@RequestParam Optional<MultipartFile> file, @RequestParam(defaultValue = "") String keep,
+            @RequestParam(defaultValue = "") String author, Model model, HttpServletResponse response)
             throws IOException {
         model.addAttribute("handed", handed.newest());
         model.addAttribute("author", author);
@@ -206,7 +214,8 @@ class CheckController {
     private Works.Work begun(Path zip, String name, boolean keep, String author) throws IOException {
         String number = UUID.randomUUID().toString();
         try {
-            return works.begin("check " + number, Reason.of(WebReason.WORK_CHECK, name.length() > 80 ? name.substring(0, 80) : name), "/check", progress -> {
+            return works.begin("check " + number, Reason.of(WebReason.WORK_CHECK, name.length() > 80 ? name.substring(0, 80) : name),
+                    "/check", progress -> {
                 try {
                     Outcome outcome = outcome(zip, keep, author, progress);
                     synchronized (outcomes) {

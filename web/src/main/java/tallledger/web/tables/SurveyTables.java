@@ -63,7 +63,8 @@ final class SurveyTables {
         return each(text, READINGS, 1, (row, seen) -> {
             Task task = tasks.get(row.get("position").toLowerCase(Locale.ROOT));
             if (task == null) {
-                throw Refused.because(WebReason.TABLE_UNKNOWN, row.get("position"), survey.folded().machine().train().name(survey.folded().steps().get(0)));
+                throw Refused.because(WebReason.TABLE_UNKNOWN, row.get("position"),
+                        survey.folded().machine().train().name(survey.folded().steps().get(0)));
             }
             once(seen, task.key(), row);
             return reading(row, task);
@@ -81,7 +82,8 @@ final class SurveyTables {
         if (!wrong.matches("|yes")) {
             throw Refused.because(WebReason.TABLE_WRONG, wrong);
         }
-        Draft draft = Paper.ofTable(survey.core(), task, new Paper.Typed(row.get("read rpm"), wrong.equals("yes"), symptoms, row.get("remark")), by, survey.basis(), file, row.row.line());
+        Draft draft = Paper.ofTable(survey.core(), task, new Paper.Typed(row.get("read rpm"), wrong.equals("yes"), symptoms,
+                row.get("remark")), by, survey.basis(), file, row.row.line());
         List<String> says = new ArrayList<>();
         if (!row.get("read rpm").isEmpty()) {
             says.add(task.route().isPresent() ? row.get("read rpm") + " rpm" : row.get("read rpm"));
@@ -93,16 +95,19 @@ final class SurveyTables {
         if (!row.get("remark").isEmpty()) {
             says.add(row.get("remark"));
         }
-        return Look.Line.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, words.name(task, survey.folded().machine().train()), says.isEmpty() ? words.say("table.as-it-should") : String.join(", ", says)), draft);
+        return Look.Line.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, words.name(task, survey.folded().machine().train()),
+                says.isEmpty() ? words.say("table.as-it-should") : String.join(", ", says)), draft);
     }
 
     Look<Draft> kit(String text) {
         return each(text, KIT, 2, (row, seen) -> {
-            KitItem item = KitItem.parse(row.get("piece"), one(row.get("state"), KitItem.State.values(), WebReason.TABLE_STATE), row.get("promised by"), row.get("one of"), row.get("to replace"), row.get("due"), row.get("remark"));
+            KitItem item = KitItem.parse(row.get("piece"), one(row.get("state"), KitItem.State.values(), WebReason.TABLE_STATE),
+                    row.get("promised by"), row.get("one of"), row.get("to replace"), row.get("due"), row.get("remark"));
             once(seen, item.name().toLowerCase(Locale.ROOT), row);
             boolean same = survey.steps().kit().named(item.name()).filter(item::equals).isPresent();
             return same ? Look.Line.same(row.row.line(), Reason.of(WebReason.TABLE_SAME, item.name()))
-                    : Look.Line.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, item.name(), words.of(item.state())), SurveyEntries.kit(by, item));
+                    : Look.Line.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, item.name(), words.of(item.state())),
+                            SurveyEntries.kit(by, item));
         });
     }
 
@@ -116,12 +121,14 @@ final class SurveyTables {
 
     private <E extends Enum<E>> E one(String said, E[] values, WebReason otherwise) {
         String asked = said.strip().toLowerCase(Locale.ROOT);
-        return Stream.of(values).filter(v -> words.of(v).toLowerCase(Locale.ROOT).equals(asked) || v.name().toLowerCase(Locale.ROOT).replace('_', ' ').equals(asked)).findFirst()
+        return Stream.of(values).filter(v -> words.of(v).toLowerCase(Locale.ROOT).equals(asked)
+                || v.name().toLowerCase(Locale.ROOT).replace('_', ' ').equals(asked)).findFirst()
                 .orElseThrow(() -> Refused.because(otherwise, said.strip(), Stream.of(values).map(v -> (Object) words.of(v)).toList()));
     }
 
     /** @param must how many of the columns wanted have to be there */
-    private static Look<Draft> each(String text, List<String> wanted, int must, BiFunction<Named, Map<String, Integer>, Look.Line<Draft>> read) {
+    private static Look<Draft> each(String text, List<String> wanted, int must,
+            BiFunction<Named, Map<String, Integer>, Look.Line<Draft>> read) {
         Optional<List<CsvRows.Row>> rows = CsvRows.read(text);
         if (rows.isEmpty()) {
             return Look.wrong(0, Reason.of(WebReason.TABLE_BROKEN));
@@ -132,12 +139,14 @@ final class SurveyTables {
         if (rows.get().size() > MOST_ROWS + 1) {
             return Look.wrong(0, Reason.of(WebReason.TABLE_LONG, rows.get().size() - 1, MOST_ROWS));
         }
-        List<String> heading = rows.get().get(0).cells().stream().map(c -> c.strip().toLowerCase(Locale.ROOT)).map(c -> OTHER_NAMES.getOrDefault(c, c)).toList();
+        List<String> heading = rows.get().get(0).cells().stream().map(c -> c.strip().toLowerCase(Locale.ROOT))
+                .map(c -> OTHER_NAMES.getOrDefault(c, c)).toList();
         Map<String, Integer> columns = new HashMap<>();
         wanted.stream().filter(heading::contains).forEach(w -> columns.put(w, heading.indexOf(w)));
         Optional<String> missing = wanted.stream().limit(must).filter(w -> !columns.containsKey(w)).findFirst();
         if (missing.isPresent()) {
-            return Look.wrong(rows.get().get(0).line(), Reason.of(WebReason.TABLE_COLUMNS, missing.get(), heading.stream().map(h -> (Object) h).toList(), wanted.stream().map(w -> (Object) w).toList()));
+            return Look.wrong(rows.get().get(0).line(), Reason.of(WebReason.TABLE_COLUMNS, missing.get(), heading.stream()
+                    .map(h -> (Object) h).toList(), wanted.stream().map(w -> (Object) w).toList()));
         }
         Map<String, Integer> seen = new HashMap<>();
         List<Look.Line<Draft>> lines = new ArrayList<>();

@@ -68,7 +68,8 @@ class TableController {
     }
 
     @PostMapping("/surveys/{id}/table")
-    String bring(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
+    String bring(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file,
+            Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = taken(fields, file);
         Look<Draft> look = typed.isClean() ? look(survey, typed) : new Look<>(List.of(), List.of());
@@ -82,11 +83,13 @@ class TableController {
                 typed.refuse(TEXT, look.isWrong() ? Reason.of(WebReason.TABLE_MEND) : Reason.of(WebReason.TABLE_NOTHING));
             }
             return look.makes();
-        }, (now, said, submission) -> page(now, said, submission, model), "redirect:/surveys/" + id + (typed.get("kind").equals("kit") ? "/kit" : "/entries"));
+        }, (now, said, submission) -> page(now, said, submission, model),
+                "redirect:/surveys/" + id + (typed.get("kind").equals("kit") ? "/kit" : "/entries"));
     }
 
     private Look<Draft> look(Survey survey, Typed typed) {
-        SurveyTables tables = new SurveyTables(survey, survey.by(clock, typed.has("author") ? typed.get("author") : "?"), typed.has("called") ? typed.get("called") : words.say("table.pasted"), words);
+        SurveyTables tables = new SurveyTables(survey, survey.by(clock, typed.has("author") ? typed.get("author") : "?"),
+                typed.has("called") ? typed.get("called") : words.say("table.pasted"), words);
         return typed.get("kind").equals("kit") ? tables.kit(typed.get(TEXT)) : tables.readings(typed.get(TEXT));
     }
 
@@ -94,7 +97,8 @@ class TableController {
     private static Typed taken(MultiValueMap<String, String> fields, Optional<MultipartFile> file) {
         Typed typed = Typed.of(fields);
         typed.attempt(TEXT, () -> Uploaded.text(file, typed.get(TEXT), LONGEST)).ifPresent(text -> typed.set(TEXT, text));
-        file.filter(f -> !f.isEmpty()).map(MultipartFile::getOriginalFilename).map(name -> name.replaceAll(".*[/\\\\]", "").replaceAll("\\p{Cntrl}", "")).filter(name -> !name.isBlank())
+        file.filter(f -> !f.isEmpty()).map(MultipartFile::getOriginalFilename)
+                .map(name -> name.replaceAll(".*[/\\\\]", "").replaceAll("\\p{Cntrl}", "")).filter(name -> !name.isBlank())
                 .ifPresent(name -> typed.set("called", name.length() > 60 ? name.substring(0, 60) : name));
         if (typed.isClean() && !typed.has(TEXT)) {
             typed.refuse(TEXT, Reason.of(WebReason.TABLE_NONE));
@@ -121,11 +125,13 @@ class TableController {
 
     /** The plate's cells, as a grid or as a list; one new version of the description, or nothing. */
     @PostMapping("/machines/{id}/table")
-    String bringPlate(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
+    String bringPlate(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields,
+            @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
         Machine machine = shelves.machine(id);
         Typed typed = taken(fields, file);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        Look<Map.Entry<List<String>, PlateCell>> look = typed.isClean() ? plate(machine, typed.get(TEXT)) : new Look<>(List.of(), List.of());
+        Look<Map.Entry<List<String>, PlateCell>> look = typed.isClean() ? plate(machine, typed.get(TEXT))
+                : new Look<>(List.of(), List.of());
         model.addAttribute("look", look);
         boolean records = typed.get("do").equals("record");
         if (records && !typed.has("author")) {
@@ -150,7 +156,8 @@ class TableController {
         try {
             Map<List<String>, String> read = PlatePaste.read(text, machine.description().plate().levers());
             List<Look.Line<Map.Entry<List<String>, PlateCell>>> lines = new ArrayList<>();
-            SpeedPlate.keysOf(machine.description().plate().levers()).stream().filter(read::containsKey).forEach(key -> lines.add(cell(key, now.get(key), read.get(key))));
+            SpeedPlate.keysOf(machine.description().plate().levers()).stream().filter(read::containsKey)
+                    .forEach(key -> lines.add(cell(key, now.get(key), read.get(key))));
             return new Look<>(List.copyOf(lines), List.of());
         } catch (Refused refused) {
             return Look.wrong(0, refused.reason());

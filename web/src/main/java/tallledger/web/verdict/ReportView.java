@@ -64,13 +64,16 @@ import tallledger.web.words.Words;
  * @param struck   entries that do not count, with why
  * @param parts    its parts in order, those that have something to say; what is not here is not in the report
  */
-public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes, Map<Reason, List<Shown>> systems, List<Photo> photos, Optional<Photo> cover,
-                         List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps, Map<Phase, List<Untested>> untested, List<KitItem> kit, List<Caution> cautions,
+public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes, Map<Reason,
+        List<Shown>> systems, List<Photo> photos, Optional<Photo> cover,
+                         List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps, Map<Phase,
+                                 List<Untested>> untested, List<KitItem> kit, List<Caution> cautions,
                          QrCode code, AccuracyView chart, List<Filmed> filmed, List<VerdictView.Remark> struck, List<Part> parts) {
 
     /** Parts of the report; the first is its cover. */
     public enum Part {
-        GLANCE, CONDITION, FINDINGS, SPEEDS, CHART, MOVEMENT, CYCLES, DRAWN, STEPS, CLAIMS, KIT, MONEY, UNTESTED, REMARKS, STRUCK, FILMS, PHOTOGRAPHS, CAUTIONS, STANDING;
+        GLANCE, CONDITION, FINDINGS, SPEEDS, CHART, MOVEMENT, CYCLES, DRAWN, STEPS, CLAIMS, KIT, MONEY, UNTESTED, REMARKS, STRUCK, FILMS,
+                PHOTOGRAPHS, CAUTIONS, STANDING;
 
         /** Where it begins, in the file. */
         public String id() {
@@ -112,10 +115,13 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         Map<Phase, List<Standing>> standings = Standing.byPhase(survey.core());
         Map<Reason, List<Shown>> systems = new LinkedHashMap<>();
         Set<Integer> shown = new HashSet<>();
-        Optional<Photo> cover = survey.core().photos().stream().filter(p -> p.step().isEmpty()).findFirst().or(() -> survey.core().photos().stream().findFirst());
-        Map<Integer, String> steps = survey.entries().stream().filter(e -> e.damage().isEmpty() && !e.step().isEmpty()).collect(Collectors.toMap(Entry::sequence, Entry::step, (one, other) -> one));
+        Optional<Photo> cover = survey.core().photos().stream().filter(p -> p.step().isEmpty()).findFirst()
+                .or(() -> survey.core().photos().stream().findFirst());
+        Map<Integer, String> steps = survey.entries().stream().filter(e -> e.damage().isEmpty() && !e.step().isEmpty())
+                .collect(Collectors.toMap(Entry::sequence, Entry::step, (one, other) -> one));
         verdict.judged().bySystem().forEach((system, of) -> systems.put(system, of.stream().map(f -> {
-            List<Photo> beside = f.entries().stream().map(steps::get).filter(s -> s != null).distinct().flatMap(s -> survey.core().photosOf(s).stream()).filter(p -> shown.add(p.entry())).toList();
+            List<Photo> beside = f.entries().stream().map(steps::get).filter(s -> s != null).distinct()
+                    .flatMap(s -> survey.core().photosOf(s).stream()).filter(p -> shown.add(p.entry())).toList();
             return new Shown(f, beside);
         }).toList()));
         cover.ifPresent(p -> shown.add(p.entry()));
@@ -143,14 +149,17 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         empty.put(Part.FILMS, filmed.isEmpty());
         empty.put(Part.PHOTOGRAPHS, photos.isEmpty());
         List<Part> parts = Stream.of(Part.values()).filter(p -> !empty.getOrDefault(p, false)).toList();
-        return new ReportView(Standing.tally(standings), LatticeView.of(survey.folded(), List.of()), RayChartView.of(survey.folded(), List.of()),
+        return new ReportView(Standing.tally(standings), LatticeView.of(survey.folded(), List.of()),
+                RayChartView.of(survey.folded(), List.of()),
                 axes, systems, photos, cover, cycles, drawn,
-                survey.folded().steps().stream().map(route -> speed(survey, route, marks)).toList(), done, untested, survey.steps().kit().items(),
+                survey.folded().steps().stream().map(route -> speed(survey, route, marks)).toList(), done, untested,
+                        survey.steps().kit().items(),
                 Caution.of(survey.folded().machine().identity().family().traits()), code(survey), chart, filmed, struck, parts);
     }
 
     private static boolean isKnown(AxisView axis) {
-        return axis.measured() > 0 || !axis.bars().isEmpty() || Stream.concat(axis.ways().stream().map(AxisView.Way::mark), axis.rest().stream().map(AxisView.Line::mark))
+        return axis.measured() > 0 || !axis.bars().isEmpty() || Stream.concat(axis.ways().stream().map(AxisView.Way::mark), axis.rest()
+                .stream().map(AxisView.Line::mark))
                 .anyMatch(mark -> Set.of("proven", "failed", "close").contains(mark));
     }
 
@@ -158,17 +167,22 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         var drive = survey.folded();
         Optional<Run> run = Optional.ofNullable(drive.latest().get(route));
         var nominal = drive.table().nominal(route);
-        String limit = new SpeedRead(run.flatMap(Run::nominal).or(() -> nominal), drive.table().plate().tolerance()).about(survey.rules()).map(ReportView::range).orElse("");
+        String limit = new SpeedRead(run.flatMap(Run::nominal).or(() -> nominal), drive.table().plate().tolerance()).about(survey.rules())
+                .map(ReportView::range).orElse("");
         String reading = run.map(r -> r.judgement().map(j -> Figures.shown(j.shown())).orElseGet(() -> r.record().reading()
                 .map(read -> Figures.plain(read.rpm())).orElse(""))).orElse("");
-        String mark = run.map(r -> marks.of(r.outcome())).orElseGet(() -> drive.passed().containsKey(route) ? "passed" : marks.of(drive.coverage().mark(route)));
+        String mark = run.map(r -> marks.of(r.outcome())).orElseGet(() -> drive.passed().containsKey(route) ? "passed"
+                : marks.of(drive.coverage().mark(route)));
         boolean sweep = drive.table().speedOf(route).orElseThrow().isSweep();
-        return new SpeedLine(drive.machine().train().name(route), sweep ? "range" : nominal.map(Figures::plain).orElse("?"), limit, reading, run.flatMap(Run::deviation).map(Figures::percent).orElse(""), mark,
+        return new SpeedLine(drive.machine().train().name(route), sweep ? "range" : nominal.map(Figures::plain).orElse("?"), limit,
+                reading, run.flatMap(Run::deviation).map(Figures::percent).orElse(""), mark,
                 run.map(Run::remark).orElse(""), run.map(Run::entry).orElse(0));
     }
 
     private static String range(Limit limit) {
-        return Figures.plain(limit.lower().setScale(1, RoundingMode.HALF_UP).stripTrailingZeros()) + " to " + Figures.plain(limit.upper().setScale(1, RoundingMode.HALF_UP).stripTrailingZeros());
+        return Figures.plain(limit.lower().setScale(1,
+                RoundingMode.HALF_UP).stripTrailingZeros()) + " to " + Figures.plain(limit.upper().setScale(1,
+                RoundingMode.HALF_UP).stripTrailingZeros());
     }
 
     private static Map<Phase, List<StepLine>> steps(Survey survey, Words words, Marks marks) {
@@ -186,7 +200,8 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
     private static Map<Phase, List<Untested>> untested(Survey survey, Map<Phase, List<Standing>> standings, Words words) {
         Map<Phase, List<Untested>> phases = new LinkedHashMap<>();
         standings.forEach((phase, all) -> {
-            List<Untested> left = all.stream().filter(Standing::isUntested).map(s -> new Untested(words.name(s.task(), survey.folded().machine().train()), why(s, words))).toList();
+            List<Untested> left = all.stream().filter(Standing::isUntested)
+                    .map(s -> new Untested(words.name(s.task(), survey.folded().machine().train()), why(s, words))).toList();
             if (!left.isEmpty()) {
                 phases.put(phase, left);
             }
@@ -195,12 +210,14 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
     }
 
     private static String why(Standing standing, Words words) {
-        return standing.passed().map(p -> words.say("report.passed-over", p.what(), p.entry())).orElse(standing.later() ? words.say("report.put-off") : "");
+        return standing.passed().map(p -> words.say("report.passed-over", p.what(), p.entry()))
+                .orElse(standing.later() ? words.say("report.put-off") : "");
     }
 
     /** The key's fingerprint and the last hash; of a survey that is not sealed the hash alone. What stands for a hash in a file of strangers may be anything. */
     private static QrCode code(Survey survey) {
-        String key = survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(k -> "key " + k.hex() + "\n").orElse("not sealed\n");
+        String key = survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read)
+                .map(k -> "key " + k.hex() + "\n").orElse("not sealed\n");
         Entry last = survey.entries().get(survey.entries().size() - 1);
         return QrCode.of(key + "entry " + last.sequence() + "\nhash " + Fingerprint.read(last.hash()).map(Fingerprint::hex).orElse("none"));
     }
@@ -209,13 +226,16 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         Films films = Films.of(survey.entries(), survey.core().struck().keySet());
         Map<Integer, List<String>> places = new HashMap<>();
         survey.entries().stream().filter(e -> e.damage().isEmpty()).forEach(e -> films.at(e)
-                .ifPresent(place -> places.computeIfAbsent(place.film(), film -> new ArrayList<>()).add(e.sequence() + " at " + place.shown())));
-        return films.films().stream().map(film -> new Filmed(film.number(), VerdictView.time(film.from()), String.join(", ", places.getOrDefault(film.number(), List.of())))).toList();
+                .ifPresent(place -> places.computeIfAbsent(place.film(),
+                        film -> new ArrayList<>()).add(e.sequence() + " at " + place.shown())));
+        return films.films().stream().map(film -> new Filmed(film.number(), VerdictView.time(film.from()),
+                String.join(", ", places.getOrDefault(film.number(), List.of())))).toList();
     }
 
     /** Each under the name of whoever struck it. */
     private static List<VerdictView.Remark> struck(Survey survey) {
         return survey.core().struck().entrySet().stream().sorted(Map.Entry.comparingByKey())
-                .map(e -> new VerdictView.Remark(e.getValue().by().author().written(), e.getValue().step(), e.getValue().payload().optionalText("reason").orElse(""), e.getKey())).toList();
+                .map(e -> new VerdictView.Remark(e.getValue().by().author().written(), e.getValue().step(),
+                        e.getValue().payload().optionalText("reason").orElse(""), e.getKey())).toList();
     }
 }

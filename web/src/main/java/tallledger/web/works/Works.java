@@ -142,7 +142,8 @@ public class Works {
      * @throws NotKept where too many go on
      */
     public synchronized Work begin(String key, Reason title, String back, Doing doing) {
-        Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE)).findFirst();
+        Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE))
+                .findFirst();
         if (same.isPresent()) {
             return same.get();
         }

@@ -39,7 +39,8 @@ class KeptFilesTest {
     }
 
     private long asked(String what) throws SQLException {
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data + "/tall-ledger", "sa", ""); Statement s = connection.createStatement(); ResultSet answer = s.executeQuery(what)) {
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data + "/tall-ledger", "sa",
+                ""); Statement s = connection.createStatement(); ResultSet answer = s.executeQuery(what)) {
             answer.next();
             return answer.getLong(1);
         }
@@ -64,13 +65,16 @@ class KeptFilesTest {
                 Survey survey = app.bean(Shelves.class).survey(id);
                 assertThat(survey.broken()).isEmpty();
                 // A wheel without a diameter was taken then, and is not any more: its limit could not be reckoned. It is said, and hides nothing.
-                assertThat(survey.strays().values()).as("survey %d", id).allMatch(because -> because.toString().contains("mounted.wheel-diameter")).hasSizeLessThan(2);
+                assertThat(survey.strays().values()).as("survey %d",
+                        id).allMatch(because -> because.toString().contains("mounted.wheel-diameter")).hasSizeLessThan(2);
                 assertThat(survey.core().photos()).allSatisfy(p -> assertThat(app.bean(Attachments.class).attachment(p.sha256())).isPresent());
                 assertThat(http.get("/surveys/" + id + "/verdict").statusCode()).isEqualTo(200);
             }
             assertThat(http.get("/").statusCode()).isEqualTo(200);
-            Survey open = surveys.stream().map(app.bean(Shelves.class)::survey).filter(s -> s.core().closed().isEmpty()).findFirst().orElseThrow();
-            books.append(open.id(), SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "still written on"), Submission.fresh(open.head()));
+            Survey open = surveys.stream().map(app.bean(Shelves.class)::survey).filter(s -> s.core().closed().isEmpty())
+                    .findFirst().orElseThrow();
+            books.append(open.id(), SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "still written on"),
+                    Submission.fresh(open.head()));
             assertThat(app.bean(Shelves.class).survey(open.id()).core().remarks()).extracting(r -> r.what()).contains("still written on");
         }
     }
