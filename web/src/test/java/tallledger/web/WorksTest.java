@@ -157,6 +157,31 @@ class WorksTest {
         page.context().close();
     }
 
+    /** Asked to stop when all was made and nothing told yet: it is stopped, and what was made is gone. */
+    @Test
+    void stoppedInTheLastMomentNothingIsKept() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch asked = new CountDownLatch(1);
+        Path made = data.resolve("whole.pdf");
+        Works.Work work = works.begin("last moment", TITLE, "/", progress -> {
+            Files.writeString(made, "whole");
+            begun.countDown();
+            try {
+                asked.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            return new Works.Made.File(made, "whole.pdf", MediaType.APPLICATION_PDF);
+        });
+        assertThat(begun.await(10, TimeUnit.SECONDS)).isTrue();
+        works.stop(work);
+        asked.countDown();
+        until(() -> work.stand() != Works.Stand.GOES_ON);
+        assertThat(work.stand()).isEqualTo(Works.Stand.STOPPED);
+        assertThat(work.made()).isEmpty();
+        assertThat(made).doesNotExist();
+    }
+
     /** Of a report, a zip and a backup, stopped wherever they are, no file is left. */
     @Test
     void whateverIsStoppedLeavesNoFile() throws Exception {

@@ -116,8 +116,24 @@ public class Works {
             return Optional.ofNullable(failure);
         }
 
-        private void forget() {
+        /** It is kept to be taken, unless somebody asked it to stop in the last moment. @throws Progress.Stopped then, and nothing of it is left */
+        private synchronized void done(Made it) {
+            try {
+                progress.at(1);
+                made = it;
+                stand = Stand.DONE;
+            } catch (Progress.Stopped stopped) {
+                delete(it);
+                throw stopped;
+            }
+        }
+
+        private synchronized void forget() {
             progress.stop();
+            delete(made);
+        }
+
+        private static void delete(Made made) {
             if (made instanceof Made.File file) {
                 try {
                     Files.deleteIfExists(file.path());
@@ -163,13 +179,9 @@ public class Works {
 
     private void run(Work work, Doing doing) {
         try {
-            Made made = doing.done(work.progress);
-            work.made = made;
-            work.progress.at(1);
-            work.stand = Stand.DONE;
+            work.done(doing.done(work.progress));
         } catch (Progress.Stopped stopped) {
             work.stand = Stand.STOPPED;
-            work.forget();
         } catch (NotKept not) {
             failed(work, not.reason());
         } catch (Refused refused) {
