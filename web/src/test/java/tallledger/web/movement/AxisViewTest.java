@@ -55,4 +55,12 @@ class AxisViewTest {
         assertThat(carriage.ways().get(0).y()).isEqualTo(carriage.ways().get(1).y());
         assertThat(carriage.rest()).extracting(AxisView.Line::name).containsExactly("five stops", "lock", "hand wheel and dial", "backlash", "play");
     }
+
+    /** To its own side, from the middle, the head at its end; a rapid has two. */
+    @Test
+    void anArrowPointsToItsSide() {
+        assertThat(new AxisView.Way("k", "feed", true, "proven", "", 74, false).arrow()).isEqualTo("M420 80H600M590 74L600 80L590 86");
+        assertThat(new AxisView.Way("k", "feed", false, "proven", "", 74, false).arrow()).isEqualTo("M380 80H200M210 74L200 80L210 86");
+        assertThat(new AxisView.Way("k", "rapid", true, "open", "", 74, true).arrow()).endsWith("M580 74L590 80L580 86");
+    }
 }
