@@ -36,8 +36,12 @@ public class Books {
     private record Known(List<Entry> entries, Optional<Chain.Break> broken) {
         static final Known NOTHING = new Known(List.of(), Optional.empty());
 
+        Optional<Entry> newest() {
+            return entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1));
+        }
+
         int last() {
-            return entries.isEmpty() ? 0 : entries.get(entries.size() - 1).sequence();
+            return newest().map(Entry::sequence).orElse(0);
         }
     }
 
@@ -109,7 +113,7 @@ public class Books {
         List<Entry> all = new ArrayList<>(have.entries);
         all.addAll(more);
         Optional<Chain.Break> broken = have.broken.isPresent() ? have.broken
-                : Chain.firstBreak(have.entries.stream().reduce((a, b) -> b), more);
+                : Chain.firstBreak(have.newest(), more);
         if (have.broken.isEmpty()) {
             broken.ifPresent(b -> LOG.warn("The chain of book {} is broken at entry {}: it opens for reading and takes no entry.", id, b.sequence()));
         }
@@ -176,14 +180,14 @@ public class Books {
             have.broken.ifPresent(b -> {
                 throw new NotKept(Reason.of(WebReason.STORE_BROKEN, b.sequence(), b.because()));
             });
-            if (book.getKind() == BookKind.SURVEY && !have.entries.isEmpty() && have.entries.get(have.entries.size() - 1).kind().equals(Kind.CLOSED.name())) {
-                Entry end = have.entries.get(have.entries.size() - 1);
+            Entry end = have.newest().orElseThrow(() -> new NoSuchBook(bookId));
+            if (book.getKind() == BookKind.SURVEY && end.kind().equals(Kind.CLOSED.name())) {
                 throw new NotKept(Reason.of(WebReason.STORE_CLOSED, end.by().author().written(), end.sequence()));
             }
             if (have.last() != submission.seen()) {
                 throw new MovedOn(submission.seen(), have.last());
             }
-            Entry entry = Entry.following(Optional.of(have.entries.get(have.entries.size() - 1)), draft);
+            Entry entry = Entry.following(Optional.of(end), draft);
             try {
                 mapper.insertEntry(codec.row(bookId, entry, submission.key()));
             } catch (DuplicateKeyException raced) {

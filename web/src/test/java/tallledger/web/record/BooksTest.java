@@ -4,17 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import javax.sql.DataSource;
+import org.apache.ibatis.session.SqlSessionFactory;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
@@ -125,6 +130,20 @@ class BooksTest {
                 assertThat(b.sequence()).isEqualTo(3);
                 assertThat(b.because().code()).isEqualTo("chain.changed");
             });
+        }
+    }
+
+    /** However long a book is: its newest entry is one row read, and its entries come in the order they lie in. */
+    @ParameterizedTest
+    @ValueSource(strings = {"book", "books", "booksOfMachine", "booksOfMachines", "heads", "entries", "some"})
+    void noQuestionGoesThroughAWholeBook(String question) throws Exception {
+        App app = App.demo();
+        String sql = app.bean(SqlSessionFactory.class).getConfiguration().getMappedStatement(LedgerMapper.class.getName() + "." + question)
+                .getBoundSql(Map.of("id", 3, "machineId", 3, "machines", List.of(3, 4), "bookId", 3, "after", 0, "most", 500)).getSql();
+        try (Connection connection = app.bean(DataSource.class).getConnection(); Statement explain = connection.createStatement();
+                ResultSet plan = explain.executeQuery("explain " + sql.replace("?", "3"))) {
+            assertThat(plan.next()).isTrue();
+            assertThat(plan.getString(1)).contains("index sorted").doesNotContain("MAX(", "ENTRY.tableScan");
         }
     }
 
