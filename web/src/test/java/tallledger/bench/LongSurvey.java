@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Random;
 import tallledger.core.ledger.By;
+import tallledger.core.ledger.Draft;
 import tallledger.core.survey.Scope;
 import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.family.Step;
@@ -16,6 +17,7 @@ import tallledger.web.record.Books;
 import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
 
 /** A survey grown long by going through a universal mill's steps again and again. */
 final class LongSurvey {
@@ -49,18 +51,32 @@ final class LongSurvey {
 
     /** Two steps, then a run. */
     void grow() {
-        var survey = app.bean(Shelves.class).survey(id);
-        Submission submission = Submission.fresh(survey.head());
+        Survey survey = app.bean(Shelves.class).survey(id);
+        app.bean(Books.class).append(id, next(survey, Instant.now()), Submission.fresh(survey.head()));
+    }
+
+    /** So many entries at once, each judged by the survey as it stands now. */
+    void grow(int many) {
+        Survey survey = app.bean(Shelves.class).survey(id);
+        Books books = app.bean(Books.class);
+        books.together(() -> {
+            for (int i = 0; i < many; i++) {
+                books.append(id, next(survey, Instant.now()), Submission.fresh(survey.head() + i));
+            }
+            return null;
+        });
+    }
+
+    private Draft next(Survey survey, Instant now) {
+        By by = By.of(now, "Q. Tester");
         if (at++ % 3 == 2) {
             var route = survey.folded().steps().get(at / 3 % survey.folded().steps().size());
-            app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(), machine.run(route, random)), submission);
-            return;
+            return SurveyEntries.run(by, survey.basis(), survey.folded(), machine.run(route, random));
         }
         StepLedger ledger = survey.steps();
         Step step = steps.get(at % steps.size());
         SimulatedMachine.Answer answer = machine.answer(step, ledger.rules(), random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        app.bean(Books.class).append(id, SurveyEntries.step(By.of(Instant.now(), "Q. Tester"), ledger, step, answer.values(), survey.basis(), answer.flagged(), confirmed,
-                answer.remark()), submission);
+        return SurveyEntries.step(by, ledger, step, answer.values(), survey.basis(), answer.flagged(), confirmed, answer.remark());
     }
 }

@@ -1,9 +1,11 @@
 package tallledger.web;
 
-import java.io.ByteArrayOutputStream;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
@@ -17,15 +19,22 @@ final class Zipped {
     }
 
     byte[] file(String name) throws IOException {
-        try (InputStream raw = URI.create(url).toURL().openStream(); ZipInputStream in = new ZipInputStream(raw)) {
+        try (InputStream raw = URI.create(url).toURL().openStream()) {
+            byte[] file = files(raw.readAllBytes()).get(name);
+            if (file == null) {
+                throw new IOException("no " + name);
+            }
+            return file;
+        }
+    }
+
+    static Map<String, byte[]> files(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
             for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
-                if (e.getName().equals(name)) {
-                    ByteArrayOutputStream out = new ByteArrayOutputStream();
-                    in.transferTo(out);
-                    return out.toByteArray();
-                }
+                files.put(e.getName(), in.readAllBytes());
             }
         }
-        throw new IOException("no " + name);
+        return files;
     }
 }

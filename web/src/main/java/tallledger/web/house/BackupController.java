@@ -14,6 +14,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
@@ -30,24 +31,33 @@ class BackupController {
 
     private final Backups backups;
     private final Works works;
+    private final ShelfAnew shelf;
     private final Clock clock;
 
-    BackupController(Backups backups, Works works, Clock clock) {
+    BackupController(Backups backups, ShelfAnew shelf, Works works, Clock clock) {
+        this.shelf = shelf;
         this.works = works;
         this.backups = backups;
         this.clock = clock;
     }
 
     @GetMapping("/house/backup")
-    String ask() {
+    String ask(Model model) {
+        model.addAttribute("going", works.going());
         return "house/backup";
     }
 
-    /** As work that says how far it is, and can be stopped. */
+    /** Every line of the shelf made anew. */
+    @PostMapping("/house/shelf/begin")
+    String shelf() {
+        return works.answer(shelf.begin());
+    }
+
+    /** As work: there at once where it is quick; else it says how far it is, and can be stopped. */
     @PostMapping("/house/backup/begin")
     String begin() {
         String name = NAME.format(clock.instant().atZone(ZoneId.systemDefault()));
-        Works.Work work = works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup", progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
+        return works.answer(works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup", progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
             @Override
             public void copies() {
                 progress.at(0.1, Reason.of(WebReason.WORK_BACKUP_COPY));
@@ -57,8 +67,7 @@ class BackupController {
             public void packs(double share) {
                 progress.at(0.5 + share / 2, Reason.of(WebReason.WORK_BACKUP_PACK));
             }
-        }), name, MediaType.parseMediaType("application/zip")));
-        return "redirect:/works/" + work.id();
+        }), name, MediaType.parseMediaType("application/zip"))));
     }
 
     @PostMapping("/house/backup")

@@ -3,7 +3,6 @@ package tallledger.web.record;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -15,8 +14,6 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
 import tallledger.web.words.WebReason;
@@ -32,24 +29,15 @@ public class Backups {
     private static final List<String> BESIDE = List.of("heads.txt", "seal.key");
 
     private static final int A_PART = 64 * 1024;
-    private static final String UNFINISHED = "unfinished-backup-";
 
     private final HikariDataSource source;
     private final Path data;
+    private final Unfinished unfinished;
 
-    Backups(HikariDataSource source, @Value("${tallledger.data}") Path data) {
+    Backups(HikariDataSource source, @Value("${tallledger.data}") Path data, Unfinished unfinished) {
+        this.unfinished = unfinished;
         this.source = source;
         this.data = data;
-    }
-
-    /** What a hard stop left of one. */
-    @EventListener(ApplicationReadyEvent.class)
-    void clear() throws IOException {
-        try (DirectoryStream<Path> left = Files.newDirectoryStream(data, UNFINISHED + "*")) {
-            for (Path file : left) {
-                Files.delete(file);
-            }
-        }
     }
 
     /** A backup on the disk, whole; whoever asked takes it away and deletes it. @throws NotKept where there is no room, or it cannot be read; nothing is left of it then */
@@ -81,7 +69,7 @@ public class Backups {
     /** The same, told to somebody. */
     public Path taken(Watch watch) {
         try {
-            return made(Files.createTempFile(data, UNFINISHED, ".zip"), watch);
+            return made(unfinished.file(".zip"), watch);
         } catch (IOException | SQLException failed) {
             throw new NotKept(Reason.of(WebReason.BACKUP_FAILED), failed);
         }

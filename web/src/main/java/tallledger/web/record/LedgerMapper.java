@@ -14,6 +14,9 @@ interface LedgerMapper {
 
     List<BookRow> books();
 
+    /** How many machines there are. */
+    int machines();
+
     List<BookRow> booksOfMachine(long machineId);
 
     List<BookRow> booksOfMachines(@Param("machines") List<Long> machines);

@@ -2,6 +2,7 @@ package tallledger.web.record;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,7 +11,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -19,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * What the shelf shows of each machine, in a table of its own, so that a page of a long shelf costs one query. A line counts only where it rests on the
  * books' last entries, by their hashes, and was made by this very build: at the start every line is held against them, and from then on each entry written
- * makes its machine's line stale. Losing all of them costs nothing but time ({@code --rebuild-shelf} does it on purpose).
+ * makes its machine's line stale. Losing all of them costs nothing but time.
  */
 @Component
 class ShelfLines {
@@ -36,19 +36,19 @@ class ShelfLines {
     private final JsonMapper json = JsonMapper.builder().build();
     /** Empty where nobody knows what made this build: then no line of before stands. */
     private final String build;
-    private final boolean anew;
     private final Set<Long> doubted = ConcurrentHashMap.newKeySet();
     private final Set<Long> stale = ConcurrentHashMap.newKeySet();
+    /** Being made at this moment. */
+    private final Set<Long> inHand = ConcurrentHashMap.newKeySet();
     /** What could not be kept in the table, because there is no room or nothing may be written: shown from here. */
     private final Map<Long, Shelves.Place> beside = new ConcurrentHashMap<>();
     private volatile boolean isCompared;
 
-    ShelfLines(ShelfMapper mapper, LedgerMapper ledger, Store store, ObjectProvider<BuildProperties> build, @Value("${tallledger.rebuild-shelf:false}") boolean anew) {
+    ShelfLines(ShelfMapper mapper, LedgerMapper ledger, Store store, ObjectProvider<BuildProperties> build) {
         this.mapper = mapper;
         this.ledger = ledger;
         this.store = store;
         this.build = Optional.ofNullable(build.getIfAvailable()).map(b -> b.getTime() == null ? "" : b.getTime().toString()).orElse("");
-        this.anew = anew;
         // After a write that was undone nobody knows what was read of it.
         store.whenUndone(() -> isCompared = false);
     }
@@ -71,19 +71,35 @@ class ShelfLines {
             compare();
         }
         List<Long> some = stale.stream().sorted().limit(most).toList();
-        some.forEach(stale::remove);
+        inHand.addAll(some);
+        settled(some);
         return some;
     }
 
+    /** Every machine there is. */
+    List<Long> all() {
+        return ledger.books().stream().filter(b -> b.getKind() == BookKind.MACHINE).map(BookRow::getId).sorted().toList();
+    }
+
+    /** The lines of these are made now, while what stood there stands; they are no longer stale unless they grow again. */
+    void settled(List<Long> machines) {
+        machines.forEach(stale::remove);
+    }
+
+    /** They could not be made this time. */
+    void givenBack(List<Long> machines) {
+        stale.addAll(machines);
+        machines.forEach(inHand::remove);
+    }
+
     int waiting() {
-        return stale.size();
+        Set<Long> waiting = new HashSet<>(stale);
+        waiting.addAll(inHand);
+        return waiting.size();
     }
 
     /** Every machine whose line does not rest on the books as they are, or that has none. */
     private void compare() {
-        if (anew) {
-            store.derived(0, mapper::clear);
-        }
         Map<Long, String> hashes = new HashMap<>();
         ledger.heads().forEach(head -> hashes.put(head.book(), head.hash()));
         Map<Long, String> bases = new HashMap<>();
@@ -116,6 +132,7 @@ class ShelfLines {
         if (store.derived(lines.size() * 2_000L, () -> writes.forEach(Runnable::run))) {
             lines.forEach(m -> beside.remove(m.place.book()));
         }
+        made.forEach(m -> inHand.remove(m.place.book()));
     }
 
     /** One page, and how many there are; what could not be kept is shown where its last line stood, or before all where it had none. */
@@ -137,7 +154,7 @@ class ShelfLines {
         if (here.page() == 1) {
             shown.values().stream().flatMap(p -> p.summary().stream()).filter(line -> line.away() == here.away()).forEach(line -> lines.add(0, line));
         }
-        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, mapper.all() + beside.size() + waiting, unreadable, waiting);
+        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, waiting > 0 ? ledger.machines() : mapper.all() + beside.size(), unreadable, waiting);
     }
 
     private Optional<Summary> read(long machine, ShelfRow row) {

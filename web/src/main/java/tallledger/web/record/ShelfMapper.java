@@ -21,6 +21,4 @@ interface ShelfMapper {
     int count(@Param("what") ShelfRow.Asked what);
 
     int all();
-
-    void clear();
 }

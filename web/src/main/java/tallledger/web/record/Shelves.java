@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
@@ -124,16 +125,42 @@ public class Shelves {
         }
     }
 
+    /**
+     * Every line of the shelf made anew from the books; while it goes on, what was there stands.
+     *
+     * @param watch told how many are made, and how many there are; what it throws ends it, and what was not reached stands as it did
+     */
+    public void makeAnew(BiConsumer<Integer, Integer> watch) {
+        machines.clear();
+        folds.clear();
+        List<Long> all = lines.all();
+        for (int from = 0; from < all.size(); from += A_FETCH) {
+            watch.accept(from, all.size());
+            List<Long> some = all.subList(from, Math.min(from + A_FETCH, all.size()));
+            lines.settled(some);
+            make(some);
+        }
+    }
+
     private synchronized void make(List<Long> ids) {
         if (ids.isEmpty()) {
             return;
         }
+        try {
+            lines.keep(read(ids));
+        } catch (RuntimeException failed) {
+            lines.givenBack(ids);
+            throw failed;
+        }
+    }
+
+    private List<ShelfLines.Made> read(List<Long> ids) {
         List<BookRow> some = books.ofMachines(ids);
         Map<Long, BookRow> newest = new HashMap<>();
         some.stream().filter(b -> b.getKind() == BookKind.SURVEY).forEach(b -> newest.put(b.getMachineId(), b));
         List<BookRow> machineBooks = some.stream().filter(b -> b.getKind() == BookKind.MACHINE).toList();
         books.warm(Stream.concat(machineBooks.stream(), newest.values().stream()).toList());
-        lines.keep(machineBooks.stream().map(book -> made(book, Optional.ofNullable(newest.get(book.getId())))).toList());
+        return machineBooks.stream().map(book -> made(book, Optional.ofNullable(newest.get(book.getId())))).toList();
     }
 
     private ShelfLines.Made made(BookRow book, Optional<BookRow> newest) {

@@ -11,7 +11,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -30,15 +29,13 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.SealCheck;
-import tallledger.core.survey.Photo;
-import tallledger.web.record.HandedRow;
 import tallledger.web.record.HandedShelf;
 import tallledger.web.record.NotKept;
 import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
+import tallledger.web.record.Unfinished;
 import tallledger.web.record.Unreadable;
-import tallledger.web.verdict.Reports;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.Progress;
 import tallledger.web.works.Works;
@@ -50,9 +47,10 @@ class CheckController {
     private final Shelves shelves;
     private final Handover handover;
     private final HandedShelf handed;
-    private final Reports reports;
+    private final HandedReads reads;
     private final Works works;
     private final boolean demo;
+    private final Unfinished unfinished;
     /** A file of fewer bytes is checked within a second. */
     private static final long QUICKLY_CHECKED = 2_000_000;
     /** Share of the work after which it is checked. */
@@ -70,11 +68,12 @@ class CheckController {
     /** What is kept goes through the memory once. */
     private static final long MOST_KEPT = 200_000_000;
 
-    CheckController(Shelves shelves, Handover handover, HandedShelf handed, Reports reports, Works works,
+    CheckController(Shelves shelves, Handover handover, HandedShelf handed, HandedReads reads, Works works, Unfinished unfinished,
             @Value("${tallledger.demo}") boolean demo) {
         this.handed = handed;
+        this.unfinished = unfinished;
         this.works = works;
-        this.reports = reports;
+        this.reads = reads;
         this.shelves = shelves;
         this.handover = handover;
         this.demo = demo;
@@ -130,22 +129,7 @@ class CheckController {
     /** A survey of elsewhere, to be read: with what its check comes to, and nothing to press. */
     @GetMapping("/handed/{sha256}")
     String read(@PathVariable String sha256, Model model) throws IOException {
-        HandedRow row = handed.handed(sha256);
-        Path kept = Files.createTempFile("handed-over", ".zip");
-        try {
-            Files.write(kept, row.bytes());
-            Survey survey = handed.survey(HandedOver.books(kept));
-            Map<String, String> photographs = HandedOver.photographs(kept);
-            model.addAllAttributes(reports.handed(survey));
-            model.addAttribute("images", survey.core().photos().stream().filter(p -> photographs.containsKey(p.sha256()))
-                    .collect(Collectors.toMap(Photo::entry, p -> photographs.get(p.sha256()))));
-            Found.Checked checked = HandedOver.check(kept, share -> { });
-            model.addAttribute("checked", checked);
-            model.addAttribute("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
-            model.addAttribute("row", row);
-        } finally {
-            Files.deleteIfExists(kept);
-        }
+        model.addAllAttributes(reads.of(sha256));
         return "verdict/print";
     }
 
@@ -198,7 +182,7 @@ class CheckController {
             model.addAttribute("wrong", Reason.of(WebReason.CHECK_FILE_NONE));
             return "sealed/check";
         }
-        Path zip = Files.createTempFile("handed-over", ".zip");
+        Path zip = unfinished.file(".zip");
         file.get().transferTo(zip);
         if (Files.size(zip) > QUICKLY_CHECKED) {
             return "redirect:/works/" + begun(zip, String.valueOf(file.get().getOriginalFilename()), !keep.isEmpty(), author).id();

@@ -89,7 +89,6 @@ class CloseController {
         model.addAttribute("closed", survey.core().closed().orElse(null));
         model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
-        model.addAttribute("many", Reports.takesLong(survey));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "sealed/close";
@@ -106,14 +105,14 @@ class CloseController {
         return new ResponseEntity<>(out -> handover.write(survey, out), headers, org.springframework.http.HttpStatus.OK);
     }
 
-    /** The same as work that says how far it is, and can be stopped. */
+    /** The same as work: there at once where it is quick; with many entries it says how far it is, and can be stopped. */
     @PostMapping("/surveys/{id}/survey.zip")
-    String ready(@PathVariable long id) {
+    String ready(@PathVariable long id, @RequestParam(defaultValue = "") String pictures) {
         Survey survey = shelves.survey(id);
         handover.ready(survey);
-        Works.Work work = works.begin("zip " + id + " " + survey.head(), Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
-                progress -> Works.Made.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"), out -> handover.write(survey, out, progress)));
-        return "redirect:/works/" + work.id();
+        boolean withPictures = pictures.equals("yes");
+        return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures, Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
+                progress -> works.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"), out -> handover.write(survey, out, withPictures, progress))));
     }
 
     /** The next volume of a closed survey: it names the seal before it. */

@@ -50,6 +50,7 @@ public class Handover {
     /** Shares of the whole work by which photographs and report are in. */
     private static final double PHOTOGRAPHS = 0.2;
     private static final double REPORT = 0.9;
+    private static final double REPORT_AND_PICTURES = 0.5;
 
     private final HandedBooks books;
     private final Attachments attachments;
@@ -115,11 +116,11 @@ public class Handover {
     }
 
     public void write(Survey survey, OutputStream out) throws IOException {
-        write(survey, out, Progress.unwatched());
+        write(survey, out, false, Progress.unwatched());
     }
 
-    /** The same, telling how far it is. @throws Progress.Stopped where it is to stop */
-    void write(Survey survey, OutputStream out, Progress progress) throws IOException {
+    /** The same, telling how far it is. @param withPictures each drawing as a picture too: they take longest @throws Progress.Stopped where it is to stop */
+    void write(Survey survey, OutputStream out, boolean withPictures, Progress progress) throws IOException {
         List<Entry> entries = survey.entries();
         Zip zip = new Zip(out, entries.get(entries.size() - 1));
         zip.add(SealCheck.LEDGER, o -> ledger(survey, o));
@@ -132,13 +133,19 @@ public class Handover {
                 zip.add(name, o -> o.write(row.get().bytes()));
             }
         }
-        zip.add("report.pdf", o -> o.write(reports.pdf(survey, progress.part(PHOTOGRAPHS, REPORT))));
+        double report = withPictures ? REPORT_AND_PICTURES : REPORT;
+        zip.add("report.pdf", o -> o.write(reports.pdf(survey, progress.part(PHOTOGRAPHS, report))));
         for (Map.Entry<String, String> table : tables.of(survey).entrySet()) {
             zip.add(table.getKey(), table.getValue());
         }
-        for (Drawing drawing : drawings.of(survey)) {
-            progress.at(REPORT, Reason.of(WebReason.WORK_ZIP_FILE, drawing.title()));
+        List<Drawing> all = drawings.of(survey);
+        for (int i = 0; i < all.size(); i++) {
+            Drawing drawing = all.get(i);
+            progress.at(report + (1 - report) * i / all.size(), Reason.of(WebReason.WORK_ZIP_FILE, drawing.title()));
             zip.add("drawings/" + drawing.name() + ".svg", drawn.svg(drawing));
+            if (withPictures) {
+                zip.add("drawings/" + drawing.name() + ".png", o -> o.write(drawn.png(drawing)));
+            }
         }
         zip.add("machine.json", CanonicalJson.write(survey.folded().machine().toPayload()));
         zip.add("schema.json", resource("schema.json"));

@@ -2,8 +2,11 @@ package tallledger.web.verdict;
 
 import java.util.Base64;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Photo;
 import tallledger.core.verdict.Money;
 import tallledger.web.drawings.Drawings;
 import tallledger.web.record.AsItStands;
@@ -12,6 +15,7 @@ import tallledger.web.record.Attachments;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Marks;
+import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 import tallledger.web.works.Progress;
 
@@ -20,8 +24,6 @@ import tallledger.web.works.Progress;
 public class Reports {
 
     private static final int MOST_KEPT = 32;
-    /** From so many photographs on a report takes over a second. */
-    private static final int MANY = 8;
 
     /** What can be printed of a survey. */
     enum Form {
@@ -81,11 +83,6 @@ public class Reports {
         return Map.of("survey", survey, "verdict", verdict, "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "report", ReportView.of(survey, verdict, drawings, words, marks), "withMoney", false);
     }
 
-    /** Whether its report takes longer than a page may. */
-    public static boolean takesLong(Survey survey) {
-        return survey.core().photos().size() >= MANY;
-    }
-
     /** The same with what only the report has. */
     Map<String, Object> report(Survey survey) {
         Map<String, Object> all = new HashMap<>(view(survey));
@@ -111,10 +108,15 @@ public class Reports {
     }
 
     /** The same as one page that needs no other. */
-    String page(Survey survey, boolean withMoney) {
+    String page(Survey survey, boolean withMoney, Progress progress) {
         Map<Integer, String> images = new HashMap<>();
-        survey.core().photos().forEach(p -> attachments.attachment(p.sha256()).ifPresent(row -> images.put(p.entry(),
-                "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes()))));
+        List<Photo> photos = survey.core().photos();
+        for (int i = 0; i < photos.size(); i++) {
+            int entry = photos.get(i).entry();
+            progress.at(i / (double) photos.size(), Reason.of(WebReason.WORK_PHOTOGRAPHS, i + 1, photos.size()));
+            attachments.attachment(photos.get(i).sha256()).ifPresent(row -> images.put(entry, "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes())));
+        }
+        progress.at(1, Reason.of(WebReason.WORK_WRITES));
         return pdf.page(whole(survey, withMoney, images));
     }
 

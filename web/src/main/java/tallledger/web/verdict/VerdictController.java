@@ -2,6 +2,7 @@ package tallledger.web.verdict;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -42,6 +43,8 @@ import tallledger.web.words.Words;
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
 @Controller
 class VerdictController {
+
+    private static final MediaType HTML = MediaType.parseMediaType("text/html;charset=UTF-8");
 
     private final Shelves shelves;
     private final Reports reports;
@@ -118,7 +121,6 @@ class VerdictController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grades", Grade.values());
-        model.addAttribute("many", Reports.takesLong(survey));
         model.addAttribute("severities", Severity.values());
         model.addAttribute("whose", Regrade.Whose.values());
         return "verdict/verdict";
@@ -136,8 +138,8 @@ class VerdictController {
     /** The report as one page to hand on: it needs nothing else. */
     @GetMapping("/surveys/{id}/report.html")
     ResponseEntity<String> page(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/html;charset=UTF-8")).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
-                .body(reports.page(shelves.survey(id), money.equals("yes")));
+        return ResponseEntity.ok().contentType(HTML).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
+                .body(reports.page(shelves.survey(id), money.equals("yes"), Progress.unwatched()));
     }
 
     @GetMapping("/surveys/{id}/verdict.pdf")
@@ -148,13 +150,16 @@ class VerdictController {
                 .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), Progress.unwatched()));
     }
 
-    /** The same as work that says how far it is: with many photographs it takes longer than a page may. */
+    /** The same as work: there at once where it is quick; with many entries or photographs it says how far it is. */
     @PostMapping("/surveys/{id}/report")
     String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
         Survey survey = shelves.survey(id);
-        Works.Work work = works.begin("report " + id + " " + survey.head() + " " + money + " " + size + " " + form, Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", progress -> Works.Made.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
-                out -> out.write(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), progress))));
-        return "redirect:/works/" + work.id();
+        boolean withMoney = money.equals("yes");
+        Works.Doing doing = form.equals("page")
+                ? progress -> works.file("survey-" + id + ".html", HTML, out -> out.write(reports.page(survey, withMoney, progress).getBytes(StandardCharsets.UTF_8)))
+                : progress -> works.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
+                        out -> out.write(reports.pdf(survey, Reports.Form.named(form), withMoney, size.equals("Letter"), progress)));
+        return works.answer(works.begin(String.join(" ", "report", "" + id, "" + survey.head(), money, size, form), Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
     }
 
     private static Regrade.Whose whose(Typed typed) {

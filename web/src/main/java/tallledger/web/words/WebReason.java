@@ -137,6 +137,8 @@ public enum WebReason implements ReasonCode {
     WORK_MANY("work.many", "most"),
     WORK_PHOTOGRAPHS("work.photographs", "done", "all"),
     WORK_REPORT("work.report", "machine"),
+    WORK_SHELF("work.shelf"),
+    WORK_SHELF_LINES("work.shelf-lines", "done", "all"),
     WORK_WRITES("work.writes"),
     WORK_ZIP("work.zip", "machine"),
     WORK_ZIP_FILE("work.zip-file", "file"),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -72,7 +73,8 @@ class WorkController {
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(file.type());
         headers.setContentLength(Files.size(file.path()));
-        headers.setContentDisposition(ContentDisposition.attachment().filename(file.name()).build());
+        // Read in the window it was asked from, as a report; anything else is put away.
+        headers.setContentDisposition((file.type().equals(MediaType.APPLICATION_PDF) ? ContentDisposition.inline() : ContentDisposition.attachment()).filename(file.name()).build());
         return new ResponseEntity<>(out -> {
             try (InputStream in = Files.newInputStream(file.path())) {
                 in.transferTo(out);

@@ -5,12 +5,16 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
@@ -21,6 +25,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.web.record.Background;
 import tallledger.web.record.NotKept;
+import tallledger.web.record.Unfinished;
 import tallledger.web.words.WebReason;
 
 /** Work that takes longer than a page may: it goes on by itself, says how far it is, and can be stopped. What it made waits to be taken; nothing outlives a start. */
@@ -36,18 +41,6 @@ public class Works {
 
         /** @param path deleted once the work is forgotten */
         record File(Path path, String name, MediaType type) implements Made {
-        }
-
-        /** A file written by the work; of one that could not be written whole nothing is left. */
-        static File file(String name, MediaType type, Writing writing) throws IOException {
-            Path path = Files.createTempFile("made", ".part");
-            try (OutputStream out = Files.newOutputStream(path)) {
-                writing.write(out);
-            } catch (IOException | RuntimeException left) {
-                Files.deleteIfExists(path);
-                throw left;
-            }
-            return new File(path, name, type);
         }
 
         /** @param address to go on to */
@@ -78,6 +71,7 @@ public class Works {
         private final Reason title;
         private final String back;
         private final Progress progress = new Progress();
+        private final CountDownLatch over = new CountDownLatch(1);
         private volatile Stand stand = Stand.GOES_ON;
         private volatile Made made;
         private volatile Reason failure;
@@ -128,6 +122,14 @@ public class Works {
             }
         }
 
+        private void await(Duration most) {
+            try {
+                over.await(most.toMillis(), TimeUnit.MILLISECONDS);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+
         private synchronized void forget() {
             progress.stop();
             delete(made);
@@ -145,20 +147,48 @@ public class Works {
     }
 
     private final Background background;
+    private final Unfinished unfinished;
+    /** So long whoever asked is kept waiting before the page that says how far it is. */
+    private final Duration patience;
     /** Oldest first. */
     private final List<Work> works = new ArrayList<>();
 
-    Works(Background background) {
+    Works(Background background, Unfinished unfinished, @Value("${tallledger.patience:700ms}") Duration patience) {
         this.background = background;
+        this.unfinished = unfinished;
+        this.patience = patience;
+    }
+
+    /** A file written by the work; of one that could not be written whole nothing is left. */
+    public Made.File file(String name, MediaType type, Writing writing) throws IOException {
+        Path path = unfinished.file(".part");
+        try (OutputStream out = Files.newOutputStream(path)) {
+            writing.write(out);
+        } catch (IOException | RuntimeException left) {
+            Files.deleteIfExists(path);
+            throw left;
+        }
+        return new Made.File(path, name, type);
+    }
+
+    /** Where whoever asked for it goes on: what was made at once is there at once, of anything else how far it is. */
+    public String answer(Work work) {
+        work.await(patience);
+        return "redirect:/works/" + work.id + (work.made instanceof Made.File ? "/made" : "");
+    }
+
+    /** What goes on now, oldest first. */
+    public synchronized List<Work> going() {
+        return works.stream().filter(w -> w.stand() == Stand.GOES_ON).toList();
     }
 
     /**
-     * Begins it, or gives the one that goes on already, or was done and not forgotten.
+     * Begins it, or gives the one that goes on already, or whose file was made and not forgotten.
      *
      * @throws NotKept where too many go on
      */
     public synchronized Work begin(String key, Reason title, String back, Doing doing) {
-        Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE))
+        Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE && w.made instanceof Made.File))
                 .findFirst();
         if (same.isPresent()) {
             return same.get();
@@ -194,6 +224,7 @@ public class Works {
             if (work.stand == Stand.GOES_ON) {
                 failed(work, Reason.of(WebReason.WORK_FAILED));
             }
+            work.over.countDown();
         }
     }
 

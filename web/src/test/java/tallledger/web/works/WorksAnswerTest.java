@@ -1,0 +1,78 @@
+package tallledger.web.works;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.concurrent.CountDownLatch;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.http.MediaType;
+import tallledger.core.reason.Reason;
+import tallledger.web.record.Background;
+import tallledger.web.record.Unfinished;
+import tallledger.web.words.WebReason;
+
+/** Where whoever asked for work goes on: to what was made where it was quick, to how far it is where it was not. */
+class WorksAnswerTest {
+
+    private static final Reason TITLE = Reason.of(WebReason.WORK_SHELF);
+
+    @TempDir
+    Path data;
+    private Works patient;
+
+    @BeforeEach
+    void begin() {
+        patient = works(Duration.ofMinutes(1));
+    }
+
+    private Works works(Duration patience) {
+        return new Works(new Background(), new Unfinished(data), patience);
+    }
+
+    private Works.Made file() throws IOException {
+        return patient.file("x.pdf", MediaType.APPLICATION_PDF, out -> out.write(1));
+    }
+
+    @Test
+    void whatIsQuickIsThereAtOnce() {
+        Works.Work work = patient.begin("quick", TITLE, "/", progress -> file());
+        assertThat(patient.answer(work)).isEqualTo("redirect:/works/" + work.id() + "/made");
+        assertThat(patient.begin("quick", TITLE, "/", progress -> file())).as("asked again, the file is there").isSameAs(work);
+        patient.end();
+        assertThat(((Works.Made.File) work.made().orElseThrow()).path()).doesNotExist();
+    }
+
+    @Test
+    void whatTakesLongerSaysHowFarItIs() throws Exception {
+        Works hasty = works(Duration.ZERO);
+        CountDownLatch going = new CountDownLatch(1);
+        Works.Work work = hasty.begin("slow", TITLE, "/", progress -> {
+            try {
+                going.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            return new Works.Made.Page("/");
+        });
+        assertThat(hasty.answer(work)).isEqualTo("redirect:/works/" + work.id());
+        assertThat(hasty.going()).containsExactly(work);
+        going.countDown();
+    }
+
+    /** Neither kept waiting for what failed, nor sent to a file that is not there. */
+    @Test
+    void whatFailsOrLeadsOnIsToldOnItsPage() {
+        Works.Work failed = patient.begin("fails", TITLE, "/", progress -> {
+            throw new IOException("No space left on device");
+        });
+        assertThat(patient.answer(failed)).isEqualTo("redirect:/works/" + failed.id());
+        assertThat(failed.failure()).contains(Reason.of(WebReason.WORK_FAILED));
+        Works.Work page = patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"));
+        assertThat(patient.answer(page)).isEqualTo("redirect:/works/" + page.id());
+        assertThat(patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"))).as("what left no file is done again").isNotSameAs(page);
+    }
+}
