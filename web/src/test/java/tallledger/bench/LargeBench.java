@@ -24,8 +24,9 @@ public final class LargeBench {
     private static <T> T timed(String what, Callable<T> work) throws Exception {
         long start = System.nanoTime();
         T made = work.call();
+        double took = (System.nanoTime() - start) / 1e9;
         System.gc();
-        System.out.printf("%-60s %6.2f s, %d MB in use%n", what, (System.nanoTime() - start) / 1e9, (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) >> 20);
+        System.out.printf("%-60s %6.2f s, %d MB in use%n", what, took, (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) >> 20);
         return made;
     }
 

@@ -12,5 +12,8 @@ interface HandedMapper {
     /** Without their bytes. */
     List<HandedRow> newest(int most);
 
+    /** The same of one. */
+    HandedRow listed(String sha256);
+
     HandedRow handed(String sha256);
 }

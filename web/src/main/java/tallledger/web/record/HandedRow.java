@@ -6,9 +6,4 @@ package tallledger.web.record;
  * @param bytes the zip; null in a list
  */
 public record HandedRow(String sha256, String title, String keptAt, String keptBy, byte[] bytes) {
-
-    /** The same without its bytes. */
-    public HandedRow listed() {
-        return new HandedRow(sha256, title, keptAt, keptBy, null);
-    }
 }

@@ -60,6 +60,11 @@ public class HandedShelf {
         return mapper.newest(SHOWN);
     }
 
+    /** One by its hash, without its bytes. @throws NoSuchBook where there is none */
+    public HandedRow listed(String sha256) {
+        return Optional.ofNullable(mapper.listed(sha256)).orElseThrow(() -> new NoSuchBook(0));
+    }
+
     /** One by its hash. @throws NoSuchBook where there is none, or it is not any more what it was */
     public HandedRow handed(String sha256) {
         return Optional.of(sha256).filter(s -> s.matches("[0-9a-f]{64}")).map(mapper::handed).filter(h -> AttachmentRow.of("", h.bytes()).sha256().equals(sha256)).orElseThrow(() -> new NoSuchBook(0));

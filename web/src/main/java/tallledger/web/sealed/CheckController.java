@@ -103,9 +103,10 @@ class CheckController {
                 throw Refused.because(WebReason.HANDED_LARGE, Files.size(zip) / 1_000_000, MOST_KEPT / 1_000_000);
             }
             progress.at(CHECKED, Reason.of(WebReason.WORK_KEEPS));
-            handed.survey(HandedOver.books(zip));
-            return new Outcome(checked, Optional.empty(), Optional.empty(),
-                    Optional.of(handed.keep(Files.readAllBytes(zip), checked.title(), author)));
+            HandedReads.Shown read = reads.read(zip, checked);
+            String sha256 = handed.keep(Files.readAllBytes(zip), checked.title(), author);
+            reads.kept(sha256, read);
+            return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.of(sha256));
         } catch (Refused refused) {
             return refused.field().isPresent() ? new Outcome(checked, Optional.empty(), Optional.of(refused.reason()), Optional.empty())
                     : new Outcome(checked, Optional.of(refused.reason()), Optional.empty(), Optional.empty());

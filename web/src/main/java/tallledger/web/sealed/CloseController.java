@@ -32,7 +32,6 @@ import tallledger.web.record.Closing;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
-import tallledger.web.verdict.Reports;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.Works;
 

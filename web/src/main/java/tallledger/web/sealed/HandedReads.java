@@ -23,7 +23,8 @@ class HandedReads {
     /** Bytes in memory of an entry with what is made of it, roughly. */
     private static final long AN_ENTRY = 4_000;
 
-    private record Shown(Map<String, Object> model, long weighs) {
+    /** @param model what its page is made of */
+    record Shown(Map<String, Object> model, long weighs) {
     }
 
     private final HandedShelf handed;
@@ -43,35 +44,52 @@ class HandedReads {
      * @throws tallledger.web.record.NoSuchBook where there is none, or it is not any more what it was
      */
     Map<String, Object> of(String sha256) throws IOException {
+        HandedRow row = handed.listed(sha256);
         Shown known = shown.get(sha256).orElse(null);
         if (known == null) {
-            known = read(handed.handed(sha256));
+            known = read(handed.handed(sha256).bytes());
             shown.put(sha256, known);
         }
-        return known.model;
+        Map<String, Object> model = new HashMap<>(known.model);
+        model.put("row", row);
+        return model;
     }
 
-    private Shown read(HandedRow row) throws IOException {
+    /** It was just kept, and read for that. */
+    void kept(String sha256, Shown read) {
+        shown.put(sha256, read);
+    }
+
+    private Shown read(byte[] bytes) throws IOException {
         Path zip = unfinished.file(".zip");
         try {
-            Files.write(zip, row.bytes());
-            Survey survey = handed.survey(HandedOver.books(zip));
-            Map<String, String> photographs = HandedOver.photographs(zip);
-            Map<Integer, String> images = new HashMap<>();
-            for (Photo photo : survey.core().photos()) {
-                if (photographs.containsKey(photo.sha256())) {
-                    images.put(photo.entry(), photographs.get(photo.sha256()));
-                }
-            }
-            Found.Checked checked = HandedOver.check(zip, share -> { });
-            Map<String, Object> model = new HashMap<>(reports.handed(survey));
-            model.put("images", images);
-            model.put("checked", checked);
-            model.put("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
-            model.put("row", row.listed());
-            return new Shown(model, photographs.values().stream().mapToLong(String::length).sum() + AN_ENTRY * survey.entries().size());
+            Files.write(zip, bytes);
+            return read(zip, HandedOver.check(zip, share -> { }));
         } finally {
             Files.deleteIfExists(zip);
         }
+    }
+
+    /**
+     * Unpacked and judged.
+     *
+     * @param checked what the check of it came to
+     * @throws tallledger.web.record.Unreadable where no description of its machine can be read
+     * @throws tallledger.core.reason.Refused where it is larger than can be shown
+     */
+    Shown read(Path zip, Found.Checked checked) throws IOException {
+        Survey survey = handed.survey(HandedOver.books(zip));
+        Map<String, String> photographs = HandedOver.photographs(zip);
+        Map<Integer, String> images = new HashMap<>();
+        for (Photo photo : survey.core().photos()) {
+            if (photographs.containsKey(photo.sha256())) {
+                images.put(photo.entry(), photographs.get(photo.sha256()));
+            }
+        }
+        Map<String, Object> model = new HashMap<>(reports.handed(survey));
+        model.put("images", images);
+        model.put("checked", checked);
+        model.put("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
+        return new Shown(model, photographs.values().stream().mapToLong(String::length).sum() + AN_ENTRY * survey.entries().size());
     }
 }
