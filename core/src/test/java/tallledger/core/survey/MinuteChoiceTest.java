@@ -30,7 +30,6 @@ import tallledger.core.family.StepId;
 import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.rules.Rules;
 
 /** "My minutes" against every order of speeds with every set of steps, its worths and times written out a second time. */
 class MinuteChoiceTest {
