@@ -15,24 +15,24 @@ import tallledger.core.reason.Refused;
 /** The worked figures, and sums against sums thrown. */
 class PriceTest {
 
-    private static final CostSum WORKED = CostSum.of(List.of(new Cost(100, 200, 600), new Cost(0, 50, 100)));
+    private final CostSum worked = CostSum.of(List.of(new Cost(100, 200, 600), new Cost(0, 50, 100)));
 
     @Test
     void theWorkedSum() {
-        assertThat(WORKED.mean()).isEqualTo(300, within(1e-9));
-        assertThat((WORKED.eightieth() - 300) / 0.8416).isEqualTo(84.98, within(0.005));
-        assertThat(WORKED.eightieth()).isEqualTo(371.5, within(0.05));
-        assertThat(WORKED.together()).isEqualTo(384.2, within(0.05));
+        assertThat(worked.mean()).isEqualTo(300, within(1e-9));
+        assertThat((worked.eightieth() - 300) / 0.8416).isEqualTo(84.98, within(0.005));
+        assertThat(worked.eightieth()).isEqualTo(371.5, within(0.05));
+        assertThat(worked.together()).isEqualTo(384.2, within(0.05));
         assertThat(CostSum.of(List.of())).isEqualTo(new CostSum(0, 0, 0));
     }
 
     @Test
     void theWorkedOffer() {
-        Offer offer = Offer.of(4000, WORKED, 260, 400, new double[] {1, 0.5, 0.25});
+        Offer offer = Offer.of(4000, worked, 260, 400, new double[] {1, 0.5, 0.25});
         assertThat(offer.offer()).isEqualTo(3240, within(1e-9));
         assertThat(offer.opening()).isEqualTo(2968.5, within(0.05));
         assertThat(offer.ceiling()).isEqualTo(3340, within(1e-9));
-        assertThat(Offer.of(500, WORKED, 260, 400, new double[] {1, 0.5, 0.25})).as("none below nought").isEqualTo(new Offer(500, 0, 0, 0));
+        assertThat(Offer.of(500, worked, 260, 400, new double[] {1, 0.5, 0.25})).as("none below nought").isEqualTo(new Offer(500, 0, 0, 0));
     }
 
     /** Twelve costs as normals of their mean and sd, thrown 40 000 times. */
@@ -64,6 +64,13 @@ class PriceTest {
     void whatIsNoPriceIsSaidAtItsField(String asking, String sound, String currency, String background, String field) {
         assertThatThrownBy(() -> Stakes.typed(asking == null ? "" : asking, sound == null ? "" : sound, currency, background)).isInstanceOfSatisfying(Refused.class,
                 r -> assertThat(r.field()).contains(field));
+    }
+
+    /** Eight signs of currency and a hundred million are the most. */
+    @Test
+    void theMostIsStillTaken() {
+        assertThat(Stakes.typed("100000000", "", "shilling", "STOOD_IDLE").start().orElseThrow().typed()).isEqualTo("100000000");
+        assertThatThrownBy(() -> Stakes.typed("100000001", "", "£", "STOOD_IDLE")).isInstanceOf(Refused.class);
     }
 
     @Test

@@ -45,6 +45,39 @@ class PaperTest {
         assertThat(later.open(book.survey())).extracting(l -> l.task().key()).doesNotContain("lamp").contains("isolator");
     }
 
+    /** The first and the last are lines; the one before and the one after are none. */
+    @Test
+    void onlyNumbersOfTheSheetAreLines() {
+        int last = paper.lines().size();
+        for (int number : new int[] {1, last}) {
+            assertThat(paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "").payload()).containsKey("paper");
+        }
+        for (int number : new int[] {0, last + 1}) {
+            assertThatThrownBy(() -> paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, ""))
+                    .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("number"));
+        }
+    }
+
+    /** A speed that was read, and one that was passed over, are no longer open on the sheet. */
+    @Test
+    void speedsThatAreDoneOrPassedOverAreNotOpen() {
+        String read = book.machine().train().routes().get(0).key();
+        String passed = book.machine().train().routes().get(1).key();
+        int open = paper.open(book.survey()).size();
+        type(read, "31.9", false, null, "");
+        book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), book.machine().train().settings(book.machine().train().routes().get(1)), "no time"));
+        assertThat(paper.open(book.survey())).hasSize(open - 2).extracting(l -> l.task().key()).doesNotContain(read, passed).contains(book.machine().train().routes().get(2).key());
+    }
+
+    /** A row of a table makes the same entry, and says which file and line it is of. */
+    @Test
+    void aRowOfATableSaysItsFileAndLine() {
+        book.write(Paper.ofTable(book.survey(), book.survey().task("nose-runout").orElseThrow(), new Typed("0.014", false, Set.of(), ""), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
+        assertThat(book.entries().get(1).payload().part("table").text("file")).isEqualTo("readings.csv");
+        assertThat(book.entries().get(1).payload().fields().get("table").toString()).contains("line=7");
+        assertThat(book.survey().steps().latest().get(StepId.of("nose-runout")).outcome()).isEqualTo(Outcome.PROVEN);
+    }
+
     @Test
     void aLineBecomesAnEntryThatSaysSo() {
         String speed = book.machine().train().routes().get(0).key();

@@ -58,6 +58,9 @@ class StandingTest {
         Standing.Tally tally = Standing.tally(Standing.byPhase(book.survey()));
         assertThat(tally.all()).isEqualTo(all);
         assertThat(List.of(tally.good(), tally.bad(), tally.undecided(), tally.passed())).containsExactly(2, 1, 0, 1);
+        assertThat(tally.inferred()).as("what one run proves of others, and a good step spares").isEqualTo(book.spindle().coverage().counts().inferred()
+                + (int) book.ledger().inScope().stream().filter(book.ledger()::isSpared).count());
+        assertThat(tally.open()).isEqualTo(all - 4 - tally.inferred());
         assertThat(tally.good() + tally.bad() + tally.undecided() + tally.inferred() + tally.passed() + tally.open()).isEqualTo(all);
     }
 

@@ -13,6 +13,8 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.MotorRating;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.Step;
 import tallledger.core.kit.Lift;
@@ -21,8 +23,10 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
+import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.supply.SupplyPlate;
@@ -125,6 +129,71 @@ class ClaimsTest {
         assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
         book.run(List.of("A", "1"), "", false, Symptom.SLIPS);
         assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.CONTRADICTED, Standing.SHORT);
+        assertThat(only().because().arguments()).as("of all: good, bad, open").containsExactly(running.size() + 4, 3L, 1L, running.size() + 0L);
+        Step look = running.stream().filter(s -> s.recording() instanceof Recordings.Look).findFirst().orElseThrow();
+        book.step(look.id().written(), true);
+        assertThat(only().because().arguments()).containsExactly(running.size() + 4, 3L, 2L, running.size() - 1L);
+        assertThat(only().test()).map(Task::key).contains(running.stream().filter(s -> s != look).findFirst().orElseThrow().id().written());
+    }
+
+    /** Within workable on each of two lines is not rebuilt on both; within rebuilt on both is. What is left over is said. */
+    @Test
+    void rebuiltIsUpheldByEveryLine() {
+        said(claim(Attribute.REBUILT_BY, "a works"));
+        List<Step> lines = book.ledger().inScope().stream().filter(s -> s.recording().limitRule().isPresent()).toList();
+        assertThat(only().because().arguments()).containsExactly(lines.size(), 0L, 0L, lines.size() + 0L);
+        book.step("nose-runout", false, "value", "0.004");
+        assertThat(only().because().arguments()).containsExactly(lines.size(), 1L, 0L, lines.size() - 1L);
+        assertThat(only().test()).map(Task::key).contains(lines.get(0).id().written().equals("nose-runout") ? lines.get(1).id().written() : lines.get(0).id().written());
+        book.step("nose-runout", true, "value", "0.004");
+        assertThat(only().standing()).as("somebody says it is bad").isEqualTo(Standing.CONTRADICTED);
+    }
+
+    /** Against the description where no serial number was read; where neither says a year it stays open. */
+    @Test
+    void aYearStandsAgainstTheDescriptionToo() {
+        for (var expected : List.of(List.of("1974", Standing.UPHELD), List.of("1973", Standing.CONTRADICTED), List.of("long ago", Standing.UNTESTED))) {
+            said(claim(Attribute.YEAR, (String) expected.get(0)));
+            MachineDescription d = book.machine();
+            Identity dated = new Identity("Test lathe", "", "", Family.LATHE, "", "1974", "", "", LengthUnit.MM);
+            book = new SurveyBook(new MachineDescription(dated, d.claims(), d.train(), d.plate()), Scope.WHOLE, 20);
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().test()).as("the serial number would say").map(Task::key).contains("serial");
+            assertThat(only().entries()).isEmpty();
+        }
+    }
+
+    /** 600 claimed: measured 610, 600, 700 and 500, each with its U: as claimed, too close to call, better, short; tied to no axis nothing tests it. */
+    @Test
+    void aTravelIsHeldAgainstWhatWasMeasured() {
+        said(claim(Attribute.TRAVEL, "600 mm"));
+        assertThat(only().because().code()).isEqualTo("claim.travel-untied");
+        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UNTESTED), List.of("700", Standing.BETTER), List.of("500", Standing.SHORT))) {
+            said(new Claim(Attribute.TRAVEL, "600 mm", Source.SELLER, "", AxisId.read("carriage")));
+            assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+            assertThat(only().test()).map(Task::key).contains("travel.carriage");
+            book.step("travel.carriage", false, "value", (String) expected.get(0));
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().entries()).containsExactly(2);
+            assertThat(only().test().isPresent()).as("too close to call is measured again").isEqualTo(expected.get(1) == Standing.UNTESTED);
+        }
+    }
+
+    /** So many, so fast, so slow, both ways: what was run decides, and what would decide is named. */
+    @Test
+    void speedsAreHeldAgainstWhatWasRun() {
+        said(claim(Attribute.SPEED_COUNT, "4"), claim(Attribute.SPEED_COUNT, "5"), claim(Attribute.SPEED_COUNT, "3"), claim(Attribute.FASTEST_SPEED, "315"), claim(Attribute.SLOWEST_SPEED, "50"));
+        String first = book.machine().train().routes().get(0).key();
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UNTESTED, Standing.SHORT, Standing.BETTER, Standing.UNTESTED, Standing.UNTESTED);
+        assertThat(only().test()).map(Task::key).contains(first);
+        assertThat(only().because().arguments()).containsExactly(4, 0, 0, 0, 4);
+        all("40.2", "80.1", "160.4", "316");
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).as("40 is slower than 50 was claimed: better").containsExactly(Standing.UPHELD, Standing.SHORT, Standing.BETTER, Standing.UPHELD, Standing.BETTER);
+        assertThat(only().because().arguments()).containsExactly(4, 4, 4, 0, 0);
+        assertThat(only().test()).isEmpty();
+        book.run(List.of("B", "2"), "250", false);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).startsWith(Standing.SHORT).element(3).isEqualTo(Standing.SHORT);
+        assertThat(only().because().arguments()).containsExactly(4, 4, 3, 0, 1);
     }
 
     @Test
@@ -169,6 +238,106 @@ class ClaimsTest {
         book.step("lamp", false);
         assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
         assertThat(only().because().toString()).contains("claim.tied-gone");
+    }
+
+    private static MachineDescription with(MachineDescription d, Optional<MotorRating> motor, FitOut fitOut, Claim... claims) {
+        return new MachineDescription(d.identity(), List.of(claims), d.train(), d.plate(), motor, d.feeds(), d.threads(), fitOut);
+    }
+
+    /** Screw of 6 mm, wheels 20, 40 and 60: 20/40 cuts 3, 20/60 cuts 2; 1 would want two wheels of 20. */
+    @Test
+    void threadsAreWhatTheWheelsThatWereCountedCanCut() {
+        said();
+        FitOut f = book.machine().fitOut();
+        for (var expected : List.of(List.of("2", Standing.UPHELD), List.of("3", Standing.SHORT), List.of("1", Standing.BETTER))) {
+            FitOut charted = new FitOut(f.axes(), f.features(), f.supply(), Optional.of(new FitOut.Chart("6", "1", "1; 2; 3", "", "")), f.otherSpeeds());
+            book = new SurveyBook(with(book.machine(), Optional.empty(), charted, claim(Attribute.THREAD_COUNT, (String) expected.get(0))), Scope.WHOLE, 20);
+            assertThat(only().standing()).as("not counted yet").isEqualTo(Standing.UNTESTED);
+            assertThat(only().test()).map(Task::key).contains("change-wheels");
+            book.step("change-wheels", false, "wheels", "20 40 60");
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().because().arguments()).containsExactly(3, 2);
+            assertThat(only().entries()).containsExactly(2);
+        }
+        FitOut usual = new FitOut(f.axes(), f.features(), f.supply(), Optional.of(new FitOut.Chart("6", "1", "", "", "")), f.otherSpeeds());
+        book = new SurveyBook(with(book.machine(), Optional.empty(), usual, claim(Attribute.THREAD_COUNT, "2")), Scope.WHOLE, 20);
+        book.step("change-wheels", false, "wheels", "20 40 60");
+        assertThat(only().standing()).as("its chart promises nothing").isEqualTo(Standing.UNTESTED);
+    }
+
+    /** Four threads by two levers: as many as are claimed and each right, or inferred; fewer on the plate, or one wrong, is short; more is better. */
+    @Test
+    void threadsOfAPlateAreCountedOnIt() {
+        said();
+        ThreadPlate plate = new ThreadPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2")), "8 9 16 18"), ThreadPlate.Counted.PER_INCH);
+        MachineDescription d = book.machine();
+        for (var expected : List.of(List.of("4", Standing.UPHELD), List.of("3", Standing.BETTER), List.of("5", Standing.SHORT))) {
+            book = new SurveyBook(new MachineDescription(d.identity(), List.of(claim(Attribute.THREAD_COUNT, (String) expected.get(0))), d.train(), d.plate(), Optional.empty(), Optional.empty(),
+                    Optional.of(plate), d.fitOut()), Scope.WHOLE, 20);
+            book.step("thread-plate.I.1", false, "pitch", "8 tpi", "length", "127.00 mm", "turns", "40");
+            assertThat(only().standing()).isEqualTo(expected.get(0).equals("5") ? Standing.SHORT : Standing.UNTESTED);
+            assertThat(only().because().arguments()).containsExactly(4, 1, 0, 3);
+            assertThat(only().test()).isPresent();
+            book.step("thread-plate.II.2", false, "pitch", "18 tpi", "length", "56.44 mm", "turns", "40");
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().because().arguments()).as("the other two by positions proven elsewhere").containsExactly(4, 2, 2, 0);
+            assertThat(only().test()).isEmpty();
+            assertThat(only().entries()).containsExactly(2, 3);
+        }
+    }
+
+    /** By power: that it suffices is no cut that was made, that it does not is short of it. */
+    @Test
+    void aDrillingCapacityIsHeldAgainstThePower() {
+        said();
+        for (var expected : List.of(List.of("0.1 kW", Standing.SHORT), List.of("30 kW", Standing.UNTESTED))) {
+            MotorRating motor = new MotorRating(Power.parse((String) expected.get(0)), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8"));
+            book = new SurveyBook(with(book.machine(), Optional.of(motor), book.machine().fitOut(), claim(Attribute.DRILLING_CAPACITY, "40 mm")), Scope.WHOLE, 20);
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().because().code()).isEqualTo("claim.drill");
+        }
+    }
+
+    /** "24 collets", as many as were counted; of two such claims each has its own count. */
+    @Test
+    void whatIsThereSoManyTimesIsCounted() {
+        said(claim(Attribute.COLLETS, "24"), new Claim(Attribute.KIT_COUNT, "3", Source.SELLER, "chucks"));
+        assertThat(ClaimVerdict.of(book.survey())).extracting(v -> v.test().map(Task::key).orElse("")).containsExactly("claimed-count.collets", "claimed-count.chucks");
+        book.step("claimed-count.collets", false, "count", "24");
+        book.step("claimed-count.chucks", false, "count", "2");
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UPHELD, Standing.CONTRADICTED);
+    }
+
+    /** What a run said by ear, and what a person wrote of it, stands behind the claim that is tied to it. */
+    @Test
+    void whatDecidedIsSaid() {
+        String slowest = Machines.lathe("40 80 160 315", Machines.lever("range", "A B"), Machines.lever("gear", "1 2")).train().routes().get(0).key();
+        said(claim(Attribute.OTHER, "runs sweetly").tiedTo(List.of(slowest)));
+        book.run(List.of("A", "1"), "", false, Symptom.GROWLS);
+        assertThat(only().standing()).isEqualTo(Standing.CONTRADICTED);
+        assertThat(only().because().arguments().toString()).contains("GROWLS");
+        assertThat(only().test()).as("it was tested").isEmpty();
+        said(claim(Attribute.OTHER, "lit").tiedTo(List.of("lamp")));
+        Step lamp = book.ledger().step("lamp").orElseThrow();
+        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), book.ledger(), lamp, Map.of(), SurveyBook.BASIS, true, List.of(), "no bulb"));
+        assertThat(only().because().arguments().toString()).contains("no bulb");
+    }
+
+    /** On every running step and at every speed: only then all functions work. */
+    @Test
+    void allFunctionsAreUpheldByAllOfThem() {
+        MachineDescription bare = Machines.lathe("40 80", List.of(claim(Attribute.NEARLY_ALL_RUN, "all functions work")), List.of(), Machines.lever("gear", "1 2"));
+        book = new SurveyBook(bare, Scope.SPINDLE_DRIVE, 20);
+        List<Step> running = book.ledger().inScope().stream().filter(Step::runs).toList();
+        for (Step step : running) {
+            book.step(step.id().written(), false);
+        }
+        book.run(List.of("1"), "40.1", false);
+        assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+        assertThat(only().test()).map(Task::key).contains(bare.train().routes().get(1).key());
+        book.run(List.of("2"), "80.2", false);
+        assertThat(only().standing()).as(only().because().toString()).isEqualTo(Standing.UPHELD);
+        assertThat(only().test()).isEmpty();
     }
 
     /** An older description ties a claim to one step by another name. */

@@ -15,10 +15,12 @@ import tallledger.core.SurveyBook;
 import tallledger.core.blame.Check;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
+import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.By;
 import tallledger.core.price.Background;
 import tallledger.core.price.Cost;
@@ -135,8 +137,71 @@ class MoneyTest {
             // The twelve-speed box: a motor 0.03 · 350 and seven gears 0.03 · 600, none of them run.
             assertThat(elements).isEqualTo(Math.min(0.9, 0.03 * lambda) * (350 + 7 * 600), within(1e-9));
             assertThat(money.unknown() - elements).isEqualTo(unknown, within(1e-9));
+            double all = 0.03 * (350 + 7 * 600);
+            double tested = 0;
+            for (Step step : survey.steps().inScope()) {
+                double worth = Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()]) * dearest.getOrDefault(step.system().name(), 0.0);
+                all += worth;
+                tested += survey.steps().latest().containsKey(step.id()) || survey.steps().isSpared(step) ? worth : 0;
+            }
+            assertThat(money.known()).isEqualTo(tested / all, within(1e-12));
+            assertThat(money.untested()).isSortedAccordingTo((a, b) -> Double.compare(b.worth(), a.worth()));
             assertThat(money.offer().orElseThrow().offer()).isEqualTo(Math.max(0, 5000 - money.putRight().mean() - 0.5 * money.unknown()), within(1e-9));
         }
+    }
+
+    /** What turned with a speed is known, good or bad, and no longer among the untested: motor and gears by what each is worth. */
+    @Test
+    void whatTurnedIsKnown() {
+        double before = money().known();
+        assertThat(before).isZero();
+        double all = 0.03 * (350 + 7 * 600) / knownShareOfAll();
+        book.run(List.of("B", "2"), "180", false);
+        int good = Long.bitCount(survey().drive().coverage().exercised());
+        assertThat(good).isGreaterThan(1);
+        assertThat(money().known()).isEqualTo(0.03 * (350 + (good - 1) * 600) / all, within(1e-12));
+        assertThat(money().untested().stream().filter(u -> u.step().isEmpty())).hasSize(8 - good);
+        book.run(List.of("A", "1"), "10", false);
+        long turned = survey().drive().coverage().exercised() | survey().drive().coverage().failedOn();
+        assertThat(Long.bitCount(turned)).as("a gear failed on is known too").isGreaterThan(good);
+        assertThat(money().known()).isEqualTo(0.03 * (350 + (Long.bitCount(turned) - 1) * 600) / all, within(1e-12));
+        assertThat(money().untested().stream().filter(u -> u.step().isEmpty())).hasSize(8 - Long.bitCount(turned));
+    }
+
+    /** Share of all worth that the drive is, from the sums of the untested before anything is tested (λ is 1). */
+    private double knownShareOfAll() {
+        Money blank = money();
+        return blank.untested().stream().filter(u -> u.step().isEmpty()).mapToDouble(Money.Untested::worth).sum() / blank.unknown();
+    }
+
+    /** What looking at one step is worth, looked at or not; what the table has nothing for is worth nothing that is known. */
+    @Test
+    void whatLookingIsWorth() {
+        Step bed = survey().steps().inScope().stream().filter(s -> s.system().name().equals("bed") && s.ifBad() == Severity.SOON).findFirst().orElseThrow();
+        Money.Untested worth = Money.worth(survey(), bed).orElseThrow();
+        assertThat(worth.worth()).isEqualTo(0.10 * 1150, within(1e-9));
+        assertThat(worth.perMinute()).isEqualTo(0.10 * 1150 * 60 / bed.seconds(), within(1e-9));
+        assertThat(money().next(3)).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.perMinute(), a.perMinute())).allMatch(u -> u.worth() > 0);
+        Step nothing = survey().steps().inScope().stream().filter(s -> s.system().name().equals("tailstock")).findFirst().orElseThrow();
+        assertThat(Money.worth(survey(), nothing)).as("no row of the table is about it").isEmpty();
+    }
+
+    @Test
+    void onlyWhatSupposesSomethingIsAWhatIf() {
+        assertThat(Money.WhatIf.NOTHING.isNothing()).isTrue();
+        assertThat(new Money.WhatIf(Set.of(3), Set.of(), Set.of()).isNothing()).isFalse();
+        assertThat(new Money.WhatIf(Set.of(), Set.of("lamp"), Set.of()).isNothing()).isFalse();
+        assertThat(new Money.WhatIf(Set.of(), Set.of(), Set.of("lamp")).isNothing()).isFalse();
+    }
+
+    /** A check of the drive rests on no row of the table; a piece of kit that is owed is reckoned by itself. */
+    @Test
+    void whyAFindingHasNoPriceIsSaid() {
+        book.write(SurveyEntries.check(by(), SurveyBook.BASIS, survey().rules(), DriveCheck.BRAKE, false, "", "drags"));
+        assertThat(money().priced()).extracting(Money.Priced::by).containsExactly(Money.By.NOT_IN_TABLE);
+        book.write(SurveyEntries.kit(by(), KitItem.parse("chuck key", KitItem.State.MISSING, "the seller", "", "20", "", "")));
+        assertThat(money().priced()).extracting(Money.Priced::by).containsExactlyInAnyOrder(Money.By.NOT_IN_TABLE, Money.By.KIT);
+        assertThat(money().kit()).isEqualTo(20);
     }
 
     /** Looked at it leaves the unknown; bad it goes to what must be put right and tells of the rest, good it tells too. */
@@ -197,7 +262,8 @@ class MoneyTest {
         List<Money.Untested> steps = money.next(Integer.MAX_VALUE);
         List<double[]> curve = money.overMinutes();
         assertThat(curve).hasSize(steps.size() + 1);
-        int few = Math.min(12, steps.size());
+        int few = 12;
+        assertThat(steps).hasSizeGreaterThan(few);
         for (int corner = 1; corner <= few; corner++) {
             double minutes = curve.get(corner)[0];
             double taken = money.unknown() - curve.get(corner)[1];
