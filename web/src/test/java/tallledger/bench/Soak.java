@@ -29,7 +29,7 @@ public final class Soak {
     private static final Duration BETWEEN_STARTS = Duration.ofSeconds(150);
     private static final List<Integer> SURVEYS = List.of(3, 5, 8, 10, 18, 20);
     private static final List<String> PAGES = List.of("/", "/machines/1", "/house", "/surveys/3/run", "/surveys/5/speeds", "/surveys/8/faults", "/surveys/10/movement", "/surveys/18/kit",
-            "/surveys/20/verdict", "/surveys/20/verdict.pdf", "/surveys/3/entries");
+            "/surveys/20/verdict", "/surveys/20/verdict.pdf", "/surveys/20/verdict/print", "/surveys/20/survey.zip", "/surveys/20/drawings", "/surveys/18/close", "/check", "/house/backup", "/surveys/3/entries");
     private static final Pattern RECORDED = Pattern.compile("(?:done=|#entry-)(\\d+)");
 
     private final Path data;
