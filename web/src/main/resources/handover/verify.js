@@ -1,11 +1,11 @@
 'use strict';
-// Checks a survey as it was handed over: one zip, looked at in this browser and sent nowhere. Beside it the application has the same check in Java; a test
-// holds the two against each other. Nothing here is fetched.
+// Checks a survey as it was handed over: one zip, looked at in this browser and sent nowhere. Beside it the application has the same
+// check in Java; a test holds the two against each other. Nothing here is fetched.
 const MOST_FILES = 5000, MOST_BYTES = 700e6;
 const bytesOf = text => new TextEncoder().encode(text);
 const hex = bytes => Array.from(bytes, b => b.toString(16).padStart(2, '0')).join('');
 
-// --- SHA-256 (FIPS 180-4), incremental -----------------------------------------------------------------------------------------------------------
+// --- SHA-256 (FIPS 180-4), incremental -------------------------------------------------------------------------------
 const K256 = primes(64).map(p => frac(p, 3));
 const H256 = primes(8).map(p => frac(p, 2));
 function primes(n) { const all = []; for (let c = 2; all.length < n; c++) { if (all.every(p => c % p)) { all.push(c); } } return all; }
@@ -14,20 +14,26 @@ function frac(p, root) { return Number(rootBits(BigInt(p), BigInt(root), 32n) & 
 function rootBits(p, root, bits) {
   const target = p << (bits * root);
   let low = 0n, high = 1n << (bits + 12n);
-  while (low < high) { const middle = (low + high + 1n) >> 1n; if (middle ** root <= target) { low = middle; } else { high = middle - 1n; } }
+  while (low < high) {
+    const middle = (low + high + 1n) >> 1n;
+    if (middle ** root <= target) { low = middle; } else { high = middle - 1n; }
+  }
   return low;
 }
 function sha256(data) {
   const length = data.length, blocks = (length + 9 + 63) >> 6, tail = new Uint8Array(128), whole = length >> 6;
   const rest = length - (whole << 6), padded = (blocks - whole) << 6;
   tail.set(data.subarray(whole << 6)); tail[rest] = 0x80;
-  const bits = new DataView(tail.buffer); bits.setUint32(padded - 8, Math.floor(length / 0x20000000)); bits.setUint32(padded - 4, (length << 3) >>> 0);
+  const bits = new DataView(tail.buffer);
+  bits.setUint32(padded - 8, Math.floor(length / 0x20000000));
+  bits.setUint32(padded - 4, (length << 3) >>> 0);
   const h = Uint32Array.from(H256), w = new Uint32Array(64);
   const block = (b, at) => {
     for (let i = 0; i < 16; i++, at += 4) { w[i] = (b[at] << 24) | (b[at + 1] << 16) | (b[at + 2] << 8) | b[at + 3]; }
     for (let i = 16; i < 64; i++) {
       const x = w[i - 15], y = w[i - 2];
-      w[i] = w[i - 16] + ((x >>> 7 | x << 25) ^ (x >>> 18 | x << 14) ^ (x >>> 3)) + w[i - 7] + ((y >>> 17 | y << 15) ^ (y >>> 19 | y << 13) ^ (y >>> 10));
+      w[i] = w[i - 16] + ((x >>> 7 | x << 25) ^ (x >>> 18 | x << 14) ^ (x >>> 3)) + w[i - 7]
+          + ((y >>> 17 | y << 15) ^ (y >>> 19 | y << 13) ^ (y >>> 10));
     }
     let [a, bb, c, d, e, f, g, hh] = h;
     for (let i = 0; i < 64; i++) {
@@ -44,7 +50,7 @@ function sha256(data) {
   return out;
 }
 
-// --- SHA-512 and Ed25519 (RFC 8032), in whole numbers ----------------------------------------------------------------------------------------------
+// --- SHA-512 and Ed25519 (RFC 8032), in whole numbers ----------------------------------------------------------------
 const M64 = (1n << 64n) - 1n;
 const K512 = primes(80).map(p => rootBits(BigInt(p), 3n, 64n) & M64);
 const H512 = primes(8).map(p => rootBits(BigInt(p), 2n, 64n) & M64);
@@ -87,7 +93,8 @@ function point(bytes) {
   return [x, y, 1n, mod(x * y)];
 }
 function add(p, q) {
-  const a = mod((p[1] - p[0]) * (q[1] - q[0])), b = mod((p[1] + p[0]) * (q[1] + q[0])), c = mod(2n * p[3] * D * q[3]), d = mod(2n * p[2] * q[2]);
+  const a = mod((p[1] - p[0]) * (q[1] - q[0])), b = mod((p[1] + p[0]) * (q[1] + q[0])), c = mod(2n * p[3] * D * q[3]),
+      d = mod(2n * p[2] * q[2]);
   const e = b - a, f = d - c, g = d + c, h = b + a;
   return [mod(e * f), mod(g * h), mod(f * g), mod(e * h)];
 }
@@ -103,10 +110,12 @@ function ed25519(signature, message, key) {
   return mod(left[0] * right[2]) === mod(right[0] * left[2]) && mod(left[1] * right[2]) === mod(right[1] * left[2]);
 }
 
-// --- Canonical JSON (RFC 8785) of what occurs here: text, whole numbers, yes and no, lists, maps ----------------------------------------------------
+// --- Canonical JSON (RFC 8785) of what occurs here: text, whole numbers, yes and no, lists, maps ---------------------
 function canonical(v) {
   if (Array.isArray(v)) { return '[' + v.map(canonical).join(',') + ']'; }
-  if (v !== null && typeof v === 'object') { return '{' + Object.keys(v).sort().map(k => JSON.stringify(k) + ':' + canonical(v[k])).join(',') + '}'; }
+  if (v !== null && typeof v === 'object') {
+    return '{' + Object.keys(v).sort().map(k => JSON.stringify(k) + ':' + canonical(v[k])).join(',') + '}';
+  }
   return JSON.stringify(v);
 }
 
@@ -117,10 +126,11 @@ function odd(v) {
   return v === null || typeof v === 'number' && (!Number.isInteger(v) || Math.abs(v) > 2 ** 53);
 }
 
-// --- The zip: its directory at the end, each file packed by itself -------------------------------------------------------------------------------
+// --- The zip: its directory at the end, each file packed by itself ---------------------------------------------------
 async function unzip(file, found) {
   const broken = () => { found.push(['ZIP_BROKEN', '']); return null; };
-  const tailSize = Math.min(file.size, 66000), tail = new Uint8Array(await file.slice(file.size - tailSize).arrayBuffer()), t = new DataView(tail.buffer);
+  const tailSize = Math.min(file.size, 66000), tail = new Uint8Array(await file.slice(file.size - tailSize).arrayBuffer()),
+      t = new DataView(tail.buffer);
   let end = tail.length - 22;
   while (end >= 0 && t.getUint32(end, true) !== 0x06054b50) { end--; }
   if (end < 0) { return broken(); }
@@ -133,7 +143,8 @@ async function unzip(file, found) {
   for (let i = 0; i < count; i++) {
     if (at + 46 > size || d.getUint32(at, true) !== 0x02014b50) { return broken(); }
     const n = d.getUint16(at + 28, true), name = new TextDecoder().decode(new Uint8Array(d.buffer, at + 46, n));
-    const entry = {packed: d.getUint16(at + 10, true), size: d.getUint32(at + 20, true), open: d.getUint32(at + 24, true), at: d.getUint32(at + 42, true)};
+    const entry = {packed: d.getUint16(at + 10, true), size: d.getUint32(at + 20, true), open: d.getUint32(at + 24, true),
+        at: d.getUint32(at + 42, true)};
     at += 46 + n + d.getUint16(at + 30, true) + d.getUint16(at + 32, true);
     total += entry.open;
     if (/^\/|^[A-Za-z]:|\\|(^|\/)\.\.(\/|$)|[\u0000-\u001f]/.test(name)) { found.push(['NAME_UNSAFE', name]); continue; }
@@ -163,7 +174,7 @@ async function content(file, e) {
   } catch (torn) { return null; }
 }
 
-// --- One book, entry by entry ---------------------------------------------------------------------------------------------------------------------
+// --- One book, entry by entry ----------------------------------------------------------------------------------------
 function book(name, entries) {
   const b = {name, found: [], hashes: [], photos: new Set(), named: [], count: entries.length, last: entries[entries.length - 1] || {}};
   let previous = '0'.repeat(64);
@@ -176,10 +187,12 @@ function book(name, entries) {
       else if (hex(sha256(bytesOf(canonical(rest)))) !== hash) { b.found.push(['ENTRY_CHANGED', where]); }
     }
     previous = String(e.hash); b.hashes[i + 1] = previous;
-    (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && a.use === 'photograph').forEach(a => b.photos.add(String(a.sha256)));
+    (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && a.use === 'photograph')
+        .forEach(a => b.photos.add(String(a.sha256)));
     const p = e.payload;
     if (p && typeof p === 'object') {
-      [['MACHINE', p.machineVersion, p.machineHash], ['HOUSE', p.rules, p.rulesHash]].filter(n => Number.isInteger(n[1]) && typeof n[2] === 'string' && n[2])
+      [['MACHINE', p.machineVersion, p.machineHash], ['HOUSE', p.rules, p.rulesHash]].filter(n => Number.isInteger(n[1])
+          && typeof n[2] === 'string' && n[2])
         .forEach(n => b.named.push({book: n[0], version: n[1], hash: n[2], entry: i + 1}));
     }
   });
@@ -190,7 +203,7 @@ function book(name, entries) {
   return b;
 }
 
-// --- The whole ------------------------------------------------------------------------------------------------------------------------------------
+// --- The whole -------------------------------------------------------------------------------------------------------
 async function check(file, progress) {
   const found = [], result = {found, seal: null, title: '', entries: 0, closed: false};
   const files = await unzip(file, found);
@@ -209,7 +222,8 @@ async function check(file, progress) {
   const text = name => new TextDecoder('utf-8', {fatal: true}).decode(texts[name]);
   let ledger;
   try { ledger = JSON.parse(text('ledger.json')); } catch (bent) { found.push(['LEDGER_UNREADABLE', 'ledger.json']); return result; }
-  if (!ledger || typeof ledger !== 'object' || !Array.isArray(ledger.books) || ledger.books.some(b => !b || !Array.isArray(b.entries) || b.entries.some(e => !e || typeof e !== 'object' || Array.isArray(e)))) {
+  if (!ledger || typeof ledger !== 'object' || !Array.isArray(ledger.books)
+      || ledger.books.some(b => !b || !Array.isArray(b.entries) || b.entries.some(e => !e || typeof e !== 'object' || Array.isArray(e)))) {
     found.push([ledger && ledger.format > 1 ? 'LEDGER_NEWER' : 'LEDGER_UNREADABLE', 'ledger.json']); return result;
   }
   if (ledger.format !== 1) { found.push(['LEDGER_NEWER', 'ledger.json']); return result; }
@@ -221,7 +235,8 @@ async function check(file, progress) {
   if (!survey.count) { found.push(['LEDGER_UNREADABLE', 'ledger.json']); }
   result.entries = survey.count; result.closed = survey.closed;
   Object.values(books).forEach(b => found.push(...b.found));
-  Object.values(books).forEach(b => b.named.filter(n => !books[n.book] || books[n.book].hashes[n.version] !== n.hash).slice(0, 80).forEach(n => found.push(['DESCRIPTION_OTHER', b.name + ' ' + n.entry])));
+  Object.values(books).forEach(b => b.named.filter(n => !books[n.book] || books[n.book].hashes[n.version] !== n.hash).slice(0, 80)
+      .forEach(n => found.push(['DESCRIPTION_OTHER', b.name + ' ' + n.entry])));
   const byName = new Set();
   Object.keys(hashes).filter(n => n.startsWith('photos/')).forEach(n => {
     byName.add(n.slice(7).replace(/\..*/, ''));
@@ -232,18 +247,27 @@ async function check(file, progress) {
   let seal;
   try {
     seal = JSON.parse(text('seal.json'));
-    if (seal.format !== 1 || ['lastHash', 'closedBy', 'closedAt', 'publicKey', 'signature'].some(k => typeof seal[k] !== 'string') || !Number.isInteger(seal.count)
-        || typeof seal.files !== 'object' || !seal.files || Object.values(seal.files).some(h => typeof h !== 'string')) { throw new Error('no seal'); }
+    if (seal.format !== 1 || ['lastHash', 'closedBy', 'closedAt', 'publicKey', 'signature'].some(k => typeof seal[k] !== 'string')
+        || !Number.isInteger(seal.count) || typeof seal.files !== 'object' || !seal.files
+        || Object.values(seal.files).some(h => typeof h !== 'string')) {
+      throw new Error('no seal');
+    }
   } catch (bent) { found.push(['SEAL_UNREADABLE', 'seal.json']); return result; }
-  Object.keys(seal.files).forEach(n => { if (!(n in hashes)) { found.push(['FILE_MISSING', n]); } else if (hashes[n] !== seal.files[n]) { found.push(['FILE_CHANGED', n]); } });
-  Object.keys(hashes).filter(n => !Object.hasOwn(seal.files, n) && n !== 'seal.json' && n !== 'verify.html').forEach(n => found.push(['FILE_EXTRA', n]));
+  Object.keys(seal.files).forEach(n => {
+    if (!(n in hashes)) { found.push(['FILE_MISSING', n]); } else if (hashes[n] !== seal.files[n]) { found.push(['FILE_CHANGED', n]); }
+  });
+  Object.keys(hashes).filter(n => !Object.hasOwn(seal.files, n) && n !== 'seal.json' && n !== 'verify.html')
+      .forEach(n => found.push(['FILE_EXTRA', n]));
   if (seal.count !== survey.count || seal.lastHash !== survey.lastHash) { found.push(['SEAL_CHAIN', 'SURVEY ' + survey.count]); }
-  if (!survey.closed || seal.closedBy !== survey.lastBy || seal.closedAt !== String(survey.last.at)) { found.push(['SEAL_CLOSING', 'seal.json']); }
+  if (!survey.closed || seal.closedBy !== survey.lastBy || seal.closedAt !== String(survey.last.at)) {
+    found.push(['SEAL_CLOSING', 'seal.json']);
+  }
   const raw = s => { try { return Uint8Array.from(atob(s), c => c.charCodeAt(0)); } catch (bent) { return new Uint8Array(0); } };
   const {signature, ...signed} = seal;
   const key = raw(seal.publicKey);
   // Only what is named is signed: what else somebody wrote into the seal is not.
-  const named = {closedAt: signed.closedAt, closedBy: signed.closedBy, count: signed.count, files: signed.files, format: 1, lastHash: signed.lastHash, publicKey: signed.publicKey};
+  const named = {closedAt: signed.closedAt, closedBy: signed.closedBy, count: signed.count, files: signed.files, format: 1,
+      lastHash: signed.lastHash, publicKey: signed.publicKey};
   if (!ed25519(raw(signature), bytesOf(canonical(named)), key)) { found.push(['SIGNATURE_WRONG', 'seal.json']); }
   const print = hex(sha256(key));
   if (survey.closed && survey.key !== print) { found.push(['KEY_OTHER', 'seal.json']); }

@@ -63,7 +63,8 @@ public final class SurveyBook {
     /** @param rpm as read on a tachometer; empty for a run that was not read */
     public Entry run(List<String> settings, String rpm, boolean loaded, ShiftFeel feel, boolean quiet, Symptom... symptoms) {
         Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm));
-        return write(SurveyEntries.run(By.of(now, ME), BASIS, spindle(), new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
+        return write(SurveyEntries.run(By.of(now, ME), BASIS, spindle(),
+                        new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
     }
 
     public Entry step(String id, boolean flagged, String... fieldsAndValues) {
@@ -74,7 +75,8 @@ public final class SurveyBook {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed, flagged ? "seen" : ""));
+        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed,
+                        flagged ? "seen" : ""));
     }
 
     public MachineDescription machine() {

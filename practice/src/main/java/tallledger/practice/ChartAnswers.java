@@ -30,28 +30,39 @@ final class ChartAnswers {
     Map<String, String> typed() {
         double per = Math.max(line.per().doubleValue(), 1);
         return switch (line.way()) {
-            case SWING -> line.per().signum() > 0 ? Map.of("value", mm(off), "over", line.per().toPlainString() + " mm") : Map.of("value", mm(off));
+            case SWING -> line.per().signum() > 0 ? Map.of("value", mm(off), "over", line.per().toPlainString() + " mm")
+                    : Map.of("value", mm(off));
             // A hump of the height that the limit allows over so much, in rises of a level.
-            case LEVEL_RUN -> Map.of("sensitivity", "0.02", "feet", "250 mm", "divisions", row(6, i -> Math.round(2 * (off * 1500 / per) * (i < 3 ? 1 : -1) / 3 / 0.005) / 2.0, 1, ""));
-            case CROSS_LEVELS -> Map.of("sensitivity", "0.02", "feet", "250 mm", "levels", row(5, i -> Math.round(2 * off / 0.02 * i / 4) / 2.0, 1, ""));
-            case INDICATOR_STRAIGHT -> Map.of("spacing", "60 mm", "along", row(6, i -> off * 300 / per * Math.sin(Math.PI * i / 5) + hand(), 3, "mm"));
+            case LEVEL_RUN -> Map.of("sensitivity", "0.02", "feet", "250 mm", "divisions",
+                    row(6, i -> Math.round(2 * (off * 1500 / per) * (i < 3 ? 1 : -1) / 3 / 0.005) / 2.0, 1, ""));
+            case CROSS_LEVELS -> Map.of("sensitivity", "0.02", "feet", "250 mm", "levels",
+                    row(5, i -> Math.round(2 * off / 0.02 * i / 4) / 2.0, 1, ""));
+            case INDICATOR_STRAIGHT -> Map.of("spacing", "60 mm", "along", row(6, i -> off * 300 / per * Math.sin(Math.PI * i / 5) + hand(),
+                            3, "mm"));
             case INDICATOR_PARALLEL -> Map.of("spacing", "25 mm", "along", row(5, i -> off * 100 / per * i / 4 + hand() / 2, 3, "mm"));
             case GRID -> Map.of("stepAcross", "100 mm", "stepDown", "60 mm", "heights", IntStream.range(0, 3)
-                    .mapToObj(r -> row(6, i -> off * 500 / per * Math.sin(Math.PI * i / 5) * Math.sin(Math.PI * (r + 1) / 4) + hand(), 3, "mm")).collect(Collectors.joining("\n")));
-            case TURNED_HALF -> Map.of("nearFar", "0mm " + mm(off * 200 / per + 0.004).replace(" ", ""), "nearFarTurned", "0mm " + mm(off * 200 / per - 0.004).replace(" ", ""), "between", "200 mm");
+                    .mapToObj(r -> row(6, i -> off * 500 / per * Math.sin(Math.PI * i / 5) * Math.sin(Math.PI * (r + 1) / 4) + hand(), 3,
+                            "mm")).collect(Collectors.joining("\n")));
+            case TURNED_HALF -> Map.of("nearFar", "0mm " + mm(off * 200 / per + 0.004).replace(" ", ""), "nearFarTurned",
+                    "0mm " + mm(off * 200 / per - 0.004).replace(" ", ""), "between", "200 mm");
             case TWO_PLANES -> Map.of("near", round(off * 0.2, 40), "far", round(off * 0.5, 60), "apart", "280 mm");
             case HALF_TURN -> Map.of("first", round(off * 0.5, 30), "turned", round(off * 0.3, 210));
-            case OUT_OF_ROUND -> Map.of("round", row(12, k -> 0.02 + off * (0.3 * Math.cos(2 * Math.PI * k / 12) + 0.25 * Math.cos(4 * Math.PI * k / 12)), 4, "mm"));
+            case OUT_OF_ROUND -> Map.of("round",
+                    row(12, k -> 0.02 + off * (0.3 * Math.cos(2 * Math.PI * k / 12) + 0.25 * Math.cos(4 * Math.PI * k / 12)), 4, "mm"));
             case SWEEP -> Map.of("radius", "120 mm", "right", mm(off * 240 / per), "back", mm(-off * 240 / per / 2), "bolts", "70 mm");
             case COLLARS -> Map.of("head", mm(40 + off * 150 / per), "tail", "40.000 mm", "apart", "150 mm");
             case REPEATS -> Map.of("repeats", row(5, i -> 0.02 + off * random.nextDouble(), 4, "mm"));
             case PIECES -> Map.of("pieces", row(8, i -> 20 + off * (i / 7.0 + 0.3 * random.nextDouble()), 4, "mm"));
             case STEPS -> Map.of("commanded", "0.010 mm", "stood", row(6, i -> 0.010 * i + off * 0.3 * random.nextDouble(), 4, "mm"));
-            case AXIS -> Map.of("targets", IntStream.range(0, 5).mapToObj(i -> 80 * i + " mm: " + microns(i, 1) + " / " + microns(i, -1)).collect(Collectors.joining("\n")));
-            case LENGTHS -> Map.of("lengths", IntStream.rangeClosed(1, 4).mapToObj(i -> 75 * i + "mm " + mm(75 * i + off * i / 4 + hand()).replace(" ", "")).collect(Collectors.joining("\n")));
+            case AXIS -> Map.of("targets", IntStream.range(0, 5).mapToObj(i -> 80 * i + " mm: " + microns(i, 1) + " / " + microns(i, -1))
+                    .collect(Collectors.joining("\n")));
+            case LENGTHS -> Map.of("lengths",
+                    IntStream.rangeClosed(1, 4).mapToObj(i -> 75 * i + "mm " + mm(75 * i + off * i / 4 + hand()).replace(" ", ""))
+                    .collect(Collectors.joining("\n")));
             case THRUST -> Map.of("dip", mm(off * 0.8), "thrust", "0.80");
             case SQUARE -> Map.of("square", mm(off * 200 / per + 0.003), "squareTurned", mm(off * 200 / per - 0.003), "blade", "200 mm");
-            case INFEED -> Map.of("infeeds", "0.020mm 0.020mm 0.010mm 0.010mm 0.005mm", "counts", "DIAMETER", "before", "40.000 mm", "after", mm(39.935 + off * 2), "sparked", mm(39.935 + off));
+            case INFEED -> Map.of("infeeds", "0.020mm 0.020mm 0.010mm 0.010mm 0.005mm", "counts", "DIAMETER", "before", "40.000 mm",
+                    "after", mm(39.935 + off * 2), "sparked", mm(39.935 + off));
             case CIRCLE -> Map.of("nominal", "100 mm", "counter", circle(1), "clockwise", circle(-1));
         };
     }
@@ -65,7 +76,9 @@ final class ChartAnswers {
     }
 
     private static String row(int count, IntToDoubleFunction at, int digits, String unit) {
-        return IntStream.range(0, count).mapToObj(i -> BigDecimal.valueOf(at.applyAsDouble(i)).setScale(digits, RoundingMode.HALF_UP).toPlainString() + unit).collect(Collectors.joining(" "));
+        return IntStream.range(0, count)
+                .mapToObj(i -> BigDecimal.valueOf(at.applyAsDouble(i)).setScale(digits, RoundingMode.HALF_UP).toPlainString() + unit)
+                .collect(Collectors.joining(" "));
     }
 
     private String round(double e, double degrees) {
@@ -82,7 +95,8 @@ final class ChartAnswers {
         return IntStream.range(0, 180).mapToObj(k -> {
             double t = Math.toRadians(2 * k);
             double lost = way * micrometres / 2 * Math.signum(Math.sin(t)) * Math.cos(t);
-            return 2 * k + " " + BigDecimal.valueOf(micrometres * 0.6 * Math.sin(2 * t) + lost + 0.2 * random.nextGaussian()).setScale(1, RoundingMode.HALF_UP).toPlainString();
+            return 2 * k + " " + BigDecimal.valueOf(micrometres * 0.6 * Math.sin(2 * t) + lost + 0.2 * random.nextGaussian())
+                    .setScale(1, RoundingMode.HALF_UP).toPlainString();
         }).collect(Collectors.joining("\n"));
     }
 }

@@ -54,7 +54,8 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     private static final House HOUSE = House.shipped(List.of());
 
     /** @param fault the faulty element; empty for a sound box. It shows, and noises are imagined, with the house's own chances */
-    public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault, RandomGenerator random) {
+    public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault,
+            RandomGenerator random) {
         List<Entry> entries = new ArrayList<>();
         add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
         add(entries, SurveyEntries.planChosen(By.of(MORNING, SURVEYOR), school, ""));
@@ -67,11 +68,13 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
             Optional<Blame.Hunt> hunt = plan.blame().map(Blame::hunt);
             boolean over = hunt.filter(h -> h != Blame.Hunt.GOES_ON).isPresent();
             if (over || plan.next().isEmpty()) {
-                return new HiddenFaultTrials(plan.blame().filter(Blame::isClear).map(b -> b.suspects().get(0).element()), hunt, runs, seconds);
+                return new HiddenFaultTrials(plan.blame().filter(Blame::isClear).map(b -> b.suspects().get(0).element()), hunt, runs,
+                        seconds);
             }
             Route route = plan.next().get();
             seconds += seconds(survey, route);
-            add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey, record(survey, route, heard(route, fault, random))));
+            add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey,
+                            record(survey, route, heard(route, fault, random))));
         }
         throw new IllegalStateException("a hunt without an end in " + machine.identity().name());
     }
@@ -87,14 +90,16 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     }
 
     private static RunRecord record(SpindleSurvey survey, Route route, Set<Symptom> heard) {
-        Optional<SpeedReading> reading = survey.table().nominal(route).map(n -> n.setScale(n.compareTo(BigDecimal.valueOf(1000)) < 0 ? 1 : 0, RoundingMode.HALF_UP))
+        Optional<SpeedReading> reading = survey.table().nominal(route)
+                .map(n -> n.setScale(n.compareTo(BigDecimal.valueOf(1000)) < 0 ? 1 : 0, RoundingMode.HALF_UP))
                 .map(n -> SpeedReading.shown(Method.CONTACT_TACHOMETER, n.toPlainString(), ""));
         return new RunRecord(survey.machine().train().settings(route), reading, heard, Optional.empty(), false, false, false, "");
     }
 
     private static Set<Symptom> heard(Route route, Optional<Elements.Element> fault, RandomGenerator random) {
         boolean on = fault.filter(f -> route.at(f.stage()) == f.position()).isPresent();
-        boolean shows = on && random.nextDouble() < HOUSE.rules().value(Rule.SHOWS) || random.nextDouble() < HOUSE.rules().value(Rule.IMAGINED_NOISE);
+        boolean shows = on && random.nextDouble() < HOUSE.rules().value(Rule.SHOWS) || random.nextDouble() < HOUSE.rules()
+                .value(Rule.IMAGINED_NOISE);
         return shows ? EnumSet.of(Symptom.GROWLS) : Set.of();
     }
 }

@@ -12,19 +12,21 @@ import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 
 /**
- * An instrument on a simulated machine: it reads the hidden truth with the scatter and the last digit such an instrument has. The same seed reads the
- * same, so that the fields of one step belong together.
+ * An instrument on a simulated machine: it reads the hidden truth with the scatter and the last digit such an instrument has. The same
+ * seed reads the same, so that the fields of one step belong together.
  *
  * @param step  it is read for; empty for a speed of the spindle
  * @param route it is read at; empty for a step
  */
-public record SimulatedInstrument(SimulatedMachine machine, Optional<Step> step, Optional<Route> route, InstrumentKind kind, Rules rules, long seed) implements Instrument {
+public record SimulatedInstrument(SimulatedMachine machine, Optional<Step> step, Optional<Route> route, InstrumentKind kind, Rules rules,
+        long seed) implements Instrument {
 
     @Override
     public String read(Asked asked) {
         Random random = new Random(seed);
         Optional<String> speed = route.flatMap(r -> machine.run(r, random).reading()).map(SpeedReading::typed);
-        return speed.or(() -> step.map(s -> machine.answer(s, rules, random).values().getOrDefault(asked.field(), "")).filter(text -> !text.isEmpty()))
+        return speed.or(() -> step.map(s -> machine.answer(s, rules, random).values().getOrDefault(asked.field(), ""))
+                .filter(text -> !text.isEmpty()))
                 .orElseThrow(() -> Refused.because(InstrumentReason.NOTHING_READ, kind));
     }
 }

@@ -69,7 +69,8 @@ final class Sketch {
 
     /** By another name than maker and model. */
     Sketch called(String name) {
-        identity = new Identity(name, identity.maker(), identity.model(), identity.family(), identity.serial(), identity.year(), identity.seenAt(), identity.offeredBy(), identity.unit());
+        identity = new Identity(name, identity.maker(), identity.model(), identity.family(), identity.serial(), identity.year(),
+                identity.seenAt(), identity.offeredBy(), identity.unit());
         return this;
     }
 
@@ -110,7 +111,8 @@ final class Sketch {
     /** A lever whose wheels somebody has counted, as "label driver:driven". */
     Sketch geared(String name, String... pairs) {
         List<Position> positions = Arrays.stream(pairs).map(p -> p.split("[ :]"))
-                .map(p -> new Position(p[0], new Transmission.Gears(List.of(new GearPair(Integer.parseInt(p[1]), Integer.parseInt(p[2])))))).toList();
+                .map(p -> new Position(p[0], new Transmission.Gears(List.of(new GearPair(Integer.parseInt(p[1]), Integer.parseInt(p[2]))))))
+                .toList();
         stages.add(new Stage(name, StageKind.GEAR, Shifting.STOP_TO_SHIFT, positions));
         return this;
     }
@@ -189,7 +191,8 @@ final class Sketch {
     /** Travel and feeds of one of its usual axes, as its plate says. */
     Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
-                ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel, new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
+                ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel,
+                        new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
@@ -197,7 +200,8 @@ final class Sketch {
     /** A readout somebody put onto one of its usual axes. */
     Sketch readout(String name) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
-                ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), with(a.abilities(), Axis.Ability.READOUT), a.travel(), a.rates()) : a).toList();
+                ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), with(a.abilities(), Axis.Ability.READOUT), a.travel(),
+                        a.rates()) : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
@@ -209,12 +213,14 @@ final class Sketch {
     }
 
     Sketch supply(String volts, String hertz, String kilowatts, String amperes, boolean heavyStart) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), SupplyPlate.parse(volts, hertz, 3, kilowatts, amperes, heavyStart),
+                fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
 
     Sketch chart(String leadScrew, String factors, String promised, String reach, String buyable) {
-        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(), Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)), fitOut.otherSpeeds(), fitOut.ownChart());
+        fitOut = new FitOut(fitOut.axes(), fitOut.features(), fitOut.supply(),
+                Optional.of(new FitOut.Chart(leadScrew, factors, promised, reach, buyable)), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
 
@@ -293,7 +299,8 @@ final class Sketch {
             plate.put(keys.get(i), PlateCell.parse(shown.length == 0 ? PlateCell.UNREADABLE_SIGN : shown[i]));
         }
         MachineDescription description = new MachineDescription(identity, claims, train,
-                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor, feeds, fitOut.checkedFor(identity.family(), identity.unit()));
+                new SpeedPlate(MachineDescription.leversOf(train), plate, Optional.empty()), motor, feeds,
+                fitOut.checkedFor(identity.family(), identity.unit()));
         return new SimulatedMachine(description, truth, unloaded, SCATTER, faults, wrong);
     }
 }

@@ -61,7 +61,8 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> note(Recordings.Note note) {
-        return Map.of("text", code.equals("serial") ? machine.identity().model() + "-" + (1000 + random.nextInt(9000)) : "read, see the photograph");
+        return Map.of("text", code.equals("serial") ? machine.identity().model() + "-" + (1000 + random.nextInt(9000))
+                : "read, see the photograph");
     }
 
     @Override
@@ -82,7 +83,8 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> rise(Recordings.Rise rise) {
         double levels = 16 + random.nextInt(6);
-        String read = IntStream.rangeClosed(0, 6).mapToObj(i -> 5 * i + " " + BigDecimal.valueOf(18.5 + levels * (1 - Math.exp(-5 * i / 12.0)) + 0.1 * random.nextGaussian())
+        String read = IntStream.rangeClosed(0, 6)
+                .mapToObj(i -> 5 * i + " " + BigDecimal.valueOf(18.5 + levels * (1 - Math.exp(-5 * i / 12.0)) + 0.1 * random.nextGaussian())
                 .setScale(1, RoundingMode.HALF_UP)).collect(Collectors.joining("\n"));
         return Map.of("minutes", read, "ambient", "18.0");
     }
@@ -100,20 +102,24 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> feed(MotionRecordings.Feed feed) {
-        BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000) : feed.per() == Axis.Per.REV ? new BigDecimal("0.2") : HUNDRED);
+        BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000) : feed.per() == Axis.Per.REV
+                ? new BigDecimal("0.2") : HUNDRED);
         double off = 1 + 0.02 * (random.nextDouble() - 0.5);
         if (feed.per() == Axis.Per.REV) {
             int turns = Math.max(20, (int) Math.ceil(60 / rate.doubleValue()));
-            return Map.of("distance", new BigDecimal(rate.doubleValue() * turns * off).setScale(1, RoundingMode.HALF_UP) + " mm", "turns", String.valueOf(turns));
+            return Map.of("distance", new BigDecimal(rate.doubleValue() * turns * off).setScale(1, RoundingMode.HALF_UP) + " mm", "turns",
+                    String.valueOf(turns));
         }
         double distance = feed.rapid() ? 400 : Math.min(200, Math.max(20, rate.doubleValue()));
         double seconds = distance / rate.doubleValue() * 60 * off;
-        return Map.of("distance", new BigDecimal(distance).setScale(1, RoundingMode.HALF_UP) + " mm", "seconds", new BigDecimal(seconds).round(new MathContext(4)).toPlainString());
+        return Map.of("distance", new BigDecimal(distance).setScale(1, RoundingMode.HALF_UP) + " mm", "seconds",
+                new BigDecimal(seconds).round(new MathContext(4)).toPlainString());
     }
 
     @Override
     public Map<String, String> travel(MotionRecordings.Travel travel) {
-        return Map.of("value", travel.claimed().map(c -> c.mm().add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150)).stripTrailingZeros().toPlainString() + " mm");
+        return Map.of("value", travel.claimed().map(c -> c.mm().add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150))
+                .stripTrailingZeros().toPlainString() + " mm");
     }
 
     @Override
@@ -137,13 +143,15 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
             return Map.of("pitch", "2 mm", "length", "80.005 mm", "turns", "40");
         }
         double pitch = TypedLength.parse(thread.marked(), LengthUnit.MM).mm().doubleValue();
-        return Map.of("pitch", thread.marked(), "length", new BigDecimal(pitch * 40).setScale(2, RoundingMode.HALF_UP) + " mm", "turns", "40");
+        return Map.of("pitch", thread.marked(), "length", new BigDecimal(pitch * 40).setScale(2, RoundingMode.HALF_UP) + " mm", "turns",
+                "40");
     }
 
     @Override
     public Map<String, String> supply(SupplyCheck check) {
         double volts = check.plate().volts().map(v -> v.ways().get(v.ways().size() - 1).low().doubleValue()).orElse(400.0);
-        Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts), "hertz", "50.0"));
+        Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts),
+                        "hertz", "50.0"));
         if (check.plate().phases() == 3) {
             typed.put("l23", volt(volts));
             typed.put("l31", volt(volts));
@@ -195,8 +203,8 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     @Override
     public Map<String, String> panel(PanelCheck panel) {
         String amps = panel.plate().map(BigDecimal::toPlainString).orElse("4.0");
-        return Map.of("disconnect", PanelCheck.State.AS_IT_SHOULD.name(), "fuses", PanelCheck.State.AS_IT_SHOULD.name(), "motorAmps", amps, "overloadAmps", amps,
-                "diagram", PanelCheck.Diagram.IN_THE_PANEL.name());
+        return Map.of("disconnect", PanelCheck.State.AS_IT_SHOULD.name(), "fuses", PanelCheck.State.AS_IT_SHOULD.name(), "motorAmps", amps,
+                "overloadAmps", amps, "diagram", PanelCheck.Diagram.IN_THE_PANEL.name());
     }
 
     /** About a change-over at 1 800, up through it and down again. */
@@ -212,7 +220,8 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     public Map<String, String> rounds(Rounds rounds) {
         double e = rules.graded(rounds.graded()).sound().doubleValue() * (0.16 + 0.16 * random.nextDouble());
         double high = 2 * Math.PI * random.nextDouble();
-        String readings = IntStream.range(0, 12).mapToObj(k -> 0.05 + e * Math.cos(2 * Math.PI * k / 12 - high) + 0.0003 * random.nextGaussian())
+        String readings = IntStream.range(0, 12)
+                .mapToObj(k -> 0.05 + e * Math.cos(2 * Math.PI * k / 12 - high) + 0.0003 * random.nextGaussian())
                 .map(r -> BigDecimal.valueOf(r).setScale(3, RoundingMode.HALF_UP) + "mm").collect(Collectors.joining(" "));
         return Map.of("readings", readings);
     }
@@ -220,11 +229,13 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     /** Between a third and two thirds of the sound limit. */
     private String within(Rule limit) {
         BigDecimal value = rules.graded(limit).sound().multiply(BigDecimal.valueOf(0.33 + 0.33 * random.nextDouble()));
-        return limit.unit() == Unit.MILLIMETRES ? value.setScale(3, RoundingMode.HALF_UP).toPlainString() + " mm" : value.setScale(1, RoundingMode.HALF_UP).toPlainString();
+        return limit.unit() == Unit.MILLIMETRES ? value.setScale(3, RoundingMode.HALF_UP).toPlainString() + " mm"
+                : value.setScale(1, RoundingMode.HALF_UP).toPlainString();
     }
 
     private String hundredths(int count, int from, int spread) {
-        return IntStream.range(0, count).mapToObj(i -> new BigDecimal(from + random.nextInt(spread)).movePointLeft(2).setScale(3, RoundingMode.UNNECESSARY) + "mm")
+        return IntStream.range(0, count)
+                .mapToObj(i -> new BigDecimal(from + random.nextInt(spread)).movePointLeft(2).setScale(3, RoundingMode.UNNECESSARY) + "mm")
                 .collect(Collectors.joining(" "));
     }
 
@@ -246,7 +257,8 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
         BigDecimal at = BigDecimal.ZERO;
         for (CycleScript.Expected e : row) {
             for (int i = 0; i < e.least(); i++) {
-                BigDecimal wait = e.window().map(w -> w.least().add(w.most().subtract(w.least()).min(BigDecimal.valueOf(4)).multiply(new BigDecimal("0.5"))))
+                BigDecimal wait = e.window()
+                        .map(w -> w.least().add(w.most().subtract(w.least()).min(BigDecimal.valueOf(4)).multiply(new BigDecimal("0.5"))))
                         .orElse(new BigDecimal("1.5"));
                 at = log.isEmpty() ? BigDecimal.ZERO : at.add(wait).add(BigDecimal.valueOf(random.nextInt(20), 2));
                 log.append(e.event()).append(' ').append(at.setScale(2, RoundingMode.HALF_UP)).append('\n');

@@ -25,13 +25,16 @@ import tallledger.core.evidence.DriveCheck;
 class KestrelValeTest {
 
     private static MachineDescription machine(String name) {
-        return KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(m -> m.identity().name().equals(name)).findFirst().orElseThrow();
+        return KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(m -> m.identity().name().equals(name)).findFirst()
+                .orElseThrow();
     }
 
     /** Speeds and sweeps by hand; the fewest runs are at least the positions of the largest stage. */
     @ParameterizedTest
-    @CsvSource({"Aldwark 410,12,0,4", "Dunmarsh P20,6,0,3", "Castervale H1,9,0,3", "Hexthorne VC,4,2,3", "Brinmoor T1,4,2,3", "Aldwark 90,12,6,3",
-        "Brinmoor K3,4,2,3", "Castervale U2,18,0,3", "Dunmarsh R50,21,0,7", "Eskholt C300,2,0,2", "Farrowby RT,1,0,1", "Gransdale CL,2,1,3"})
+    @CsvSource({"Aldwark 410,12,0,4", "Dunmarsh P20,6,0,3", "Castervale H1,9,0,3", "Hexthorne VC,4,2,3", "Brinmoor T1,4,2,3",
+                    "Aldwark 90,12,6,3",
+        "Brinmoor K3,4,2,3", "Castervale U2,18,0,3", "Dunmarsh R50,21,0,7", "Eskholt C300,2,0,2", "Farrowby RT,1,0,1",
+        "Gransdale CL,2,1,3"})
     void speedsSweepsAndFewestRuns(String name, int speeds, int sweeps, int bound) {
         MachineDescription machine = machine(name);
         assertThat(machine.speeds().counted()).hasSize(speeds);
@@ -49,7 +52,8 @@ class KestrelValeTest {
         for (SimulatedMachine simulated : KestrelVale.shortlist()) {
             PlateCheck check = PlateCheck.of(simulated.description().plate(), OptionalInt.empty());
             boolean lathe = simulated.description().identity().name().equals("Aldwark 410");
-            assertThat(check.remarks().stream().anyMatch(r -> r.kind() == PlateRemark.Kind.SUSPECT)).as(simulated.description().identity().name()).isEqualTo(lathe);
+            assertThat(check.remarks().stream().anyMatch(r -> r.kind() == PlateRemark.Kind.SUSPECT))
+                    .as(simulated.description().identity().name()).isEqualTo(lathe);
         }
     }
 
@@ -64,7 +68,8 @@ class KestrelValeTest {
     @Test
     void driveChecksFollowTheDrive() {
         assertThat(DriveCheck.of(machine("Brinmoor K3").train())).contains(DriveCheck.NEUTRAL).doesNotContain(DriveCheck.SHIFT_UP);
-        assertThat(DriveCheck.of(machine("Hexthorne VC").train())).contains(DriveCheck.SHIFT_UP, DriveCheck.SHIFT_DOWN).doesNotContain(DriveCheck.NEUTRAL);
+        assertThat(DriveCheck.of(machine("Hexthorne VC").train())).contains(DriveCheck.SHIFT_UP, DriveCheck.SHIFT_DOWN)
+                .doesNotContain(DriveCheck.NEUTRAL);
     }
 
     @Test
@@ -80,7 +85,9 @@ class KestrelValeTest {
         }
     }
 
-    /** A fault that shows nine times in ten, among noises imagined one time in ten, is found far more often than not and seldom mistaken. */
+    /**
+     * A fault that shows nine times in ten, among noises imagined one time in ten, is found far more often than not and seldom mistaken.
+     */
     @Test
     void hiddenFaultsAreFoundAndSoundBoxesSpared() {
         MachineDescription machine = machine("Aldwark 410");
@@ -107,6 +114,7 @@ class KestrelValeTest {
         Map<String, Long> names = KestrelVale.shortlist().stream().collect(java.util.stream.Collectors.groupingBy(
                 s -> s.description().identity().name(), java.util.stream.Collectors.counting()));
         assertThat(names).hasSize(12).allSatisfy((name, count) -> assertThat(count).isEqualTo(1));
-        assertThat(IntStream.range(0, 12).mapToObj(i -> KestrelVale.shortlist().get(i).description().identity().family()).distinct().count()).isEqualTo(10);
+        assertThat(IntStream.range(0, 12).mapToObj(i -> KestrelVale.shortlist().get(i).description().identity().family()).distinct()
+                .count()).isEqualTo(10);
     }
 }

@@ -31,10 +31,12 @@ class SimulatedInstrumentTest {
     @Test
     void itReadsTheTruthWithScatter() {
         SimulatedMachine lathe = KestrelVale.aldwark410();
-        Route b3 = lathe.description().train().routes().stream().filter(r -> lathe.description().train().plateKey(r).equals(java.util.List.of("B", "3"))).findFirst().orElseThrow();
+        Route b3 = lathe.description().train().routes().stream()
+                .filter(r -> lathe.description().train().plateKey(r).equals(java.util.List.of("B", "3"))).findFirst().orElseThrow();
         Set<String> read = new HashSet<>();
         for (long seed = 0; seed < 20; seed++) {
-            SimulatedInstrument tachometer = new SimulatedInstrument(lathe, Optional.empty(), Optional.of(b3), InstrumentKind.TACHOMETER, RULES, seed);
+            SimulatedInstrument tachometer = new SimulatedInstrument(lathe, Optional.empty(), Optional.of(b3), InstrumentKind.TACHOMETER,
+                    RULES, seed);
             String one = tachometer.read(new Instrument.Asked("", "reading"));
             assertThat(tachometer.read(new Instrument.Asked("", "reading"))).isEqualTo(one);
             assertThat(Double.parseDouble(one)).isBetween(245.0, 266.0);
@@ -61,7 +63,7 @@ class SimulatedInstrumentTest {
     @Test
     void whereThereIsNothingToReadItSaysSo() {
         SimulatedMachine lathe = KestrelVale.aldwark410();
-        assertThatThrownBy(() -> at(lathe, step(lathe, "nose-camming"), 1).read(new Instrument.Asked("nose-camming", "remark"))).isInstanceOfSatisfying(Refused.class,
-                r -> assertThat(r.reason().code()).isEqualTo("instrument.nothing"));
+        assertThatThrownBy(() -> at(lathe, step(lathe, "nose-camming"), 1).read(new Instrument.Asked("nose-camming", "remark")))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("instrument.nothing"));
     }
 }

@@ -35,7 +35,8 @@ class SimulatedMachineTest {
         SimulatedMachine lathe = KestrelVale.aldwark410();
         Random random = new Random(2);
         assertThat(IntStream.range(0, 50).mapToObj(i -> lathe.run(route(lathe, "A1"), random))).allMatch(run -> run.symptoms().isEmpty());
-        long growls = IntStream.range(0, 200).filter(i -> lathe.run(route(lathe, "C3"), random).symptoms().contains(Symptom.GROWLS)).count();
+        long growls = IntStream.range(0, 200).filter(i -> lathe.run(route(lathe, "C3"), random).symptoms().contains(Symptom.GROWLS))
+                .count();
         assertThat(growls).isBetween(175L, 200L);
     }
 

@@ -40,11 +40,14 @@ class StepAnswersTest {
     void soundStepsProveGoodAndHiddenFaultsAreFound(SimulatedMachine machine) {
         StepLedger ledger = gone(machine);
         assertThat(ledger.open()).isEmpty();
-        List<String> bad = ledger.latest().values().stream().filter(r -> r.outcome() != Outcome.PROVEN).map(r -> r.step().id().written()).toList();
+        List<String> bad = ledger.latest().values().stream().filter(r -> r.outcome() != Outcome.PROVEN).map(r -> r.step().id().written())
+                .toList();
         // What is wrong only where the machine is judged as rebuilt, or not at all, is no fault of a workable one.
-        List<String> hidden = machine.wrong().keySet().stream().filter(id -> !List.of("quill-rates", "dividing-wheels", "t-slot", "circle-test").contains(id)).toList();
+        List<String> hidden = machine.wrong().keySet().stream()
+                .filter(id -> !List.of("quill-rates", "dividing-wheels", "t-slot", "circle-test").contains(id)).toList();
         assertThat(bad).containsAll(hidden);
-        bad.stream().filter(id -> !hidden.contains(id)).forEach(id -> assertThat(ledger.latest().get(StepId.read(id)).judgement().outcome()).as(id).isEqualTo(Outcome.UNDECIDED));
+        bad.stream().filter(id -> !hidden.contains(id))
+                .forEach(id -> assertThat(ledger.latest().get(StepId.read(id)).judgement().outcome()).as(id).isEqualTo(Outcome.UNDECIDED));
         assertThat(ledger.steps()).extracting(step -> step.id().written()).containsAll(machine.wrong().keySet()).doesNotHaveDuplicates();
     }
 
@@ -56,14 +59,16 @@ class StepAnswersTest {
         for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
-                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), HOUSE.rules(), check.check(), true, check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), HOUSE.rules(), check.check(), true,
+                                check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
             survey = survey.grown(entries);
             StepLedger now = survey.steps();
             SimulatedMachine.Answer answer = machine.answer(step, HOUSE.rules(), new Random(entries.size()));
             List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-            add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(), confirmed, answer.remark()));
+            add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(),
+                            confirmed, answer.remark()));
         }
         return Survey.fold(machine.description(), HOUSE, entries).steps();
     }
@@ -73,13 +78,15 @@ class StepAnswersTest {
     }
 
     private static void add(List<Entry> entries, tallledger.core.ledger.Draft draft) {
-        entries.add(Entry.following(entries.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(entries.get(entries.size() - 1)), draft));
+        entries.add(Entry.following(entries.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(entries.get(entries.size() - 1)),
+                        draft));
     }
 
     @ParameterizedTest
     @MethodSource("shortlist")
     void aRestartingGuardIsTheOneStopUseOfCycles(SimulatedMachine machine) {
         List<StepResult> stops = gone(machine).latest().values().stream().filter(r -> r.judgement().worse().isPresent()).toList();
-        assertThat(stops).extracting(r -> r.step().id().written()).isEqualTo(machine.description().identity().model().equals("T1") ? List.of("guard") : List.of());
+        assertThat(stops).extracting(r -> r.step().id().written())
+                .isEqualTo(machine.description().identity().model().equals("T1") ? List.of("guard") : List.of());
     }
 }

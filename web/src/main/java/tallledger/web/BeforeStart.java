@@ -65,28 +65,33 @@ final class BeforeStart {
             FileLock taken = channel.tryLock();
             if (taken == null) {
                 channel.close();
-                return Optional.of("The data in " + data + " are open in another Tall Ledger. Use that one, stop it, or give this one a folder of its own: --data DIR");
+                return Optional.of("The data in " + data
+                        + " are open in another Tall Ledger. Use that one, stop it, or give this one a folder of its own: --data DIR");
             }
             lock = taken;
             return Optional.empty();
         } catch (OverlappingFileLockException here) {
-            return Optional.of("The data in " + data + " are open in another Tall Ledger. Use that one, stop it, or give this one a folder of its own: --data DIR");
+            return Optional.of("The data in " + data
+                    + " are open in another Tall Ledger. Use that one, stop it, or give this one a folder of its own: --data DIR");
         } catch (FileSystemException e) {
-            return Optional.of("Nothing can be written in " + data + " (" + why(e) + "). Make it writable, or choose another folder: --data DIR");
+            return Optional.of("Nothing can be written in " + data + " (" + why(e)
+                    + "). Make it writable, or choose another folder: --data DIR");
         } catch (IOException e) {
             return Optional.of("The data in " + data + " cannot be used: " + e.getMessage());
         }
     }
 
     private static String why(FileSystemException e) {
-        return e.getReason() != null ? e.getReason() : e instanceof AccessDeniedException ? "no leave to write" : e.getClass().getSimpleName();
+        return e.getReason() != null ? e.getReason() : e instanceof AccessDeniedException ? "no leave to write" : e.getClass()
+                .getSimpleName();
     }
 
     /** The demo is made anew; only what an earlier demo left is ever taken away. */
     private static Optional<String> demoMadeAnew(Path data) {
         try {
             if (Files.exists(data.resolve(DEMO_FILES.get(0))) && !Files.exists(data.resolve(DEMO))) {
-                return Optional.of("The folder " + data + " holds data that no demo made; they are not touched. Choose another folder for the demo.");
+                return Optional.of("The folder " + data
+                        + " holds data that no demo made; they are not touched. Choose another folder for the demo.");
             }
             for (String file : DEMO_FILES) {
                 Files.deleteIfExists(data.resolve(file));
@@ -102,13 +107,15 @@ final class BeforeStart {
     static String sentence(Throwable failed, Path data) {
         for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
             if (cause instanceof SQLException sql && (sql.getErrorCode() == H2_CORRUPTED || sql.getErrorCode() == H2_OLD_FORMAT)) {
-                return "The database in " + data + " cannot be read: it is damaged or cut short. Put back a copy of the whole folder; what is there now is not touched.";
+                return "The database in " + data + " cannot be read: it is damaged or cut short. Put back a copy of the whole folder; "
+                        + "what is there now is not touched.";
             }
         }
         Throwable root = failed;
         while (root.getCause() != null) {
             root = root.getCause();
         }
-        return "Tall Ledger did not start: " + String.valueOf(root.getMessage()).lines().findFirst().orElse(root.getClass().getSimpleName());
+        return "Tall Ledger did not start: " + String.valueOf(root.getMessage()).lines().findFirst()
+                .orElse(root.getClass().getSimpleName());
     }
 }

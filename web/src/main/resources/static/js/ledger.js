@@ -169,7 +169,8 @@ document.addEventListener("alpine:init", () => {
   Alpine.data("drive", () => ({
     asked: 0,
     look(event) {
-      if (!/^(stage|cell|feed|reverses|interlocks|kilowatts|law|efficiency|family|unit|axis|phases)/.test(event.target.name || "")) { return; }
+      const reckoned = /^(stage|cell|feed|reverses|interlocks|kilowatts|law|efficiency|family|unit|axis|phases)/;
+      if (!reckoned.test(event.target.name || "")) { return; }
       const ticket = ++this.asked;
       const body = new URLSearchParams(new FormData(this.$root));
       fetch("/machines/preview", { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
@@ -225,7 +226,8 @@ document.addEventListener("click", (event) => {
 
 /* Figures go from field to field: Enter on to the next that is empty, the arrows up and down; a row pasted from a sheet fills several. */
 (function fields() {
-  const all = (from) => Array.from(from.closest(".measure").querySelectorAll(".field:not(.method):not(.file-in) input[type=text]")).filter((e) => e.offsetParent !== null);
+  const all = (from) => Array.from(from.closest(".measure").querySelectorAll(".field:not(.method):not(.file-in) input[type=text]"))
+      .filter((e) => e.offsetParent !== null);
   /* Of a step: a speed has one figure, and Enter records it. */
   const isOne = (e) => e.matches && e.matches("form.keeps[action$='/step'] .measure input[type=text]");
   document.addEventListener("keydown", (event) => {
@@ -259,7 +261,8 @@ document.addEventListener("click", (event) => {
   });
 }());
 
-/* A reading from the instrument goes into its field as if it were typed: into a row behind what stands there, unless the whole row comes. */
+/* A reading from the instrument goes into its field as if it were typed: into a row behind what stands there,
+    unless the whole row comes. */
 document.addEventListener("click", (event) => {
   const key = event.target.closest("[data-take]");
   if (!key) { return; }
@@ -329,12 +332,16 @@ document.addEventListener("click", (event) => {
     const step = form.querySelector("[name=step]");
     const place = PREFIX + (form.dataset.keeps || location.pathname + " " + (step ? step.value : ""));
     const save = () => {
-      const typed = own().filter((e) => e.type !== "hidden" || form.dataset.whole).filter((e) => e.name !== "submission" && e.name !== "seen")
+      const typed = own().filter((e) => e.type !== "hidden" || form.dataset.whole)
+          .filter((e) => e.name !== "submission" && e.name !== "seen")
         .map((e) => [e.name, e.value, ticked(e) ? e.checked : null]);
       const keys = ["submission", "seen"].map((name) => [name, (form.querySelector("[name=" + name + "]") || {}).value || ""]);
       localStorage.setItem(place, JSON.stringify({ typed, keys }));
     };
-    const setKey = (name, value) => { const field = form.querySelector("[name=" + name + "]"); if (field && value) { field.value = value; } };
+    const setKey = (name, value) => {
+      const field = form.querySelector("[name=" + name + "]");
+      if (field && value) { field.value = value; }
+    };
 
     /* A form that holds a whole description is laid out by the server: rows and cells that are not there yet are asked for. */
     const layOut = (was) => {
@@ -403,7 +410,8 @@ document.addEventListener("click", (event) => {
   };
   forms.forEach(keepOne);
 
-  const watch = () => fetch("/alive", { cache: "no-store" }).then(() => { if (/^(No connection|The connection)/.test(line.textContent)) { line.hidden = true; line.textContent = ""; } })
+  const watch = () => fetch("/alive", { cache: "no-store" })
+      .then(() => { if (/^(No connection|The connection)/.test(line.textContent)) { line.hidden = true; line.textContent = ""; } })
     .catch(() => { say("The connection is lost. Go on typing: it is kept on this tablet."); });
   setInterval(watch, 15000);
   window.addEventListener("offline", watch);

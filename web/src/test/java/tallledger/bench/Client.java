@@ -22,7 +22,8 @@ final class Client {
 
     private static final Pattern HIDDEN = Pattern.compile("<input type=\"hidden\" name=\"([^\"]+)\" value=\"([^\"]*)\"");
 
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).connectTimeout(Duration.ofSeconds(5))
+            .build();
     private final UnaryOperator<String> address;
 
     /** @param address makes a whole address of a path; asked anew each time, since a restart may move it */
@@ -31,7 +32,8 @@ final class Client {
     }
 
     HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(URI.create(address.apply(path))).timeout(Duration.ofSeconds(30)).build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(HttpRequest.newBuilder(URI.create(address.apply(path))).timeout(Duration.ofSeconds(30)).build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     /** The hidden fields of the first form of a page that posts to an address. */
@@ -63,8 +65,10 @@ final class Client {
     }
 
     private HttpRequest request(String path, Map<String, String> fields) {
-        String body = fields.entrySet().stream().map(e -> encoded(e.getKey()) + "=" + encoded(e.getValue())).collect(Collectors.joining("&"));
-        return HttpRequest.newBuilder(URI.create(address.apply(path))).timeout(Duration.ofSeconds(30)).header("Content-Type", "application/x-www-form-urlencoded")
+        String body = fields.entrySet().stream().map(e -> encoded(e.getKey()) + "=" + encoded(e.getValue()))
+                .collect(Collectors.joining("&"));
+        return HttpRequest.newBuilder(URI.create(address.apply(path))).timeout(Duration.ofSeconds(30))
+                .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body)).build();
     }
 

@@ -76,8 +76,8 @@ public final class CoreBench {
     }
 
     public static void main(String[] args) {
-        System.out.printf("%-12s %8s | %9s %6s %6s %7s | %9s %7s | %9s | %9s%n", "speeds", "plate ms", "gears ms", "runs", "bound", "t/bound",
-                "every ms", "t/bound", "replan ms", "blame ms");
+        System.out.printf("%-12s %8s | %9s %6s %6s %7s | %9s %7s | %9s | %9s%n", "speeds", "plate ms", "gears ms", "runs", "bound",
+                "t/bound", "every ms", "t/bound", "replan ms", "blame ms");
         GEARBOXES.forEach(CoreBench::row);
         System.out.println();
         arrangements();
@@ -86,19 +86,29 @@ public final class CoreBench {
         faults();
     }
 
-    /** What a long recording takes: 360 points round, a circle of 10 000, a trace of 50 000 beside one pass of the library's transform over as many, a grid. */
+    /**
+     * What a long recording takes: 360 points round, a circle of 10 000, a trace of 50 000 beside one pass of the library's transform over
+     * as many, a grid.
+     */
     private static void measuring() {
         Random random = new Random(5);
-        List<BigDecimal> turn = IntStream.range(0, 360).mapToObj(k -> BigDecimal.valueOf(Math.round(1e4 * (0.05 + 0.01 * Math.cos(Math.toRadians(k)) + 0.001 * random.nextGaussian()))).movePointLeft(4)).toList();
+        List<BigDecimal> turn = IntStream.range(0, 360)
+                .mapToObj(k -> BigDecimal.valueOf(Math.round(1e4 * (0.05 + 0.01 * Math.cos(Math.toRadians(k))
+                        + 0.001 * random.nextGaussian()))).movePointLeft(4)).toList();
         System.out.printf("round of 360: %.1f ms%n", median(() -> new Round(turn).lobe(2)));
-        List<CircleTest.Point> circle = IntStream.range(0, 5000).mapToObj(k -> new CircleTest.Point(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian())).toList();
+        List<CircleTest.Point> circle = IntStream.range(0, 5000)
+                .mapToObj(k -> new CircleTest.Point(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian()))
+                .toList();
         System.out.printf("circle of 10 000: %.1f ms%n", median(() -> new CircleTest(100, circle, circle).explained()));
         Trace trace = new Trace(0.0005, IntStream.range(0, 50_000).mapToObj(i -> 2 * Math.sin(i / 40.0) + random.nextGaussian()).toList());
-        Map<String, String> typed = Map.of("spacing", "0.0005 mm", "trace", trace.heights().stream().map(h -> String.format(java.util.Locale.ROOT, "%.3f", h)).collect(Collectors.joining(" ")));
+        Map<String, String> typed = Map.of("spacing", "0.0005 mm", "trace",
+                trace.heights().stream().map(h -> String.format(java.util.Locale.ROOT, "%.3f", h)).collect(Collectors.joining(" ")));
         Finish milled = new Finish(Finish.Process.MILLED);
-        System.out.printf("the same as typed, read and judged: %.1f ms%n", median(() -> milled.weigh(new Values(typed, LengthUnit.MM), Rules.shipped())));
+        System.out.printf("the same as typed, read and judged: %.1f ms%n",
+                median(() -> milled.weigh(new Values(typed, LengthUnit.MM), Rules.shipped())));
         double[][] both = new double[2][65_536];
-        System.out.printf("trace of 50 000: filtered at one cut-off %.1f ms, cut-off chosen and spacings found %.1f ms; one transform of 65 536 points by the library %.1f ms%n",
+        System.out.printf("trace of 50 000: filtered at one cut-off %.1f ms, cut-off chosen and spacings found %.1f ms; one transform "
+                + "of 65 536 points by the library %.1f ms%n",
                 median(() -> trace.at(0.8)), median(() -> trace.chosen(true).spacings().strongest()),
                 median(() -> {
                     IntStream.range(0, 50_000).forEach(i -> {
@@ -107,7 +117,8 @@ public final class CoreBench {
                     });
                     FastFourierTransformer.transformInPlace(both, DftNormalization.STANDARD, TransformType.FORWARD);
                 }));
-        List<List<Double>> rows = IntStream.range(0, 20).mapToObj(r -> IntStream.range(0, 30).mapToObj(c -> 0.01 * random.nextGaussian()).toList()).toList();
+        List<List<Double>> rows = IntStream.range(0, 20)
+                .mapToObj(r -> IntStream.range(0, 30).mapToObj(c -> 0.01 * random.nextGaussian()).toList()).toList();
         System.out.printf("grid of 30 x 20: %.1f ms%n%n", median(() -> FlatFace.grid(50, 50, rows).zone()));
     }
 
@@ -117,15 +128,20 @@ public final class CoreBench {
             List<TypedNumber> ladder = ladder(z, z == 12 ? 1.4125 : z == 24 ? 1.2589 : 1.122);
             List<TypedNumber> misread = new java.util.ArrayList<>(ladder);
             misread.set(z / 2, TypedNumber.parse(ladder.get(z / 2).value().multiply(new BigDecimal("1.15")).toPlainString()));
-            List<TypedNumber> nothing = IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(13 + i * i + i * 7 % 11))).toList();
-            System.out.printf("arrangements of %d speeds: even ladder %.1f ms (%d), one misread %.1f ms, that fit nothing %.0f ms%n", z, median(() -> Arrangements.of(ladder, List.of())),
-                    Arrangements.of(ladder, List.of()).found().size(), median(() -> Arrangements.of(misread, List.of())), median(() -> Arrangements.of(nothing, List.of())));
+            List<TypedNumber> nothing = IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(13 + i * i + i * 7 % 11)))
+                    .toList();
+            System.out.printf("arrangements of %d speeds: even ladder %.1f ms (%d), one misread %.1f ms, that fit nothing %.0f ms%n", z,
+                    median(() -> Arrangements.of(ladder, List.of())),
+                    Arrangements.of(ladder, List.of()).found().size(), median(() -> Arrangements.of(misread, List.of())),
+                    median(() -> Arrangements.of(nothing, List.of())));
         }
         System.out.println();
     }
 
     private static List<TypedNumber> ladder(int z, double step) {
-        return IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(new BigDecimal(20 * Math.pow(step, i)).round(new java.math.MathContext(3)).toPlainString())).toList();
+        return IntStream.range(0, z)
+                .mapToObj(i -> TypedNumber.parse(new BigDecimal(20 * Math.pow(step, i)).round(new java.math.MathContext(3))
+                        .toPlainString())).toList();
     }
 
     /** What the whole machine adds: its catalogue, the minutes' choice, change wheels, and a cycle of many events. */
@@ -136,9 +152,12 @@ public final class CoreBench {
         WheelSet wheels = WheelSet.parse("20 24 28 30 32 36 40 48 60");
         WheelSet twenty = WheelSet.parse("20 24 25 28 30 32 35 36 40 44 45 48 50 52 55 56 60 63 64 65");
         CycleScript script = CycleScripts.of("spark-out", Map.of(CycleScripts.Setting.PASSES, BigDecimal.valueOf(50)), Rules.shipped());
-        CycleLog log = new CycleLog(IntStream.range(0, 100).mapToObj(i -> new CycleLog.Tap(i == 0 ? "at-zero" : "pass", BigDecimal.valueOf(i))).toList());
-        System.out.printf("steps of a universal mill (%d): %.1f ms%n", Catalogue.of(mill, Rules.shipped()).size(), median(() -> Catalogue.of(mill, Rules.shipped())));
-        System.out.printf("change wheels, 9 on hand, 3 of 11 lost: %.1f ms; 20 on hand: %.1f ms%n", median(() -> ChangeWheels.of(chart, wheels)), median(() -> ChangeWheels.of(chart, twenty)));
+        CycleLog log = new CycleLog(IntStream.range(0, 100)
+                .mapToObj(i -> new CycleLog.Tap(i == 0 ? "at-zero" : "pass", BigDecimal.valueOf(i))).toList());
+        System.out.printf("steps of a universal mill (%d): %.1f ms%n", Catalogue.of(mill, Rules.shipped()).size(),
+                median(() -> Catalogue.of(mill, Rules.shipped())));
+        System.out.printf("change wheels, 9 on hand, 3 of 11 lost: %.1f ms; 20 on hand: %.1f ms%n",
+                median(() -> ChangeWheels.of(chart, wheels)), median(() -> ChangeWheels.of(chart, twenty)));
         System.out.printf("a log of 100 events lined up: %.1f ms%n%n", median(() -> CycleResult.of(script, log, Rules.shipped())));
     }
 
@@ -150,15 +169,19 @@ public final class CoreBench {
         SpeedPlate misread = misread(machine.plate());
         List<Route> routes = EverySpeed.routes(table);
         Map<Route, Outcome> some = Map.of(routes.get(0), Outcome.PROVEN, routes.get(1), Outcome.FAILED, routes.get(2), Outcome.PROVEN);
-        List<Trial> trials = List.of(new Trial(routes.get(0), Set.of()), new Trial(routes.get(1), Set.of(Symptom.GROWLS)), new Trial(routes.get(2), Set.of()));
+        List<Trial> trials = List.of(new Trial(routes.get(0), Set.of()), new Trial(routes.get(1), Set.of(Symptom.GROWLS)),
+                new Trial(routes.get(2), Set.of()));
         List<Route> untried = routes.subList(3, routes.size());
         RunPlan gears = planner.plan(School.EVERY_GEAR, 0);
         RunPlan every = planner.plan(School.EVERY_SPEED, 0);
         System.out.printf("%-12s %8.2f | %9.1f %6d %6d %7.4f | %9.1f %7.4f | %9.1f | %9.2f%s%n", box.name,
-                median(() -> PlateCheck.of(misread, OptionalInt.empty())), median(() -> planner.plan(School.EVERY_GEAR, 0)), gears.runs().size(),
+                median(() -> PlateCheck.of(misread, OptionalInt.empty())), median(() -> planner.plan(School.EVERY_GEAR, 0)),
+                gears.runs().size(),
                 gears.lowerBound(), gears.timeRatio(), median(() -> planner.plan(School.EVERY_SPEED, 0)), every.timeRatio(),
-                median(() -> planner.plan(School.EVERY_GEAR, 0, 0, some, List.of(), Optional.of(routes.get(2)), OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
-                median(() -> Blame.of(elements, trials, untried, r -> 0, Rules.shipped())), gears.provenFewest() ? "  fewest proven" : "  fewest not proven");
+                median(() -> planner.plan(School.EVERY_GEAR, 0, 0, some, List.of(), Optional.of(routes.get(2)),
+                        OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
+                median(() -> Blame.of(elements, trials, untried, r -> 0, Rules.shipped())), gears.provenFewest() ? "  fewest proven"
+                : "  fewest not proven");
     }
 
     private static double median(Runnable work) {
@@ -177,7 +200,8 @@ public final class CoreBench {
 
     /** Boxes of each size with one hidden fault, and as many sound ones, hunted by the application's own plan. */
     private static void faults() {
-        System.out.printf("%n%-12s %8s %8s %8s %8s %8s %8s %8s %10s%n", "hidden fault", "rightly", "wrongly", "likeliest", "open", "runs", "minutes", "log2", "accused");
+        System.out.printf("%n%-12s %8s %8s %8s %8s %8s %8s %8s %10s%n", "hidden fault", "rightly", "wrongly", "likeliest", "open", "runs",
+                "minutes", "log2", "accused");
         for (School school : List.of(School.EVERY_SPEED, School.EVERY_GEAR)) {
             System.out.println(school);
             GEARBOXES.subList(0, 3).forEach(box -> faults(box, school));
@@ -202,8 +226,10 @@ public final class CoreBench {
             seconds += found.seconds();
             accused += HiddenFaultTrials.hunt(machine, school, Optional.empty(), random).blamed().isPresent() ? 1 : 0;
         }
-        System.out.printf("%-12s %7.1f%% %7.1f%% %7.1f%% %7.1f%% %8.2f %8.1f %8d %9.2f%%%n", box.name, 100.0 * ended[0] / BOXES, 100.0 * ended[1] / BOXES,
-                100.0 * ended[2] / BOXES, 100.0 * ended[3] / BOXES, (double) runs / BOXES, seconds / BOXES / 60, fewestThatTell(choices.size()), 100.0 * accused / BOXES);
+        System.out.printf("%-12s %7.1f%% %7.1f%% %7.1f%% %7.1f%% %8.2f %8.1f %8d %9.2f%%%n", box.name, 100.0 * ended[0] / BOXES,
+                100.0 * ended[1] / BOXES,
+                100.0 * ended[2] / BOXES, 100.0 * ended[3] / BOXES, (double) runs / BOXES, seconds / BOXES / 60,
+                fewestThatTell(choices.size()), 100.0 * accused / BOXES);
     }
 
     /** No yes-or-no test singles out one of n parts in fewer than log2 n runs. */

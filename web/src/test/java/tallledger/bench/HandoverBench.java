@@ -56,7 +56,9 @@ public final class HandoverBench {
             ImageIO.write(image, "jpg", out);
             bytes += out.size();
             AttachmentRow row = AttachmentRow.of("image/jpeg", out.toByteArray());
-            app.bean(Attachments.class).keep(survey.id(), List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings", List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
+            app.bean(Attachments.class)
+                    .keep(survey.id(), List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings",
+                            List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
                     "photograph no. " + i), Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
         }
         for (int i = 0; i < 3; i++) {
@@ -64,7 +66,8 @@ public final class HandoverBench {
             byte[] pdf = app.bean(Reports.class).pdf(app.bean(Shelves.class).survey(survey.id()));
             double took = (System.nanoTime() - start) / 1e9;
             try (PDDocument document = Loader.loadPDF(pdf)) {
-                System.out.printf("report of %d entries and %d photographs (%.1f MB together): %.2f s, %d pages, %.1f MB%n", app.bean(Shelves.class).survey(survey.id()).head(), PHOTOGRAPHS, bytes / 1e6, took,
+                System.out.printf("report of %d entries and %d photographs (%.1f MB together): %.2f s, %d pages, %.1f MB%n",
+                        app.bean(Shelves.class).survey(survey.id()).head(), PHOTOGRAPHS, bytes / 1e6, took,
                         document.getNumberOfPages(), pdf.length / 1e6);
             }
         }
@@ -78,7 +81,8 @@ public final class HandoverBench {
             out.write("{\"books\":[{\"entries\":[".getBytes(StandardCharsets.UTF_8));
             Optional<Entry> last = Optional.empty();
             for (int i = 0; i < MANY; i++) {
-                Entry e = Entry.following(last, SurveyEntries.remark(By.of(Instant.ofEpochSecond(1_700_000_000L + i), "Q. Tester, buyer"), "remark no. " + i + " of a long survey, with some words to it"));
+                Entry e = Entry.following(last, SurveyEntries.remark(By.of(Instant.ofEpochSecond(1_700_000_000L + i), "Q. Tester, buyer"),
+                                "remark no. " + i + " of a long survey, with some words to it"));
                 out.write(((i == 0 ? "" : ",") + CanonicalJson.write(e.handedOver())).getBytes(StandardCharsets.UTF_8));
                 last = Optional.of(e);
             }
@@ -88,7 +92,8 @@ public final class HandoverBench {
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
             boolean holds = HandedOver.check(zip, share -> { }).holds();
-            System.out.printf("%d entries (%.1f MB zip) checked in Java: %s in %.2f s%n", MANY, Files.size(zip) / 1e6, holds, (System.nanoTime() - start) / 1e9);
+            System.out.printf("%d entries (%.1f MB zip) checked in Java: %s in %.2f s%n", MANY, Files.size(zip) / 1e6, holds,
+                    (System.nanoTime() - start) / 1e9);
         }
         App app = App.demo();
         LongSurvey survey = LongSurvey.of(app, 400);
@@ -107,7 +112,8 @@ public final class HandoverBench {
                     size[0] += length;
                 }
             });
-            System.out.printf("survey of 400 entries handed over, report and all: %.2f s, %.0f kB%n", (System.nanoTime() - start) / 1e9, size[0] / 1e3);
+            System.out.printf("survey of 400 entries handed over, report and all: %.2f s, %.0f kB%n", (System.nanoTime() - start) / 1e9,
+                    size[0] / 1e3);
         }
         report(app, survey);
         Path page = folder.resolve("verify.html");
@@ -124,7 +130,8 @@ public final class HandoverBench {
         long start = System.nanoTime();
         browser.setInputFiles("#file", zip);
         browser.waitForFunction("() => document.body.dataset.done === 'yes'");
-        System.out.printf("%d entries checked in the browser: '%s' in %.2f s%n", MANY, browser.evaluate("() => document.body.dataset.found"), (System.nanoTime() - start) / 1e9);
+        System.out.printf("%d entries checked in the browser: '%s' in %.2f s%n", MANY,
+                browser.evaluate("() => document.body.dataset.found"), (System.nanoTime() - start) / 1e9);
         System.exit(0);
     }
 }

@@ -31,8 +31,9 @@ import tallledger.practice.KestrelVale;
 import tallledger.web.sealed.HandedOver;
 
 /**
- * Kills the packaged application again and again while entries are written, a survey is closed, one is handed over and a backup is taken; then looks for every
- * entry and every closing that was acknowledged, for what was left half-written, and whether what came whole over the line is whole.
+ * Kills the packaged application again and again while entries are written, a survey is closed, one is handed over and a backup is taken;
+ * then looks for every entry and every closing that was acknowledged, for what was left half-written, and whether what came whole over the
+ * line is whole.
  */
 public final class HardStops {
 
@@ -87,12 +88,15 @@ public final class HardStops {
             client = client();
             look(client, written, round);
             if (stop % 10 == 0) {
-                System.out.printf("%d stops: %d entries and %d closings acknowledged, %d zips and %d backups came whole, %d requests cut off, %d complaints%n", stop, acknowledged.size(), closed.size(), exports.get(),
+                System.out.printf("%d stops: %d entries and %d closings acknowledged, %d zips and %d backups came whole, %d requests "
+                        + "cut off, %d complaints%n", stop, acknowledged.size(), closed.size(), exports.get(),
                         backups.get(), cut.get(), complaints.size());
             }
         }
         Set<String> there = new HashSet<>();
-        HttpResponse<InputStream> zip = files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + written + "/survey.zip")).build(), HttpResponse.BodyHandlers.ofInputStream());
+        HttpResponse<InputStream> zip =
+                files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + written + "/survey.zip")).build(),
+                HttpResponse.BodyHandlers.ofInputStream());
         Path last = Files.createTempFile(data, "last", ".zip");
         try (InputStream in = zip.body()) {
             Files.copy(in, last, StandardCopyOption.REPLACE_EXISTING);
@@ -102,7 +106,8 @@ public final class HardStops {
             acknowledged.stream().filter(text::contains).forEach(there::add);
         }
         app.close();
-        System.out.printf("%n%d hard stops: %d entries acknowledged, %d lost; %d closings acknowledged; %d zips and %d backups came whole; %d requests cut off; %d complaints%n", stops, acknowledged.size(),
+        System.out.printf("%n%d hard stops: %d entries acknowledged, %d lost; %d closings acknowledged; %d zips and %d backups came "
+                + "whole; %d requests cut off; %d complaints%n", stops, acknowledged.size(),
                 acknowledged.size() - there.size(), closed.size(), exports.get(), backups.get(), cut.get(), complaints.size());
         complaints.stream().limit(40).forEach(System.out::println);
         return complaints.isEmpty() && there.size() == acknowledged.size();
@@ -176,8 +181,9 @@ public final class HardStops {
         until(() -> {
             Path to = Files.createTempFile("handed", ".zip");
             try {
-                HttpResponse<Path> answer = files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + survey + "/survey.zip")).timeout(Duration.ofSeconds(30)).build(),
-                        HttpResponse.BodyHandlers.ofFile(to));
+                HttpResponse<Path> answer =
+                        files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + survey + "/survey.zip"))
+                        .timeout(Duration.ofSeconds(30)).build(), HttpResponse.BodyHandlers.ofFile(to));
                 if (answer.statusCode() == 200 && !HandedOver.check(to, share -> { }).holds()) {
                     complaints.add("a zip came whole and does not hold");
                 }

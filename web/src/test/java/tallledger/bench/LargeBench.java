@@ -26,7 +26,8 @@ public final class LargeBench {
         T made = work.call();
         double took = (System.nanoTime() - start) / 1e9;
         System.gc();
-        System.out.printf("%-60s %6.2f s, %d MB in use%n", what, took, (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) >> 20);
+        System.out.printf("%-60s %6.2f s, %d MB in use%n", what, took,
+                (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) >> 20);
         return made;
     }
 

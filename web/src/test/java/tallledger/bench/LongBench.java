@@ -18,7 +18,10 @@ import tallledger.web.App;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
-/** Long books, many readers, a long shelf: server time of the pages of a survey of 3 000 entries, of 20 readers at once, and the heap with 200 surveys. */
+/**
+ * Long books, many readers, a long shelf: server time of the pages of a survey of 3 000 entries, of 20 readers at once, and the heap with
+ * 200 surveys.
+ */
 public final class LongBench {
 
     private static final int USUAL = 400;
@@ -27,7 +30,8 @@ public final class LongBench {
     private static final int PAGES_EACH = 100;
     private static final int SURVEYS = 200;
     private static final int MEASURED = 100;
-    private static final List<String> READ = List.of("/", "/surveys/3/run", "/surveys/3/entries", "/surveys/3/speeds", "/surveys/5/verdict", "/machines/1");
+    private static final List<String> READ = List.of("/", "/surveys/3/run", "/surveys/3/entries", "/surveys/3/speeds", "/surveys/5/verdict",
+            "/machines/1");
 
     private LongBench() {
     }

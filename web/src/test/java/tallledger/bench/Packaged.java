@@ -28,8 +28,8 @@ final class Packaged implements AutoCloseable {
     /** As bin/tall-ledger starts it. */
     static Packaged application(Path data, int port, String... more) throws IOException, InterruptedException {
         Path app = Path.of(System.getProperty("bench.home", "."), "target/app").toAbsolutePath().normalize();
-        List<String> command = new ArrayList<>(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar", app.resolve("tall-ledger.jar").toString(),
-                "--server.port=" + port, "--tallledger.data=" + data));
+        List<String> command = new ArrayList<>(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar",
+                        app.resolve("tall-ledger.jar").toString(), "--server.port=" + port, "--tallledger.data=" + data));
         command.addAll(List.of(more));
         return start(command, port, data.resolve("log.txt").toFile());
     }
@@ -43,7 +43,8 @@ final class Packaged implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java"));
         command.addAll(arguments);
         Instant began = Instant.now();
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log)).start();
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log))
+                .start();
         while (Duration.between(began, Instant.now()).compareTo(PATIENCE) < 0 && process.isAlive()) {
             try (Socket socket = new Socket("localhost", port)) {
                 return new Packaged(process, port, Duration.between(began, Instant.now()));

@@ -15,16 +15,18 @@ import tallledger.bench.bare.BareApp;
 
 /**
  * Server time of each main view with the demo data, of the packaged application as bin/demo starts it: 200 requests each after 150 to
- * warm up, and a round over all before, one at a time over loopback. Beside each a bare page of the same framework with as many elements, and how often as long
- * the view takes; the starts of both likewise.
+ * warm up, and a round over all before, one at a time over loopback. Beside each a bare page of the same framework with as many elements,
+ * and how often as long the view takes; the starts of both likewise.
  */
 public final class PageBench {
 
     private static final int WARM_UP = 150;
     private static final int MEASURED = 200;
     private static final int STARTS = 3;
-    private static final List<String> PAGES = List.of("/", "/machines/1", "/machines/1/edit", "/surveys/3/run", "/surveys/10/run", "/surveys/3/speeds", "/surveys/18/speeds",
-            "/surveys/3/faults", "/surveys/3/entries", "/house", "/surveys/3/movement", "/surveys/3/threads", "/surveys/10/cycles", "/surveys/3/kit", "/machines/1/fitout",
+    private static final List<String> PAGES = List.of("/", "/machines/1", "/machines/1/edit", "/surveys/3/run", "/surveys/10/run",
+            "/surveys/3/speeds", "/surveys/18/speeds",
+            "/surveys/3/faults", "/surveys/3/entries", "/house", "/surveys/3/movement", "/surveys/3/threads", "/surveys/10/cycles",
+            "/surveys/3/kit", "/machines/1/fitout",
             "/surveys/5/verdict", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/verdict.pdf");
     private static final Pattern ELEMENT = Pattern.compile("<[a-z]");
 
@@ -45,7 +47,8 @@ public final class PageBench {
                 double[] millis = measured(client, app.url(path));
                 int elements = elements(client, app.url(path));
                 double least = measured(client, bare.url("/bare?elements=" + elements))[MEASURED / 2];
-                System.out.printf("%-28s %8.1f %8.1f %9d %9.1f %6.1f%n", path, millis[MEASURED / 2], millis[MEASURED * 95 / 100], elements, least, millis[MEASURED / 2] / least);
+                System.out.printf("%-28s %8.1f %8.1f %9d %9.1f %6.1f%n", path, millis[MEASURED / 2], millis[MEASURED * 95 / 100], elements,
+                        least, millis[MEASURED / 2] / least);
             }
         }
         starts(data);
@@ -88,7 +91,8 @@ public final class PageBench {
         }
         Arrays.sort(own);
         Arrays.sort(least);
-        System.out.printf("%nstart %.1f s, bare %.1f s, %.2f times%n", own[STARTS / 2], least[STARTS / 2], own[STARTS / 2] / least[STARTS / 2]);
+        System.out.printf("%nstart %.1f s, bare %.1f s, %.2f times%n", own[STARTS / 2], least[STARTS / 2],
+                own[STARTS / 2] / least[STARTS / 2]);
     }
 
     /** A remark recorded: from the post to the answer, the entry on the device. */

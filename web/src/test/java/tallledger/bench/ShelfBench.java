@@ -19,11 +19,15 @@ import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 
-/** The shelf with a hundred machines and with ten thousand, half of them under survey: a page, found, sorted, the last; and all lines made anew. */
+/**
+ * The shelf with a hundred machines and with ten thousand, half of them under survey: a page, found, sorted, the last; and all lines made
+ * anew.
+ */
 public final class ShelfBench {
 
     private static final int MEASURED = 100;
-    private static final List<String> ASKED = List.of("/", "/?q=shed%2017", "/?family=LATHE&sort=PUT_RIGHT", "/?state=NOT_BEGUN&sort=NAME", "/?place=shed%2099&sort=WORST", "/?sort=OFFER&page=9999");
+    private static final List<String> ASKED = List.of("/", "/?q=shed%2017", "/?family=LATHE&sort=PUT_RIGHT", "/?state=NOT_BEGUN&sort=NAME",
+            "/?place=shed%2099&sort=WORST", "/?sort=OFFER&page=9999");
 
     private ShelfBench() {
     }
@@ -54,7 +58,8 @@ public final class ShelfBench {
         for (int i = from; i < to; i++) {
             MachineDescription d = kinds.get(i % kinds.size());
             Identity id = d.identity();
-            MachineDescription own = new MachineDescription(new Identity(id.name() + " no. " + i, id.maker(), id.model(), id.family(), "S" + i, id.year(), "shed " + i % 137, id.offeredBy(), id.unit()),
+            MachineDescription own = new MachineDescription(new Identity(id.name() + " no. " + i, id.maker(), id.model(), id.family(),
+                            "S" + i, id.year(), "shed " + i % 137, id.offeredBy(), id.unit()),
                     d.claims(), d.train(), d.plate(), d.motor(), d.feeds(), d.threads(), d.fitOut());
             long machine = shelves.addMachine(own, "Q. Tester", Submission.fresh(0));
             if (i % 2 == 0) {
@@ -81,7 +86,8 @@ public final class ShelfBench {
                 }
             }
             Arrays.sort(millis);
-            System.out.printf("%6d machines %-32s %6.1f ms p50 %6.1f ms p95%n", machines, asked, millis[MEASURED / 2], millis[MEASURED * 95 / 100]);
+            System.out.printf("%6d machines %-32s %6.1f ms p50 %6.1f ms p95%n", machines, asked, millis[MEASURED / 2],
+                    millis[MEASURED * 95 / 100]);
         }
     }
 

@@ -28,8 +28,10 @@ public final class Soak {
     private static final int WRITERS = 2;
     private static final Duration BETWEEN_STARTS = Duration.ofSeconds(150);
     private static final List<Integer> SURVEYS = List.of(3, 5, 8, 10, 18, 20);
-    private static final List<String> PAGES = List.of("/", "/machines/1", "/house", "/surveys/3/run", "/surveys/5/speeds", "/surveys/8/faults", "/surveys/10/movement", "/surveys/18/kit",
-            "/surveys/20/verdict", "/surveys/20/verdict.pdf", "/surveys/20/verdict/print", "/surveys/20/survey.zip", "/surveys/20/drawings", "/surveys/18/close", "/check", "/house/backup", "/surveys/3/entries");
+    private static final List<String> PAGES = List.of("/", "/machines/1", "/house", "/surveys/3/run", "/surveys/5/speeds",
+            "/surveys/8/faults", "/surveys/10/movement", "/surveys/18/kit",
+            "/surveys/20/verdict", "/surveys/20/verdict.pdf", "/surveys/20/verdict/print", "/surveys/20/survey.zip", "/surveys/20/drawings",
+            "/surveys/18/close", "/check", "/house/backup", "/surveys/3/entries");
     private static final Pattern RECORDED = Pattern.compile("(?:done=|#entry-)(\\d+)");
 
     private final Path data;
@@ -70,7 +72,8 @@ public final class Soak {
             Thread.sleep(Math.max(1, Math.min(BETWEEN_STARTS.toMillis(), Duration.between(Instant.now(), end).toMillis())));
             restart(++starts % 2 == 0);
             compare();
-            System.out.printf("%s  %d acknowledged, %d pages read, %d stale forms, %d starts, %d complaints%n", Duration.between(end.minus(length), Instant.now()).toSeconds() + " s",
+            System.out.printf("%s  %d acknowledged, %d pages read, %d stale forms, %d starts, %d complaints%n",
+                    Duration.between(end.minus(length), Instant.now()).toSeconds() + " s",
                     acknowledged.size(), read.get(), stale.get(), starts, complaints.size());
         }
         over = true;
@@ -79,7 +82,8 @@ public final class Soak {
         }
         compare();
         app.close();
-        System.out.printf("%nsoak of %d min: %d entries acknowledged, %d found; %d pages read; %d stale forms said so; %d requests cut off by a kill; %d starts; %d complaints%n", length.toMinutes(),
+        System.out.printf("%nsoak of %d min: %d entries acknowledged, %d found; %d pages read; %d stale forms said so; %d requests cut "
+                + "off by a kill; %d starts; %d complaints%n", length.toMinutes(),
                 acknowledged.size(), acknowledged.size() - lost.size(), read.get(), stale.get(), cut.get(), starts, complaints.size());
         complaints.stream().limit(40).forEach(System.out::println);
         return complaints.isEmpty();
@@ -125,7 +129,8 @@ public final class Soak {
             int survey = SURVEYS.get(random.nextInt(SURVEYS.size()));
             try {
                 String page = "/surveys/" + survey + "/entries";
-                HttpResponse<String> answer = client.post(page + "/remark", client.form(page, page + "/remark"), "author", "Q. Tester " + who, "text", text);
+                HttpResponse<String> answer = client.post(page + "/remark", client.form(page, page + "/remark"), "author",
+                        "Q. Tester " + who, "text", text);
                 if (answer.statusCode() == 302) {
                     int sequence = recorded(answer);
                     acknowledged.put(survey + " " + text, sequence);
@@ -189,7 +194,8 @@ public final class Soak {
         while (page.isPresent()) {
             String html = client.get(page.get()).body();
             all.append(html);
-            page = Pattern.compile("rel=\"next\" href=\"([^\"]+)\"").matcher(html).results().findFirst().map(m -> m.group(1).replace("&amp;", "&"));
+            page = Pattern.compile("rel=\"next\" href=\"([^\"]+)\"").matcher(html).results().findFirst()
+                    .map(m -> m.group(1).replace("&amp;", "&"));
         }
         return all.toString();
     }
@@ -208,7 +214,8 @@ public final class Soak {
                 String text = e.getKey().substring(e.getKey().indexOf(' ') + 1);
                 int at = html.indexOf(text);
                 int row = at < 0 ? -1 : html.lastIndexOf("id=\"entry-", at);
-                boolean right = row >= 0 && (e.getValue() == 0 || html.startsWith("id=\"entry-" + e.getValue() + "\"", row)) && html.indexOf(text, at + 1) < 0;
+                boolean right = row >= 0 && (e.getValue() == 0 || html.startsWith("id=\"entry-" + e.getValue() + "\"", row))
+                        && html.indexOf(text, at + 1) < 0;
                 if (!right && !lost.contains(e.getKey())) {
                     lost.add(e.getKey());
                     complain(" survey " + survey + ": entry " + e.getValue() + " (" + text + ") is not where it was acknowledged");

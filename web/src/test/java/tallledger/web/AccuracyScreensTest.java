@@ -74,30 +74,41 @@ class AccuracyScreensTest {
         Http http = new Http(APP);
         String address = "/surveys/" + survey + "/step";
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=bed-straight", address);
-        String[][] wrong = {{"divisions", "1 2 x", "is not one number"}, {"divisions", "1", "points"}, {"sensitivity", "0", "above nought"}, {"feet", "", ""}};
+        String[][] wrong = {{"divisions", "1 2 x", "is not one number"}, {"divisions", "1", "points"}, {"sensitivity", "0", "above nought"},
+                {"feet", "", ""}};
         for (String[] w : wrong) {
-            String body = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02", "feet", "250", "divisions", "1 2 3", w[0], w[1]).body();
+            String body = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02",
+                    "feet", "250", "divisions", "1 2 3", w[0], w[1]).body();
             assertThat(body).as(w[0] + " " + w[1]).contains("wrong-" + w[0]);
         }
-        String both = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02", "feet", "250", "divisions", "1 2 3", "value", "0.01").body();
+        String both = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02", "feet",
+                "250", "divisions", "1 2 3", "value", "0.01").body();
         assertThat(both).contains("Type the readings or the result, not both.", "value=\"1 2 3\"");
         String none = http.post(address, form, "do", "good", "author", "Q", "confirmed", "LEVEL_AND_WARM|", "sensitivity", "0.02").body();
         assertThat(none).contains("Type the readings, or the result alone");
     }
 
-    /** The maker's limit stands for the rebuilt grade; pasted by the names the table has, a name nobody knows is said with its line; fit-out leaves it alone. */
+    /**
+     * The maker's limit stands for the rebuilt grade; pasted by the names the table has, a name nobody knows is said with its line;
+     * fit-out leaves it alone.
+     */
     @Test
     void theMachinesOwnChartIsPastedAndStands() {
         long machine = lathe();
         Http http = new Http(APP);
         String chart = "/machines/" + machine + "/chart";
         Map<String, String> form = http.form(chart, chart);
-        assertThat(http.get(chart).body()).contains("<title>A part moved, read at a dial that stands</title>", "<title>One difference on a dial</title>");
-        assertThat(http.post(chart, form, "do", "paste", "pasted", "Nose; 0.01").body()).contains("Line 1, “Nose; 0.01”", ">Nose; 0.01</textarea>");
-        String filled = http.post(chart, form, "do", "paste", "pasted", "Spindle nose: runout; 0.006; 0.003\nbed-straight,0.015,0.01").body();
+        assertThat(http.get(chart).body()).contains("<title>A part moved, read at a dial that stands</title>",
+                "<title>One difference on a dial</title>");
+        assertThat(http.post(chart, form, "do", "paste", "pasted", "Nose; 0.01").body())
+                .contains("Line 1, “Nose; 0.01”", ">Nose; 0.01</textarea>");
+        String filled = http.post(chart, form, "do", "paste", "pasted", "Spindle nose: runout; 0.006; 0.003\nbed-straight,0.015,0.01")
+                .body();
         assertThat(filled).contains("value=\"0.006\"", "value=\"0.003\"", "value=\"0.015\"");
-        assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured", "x").body()).contains("wrong-own.nose-runout.measured");
-        assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured", "0.003").statusCode()).isEqualTo(302);
+        assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured",
+                        "x").body()).contains("wrong-own.nose-runout.measured");
+        assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured",
+                        "0.003").statusCode()).isEqualTo(302);
         String fit = "/machines/" + machine + "/fitout";
         Map<String, String> fitForm = http.form(fit, fit);
         http.post(fit, fitForm, "do", "save", "author", "Q", "phases", "3", "volts", "415");
@@ -112,14 +123,15 @@ class AccuracyScreensTest {
         Http http = new Http(App.demo());
         String cut = http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3").body();
         assertThat(cut).contains("At 160 rpm it wants 2 kW; the spindle has 1.5 kW there.", "next above");
-        assertThat(http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=x&feed=0.3").body()).contains("wrong-diameter", "value=\"x\"");
+        assertThat(http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=x&feed=0.3").body())
+                .contains("wrong-diameter", "value=\"x\"");
         assertThat(http.get("/surveys/5/verdict").body()).contains("it wants 2 kW; the spindle has 1.5 kW there");
     }
 
     private static long opened(tallledger.core.machine.MachineDescription description) {
         var shelves = App.demo().bean(tallledger.web.record.Shelves.class);
-        return shelves.openSurvey(shelves.machine(shelves.addMachine(description, "Q. Tester", tallledger.web.record.Submission.fresh(0))), "Q. Tester", "buyer",
-                tallledger.core.survey.Scope.WHOLE, tallledger.web.record.Submission.fresh(0));
+        return shelves.openSurvey(shelves.machine(shelves.addMachine(description, "Q. Tester", tallledger.web.record.Submission.fresh(0))),
+                "Q. Tester", "buyer", tallledger.core.survey.Scope.WHOLE, tallledger.web.record.Submission.fresh(0));
     }
 
     /** With the demo every reading can be taken; on a machine that is none of the demo's, nothing stands there. */
@@ -138,7 +150,8 @@ class AccuracyScreensTest {
         page.waitForSelector(".done");
         tallledger.core.machine.MachineDescription k3 = KestrelVale.brinmoorK3().description();
         tallledger.core.machine.Identity i = k3.identity();
-        long real = opened(new tallledger.core.machine.MachineDescription(new tallledger.core.machine.Identity("A real mill", i.maker(), i.model(), i.family(), i.serial(), i.year(), i.seenAt(),
+        long real = opened(new tallledger.core.machine.MachineDescription(new tallledger.core.machine.Identity("A real mill", i.maker(),
+                        i.model(), i.family(), i.serial(), i.year(), i.seenAt(),
                 i.offeredBy(), i.unit()), k3.claims(), k3.train(), k3.plate(), k3.motor(), k3.feeds(), k3.fitOut()));
         page.navigate(App.demo().url("/surveys/" + real + "/run?step=play.table"));
         assertThat(page.locator("#f-value").count()).isEqualTo(1);
@@ -186,15 +199,18 @@ class AccuracyScreensTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(App.demo().url("/surveys/" + survey + "/run?step=milled-roughness"));
-        String csv = "x;z\n" + java.util.stream.IntStream.range(0, 1200).mapToObj(i -> String.format(java.util.Locale.ROOT, "%.3f;%.3f", i * 0.005, 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06)))
+        String csv = "x;z\n" + java.util.stream.IntStream.range(0, 1200)
+                .mapToObj(i -> String.format(java.util.Locale.ROOT, "%.3f;%.3f", i * 0.005, 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06)))
                 .collect(java.util.stream.Collectors.joining("\n"));
         page.fill("#remark", "across the lay");
-        page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("bad.csv", "text/csv", "0.1;2\n0.2;two\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("bad.csv", "text/csv",
+                        "0.1;2\n0.2;two\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         page.click("text=Read the file");
         page.waitForSelector("#wrong-file");
         assertThat(browser.text()).contains("Line 2 is neither a height nor x and a height.");
         assertThat(page.inputValue("#remark")).isEqualTo("across the lay");
-        page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("good.csv", "text/csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("good.csv", "text/csv",
+                        csv.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         page.click("text=Read the file");
         page.waitForSelector("text=Read from the file; nothing is recorded yet.");
         assertThat(page.inputValue("#f-spacing")).isEqualTo("0.005 mm");
@@ -203,7 +219,8 @@ class AccuracyScreensTest {
         page.waitForSelector(".done");
         assertThat(browser.text()).contains("One spacing stands out: 0.06 mm");
         var http = new Http(App.demo());
-        assertThat(http.get("/surveys/" + survey + "/traces/2.csv").body().lines().limit(3).toList()).containsExactly("x/mm;z/um", "0;0", "0.005;1");
+        assertThat(http.get("/surveys/" + survey + "/traces/2.csv").body().lines().limit(3).toList())
+                .containsExactly("x/mm;z/um", "0;0", "0.005;1");
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("1,200 figures").doesNotContain("0.523 1.045");
         assertThat(http.get("/surveys/" + survey + "/traces/2.x3p").body()).startsWith("PK");
         assertThat(http.get("/surveys/" + survey + "/traces/1.csv").statusCode()).isEqualTo(404);
@@ -225,11 +242,15 @@ class AccuracyScreensTest {
         page.keyboard().press("ArrowDown");
         assertThat(page.evaluate("document.activeElement.id")).isEqualTo("f-plus");
         page.keyboard().press("ArrowUp");
-        page.evaluate("() => { const d = new DataTransfer(); d.setData('text', '0.12\\n0.13\\n0.12'); document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }");
+        page.evaluate("() => { const d = new DataTransfer(); d.setData('text', '0.12\\n0.13\\n0.12'); "
+                + "document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true "
+                + "})); }");
         assertThat(page.inputValue("#f-middle")).isEqualTo("0.12 0.13 0.12");
         page.navigate(App.demo().url("/surveys/" + survey + "/run?step=xy-square"));
         page.focus("#f-square");
-        page.evaluate("() => { const d = new DataTransfer(); d.setData('text', '0.012\\t-0.004\\t200'); document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }");
+        page.evaluate("() => { const d = new DataTransfer(); d.setData('text', '0.012\\t-0.004\\t200'); "
+                + "document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true "
+                + "})); }");
         assertThat(page.inputValue("#f-squareTurned")).isEqualTo("-0.004");
         assertThat(page.inputValue("#f-blade")).isEqualTo("200");
         assertThat(browser.complaints()).isEmpty();

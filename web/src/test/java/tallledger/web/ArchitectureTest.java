@@ -14,6 +14,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.ParameterizedTest;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.house.House;
 import tallledger.core.rules.Rules;
@@ -38,7 +40,8 @@ class ArchitectureTest {
     @Test
     void coreKnowsOnlyJavaAndNumerics() {
         noClasses().that().resideInAPackage("tallledger.core..").should().dependOnClassesThat()
-                .resideOutsideOfPackages("java..", "javax.xml..", "org.w3c.dom..", "org.xml.sax..", "org.hipparchus..", "tallledger.core..").check(ALL);
+                .resideOutsideOfPackages("java..", "javax.xml..", "org.w3c.dom..", "org.xml.sax..", "org.hipparchus..", "tallledger.core..")
+                .check(ALL);
         noClasses().that().resideInAnyPackage("tallledger.core..", "tallledger.practice..").should().dependOnClassesThat()
                 .resideInAnyPackage("java.sql..", "javax.sql..").check(ALL);
     }
@@ -51,9 +54,11 @@ class ArchitectureTest {
     /** Nothing judges by rules of its own: they are given. Where a house's book begins, and what asks for no figure, is named. */
     @Test
     void nobodyTakesTheShippedRulesForThemselves() {
-        noClasses().that().doNotHaveFullyQualifiedName(House.class.getName()).and().doNotHaveFullyQualifiedName(CycleScripts.class.getName())
+        noClasses().that().doNotHaveFullyQualifiedName(House.class.getName()).and()
+                .doNotHaveFullyQualifiedName(CycleScripts.class.getName())
                 .should().callMethod(Rules.class, "shipped").check(ALL);
-        noClasses().that().resideOutsideOfPackages("tallledger.core.house..", "tallledger.practice..").should().callMethod(House.class, "shipped", List.class).check(ALL);
+        noClasses().that().resideOutsideOfPackages("tallledger.core.house..", "tallledger.practice..").should()
+                .callMethod(House.class, "shipped", List.class).check(ALL);
     }
 
     @Test
@@ -62,11 +67,14 @@ class ArchitectureTest {
                 .should().dependOnClassesThat().resideInAnyPackage("org.apache.ibatis..", "org.mybatis..", "java.sql..").check(ALL);
     }
 
-    /** A template is read by people, line by line. */
-    @Test
-    void linesOfTemplatesAreShort() throws IOException {
-        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
-            for (Path file : files.filter(Files::isRegularFile).toList()) {
+    /** Code and templates are read by people, line by line. */
+    @ParameterizedTest
+    @ValueSource(strings = {"src/main/resources/templates", "src", "../core/src", "../practice/src"})
+    void linesAreShort(String folder) throws IOException {
+        try (Stream<Path> files = Files.walk(Path.of(folder))) {
+            List<Path> read = files.filter(f -> f.toString().endsWith(".java") || f.toString().endsWith(".html")).toList();
+            assertThat(read).isNotEmpty();
+            for (Path file : read) {
                 assertThat(Files.readAllLines(file)).as(file.toString()).noneMatch(line -> line.length() > 140);
             }
         }

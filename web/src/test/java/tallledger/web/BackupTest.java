@@ -50,7 +50,10 @@ class BackupTest {
         try (App app = App.on(data)) {
             survey = Scenes.readySurvey(app);
             By by = By.of(Instant.now(), "Q. Tester");
-            app.bean(Attachments.class).keep(survey, List.of(photo), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"), Submission.fresh(2));
+            app.bean(Attachments.class)
+                    .keep(survey, List.of(photo),
+                    SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"),
+                    Submission.fresh(2));
             long closed = Scenes.readySurvey(app);
             app.bean(Closing.class).close(app.bean(Shelves.class).survey(closed), "Q. Tester", Submission.fresh(2));
             before = app.bean(Shelves.class).survey(survey).head();
@@ -67,7 +70,8 @@ class BackupTest {
             assertThat(run(1, bin("backup"), zip.toString(), "--port", port)).contains("there already");
             writer.join();
             try (var left = Files.list(data)) {
-                assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-written stays").noneMatch(n -> n.startsWith("unfinished"));
+                assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-written stays")
+                        .noneMatch(n -> n.startsWith("unfinished"));
             }
         }
         Files.writeString(folder.resolve("no.zip"), "no zip");
@@ -79,7 +83,8 @@ class BackupTest {
             assertThat(app.bean(Attachments.class).attachment(photo.sha256()).orElseThrow().bytes()).isEqualTo(photo.bytes());
             assertThat(Files.getPosixFilePermissions(data.resolve("seal.key"))).hasSize(2);
             assertThat(app.status("/")).isEqualTo(200);
-            app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "after"), Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
+            app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "after"),
+                    Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
         }
         assertThat(run(1, bin("backup"), folder.resolve("more.zip").toString(), "--port", "1")).contains("does not answer");
     }

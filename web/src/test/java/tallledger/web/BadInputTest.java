@@ -22,7 +22,8 @@ class BadInputTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"1.4OO|Did you mean 1.400?", "0|is not above nought", "-31.5|is not above nought", "fast|is not a number",
+    @CsvSource(delimiter = '|', value = {"1.4OO|Did you mean 1.400?", "0|is not above nought", "-31.5|is not above nought",
+                    "fast|is not a number",
         "10 000 000|faster than any machine tool", "31.5 32|holds two numbers", "<script>alert(1)</script>|characters long"})
     void aReadingThatIsNoneIsRefusedWhereItWasTyped(String typed, String message) {
         long survey = Scenes.readySurvey(app);
@@ -44,12 +45,16 @@ class BadInputTest {
         Http http = new Http(app);
         Map<String, String> form = http.form("/surveys/" + survey + "/run", "/surveys/" + survey + "/run");
         String path = "/surveys/" + survey + "/run";
-        assertThat(http.post(path, form, "author", "Q", "reading", "31.5", "turns", "10", "seconds", "19").body()).contains("Two readings for one run");
+        assertThat(http.post(path, form, "author", "Q", "reading", "31.5", "turns", "10", "seconds", "19").body())
+                .contains("Two readings for one run");
         assertThat(http.post(path, form, "author", "Q").body()).contains("Type the reading, or press a symptom");
-        assertThat(http.post(path, form, "author", "Q", "reading", "31.5", "quiet", "yes", "symptom", "GROWLS").body()).contains("cannot both be said");
-        assertThat(http.post(path, form, "author", "", "reading", "31.5").body()).contains("Write who is recording this").contains("value=\"31.5\"");
+        assertThat(http.post(path, form, "author", "Q", "reading", "31.5", "quiet", "yes", "symptom", "GROWLS").body())
+                .contains("cannot both be said");
+        assertThat(http.post(path, form, "author", "", "reading", "31.5").body()).contains("Write who is recording this")
+                .contains("value=\"31.5\"");
         assertThat(http.post(path, form, "author", "Q", "reading", "31.5", "step", "9-9-9").body()).contains("not on the machine any more");
-        assertThat(http.post(path, form, "author", "Q", "turns", "5", "seconds", "9").body()).contains("Too few turns to be sure of (5). Count at least 10.");
+        assertThat(http.post(path, form, "author", "Q", "turns", "5", "seconds", "9").body())
+                .contains("Too few turns to be sure of (5). Count at least 10.");
         assertThat(entries(survey)).isEqualTo(2);
     }
 
@@ -58,12 +63,16 @@ class BadInputTest {
         long survey = Scenes.readySurvey(app);
         Http http = new Http(app);
         String base = "/surveys/" + survey;
-        assertThat(http.post(base + "/pass", http.form(base + "/run", base + "/pass"), "author", "Q", "reason", " ").body()).contains("Write why, in a few words");
-        assertThat(http.post(base + "/entries/strike", http.form(base + "/entries?strike=2", base + "/entries/strike"), "author", "Q", "reason", "").body())
+        assertThat(http.post(base + "/pass", http.form(base + "/run", base + "/pass"), "author", "Q", "reason", " ").body())
                 .contains("Write why, in a few words");
-        assertThat(http.post(base + "/entries/remark", http.form(base + "/entries", base + "/entries/remark"), "author", "Q", "text", "").body())
+        assertThat(http.post(base + "/entries/strike", http.form(base + "/entries?strike=2", base + "/entries/strike"), "author", "Q",
+                        "reason", "").body())
+                .contains("Write why, in a few words");
+        assertThat(http.post(base + "/entries/remark", http.form(base + "/entries", base + "/entries/remark"), "author", "Q", "text", "")
+                .body())
                 .contains("Write the remark first");
-        assertThat(http.post("/surveys/3/start", http.form("/surveys/3/run", "/surveys/3/start"), "author", "Q", "safe", "BRAKE_OFF").body())
+        assertThat(http.post("/surveys/3/start", http.form("/surveys/3/run", "/surveys/3/start"), "author", "Q", "safe", "BRAKE_OFF")
+                .body())
                 .contains("are not confirmed");
         assertThat(entries(survey)).isEqualTo(2);
     }
@@ -77,11 +86,15 @@ class BadInputTest {
         http.post(path, http.form(path, path), "author", "Q", "reading", "31.6");
         HttpResponse<String> stale = http.post(path, old, "author", "Q", "reading", "31.9", "remark", "half typed");
         assertThat(stale.statusCode()).isEqualTo(409);
-        assertThat(stale.body()).contains("Somebody wrote in this survey after this page was shown: entry 3 came meanwhile.").contains("value=\"31.9\"").contains("half typed");
+        assertThat(stale.body()).contains("Somebody wrote in this survey after this page was shown: entry 3 came meanwhile.")
+                .contains("value=\"31.9\"").contains("half typed");
         assertThat(entries(survey)).isEqualTo(3);
     }
 
-    /** Two people at one machine: who comes second sees what came between, and sends what they typed with one key, or goes back to the form with it. */
+    /**
+     * Two people at one machine: who comes second sees what came between, and sends what they typed with one key, or goes back to the form
+     * with it.
+     */
     @Test
     void whatCameMeanwhileIsSeenAndWhatWasTypedIsSentAllTheSame() {
         long survey = Scenes.readySurvey(app);
@@ -90,17 +103,22 @@ class BadInputTest {
         Page page = browser.page();
         page.navigate(app.url(path + "?step=0-0-0-0"));
         Http other = new Http(app);
-        other.post("/surveys/" + survey + "/entries/remark", other.form("/surveys/" + survey + "/entries", "/surveys/" + survey + "/entries/remark"), "author", "J. Marsh, seller", "text", "the belt is new");
+        other.post("/surveys/" + survey + "/entries/remark",
+                other.form("/surveys/" + survey + "/entries", "/surveys/" + survey + "/entries/remark"), "author", "J. Marsh, seller",
+                "text", "the belt is new");
         page.fill("#reading", "31.6");
         page.fill("#remark", "by the window");
         page.click("button[value=record]");
-        assertThat(browser.text()).contains("entry 3 came meanwhile", "the belt is new", "J. Marsh, seller", "What you typed", "31.6", "by the window");
+        assertThat(browser.text()).contains("entry 3 came meanwhile", "the belt is new", "J. Marsh, seller", "What you typed", "31.6",
+                "by the window");
         assertThat(entries(survey)).isEqualTo(3);
         page.click("text=Go back to the form with it");
         Browser.settle(page);
         assertThat(page.inputValue("#reading")).isEqualTo("31.6");
         assertThat(page.inputValue("#remark")).isEqualTo("by the window");
-        other.post("/surveys/" + survey + "/entries/remark", other.form("/surveys/" + survey + "/entries", "/surveys/" + survey + "/entries/remark"), "author", "J. Marsh, seller", "text", "and the oil");
+        other.post("/surveys/" + survey + "/entries/remark",
+                other.form("/surveys/" + survey + "/entries", "/surveys/" + survey + "/entries/remark"), "author", "J. Marsh, seller",
+                "text", "and the oil");
         page.click("button[value=record]");
         assertThat(browser.text()).contains("and the oil").doesNotContain("the belt is new");
         page.click("text=Record it as I typed it");
@@ -183,8 +201,10 @@ class BadInputTest {
         Http http = new Http(app);
         String many = IntStream.range(0, 65).mapToObj(i -> "p" + i).collect(Collectors.joining(" "));
         Map<String, String> form = http.form("/machines/new", "/machines");
-        String[] rows = {"name", "Wide", "author", "Q", "family", "LATHE", "unit", "MM", "do", "layout", "stage0.name", "a", "stage0.kind", "GEAR",
-            "stage0.shifting", "UNKNOWN", "stage0.positions", many, "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting", "UNKNOWN", "stage1.positions", many};
+        String[] rows = {"name", "Wide", "author", "Q", "family", "LATHE", "unit", "MM", "do", "layout", "stage0.name", "a", "stage0.kind",
+                "GEAR",
+            "stage0.shifting", "UNKNOWN", "stage0.positions", many, "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting", "UNKNOWN",
+            "stage1.positions", many};
         assertThat(http.post("/machines", form, rows).body()).contains("has 65 positions; up to 16 are handled").contains(many);
     }
 
@@ -239,7 +259,8 @@ class BadInputTest {
     void onlyThisMachinesOwnNamesAreAnswered() throws Exception {
         int port = java.net.URI.create(app.url("/")).getPort();
         try (java.net.Socket socket = new java.net.Socket("localhost", port)) {
-            socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: elsewhere.test\r\nConnection: close\r\n\r\n".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+            socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: elsewhere.test\r\nConnection: close\r\n\r\n".getBytes(
+                            java.nio.charset.StandardCharsets.US_ASCII));
             String answer = new String(socket.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
             assertThat(answer).startsWith("HTTP/1.1 400").doesNotContain("Aldwark");
         }
@@ -248,7 +269,8 @@ class BadInputTest {
     @Test
     void answersCarryTheirSafetyHeaders() {
         HttpResponse<String> answer = new Http(app).get("/");
-        assertThat(answer.headers().firstValue("Content-Security-Policy").orElse("")).contains("script-src 'self'").doesNotContain("unsafe");
+        assertThat(answer.headers().firstValue("Content-Security-Policy").orElse("")).contains("script-src 'self'")
+                .doesNotContain("unsafe");
         assertThat(answer.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
         assertThat(answer.body()).doesNotContain("https://").doesNotContain("//cdn");
     }

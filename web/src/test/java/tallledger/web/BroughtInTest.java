@@ -54,12 +54,14 @@ class BroughtInTest {
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/table"));
         page.setInputFiles("#file", file("../morning.csv",
-                "\ufeffposition,read rpm,symptoms,not as it should,remark,weather\r\nA1,31.9,,,,rain\r\nA2,45.6,\"growls, whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
+                "\ufeffposition,read rpm,symptoms,not as it should,remark,weather\r\nA1,31.9,,,,rain\r\nA2,45.6,\"growls, "
+                + "whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
         page.fill("#author", "Q. Tester");
         page.click("text=Look at it");
         assertThat(browser.text()).contains("To mend first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window",
                 "“maybe” is neither", "“Q9” is no speed and no step of this machine. Its speeds are called as A1", "Passed over: weather");
-        assertThat(page.locator("tr.is-wrong td").first().innerText()).as("the line it is on, behind a line break in a cell").isEqualTo("5");
+        assertThat(page.locator("tr.is-wrong td").first().innerText()).as("the line it is on, behind a line break in a cell")
+                .isEqualTo("5");
         assertThat(page.locator("button:has-text('Record it')").count()).isZero();
         page.fill("#text", page.inputValue("#text").replace("maybe", "yes").replace("Q9,12,,,,", ""));
         page.click("text=Look at it");
@@ -158,7 +160,8 @@ class BroughtInTest {
             page.click("text=Put it on the shelf");
             page.waitForURL(url -> url.matches(".*/machines/\\d+"));
             long id = Long.parseLong(page.url().replaceAll(".*/", ""));
-            assertThat(CanonicalJson.write(app.bean(Shelves.class).machine(id).description().toPayload())).isEqualTo(described.replace("Aldwark 410", "Brought " + kind));
+            assertThat(CanonicalJson.write(app.bean(Shelves.class).machine(id).description().toPayload()))
+                    .isEqualTo(described.replace("Aldwark 410", "Brought " + kind));
         }
         page.context().close();
     }

@@ -34,7 +34,8 @@ public final class Browser {
         if (browser == null) {
             Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of).filter(Files::exists)
                     .findFirst().orElseThrow(() -> new IllegalStateException("Chromium is missing; bin/test says how to install it"));
-            Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            Playwright playwright = Playwright.create(new Playwright.CreateOptions()
+                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
             browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setArgs(FLAGS));
         }
         Page page = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height)

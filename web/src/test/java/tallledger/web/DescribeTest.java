@@ -101,7 +101,8 @@ class DescribeTest {
         });
         Http http = new Http(APP);
         String many = IntStream.range(0, 2_000).mapToObj(String::valueOf).collect(Collectors.joining("\n"));
-        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), "do", "find", "list", many).body()).contains("000 lines; a machine has up to 400 speeds").contains(many.substring(0, 100));
+        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), "do", "find", "list", many).body())
+                .contains("000 lines; a machine has up to 400 speeds").contains(many.substring(0, 100));
         page.fill("#list", IntStream.range(0, 36).mapToObj(i -> String.valueOf(13 + i * i + i * 7 % 11)).collect(Collectors.joining(" ")));
         page.click("button[value=find]");
         Browser.settle(page);
@@ -109,13 +110,16 @@ class DescribeTest {
         page.context().close();
     }
 
-    /** One form from what it is to what else it has; what people say is split for checking, tied to a step, and its sister begins as it is. */
+    /**
+     * One form from what it is to what else it has; what people say is split for checking, tied to a step, and its sister begins as it is.
+     */
     @Test
     void toldAsAConversation() {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(APP.url("/machines/new?start=universal-mill"));
-        assertThat(page.locator(".so-far").innerText()).matches("So far its survey would hold 18 speeds and \\d+ other steps: about \\d+ minutes.*");
+        assertThat(page.locator(".so-far").innerText())
+                .matches("So far its survey would hold 18 speeds and \\d+ other steps: about \\d+ minutes.*");
         page.fill("#name", "Told");
         page.fill("#said", "18 speeds; travels 36 x 10 x 16 in\ncollets 1 to 16 by 0.5\nnext to no backlash\nalles läuft");
         page.selectOption("#saidBy", "FORMER_OPERATOR");
@@ -141,7 +145,8 @@ class DescribeTest {
         String survey = page.url().replaceFirst(".*/surveys/(\\d+)/.*", "$1");
         String verdict = new Http(APP).get("/surveys/" + survey + "/verdict").body();
         assertThat(verdict).contains("Table: backlash along the screw is not done yet.", "Collets: counted is not done yet.");
-        assertThat(new Http(APP).get("/surveys/" + survey + "/run?step=claimed-count.collets").body()).contains("Count the collets: 31 are promised.");
+        assertThat(new Http(APP).get("/surveys/" + survey + "/run?step=claimed-count.collets").body())
+                .contains("Count the collets: 31 are promised.");
         assertThat(new Http(APP).get("/surveys/" + survey + "/run").body()).doesNotContain("step=rapid.table");
         page.goBack();
         Browser.settle(page);
@@ -160,17 +165,25 @@ class DescribeTest {
         page.context().close();
     }
 
-    /** Two levers of one box, one in neutral while the other is in: said in one row, told lever by lever on the sheet. What else turns is a step. */
+    /**
+     * Two levers of one box, one in neutral while the other is in: said in one row, told lever by lever on the sheet. What else turns is a
+     * step.
+     */
     @Test
     void leversEngagedOneAtATimeAndWhatElseTurns() {
         Http http = new Http(APP);
-        String[] typed = {"name", "Two levers", "author", "Q", "family", "HORIZONTAL_MILL", "fitOf", "HORIZONTAL_MILL", "unit", "MM", "phases", "3", "stage0.name", "motor", "stage0.kind", "MOTOR", "stage0.shifting", "UNKNOWN", "stage0.positions", "on",
-            "stage1.name", "box", "stage1.kind", "GEAR", "stage1.shifting", "STOP_TO_SHIFT", "stage1.pattern", "ONE_AT_A_TIME", "stage1.positions", "left: 1 2; right: 3 4",
+        String[] typed = {"name", "Two levers", "author", "Q", "family", "HORIZONTAL_MILL", "fitOf", "HORIZONTAL_MILL", "unit", "MM",
+                "phases", "3", "stage0.name", "motor", "stage0.kind", "MOTOR", "stage0.shifting", "UNKNOWN", "stage0.positions", "on",
+            "stage1.name", "box", "stage1.kind", "GEAR", "stage1.shifting", "STOP_TO_SHIFT", "stage1.pattern", "ONE_AT_A_TIME",
+            "stage1.positions", "left: 1 2; right: 3 4",
             "shape", "1 2 3 4", "cell0", "100", "cell1", "200", "cell2", "400", "cell3", "800"};
-        String bad = http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"), with(typed, "do", "save", "otherSpeeds", "table 9 to 3")).body();
+        String bad = http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"),
+                with(typed, "do", "save", "otherSpeeds", "table 9 to 3")).body();
         assertThat(bad).contains("“table 9 to 3”: the lower speed comes first").contains(">table 9 to 3</textarea>");
-        String machine = to(http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"), with(typed, "do", "save", "otherSpeeds", "table 3 to 9 ± 10 %")));
-        String survey = to(http.post(machine + "/surveys", http.form(machine, machine + "/surveys"), "author", "Q", "role", "buyer", "scope", "WHOLE", "judgedAs", "WORKABLE"));
+        String machine = to(http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"),
+                        with(typed, "do", "save", "otherSpeeds", "table 3 to 9 ± 10 %")));
+        String survey = to(http.post(machine + "/surveys", http.form(machine, machine + "/surveys"), "author", "Q", "role", "buyer",
+                        "scope", "WHOLE", "judgedAs", "WORKABLE"));
         assertThat(http.get(survey + "?step=other-speed.table-9").body()).contains("Set table to 9 rpm and read it.", "8.1", "9.9");
         String speeds = http.get(survey.replace("/run", "/speeds")).body();
         String first = speeds.replaceFirst("(?s).*?(/surveys/\\d+/run\\?step=[^\"]+)\".*", "$1").replace("&amp;", "&");
@@ -192,7 +205,8 @@ class DescribeTest {
         Map<String, String> form = http.form("/machines/new?start=geared-head-lathe", "/machines");
         String offers = http.post("/machines", form, "do", "threadfind", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5").body();
         assertThat(offers).contains("value=\"threaduse0\"", "3 × 4");
-        String taken = http.post("/machines", form, "do", "threaduse0", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5", "threadCounted", "PER_INCH").body();
+        String taken = http.post("/machines", form, "do", "threaduse0", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5",
+                "threadCounted", "PER_INCH").body();
         assertThat(taken).contains("name=\"threadcell0\" id=\"threadcell0\"", "value=\"5.5\"", "Thread at A 1");
         assertThat(http.post("/machines", form, "do", "threadlayout", "threadLevers", "no colon").body()).contains("wrong-threadLevers");
     }
@@ -201,12 +215,14 @@ class DescribeTest {
     void theRestAreUnreadIsOneKeyAndCostsOneLine() {
         Http http = new Http(APP);
         Map<String, String> form = http.form("/machines/new", "/machines");
-        String body = http.post("/machines", form, "name", "Half read", "author", "Q", "do", "unread", "stage1.name", "range", "stage1.kind", "GEAR", "stage1.shifting",
-                "UNKNOWN", "stage1.positions", "A B C", "stage2.name", "gear", "stage2.kind", "GEAR", "stage2.shifting", "UNKNOWN", "stage2.positions", "1..4",
-                "shape", "A B C|1 2 3 4", "cell0", "31.5", "cell1", "45", "cell4", "125").body();
+        String body = http.post("/machines", form, "name", "Half read", "author", "Q", "do", "unread", "stage1.name", "range",
+                "stage1.kind", "GEAR", "stage1.shifting",
+                "UNKNOWN", "stage1.positions", "A B C", "stage2.name", "gear", "stage2.kind", "GEAR", "stage2.shifting", "UNKNOWN",
+                "stage2.positions", "1..4", "shape", "A B C|1 2 3 4", "cell0", "31.5", "cell1", "45", "cell4", "125").body();
         assertThat(body.split("value=\"\\?\"", -1)).hasSize(10);
         assertThat(body).contains("9 cells not read; the others say: B2 ≈ 178.6.");
-        List<String> complaints = body.lines().filter(line -> line.contains("cannot be read")).filter(line -> !line.contains("hint") && !line.contains("be read;")).toList();
+        List<String> complaints = body.lines().filter(line -> line.contains("cannot be read"))
+                .filter(line -> !line.contains("hint") && !line.contains("be read;")).toList();
         assertThat(complaints).isEmpty();
     }
 }

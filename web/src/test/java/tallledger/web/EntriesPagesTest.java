@@ -29,7 +29,8 @@ class EntriesPagesTest {
         survey = Scenes.readySurvey(APP, KestrelVale.dunmarshP20().description());
         for (int i = 3; i <= 252; i++) {
             String author = i % 10 == 0 ? "J. Marsh, seller" : "Q. Tester";
-            APP.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), author), "remark " + i + "."), Submission.fresh(i - 1));
+            APP.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), author), "remark " + i + "."),
+                    Submission.fresh(i - 1));
         }
     }
 
@@ -42,7 +43,8 @@ class EntriesPagesTest {
     }
 
     private static String linked(String html, String rel) {
-        return Pattern.compile("rel=\"" + rel + "\" href=\"[^\"?]+([^\"]+)\"").matcher(html).results().findFirst().map(m -> m.group(1).replace("&amp;", "&")).orElse("none");
+        return Pattern.compile("rel=\"" + rel + "\" href=\"[^\"?]+([^\"]+)\"").matcher(html).results().findFirst()
+                .map(m -> m.group(1).replace("&amp;", "&")).orElse("none");
     }
 
     private static List<Integer> down(int from, int to) {
@@ -68,7 +70,8 @@ class EntriesPagesTest {
     void aPageBeginsWhereTheOneBeforeEndedWhateverWasWrittenSince() {
         long growing = Scenes.readySurvey(APP, KestrelVale.dunmarshP20().description());
         for (int i = 3; i <= 120; i++) {
-            APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "remark " + i + "."), Submission.fresh(i - 1));
+            APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "remark " + i + "."),
+                    Submission.fresh(i - 1));
         }
         String older = linked(HTTP.get("/surveys/" + growing + "/entries").body(), "next");
         APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "meanwhile"), Submission.fresh(120));
@@ -99,7 +102,8 @@ class EntriesPagesTest {
     @ParameterizedTest
     @ValueSource(strings = {"253", "0", "-4", "last", "99999999999"})
     void aNumberThatLeadsNowhereIsSaidAndKept(String at) {
-        assertThat(page("?at=" + at)).contains("There is no entry “" + at + "”: they are numbered 1 to 252.").contains("value=\"" + at + "\"");
+        assertThat(page("?at=" + at)).contains("There is no entry “" + at + "”: they are numbered 1 to 252.")
+                .contains("value=\"" + at + "\"");
         assertThat(numbers(page("?at=" + at))).startsWith(252);
     }
 
@@ -107,7 +111,8 @@ class EntriesPagesTest {
     @Test
     void aStepsLineSaysItsFiguresWithTheirUnits() {
         String page = HTTP.get("/surveys/3/entries").body();
-        assertThat(page).contains("Pitch meant 2 mm; Measured length 80.005 mm; Turns 40").contains("a log of 6 events").doesNotContain("at-zero");
+        assertThat(page).contains("Pitch meant 2 mm; Measured length 80.005 mm; Turns 40").contains("a log of 6 events")
+                .doesNotContain("at-zero");
         assertThat(HTTP.get("/surveys/5/entries").body()).contains("Fed by mains; Lines 1 and 2 400 V");
     }
 }

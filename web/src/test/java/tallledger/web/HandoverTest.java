@@ -80,8 +80,12 @@ class HandoverTest {
         Survey now = survey();
         By by = By.of(Instant.now(), "Q. Tester, buyer");
         app.bean(Books.class).append(survey, SurveyEntries.camera(by, Event.Camera.What.STARTED), Submission.fresh(now.head()));
-        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", row.sha256(), row.type())), 40, 30, "=the plate"), Submission.fresh(now.head() + 1));
-        app.bean(Books.class).append(survey, SurveyEntries.remark(by, "\u03a7\u03b1\u03af\u03c1\u03b5 \u0416 \u4e2d \u201cquoted\u201d \\ \u0001".replace("\u0001", "")), Submission.fresh(now.head() + 2));
+        app.bean(Attachments.class)
+                .keep(survey, List.of(row), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", row.sha256(), row.type())), 40,
+                        30, "=the plate"), Submission.fresh(now.head() + 1));
+        app.bean(Books.class).append(survey,
+                SurveyEntries.remark(by, "\u03a7\u03b1\u03af\u03c1\u03b5 \u0416 \u4e2d \u201cquoted\u201d \\ \u0001".replace("\u0001", "")),
+                Submission.fresh(now.head() + 2));
         app.bean(Closing.class).close(survey(), "Q. Tester, buyer", Submission.fresh(survey().head()));
         whole = zip();
     }
@@ -141,15 +145,21 @@ class HandoverTest {
     void whatWasClosedHoldsAndTakesNoEntry() throws Exception {
         assertThat(java(whole)).isEmpty();
         assertThat(zip()).as("made again it is the same bytes").isEqualTo(whole);
-        assertThat(files(whole)).containsKeys("ledger.json", "report.pdf", "readings.csv", "steps.csv", "kit.csv", "films.csv", "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png");
+        assertThat(files(whole)).containsKeys("ledger.json", "report.pdf", "readings.csv", "steps.csv", "kit.csv", "films.csv",
+                "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png");
         assertThat(files(whole).get("schema.json")).isEqualTo(Files.readAllBytes(Path.of("../docs/ledger.schema.json")));
         assertThat(new String(files(whole).get("film-1.vtt"), StandardCharsets.UTF_8)).startsWith("WEBVTT\n\n00:00:00.000 --> ");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class)
+                .append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
                 .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
         long next = app.bean(Shelves.class).nextVolume(survey(), "Q. Tester", Submission.fresh(0));
-        assertThat(app.bean(Shelves.class).survey(next).entries().get(0).payload().part("after").text("hash")).isEqualTo(survey().entries().get(survey().head() - 1).hash());
-        assertThat(Files.getPosixFilePermissions(data.resolve("data/seal.key"))).extracting(Enum::name).containsExactlyInAnyOrder("OWNER_READ", "OWNER_WRITE");
-        assertThat(new Http(app).get("/house/keys").body()).contains(Seal.from(JsonMapper.builder().build().readValue(files(whole).get("seal.json"), Map.class)).fingerprint().words());
+        assertThat(app.bean(Shelves.class).survey(next).entries().get(0).payload().part("after").text("hash"))
+                .isEqualTo(survey().entries().get(survey().head() - 1).hash());
+        assertThat(Files.getPosixFilePermissions(data.resolve("data/seal.key"))).extracting(Enum::name)
+                .containsExactlyInAnyOrder("OWNER_READ", "OWNER_WRITE");
+        assertThat(new Http(app).get("/house/keys").body())
+                .contains(Seal.from(JsonMapper.builder().build().readValue(files(whole).get("seal.json"), Map.class)).fingerprint()
+                .words());
     }
 
     /** Each kind of tampering with what must be found; the zip as handed over first. */
@@ -159,12 +169,17 @@ class HandoverTest {
         all.put("cut short|ZIP_BROKEN", java.util.Arrays.copyOf(whole, whole.length - 300));
         all.put("no zip|ZIP_BROKEN", "not a zip".getBytes(StandardCharsets.UTF_8));
         all.put("packed again|", zipped(files(whole)));
-        all.put("a figure changed|ENTRY_CHANGED SURVEY 3", with("ledger.json", t -> t.replace("\"what\":\"STARTED\"", "\"what\":\"STOPPED\"")));
-        all.put("an author changed|ENTRY_CHANGED SURVEY 5", with("ledger.json", t -> t.replaceFirst("(\"name\":\")Q. Tester(\",\"role\":\"buyer\"},\"format\":2,\"hash\":\"" + hash(5) + ")", "$1R. Tester$2")));
+        all.put("a figure changed|ENTRY_CHANGED SURVEY 3",
+                with("ledger.json", t -> t.replace("\"what\":\"STARTED\"", "\"what\":\"STOPPED\"")));
+        all.put("an author changed|ENTRY_CHANGED SURVEY 5", with("ledger.json", t -> t.replaceFirst("(\"name\":\")Q. "
+                + "Tester(\",\"role\":\"buyer\"},\"format\":2,\"hash\":\"" + hash(5) + ")", "$1R. Tester$2")));
         all.put("an entry dropped|ENTRY_MISSING SURVEY 5", with("ledger.json", t -> t.replace(entry(t, 5) + ",", "")));
-        all.put("two entries swapped|ENTRY_MISSING SURVEY 4", with("ledger.json", t -> t.replace(entry(t, 4) + "," + entry(t, 5), entry(t, 5) + "," + entry(t, 4))));
-        all.put("an entry added|ENTRY_MISSING SURVEY 6", with("ledger.json", t -> t.replace(entry(t, 5) + ",", entry(t, 5) + "," + entry(t, 5) + ",")));
-        all.put("the machine's description changed|ENTRY_CHANGED MACHINE 1", with("ledger.json", t -> t.replaceFirst("\"maker\":\"Aldwark\"", "\"maker\":\"Brinmoor\"")));
+        all.put("two entries swapped|ENTRY_MISSING SURVEY 4",
+                with("ledger.json", t -> t.replace(entry(t, 4) + "," + entry(t, 5), entry(t, 5) + "," + entry(t, 4))));
+        all.put("an entry added|ENTRY_MISSING SURVEY 6",
+                with("ledger.json", t -> t.replace(entry(t, 5) + ",", entry(t, 5) + "," + entry(t, 5) + ",")));
+        all.put("the machine's description changed|ENTRY_CHANGED MACHINE 1",
+                with("ledger.json", t -> t.replaceFirst("\"maker\":\"Aldwark\"", "\"maker\":\"Brinmoor\"")));
         all.put("spaces in it|LEDGER_FORM", with("ledger.json", t -> t.replaceFirst(",", ", ")));
         all.put("a key twice|LEDGER_FORM", with("ledger.json", t -> t.replaceFirst("\"format\":1,", "\"format\":1,\"format\":1,")));
         all.put("other encoding|LEDGER_UNREADABLE", with("ledger.json", t -> t, StandardCharsets.UTF_16LE));
@@ -178,7 +193,8 @@ class HandoverTest {
         all.put("a file added|FILE_EXTRA more.txt", plus("more.txt", "more"));
         all.put("a name that climbs|NAME_UNSAFE ../more.txt", plus("../more.txt", "more"));
         all.put("the seal gone|SEAL_MISSING", without("seal.json"));
-        all.put("another closed it|SEAL_CLOSING", with("seal.json", t -> t.replace("\"closedBy\":\"Q. Tester, buyer\"", "\"closedBy\":\"A. Nother\"")));
+        all.put("another closed it|SEAL_CLOSING",
+                with("seal.json", t -> t.replace("\"closedBy\":\"Q. Tester, buyer\"", "\"closedBy\":\"A. Nother\"")));
         all.put("closed at another time|SIGNATURE_WRONG", with("seal.json", t -> t.replaceFirst("\"closedAt\":\"20", "\"closedAt\":\"19")));
         all.put("the seal is none|SEAL_UNREADABLE", with("seal.json", t -> "[]"));
         all.put("sealed by another key|KEY_OTHER", resealed());
@@ -188,10 +204,13 @@ class HandoverTest {
         all.put("a name twice|NAME_TWICE readings.csv", twice());
         for (String inherited : List.of("constructor", "__proto__", "toString")) {
             all.put("a file called " + inherited + "|FILE_EXTRA " + inherited, plus(inherited, "more"));
-            all.put("the seal names " + inherited + "|FILE_MISSING " + inherited, with("seal.json", t -> t.replace("\"files\":{", "\"files\":{\"" + inherited + "\":\"" + "0".repeat(64) + "\",")));
+            all.put("the seal names " + inherited + "|FILE_MISSING " + inherited,
+                    with("seal.json", t -> t.replace("\"files\":{", "\"files\":{\"" + inherited + "\":\"" + "0".repeat(64) + "\",")));
         }
-        all.put("the books it rests on gone|DESCRIPTION_OTHER SURVEY 1", with("ledger.json", t -> "{\"books\":[" + t.substring(t.lastIndexOf("{\"entries\":["))));
-        all.put("the survey's book gone|LEDGER_UNREADABLE", with("ledger.json", t -> t.substring(0, t.lastIndexOf(",{\"entries\":[")) + "],\"format\":1,\"title\":\"none\"}"));
+        all.put("the books it rests on gone|DESCRIPTION_OTHER SURVEY 1",
+                with("ledger.json", t -> "{\"books\":[" + t.substring(t.lastIndexOf("{\"entries\":["))));
+        all.put("the survey's book gone|LEDGER_UNREADABLE",
+                with("ledger.json", t -> t.substring(0, t.lastIndexOf(",{\"entries\":[")) + "],\"format\":1,\"title\":\"none\"}"));
         return all;
     }
 
@@ -250,7 +269,8 @@ class HandoverTest {
         Map<String, byte[]> files = files(whole);
         Seal seal = Seal.from(JsonMapper.builder().build().readValue(files.get("seal.json"), Map.class));
         KeyPair pair = KeyPairGenerator.getInstance("Ed25519").generateKeyPair();
-        files.put("seal.json", Seal.of(seal.lastHash(), seal.count(), seal.closedBy(), seal.closedAt(), seal.files(), pair.getPublic(), pair.getPrivate()).written().getBytes(StandardCharsets.UTF_8));
+        files.put("seal.json", Seal.of(seal.lastHash(), seal.count(), seal.closedBy(), seal.closedAt(), seal.files(), pair.getPublic(),
+                        pair.getPrivate()).written().getBytes(StandardCharsets.UTF_8));
         return zipped(files);
     }
 
@@ -294,7 +314,8 @@ class HandoverTest {
         inZip.navigate(app.url("/check"));
         inZip.setInputFiles("#file", data.resolve("a-figure-changed.zip"));
         inZip.click("button:has-text('Check it')");
-        assertThat(browser.text()).contains("this is not what was handed over", "An entry is not what was written: SURVEY 3.", "A file was changed: ledger.json.");
+        assertThat(browser.text()).contains("this is not what was handed over", "An entry is not what was written: SURVEY 3.",
+                "A file was changed: ledger.json.");
         inZip.setInputFiles("#file", data.resolve("whole.zip"));
         inZip.click("button:has-text('Check it')");
         assertThat(browser.text()).contains("all of it holds", "Closed by Q. Tester, buyer");
@@ -305,7 +326,8 @@ class HandoverTest {
     @Test
     void thePageChecksWhereTheBrowserOffersNoArithmetic() throws Exception {
         Path page = data.resolve("plain.html");
-        Files.writeString(page, new String(files(whole).get("verify.html"), StandardCharsets.UTF_8).replace("globalThis.crypto && crypto.subtle", "false"));
+        Files.writeString(page, new String(files(whole).get("verify.html"), StandardCharsets.UTF_8)
+                .replace("globalThis.crypto && crypto.subtle", "false"));
         Files.write(data.resolve("w.zip"), whole);
         Page inZip = Browser.open().page();
         inZip.navigate(page.toUri().toString());
@@ -314,12 +336,16 @@ class HandoverTest {
         assertThat(inZip.evaluate("() => document.body.dataset.found")).isEqualTo("");
         for (String text : List.of("", "abc", "a".repeat(55), "a".repeat(56), "a".repeat(64), "a".repeat(1000))) {
             assertThat(inZip.evaluate("t => hex(sha256(bytesOf(t)))", text)).isEqualTo(sha256(text.getBytes(StandardCharsets.UTF_8)));
-            assertThat(inZip.evaluate("t => hex(sha512(bytesOf(t)))", text)).isEqualTo(HexFormat.of().formatHex(MessageDigest.getInstance("SHA-512").digest(text.getBytes(StandardCharsets.UTF_8))));
+            assertThat(inZip.evaluate("t => hex(sha512(bytesOf(t)))", text))
+                    .isEqualTo(HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-512").digest(text.getBytes(StandardCharsets.UTF_8))));
         }
         inZip.context().close();
     }
 
-    /** Closed by its form: what is open is said, the tick is asked for, pressed twice it is closed once, and the zip comes from its page. */
+    /**
+     * Closed by its form: what is open is said, the tick is asked for, pressed twice it is closed once, and the zip comes from its page.
+     */
     @Test
     void aSurveyIsClosedByItsForm() throws Exception {
         long other = Scenes.readySurvey(app);
@@ -354,7 +380,9 @@ class HandoverTest {
                 page.click("text=Check it and keep it");
                 page.waitForURL("**/handed/**");
             }
-            assertThat(page.innerText("body").replace('\u00a0', ' ')).contains("Survey of Aldwark 410", "nothing changed since it was closed", "No spindle speed was run", "Key: ").doesNotContain("Unknown");
+            assertThat(page.innerText("body").replace('\u00a0', ' '))
+                    .contains("Survey of Aldwark 410", "nothing changed since it was closed", "No spindle speed was run", "Key: ")
+                    .doesNotContain("Unknown");
             assertThat(page.locator(".cover img").count()).isEqualTo(1);
             assertThat(page.locator(".photo img").count()).as("once is enough").isZero();
             page.navigate(other.url("/check"));
@@ -368,7 +396,8 @@ class HandoverTest {
             Path bent = data.resolve("bent.zip");
             // A hash of any length goes into no code that a telephone reads.
             String hash = survey().entries().get(survey().entries().size() - 1).hash();
-            for (Change bending : List.<Change>of(t -> t.replace(hash, "x".repeat(9_000)), t -> t.replace("\"what\":\"STARTED\"", "\"what\":7"))) {
+            for (Change bending : List.<Change>of(t -> t.replace(hash, "x".repeat(9_000)),
+                            t -> t.replace("\"what\":\"STARTED\"", "\"what\":7"))) {
                 page.navigate(other.url("/check"));
                 page.click("summary:has-text('Keep it here')");
                 Files.write(bent, with("ledger.json", bending));
@@ -388,12 +417,16 @@ class HandoverTest {
     void theReportCanBeSearchedAndCopied() throws Exception {
         try (PDDocument report = Loader.loadPDF(files(whole).get("report.pdf"))) {
             String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
-            assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed", "Made at entry 6", "Films of the visit", "Film 1, from", "4 at 0:00:", "Key: ").doesNotContain("Unknown", "Entries struck");
+            assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed",
+                    "Made at entry 6", "Films of the visit", "Film 1, from", "4 at 0:00:", "Key: ")
+                    .doesNotContain("Unknown", "Entries struck");
             assertThat(report.getDocumentCatalog().getStructureTreeRoot()).as("tagged").isNotNull();
             assertThat(report.getDocumentCatalog().getDocumentOutline().getOpenCount()).as("bookmarks").isGreaterThan(4);
-            assertThat(new String(report.getDocumentCatalog().getMetadata().toByteArray(), StandardCharsets.UTF_8)).contains("<pdfaid:part>2</pdfaid:part>", "<pdfaid:conformance>A</pdfaid:conformance>");
+            assertThat(new String(report.getDocumentCatalog().getMetadata().toByteArray(), StandardCharsets.UTF_8))
+                    .contains("<pdfaid:part>2</pdfaid:part>", "<pdfaid:conformance>A</pdfaid:conformance>");
             assertThat(report.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
-            assertThat(report.getDocumentInformation().getCreationDate().toInstant()).isEqualTo(survey().entries().get(5).at().truncatedTo(ChronoUnit.SECONDS));
+            assertThat(report.getDocumentInformation().getCreationDate().toInstant())
+                    .isEqualTo(survey().entries().get(5).at().truncatedTo(ChronoUnit.SECONDS));
         }
     }
 
@@ -423,14 +456,17 @@ class HandoverTest {
         long bad = Scenes.readySurvey(app);
         for (Route route : app.bean(Shelves.class).survey(bad).folded().steps()) {
             Survey now = app.bean(Shelves.class).survey(bad);
-            RunRecord record = new RunRecord(now.folded().machine().train().settings(route), Optional.empty(), Set.of(Symptom.GROWLS, Symptom.KNOCKS_ONCE_A_TURN), Optional.empty(), false, false, false, "");
-            app.bean(Books.class).append(bad, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), now.basis(), now.folded(), record), Submission.fresh(now.head()));
+            RunRecord record = new RunRecord(now.folded().machine().train().settings(route), Optional.empty(),
+                    Set.of(Symptom.GROWLS, Symptom.KNOCKS_ONCE_A_TURN), Optional.empty(), false, false, false, "");
+            app.bean(Books.class).append(bad, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), now.basis(), now.folded(), record),
+                    Submission.fresh(now.head()));
         }
         int found = Finding.of(app.bean(Shelves.class).survey(bad).core()).size();
         assertThat(found).isGreaterThan(16);
         try (PDDocument report = report(bad, "?form=short&size=Letter")) {
             assertThat(report.getNumberOfPages()).isEqualTo(1);
-            assertThat(new PDFTextStripper().getText(report)).contains("And " + (found - 8) + " more, none of them worse", "Standing of this record");
+            assertThat(new PDFTextStripper().getText(report)).contains("And " + (found - 8) + " more, none of them worse",
+                    "Standing of this record");
         }
     }
 
@@ -442,7 +478,8 @@ class HandoverTest {
         }
         try (PDDocument report = report(survey, "?form=short")) {
             assertThat(report.getNumberOfPages()).isEqualTo(1);
-            assertThat(new PDFTextStripper().getText(report)).contains("At a glance", "Findings", "closed and sealed").doesNotContain("Condition");
+            assertThat(new PDFTextStripper().getText(report)).contains("At a glance", "Findings", "closed and sealed")
+                    .doesNotContain("Condition");
         }
         Files.writeString(data.resolve("report.html"), new Http(app).get("/surveys/" + survey + "/report.html").body());
         Browser browser = Browser.open();
@@ -456,13 +493,16 @@ class HandoverTest {
     }
 
     private static String csv(String text) throws IOException {
-        return files(whole).entrySet().stream().filter(f -> f.getKey().equals(text)).map(f -> new String(f.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining());
+        return files(whole).entrySet().stream().filter(f -> f.getKey().equals(text))
+                .map(f -> new String(f.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining());
     }
 
     @Test
     void cellsThatBeginLikeFormulasAreMadeHarmless() throws Exception {
         assertThat(csv("films.csv")).startsWith("film,from,until,entries,what");
-        Map<String, String> cells = new TreeMap<>(new HashMap<>(Map.of("=1+1", "'=1+1", "+49 30", "+49 30", "-0.04", "-0.04", "@x", "'@x", "-2+3", "'-2+3", "plain", "plain")));
+        Map<String, String> cells =
+                new TreeMap<>(new HashMap<>(Map.of("=1+1", "'=1+1", "+49 30", "+49 30", "-0.04", "-0.04", "@x", "'@x", "-2+3", "'-2+3",
+                        "plain", "plain")));
         java.lang.reflect.Method plain = Class.forName("tallledger.web.sealed.Tables").getDeclaredMethod("plain", String.class);
         plain.setAccessible(true);
         for (Map.Entry<String, String> cell : cells.entrySet()) {

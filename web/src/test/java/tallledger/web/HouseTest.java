@@ -55,9 +55,11 @@ class HouseTest {
         Survey survey = survey(id);
         var route = survey.folded().steps().get(0);
         double rpm = survey.folded().table().nominal(route).orElseThrow().doubleValue() * (1 + percent / 100);
-        RunRecord record = new RunRecord(survey.folded().machine().train().settings(route), Optional.of(SpeedReading.byTachometer(String.format(java.util.Locale.ROOT, "%.1f", rpm))), Set.of(),
+        RunRecord record = new RunRecord(survey.folded().machine().train().settings(route),
+                Optional.of(SpeedReading.byTachometer(String.format(java.util.Locale.ROOT, "%.1f", rpm))), Set.of(),
                 Optional.empty(), false, false, false, "");
-        app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(), record), Submission.fresh(survey.head()));
+        app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(), record),
+                Submission.fresh(survey.head()));
         return id;
     }
 
@@ -79,7 +81,8 @@ class HouseTest {
         page.fill("#reason", "ours run on synchronous motors");
         page.fill("#author", "J. Marsh, inspector");
         page.click("text=See what it changes");
-        assertThat(browser.text()).contains("would judge something otherwise if", "Dunmarsh P20", "judges by version", "proven", "→ failed");
+        assertThat(browser.text()).contains("would judge something otherwise if", "Dunmarsh P20", "judges by version", "proven",
+                "→ failed");
         assertThat(app.bean(Houses.class).head()).as("looking writes nothing").isEqualTo(before);
         page.click("text=Save it");
         assertThat(browser.text()).contains("Changed here; it ships as 6.", "J. Marsh: 3 %: ours run on synchronous motors");
@@ -87,13 +90,15 @@ class HouseTest {
         assertThat(survey(id).folded().runs().get(0).outcome()).as("judged by its own version").isEqualTo(Outcome.PROVEN);
 
         page.navigate(app.url("/surveys/" + id + "/run"));
-        assertThat(browser.text()).contains("The house’s rules are at version " + (before + 1) + "; this survey judges by version " + before);
+        assertThat(browser.text()).contains("The house’s rules are at version " + (before + 1) + "; this survey judges by version "
+                + before);
         page.click("text=Judge by the newer ones");
         assertThat(browser.text()).doesNotContain("Judge by the newer ones");
         assertThat(survey(id).folded().runs().get(0).outcome()).isEqualTo(Outcome.FAILED);
         assertThat(survey(id).basis().rules()).isEqualTo(before + 1);
         page.navigate(app.url("/surveys/" + id + "/entries"));
-        assertThat(browser.text()).contains("Judged by version " + (before + 1) + " of the house’s rules from here on.", "When it was written this was judged proven.");
+        assertThat(browser.text()).contains("Judged by version " + (before + 1) + " of the house’s rules from here on.",
+                "When it was written this was judged proven.");
         assertThat(browser.complaints()).isEmpty();
         page.context().close();
     }
@@ -101,11 +106,15 @@ class HouseTest {
     @Test
     void whatMakesNoSenseIsSaidAtItsFieldAndNothingTypedIsLost() {
         Map<String, String> form = form("LATHE_300");
-        String crossed = http.post("/house/rules/LATHE_300", form, "act", "look", "author", "Q", "reason", "why", "rebuilt", "0.05", "sound", "0.04", "workable", "0.08").body();
-        assertThat(crossed).contains("id=\"wrong-sound\"", "These must not fall: 0.05 is followed by 0.04", "value=\"0.05\"", "value=\"why\"");
-        String typed = http.post("/house/rules/LATHE_300", form, "act", "look", "rebuilt", "a hair", "sound", "0.04", "workable", "0.08").body();
+        String crossed = http.post("/house/rules/LATHE_300", form, "act", "look", "author", "Q", "reason", "why", "rebuilt", "0.05",
+                "sound", "0.04", "workable", "0.08").body();
+        assertThat(crossed).contains("id=\"wrong-sound\"", "These must not fall: 0.05 is followed by 0.04", "value=\"0.05\"",
+                "value=\"why\"");
+        String typed = http.post("/house/rules/LATHE_300", form, "act", "look", "rebuilt", "a hair", "sound", "0.04", "workable", "0.08")
+                .body();
         assertThat(typed).contains("id=\"wrong-rebuilt\"", "value=\"a hair\"");
-        assertThat(http.post("/house/rules/LATHE_300", form, "act", "look", "author", "Q", "rebuilt", "0.01", "sound", "0.04", "workable", "0.08").body())
+        assertThat(http.post("/house/rules/LATHE_300", form, "act", "look", "author", "Q", "rebuilt", "0.01", "sound", "0.04", "workable",
+                        "0.08").body())
                 .contains("id=\"wrong-reason\"", "value=\"0.01\"");
         assertThat(http.post("/house/rules/NO_SUCH", form, "act", "look").statusCode()).isEqualTo(404);
         assertThat(app.bean(Houses.class).newest().rules().isChanged(Rule.LATHE_300)).isFalse();
@@ -115,12 +124,16 @@ class HouseTest {
     @Test
     void onlyWhatWasLookedAtIsSaved() {
         Map<String, String> form = form("COLD_STEP");
-        assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "Q", "reason", "why", "value", "3").statusCode()).isEqualTo(200);
-        assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "Q", "reason", "why", "value", "2", "looked", "3").statusCode()).isEqualTo(200);
+        assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "Q", "reason", "why", "value", "3").statusCode())
+                .isEqualTo(200);
+        assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "Q", "reason", "why", "value", "2", "looked", "3")
+                .statusCode()).isEqualTo(200);
         assertThat(app.bean(Houses.class).newest().rules().isChanged(Rule.COLD_STEP)).isFalse();
-        assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "", "reason", "why", "value", "3", "looked", "3").body()).contains("id=\"wrong-author\"");
+        assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "", "reason", "why", "value", "3", "looked", "3")
+                .body()).contains("id=\"wrong-author\"");
         for (int press = 0; press < 2; press++) {
-            assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "Q", "reason", "why", "value", "3", "looked", "3").statusCode()).isEqualTo(302);
+            assertThat(http.post("/house/rules/COLD_STEP", form, "act", "save", "author", "Q", "reason", "why", "value", "3", "looked", "3")
+                    .statusCode()).isEqualTo(302);
         }
         assertThat(app.bean(Houses.class).book().historyOf(Rule.COLD_STEP)).as("pressed twice, written once").hasSize(1);
     }
@@ -129,7 +142,8 @@ class HouseTest {
     void twoPeopleChangingOneRuleAreToldOfEachOther() {
         Map<String, String> mine = form("BACKLASH");
         Map<String, String> theirs = form("BACKLASH");
-        String[] look = {"act", "save", "author", "Q", "reason", "mine", "rebuilt", "0.04", "sound", "0.10", "workable", "0.30", "looked", "0.04 0.10 0.30"};
+        String[] look = {"act", "save", "author", "Q", "reason", "mine", "rebuilt", "0.04", "sound", "0.10", "workable", "0.30", "looked",
+                "0.04 0.10 0.30"};
         assertThat(http.post("/house/rules/BACKLASH", mine, look).statusCode()).isEqualTo(302);
         look[5] = "theirs";
         var told = http.post("/house/rules/BACKLASH", theirs, look);
@@ -140,8 +154,10 @@ class HouseTest {
     @Test
     void whatAStepTakesIsChanged() {
         Map<String, String> form = http.form("/house/steps?step=lock", "/house/steps/lock");
-        assertThat(http.post("/house/steps/lock", form, "act", "save", "author", "Q", "reason", "stiff", "seconds", "1.5").body()).contains("id=\"wrong-seconds\"");
-        assertThat(http.post("/house/steps/lock", form, "act", "save", "author", "Q", "reason", "stiff", "seconds", "240").statusCode()).isEqualTo(302);
+        assertThat(http.post("/house/steps/lock", form, "act", "save", "author", "Q", "reason", "stiff", "seconds", "1.5").body())
+                .contains("id=\"wrong-seconds\"");
+        assertThat(http.post("/house/steps/lock", form, "act", "save", "author", "Q", "reason", "stiff", "seconds", "240").statusCode())
+                .isEqualTo(302);
         long id = Scenes.readySurvey(app);
         assertThat(survey(id).steps().steps()).filteredOn(s -> s.code().equals("lock")).isNotEmpty().allMatch(s -> s.seconds() == 240);
         assertThat(http.get("/house/steps?step=lock").body()).contains("Changed here; it ships as", "240 s: stiff");
@@ -153,8 +169,10 @@ class HouseTest {
         String head = "symptom,element,check,low,likely,high\n";
         Map<String, String> form = new LinkedHashMap<>(http.form("/house/checks", "/house/checks"));
         form.putAll(Map.of("author", "Q", "reason", "ours", "act", "save"));
-        assertThat(http.post("/house/checks", form, "csv", head + "GROWLS,GEAR,Look,5,1,9").body()).contains("id=\"wrong-csv\"", "Line 2: Costs must climb", "GROWLS,GEAR,Look,5,1,9");
-        assertThat(http.post("/house/checks", form, "csv", head + "SINGS,GEAR,Look,1,1,9").body()).contains("“SINGS” is neither a symptom nor a system");
+        assertThat(http.post("/house/checks", form, "csv", head + "GROWLS,GEAR,Look,5,1,9").body())
+                .contains("id=\"wrong-csv\"", "Line 2: Costs must climb", "GROWLS,GEAR,Look,5,1,9");
+        assertThat(http.post("/house/checks", form, "csv", head + "SINGS,GEAR,Look,1,1,9").body())
+                .contains("“SINGS” is neither a symptom nor a system");
         assertThat(http.post("/house/checks", form, "csv", "a,b\n1,2").body()).contains("“symptom” is missing");
         long before = Scenes.readySurvey(app, KestrelVale.hexthorneVc().description());
         String mine = head + "HUNTS,COMMANDED,Listen at the valve,0,0,0\nGROWLS,,\"Empty drawbar rattling, loose guard?\",0,0,0\n";
@@ -189,7 +207,8 @@ class HouseTest {
         page.fill("#reason", "said twice");
         page.click("text=Take it out");
         assertThat(browser.text()).contains("check taken out");
-        assertThat(app.bean(Houses.class).newest().checks()).extracting(c -> c.what()).containsExactly("Listen at the valve", "Is the guard loose?");
+        assertThat(app.bean(Houses.class).newest().checks()).extracting(c -> c.what())
+                .containsExactly("Listen at the valve", "Is the guard loose?");
         assertThat(browser.complaints()).isEmpty();
         page.context().close();
     }
@@ -215,7 +234,8 @@ class HouseTest {
         int own = survey(id).core().house().version();
         adopt(id, 99, "of another house");
         assertThat(survey(id).core().house().version()).isEqualTo(own);
-        assertThat(http.get("/surveys/" + id + "/entries").body()).contains("names version 99 of the house’s rules, which this house’s book does not have");
+        assertThat(http.get("/surveys/" + id + "/entries").body())
+                .contains("names version 99 of the house’s rules, which this house’s book does not have");
         assertThat(survey(id).broken()).isEmpty();
         adopt(id, own, "of another house");
         assertThat(survey(id).broken()).isPresent();
@@ -223,7 +243,9 @@ class HouseTest {
     }
 
     private static void adopt(long id, int version, String hash) {
-        app.bean(Books.class).append(id, Draft.of(By.of(Instant.now(), "Q"), "RULES_ADOPTED", "", Map.of("rules", version, "rulesHash", hash)), Submission.fresh(survey(id).head()));
+        app.bean(Books.class).append(id,
+                Draft.of(By.of(Instant.now(), "Q"), "RULES_ADOPTED", "", Map.of("rules", version, "rulesHash", hash)),
+                Submission.fresh(survey(id).head()));
     }
 
     /** Listed in House, chosen at a step, chosen already at the next one; a slip comes back where it was typed. */
@@ -248,11 +270,12 @@ class HouseTest {
         assertThat(browser.text()).contains("overdue", "gauge “Indicator 9”: bought");
 
         Shelves shelves = app.bean(Shelves.class);
-        long survey = shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.brinmoorK3().description(), "Q. Tester", Submission.fresh(0))), "Q. Tester", "buyer",
-                tallledger.core.survey.Scope.WHOLE, Submission.fresh(0));
+        long survey = shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.brinmoorK3().description(), "Q. Tester",
+                        Submission.fresh(0))), "Q. Tester", "buyer", tallledger.core.survey.Scope.WHOLE, Submission.fresh(0));
         page.navigate(app.url("/surveys/" + survey + "/run?step=play.table"));
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
-        assertThat(page.locator("#gauge").innerText()).contains("the usual lever-type dial indicator, 0.001 mm", "Indicator 9, 0.001 mm – overdue since 2020-03-31");
+        assertThat(page.locator("#gauge").innerText()).contains("the usual lever-type dial indicator, 0.001 mm",
+                "Indicator 9, 0.001 mm – overdue since 2020-03-31");
         page.selectOption("#gauge", "g1");
         page.fill("#f-value", "0.012");
         page.click("button[value=good]");
@@ -279,7 +302,8 @@ class HouseTest {
         page.click("button[value=out]");
         page.waitForSelector("text=None is listed yet");
         Survey after = survey(survey);
-        assertThat(after.steps().all().get(0).values().readWith().orElseThrow().name()).as("what was read with it names it still").isEqualTo("Indicator 9");
+        assertThat(after.steps().all().get(0).values().readWith().orElseThrow().name()).as("what was read with it names it still")
+                .isEqualTo("Indicator 9");
         assertThat(browser.complaints()).isEmpty();
     }
 }

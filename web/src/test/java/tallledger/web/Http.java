@@ -68,7 +68,8 @@ public final class Http {
     /** A photograph of so many bytes, all nought, as a browser would send it. */
     HttpResponse<String> upload(String path, Map<String, String> fields, long size) {
         StringBuilder head = new StringBuilder();
-        fields.forEach((name, value) -> head.append("--edge\r\nContent-Disposition: form-data; name=\"").append(name).append("\"\r\n\r\n").append(value).append("\r\n"));
+        fields.forEach((name, value) -> head.append("--edge\r\nContent-Disposition: form-data; name=\"").append(name).append("\"\r\n\r\n")
+                .append(value).append("\r\n"));
         head.append("--edge\r\nContent-Disposition: form-data; name=\"photo\"; filename=\"huge.jpg\"\r\nContent-Type: image/jpeg\r\n\r\n");
         byte[] start = head.toString().getBytes(StandardCharsets.UTF_8);
         byte[] end = "\r\n--edge--\r\n".getBytes(StandardCharsets.UTF_8);
@@ -90,10 +91,13 @@ public final class Http {
                 return count;
             }
         };
-        var whole = new java.io.SequenceInputStream(java.util.Collections.enumeration(java.util.List.of(new java.io.ByteArrayInputStream(start), zeros,
+        var whole = new java.io.SequenceInputStream(
+                java.util.Collections.enumeration(java.util.List.of(new java.io.ByteArrayInputStream(start), zeros,
                 new java.io.ByteArrayInputStream(end))));
-        HttpRequest.BodyPublisher body = HttpRequest.BodyPublishers.fromPublisher(HttpRequest.BodyPublishers.ofInputStream(() -> whole), start.length + size + end.length);
-        return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "multipart/form-data; boundary=edge").POST(body).build());
+        HttpRequest.BodyPublisher body = HttpRequest.BodyPublishers.fromPublisher(HttpRequest.BodyPublishers.ofInputStream(() -> whole),
+                start.length + size + end.length);
+        return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "multipart/form-data; boundary=edge")
+                .POST(body).build());
     }
 
     private HttpResponse<String> send(HttpRequest request) {

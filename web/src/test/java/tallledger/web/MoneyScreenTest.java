@@ -16,8 +16,8 @@ class MoneyScreenTest {
 
     private static long lathe() {
         Shelves shelves = App.demo().bean(Shelves.class);
-        return shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0))), "Q. Tester", "buyer", Scope.WHOLE,
-                Submission.fresh(0));
+        return shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.aldwark410().description(), "Q. Tester",
+                        Submission.fresh(0))), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private static int entries(long survey) {
@@ -62,7 +62,8 @@ class MoneyScreenTest {
     @Test
     void whatIsSupposedOfNothingIsNothing() {
         long survey = lathe();
-        assertThat(App.demo().status("/surveys/" + survey + "/verdict?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
+        assertThat(App.demo().status("/surveys/" + survey
+                        + "/verdict?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
     }
 
     /** Ticked on the shelf, shown beside each other; one twice, one alone and one that is not there are said. */
@@ -75,17 +76,20 @@ class MoneyScreenTest {
         page.check("input[name=s][value='21']");
         page.click("text=Side by side: the ticked ones");
         page.waitForURL("**/beside?**");
-        assertThat(browser.text()).contains("Brinmoor K3", "Castervale U2", "Tested on one and not on another", "Table and cross travel square per 300 mm", "not tested");
+        assertThat(browser.text()).contains("Brinmoor K3", "Castervale U2", "Tested on one and not on another",
+                "Table and cross travel square per 300 mm", "not tested");
         page.navigate(App.demo().url("/beside?s=20&s=18"));
         assertThat(browser.text()).as("each in its own unit").contains(" thou", " mm");
         assertThat(browser.complaints()).isEmpty();
         page.context().close();
-        for (String bad : java.util.List.of("/beside", "/beside?s=20", "/beside?s=20&s=20", "/beside?s=20&s=9999", "/beside?s=20&s=x", "/beside?s=3&s=5&s=8&s=10&s=18")) {
+        for (String bad : java.util.List.of("/beside", "/beside?s=20", "/beside?s=20&s=20", "/beside?s=20&s=9999", "/beside?s=20&s=x",
+                        "/beside?s=3&s=5&s=8&s=10&s=18")) {
             assertThat(App.demo().status(bad)).as(bad).isEqualTo(422);
         }
         assertThat(new Http(App.demo()).get("/beside?s=20&s=20").body()).contains("The same machine was chosen twice");
         assertThat(App.demo().status("/beside/print?s=20&s=20")).isEqualTo(422);
-        assertThat(new Http(App.demo()).get("/beside/print?s=20&s=21").body()).contains("Brinmoor K3", "Tested on one and not on another", ", proven").doesNotContain("one maker and model");
+        assertThat(new Http(App.demo()).get("/beside/print?s=20&s=21").body()).contains("Brinmoor K3", "Tested on one and not on another",
+                ", proven").doesNotContain("one maker and model");
     }
 
     /** Two of one maker and model: said, and the worn spindle of one stands first among what was measured. */
@@ -93,7 +97,8 @@ class MoneyScreenTest {
     void sistersStandSideBySide() {
         App app = App.demo();
         Shelves shelves = app.bean(Shelves.class);
-        List<Long> both = shelves.shelf(ShelfQuery.of("dunmarsh p20", "", "", "SURVEYED", "NAME", "")).lines().stream().filter(l -> l.counts().orElseThrow().run() > 0)
+        List<Long> both = shelves.shelf(ShelfQuery.of("dunmarsh p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
+                .filter(l -> l.counts().orElseThrow().run() > 0)
                 .flatMap(l -> l.survey().stream()).toList();
         assertThat(both).hasSize(2);
         String page = new Http(app).get("/beside?s=" + both.get(0) + "&s=" + both.get(1)).body();

@@ -23,7 +23,8 @@ class MovementScreensTest {
         assertThat(page.locator("section.axis").count()).isEqualTo(4);
         assertThat(browser.text()).contains("763.0 ± 1.2 mm against 760 mm claimed: enough.");
         // Claimed 760, measured 763: the inner bar spans the width, the outer 760/763 of it.
-        assertThat(Double.parseDouble(page.locator(".axischart .claim").first().getAttribute("width"))).isCloseTo(460 * 760 / 763.0, org.assertj.core.data.Offset.offset(0.1));
+        assertThat(Double.parseDouble(page.locator(".axischart .claim").first().getAttribute("width")))
+                .isCloseTo(460 * 760 / 763.0, org.assertj.core.data.Offset.offset(0.1));
         assertThat(page.locator(".axischart .backlash").count()).as("three stations on each of three screws").isEqualTo(9);
         assertThat(page.locator(".axischart .way.is-proven").count()).isEqualTo(6);
         assertThat(browser.complaints()).isEmpty();
@@ -34,7 +35,8 @@ class MovementScreensTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/3/threads"));
-        assertThat(browser.text()).contains("8 of the chart’s 11 can be cut with the wheels on hand.", "Cannot be cut: 0.75 mm, 12 tpi, 8 tpi.", "the fewest that restore the chart: 120, 127");
+        assertThat(browser.text()).contains("8 of the chart’s 11 can be cut with the wheels on hand.",
+                "Cannot be cut: 0.75 mm, 12 tpi, 8 tpi.", "the fewest that restore the chart: 120, 127");
         page.fill("#wheels", page.inputValue("#wheels") + " 120 127");
         page.click("text=Reckon with these");
         assertThat(browser.text()).contains("11 of the chart’s 11 can be cut");
@@ -83,7 +85,8 @@ class MovementScreensTest {
         HttpResponse<String> answer = http.post(path, fields, "do", "save", "author", "Q");
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("40 axes; up to 12 are handled.", "axis 39");
-        HttpResponse<String> forged = http.post(path, http.form(path, path), "do", "save", "author", "Q", "axisRows", "0", "feature", "ARM_CLAMP");
+        HttpResponse<String> forged = http.post(path, http.form(path, path), "do", "save", "author", "Q", "axisRows", "0", "feature",
+                "ARM_CLAMP");
         assertThat(forged.statusCode()).isEqualTo(422);
         assertThat(forged.body()).contains("arm clamp does not belong to this family (universal mill).");
     }
@@ -91,7 +94,8 @@ class MovementScreensTest {
     @Test
     void aPhotographOfTwoHundredMegabytesIsAnsweredPlainly() throws Exception {
         Http http = new Http(app);
-        HttpResponse<String> answer = http.upload("/surveys/3/photos", http.form("/surveys/3/run", "/surveys/3/photos"), 200L * 1024 * 1024);
+        HttpResponse<String> answer = http.upload("/surveys/3/photos", http.form("/surveys/3/run", "/surveys/3/photos"),
+                200L * 1024 * 1024);
         assertThat(answer.statusCode()).isEqualTo(413);
         assertThat(answer.body()).contains("That photograph was too large, so nothing was recorded. Up to 15 MB are taken.");
     }

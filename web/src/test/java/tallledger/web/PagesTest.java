@@ -49,7 +49,8 @@ class PagesTest {
     @ValueSource(longs = {3, 5, 8, 10, 18})
     void everySentenceLeadsToItsEntries(long id) {
         String verdict = http.get("/surveys/" + id + "/verdict").body();
-        Set<String> references = Pattern.compile("href=\"([^\"]+)#entry-(\\d+)\"").matcher(verdict).results().map(m -> m.group(1) + "#" + m.group(2)).collect(Collectors.toSet());
+        Set<String> references = Pattern.compile("href=\"([^\"]+)#entry-(\\d+)\"").matcher(verdict).results()
+                .map(m -> m.group(1) + "#" + m.group(2)).collect(Collectors.toSet());
         assertThat(references).isNotEmpty().allSatisfy(reference -> {
             String[] to = reference.split("#");
             assertThat(http.get(to[0].replace("&amp;", "&")).body()).contains("id=\"entry-" + to[1] + "\"");
@@ -60,21 +61,29 @@ class PagesTest {
     @Test
     void aRoundIsDrawnWhereverItIsShown() {
         String sheet = http.get("/surveys/20/run?step=nose-round").body();
-        String figure = Pattern.compile("[\\d.]+ µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst().orElseThrow().group();
+        String figure = Pattern.compile("[\\d.]+ µm between the circles; highest at \\d+°").matcher(sheet).results().findFirst()
+                .orElseThrow().group();
         assertThat(sheet).contains("As recorded, entry ");
         assertThat(http.get("/surveys/20/verdict/print").body()).contains("class=\"polar\"", figure);
     }
 
-    /** An inch machine shows inches on every page of its survey; only what somebody typed in the other unit stands as typed, in Entries, the chart and the print. */
+    /**
+     * An inch machine shows inches on every page of its survey; only what somebody typed in the other unit stands as typed, in Entries,
+     * the chart and the print.
+     */
     @Test
     void anInchMachineShowsNoMillimetre() {
         String run = http.get("/surveys/18/run").body();
-        List<String> pages = new java.util.ArrayList<>(List.of("/surveys/18/run", "/surveys/18/speeds", "/surveys/18/movement", "/surveys/18/cycles", "/surveys/18/faults", "/surveys/18/kit",
+        List<String> pages = new java.util.ArrayList<>(List.of("/surveys/18/run", "/surveys/18/speeds", "/surveys/18/movement",
+                        "/surveys/18/cycles", "/surveys/18/faults", "/surveys/18/kit",
                 "/surveys/18/verdict", "/surveys/18/verdict/print", "/machines/6"));
-        Pattern.compile("run\\?step=([^\"&]+)").matcher(run).results().map(m -> "/surveys/18/run?step=" + m.group(1)).distinct().forEach(pages::add);
+        Pattern.compile("run\\?step=([^\"&]+)").matcher(run).results().map(m -> "/surveys/18/run?step=" + m.group(1)).distinct()
+                .forEach(pages::add);
         assertThat(pages).hasSizeGreaterThan(40).allSatisfy(page -> {
-            String text = http.get(page).body().replaceAll("(?s)<td class=\"typed\">.*?</td>", " ").replaceAll("(?s)<script.*?</script>|<[^>]+>", " ").replace("&#39;", "'").replaceAll("[\\s\u00a0]+", " ");
-            assertThat(Pattern.compile("\\d (mm|µm|mm/rev|mm/min|m/min|m/s|kg|kW|N·m)\\b|, mm\\b").matcher(text).results().map(m -> text.substring(Math.max(0, m.start() - 40), Math.min(text.length(), m.end() + 20)))
+            String text = http.get(page).body().replaceAll("(?s)<td class=\"typed\">.*?</td>", " ")
+                    .replaceAll("(?s)<script.*?</script>|<[^>]+>", " ").replace("&#39;", "'").replaceAll("[\\s\u00a0]+", " ");
+            assertThat(Pattern.compile("\\d (mm|µm|mm/rev|mm/min|m/min|m/s|kg|kW|N·m)\\b|, mm\\b").matcher(text).results()
+                    .map(m -> text.substring(Math.max(0, m.start() - 40), Math.min(text.length(), m.end() + 20)))
                     .toList()).as(page).isEmpty();
         });
         assertThat(http.get("/surveys/18/verdict").body()).contains(" in against ");
@@ -83,9 +92,14 @@ class PagesTest {
     /** Of every machine, whatever it has: a step without words for one screen took the whole screen away. */
     @Test
     void everyPageOfEverySurveyAnswers() {
-        List<Long> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY).map(book -> book.getId()).filter(id -> id <= LAST_OF_THE_DEMO).toList();
-        List<String> pages = List.of("run", "speeds", "movement", "threads", "accuracy", "cycles", "faults", "kit", "verdict", "verdict/print", "entries", "close", "drawings");
-        assertThat(surveys).hasSizeGreaterThan(10).allSatisfy(survey -> assertThat(pages).allSatisfy(page -> assertThat(http.get("/surveys/" + survey + "/" + page).statusCode()).as(survey + " " + page).isEqualTo(200)));
+        List<Long> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)
+                .map(book -> book.getId()).filter(id -> id <= LAST_OF_THE_DEMO).toList();
+        List<String> pages = List.of("run", "speeds", "movement", "threads", "accuracy", "cycles", "faults", "kit", "verdict",
+                "verdict/print", "entries", "close", "drawings");
+        assertThat(surveys).hasSizeGreaterThan(10)
+                .allSatisfy(survey -> assertThat(pages)
+                .allSatisfy(page -> assertThat(http.get("/surveys/" + survey + "/" + page).statusCode()).as(survey + " " + page)
+                        .isEqualTo(200)));
         for (String paper : List.of("verdict.pdf", "verdict.pdf?form=short", "verdict.pdf?form=certificate", "report.html")) {
             assertThat(http.get("/surveys/8/" + paper).statusCode()).as(paper).isEqualTo(200);
         }
@@ -94,7 +108,8 @@ class PagesTest {
     /** Nothing the demo wrote is set aside: a stray would hide whatever went wrong in reading it. */
     @Test
     void everyEntryOfTheDemoIsRead() {
-        List<Survey> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY).map(book -> app.bean(Shelves.class).survey(book.getId())).toList();
+        List<Survey> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)
+                .map(book -> app.bean(Shelves.class).survey(book.getId())).toList();
         assertThat(surveys).hasSizeGreaterThan(10).allSatisfy(survey -> assertThat(survey.strays()).isEmpty());
     }
 
@@ -125,8 +140,10 @@ class PagesTest {
     @Test
     void houseNumbersComeFromCore() {
         String house = http.get("/house").body().replaceAll("<[^>]*>", " ").replaceAll("[\\s\u00a0]+", " ");
-        assertThat(house).contains("spindle stop under brake", "rebuilt 5 s sound 8 s workable 12 s", "4 ×", "resolution 0.001 mm calibration 1 %", "chance 0.03 of 1 cost 600");
-        assertThat(http.get("/surveys/" + Scenes.readySurvey(app) + "/run?step=check-BRAKE").body()).contains("rebuilt 5 s, sound 8 s, workable 12 s");
+        assertThat(house).contains("spindle stop under brake", "rebuilt 5 s sound 8 s workable 12 s", "4 ×",
+                "resolution 0.001 mm calibration 1 %", "chance 0.03 of 1 cost 600");
+        assertThat(http.get("/surveys/" + Scenes.readySurvey(app) + "/run?step=check-BRAKE").body())
+                .contains("rebuilt 5 s, sound 8 s, workable 12 s");
         assertThat(http.get("/surveys/3/run?step=0-0-0-0").body()).contains("<span>30</span> minutes");
     }
 

@@ -65,10 +65,12 @@ class PaperScreenTest {
         var form = http.form(url, url);
         assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today").body()).contains("Type at least one line");
         assertThat(http.post(url, form, "author", "Q. Tester", "number0", "1").body()).contains("Type when that was");
-        assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "9999").statusCode()).isEqualTo(422);
+        assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "9999").statusCode())
+                .isEqualTo(422);
         assertThat(App.demo().bean(Shelves.class).survey(survey).entries()).hasSize(1);
         for (int press = 0; press < 2; press++) {
-            assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "2").statusCode()).isEqualTo(302);
+            assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "2").statusCode())
+                    .isEqualTo(302);
         }
         assertThat(App.demo().bean(Shelves.class).survey(survey).entries()).hasSize(3);
     }

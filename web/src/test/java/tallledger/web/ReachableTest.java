@@ -18,8 +18,8 @@ class ReachableTest {
     /** Between the two that are analysed; what lies beside what is the same as on one of them. */
     private static final int TABLET = 820;
     private static final int PHONE = 390;
-    private static final List<String> OF_THE_WIDTH = List.of("target-size", "scrollable-region-focusable", "aria-hidden-focus", "button-name", "link-name", "label",
-            "select-name", "svg-img-alt");
+    private static final List<String> OF_THE_WIDTH = List.of("target-size", "scrollable-region-focusable", "aria-hidden-focus",
+            "button-name", "link-name", "label", "select-name", "svg-img-alt");
 
     /** One window for all: opening one takes longer than looking at a page. */
     private static final Browser BROWSER = Browser.open();
@@ -33,9 +33,18 @@ class ReachableTest {
         long ready = Scenes.readySurvey(App.demo());
         return Stream.of("/", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/3/run", "/surveys/" + ready + "/run",
                 "/surveys/" + ready + "/run?step=check-BRAKE",
-                "/surveys/3/speeds", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive", "/house?rule=LATHE_NOSE", "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/backup", "/check", "/surveys/3/close", "/surveys/27/close", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away", "/beside?s=20&s=21", "/surveys/18/run?step=milled-roughness", "/surveys/3/movement", "/surveys/20/accuracy", "/machines/12/chart", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3", "/surveys/20/run?step=table-flat", "/surveys/3/threads", "/surveys/10/cycles", "/surveys/10/faults", "/surveys/3/kit", "/machines/1/fitout", "/surveys/3/run?step=castings",
-                "/surveys/3/run?step=supply", "/surveys/23/run?step=0-1", "/surveys/" + ready + "/run?step=guard", "/surveys/" + ready + "/run?step=own-cycle.1", "/surveys/" + ready + "/run?step=trip-repeat.carriage", "/surveys/3/entries?strike=4", "/surveys/3/entries?kind=KIT&at=9999",
-                "/surveys/20/run?step=nose-round", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/drawings", "/machines/bring", "/surveys/3/table", "/machines/1/table", "/nowhere");
+                "/surveys/3/speeds", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive", "/house?rule=LATHE_NOSE",
+                "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/backup", "/check",
+                "/surveys/3/close", "/surveys/27/close", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away",
+                "/beside?s=20&s=21", "/surveys/18/run?step=milled-roughness", "/surveys/3/movement", "/surveys/20/accuracy",
+                "/machines/12/chart", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3", "/surveys/20/run?step=table-flat",
+                "/surveys/3/threads", "/surveys/10/cycles", "/surveys/10/faults", "/surveys/3/kit", "/machines/1/fitout",
+                "/surveys/3/run?step=castings",
+                "/surveys/3/run?step=supply", "/surveys/23/run?step=0-1", "/surveys/" + ready + "/run?step=guard",
+                "/surveys/" + ready + "/run?step=own-cycle.1", "/surveys/" + ready + "/run?step=trip-repeat.carriage",
+                "/surveys/3/entries?strike=4", "/surveys/3/entries?kind=KIT&at=9999",
+                "/surveys/20/run?step=nose-round", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/drawings",
+                "/machines/bring", "/surveys/3/table", "/machines/1/table", "/nowhere");
     }
 
     /** What passes is not listed node by node. */
@@ -63,7 +72,8 @@ class ReachableTest {
                     axe.withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"));
                 }
                 List<Rule> violations = axe.analyze().getViolations();
-                assertThat(violations).as(view + " at " + width).extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml()).isEmpty();
+                assertThat(violations).as(view + " at " + width).extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml())
+                        .isEmpty();
             }
             int overflow = (int) page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
             assertThat(overflow).as("sideways scrolling of " + view + " at " + width).isZero();

@@ -49,7 +49,10 @@ import tallledger.web.record.Survey;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
-/** The report is worth its paper: a cover of one page, drawings, photographs beside what they show, a code a telephone reads, a certificate. */
+/**
+ * The report is worth its paper: a cover of one page, drawings, photographs beside what they show, a code a telephone reads, a
+ * certificate.
+ */
 class ReportTest {
 
     /** A finished knee mill, of the rebuilder. */
@@ -214,7 +217,8 @@ class ReportTest {
             assertThat(drawings).extracting(Drawing::name).doesNotHaveDuplicates().allMatch(n -> n.matches("[a-z0-9-]+"));
             for (Drawing drawing : drawings) {
                 String svg = http.get("/surveys/" + of + "/drawings/" + drawing.name() + ".svg").body();
-                Element root = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder().parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8))).getDocumentElement();
+                Element root = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder()
+                        .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8))).getDocumentElement();
                 assertThat(root.getTagName()).isEqualTo("svg");
                 assertThat(root.getAttribute("aria-label")).as(drawing.name()).isNotEmpty();
                 assertThat(svg).doesNotContain("style=", "<script", "null");

@@ -53,7 +53,8 @@ class RunSheetTest {
         page.click("button[value=record]");
         assertThat(browser.text()).contains("recorded as entry 3: failed");
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).containsPattern("A1( reverse)? will not engage\\.").containsPattern("At A1( reverse)? the drive would not engage, by Q\\. Tester, buyer\\.");
+        assertThat(browser.text()).containsPattern("A1( reverse)? will not engage\\.")
+                .containsPattern("At A1( reverse)? the drive would not engage, by Q\\. Tester, buyer\\.");
     }
 
     @Test
@@ -124,8 +125,10 @@ class RunSheetTest {
         Browser.settle(page);
         page.navigate(step);
         assertThat(browser.text()).contains("155.1 to 174.9 rpm").doesNotContain("this survey judges by version 1");
-        assertThat(http.get("/surveys/" + survey + "/entries").body().replace('\u00a0', ' ')).contains("from here on judges by version 2", "<td>Q, seller</td>",
-                "When it was written this was judged proven. 152.0 ± 1.0 rpm lies between 150.4 rpm and 169.6 rpm.", "By what holds now: failed.");
+        assertThat(http.get("/surveys/" + survey + "/entries").body().replace('\u00a0', ' '))
+                .contains("from here on judges by version 2", "<td>Q, seller</td>",
+                "When it was written this was judged proven. 152.0 ± 1.0 rpm lies between 150.4 rpm and 169.6 rpm.",
+                "By what holds now: failed.");
     }
 
     @Test

@@ -98,7 +98,8 @@ class SheetAtWorkTest {
         assertThat(page.inputValue("#f-log").split("\n")).hasSize(5).allMatch(line -> line.matches("[a-z-]+ \\d+\\.\\d\\d"));
         page.click("button[value=good]");
         page.waitForSelector(".timeline");
-        assertThat(browser.text()).contains("recorded as entry 3: failed", "A hazard: it moves by itself and can take a hand. Nobody uses the machine until it is put right.");
+        assertThat(browser.text()).contains("recorded as entry 3: failed", "A hazard: it moves by itself and can take a hand. Nobody "
+                + "uses the machine until it is put right.");
         page.navigate(app.url("/surveys/" + survey + "/run?step=direction"));
         assertThat(page.locator(".stopuse").innerText()).contains("Stop use.", "starts by itself: must not happen");
         page.navigate(app.url("/surveys/" + survey + "/cycles"));
@@ -218,7 +219,8 @@ class SheetAtWorkTest {
         page.fill("#what", "handle set a tooth back");
         page.click("button:text-is('It is put right')");
         page.waitForSelector("text=repaired, to be re-tested");
-        assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: Saddle: lock.", "saddle: lock handle set a tooth back");
+        assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: Saddle: lock.",
+                "saddle: lock handle set a tooth back");
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(page.locator("h1").innerText()).isEqualToIgnoringCase("saddle: lock");
         page.click("button[value=good]");
@@ -245,7 +247,8 @@ class SheetAtWorkTest {
         page.fill("#cost", "650");
         page.click("text=Put it down");
         page.waitForSelector("td:text-is('650')");
-        assertThat(browser.text()).contains("1 seen, 1 missing, 0 awaited, 0 not looked for; 1 promised to this buyer. To replace what is missing: 650.");
+        assertThat(browser.text())
+                .contains("1 seen, 1 missing, 0 awaited, 0 not looked for; 1 promised to this buyer. To replace what is missing: 650.");
         page.fill("#machine", "1850");
         page.fill("#skid", "120");
         page.fill("#extras", "90");
@@ -253,7 +256,8 @@ class SheetAtWorkTest {
         page.click("text=Reckon");
         page.waitForSelector("text=60 kg too much");
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("dividing head, promised by the owner, is missing.", "2 060 kg on a lift said to carry 2 000 kg: 60 kg too much. A competent rigger decides.");
+        assertThat(browser.text()).contains("dividing head, promised by the owner, is missing.",
+                "2 060 kg on a lift said to carry 2 000 kg: 60 kg too much. A competent rigger decides.");
     }
 
     private static byte[] picture(String format) throws IOException {
@@ -328,7 +332,8 @@ class SheetAtWorkTest {
         long ready = Scenes.readySurvey(app);
         for (String path : List.of("/surveys/" + ready + "/run", "/surveys/18/run?step=play.table")) {
             page.navigate(app.url(path));
-            for (String what : List.of(path.contains("step=") ? "#f-value" : "#reading", ".limit-here >> visible=true", "button.big >> visible=true")) {
+            for (String what : List.of(path.contains("step=") ? "#f-value" : "#reading", ".limit-here >> visible=true",
+                            "button.big >> visible=true")) {
                 var box = page.locator(what).first().boundingBox();
                 assertThat(box.y + box.height).as(what + " of " + path).isLessThan(844);
             }
@@ -351,7 +356,8 @@ class SheetAtWorkTest {
         page.locator("[data-event]").first().focus();
         page.keyboard().press("2");
         page.keyboard().press("1");
-        List<String> events = List.of(page.locator("[data-event]").nth(1).getAttribute("data-event"), page.locator("[data-event]").nth(0).getAttribute("data-event"));
+        List<String> events = List.of(page.locator("[data-event]").nth(1).getAttribute("data-event"),
+                page.locator("[data-event]").nth(0).getAttribute("data-event"));
         assertThat(page.inputValue("#f-log").lines().map(l -> l.replaceAll(" [\\d.]+$", "")).toList()).isEqualTo(events);
         assertThat(browser.complaints()).isEmpty();
         page.context().close();

@@ -28,12 +28,14 @@ class ShelfAnewTest {
     /** What the lines say is not what the books say. */
     private static void falsify(App app) throws Exception {
         try (Connection connection = app.bean(HikariDataSource.class).getConnection(); Statement s = connection.createStatement()) {
-            assertThat(s.executeUpdate("update shelf_shown set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"false ')")).isEqualTo(MACHINES);
+            assertThat(s.executeUpdate("update shelf_shown set line = replace(line, '\"seenAt\":\"', '\"seenAt\":\"false ')"))
+                    .isEqualTo(MACHINES);
         }
     }
 
     private static long falseLines(App app) {
-        return app.bean(Shelves.class).shelf(ShelfQuery.ALL).lines().stream().filter(line -> line.identity().seenAt().startsWith("false ")).count();
+        return app.bean(Shelves.class).shelf(ShelfQuery.ALL).lines().stream().filter(line -> line.identity().seenAt().startsWith("false "))
+                .count();
     }
 
     private static void awaited(App app) throws InterruptedException {

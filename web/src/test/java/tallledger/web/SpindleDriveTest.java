@@ -50,23 +50,28 @@ class SpindleDriveTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"GEAR|0/40|0 teeth", "GEAR|24.5/40|has whole teeth", "GEAR|-3/40|-3 teeth", "GEAR|1000000|should lie between",
+    @CsvSource(delimiter = '|', value = {"GEAR|0/40|0 teeth", "GEAR|24.5/40|has whole teeth", "GEAR|-3/40|-3 teeth",
+                    "GEAR|1000000|should lie between",
         "BELT|1/250|A groove of 1 mm", "GEAR|24/48 36/36 20/80|3 values for 2 positions", "VARIATOR|2 1|must be above nought and not above",
         "INVERTER|20 80|lowest, highest and plate frequency"})
     void nonsenseInAStageIsRefusedAtItsRow(String kind, String values, String message) {
         Http http = new Http(app);
-        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind", kind,
+        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
+                kind,
             "stage0.shifting", "UNKNOWN", "stage0.positions", message.contains("2 positions") ? "1 2" : "1", "stage0.values", values};
-        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains(message).contains("value=\"" + values + "\"");
+        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains(message)
+                .contains("value=\"" + values + "\"");
     }
 
     @Test
     void interlocksThatLeaveNothingSaySo() {
         Http http = new Http(app);
-        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind", "GEAR",
-            "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting", "UNKNOWN",
-            "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
-        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains("no combination is left that gives a speed");
+        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
+                "GEAR",
+            "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
+            "UNKNOWN", "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
+        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body())
+                .contains("no combination is left that gives a speed");
     }
 
     @Test
@@ -126,7 +131,8 @@ class SpindleDriveTest {
         page.click("details:has(input[name=school]) summary");
         page.check("input[value=EVERY_GEAR]");
         page.click("text=Plan by this");
-        assertThat(browser.text()).contains("5 runs left", "The fewest there are; no plan can have under 4.", "The cold-spindle rule costs one run.");
+        assertThat(browser.text()).contains("5 runs left", "The fewest there are; no plan can have under 4.",
+                "The cold-spindle rule costs one run.");
         page.click("details:has(input[name=school]) summary");
         page.check("input[value=MY_MINUTES]");
         page.fill("#minutes", "soon");
@@ -207,8 +213,8 @@ class SpindleDriveTest {
         page.click("text=Not as it should");
         Browser.settle(page);
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("The brake stops the spindle in 6.5 s: sound.", "The commanded shift up was watched and failed.",
-                "Not checked at the drive: jog, shift down.");
+        assertThat(browser.text()).contains("The brake stops the spindle in 6.5 s: sound.",
+                "The commanded shift up was watched and failed.", "Not checked at the drive: jog, shift down.");
         page.context().close();
     }
 

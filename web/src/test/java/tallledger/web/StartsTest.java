@@ -20,7 +20,8 @@ class StartsTest {
     }
 
     private static Process process(Path data, int port, Path log, String... more) throws IOException {
-        List<String> command = new java.util.ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java", "-cp", System.getProperty("java.class.path"), "tallledger.web.TallLedger",
+        List<String> command = new java.util.ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java", "-cp",
+                        System.getProperty("java.class.path"), "tallledger.web.TallLedger",
                 "--server.port=" + port, "--tallledger.data=" + data));
         command.addAll(List.of(more));
         return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()).start();
@@ -46,7 +47,8 @@ class StartsTest {
         try (ServerSocket other = taken()) {
             Ended ended = ended(data, other.getLocalPort(), "--tallledger.demo=true", "--tallledger.demo-anew=true");
             assertThat(ended.code).isNotZero();
-            assertThat(ended.said).containsExactly("Port " + other.getLocalPort() + " is taken by another program. Stop it, or choose another: --port N");
+            assertThat(ended.said).containsExactly("Port " + other.getLocalPort()
+                    + " is taken by another program. Stop it, or choose another: --port N");
             assertThat(data).isEmptyDirectory();
         }
     }

@@ -68,7 +68,10 @@ class StepPostsTest {
         assertThat(survey(survey).entries()).hasSize(2);
     }
 
-    /** 0.10 mm of backlash is no finding at a workable machine, and one at a rebuilt one; the change is an entry and an old record says both. */
+    /**
+     * 0.10 mm of backlash is no finding at a workable machine, and one at a rebuilt one; the change is an entry and an old record says
+     * both.
+     */
     @Test
     void asWhichGradeItIsJudgedDecidesWhatIsAFinding() {
         long survey = mill();
@@ -85,24 +88,32 @@ class StepPostsTest {
         assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).as("pressed twice").isEqualTo(302);
         assertThat(http.get(verdict).body()).contains("outside rebuilt (0.05 mm)", "It is judged as rebuilt");
         assertThat(survey(survey).entries()).hasSize(3);
-        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Judged as rebuilt from here on", "When it was written this was judged proven");
+        assertThat(http.get("/surveys/" + survey + "/entries").body())
+                .contains("Judged as rebuilt from here on", "When it was written this was judged proven");
     }
 
-    /** A finding is judged by a person at its place on the verdict: what is wrong is said there, what is right is an entry, pressed twice one. */
+    /**
+     * A finding is judged by a person at its place on the verdict: what is wrong is said there, what is right is an entry, pressed twice
+     * one.
+     */
     @Test
     void aFindingIsJudgedWhereItStands() {
         long survey = mill();
         step(survey, form(survey, "lamp"), "do", "bad", "remark", "no bulb");
         String verdict = "/surveys/" + survey + "/verdict";
         Map<String, String> judge = http.form(verdict, verdict + "/finding");
-        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "").body()).contains("Write why, in a few words", "open=\"open\"");
-        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "day work", "cost", "dear").body()).contains("is not a number");
+        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "").body())
+                .contains("Write why, in a few words", "open=\"open\"");
+        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "day work", "cost", "dear")
+                .body()).contains("is not a number");
         for (int press = 0; press < 2; press++) {
-            assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "only used by daylight", "whose", "BY_DESIGN", "cost", "15", "minutesEach", "1", "timesADay", "20")
+            assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "only used by daylight",
+                            "whose", "BY_DESIGN", "cost", "15", "minutesEach", "1", "timesADay", "20")
                     .statusCode()).isEqualTo(302);
         }
         assertThat(survey(survey).entries()).hasSize(3);
-        assertThat(http.get(verdict).body()).contains("Made so: only used by daylight.", "It costs 1 min each time, 20 times a day: 20 min a day.", "To put right: 15 to 15, likely 15.");
+        assertThat(http.get(verdict).body()).contains("Made so: only used by daylight.", "It costs 1 min each time, 20 times a day: 20 "
+                + "min a day.", "To put right: 15 to 15, likely 15.");
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Finding of entry 2 judged note");
     }
 
@@ -113,14 +124,16 @@ class StepPostsTest {
         step(survey, form(survey, "desk-power"));
         HttpResponse<String> answer = step(survey, stale, "text", "U2-771", "remark", "plate riveted anew");
         assertThat(answer.statusCode()).isEqualTo(409);
-        assertThat(answer.body()).contains("Somebody wrote in this survey after this page was shown: entry 2 came meanwhile.", "value=\"U2-771\"", "value=\"plate riveted anew\"");
+        assertThat(answer.body()).contains("Somebody wrote in this survey after this page was shown: entry 2 came meanwhile.",
+                "value=\"U2-771\"", "value=\"plate riveted anew\"");
         stale.put("seen", String.valueOf(survey(survey).head()));
         assertThat(step(survey, stale, "text", "U2-771").statusCode()).isEqualTo(302);
         assertThat(survey(survey).entries()).hasSize(3);
     }
 
     @ParameterizedTest
-    @CsvSource({"serial, '', Type what stands there", "supply, '', Write who measured", "level, '', 302", "no-such-step, '', This step is not on the machine any more"})
+    @CsvSource({"serial, '', Type what stands there", "supply, '', Write who measured", "level, '', 302",
+                    "no-such-step, '', This step is not on the machine any more"})
     void anEmptyFormIsAnsweredWhereItWasEmpty(String key, String unused, String expected) {
         long survey = mill();
         Map<String, String> fields = form(survey, "desk-power");
@@ -149,7 +162,8 @@ class StepPostsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"distance, 100, seconds, 0, wrong-seconds", "distance, 100, seconds, 10800, wrong-seconds", "distance, a lot, seconds, 60, wrong-distance", "distance, 100, seconds, '', wrong-seconds"})
+    @CsvSource({"distance, 100, seconds, 0, wrong-seconds", "distance, 100, seconds, 10800, wrong-seconds",
+                    "distance, a lot, seconds, 60, wrong-distance", "distance, 100, seconds, '', wrong-seconds"})
     void timesOfNoughtAndOfThreeHoursAreSaidAtTheirField(String one, String typed, String other, String otherTyped, String wrong) {
         long survey = mill();
         Map<String, String> fields = form(survey, "desk-power");
@@ -169,19 +183,23 @@ class StepPostsTest {
         Survey now = survey(survey);
         var step = now.steps().step("feed.table.plus").orElseThrow();
         var confirmed = now.steps().asked(step).stream().map(a -> a.need().written()).toList();
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), List.of()), Submission.fresh(now.head()));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), List.of()),
+                Submission.fresh(now.head()));
         Survey started = survey(survey);
         app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), started.steps(), step,
-                Map.of("distance", "100", "seconds", "7.5"), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""), Submission.fresh(started.head()));
+                Map.of("distance", "100", "seconds", "7.5"), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""),
+                Submission.fresh(started.head()));
     }
 
     @Test
     void markupIsShownAsItWasTyped() {
         long survey = mill();
         step(survey, form(survey, "serial"), "text", MARKUP, "remark", MARKUP);
-        http.post("/surveys/" + survey + "/pass", http.form("/surveys/" + survey + "/run?step=plates", "/surveys/" + survey + "/pass"), "author", MARKUP, "reason", MARKUP);
+        http.post("/surveys/" + survey + "/pass", http.form("/surveys/" + survey + "/run?step=plates", "/surveys/" + survey + "/pass"),
+                "author", MARKUP, "reason", MARKUP);
         Map<String, String> kit = http.form("/surveys/" + survey + "/kit", "/surveys/" + survey + "/kit");
-        http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", MARKUP, "state", "MISSING", "promised", MARKUP, "note", MARKUP);
+        http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", MARKUP, "state", "MISSING", "promised", MARKUP, "note",
+                MARKUP);
         for (String page : new String[] {"/entries", "/verdict", "/verdict/print", "/kit", "/faults", "/run?step=serial"}) {
             assertThat(http.get("/surveys/" + survey + page).body()).as(page).doesNotContain("<img src=x");
         }
@@ -203,11 +221,12 @@ class StepPostsTest {
     void aRunBeyondTheWheelsMarkIsRefusedOnTheServerToo() {
         long survey = whole(KestrelVale.eskholtC300().description());
         Map<String, String> start = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/start");
-        HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL", "WHEEL.diameter", "400");
+        HttpResponse<String> unmarked = http.post("/surveys/" + survey + "/start", start, "author", "Q", "mounted", "WHEEL",
+                "WHEEL.diameter", "400");
         assertThat(unmarked.statusCode()).isEqualTo(422);
         assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(),
-                Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+                        List.of(), Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
         Map<String, String> run = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/run");
         run.put("step", "0-1");
         HttpResponse<String> beyond = http.post("/surveys/" + survey + "/run", run, "author", "Q", "reading", "2010", "do", "record");
@@ -221,11 +240,13 @@ class StepPostsTest {
         long survey = mill();
         Map<String, String> kit = http.form("/surveys/" + survey + "/kit", "/surveys/" + survey + "/kit");
         Map<String, String> forged = new LinkedHashMap<>(kit);
-        assertThat(http.post("/surveys/" + survey + "/kit", forged, "author", "Q", "name", "vice", "state", "STOLEN").statusCode()).isEqualTo(422);
+        assertThat(http.post("/surveys/" + survey + "/kit", forged, "author", "Q", "name", "vice", "state", "STOLEN").statusCode())
+                .isEqualTo(422);
         http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", "vice", "state", "SEEN");
         http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", "vice", "state", "SEEN");
         assertThat(survey(survey).entries()).hasSize(2);
-        HttpResponse<String> late = http.post("/surveys/" + survey + "/kit", Map.of("submission", Submission.fresh(0).key(), "seen", "1", "_csrf", kit.get("_csrf")),
+        HttpResponse<String> late = http.post("/surveys/" + survey + "/kit",
+                Map.of("submission", Submission.fresh(0).key(), "seen", "1", "_csrf", kit.get("_csrf")),
                 "author", "Q", "name", "arbors", "state", "SEEN");
         assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("value=\"arbors\"");
@@ -236,7 +257,8 @@ class StepPostsTest {
         long survey = mill();
         Map<String, String> repair = http.form("/surveys/" + survey + "/faults", "/surveys/" + survey + "/faults/repair");
         for (String part : new String[] {"system|tea kettle|", "system|lamp|nowhere", "system", "gear|99", ""}) {
-            assertThat(http.post("/surveys/" + survey + "/faults/repair", repair, "author", "Q", "part", part, "what", "mended").statusCode()).as(part).isEqualTo(422);
+            assertThat(http.post("/surveys/" + survey + "/faults/repair", repair, "author", "Q", "part", part, "what", "mended")
+                    .statusCode()).as(part).isEqualTo(422);
         }
         assertThat(survey(survey).entries()).hasSize(1);
     }

@@ -27,7 +27,8 @@ public final class StoreScenes {
     public void houseSaved() {
         Http http = new Http(app);
         var form = http.form("/house/checks", "/house/checks");
-        var answer = http.post("/house/checks", form, "author", "Q", "act", "save", "reason", "our own", "csv", "symptom,element,check,low,likely,high\nGROWLS,,Look at the oil,0,0,0\n");
+        var answer = http.post("/house/checks", form, "author", "Q", "act", "save", "reason", "our own", "csv",
+                "symptom,element,check,low,likely,high\nGROWLS,,Look at the oil,0,0,0\n");
         if (answer.statusCode() != 302 && answer.statusCode() != 409) {
             throw new AssertionError("the house answered " + answer.statusCode());
         }

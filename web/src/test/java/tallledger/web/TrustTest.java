@@ -28,7 +28,10 @@ import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 
-/** The screens say what is so: start checks of what runs, marks of their own, windows with their owner, nothing decided by a slip of the hand. */
+/**
+ * The screens say what is so: start checks of what runs, marks of their own, windows with their owner, nothing decided by a slip of the
+ * hand.
+ */
 class TrustTest {
 
     private final App app = App.demo();
@@ -59,7 +62,8 @@ class TrustTest {
     @Test
     void theStepCanBeReadBeforeAnythingIsTicked() {
         long survey = whole(KestrelVale.aldwark410().description());
-        assertThat(page(survey, "feed.carriage.minus")).contains("Before the spindle starts", "Then: <span>Carriage: feed to the headstock</span>", "Half-nut open", "Chuck key out, and in your hand");
+        assertThat(page(survey, "feed.carriage.minus")).contains("Before the spindle starts", "Then: <span>Carriage: feed to the "
+                + "headstock</span>", "Half-nut open", "Chuck key out, and in your hand");
         assertThat(page(survey, "0-0-0-0")).contains("Then: <span>A1</span>", "31.5 rpm", "Set range to A, gear to 1");
         long grinder = whole(KestrelVale.eskholtC300().description());
         assertThat(page(grinder, "0-0")).contains("Wheel guard on", "Wheel dressed").doesNotContain("Half-nut");
@@ -69,9 +73,12 @@ class TrustTest {
     @Test
     void aChangeOfMountLeavesTheMarksBehind() {
         long survey = whole(KestrelVale.aldwark410().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now().minusSeconds(7200), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now().minusSeconds(7200), "Q"),
+                        Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)),
+                Submission.fresh(1));
         String form = page(survey, "0-0-0-0");
-        assertThat(form).containsPattern("name=\"CHUCK.markedRpm\" value=\"300\"").containsPattern("name=\"FACEPLATE.markedRpm\" value=\"\"");
+        assertThat(form).containsPattern("name=\"CHUCK.markedRpm\" value=\"300\"")
+                .containsPattern("name=\"FACEPLATE.markedRpm\" value=\"\"");
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/run?step=0-0-0-0"));
@@ -89,15 +96,19 @@ class TrustTest {
     void whileSomethingStopsUseNothingIsStartedAndWhatMayBeDoneIsSaid() {
         long survey = whole(KestrelVale.brinmoorT1().description());
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=isolator", "/surveys/" + survey + "/step");
-        assertThat(http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "bad", "remark", "no handle").statusCode()).isEqualTo(302);
+        assertThat(http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "bad", "remark", "no handle").statusCode())
+                .isEqualTo(302);
         String run = page(survey, "0-0-0");
-        assertThat(run).contains("Stop use.", "may still be gone through").doesNotContain("Before the spindle starts").doesNotContain("id=\"reading\"");
+        assertThat(run).contains("Stop use.", "may still be gone through").doesNotContain("Before the spindle starts")
+                .doesNotContain("id=\"reading\"");
         String feed = page(survey, "feed.carriage.minus");
-        assertThat(feed).contains("Not run now: see above.").doesNotContain("id=\"f-distance\"").doesNotContain("Before the spindle starts");
+        assertThat(feed).contains("Not run now: see above.").doesNotContain("id=\"f-distance\"")
+                .doesNotContain("Before the spindle starts");
         assertThat(page(survey, "travel.carriage")).contains("id=\"f-value\"");
         Map<String, String> forged = http.form("/surveys/" + survey + "/run?step=lamp", "/surveys/" + survey + "/step");
         forged.put("step", "feed.carriage.minus");
-        assertThat(http.post("/surveys/" + survey + "/step", forged, "author", "Q", "do", "good", "distance", "10", "turns", "50").statusCode()).isEqualTo(422);
+        assertThat(http.post("/surveys/" + survey + "/step", forged, "author", "Q", "do", "good", "distance", "10", "turns", "50")
+                .statusCode()).isEqualTo(422);
         assertThat(survey(survey).head()).isEqualTo(2);
     }
 
@@ -201,14 +212,17 @@ class TrustTest {
     @Test
     void aCyclesWindowsAreOwnedAndItsWordsAreRead() {
         long survey = whole(KestrelVale.dunmarshP20().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+                        List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(survey, "pedal")).contains("0–12 s after (house rule)", "3 s or more after (house rule)");
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=pedal", "/surveys/" + survey + "/step");
-        survey(survey).steps().asked(survey(survey).steps().step("pedal").orElseThrow()).forEach(a -> form.put("confirmed", a.need().written()));
-        HttpResponse<String> answer = http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "good", "wait", "3", "stop", "12",
-                "log", "runs 0\npedal down 3\nStops 5\npedal-up 8\nstays stopped 12");
+        survey(survey).steps().asked(survey(survey).steps().step("pedal").orElseThrow())
+                .forEach(a -> form.put("confirmed", a.need().written()));
+        HttpResponse<String> answer = http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "good", "wait", "3", "stop",
+                "12", "log", "runs 0\npedal down 3\nStops 5\npedal-up 8\nstays stopped 12");
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
-        assertThat(http.get("/surveys/" + survey + "/run?done=3").body()).contains("undecided", "Right as far as it goes; the log ends before");
+        assertThat(http.get("/surveys/" + survey + "/run?done=3").body())
+                .contains("undecided", "Right as far as it goes; the log ends before");
     }
 
     @Test
@@ -228,8 +242,10 @@ class TrustTest {
         page.waitForURL("**/machines/" + machine);
         MachineDescription now = app.bean(Shelves.class).machine(machine).description();
         assertThat(now.fitOut().axis(Axis.Role.ARM).orElseThrow().name()).isEqualTo("Ausleger");
-        long again = app.bean(Shelves.class).openSurvey(app.bean(Shelves.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
-        app.bean(Books.class).append(again, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+        long again = app.bean(Shelves.class).openSurvey(app.bean(Shelves.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE,
+                Submission.fresh(0));
+        app.bean(Books.class).append(again, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+                        List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(again, "rapid.arm.minus")).contains("Ausleger: clamp released");
     }
 
@@ -248,7 +264,8 @@ class TrustTest {
         page.click("button[value=save]");
         page.waitForURL("**/machines/" + machine);
         assertThat(browser.text()).contains("Feed plate, in/min");
-        assertThat(app.bean(Shelves.class).machine(machine).description().feeds().orElseThrow().promised(List.of("I", "1")).orElseThrow()).isEqualByComparingTo("1.27");
+        assertThat(app.bean(Shelves.class).machine(machine).description().feeds().orElseThrow().promised(List.of("I", "1")).orElseThrow())
+                .isEqualByComparingTo("1.27");
     }
 
     /** What XML forbids would break the report for ever, what cannot be seen would deceive: refused where it is typed, the rest kept. */
@@ -270,7 +287,8 @@ class TrustTest {
         page.context().addCookies(List.of(new Cookie("writer", "%zz").setUrl(app.url("/"))));
         assertThat(page.navigate(app.url("/surveys/3/run")).status()).isEqualTo(200);
         assertThat(http.get("/machines/new?start=%ff").statusCode()).isIn(200, 400);
-        assertThat(new Http(app).get("/machines/1").headers().allValues("Set-Cookie")).anySatisfy(c -> assertThat(c).contains("XSRF-TOKEN").contains("SameSite=Strict"));
+        assertThat(new Http(app).get("/machines/1").headers().allValues("Set-Cookie"))
+                .anySatisfy(c -> assertThat(c).contains("XSRF-TOKEN").contains("SameSite=Strict"));
     }
 
     /** Forward was run, reverse was not: the print says so of each. */
@@ -299,6 +317,7 @@ class TrustTest {
         page.fill("#cell0", "720");
         page.fill("#cell1", "1000");
         page.waitForSelector(".live li.is-doubt");
-        assertThat(page.locator(".live").innerText().replace('\u00a0', ' ')).contains("The stages as described give other speeds than the plate at one place: 2 gives 1 440, the plate says 1 000");
+        assertThat(page.locator(".live").innerText().replace('\u00a0', ' '))
+                .contains("The stages as described give other speeds than the plate at one place: 2 gives 1 440, the plate says 1 000");
     }
 }

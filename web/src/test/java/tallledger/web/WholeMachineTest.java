@@ -36,12 +36,16 @@ class WholeMachineTest {
         SimulatedMachine drill = KestrelVale.dunmarshR50();
         try (App app = App.empty()) {
             List<String> steps = survey(app, drill, "EVERY_GEAR", Map.of());
-            List<String> wanted = new ArrayList<>(Catalogue.of(drill.description(), Rules.shipped()).stream().map(step -> step.id().written()).toList());
-            wanted.removeAll(List.of("feed-plate.I.2", "feed-plate.I.3", "feed-plate.II.1", "feed-plate.II.3", "feed-plate.II.4", "feed-plate.III.1", "feed-plate.III.2", "feed-plate.III.4"));
-            assertThat(steps).as("every step of the catalogue in its order; feeds whose levers are proven are spared").containsExactlyElementsOf(wanted);
+            List<String> wanted = new ArrayList<>(Catalogue.of(drill.description(), Rules.shipped()).stream()
+                    .map(step -> step.id().written()).toList());
+            wanted.removeAll(List.of("feed-plate.I.2", "feed-plate.I.3", "feed-plate.II.1", "feed-plate.II.3", "feed-plate.II.4",
+                            "feed-plate.III.1", "feed-plate.III.2", "feed-plate.III.4"));
+            assertThat(steps).as("every step of the catalogue in its order; feeds whose levers are proven are spared")
+                    .containsExactlyElementsOf(wanted);
             Browser browser = Browser.open();
             browser.page().navigate(app.url("/surveys/3/verdict"));
-            assertThat(browser.text()).contains("82 of 90 steps were done: 81 as they should be, 1 not, 0 undecided. Of the rest 8 are spared by others, 0 were passed over and 0 are open.",
+            assertThat(browser.text()).contains("82 of 90 steps were done: 81 as they should be, 1 not, 0 undecided. Of the rest 8 are "
+                    + "spared by others, 0 were passed over and 0 are open.",
                     "Arm clamp alone: arm holds: too late, after 5.60 s instead of 0 to 3 s", "lags behind the key");
             assertThat(browser.page().locator(".findings li").count()).as("one finding, no more").isEqualTo(1);
             assertThat(paper(app.url("/surveys/3/verdict.pdf"))).contains("Arm clamp alone", "Voltage unbalance", "within rebuilt grade");
@@ -52,13 +56,17 @@ class WholeMachineTest {
     void aCylindricalGrinderIsSurveyedWithinItsWheelsMark() throws Exception {
         SimulatedMachine grinder = KestrelVale.eskholtC300();
         try (App app = App.empty()) {
-            List<String> steps = survey(app, grinder, "EVERY_SPEED", Map.of("mounted", "WHEEL", "WHEEL.diameter", "400", "WHEEL.markedMs", "35"));
-            assertThat(steps).containsExactlyElementsOf(Catalogue.of(grinder.description(), Rules.shipped()).stream().map(step -> step.id().written()).toList());
+            List<String> steps = survey(app, grinder, "EVERY_SPEED", Map.of("mounted", "WHEEL", "WHEEL.diameter", "400", "WHEEL.markedMs",
+                            "35"));
+            assertThat(steps).containsExactlyElementsOf(Catalogue.of(grinder.description(), Rules.shipped()).stream()
+                    .map(step -> step.id().written()).toList());
             Browser browser = Browser.open();
             browser.page().navigate(app.url("/surveys/3/run?step=0-1"));
             assertThat(browser.text()).contains("Refused: at 2 000 rpm a wheel of 400 mm runs 41.9 m/s, above the 35 m/s marked on it.");
             browser.page().navigate(app.url("/surveys/3/verdict"));
-            assertThat(browser.text()).contains("1 of 2 spindle speeds were run", "2 was not run. Refused: at 2 000 rpm a wheel of 400 mm runs 41.9 m/s", "Table reverses at each dog: leaves the right: too early, after 0.30 s instead of 1.50 to 2.50 s");
+            assertThat(browser.text()).contains("1 of 2 spindle speeds were run", "2 was not run. Refused: at 2 000 rpm a wheel of 400 "
+                    + "mm runs 41.9 m/s", "Table reverses at each dog: leaves the right: too early, after 0.30 s instead of 1.50 to "
+                    + "2.50 s");
         }
     }
 
@@ -68,13 +76,15 @@ class WholeMachineTest {
     private static List<String> survey(App app, SimulatedMachine machine, String school, Map<String, String> mounted) {
         app.bean(Shelves.class).addMachine(machine.description(), "Q. Tester", Submission.fresh(0));
         Http http = new Http(app);
-        http.post("/machines/1/surveys", http.form("/machines/1", "/machines/1/surveys"), "author", "Q. Tester", "role", "buyer", "scope", "WHOLE", "judgedAs", "WORKABLE");
+        http.post("/machines/1/surveys", http.form("/machines/1", "/machines/1/surveys"), "author", "Q. Tester", "role", "buyer", "scope",
+                "WHOLE", "judgedAs", "WORKABLE");
         http.post("/surveys/3/plan", http.form("/surveys/3/run", "/surveys/3/plan"), "school", school, "author", "Q. Tester");
         List<String> steps = new ArrayList<>();
         Random random = new Random(5);
         while (true) {
             String sheet = http.get("/surveys/3/run").body();
-            Optional<String> action = Stream.of("start", "check", "run", "step").filter(a -> sheet.contains("action=\"/surveys/3/" + a + "\"")).findFirst();
+            Optional<String> action = Stream.of("start", "check", "run", "step")
+                    .filter(a -> sheet.contains("action=\"/surveys/3/" + a + "\"")).findFirst();
             if (action.isEmpty()) {
                 assertThat(sheet).contains("Every step of the plan is made or passed over");
                 return steps;
@@ -89,22 +99,27 @@ class WholeMachineTest {
             fields.add(Map.entry("author", "Q. Tester"));
             String key = hidden.getOrDefault("step", "");
             if (action.get().equals("run")) {
-                fields.add(Map.entry("reading", machine.run(machine.description().train().routeByKey(key).orElseThrow(), random).reading().orElseThrow().typed()));
+                fields.add(Map.entry("reading", machine.run(machine.description().train().routeByKey(key).orElseThrow(), random).reading()
+                                .orElseThrow().typed()));
                 fields.add(Map.entry("do", "record"));
             } else if (action.get().equals("start")) {
                 fields.addAll(mounted.entrySet());
             } else {
                 answer(machine, key, random, fields, steps);
             }
-            fields.stream().map(Map.Entry::getKey).forEach(name -> assertThat(sheet).as("a field of the form at " + key).contains("name=\"" + name + "\""));
+            fields.stream().map(Map.Entry::getKey)
+                    .forEach(name -> assertThat(sheet).as("a field of the form at " + key).contains("name=\"" + name + "\""));
             assertThat(http.post(path, fields).statusCode()).as(path + " " + key).isEqualTo(302);
         }
     }
 
-    private static void answer(SimulatedMachine machine, String key, Random random, List<Map.Entry<String, String>> fields, List<String> steps) {
-        String id = key.isEmpty() ? "check-" + fields.stream().filter(f -> f.getKey().equals("check")).findFirst().orElseThrow().getValue() : key;
+    private static void answer(SimulatedMachine machine, String key, Random random, List<Map.Entry<String, String>> fields,
+            List<String> steps) {
+        String id = key.isEmpty() ? "check-" + fields.stream().filter(f -> f.getKey().equals("check")).findFirst().orElseThrow().getValue()
+                : key;
         steps.add(id);
-        Step step = Catalogue.of(machine.description(), Rules.shipped()).stream().filter(s -> s.id().written().equals(id)).findFirst().orElseThrow();
+        Step step = Catalogue.of(machine.description(), Rules.shipped()).stream().filter(s -> s.id().written().equals(id)).findFirst()
+                .orElseThrow();
         if (step.recording() instanceof SpindleCheck) {
             if (id.equals("check-BRAKE")) {
                 fields.add(Map.entry("seconds", "4.1"));
@@ -119,7 +134,8 @@ class WholeMachineTest {
     }
 
     private static String paper(String url) throws IOException, InterruptedException {
-        HttpResponse<byte[]> pdf = HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(url)).build(), HttpResponse.BodyHandlers.ofByteArray());
+        HttpResponse<byte[]> pdf = HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(url)).build(),
+                HttpResponse.BodyHandlers.ofByteArray());
         try (PDDocument document = Loader.loadPDF(pdf.body())) {
             return new PDFTextStripper().getText(document).replace('\u00a0', ' ').replaceAll("\\s+", " ");
         }

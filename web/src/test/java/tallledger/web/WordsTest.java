@@ -58,7 +58,8 @@ import tallledger.web.words.Words;
 class WordsTest {
 
     /** Words of data: their keys are a family's, a script's or a constant's, and other tests of this class go through them. */
-    private static final List<String> OF_DATA = List.of("step.", "system.", "event.", "script.", "field.", "need.", "kit.", "rule.", "rule-group.", "figure-of.", "do.", "mark.", "start.",
+    private static final List<String> OF_DATA = List.of("step.", "system.", "event.", "script.", "field.", "need.", "kit.", "rule.",
+            "rule-group.", "figure-of.", "do.", "mark.", "start.",
             "movement.", "marked.", "hint.", "report.", "gauge-field.", "priced-by.");
 
     private static Properties words() throws IOException {
@@ -74,7 +75,8 @@ class WordsTest {
     /** Everything that can be said, from the enums of all packages. */
     private static List<ReasonCode> said() {
         return new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tallledger").stream()
-                .filter(c -> c.isAssignableTo(ReasonCode.class) && c.isEnum() && c.reflect().isEnum()).flatMap(c -> Stream.of((ReasonCode[]) c.reflect().getEnumConstants())).toList();
+                .filter(c -> c.isAssignableTo(ReasonCode.class) && c.isEnum() && c.reflect().isEnum())
+                .flatMap(c -> Stream.of((ReasonCode[]) c.reflect().getEnumConstants())).toList();
     }
 
     private static List<String> keys(ReasonCode code) {
@@ -91,7 +93,8 @@ class WordsTest {
         for (ReasonCode code : said) {
             for (String key : keys(code)) {
                 assertThat(words).as(code.toString()).containsKey(key);
-                int most = Pattern.compile("\\{(\\d+)").matcher(words.getProperty(key)).results().mapToInt(m -> Integer.parseInt(m.group(1))).max().orElse(-1);
+                int most = Pattern.compile("\\{(\\d+)").matcher(words.getProperty(key)).results()
+                        .mapToInt(m -> Integer.parseInt(m.group(1))).max().orElse(-1);
                 assertThat(most).as(key + " of " + code.arguments()).isLessThan(code.arguments().size());
             }
         }
@@ -103,7 +106,8 @@ class WordsTest {
         Set<String> known = new HashSet<>();
         said().forEach(code -> known.addAll(keys(code)));
         StringBuilder sources = new StringBuilder();
-        for (String root : List.of("../core/src/main/java", "src/main/java", "src/main/resources/templates", "src/main/resources/static/js")) {
+        for (String root : List.of("../core/src/main/java", "src/main/java", "src/main/resources/templates",
+                        "src/main/resources/static/js")) {
             try (Stream<Path> files = Files.walk(Path.of(root))) {
                 for (Path file : files.filter(Files::isRegularFile).toList()) {
                     sources.append(Files.readString(file));
@@ -111,7 +115,8 @@ class WordsTest {
             }
         }
         Pattern.compile("[A-Za-z][\\w-]*(?:\\.[\\w-]+)*").matcher(sources).results().forEach(m -> known.add(m.group()));
-        List<String> unsaid = words().stringPropertyNames().stream().filter(key -> !known.contains(key)).filter(key -> OF_DATA.stream().noneMatch(key::startsWith))
+        List<String> unsaid = words().stringPropertyNames().stream().filter(key -> !known.contains(key))
+                .filter(key -> OF_DATA.stream().noneMatch(key::startsWith))
                 .filter(key -> !isOfConstant(key)).sorted().toList();
         assertThat(unsaid).isEmpty();
     }
@@ -122,20 +127,24 @@ class WordsTest {
         return dot > 0 && ENUMS.getOrDefault(key.substring(0, dot), Set.of()).contains(key.substring(dot + 1));
     }
 
-    private static final Map<String, Set<String>> ENUMS = new ClassFileImporter().importPackages("tallledger").stream().filter(c -> c.isEnum() && c.reflect().isEnum())
-            .collect(Collectors.toMap(JavaClass::getSimpleName, c -> Stream.of(c.reflect().getEnumConstants()).map(e -> ((Enum<?>) e).name()).collect(Collectors.toSet()),
+    private static final Map<String, Set<String>> ENUMS = new ClassFileImporter().importPackages("tallledger").stream()
+            .filter(c -> c.isEnum() && c.reflect().isEnum())
+            .collect(Collectors.toMap(JavaClass::getSimpleName, c -> Stream.of(c.reflect().getEnumConstants())
+                    .map(e -> ((Enum<?>) e).name()).collect(Collectors.toSet()),
                     (one, other) -> Stream.concat(one.stream(), other.stream()).collect(Collectors.toSet())));
 
     /** Every step of every family, with each of its needs, fields, events and systems, has its words. */
     @Test
     void everyStepHasItsWords() throws IOException {
         Words words = App.demo().bean(Words.class);
-        Set<String> priced = ChecksTable.parse(Files.readString(Path.of("src/main/resources/house/checks.csv"))).stream().map(Check::about).collect(Collectors.toSet());
+        Set<String> priced = ChecksTable.parse(Files.readString(Path.of("src/main/resources/house/checks.csv"))).stream().map(Check::about)
+                .collect(Collectors.toSet());
         for (Family family : Family.values()) {
             Set<Feature> all = new HashSet<>(family.traits().features());
             all.remove(Feature.DRAWBAR);
             FitOut fitOut = new FitOut(family.traits().usual().axes(), all, SupplyPlate.UNREAD, Optional.empty(), "work head 45");
-            KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family).map(d -> d.with(fitOut)).map(WordsTest::withEverySaidThing).forEach(machine ->
+            KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family)
+                    .map(d -> d.with(fitOut)).map(WordsTest::withEverySaidThing).forEach(machine ->
                     Catalogue.of(machine, Rules.shipped()).forEach(step -> {
                         Object[] about = step.about().toArray();
                         assertThat(words.say(step.name()) + words.say("step." + step.code() + ".look", about)).doesNotContain("{");
@@ -146,7 +155,8 @@ class WordsTest {
                         step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());
                         assertThat(words.say(step.system().words(fitOut))).doesNotContain("{");
                         // What can be bad has a price, or what is not looked at would be worth nothing.
-                        assertThat(step.ifBad() == Severity.NOTE || priced.contains(step.system().name())).as(step.id().written() + " of " + step.system().name()).isTrue();
+                        assertThat(step.ifBad() == Severity.NOTE || priced.contains(step.system().name()))
+                                .as(step.id().written() + " of " + step.system().name()).isTrue();
                     }));
             family.traits().kit(all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
             all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());
@@ -155,21 +165,27 @@ class WordsTest {
             assertThat(words.say("script." + code)).isNotBlank();
             CycleScripts.events(code).forEach(event -> assertThat(words.say("event." + event)).isNotBlank());
         });
-        Stream.of(Axis.Role.values(), MovedBy.values(), StageKind.values(), StartItem.values(), Blame.Hunt.values(), PlateOf.values(), SpeedTable.Source.values(), Axis.Per.values(),
-                CycleScript.Whose.values(), Mounted.Kind.values()).flatMap(Stream::of).forEach(constant -> assertThat(words.of((Enum<?>) constant)).isNotBlank());
+        Stream.of(Axis.Role.values(), MovedBy.values(), StageKind.values(), StartItem.values(), Blame.Hunt.values(), PlateOf.values(),
+                SpeedTable.Source.values(), Axis.Per.values(),
+                CycleScript.Whose.values(), Mounted.Kind.values()).flatMap(Stream::of)
+                .forEach(constant -> assertThat(words.of((Enum<?>) constant)).isNotBlank());
         Stream.of(Rule.values()).forEach(rule -> {
             assertThat(words.say("rule." + rule)).isNotBlank();
             assertThat(words.say("rule." + rule + ".source")).isNotBlank();
             rule.shape().figures().forEach(figure -> assertThat(words.say("figure-of." + figure)).isNotBlank());
         });
-        Stream.of(Rule.Group.values()).forEach(group -> assertThat(words.say("rule-group." + group) + words.say("rule-group." + group + ".about")).isNotBlank());
+        Stream.of(Rule.Group.values())
+                .forEach(group -> assertThat(words.say("rule-group." + group) + words.say("rule-group." + group + ".about")).isNotBlank());
     }
 
     /** With what people say that makes steps: something counted, something redone, and a thread plate. */
     private static MachineDescription withEverySaidThing(MachineDescription d) {
-        List<Claim> claims = List.of(new Claim(Claim.Attribute.COLLETS, "31", Claim.Source.SELLER, ""), new Claim(Claim.Attribute.REDONE, "new panel", Claim.Source.SELLER, ""));
-        SpeedPlate threads = new SpeedPlate(List.of(new Lever("knob", List.of("1"))), Map.of(List.of("1"), PlateCell.parse("8")), Optional.empty());
-        return new MachineDescription(d.identity(), claims, d.train(), d.plate(), d.motor(), d.feeds(), Optional.of(new ThreadPlate(threads, ThreadPlate.Counted.PER_INCH)), d.fitOut());
+        List<Claim> claims = List.of(new Claim(Claim.Attribute.COLLETS, "31", Claim.Source.SELLER, ""),
+                new Claim(Claim.Attribute.REDONE, "new panel", Claim.Source.SELLER, ""));
+        SpeedPlate threads = new SpeedPlate(List.of(new Lever("knob", List.of("1"))), Map.of(List.of("1"), PlateCell.parse("8")),
+                Optional.empty());
+        return new MachineDescription(d.identity(), claims, d.train(), d.plate(), d.motor(), d.feeds(),
+                Optional.of(new ThreadPlate(threads, ThreadPlate.Counted.PER_INCH)), d.fitOut());
     }
 
     @Test

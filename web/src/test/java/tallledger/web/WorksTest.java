@@ -196,11 +196,14 @@ class WorksTest {
     void everyFormOfTheReportIsMadeSo() throws Exception {
         String at = "/surveys/" + survey + "/verdict";
         for (String form : List.of("short", "certificate")) {
-            assertThat(made(at, "/surveys/" + survey + "/report", "form", form)).as(form).isEqualTo(page(app.url(at + ".pdf?form=" + form)));
+            assertThat(made(at, "/surveys/" + survey + "/report", "form", form)).as(form)
+                    .isEqualTo(page(app.url(at + ".pdf?form=" + form)));
         }
-        assertThat(made(at, "/surveys/" + survey + "/report", "size", "Letter", "money", "yes")).isEqualTo(page(app.url(at + ".pdf?size=Letter&money=yes")));
+        assertThat(made(at, "/surveys/" + survey + "/report", "size", "Letter", "money", "yes"))
+                .isEqualTo(page(app.url(at + ".pdf?size=Letter&money=yes")));
         String html = new String(made(at, "/surveys/" + survey + "/report", "form", "page"), StandardCharsets.UTF_8);
-        assertThat(html).isEqualTo(new String(page(app.url("/surveys/" + survey + "/report.html")), StandardCharsets.UTF_8)).contains("data:image/png;base64,", "no. 9");
+        assertThat(html).isEqualTo(new String(page(app.url("/surveys/" + survey + "/report.html")), StandardCharsets.UTF_8))
+                .contains("data:image/png;base64,", "no. 9");
     }
 
     /** Handed over with pictures: each drawing once as lines and once as a picture, and the check holds. */

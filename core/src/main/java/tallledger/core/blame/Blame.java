@@ -93,14 +93,16 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
         suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
         double f = trials.stream().filter(Trial::failed).mapToDouble(t -> chances.falseAlarm(t.symptoms())).max().orElse(chances.noise());
         Optional<Telling> tells = tellsMost(posterior, elements, allowed, timeTo, f, rules.value(Rule.BLAME_AGAIN));
-        return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells, hunt(suspects, posterior.noFault(), trials.size(), rules));
+        return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells,
+                hunt(suspects, posterior.noFault(), trials.size(), rules));
     }
 
     private static Hunt hunt(List<Suspect> suspects, double noFault, int runs, Rules rules) {
         if (!suspects.isEmpty() && suspects.get(0).probability() >= rules.value(Rule.BLAME_CLEAR)) {
             return Hunt.CLEAR;
         }
-        return noFault > rules.value(Rule.BLAME_NO_FAULT) ? Hunt.NO_FAULT : runs >= rules.whole(Rule.BLAME_RUNS) ? Hunt.LIKELIEST_NOT_PROVEN : Hunt.GOES_ON;
+        return noFault > rules.value(Rule.BLAME_NO_FAULT) ? Hunt.NO_FAULT : runs >= rules.whole(Rule.BLAME_RUNS) ? Hunt.LIKELIEST_NOT_PROVEN
+                : Hunt.GOES_ON;
     }
 
     /** Whether one element stands out enough to act on (house rule: nine in ten). */
@@ -109,15 +111,16 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     }
 
     /** The best run not made before; one made before where it tells at least a quarter more. */
-    private static Optional<Telling> tellsMost(Posterior posterior, Elements elements, List<Route> allowed, ToDoubleFunction<Route> timeTo, double f,
-                                               double again) {
+    private static Optional<Telling> tellsMost(Posterior posterior, Elements elements, List<Route> allowed, ToDoubleFunction<Route> timeTo,
+            double f, double again) {
         Optional<Telling> fresh = best(posterior, elements, allowed.stream().filter(r -> !posterior.wasRun(r)).toList(), timeTo, f);
         Optional<Telling> repeat = best(posterior, elements, allowed.stream().filter(posterior::wasRun).toList(), timeTo, f);
         double wanted = fresh.map(t -> t.gain * again).orElse(0.0);
         return repeat.filter(t -> t.gain >= wanted).or(() -> fresh);
     }
 
-    private static Optional<Telling> best(Posterior posterior, Elements elements, List<Route> routes, ToDoubleFunction<Route> timeTo, double f) {
+    private static Optional<Telling> best(Posterior posterior, Elements elements, List<Route> routes, ToDoubleFunction<Route> timeTo,
+            double f) {
         double now = posterior.entropy();
         Telling best = null;
         double bestTime = 0;

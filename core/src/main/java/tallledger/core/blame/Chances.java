@@ -17,8 +17,8 @@ import tallledger.core.rules.Rules;
 record Chances(double prior, double shows, double noise, double heat, double unmistaken) {
 
     static Chances of(Rules rules) {
-        return new Chances(rules.value(Rule.FAULTY), rules.value(Rule.SHOWS), rules.value(Rule.IMAGINED_NOISE), rules.value(Rule.IMAGINED_HEAT),
-                rules.value(Rule.IMAGINED_FAILURE));
+        return new Chances(rules.value(Rule.FAULTY), rules.value(Rule.SHOWS), rules.value(Rule.IMAGINED_NOISE),
+                rules.value(Rule.IMAGINED_HEAT), rules.value(Rule.IMAGINED_FAILURE));
     }
 
     /** f of what was heard: the greatest of its symptoms'. */

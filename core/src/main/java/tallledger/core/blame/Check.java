@@ -31,7 +31,8 @@ public record Check(String about, Optional<StageKind> kind, String what, BigDeci
 
     /** @param element name of the kind of element; empty for any */
     public static Check of(String about, String element, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
-        Optional<StageKind> kind = element.isEmpty() ? Optional.empty() : Optional.of(Stream.of(StageKind.values()).filter(k -> k.name().equals(element))
+        Optional<StageKind> kind = element.isEmpty() ? Optional.empty()
+                : Optional.of(Stream.of(StageKind.values()).filter(k -> k.name().equals(element))
                 .findFirst().orElseThrow(() -> Refused.because(BlameReason.CHECK_ELEMENT, element).at("element")));
         return new Check(about, kind, what, low, likely, high);
     }

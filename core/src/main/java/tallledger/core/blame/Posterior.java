@@ -56,7 +56,8 @@ final class Posterior {
         int n = elements.all().size();
         long[] sets = sets(elements.reachable(), n);
         Map<Route, History> histories = new LinkedHashMap<>();
-        trials.forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0).with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
+        trials.forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0)
+                        .with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
                 (before, one) -> before.with(t.failed(), one.f())));
         double odds = chances.prior() / (1 - chances.prior());
         double[] weight = new double[sets.length];

@@ -52,7 +52,8 @@ public final class SpeedCauses {
     /** The rules' figures, in ln or shares. */
     private record Bounds(double fits, double off, double slipLeast, double slipMost, double unloadedMost) {
         static Bounds of(Rules rules) {
-            return new Bounds(rules.share(Rule.CAUSE_FITS).doubleValue(), rules.share(Rule.READING_OFF).doubleValue(), rules.share(Rule.SLIP).doubleValue(),
+            return new Bounds(rules.share(Rule.CAUSE_FITS).doubleValue(), rules.share(Rule.READING_OFF).doubleValue(),
+                    rules.share(Rule.SLIP).doubleValue(),
                     rules.share(Rule.SLIP, 1).doubleValue(), rules.share(Rule.UNLOADED_HIGH).doubleValue());
         }
     }
@@ -124,12 +125,14 @@ public final class SpeedCauses {
         if (high <= bounds.fits()) {
             return Optional.of(new SpeedCause(Kind.SUPPLY, high, routes, Reason.of(BlameReason.CAUSE_SUPPLY_HIGH, factor)));
         }
-        return low <= bounds.fits() ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of(BlameReason.CAUSE_SUPPLY_LOW, factor))) : Optional.empty();
+        return low <= bounds.fits() ? Optional.of(new SpeedCause(Kind.SUPPLY, low, routes, Reason.of(BlameReason.CAUSE_SUPPLY_LOW, factor)))
+                : Optional.empty();
     }
 
     private Optional<SpeedCause> inverter(double factor, List<Route> routes) {
         return train.stages().stream().filter(s -> s.kind() == StageKind.INVERTER).findFirst()
-                .map(s -> new SpeedCause(Kind.INVERTER, bounds.fits() / 2, routes, Reason.of(BlameReason.CAUSE_INVERTER, s.name(), factor)));
+                .map(s -> new SpeedCause(Kind.INVERTER, bounds.fits() / 2, routes,
+                        Reason.of(BlameReason.CAUSE_INVERTER, s.name(), factor)));
     }
 
     /** Any ratio of a step pulley's steps, from its diameters where known, else from the plate's own factors. */
@@ -185,7 +188,8 @@ public final class SpeedCauses {
         double base = median(rest);
         double off = median(here) - base;
         double scatter = here.stream().mapToDouble(r -> Math.abs(r.off() - base - off)).max().orElse(0);
-        boolean restRight = rest.stream().allMatch(r -> Math.abs(r.off() - base) <= bounds.off()) && (common || base > -bounds.off() && base <= bounds.unloadedMost());
+        boolean restRight = rest.stream().allMatch(r -> Math.abs(r.off() - base) <= bounds.off())
+                && (common || base > -bounds.off() && base <= bounds.unloadedMost());
         boolean allRight = here.stream().allMatch(r -> Math.abs(r.off()) <= bounds.off());
         if (here.size() < 2 || rest.size() < 2 || Math.abs(off) <= bounds.off() || scatter > bounds.fits() || !restRight || allRight) {
             return Optional.empty();
@@ -207,7 +211,8 @@ public final class SpeedCauses {
             }
             double read = reading.read() / Math.exp(base);
             String name = train.name(reading.route());
-            factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= bounds.fits()).ifPresent(m ->
+            factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= bounds.fits())
+                    .ifPresent(m ->
                     causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of(BlameReason.CAUSE_PLATE, name,
                             factors.predict(train.plateKey(reading.route())).orElseThrow()))));
             causes.addAll(elsewhere(reading, read, name));
@@ -223,7 +228,8 @@ public final class SpeedCauses {
         return table.counted().stream().filter(s -> s.nominal().isPresent() && !s.routes().contains(reading.route())).flatMap(s -> {
             double misfit = Math.abs(Math.log(read / s.nominal().orElseThrow().doubleValue()));
             Route other = s.routes().get(0);
-            return misfit > bounds.fits() ? java.util.stream.Stream.<SpeedCause>empty() : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
+            return misfit > bounds.fits() ? java.util.stream.Stream.<SpeedCause>empty()
+                    : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
                     misfit, List.of(reading.route()), Reason.of(BlameReason.CAUSE_ELSEWHERE, name, train.name(other), s.nominal().get())));
         }).toList();
     }

@@ -60,7 +60,8 @@ final class CoverSearch {
         this.routes = situation.candidates();
         int n = routes.size();
         this.rpm = routes.stream().mapToDouble(situation::rpm).toArray();
-        this.runTime = routes.stream().mapToDouble(r -> situation.runTime(r) + (situation.table().train().isReverse(r) ? FORWARD_FIRST : 0)).toArray();
+        this.runTime = routes.stream().mapToDouble(r -> situation.runTime(r) + (situation.table().train().isReverse(r) ? FORWARD_FIRST : 0))
+                .toArray();
         this.masks = new long[n];
         this.move = new double[n][n];
         DriveTrain train = situation.table().train();
@@ -86,7 +87,8 @@ final class CoverSearch {
         double highest = speeds(false);
         boolean lowRun = situation.run().stream().anyMatch(r -> situation.isPlaced(r) && situation.rpm(r) == lowest);
         boolean highRun = situation.run().stream().anyMatch(r -> situation.isPlaced(r) && situation.rpm(r) == highest);
-        long placed = IntStream.range(0, rpm.length).filter(i -> situation.isPlaced(routes.get(i)) && !situation.table().train().isSweep(routes.get(i)))
+        long placed = IntStream.range(0, rpm.length)
+                .filter(i -> situation.isPlaced(routes.get(i)) && !situation.table().train().isSweep(routes.get(i)))
                 .mapToLong(i -> (rpm[i] == lowest ? LOWEST : 0) | (rpm[i] == highest ? HIGHEST : 0)).reduce(0, (a, b) -> a | b);
         return placed & ((lowRun ? 0 : LOWEST) | (highRun ? 0 : HIGHEST));
     }

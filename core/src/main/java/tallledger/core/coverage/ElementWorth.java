@@ -4,7 +4,9 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
-/** What knowing an element is worth: the chance p that it is bad times the cost c of finding out after the sale, in the user's own money. */
+/**
+ * What knowing an element is worth: the chance p that it is bad times the cost c of finding out after the sale, in the user's own money.
+ */
 public final class ElementWorth {
 
     private ElementWorth() {

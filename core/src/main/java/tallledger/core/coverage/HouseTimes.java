@@ -20,8 +20,8 @@ import tallledger.core.rules.Rules;
 public record HouseTimes(double listen, int turns, double sweep, double lever, double belt, double pin, double stopping) {
 
     public static HouseTimes of(Rules rules) {
-        return new HouseTimes(rules.value(Rule.LISTEN), rules.whole(Rule.TURNS), rules.value(Rule.SWEEP), rules.value(Rule.MOVE_LEVER), rules.value(Rule.MOVE_BELT),
-                rules.value(Rule.MOVE_PIN), rules.value(Rule.STOP_AND_START));
+        return new HouseTimes(rules.value(Rule.LISTEN), rules.whole(Rule.TURNS), rules.value(Rule.SWEEP), rules.value(Rule.MOVE_LEVER),
+                rules.value(Rule.MOVE_BELT), rules.value(Rule.MOVE_PIN), rules.value(Rule.STOP_AND_START));
     }
 
     private static final double SECONDS_A_MINUTE = 60;

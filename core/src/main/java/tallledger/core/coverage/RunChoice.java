@@ -10,8 +10,9 @@ import tallledger.core.coverage.Elements.Element;
 import tallledger.core.drive.Route;
 
 /**
- * What minutes can buy at the spindle: ways to run speeds of which none is both slower and worth less than another, so that whoever shares minutes
- * between the spindle and the rest of the machine need look at no other. Exact as long as the search was not cut ({@link CoverSearch#MOST_STATES}).
+ * What minutes can buy at the spindle: ways to run speeds of which none is both slower and worth less than another, so that whoever shares
+ * minutes between the spindle and the rest of the machine need look at no other. Exact as long as the search was not cut
+ * ({@link CoverSearch#MOST_STATES}).
  */
 public final class RunChoice {
 
@@ -41,7 +42,8 @@ public final class RunChoice {
         if (search.needed() != 0) {
             CoverSearch.Frontier frontier = search.frontier(limit, this::worth);
             frontier.all().forEach(n -> found.add(way(search, n, hasFastest || frontier.withFastest().contains(n))));
-            frontier.withFastest().stream().filter(n -> !hasFastest && !frontier.all().contains(n)).forEach(n -> found.add(way(search, n, true)));
+            frontier.withFastest().stream().filter(n -> !hasFastest && !frontier.all().contains(n))
+                    .forEach(n -> found.add(way(search, n, true)));
         }
         found.sort(Comparator.comparingDouble(Way::seconds));
         this.ways = List.copyOf(found);
@@ -79,7 +81,8 @@ public final class RunChoice {
 
     /** The most worth within so many seconds, the fastest speed among it where they reach it; the quicker of equals. */
     public Way within(double seconds) {
-        return withFastest(seconds).stream().filter(w -> w.seconds <= seconds).reduce((a, b) -> b.worth > a.worth + 1e-9 ? b : a).orElseThrow();
+        return withFastest(seconds).stream().filter(w -> w.seconds <= seconds).reduce((a, b) -> b.worth > a.worth + 1e-9 ? b : a)
+                .orElseThrow();
     }
 
     /** The least time a run takes, s: what {@link #bound} counts runs by. */
@@ -93,7 +96,8 @@ public final class RunChoice {
     }
 
     private double best(int stage, int runs) {
-        DoubleStream falling = situation.elements().in(provable).stream().filter(e -> e.stage() == stage).mapToDouble(e -> -worth.applyAsDouble(e)).sorted();
+        DoubleStream falling = situation.elements().in(provable).stream().filter(e -> e.stage() == stage)
+                .mapToDouble(e -> -worth.applyAsDouble(e)).sorted();
         return -falling.limit(runs).sum();
     }
 }

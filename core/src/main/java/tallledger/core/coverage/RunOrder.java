@@ -61,7 +61,8 @@ final class RunOrder {
         if (routes.isEmpty()) {
             return new Ordered(List.of(), 0, 0);
         }
-        List<Route> ascending = routes.stream().sorted(Comparator.comparingDouble((Route r) -> situation.rpm(r)).thenComparing(situation::isPlaced)).toList();
+        List<Route> ascending = routes.stream()
+                .sorted(Comparator.comparingDouble((Route r) -> situation.rpm(r)).thenComparing(situation::isPlaced)).toList();
         RunOrder order = new RunOrder(situation, ascending);
         return ascending.size() <= EXACT ? order.exact() : order.improved();
     }

@@ -61,7 +61,8 @@ public final class RunPlanner {
             case EVERY_SPEED -> everySpeed(situation, outcomes, passed);
             case EVERY_GEAR -> everyGear(situation);
             case MY_MINUTES -> {
-                RunChoice choice = new RunChoice(situation, seconds, e -> ElementWorth.of(table.train().stages().get(e.stage()).kind(), rules));
+                RunChoice choice = new RunChoice(situation, seconds, e -> ElementWorth.of(table.train().stages().get(e.stage()).kind(),
+                                rules));
                 yield minutes(choice, choice.within(seconds), whole);
             }
         };
@@ -73,8 +74,8 @@ public final class RunPlanner {
      * @param limit most seconds there are
      * @param worth of an element, in money
      */
-    public RunChoice choice(double limit, ToDoubleFunction<Element> worth, Map<Route, Outcome> outcomes, Collection<Route> passed, Optional<Route> standing,
-                            OptionalDouble highest) {
+    public RunChoice choice(double limit, ToDoubleFunction<Element> worth, Map<Route, Outcome> outcomes, Collection<Route> passed,
+            Optional<Route> standing, OptionalDouble highest) {
         return new RunChoice(Situation.of(table, elements, outcomes, passed, standing, highest, rules), limit, worth);
     }
 
@@ -90,7 +91,8 @@ public final class RunPlanner {
     private RunPlan everySpeed(Situation situation, Map<Route, Outcome> outcomes, Collection<Route> passed) {
         List<Route> left = EverySpeed.routes(table).stream().filter(r -> !outcomes.containsKey(r) && !passed.contains(r)).toList();
         RunOrder.Ordered ordered = RunOrder.of(situation, left);
-        return result(School.EVERY_SPEED, situation, ordered.routes(), ordered.seconds(), ordered.bound(), left.size(), true, OptionalInt.empty(), 0);
+        return result(School.EVERY_SPEED, situation, ordered.routes(), ordered.seconds(), ordered.bound(), left.size(), true,
+                OptionalInt.empty(), 0);
     }
 
     private RunPlan everyGear(Situation situation) {
@@ -100,7 +102,8 @@ public final class RunPlanner {
         }
         CoverSearch.Node best = search.fewest();
         if (best == null) {
-            return result(School.EVERY_GEAR, situation, List.of(), 0, 0, search.lowerBound(), false, OptionalInt.empty(), situation.provable());
+            return result(School.EVERY_GEAR, situation, List.of(), 0, 0, search.lowerBound(), false, OptionalInt.empty(),
+                    situation.provable());
         }
         List<Route> order = search.way(best);
         int bound = search.lowerBound();
@@ -113,7 +116,8 @@ public final class RunPlanner {
         }
         boolean proven = !search.wasCut() || order.size() == bound;
         double timeBound = search.wasCut() ? stageBound(situation, order) : CoverSearch.seconds(best);
-        return result(School.EVERY_GEAR, situation, order, CoverSearch.seconds(best), timeBound, stagePositions(situation), proven, warm, 0);
+        return result(School.EVERY_GEAR, situation, order, CoverSearch.seconds(best), timeBound, stagePositions(situation), proven, warm,
+                0);
     }
 
     /** The largest number of positions any one stage still has to prove. */
@@ -147,14 +151,17 @@ public final class RunPlanner {
         double taken = already;
         double highest = order.stream().mapToDouble(situation::rpm).max().orElse(0);
         highest = Math.max(highest, situation.highest().orElse(0));
-        Set<Speed> run = Stream.concat(situation.run().stream(), order.stream()).flatMap(r -> table.speedOf(r).stream()).collect(Collectors.toSet());
-        List<Route> rest = EverySpeed.routes(table).stream().filter(situation.candidates()::contains).filter(r -> table.speedOf(r).filter(run::contains).isEmpty())
+        Set<Speed> run = Stream.concat(situation.run().stream(), order.stream()).flatMap(r -> table.speedOf(r).stream())
+                .collect(Collectors.toSet());
+        List<Route> rest = EverySpeed.routes(table).stream().filter(situation.candidates()::contains)
+                .filter(r -> table.speedOf(r).filter(run::contains).isEmpty())
                 .sorted(Comparator.comparingDouble(situation::rpm)).toList();
         for (Route route : rest) {
             Optional<Route> from = order.isEmpty() ? situation.standing() : Optional.of(order.get(order.size() - 1));
             double takes = from.map(f -> times.move(table.train(), f, route)).orElse(0.0) + situation.runTime(route);
             boolean first = highest == 0;
-            boolean mayGo = first ? route.equals(rest.get(0)) && situation.mayBegin(route, rest) : situation.rpm(route) <= situation.cold().reach(highest);
+            boolean mayGo = first ? route.equals(rest.get(0)) && situation.mayBegin(route, rest) : situation.rpm(route) <= situation.cold()
+                    .reach(highest);
             if (mayGo && taken + takes <= seconds) {
                 order.add(route);
                 taken += takes;

@@ -36,7 +36,8 @@ record Situation(SpeedTable table, Elements elements, List<Route> candidates, lo
                 .flatMap(s -> s.routes().stream()).filter(r -> !outcomes.containsKey(r) && !passed.contains(r))
                 .sorted(Comparator.comparingDouble((Route r) -> rpm(cold, r)).thenComparing(r -> isPlaced(table, r))).toList();
         long exercised = Coverage.of(table, elements, outcomes).exercised();
-        return new Situation(table, elements, candidates, exercised, new HashSet<>(outcomes.keySet()), standing, highest, HouseTimes.of(rules), cold);
+        return new Situation(table, elements, candidates, exercised, new HashSet<>(outcomes.keySet()), standing, highest,
+                HouseTimes.of(rules), cold);
     }
 
     private static double rpm(ColdSpindle cold, Route route) {

@@ -22,7 +22,8 @@ import tallledger.core.reason.Refused;
  * @param width    in milling only
  * @param rpm      of the spindle, as read or as the plate says
  */
-public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLength diameter, TypedLength feed, Optional<TypedLength> depth, Optional<TypedLength> width, TypedNumber rpm) {
+public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLength diameter, TypedLength feed,
+        Optional<TypedLength> depth, Optional<TypedLength> width, TypedNumber rpm) {
 
     private static final int LONGEST = 80;
 
@@ -50,7 +51,8 @@ public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLe
     }
 
     private static <E extends Enum<E>> E choice(Map<String, String> typed, String field, E[] all) {
-        return Stream.of(all).filter(c -> c.name().equals(text(typed, field))).findFirst().orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at(field));
+        return Stream.of(all).filter(c -> c.name().equals(text(typed, field))).findFirst()
+                .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at(field));
     }
 
     private static TypedLength length(Map<String, String> typed, String field, LengthUnit unit) {
@@ -73,19 +75,21 @@ public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLe
 
     /** How fast the surface went past the tool, m/min: round the work in turning, along the table in milling. */
     public BigDecimal past() {
-        double mm = kind == Job.Kind.FACE_MILLING ? feed.mm().doubleValue() * rpm.value().doubleValue() : Math.PI * diameter.mm().doubleValue() * rpm.value().doubleValue();
+        double mm = kind == Job.Kind.FACE_MILLING ? feed.mm().doubleValue() * rpm.value().doubleValue() : Math.PI * diameter.mm()
+                .doubleValue() * rpm.value().doubleValue();
         return new BigDecimal(mm / 1000).round(new java.math.MathContext(4));
     }
 
     /** In one line. */
     public Reason says() {
-        return Reason.of(CuttingReason.CUT_MADE, kind, material, tool.isEmpty() ? 0 : 1, tool, Quantity.of(diameter.mm(), "mm"), Quantity.of(feed.mm(), "mm"), rpm.value());
+        return Reason.of(CuttingReason.CUT_MADE, kind, material, tool.isEmpty() ? 0 : 1, tool, Quantity.of(diameter.mm(), "mm"),
+                Quantity.of(feed.mm(), "mm"), rpm.value());
     }
 
     /** @param unit of lengths typed without one */
     public Map<String, Object> toPayload(LengthUnit unit) {
-        Map<String, Object> kept = new HashMap<>(Map.of("kind", kind.name(), "material", material.name(), "tool", tool, "diameter", diameter.typed(), "feed", feed.typed(), "rpm", rpm.typed(),
-                "unit", unit.name()));
+        Map<String, Object> kept = new HashMap<>(Map.of("kind", kind.name(), "material", material.name(), "tool", tool, "diameter",
+                        diameter.typed(), "feed", feed.typed(), "rpm", rpm.typed(), "unit", unit.name()));
         depth.ifPresent(d -> kept.put("depth", d.typed()));
         width.ifPresent(w -> kept.put("width", w.typed()));
         return kept;

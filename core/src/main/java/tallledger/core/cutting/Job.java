@@ -5,7 +5,8 @@ import tallledger.core.reason.Refused;
 /**
  * A cut as it is wanted.
  *
- * <p>Power at the tool, kW: turning a_p·f·v_c·k_c/60 000; drilling f·v_c·D·k_c/240 000; face milling a_p·a_e·v_f·k_c/6·10⁷ with v_f = f·n, mm/min.
+ * <p>Power at the tool, kW: turning a_p·f·v_c·k_c/60 000; drilling f·v_c·D·k_c/240 000; face milling a_p·a_e·v_f·k_c/6·10⁷ with v_f = f·n,
+ * mm/min.
  *
  * <p>Worked: drilling 40 mm in steel, f 0.3, v_c 20.1 (160 min⁻¹), k_c 2 000: 2.01 kW.
  *

@@ -48,7 +48,8 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         /** In a sentence. */
         public Reason says() {
             Quantity wanted = kilowatts(need);
-            return has.map(h -> Reason.of(h.kilowatts() >= need.kilowatts() ? CuttingReason.CUT_ENOUGH : CuttingReason.CUT_SHORT, rounded(rpm), wanted, kilowatts(h)))
+            return has.map(h -> Reason.of(h.kilowatts() >= need.kilowatts() ? CuttingReason.CUT_ENOUGH : CuttingReason.CUT_SHORT,
+                            rounded(rpm), wanted, kilowatts(h)))
                     .orElseGet(() -> Reason.of(CuttingReason.CUT_POWER_UNKNOWN, rounded(rpm), wanted));
         }
 
@@ -66,10 +67,12 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         if (table.train().stages().stream().anyMatch(stage -> stage.kind().slides())) {
             return new TestCut(job, sliding(job, table, motor, wanted), List.of());
         }
-        List<Speed> set = table.counted().stream().filter(s -> s.nominal().isPresent()).sorted(Comparator.comparing(s -> s.nominal().orElseThrow())).toList();
+        List<Speed> set = table.counted().stream().filter(s -> s.nominal().isPresent())
+                .sorted(Comparator.comparing(s -> s.nominal().orElseThrow())).toList();
         Optional<Speed> own = set.stream().filter(s -> s.nominal().orElseThrow().doubleValue() <= wanted * ABOVE).reduce((a, b) -> b);
         Optional<Speed> above = set.stream().filter(s -> s.nominal().orElseThrow().doubleValue() > wanted * ABOVE).findFirst();
-        return new TestCut(job, own.map(s -> ways(job, table, motor, s)).orElse(List.of()), above.map(s -> ways(job, table, motor, s)).orElse(List.of()));
+        return new TestCut(job, own.map(s -> ways(job, table, motor, s)).orElse(List.of()),
+                above.map(s -> ways(job, table, motor, s)).orElse(List.of()));
     }
 
     private static List<Way> ways(Job job, SpeedTable table, Optional<MotorRating> motor, Speed speed) {

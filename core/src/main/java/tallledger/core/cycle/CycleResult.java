@@ -28,7 +28,8 @@ public record CycleResult(List<Line> lines) {
      * @param window what it should have taken
      * @param hazard whether it can hurt somebody
      */
-    public record Line(String event, Optional<BigDecimal> at, Optional<BigDecimal> took, Optional<CycleScript.Window> window, Verdict verdict, boolean hazard) {
+    public record Line(String event, Optional<BigDecimal> at, Optional<BigDecimal> took, Optional<CycleScript.Window> window,
+            Verdict verdict, boolean hazard) {
     }
 
     private record Slot(String event, boolean must, Optional<CycleScript.Window> window) {
@@ -105,7 +106,8 @@ public record CycleResult(List<Line> lines) {
             } else {
                 s--;
                 if (slots.get(s).must) {
-                    lines.add(new Line(slots.get(s).event, Optional.empty(), Optional.empty(), slots.get(s).window, Verdict.MISSING, false));
+                    lines.add(new Line(slots.get(s).event, Optional.empty(), Optional.empty(), slots.get(s).window, Verdict.MISSING,
+                                    false));
                 }
             }
         }
@@ -135,7 +137,8 @@ public record CycleResult(List<Line> lines) {
         for (int i = 0; i < sorted.size(); i++) {
             Line extra = sorted.get(i);
             if (extra.verdict == Verdict.EXTRA) {
-                Optional<Line> missing = sorted.stream().filter(l -> l.verdict == Verdict.MISSING && l.event.equals(extra.event)).findFirst();
+                Optional<Line> missing = sorted.stream().filter(l -> l.verdict == Verdict.MISSING && l.event.equals(extra.event))
+                        .findFirst();
                 if (missing.isPresent()) {
                     sorted.set(i, new Line(extra.event, extra.at, extra.took, missing.get().window, Verdict.OUT_OF_ORDER, false));
                     int gone = sorted.indexOf(missing.get());

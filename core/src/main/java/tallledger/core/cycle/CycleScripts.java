@@ -115,7 +115,8 @@ public final class CycleScripts {
         stopping("foot-brake", "pedal-down", "pedal-up");
         stopping("kick-bar", "bar-kicked", "bar-let-go");
         stopping("pedal", "pedal-down", "pedal-up");
-        define("dead-man-pedal", List.of(Setting.STOP, Setting.WAIT), s -> script("dead-man-pedal", List.of(one("pedal-held"), one("runs"), one("pedal-let-go"),
+        define("dead-man-pedal", List.of(Setting.STOP, Setting.WAIT),
+                s -> script("dead-man-pedal", List.of(one("pedal-held"), one("runs"), one("pedal-let-go"),
                 one("stops", s.stops()), one("stays-stopped", s.stays())), List.of(BY_ITSELF, new Never("runs-on", true))));
         stopping("guard", "guard-opened", "guard-closed");
         waiting("neutral", s -> List.of(one("neutral-set"), one("free-by-hand"), one("motor-on"), one("spindle-still", s.stays())),

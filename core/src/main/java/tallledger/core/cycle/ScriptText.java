@@ -15,7 +15,9 @@ import tallledger.core.reason.Refused;
 public final class ScriptText {
 
     private static final Pattern LINE = Pattern.compile(
-            "(?<name>\\p{L}[\\p{L}\\d' -]{0,39}?)(?:\\s+[x×](?<least>\\d{1,2})(?:-(?<most>\\d{1,2}))?)?(?:\\s+(?<from>\\d{1,4}(?:[.,]\\d+)?)\\s*-\\s*(?<to>\\d{1,4}(?:[.,]\\d+)?)\\s*s)?");
+            "(?<name>\\p{L}[\\p{L}\\d' "
+            + "-]{0,39}?)(?:\\s+[x×](?<least>\\d{1,2})(?:-(?<most>\\d{1,2}))?)?"
+            + "(?:\\s+(?<from>\\d{1,4}(?:[.,]\\d+)?)\\s*-\\s*(?<to>\\d{1,4}(?:[.,]\\d+)?)\\s*s)?");
 
     private ScriptText() {
     }

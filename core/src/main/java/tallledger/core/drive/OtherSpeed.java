@@ -28,7 +28,9 @@ public record OtherSpeed(String what, BigDecimal rpm, Optional<End> end, Optiona
     /** Longest text, and most speeds in it: more is no list of one machine. */
     public static final int LONGEST = 1000;
     public static final int MOST = 40;
-    private static final Pattern LINE = Pattern.compile("(?<what>\\p{L}[^\\d:=]*?)\\s*[:=,]?\\s+(?<speeds>\\d[^±%+]*?)\\s*(?:rpm|r/min|min-1)?\\s*(?:(?:±|\\+/?-)\\s*(?<limit>[\\d.,]+)\\s*%)?");
+    private static final Pattern LINE =
+            Pattern.compile("(?<what>\\p{L}[^\\d:=]*?)\\s*[:=,]?\\s+(?<speeds>\\d[^±%+]*?)"
+                    + "\\s*(?:rpm|r/min|min-1)?\\s*(?:(?:±|\\+/?-)\\s*(?<limit>[\\d.,]+)\\s*%)?");
     private static final Pattern ENDS = Pattern.compile("(?<low>\\d[\\d.,]*)\\s*(?:to|-|–|…|\\.\\.\\.?)\\s*(?<high>\\d[\\d.,]*)");
     private static final BigDecimal MOST_LIMIT = new BigDecimal("50");
 
@@ -68,7 +70,8 @@ public record OtherSpeed(String what, BigDecimal rpm, Optional<End> end, Optiona
             if (low.compareTo(high) >= 0) {
                 throw Refused.because(DriveReason.OTHER_SPEEDS_ENDS, line);
             }
-            return List.of(new OtherSpeed(what, low, Optional.of(End.SLOWEST), tolerance), new OtherSpeed(what, high, Optional.of(End.FASTEST), tolerance));
+            return List.of(new OtherSpeed(what, low, Optional.of(End.SLOWEST), tolerance),
+                    new OtherSpeed(what, high, Optional.of(End.FASTEST), tolerance));
         }
         List<OtherSpeed> set = new ArrayList<>();
         for (String one : m.group("speeds").split("[\\s;/]+")) {

@@ -44,7 +44,8 @@ public record Ranges(List<Range> ranges, List<Span> overlaps, List<Span> gaps) {
     /** The drive's own interval, else from the plate's two ends. */
     private static Optional<Span> span(SpeedTable table, Route sweep) {
         return table.train().speed(sweep).or(() -> {
-            List<Double> ends = table.counted().stream().filter(s -> s.routes().stream().anyMatch(r -> differsOnlyInSlide(table.train(), r, sweep)))
+            List<Double> ends = table.counted().stream()
+                    .filter(s -> s.routes().stream().anyMatch(r -> differsOnlyInSlide(table.train(), r, sweep)))
                     .flatMap(s -> s.expected().stream()).sorted().toList();
             return ends.size() < 2 ? Optional.empty() : Optional.of(new Span(ends.get(0), ends.get(ends.size() - 1)));
         });

@@ -29,7 +29,8 @@ public record SameSpeed(double rpm, List<Way> ways) {
                 Optional<Span> inverter = inverter(train, range.sweep());
                 if (inverter.isPresent() && range.speeds().low() <= rpm && rpm <= range.speeds().high()) {
                     double share = inverter.get().low() * rpm / range.speeds().low();
-                    SpindlePower.at(train, rating, range.sweep(), rpm, share).ifPresent(power -> ways.add(new Way(range.sweep(), share, power)));
+                    SpindlePower.at(train, rating, range.sweep(), rpm, share)
+                            .ifPresent(power -> ways.add(new Way(range.sweep(), share, power)));
                 }
             }
             ways.sort(java.util.Comparator.comparingDouble((Way w) -> -w.power().newtonMetres()));

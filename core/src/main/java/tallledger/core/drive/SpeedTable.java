@@ -138,7 +138,8 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
     }
 
     private static double exact(DriveTrain train, SpeedPlate plate, Route route) {
-        return plate.cell(train.plateKey(route)).value().map(BigDecimal::doubleValue).or(() -> train.speed(route).map(Span::low)).orElseThrow();
+        return plate.cell(train.plateKey(route)).value().map(BigDecimal::doubleValue).or(() -> train.speed(route).map(Span::low))
+                .orElseThrow();
     }
 
     private static Speed grouped(DriveTrain train, SpeedPlate plate, List<Route> group) {

@@ -35,7 +35,8 @@ public record SpindlePower(double kilowatts, double newtonMetres) {
 
     /** The same at any setting of an inverter, {@code frequencyShare} = f/f_plate. */
     public static Optional<SpindlePower> at(DriveTrain train, MotorRating rating, Route route, double rpm, double frequencyShare) {
-        return unknown(train, rating, route).isPresent() ? Optional.empty() : Optional.of(reckoned(train, rating, route, rpm, frequencyShare));
+        return unknown(train, rating, route).isPresent() ? Optional.empty()
+                : Optional.of(reckoned(train, rating, route, rpm, frequencyShare));
     }
 
     /** What must be known first: never a wrong number. */
@@ -62,7 +63,8 @@ public record SpindlePower(double kilowatts, double newtonMetres) {
         if (motor.kind() != StageKind.MOTOR || !motor.isChoice()) {
             return 1;
         }
-        double fastest = motor.positions().stream().flatMap(p -> p.transmission().factor().stream()).mapToDouble(Span::high).max().orElse(1);
+        double fastest = motor.positions().stream().flatMap(p -> p.transmission().factor().stream()).mapToDouble(Span::high).max()
+                .orElse(1);
         return train.position(route, 0).transmission().factor().map(f -> f.high() / fastest).orElse(1.0);
     }
 

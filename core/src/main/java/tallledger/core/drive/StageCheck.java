@@ -32,11 +32,13 @@ public final class StageCheck {
 
     public static List<PlateRemark> of(SpeedTable table) {
         List<PlateRemark> remarks = new ArrayList<>(factors(table));
-        List<Route> off = table.train().routes().stream().filter(r -> !table.train().isReverse(r) && !table.train().isSweep(r)).filter(r -> isOff(table, r)).toList();
+        List<Route> off = table.train().routes().stream().filter(r -> !table.train().isReverse(r) && !table.train().isSweep(r))
+                .filter(r -> isOff(table, r)).toList();
         if (!off.isEmpty()) {
             List<Object> named = new ArrayList<>();
-            off.stream().limit(MOST_NAMED).forEach(r -> named.add(Reason.of(DriveReason.PLATE_STAGES_GIVE, table.train().name(r), shown(table.train().speed(r).orElseThrow().low()),
-                    plate(table, r).orElseThrow())));
+            off.stream().limit(MOST_NAMED)
+                    .forEach(r -> named.add(Reason.of(DriveReason.PLATE_STAGES_GIVE, table.train().name(r),
+                            shown(table.train().speed(r).orElseThrow().low()), plate(table, r).orElseThrow())));
             remarks.add(new PlateRemark(Kind.CONTRADICTS, off.stream().map(table.train()::plateKey).toList(), Optional.empty(), List.of(),
                     Reason.of(DriveReason.PLATE_STAGES_CONTRADICT, off.size(), named)));
         }
@@ -49,7 +51,9 @@ public final class StageCheck {
 
     private static boolean isOff(SpeedTable table, Route route) {
         Optional<Span> given = table.train().speed(route);
-        return plate(table, route).filter(p -> given.isPresent() && Math.abs(Math.log(p.doubleValue() / given.get().low())) > Math.log(1 + SPEED)).isPresent();
+        return plate(table, route)
+                .filter(p -> given.isPresent() && Math.abs(Math.log(p.doubleValue() / given.get().low())) > Math.log(1 + SPEED))
+                .isPresent();
     }
 
     /** Each stage's factors over its first position, as typed and by the plate. */
@@ -67,7 +71,8 @@ public final class StageCheck {
             Stage stage = stages.get(l);
             List<Position> positions = stage.positions().stream().filter(p -> !(p.transmission() instanceof Transmission.Neutral)).toList();
             List<Optional<Double>> byPlate = plate.factors(l);
-            IntStream.range(1, positions.size()).forEach(p -> compare(stage, positions.get(0), positions.get(p), byPlate.get(p)).ifPresent(remarks::add));
+            IntStream.range(1, positions.size())
+                    .forEach(p -> compare(stage, positions.get(0), positions.get(p), byPlate.get(p)).ifPresent(remarks::add));
         }
         return remarks;
     }
@@ -85,7 +90,8 @@ public final class StageCheck {
         boolean faster = typed >= 1;
         Position slow = faster ? first : other;
         Position fast = faster ? other : first;
-        return Optional.of(new PlateRemark(Kind.CONTRADICTS, List.of(), Optional.empty(), List.of(), Reason.of(DriveReason.PLATE_STAGE_FACTOR, stage.name(), fast.label(), slow.label(),
+        return Optional.of(new PlateRemark(Kind.CONTRADICTS, List.of(), Optional.empty(), List.of(),
+                        Reason.of(DriveReason.PLATE_STAGE_FACTOR, stage.name(), fast.label(), slow.label(),
                 shown(faster ? typed : 1 / typed), shown(faster ? byPlate.get() : 1 / byPlate.get()))));
     }
 

@@ -20,8 +20,8 @@ public record Turning(Kind kind, String stage, String pair, double hertz) {
     private static final double MINUTE = 60;
 
     /**
-     * Everything of a drive whose frequency follows from its spindle's speed at one route, spindle first, as far back as its wheels are known; then
-     * what the motor's plate and the supply say.
+     * Everything of a drive whose frequency follows from its spindle's speed at one route, spindle first, as far back as its wheels are
+     * known; then what the motor's plate and the supply say.
      *
      * @param rpm   of the spindle, min⁻¹
      * @param hertz of the supply, Hz; empty where nobody says

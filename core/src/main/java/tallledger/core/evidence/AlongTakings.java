@@ -47,8 +47,8 @@ public final class AlongTakings {
     }
 
     private static List<Field> level(String series) {
-        return List.of(new Field("sensitivity", Entry.NUMBER, "mm/m", USUAL_LEVEL, List.of(), true), new Field("feet", Entry.LENGTH, "mm", "", List.of(), true),
-                new Field(series, Entry.SERIES, "", "", List.of(), true));
+        return List.of(new Field("sensitivity", Entry.NUMBER, "mm/m", USUAL_LEVEL, List.of(), true),
+                new Field("feet", Entry.LENGTH, "mm", "", List.of(), true), new Field(series, Entry.SERIES, "", "", List.of(), true));
     }
 
     /** h_k = s·d_k·L; what its zero is off by tilts the whole run and drops out with the end line. */
@@ -69,8 +69,10 @@ public final class AlongTakings {
             double sensitivity = values.positive("sensitivity").doubleValue();
             double feet = Takings.positive(values, "feet").mm().doubleValue();
             List<TypedNumber> divisions = Takings.numbers(values, "divisions");
-            double coarsest = divisions.stream().filter(d -> d.value().signum() != 0).mapToDouble(d -> d.step().doubleValue()).max().orElse(1);
-            Straightness run = values.at("divisions", () -> Straightness.ofLevel(sensitivity, feet, divisions.stream().map(d -> d.value().doubleValue()).toList()));
+            double coarsest = divisions.stream().filter(d -> d.value().signum() != 0).mapToDouble(d -> d.step().doubleValue()).max()
+                    .orElse(1);
+            Straightness run = values.at("divisions",
+                    () -> Straightness.ofLevel(sensitivity, feet, divisions.stream().map(d -> d.value().doubleValue()).toList()));
             // Half a division is what anybody reads between the lines.
             return new Along(run, sensitivity * Math.min(coarsest, 0.5) * feet / METRE / RECTANGULAR, values.readWith());
         }
@@ -110,7 +112,8 @@ public final class AlongTakings {
 
     private static Reason says(Straightness run) {
         Straightness.Window worst = run.worstMetre();
-        return Reason.of(EvidenceReason.RUN_FORM, Reason.each(EvidenceReason.RUN_FORMS, run.form()), Takings.shown(run.straightness()), Takings.shown(run.leastZone()),
+        return Reason.of(EvidenceReason.RUN_FORM, Reason.each(EvidenceReason.RUN_FORMS, run.form()), Takings.shown(run.straightness()),
+                Takings.shown(run.leastZone()),
                 Takings.shown(worst.straightness()), Takings.shown(worst.from()), Takings.shown(worst.to()));
     }
 
@@ -130,8 +133,10 @@ public final class AlongTakings {
             if (divisions.size() < 2 || divisions.size() > Straightness.MOST) {
                 throw Refused.because(EvidenceReason.ACROSS_COUNT, divisions.size(), 2, Straightness.MOST).at("levels");
             }
-            double coarsest = divisions.stream().filter(d -> d.value().signum() != 0).mapToDouble(d -> d.step().doubleValue()).max().orElse(1);
-            return new Across(divisions.stream().map(d -> d.value().multiply(sensitivity)).toList(), feet, sensitivity.doubleValue() * Math.min(coarsest, 0.5), values.readWith());
+            double coarsest = divisions.stream().filter(d -> d.value().signum() != 0).mapToDouble(d -> d.step().doubleValue()).max()
+                    .orElse(1);
+            return new Across(divisions.stream().map(d -> d.value().multiply(sensitivity)).toList(), feet,
+                    sensitivity.doubleValue() * Math.min(coarsest, 0.5), values.readWith());
         }
 
         @Override
@@ -141,7 +146,8 @@ public final class AlongTakings {
             BigDecimal twist = most.subtract(read.levels.stream().min(BigDecimal::compareTo).orElseThrow());
             double digit = Math.max(read.digit / RECTANGULAR, level.alone());
             Uncertainty u = Uncertainty.of(Math.sqrt(2) * digit, level.calibrated(twist.doubleValue()));
-            return line.judged(twist, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.ACROSS_SLOPE, Takings.shown(slope(read) * METRE), read.levels.size()));
+            return line.judged(twist, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.ACROSS_SLOPE, Takings.shown(slope(read) * METRE),
+                            read.levels.size()));
         }
 
         /** By least squares, mm/m a mm. */
@@ -165,7 +171,8 @@ public final class AlongTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(new Field("spacing", Entry.LENGTH, "mm", "", List.of(), true), new Field("along", Entry.SERIES, "mm", "", List.of(), true));
+            return List.of(new Field("spacing", Entry.LENGTH, "mm", "", List.of(), true),
+                    new Field("along", Entry.SERIES, "mm", "", List.of(), true));
         }
 
         @Override
@@ -192,7 +199,8 @@ public final class AlongTakings {
             double digit = parallel ? one * run.length() / Math.sqrt(spread) : Math.sqrt(2) * one;
             Uncertainty u = Uncertainty.of(digit, gauge.calibrated(value));
             return line.judged(Takings.decimal(value), u, BigDecimal.valueOf(run.length()), rules,
-                    Reason.of(EvidenceReason.RUN_APART, Takings.shown(rise), Takings.shown(run.length()), Takings.shown(run.rest()), Takings.shown(run.leastZone())));
+                    Reason.of(EvidenceReason.RUN_APART, Takings.shown(rise), Takings.shown(run.length()), Takings.shown(run.rest()),
+                            Takings.shown(run.leastZone())));
         }
     }
 
@@ -201,7 +209,8 @@ public final class AlongTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(new Field("stepAcross", Entry.LENGTH, "mm", "", List.of(), true), new Field("stepDown", Entry.LENGTH, "mm", "", List.of(), true),
+            return List.of(new Field("stepAcross", Entry.LENGTH, "mm", "", List.of(), true),
+                    new Field("stepDown", Entry.LENGTH, "mm", "", List.of(), true),
                     new Field("heights", Entry.LONG_TEXT, "mm", "", List.of(), true));
         }
 
@@ -210,7 +219,8 @@ public final class AlongTakings {
             double across = Takings.positive(values, "stepAcross").mm().doubleValue();
             double down = Takings.positive(values, "stepDown").mm().doubleValue();
             List<List<TypedLength>> rows = new ArrayList<>();
-            values.text("heights").lines().map(String::strip).filter(row -> !row.isEmpty()).forEach(row -> rows.add(Takings.signed(row, values, "heights")));
+            values.text("heights").lines().map(String::strip).filter(row -> !row.isEmpty())
+                    .forEach(row -> rows.add(Takings.signed(row, values, "heights")));
             FlatFace face = values.at("heights", () -> FlatFace.grid(across, down, rows.stream().map(Takings::mm).toList()));
             double longer = Math.max(across * (rows.get(0).size() - 1), down * (rows.size() - 1));
             return new Face(face, longer, Values.coarsest(rows.stream().flatMap(List::stream).toList()), values.readWith());
@@ -221,8 +231,9 @@ public final class AlongTakings {
             BigDecimal zone = Takings.decimal(read.face.zone());
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(zone, read.step);
             BigDecimal longer = new BigDecimal(read.longer).setScale(3, RoundingMode.HALF_UP);
-            return line.judged(zone, u, longer, rules, Reason.of(EvidenceReason.GRID_SAYS, read.face.points().size(), Takings.shown(read.face.spread(read.face.leastSquares())),
-                    Quantity.of(longer.stripTrailingZeros(), "mm")));
+            return line.judged(zone, u, longer, rules,
+                    Reason.of(EvidenceReason.GRID_SAYS, read.face.points().size(),
+                            Takings.shown(read.face.spread(read.face.leastSquares())), Quantity.of(longer.stripTrailingZeros(), "mm")));
         }
     }
 }

@@ -64,7 +64,8 @@ public final class AxisTakings {
                 }
             }
             AxisTest test = values.at("targets", () -> new AxisTest(targets));
-            return new Tested(test, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max).movePointLeft(3), values.readWith(), values.apart());
+            return new Tested(test, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max).movePointLeft(3), values.readWith(),
+                    values.apart());
         }
 
         private static AxisTest.Target target(String row, Values values, List<BigDecimal> steps) {
@@ -72,7 +73,8 @@ public final class AxisTakings {
             if (parts.length != 3) {
                 throw Refused.because(EvidenceReason.TARGET_LINE, row);
             }
-            return new AxisTest.Target(TypedLength.parse(parts[0], values.unit()).mm().doubleValue(), deviations(parts[1], steps), deviations(parts[2], steps));
+            return new AxisTest.Target(TypedLength.parse(parts[0], values.unit()).mm().doubleValue(), deviations(parts[1], steps),
+                    deviations(parts[2], steps));
         }
 
         private static List<Double> deviations(String text, List<BigDecimal> steps) {
@@ -92,11 +94,12 @@ public final class AxisTakings {
             List<Reason> because = new ArrayList<>();
             because.add(Reason.of(EvidenceReason.AXIS_A, a.because()));
             because.add(Reason.of(EvidenceReason.AXIS_R, r.because()));
-            because.add(Reason.of(EvidenceReason.AXIS_SAYS, Takings.micrometres(test.reversal()), Takings.micrometres(test.systematic()), Takings.micrometres(test.meanBidirectional()),
-                    test.targets().size(), test.runs()));
+            because.add(Reason.of(EvidenceReason.AXIS_SAYS, Takings.micrometres(test.reversal()), Takings.micrometres(test.systematic()),
+                            Takings.micrometres(test.meanBidirectional()), test.targets().size(), test.runs()));
             because.addAll(Takings.temperature(read.length(), read.apart));
             boolean worse = r.outcome().compareTo(a.outcome()) != 0 && weight(r) > weight(a);
-            return new StepJudgement(worse ? r.outcome() : a.outcome(), a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty(), a.budget());
+            return new StepJudgement(worse ? r.outcome() : a.outcome(),
+                    a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty(), a.budget());
         }
 
         private static int weight(StepJudgement judged) {
@@ -117,7 +120,8 @@ public final class AxisTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("nominal", Entry.LENGTH, "mm"), Field.must("counter", Entry.LONG_TEXT, "°, µm"), Field.must("clockwise", Entry.LONG_TEXT, "°, µm"));
+            return List.of(Field.must("nominal", Entry.LENGTH, "mm"), Field.must("counter", Entry.LONG_TEXT, "°, µm"),
+                    Field.must("clockwise", Entry.LONG_TEXT, "°, µm"));
         }
 
         @Override
@@ -155,14 +159,18 @@ public final class AxisTakings {
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(form, BigDecimal.ZERO);
             double most = extreme(test, 1) / MICROMETRES;
             double least = extreme(test, -1) / MICROMETRES;
-            Reason figures = Reason.of(EvidenceReason.CIRCLE_SAYS, Takings.micrometres(CircleTest.circular(test.counterClockwise()) / MICROMETRES),
-                    Takings.micrometres(CircleTest.circular(test.clockwise()) / MICROMETRES), Takings.micrometres(most), Takings.micrometres(least),
-                    Takings.micrometres(test.hysteresis().deviation() / MICROMETRES), BigDecimal.valueOf(Math.round(test.hysteresis().degrees()) % 360));
+            Reason figures = Reason.of(EvidenceReason.CIRCLE_SAYS,
+                    Takings.micrometres(CircleTest.circular(test.counterClockwise()) / MICROMETRES),
+                    Takings.micrometres(CircleTest.circular(test.clockwise()) / MICROMETRES), Takings.micrometres(most),
+                    Takings.micrometres(least),
+                    Takings.micrometres(test.hysteresis().deviation() / MICROMETRES),
+                    BigDecimal.valueOf(Math.round(test.hysteresis().degrees()) % 360));
             return line.judged(form, u, BigDecimal.ZERO, rules, figures, explained(e, test.radius()));
         }
 
         private static double extreme(CircleTest test, int sign) {
-            return sign * java.util.stream.Stream.concat(test.counterClockwise().stream(), test.clockwise().stream()).mapToDouble(p -> sign * p.deviation()).max().orElse(0);
+            return sign * java.util.stream.Stream.concat(test.counterClockwise().stream(), test.clockwise().stream())
+                    .mapToDouble(p -> sign * p.deviation()).max().orElse(0);
         }
 
         /** The largest share first. */
@@ -171,10 +179,16 @@ public final class AxisTakings {
             record Part(double share, Reason says) {
             }
             List<Part> all = new ArrayList<>(List.of(
-                    new Part(e.shares().scale(), Reason.of(EvidenceReason.CIRCLE_SCALE, share(e.shares().scale()), per(2 * e.scale() / radius * MICROMETRES))),
-                    new Part(e.shares().square(), Reason.of(EvidenceReason.CIRCLE_SQUARE, share(e.shares().square()), per(2 * e.square() / radius * MICROMETRES))),
-                    new Part(e.shares().lost(), Reason.of(EvidenceReason.CIRCLE_LOST, share(e.shares().lost()), Takings.micrometres(e.lostX() / MICROMETRES), Takings.micrometres(e.lostY() / MICROMETRES))),
-                    new Part(e.shares().rest(), Reason.of(EvidenceReason.CIRCLE_REST, share(e.shares().rest()), Takings.micrometres(e.spike() / MICROMETRES)))));
+                    new Part(e.shares().scale(), Reason.of(EvidenceReason.CIRCLE_SCALE, share(e.shares().scale()),
+                            per(2 * e.scale() / radius * MICROMETRES))),
+                    new Part(e.shares().square(), Reason.of(EvidenceReason.CIRCLE_SQUARE, share(e.shares().square()),
+                            per(2 * e.square() / radius * MICROMETRES))),
+                    new Part(e.shares().lost(),
+                            Reason.of(EvidenceReason.CIRCLE_LOST, share(e.shares().lost()), Takings.micrometres(e.lostX() / MICROMETRES),
+                            Takings.micrometres(e.lostY() / MICROMETRES))),
+                    new Part(e.shares().rest(),
+                            Reason.of(EvidenceReason.CIRCLE_REST, share(e.shares().rest()),
+                            Takings.micrometres(e.spike() / MICROMETRES)))));
             all.sort((a, b) -> Double.compare(b.share, a.share));
             all.forEach(part -> parts.add(part.says));
             return Reason.of(EvidenceReason.CIRCLE_EXPLAINED, parts);
@@ -185,7 +199,8 @@ public final class AxisTakings {
         }
 
         private static Quantity per(double micrometresPerMetre) {
-            return Quantity.of(new BigDecimal(micrometresPerMetre).setScale(1, java.math.RoundingMode.HALF_UP).stripTrailingZeros(), "µm/m");
+            return Quantity.of(new BigDecimal(micrometresPerMetre).setScale(1, java.math.RoundingMode.HALF_UP).stripTrailingZeros(),
+                    "µm/m");
         }
     }
 }

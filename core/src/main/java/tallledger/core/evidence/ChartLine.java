@@ -107,7 +107,8 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
     @Override
     public Object read(Values values) {
         List<Field> asked = way.taking().fields(this);
-        boolean readings = asked.stream().filter(Field::must).anyMatch(f -> values.has(f.name()) && !values.text(f.name()).equals(f.start()));
+        boolean readings = asked.stream().filter(Field::must)
+                .anyMatch(f -> values.has(f.name()) && !values.text(f.name()).equals(f.start()));
         if (!readings) {
             if (!values.has(VALUE)) {
                 throw Refused.because(EvidenceReason.CHART_NOTHING).at(asked.isEmpty() ? VALUE : asked.get(0).name());
@@ -122,7 +123,8 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
 
     private Plain plain(Values values) {
         TypedLength value = values.length(VALUE);
-        Optional<TypedLength> over = scales() ? Optional.of(values.has(OVER) ? values.length(OVER) : TypedLength.parse(per + " mm", values.unit())) : Optional.empty();
+        Optional<TypedLength> over = scales()
+                ? Optional.of(values.has(OVER) ? values.length(OVER) : TypedLength.parse(per + " mm", values.unit())) : Optional.empty();
         over.filter(o -> o.mm().signum() <= 0).ifPresent(o -> {
             throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, o.typed()).at(OVER);
         });
@@ -158,8 +160,10 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
         StepJudgement judged = isSigned() ? signed(here, value, u) : Recordings.byGrade(here, value.abs(), u);
         List<Reason> because = new ArrayList<>();
         if (scales() && over.compareTo(per) != 0) {
-            Quantity scaled = new Quantity(value.multiply(per).divide(over, MathContext.DECIMAL64), u.scaled(per.doubleValue() / over.doubleValue()).expanded(), "mm");
-            because.add(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, "mm"), Quantity.of(over, "mm"), scaled, Quantity.of(per, "mm")));
+            Quantity scaled = new Quantity(value.multiply(per).divide(over, MathContext.DECIMAL64),
+                    u.scaled(per.doubleValue() / over.doubleValue()).expanded(), "mm");
+            because.add(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, "mm"), Quantity.of(over, "mm"), scaled,
+                            Quantity.of(per, "mm")));
         }
         because.addAll(judged.because());
         because.addAll(List.of(besides));
@@ -177,14 +181,19 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
         Optional<StepJudgement.Budget> budget = Optional.of(new StepJudgement.Budget(u, limit.unit()));
         if (best.filter(grade -> grade.compareTo(limit.wanted()) <= 0).isPresent()) {
             Quantity read = new Quantity(value, u.expanded(), limit.unit());
-            return new StepJudgement(Outcome.PROVEN, best, List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))), Optional.empty(), budget);
+            return new StepJudgement(Outcome.PROVEN, best,
+                    List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))),
+                    Optional.empty(), budget);
         }
         Outcome outcome = wanted.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
-        return new StepJudgement(outcome, best, List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)), Optional.empty(), budget);
+        return new StepJudgement(outcome, best, List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)), Optional.empty(),
+                budget);
     }
 
     private static Judgement against(GradedLimit limit, Grade grade, BigDecimal value, Uncertainty u) {
-        return Judgement.of(value, u, new Limit(BigDecimal.ZERO, limit.at(grade), limit.unit(), Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(limit.at(grade), limit.unit()))));
+        return Judgement.of(value, u,
+                new Limit(BigDecimal.ZERO, limit.at(grade), limit.unit(),
+                        Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(limit.at(grade), limit.unit()))));
     }
 
     @Override

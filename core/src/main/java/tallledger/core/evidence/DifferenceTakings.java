@@ -89,7 +89,8 @@ public final class DifferenceTakings {
      *
      * @param sparked size after sparking out; empty where it was not sparked out
      */
-    public record Fed(List<TypedLength> infeeds, Counts counts, TypedLength before, TypedLength after, Optional<TypedLength> sparked, Optional<Gauge> by) {
+    public record Fed(List<TypedLength> infeeds, Counts counts, TypedLength before, TypedLength after, Optional<TypedLength> sparked,
+            Optional<Gauge> by) {
 
         BigDecimal wanted() {
             BigDecimal sum = infeeds.stream().map(TypedLength::mm).reduce(BigDecimal.ZERO, BigDecimal::add);
@@ -112,11 +113,13 @@ public final class DifferenceTakings {
         @Override
         public Lengths read(Values values, ChartLine line) {
             List<Pair> pairs = new ArrayList<>();
-            values.text("lengths").lines().map(String::strip).filter(l -> !l.isEmpty()).forEach(row -> values.at("lengths", () -> pairs.add(pair(row, values))));
+            values.text("lengths").lines().map(String::strip).filter(l -> !l.isEmpty())
+                    .forEach(row -> values.at("lengths", () -> pairs.add(pair(row, values))));
             if (pairs.isEmpty() || pairs.size() > MOST) {
                 throw Refused.because(EvidenceReason.ROW_COUNT, pairs.size(), 1, MOST).at("lengths");
             }
-            return new Lengths(List.copyOf(pairs), Values.coarsest(pairs.stream().map(Pair::shown).toList()), values.readWith(), values.apart());
+            return new Lengths(List.copyOf(pairs), Values.coarsest(pairs.stream().map(Pair::shown).toList()), values.readWith(),
+                    values.apart());
         }
 
         private static Pair pair(String row, Values values) {
@@ -138,7 +141,8 @@ public final class DifferenceTakings {
             BigDecimal error = Takings.decimal(Math.abs(worst.error()));
             Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
             Uncertainty u = Takings.warm(gauge.difference(error, read.step), worst.length.mm().doubleValue(), read.apart);
-            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.LENGTHS_SAY, read.pairs.size(), Quantity.of(worst.length.mm(), "mm"), Takings.shown(worst.error()),
+            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.LENGTHS_SAY, read.pairs.size(),
+                            Quantity.of(worst.length.mm(), "mm"), Takings.shown(worst.error()),
                     Takings.shown(read.slope() * 1000), Takings.shown(read.rest()))));
             says.addAll(Takings.temperature(worst.length.mm().doubleValue(), read.apart));
             return line.judged(error, u, Takings.decimal(longest), rules, says.toArray(Reason[]::new));
@@ -155,17 +159,19 @@ public final class DifferenceTakings {
 
         @Override
         public Pressed read(Values values, ChartLine line) {
-            return new Pressed(values.length("dip"), values.at("thrust", () -> TypedNumber.parsePositive(values.text("thrust"))), values.readWith());
+            return new Pressed(values.length("dip"), values.at("thrust", () -> TypedNumber.parsePositive(values.text("thrust"))),
+                    values.readWith());
         }
 
         @Override
         public StepJudgement judge(Pressed read, ChartLine line, Rules rules) {
             double thrust = read.thrust.value().doubleValue();
             BigDecimal per = Takings.decimal(read.dip.mm().doubleValue() / thrust);
-            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.dip.mm(), read.dip.step()).scaled(1 / thrust)
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.dip.mm(), read.dip.step())
+                    .scaled(1 / thrust)
                     .withDigit(per.doubleValue() / thrust * read.thrust.step().doubleValue() / RECTANGULAR);
-            return line.judged(per, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), "mm"), Quantity.of(read.thrust.value(), "kN"),
-                    Quantity.of(per, "mm")));
+            return line.judged(per, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), "mm"),
+                            Quantity.of(read.thrust.value(), "kN"), Quantity.of(per, "mm")));
         }
     }
 
@@ -174,12 +180,14 @@ public final class DifferenceTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("square", Entry.LENGTH, "mm"), Field.must("squareTurned", Entry.LENGTH, "mm"), Field.must("blade", Entry.LENGTH, "mm"));
+            return List.of(Field.must("square", Entry.LENGTH, "mm"), Field.must("squareTurned", Entry.LENGTH, "mm"),
+                    Field.must("blade", Entry.LENGTH, "mm"));
         }
 
         @Override
         public Squared read(Values values, ChartLine line) {
-            return new Squared(signed(values, "square"), signed(values, "squareTurned"), Takings.positive(values, "blade"), values.readWith());
+            return new Squared(signed(values, "square"), signed(values, "squareTurned"), Takings.positive(values, "blade"),
+                    values.readWith());
         }
 
         private static TypedLength signed(Values values, String field) {
@@ -189,11 +197,14 @@ public final class DifferenceTakings {
         @Override
         public StepJudgement judge(Squared read, ChartLine line, Rules rules) {
             BigDecimal machine = read.machine();
-            Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(machine, read.one.step().max(read.turned.step()));
+            Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR))
+                    .difference(machine, read.one.step().max(read.turned.step()));
             double ofBlade = machine.abs().doubleValue() / read.blade.mm().doubleValue() * read.blade.step().doubleValue() / RECTANGULAR;
             // The mean of two differences.
-            Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2)).withDigit(ofBlade);
-            return line.judged(machine.abs(), u, read.blade.mm(), rules, Reason.of(EvidenceReason.SQUARE_SAYS, Quantity.of(machine, "mm"), Quantity.of(read.square(), "mm")));
+            Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2))
+                    .withDigit(ofBlade);
+            return line.judged(machine.abs(), u, read.blade.mm(), rules, Reason.of(EvidenceReason.SQUARE_SAYS, Quantity.of(machine, "mm"),
+                            Quantity.of(read.square(), "mm")));
         }
     }
 
@@ -202,14 +213,17 @@ public final class DifferenceTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("infeeds", Entry.SERIES, "mm"), new Field("counts", Entry.CHOICE, "", Counts.DIAMETER.name(), List.of(Counts.values()), false),
-                    Field.must("before", Entry.LENGTH, "mm"), Field.must("after", Entry.LENGTH, "mm"), Field.may("sparked", Entry.LENGTH, "mm"));
+            return List.of(Field.must("infeeds", Entry.SERIES, "mm"),
+                    new Field("counts", Entry.CHOICE, "", Counts.DIAMETER.name(), List.of(Counts.values()), false),
+                    Field.must("before", Entry.LENGTH, "mm"), Field.must("after", Entry.LENGTH, "mm"),
+                    Field.may("sparked", Entry.LENGTH, "mm"));
         }
 
         @Override
         public Fed read(Values values, ChartLine line) {
             List<TypedLength> infeeds = values.lengths("infeeds");
-            Counts counts = Stream.of(Counts.values()).filter(c -> c.name().equals(values.text("counts"))).findFirst().orElse(Counts.DIAMETER);
+            Counts counts = Stream.of(Counts.values()).filter(c -> c.name().equals(values.text("counts"))).findFirst()
+                    .orElse(Counts.DIAMETER);
             Fed fed = new Fed(infeeds, counts, Takings.positive(values, "before"), Takings.positive(values, "after"),
                     values.has("sparked") ? Optional.of(Takings.positive(values, "sparked")) : Optional.empty(), values.readWith());
             if (fed.after.mm().compareTo(fed.before.mm()) >= 0) {
@@ -224,10 +238,14 @@ public final class DifferenceTakings {
         @Override
         public StepJudgement judge(Fed read, ChartLine line, Rules rules) {
             BigDecimal off = read.removed().subtract(read.wanted());
-            double dial = Values.coarsest(read.infeeds).doubleValue() / RECTANGULAR * Math.sqrt(read.infeeds.size()) * (read.counts == Counts.RADIUS ? 2 : 1);
-            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER)).difference(read.removed(), read.before.step().max(read.after.step())).withDigit(dial);
-            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.INFEED_SAYS, read.infeeds.size(), Quantity.of(read.wanted(), "mm"), Quantity.of(read.removed(), "mm"), Quantity.of(off, "mm"))));
-            read.sparked.ifPresent(s -> says.add(Reason.of(EvidenceReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), "mm"))));
+            double dial = Values.coarsest(read.infeeds).doubleValue() / RECTANGULAR * Math.sqrt(read.infeeds.size())
+                    * (read.counts == Counts.RADIUS ? 2 : 1);
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER))
+                    .difference(read.removed(), read.before.step().max(read.after.step())).withDigit(dial);
+            List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.INFEED_SAYS, read.infeeds.size(),
+                            Quantity.of(read.wanted(), "mm"), Quantity.of(read.removed(), "mm"), Quantity.of(off, "mm"))));
+            read.sparked.ifPresent(s ->
+                            says.add(Reason.of(EvidenceReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), "mm"))));
             return line.judged(off.abs(), u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
         }
     }

@@ -36,8 +36,8 @@ import tallledger.core.rules.Rules;
  *
  * <p>Worked: f 0.2, r 0.8 should leave Ra 1.60: 2.0 is 1.25 times that, good; 6.3 is 3.9 times.
  *
- * <p>A trace whose roughness has one spacing that stands out is held against what made it: its feed, or with the speed at which the surface went past
- * the tool, f = v/p, against what turns or meshes in this drive at that speed of the spindle.
+ * <p>A trace whose roughness has one spacing that stands out is held against what made it: its feed, or with the speed at which the
+ * surface went past the tool, f = v/p, against what turns or meshes in this drive at that speed of the spindle.
  *
  * @param process what made it
  * @param drive   of the machine; empty where nobody knows it
@@ -85,7 +85,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
      * @param trace  where one was pasted
      * @param made   how fast, where somebody says
      */
-    public record Read(BigDecimal ra, BigDecimal step, By how, Optional<Turned> turned, Optional<Traced> trace, Optional<Made> made, Optional<Gauge> by) {
+    public record Read(BigDecimal ra, BigDecimal step, By how, Optional<Turned> turned, Optional<Traced> trace, Optional<Made> made,
+            Optional<Gauge> by) {
     }
 
     /** A trace and what it comes to at its cut-off. */
@@ -112,7 +113,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
 
     @Override
     public List<Field> fields() {
-        List<Field> fields = new ArrayList<>(List.of(Field.may("ra", Entry.NUMBER, "µm"), new Field("how", Entry.CHOICE, "", By.GAUGE.name(), List.of(By.values()), false)));
+        List<Field> fields = new ArrayList<>(List.of(Field.may("ra", Entry.NUMBER, "µm"),
+                        new Field("how", Entry.CHOICE, "", By.GAUGE.name(), List.of(By.values()), false)));
         if (process == Process.TURNED) {
             fields.add(Field.may("feed", Entry.LENGTH, "mm"));
             fields.add(Field.may("nose", Entry.LENGTH, "mm"));
@@ -128,16 +130,21 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
     @Override
     public Read read(Values values) {
         Optional<Turned> turned = values.has("feed") && values.has("nose")
-                ? Optional.of(values.at("feed", () -> new Turned(values.length("feed").mm().doubleValue(), values.length("nose").mm().doubleValue()))) : Optional.empty();
+                ? Optional.of(values.at("feed",
+                        () -> new Turned(values.length("feed").mm().doubleValue(), values.length("nose").mm().doubleValue())))
+                : Optional.empty();
         By how = Stream.of(By.values()).filter(b -> b.name().equals(values.text("how"))).findFirst().orElse(By.GAUGE);
         if (values.has("trace")) {
             if (values.has("ra")) {
                 throw Refused.because(EvidenceReason.FINISH_BOTH).at("ra");
             }
             Trace trace = trace(values);
-            CutOff cutOff = Stream.of(CutOff.values()).filter(c -> c.name().equals(values.text("cutOff"))).findFirst().orElse(CutOff.BY_THE_SURFACE);
-            Trace.Roughness rough = values.at("cutOff", () -> cutOff.mm().map(trace::at).orElseGet(() -> trace.chosen(process != Process.GROUND)));
-            return new Read(new BigDecimal(rough.ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned, Optional.of(new Traced(trace, rough)), made(values), values.readWith());
+            CutOff cutOff = Stream.of(CutOff.values()).filter(c -> c.name().equals(values.text("cutOff"))).findFirst()
+                    .orElse(CutOff.BY_THE_SURFACE);
+            Trace.Roughness rough = values.at("cutOff",
+                    () -> cutOff.mm().map(trace::at).orElseGet(() -> trace.chosen(process != Process.GROUND)));
+            return new Read(new BigDecimal(rough.ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned,
+                    Optional.of(new Traced(trace, rough)), made(values), values.readWith());
         }
         TypedNumber ra = values.at("ra", () -> TypedNumber.parsePositive(values.text("ra")));
         return new Read(ra.value(), ra.step(), how, turned, Optional.empty(), made(values), values.readWith());
@@ -145,17 +152,20 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
 
     private static Optional<Made> made(Values values) {
         Optional<BigDecimal> rpm = values.has("spindle") ? Optional.of(values.positive("spindle")) : Optional.empty();
-        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"))), rpm)) : Optional.empty();
+        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"))), rpm))
+                : Optional.empty();
     }
 
     /** One height after the other, or "x z" lines: then x gives the spacing, and it must be even. */
     private static Trace trace(Values values) {
         return values.at("trace", () -> {
-            List<String[]> rows = values.text("trace").lines().map(String::strip).filter(l -> !l.isEmpty()).map(l -> l.split("[\\s;]+|,(?=\\s)")).toList();
+            List<String[]> rows = values.text("trace").lines().map(String::strip).filter(l -> !l.isEmpty())
+                    .map(l -> l.split("[\\s;]+|,(?=\\s)")).toList();
             boolean pairs = rows.size() > 1 && rows.stream().allMatch(r -> r.length == 2);
             if (!pairs) {
                 double spacing = values.has("spacing") ? values.length("spacing").mm().doubleValue() : 0;
-                return new Trace(spacing, rows.stream().flatMap(Arrays::stream).map(z -> TypedNumber.parse(z).value().doubleValue()).toList());
+                return new Trace(spacing, rows.stream().flatMap(Arrays::stream).map(z -> TypedNumber.parse(z).value().doubleValue())
+                        .toList());
             }
             List<Double> x = rows.stream().map(r -> TypedLength.parse(r[0], values.unit()).mm().doubleValue()).toList();
             double spacing = (x.get(x.size() - 1) - x.get(0)) / (x.size() - 1);
@@ -184,7 +194,10 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         Uncertainty u = read.how == By.PLATE ? Uncertainty.of(0, BY_EYE * read.ra.doubleValue() / Gauge.COVERAGE_FACTOR)
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
         Quantity ra = new Quantity(read.ra, u.expanded(), "µm");
-        read.trace.map(Traced::roughness).ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE, Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), "mm"), t.lengths(), shown(t.rz()), shown(t.rq()), shown(t.rt()),
+        read.trace.map(Traced::roughness)
+                .ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE,
+                        Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), "mm"), t.lengths(), shown(t.rz()), shown(t.rq()),
+                        shown(t.rt()),
                 new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
         read.trace.ifPresent(t -> says.addAll(marks(t, read, rules)));
         Optional<BigDecimal> expected = expected(read, rules);
@@ -194,10 +207,12 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
             return StepJudgement.of(Outcome.UNDECIDED, says.toArray(Reason[]::new));
         }
         BigDecimal most = expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(1));
-        Judgement judged = Judgement.of(read.ra, u, new Limit(BigDecimal.ZERO, most, "µm", Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most, "µm"))));
+        Judgement judged = Judgement.of(read.ra, u,
+                new Limit(BigDecimal.ZERO, most, "µm", Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most, "µm"))));
         BigDecimal times = read.ra.divide(expected.get(), new MathContext(2));
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
-        EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
+        EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
+                : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
                 : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
         says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), "µm")));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
@@ -220,7 +235,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         }
         Spacings.Peak p = peak.get();
         Quantity spacing = Quantity.of(new BigDecimal(p.spacing()).round(SHOWN), "mm");
-        says.add(Reason.of(EvidenceReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()), BigDecimal.valueOf(Math.round(100 * p.share()))));
+        says.add(Reason.of(EvidenceReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()),
+                        BigDecimal.valueOf(Math.round(100 * p.share()))));
         if (read.turned.filter(f -> Math.abs(p.spacing() / f.feed() - 1) <= Math.max(SAME_FEED, p.open())).isPresent()) {
             says.add(Reason.of(EvidenceReason.FINISH_IS_FEED, spacing));
         } else if (read.made.isEmpty()) {
@@ -239,18 +255,22 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         Quantity f = Quantity.of(new BigDecimal(hertz).round(SHOWN), "Hz");
         Quantity past = Quantity.of(made.past, "m/min");
         List<Turning> turning = made.rpm.map(rpm -> turning(rpm.doubleValue())).orElse(List.of());
-        List<Object> near = new ArrayList<>(turning.stream().filter(t -> Math.abs(t.hertz() - hertz) <= reach).sorted(Comparator.comparingDouble(t -> Math.abs(t.hertz() - hertz)))
-                .map(t -> (Object) Reason.each(EvidenceReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(), Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), "Hz"))).toList());
+        List<Object> near = new ArrayList<>(turning.stream().filter(t -> Math.abs(t.hertz() - hertz) <= reach)
+                .sorted(Comparator.comparingDouble(t -> Math.abs(t.hertz() - hertz)))
+                .map(t -> (Object) Reason.each(EvidenceReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(),
+                        Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), "Hz"))).toList());
         if (turning.isEmpty()) {
             return Reason.of(EvidenceReason.FINISH_FREQUENCY, spacing, past, f);
         }
-        return near.isEmpty() ? Reason.of(EvidenceReason.FINISH_NOTHING_TURNS, spacing, past, f, turning.size()) : Reason.of(EvidenceReason.FINISH_COMES_ROUND, spacing, past, f, near);
+        return near.isEmpty() ? Reason.of(EvidenceReason.FINISH_NOTHING_TURNS, spacing, past, f, turning.size())
+                : Reason.of(EvidenceReason.FINISH_COMES_ROUND, spacing, past, f, near);
     }
 
     /** At the route whose speed is nearest to the one read, within the house's tolerance twice; nothing where none is. */
     private List<Turning> turning(double rpm) {
         return drive.flatMap(d -> d.train.routes().stream().filter(r -> !d.train.isReverse(r)).filter(r -> off(d, r, rpm) <= NEAR)
-                .min(Comparator.comparingDouble(r -> off(d, r, rpm))).map(r -> Turning.of(d.train, r, rpm, d.hertz.map(BigDecimal::doubleValue)))).orElse(List.of());
+                .min(Comparator.comparingDouble(r -> off(d, r, rpm)))
+                .map(r -> Turning.of(d.train, r, rpm, d.hertz.map(BigDecimal::doubleValue)))).orElse(List.of());
     }
 
     private static double off(Drive d, Route route, double rpm) {

@@ -46,19 +46,23 @@ public final class GrinderRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("across", Entry.LENGTH, "mm"), Field.may("markedMs", Entry.NUMBER, "m/s"), Field.may("markedRpm", Entry.NUMBER, "rpm"));
+            return List.of(Field.must("across", Entry.LENGTH, "mm"), Field.may("markedMs", Entry.NUMBER, "m/s"),
+                    Field.may("markedRpm", Entry.NUMBER, "rpm"));
         }
 
         @Override
         public StepJudgement judge(Mounted wheel, Rules rules) {
-            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, "m/s"))).stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
-            return StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks));
+            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, "m/s")))
+                    .stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
+            return StepJudgement.of(Outcome.PROVEN,
+                    Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks));
         }
 
         @Override
         public Mounted read(Values values) {
             try {
-                return Mounted.parse(Mounted.Kind.WHEEL, values.text("across"), values.text("markedRpm"), values.text("markedMs"), "", values.unit());
+                return Mounted.parse(Mounted.Kind.WHEEL, values.text("across"), values.text("markedRpm"), values.text("markedMs"), "",
+                        values.unit());
             } catch (Refused refused) {
                 throw refused.field().filter("diameter"::equals).isPresent() ? refused.at("across") : refused;
             }
@@ -92,7 +96,8 @@ public final class GrinderRecordings {
         public Surfaces read(Values values) {
             Surfaces read = new Surfaces(surface(values, "outerRadius", "outerSpeed"), surface(values, "innerRadius", "innerSpeed"));
             if (values.length("innerRadius").mm().compareTo(values.length("outerRadius").mm()) >= 0) {
-                throw Refused.because(EvidenceReason.CENTRE_RADII, values.text("innerRadius"), values.text("outerRadius")).at("innerRadius");
+                throw Refused.because(EvidenceReason.CENTRE_RADII, values.text("innerRadius"), values.text("outerRadius"))
+                        .at("innerRadius");
             }
             return read;
         }
@@ -100,8 +105,10 @@ public final class GrinderRecordings {
         @Override
         public StepJudgement judge(Surfaces read, Rules rules) {
             boolean right = Math.abs(read.inner / read.outer - 1) <= rules.share(Rule.SURFACE_SPEED).doubleValue();
-            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? EvidenceReason.CENTRE_RIGHT : EvidenceReason.CENTRE_WRONG,
-                    Quantity.of(new BigDecimal(read.outer).round(SHOWN), "m/min"), Quantity.of(new BigDecimal(read.inner).round(SHOWN), "m/min"), rules.number(Rule.SURFACE_SPEED)));
+            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED,
+                    Reason.of(right ? EvidenceReason.CENTRE_RIGHT : EvidenceReason.CENTRE_WRONG,
+                    Quantity.of(new BigDecimal(read.outer).round(SHOWN), "m/min"),
+                    Quantity.of(new BigDecimal(read.inner).round(SHOWN), "m/min"), rules.number(Rule.SURFACE_SPEED)));
         }
 
         /** v = 2π·r·n/1000, m/min. */
@@ -133,7 +140,8 @@ public final class GrinderRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("diameter", Entry.LENGTH, "mm"), Field.must("speed", Entry.NUMBER, "rpm"), Field.must("angle", Entry.NUMBER, "°"),
+            return List.of(Field.must("diameter", Entry.LENGTH, "mm"), Field.must("speed", Entry.NUMBER, "rpm"),
+                    Field.must("angle", Entry.NUMBER, "°"),
                     Field.must("distance", Entry.LENGTH, "mm"), Field.must("seconds", Entry.NUMBER, "s"));
         }
 
@@ -143,8 +151,10 @@ public final class GrinderRecordings {
             if (angle > 10) {
                 throw Refused.because(EvidenceReason.THROUGH_ANGLE, values.text("angle")).at("angle");
             }
-            double reckoned = Math.PI * values.length("diameter").mm().doubleValue() * values.positive("speed").doubleValue() * Math.sin(Math.toRadians(angle));
-            double measured = tallledger.core.motion.FeedReading.perMinute(values.length("distance"), values.number("seconds")).rate().doubleValue();
+            double reckoned = Math.PI * values.length("diameter").mm().doubleValue() * values.positive("speed")
+                    .doubleValue() * Math.sin(Math.toRadians(angle));
+            double measured = tallledger.core.motion.FeedReading.perMinute(values.length("distance"), values.number("seconds")).rate()
+                    .doubleValue();
             if (reckoned <= 0) {
                 throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, values.text("diameter")).at("diameter");
             }
@@ -154,9 +164,12 @@ public final class GrinderRecordings {
         @Override
         public StepJudgement judge(Through read, Rules rules) {
             double share = read.measured / read.reckoned;
-            boolean right = share >= rules.share(Rule.THROUGH_FEED).doubleValue() && share <= rules.share(Rule.THROUGH_FEED, 1).doubleValue();
-            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED, Reason.of(right ? EvidenceReason.THROUGH_RIGHT : EvidenceReason.THROUGH_WRONG,
-                    Quantity.of(new BigDecimal(read.measured).round(SHOWN), "mm/min"), Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), "mm/min"), (share - 1) * 100,
+            boolean right = share >= rules.share(Rule.THROUGH_FEED).doubleValue() && share <= rules.share(Rule.THROUGH_FEED, 1)
+                    .doubleValue();
+            return StepJudgement.of(right ? Outcome.PROVEN : Outcome.FAILED,
+                    Reason.of(right ? EvidenceReason.THROUGH_RIGHT : EvidenceReason.THROUGH_WRONG,
+                    Quantity.of(new BigDecimal(read.measured).round(SHOWN), "mm/min"),
+                    Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), "mm/min"), (share - 1) * 100,
                     rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1)));
         }
     }

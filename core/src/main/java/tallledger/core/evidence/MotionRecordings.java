@@ -96,7 +96,9 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(FeedReading reading, Rules rules) {
             return reading.against(promised, tolerance(rules), rules).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED, new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
+                    .orElse(StepJudgement.of(Outcome.PROVEN,
+                            Reason.of(EvidenceReason.FEED_MEASURED,
+                            new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
         }
 
         @Override
@@ -141,8 +143,10 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(TypedLength length, Rules rules) {
             Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
-            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(c.step().movePointLeft(1).multiply(HALF_OF_TEN)), "mm"))
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
+            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(),
+                            c.mm().subtract(c.step().movePointLeft(1).multiply(HALF_OF_TEN)), "mm"))
+                    .orElse(StepJudgement.of(Outcome.PROVEN,
+                            Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
         }
     }
 
@@ -172,7 +176,8 @@ public final class MotionRecordings {
 
         @Override
         public StepJudgement judge(Stops read, Rules rules) {
-            return Recordings.byGrade(rules.graded(Rule.TRIP_RANGE), read.trips.range(), read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.trips.range(), read.step));
+            return Recordings.byGrade(rules.graded(Rule.TRIP_RANGE), read.trips.range(),
+                    read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.trips.range(), read.step));
         }
 
         @Override
@@ -205,7 +210,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("minus", Entry.SERIES, "mm"), Field.must("middle", Entry.SERIES, "mm"), Field.must("plus", Entry.SERIES, "mm"));
+            return List.of(Field.must("minus", Entry.SERIES, "mm"), Field.must("middle", Entry.SERIES, "mm"),
+                    Field.must("plus", Entry.SERIES, "mm"));
         }
 
         @Override
@@ -215,8 +221,8 @@ public final class MotionRecordings {
             List<TypedLength> right = values.lengths("plus");
             // The coarsest digit of all three places: where one end is typed to a tenth, nobody knows which place is the greatest.
             BigDecimal step = Values.coarsest(Stream.of(left, middle, right).flatMap(List::stream).toList());
-            Backlash backlash = Backlash.of(List.of(values.at("minus", () -> named(minus, left)), values.at("middle", () -> named("the middle", middle)),
-                    values.at("plus", () -> named(plus, right))));
+            Backlash backlash = Backlash.of(List.of(values.at("minus", () -> named(minus, left)),
+                            values.at("middle", () -> named("the middle", middle)), values.at("plus", () -> named(plus, right))));
             return new Lost(backlash, step, values.readWith());
         }
 
@@ -328,7 +334,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(new Field("pitch", Entry.LENGTH, "mm", marked, List.of(), true), Field.must("length", Entry.LENGTH, "mm"), Field.must("turns", Entry.NUMBER, ""));
+            return List.of(new Field("pitch", Entry.LENGTH, "mm", marked, List.of(), true), Field.must("length", Entry.LENGTH, "mm"),
+                    Field.must("turns", Entry.NUMBER, ""));
         }
 
         @Override
@@ -351,10 +358,13 @@ public final class MotionRecordings {
             TypedLength pitch = read.pitch;
             TypedLength length = read.length;
             ThreadPitch thread = read.thread;
-            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step()).scaled(300 / Math.max(length.mm().doubleValue(), 1));
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step())
+                    .scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
-            return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"), Quantity.of(pitch.mm(), "mm"),
-                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")), judged.because().get(0)));
+            return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"),
+                            Quantity.of(pitch.mm(), "mm"),
+                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")),
+                    judged.because().get(0)));
         }
     }
 }

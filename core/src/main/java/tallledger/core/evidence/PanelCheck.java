@@ -53,7 +53,8 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
     public List<Field> fields() {
         return List.of(new Field("disconnect", Entry.CHOICE, "", State.NOT_SEEN.name(), List.of(State.values()), true),
                 new Field("fuses", Entry.CHOICE, "", State.NOT_SEEN.name(), List.of(State.values()), true),
-                new Field("motorAmps", Entry.NUMBER, "A", plate.map(BigDecimal::toPlainString).orElse(""), List.of(), false), Field.may("overloadAmps", Entry.NUMBER, "A"),
+                new Field("motorAmps", Entry.NUMBER, "A", plate.map(BigDecimal::toPlainString).orElse(""), List.of(), false),
+                Field.may("overloadAmps", Entry.NUMBER, "A"),
                 new Field("diagram", Entry.CHOICE, "", Diagram.NOT_SEEN.name(), List.of(Diagram.values()), true));
     }
 
@@ -64,15 +65,19 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         if (overload.isPresent() && motor.isEmpty()) {
             throw Refused.because(EvidenceReason.PANEL_MOTOR).at("motorAmps");
         }
-        return new Found(choice(values, "disconnect", State.values()), choice(values, "fuses", State.values()), choice(values, "diagram", Diagram.values()), motor, overload);
+        return new Found(choice(values, "disconnect", State.values()), choice(values, "fuses", State.values()),
+                choice(values, "diagram", Diagram.values()), motor, overload);
     }
 
     private static Optional<BigDecimal> amps(Values values, String field) {
-        return values.has(field) ? Optional.of(values.at(field, () -> TypedNumber.parsePositive(values.text(field).replaceAll("(?i)\\s*a(mps?)?$", "")).value())) : Optional.empty();
+        return values.has(field) ? Optional.of(values.at(field,
+                        () -> TypedNumber.parsePositive(values.text(field).replaceAll("(?i)\\s*a(mps?)?$", "")).value()))
+                : Optional.empty();
     }
 
     private static <E extends Enum<E>> E choice(Values values, String field, E[] all) {
-        return Stream.of(all).filter(s -> s.name().equals(values.text(field))).findFirst().orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at(field));
+        return Stream.of(all).filter(s -> s.name().equals(values.text(field))).findFirst()
+                .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at(field));
     }
 
     @Override
@@ -83,16 +88,19 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         sort(found.disconnect, Reason.each(EvidenceReason.PANEL_DISCONNECT, found.disconnect), good, bad, open);
         sort(found.fuses, Reason.each(EvidenceReason.PANEL_FUSES, found.fuses), good, bad, open);
         overload(found, rules, good, bad, open);
-        (found.diagram == Diagram.NONE || found.diagram == Diagram.NOT_SEEN ? open : good).add(Reason.each(EvidenceReason.PANEL_DIAGRAM, found.diagram));
+        (found.diagram == Diagram.NONE || found.diagram == Diagram.NOT_SEEN ? open : good)
+                .add(Reason.each(EvidenceReason.PANEL_DIAGRAM, found.diagram));
         // A machine that cannot be cut off from its supply is used by nobody.
-        Optional<Severity> worse = found.disconnect == State.NOT_AS_IT_SHOULD || found.disconnect == State.NOT_THERE ? Optional.of(Severity.STOP_USE) : Optional.empty();
+        Optional<Severity> worse = found.disconnect == State.NOT_AS_IT_SHOULD || found.disconnect == State.NOT_THERE
+                ? Optional.of(Severity.STOP_USE) : Optional.empty();
         Outcome outcome = !bad.isEmpty() ? Outcome.FAILED : undecided(found) ? Outcome.UNDECIDED : Outcome.PROVEN;
         return new StepJudgement(outcome, Optional.empty(), Stream.of(bad, open, good).flatMap(List::stream).toList(), worse);
     }
 
     /** A diagram that is not there is said and leaves nothing undecided; what nobody saw does. */
     private static boolean undecided(Found found) {
-        return found.disconnect == State.NOT_SEEN || found.fuses == State.NOT_SEEN || found.overload.isEmpty() || found.diagram == Diagram.NOT_SEEN;
+        return found.disconnect == State.NOT_SEEN || found.fuses == State.NOT_SEEN || found.overload.isEmpty()
+                || found.diagram == Diagram.NOT_SEEN;
     }
 
     private static void sort(State state, Reason reason, List<Reason> good, List<Reason> bad, List<Reason> open) {
@@ -108,7 +116,10 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         BigDecimal set = found.overload.get();
         boolean high = set.compareTo(motor.multiply(rules.share(Rule.OVERLOAD, 1))) > 0;
         boolean low = set.compareTo(motor.multiply(rules.share(Rule.OVERLOAD))) < 0;
-        EvidenceReason reason = high ? EvidenceReason.PANEL_OVERLOAD_HIGH : low ? EvidenceReason.PANEL_OVERLOAD_LOW : EvidenceReason.PANEL_OVERLOAD_RIGHT;
-        (high || low ? bad : good).add(Reason.of(reason, Quantity.of(set, "A"), Quantity.of(motor, "A"), rules.figures(Rule.OVERLOAD).get(0), rules.figures(Rule.OVERLOAD).get(1)));
+        EvidenceReason reason = high ? EvidenceReason.PANEL_OVERLOAD_HIGH : low ? EvidenceReason.PANEL_OVERLOAD_LOW
+                : EvidenceReason.PANEL_OVERLOAD_RIGHT;
+        (high || low ? bad : good)
+                .add(Reason.of(reason, Quantity.of(set, "A"), Quantity.of(motor, "A"), rules.figures(Rule.OVERLOAD).get(0),
+                        rules.figures(Rule.OVERLOAD).get(1)));
     }
 }

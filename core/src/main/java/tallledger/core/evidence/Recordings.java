@@ -140,7 +140,8 @@ public final class Recordings {
 
         @Override
         public StepJudgement judge(Integer count, Rules rules) {
-            return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED, Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
+            return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED,
+                            Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
                     .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.COUNT_ONLY, count)));
         }
     }
@@ -189,7 +190,8 @@ public final class Recordings {
         @Override
         public StepJudgement judge(Measured read, Rules rules) {
             Gauge by = read.by.orElseGet(() -> rules.gauge(gauge));
-            return byGrade(rules.graded(graded), read.value, difference ? by.difference(read.value, read.step) : by.reading(read.value, read.step));
+            return byGrade(rules.graded(graded), read.value, difference ? by.difference(read.value, read.step)
+                    : by.reading(read.value, read.step));
         }
 
         @Override
@@ -226,7 +228,8 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("value", Entry.LENGTH, "mm"), new Field("over", Entry.LENGTH, "mm", per.toPlainString(), List.of(), true));
+            return List.of(Field.must("value", Entry.LENGTH, "mm"), new Field("over", Entry.LENGTH, "mm", per.toPlainString(), List.of(),
+                            true));
         }
 
         @Override
@@ -249,8 +252,10 @@ public final class Recordings {
             GradedLimit here = rules.graded(graded).over(over.mm(), per);
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = per.doubleValue() / over.mm().doubleValue();
-            Quantity scaled = new Quantity(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(), "mm");
-            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"), Quantity.of(over.mm(), "mm"), scaled, Quantity.of(per, "mm"))));
+            Quantity scaled = new Quantity(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(),
+                    "mm");
+            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"),
+                            Quantity.of(over.mm(), "mm"), scaled, Quantity.of(per, "mm"))));
             because.addAll(judged.because());
             return judged.saying(because);
         }
@@ -284,7 +289,8 @@ public final class Recordings {
      * @param ambient °C, where it was read; else the first reading stands for it
      * @param step    worth of the coarsest last digit, K
      */
-    public record Warmed(Optional<ColdAndHot> ends, Optional<HotRun> run, Optional<TypedNumber> ambient, BigDecimal step, Optional<Gauge> by) {
+    public record Warmed(Optional<ColdAndHot> ends, Optional<HotRun> run, Optional<TypedNumber> ambient, BigDecimal step,
+            Optional<Gauge> by) {
     }
 
     /** Temperature cold and after running hot, or over the minutes at top speed; the rise, or that at 30 min as read, is judged. */
@@ -301,7 +307,8 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.may("cold", Entry.NUMBER, "°C"), Field.may("hot", Entry.NUMBER, "°C"), Field.may("minutes", Entry.LONG_TEXT, "min, °C"), Field.may("ambient", Entry.NUMBER, "°C"));
+            return List.of(Field.may("cold", Entry.NUMBER, "°C"), Field.may("hot", Entry.NUMBER, "°C"),
+                    Field.may("minutes", Entry.LONG_TEXT, "min, °C"), Field.may("ambient", Entry.NUMBER, "°C"));
         }
 
         @Override
@@ -322,7 +329,8 @@ public final class Recordings {
                 }
             }
             HotRun run = values.at("minutes", () -> new HotRun(readings));
-            return new Warmed(Optional.empty(), Optional.of(run), ambient, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max), values.readWith());
+            return new Warmed(Optional.empty(), Optional.of(run), ambient, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max),
+                    values.readWith());
         }
 
         private static HotRun.Reading reading(String line, List<BigDecimal> steps) {
@@ -344,7 +352,8 @@ public final class Recordings {
         }
 
         private StepJudgement risen(BigDecimal rise, Warmed read, Rules rules) {
-            return byGrade(rules.graded(graded), rise.max(BigDecimal.ZERO), read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(rise, read.step));
+            return byGrade(rules.graded(graded), rise.max(BigDecimal.ZERO), read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER))
+                    .difference(rise, read.step));
         }
 
         private StepJudgement overMinutes(HotRun run, Warmed read, Rules rules) {
@@ -354,20 +363,25 @@ public final class Recordings {
                 says.add(Reason.of(EvidenceReason.HOT_BENDS));
             }
             run.curve().ifPresent(curve -> {
-                Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(BigDecimal.valueOf(curve.levels() - start), read.step);
-                Quantity levelled = new Quantity(new BigDecimal(curve.levels() - start).round(FOUR), 2 * Math.hypot(one.rest(), curve.off()), "K");
+                Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER))
+                        .difference(BigDecimal.valueOf(curve.levels() - start), read.step);
+                Quantity levelled = new Quantity(new BigDecimal(curve.levels() - start).round(FOUR),
+                        2 * Math.hypot(one.rest(), curve.off()), "K");
                 boolean settled = run.toCome().orElse(Double.MAX_VALUE) < rules.value(Rule.SETTLED);
-                says.add(Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled, new BigDecimal(curve.tau()).round(FOUR),
+                says.add(Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled,
+                                new BigDecimal(curve.tau()).round(FOUR),
                         Quantity.of(new BigDecimal(run.toCome().orElse(0.0)).round(new MathContext(2)), "K")));
             });
             if (run.atThirty().isEmpty()) {
                 says.add(0, Reason.of(EvidenceReason.HOT_EARLY));
                 return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, Optional.empty());
             }
-            StepJudgement judged = risen(new BigDecimal(run.atThirty().get() - start).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros(), read, rules);
+            StepJudgement judged = risen(new BigDecimal(run.atThirty().get() - start).setScale(2, java.math.RoundingMode.HALF_UP)
+                    .stripTrailingZeros(), read, rules);
             says.addAll(0, judged.because());
             // What does not settle is no good however little it has risen yet.
-            return new StepJudgement(run.bendsUpwards() && judged.outcome() == Outcome.PROVEN ? Outcome.UNDECIDED : judged.outcome(), judged.grade(), says, Optional.empty(), judged.budget());
+            return new StepJudgement(run.bendsUpwards() && judged.outcome() == Outcome.PROVEN ? Outcome.UNDECIDED : judged.outcome(),
+                    judged.grade(), says, Optional.empty(), judged.budget());
         }
 
         @Override
@@ -427,7 +441,8 @@ public final class Recordings {
         Quantity read = new Quantity(value, uncertainty.expanded(), limit.unit());
         Quantity wanted = Quantity.of(limit.limit(), limit.unit());
         Reason because = switch (reached.verdict()) {
-            case WITHIN -> Reason.of(EvidenceReason.GRADED_WITHIN, read, reached.grade().orElseThrow(), Quantity.of(limit.at(reached.grade().orElseThrow()), limit.unit()));
+            case WITHIN -> Reason.of(EvidenceReason.GRADED_WITHIN, read, reached.grade().orElseThrow(),
+                    Quantity.of(limit.at(reached.grade().orElseThrow()), limit.unit()));
             case OUTSIDE -> Reason.of(EvidenceReason.GRADED_OUTSIDE, read, limit.wanted(), wanted);
             case TOO_CLOSE_TO_CALL -> Reason.of(EvidenceReason.GRADED_CLOSE, read, limit.wanted(), wanted,
                     uncertainty.settles(value.subtract(limit.limit()).abs().doubleValue(), limit.unit()));
@@ -437,7 +452,8 @@ public final class Recordings {
             case OUTSIDE -> Outcome.FAILED;
             case TOO_CLOSE_TO_CALL -> Outcome.UNDECIDED;
         };
-        return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty(), Optional.of(new StepJudgement.Budget(uncertainty, limit.unit())));
+        return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty(),
+                Optional.of(new StepJudgement.Budget(uncertainty, limit.unit())));
     }
 
     /**
@@ -447,7 +463,8 @@ public final class Recordings {
      * @param least   what that leaves open below
      */
     static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal claimed, BigDecimal least, String unit) {
-        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
+        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit,
+                Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
         Judgement judgement = Judgement.of(value, uncertainty, limit);
         EvidenceReason code = switch (judgement.verdict()) {
             case WITHIN -> EvidenceReason.TRAVEL_ENOUGH;
@@ -455,6 +472,7 @@ public final class Recordings {
             case TOO_CLOSE_TO_CALL -> EvidenceReason.TRAVEL_CLOSE;
         };
         StepJudgement judged = StepJudgement.of(judgement);
-        return new StepJudgement(judged.outcome(), Optional.empty(), List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(claimed, unit))), Optional.empty());
+        return new StepJudgement(judged.outcome(), Optional.empty(),
+                List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(claimed, unit))), Optional.empty());
     }
 }

@@ -58,7 +58,8 @@ public final class RoundTakings {
      *
      * @param bolts radius of the head's bolt circle, where it is known
      */
-    public record Swept(TypedLength radius, TypedLength right, Optional<TypedLength> back, Optional<TypedLength> bolts, Optional<Gauge> by) {
+    public record Swept(TypedLength radius, TypedLength right, Optional<TypedLength> back, Optional<TypedLength> bolts,
+            Optional<Gauge> by) {
     }
 
     /** A piece read round: its shape, wherever its centre lies. */
@@ -78,11 +79,13 @@ public final class RoundTakings {
 
     private static Optional<Reason> tooFew(Pair pair) {
         int fewest = Math.min(pair.first.count(), pair.second.count());
-        return fewest < Round.FEWEST_TO_JUDGE ? Optional.of(Reason.of(EvidenceReason.ROUND_TOO_FEW, fewest, Round.FEWEST_TO_JUDGE)) : Optional.empty();
+        return fewest < Round.FEWEST_TO_JUDGE ? Optional.of(Reason.of(EvidenceReason.ROUND_TOO_FEW, fewest, Round.FEWEST_TO_JUDGE))
+                : Optional.empty();
     }
 
     private static double noise(Pair pair, Rules rules) {
-        return Math.max(NOISE, pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).reading(BigDecimal.ZERO, pair.step).expanded() / Gauge.COVERAGE_FACTOR);
+        return Math.max(NOISE, pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).reading(BigDecimal.ZERO, pair.step)
+                .expanded() / Gauge.COVERAGE_FACTOR);
     }
 
     /** The greater TIR of the two planes is judged; how the axis stands is said. */
@@ -90,20 +93,25 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("near", Entry.SERIES, "mm"), Field.must("far", Entry.SERIES, "mm"), Field.must("apart", Entry.LENGTH, "mm"));
+            return List.of(Field.must("near", Entry.SERIES, "mm"), Field.must("far", Entry.SERIES, "mm"),
+                    Field.must("apart", Entry.LENGTH, "mm"));
         }
 
         @Override
         public Pair read(Values values, ChartLine line) {
-            return new Pair(round(values, "near"), round(values, "far"), Optional.of(Takings.positive(values, "apart")), coarsest(values, "near", "far"), values.readWith());
+            return new Pair(round(values, "near"), round(values, "far"), Optional.of(Takings.positive(values, "apart")),
+                    coarsest(values, "near", "far"), values.readWith());
         }
 
         @Override
         public StepJudgement judge(Pair pair, ChartLine line, Rules rules) {
             TwoRounds vectors = pair.vectors();
             double apart = pair.apart.orElseThrow().mm().doubleValue();
-            Reason says = Reason.of(EvidenceReason.PLANES_SAY, Reason.each(EvidenceReason.PLANES_STAND, vectors.standing(noise(pair, rules))), Takings.micrometres(vectors.first().size()),
-                    Takings.micrometres(vectors.second().size()), Takings.shown(vectors.tilt(apart) * 300), Quantity.of(BigDecimal.valueOf(300), "mm"));
+            Reason says = Reason.of(EvidenceReason.PLANES_SAY,
+                    Reason.each(EvidenceReason.PLANES_STAND, vectors.standing(noise(pair, rules))),
+                    Takings.micrometres(vectors.first().size()),
+                    Takings.micrometres(vectors.second().size()), Takings.shown(vectors.tilt(apart) * 300),
+                    Quantity.of(BigDecimal.valueOf(300), "mm"));
             if (tooFew(pair).isPresent()) {
                 return StepJudgement.of(Outcome.UNDECIDED, tooFew(pair).get(), says);
             }
@@ -123,16 +131,18 @@ public final class RoundTakings {
 
         @Override
         public Pair read(Values values, ChartLine line) {
-            return new Pair(round(values, "first"), round(values, "turned"), Optional.empty(), coarsest(values, "first", "turned"), values.readWith());
+            return new Pair(round(values, "first"), round(values, "turned"), Optional.empty(), coarsest(values, "first", "turned"),
+                    values.readWith());
         }
 
         @Override
         public StepJudgement judge(Pair pair, ChartLine line, Rules rules) {
             TwoRounds vectors = pair.vectors();
             double noise = noise(pair, rules);
-            EvidenceReason which = vectors.isSpindles(noise).map(s -> s ? EvidenceReason.TURNED_SPINDLES : EvidenceReason.TURNED_ARBORS).orElse(EvidenceReason.TURNED_NEITHER);
-            Reason says = Reason.of(EvidenceReason.TURNED_SAYS, Reason.of(which), Takings.micrometres(2 * vectors.spindle().size()), Takings.micrometres(2 * vectors.arbor().size()),
-                    BigDecimal.valueOf(Math.round(vectors.arbor().degrees()) % 360));
+            EvidenceReason which = vectors.isSpindles(noise).map(s -> s ? EvidenceReason.TURNED_SPINDLES : EvidenceReason.TURNED_ARBORS)
+                    .orElse(EvidenceReason.TURNED_NEITHER);
+            Reason says = Reason.of(EvidenceReason.TURNED_SAYS, Reason.of(which), Takings.micrometres(2 * vectors.spindle().size()),
+                    Takings.micrometres(2 * vectors.arbor().size()), BigDecimal.valueOf(Math.round(vectors.arbor().degrees()) % 360));
             if (tooFew(pair).isPresent()) {
                 return StepJudgement.of(Outcome.UNDECIDED, tooFew(pair).get(), says, Reason.of(EvidenceReason.TURNED_RINGS));
             }
@@ -153,19 +163,22 @@ public final class RoundTakings {
 
         @Override
         public Shape read(Values values, ChartLine line) {
-            return new Shape(round(values, "round"), Values.coarsest(Takings.signed(values.text("round"), values, "round")), values.readWith());
+            return new Shape(round(values, "round"), Values.coarsest(Takings.signed(values.text("round"), values, "round")),
+                    values.readWith());
         }
 
         @Override
         public StepJudgement judge(Shape shape, ChartLine line, Rules rules) {
             Round round = shape.round;
-            Reason says = Reason.of(EvidenceReason.SHAPE_SAYS, Takings.micrometres(round.lobe(2)), Takings.micrometres(round.lobe(3)), Takings.micrometres(round.residual()),
-                    Takings.micrometres(round.eccentricity()));
+            Reason says = Reason.of(EvidenceReason.SHAPE_SAYS, Takings.micrometres(round.lobe(2)), Takings.micrometres(round.lobe(3)),
+                    Takings.micrometres(round.residual()), Takings.micrometres(round.eccentricity()));
             if (round.count() < Round.FEWEST_TO_JUDGE) {
-                return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE), says);
+                return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),
+                        says);
             }
             BigDecimal out = Takings.decimal(round.outOfRound());
-            return line.judged(out, shape.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(out, shape.step), BigDecimal.ZERO, rules, says);
+            return line.judged(out, shape.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(out, shape.step), BigDecimal.ZERO,
+                    rules, says);
         }
     }
 
@@ -174,7 +187,8 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("nearFar", Entry.SERIES, "mm"), Field.must("nearFarTurned", Entry.SERIES, "mm"), Field.must("between", Entry.LENGTH, "mm"));
+            return List.of(Field.must("nearFar", Entry.SERIES, "mm"), Field.must("nearFarTurned", Entry.SERIES, "mm"),
+                    Field.must("between", Entry.LENGTH, "mm"));
         }
 
         @Override
@@ -200,7 +214,8 @@ public final class RoundTakings {
             Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.rise(), Values.coarsest(read.readings));
             // The mean of two differences.
             Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2));
-            return line.judged(read.rise(), u, read.over.mm(), rules, Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), "mm"), Quantity.of(read.bars(), "mm")));
+            return line.judged(read.rise(), u, read.over.mm(), rules, Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), "mm"),
+                            Quantity.of(read.bars(), "mm")));
         }
     }
 
@@ -209,14 +224,16 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("radius", Entry.LENGTH, "mm"), Field.must("right", Entry.LENGTH, "mm"), Field.may("back", Entry.LENGTH, "mm"), Field.may("bolts", Entry.LENGTH, "mm"));
+            return List.of(Field.must("radius", Entry.LENGTH, "mm"), Field.must("right", Entry.LENGTH, "mm"),
+                    Field.may("back", Entry.LENGTH, "mm"), Field.may("bolts", Entry.LENGTH, "mm"));
         }
 
         @Override
         public Swept read(Values values, ChartLine line) {
             TypedLength radius = Takings.positive(values, "radius");
             Optional<TypedLength> bolts = values.has("bolts") ? Optional.of(Takings.positive(values, "bolts")) : Optional.empty();
-            return new Swept(radius, signed(values, "right"), values.has("back") ? Optional.of(signed(values, "back")) : Optional.empty(), bolts, values.readWith());
+            return new Swept(radius, signed(values, "right"), values.has("back") ? Optional.of(signed(values, "back")) : Optional.empty(),
+                    bolts, values.readWith());
         }
 
         private static TypedLength signed(Values values, String field) {
@@ -230,8 +247,10 @@ public final class RoundTakings {
             Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
             Uncertainty u = gauge.difference(worst.mm(), worst.step());
             double ofRadius = worst.mm().abs().doubleValue() / across.doubleValue() * 2 * read.radius.step().doubleValue() / Math.sqrt(12);
-            List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, EvidenceReason.TIP_RIGHT, EvidenceReason.TIP_LEFT, EvidenceReason.TIP_LEVEL, read)));
-            read.back.ifPresent(back -> says.add(tip(back, EvidenceReason.TIP_BACK, EvidenceReason.TIP_FRONT, EvidenceReason.TIP_UPRIGHT, read)));
+            List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, EvidenceReason.TIP_RIGHT, EvidenceReason.TIP_LEFT,
+                            EvidenceReason.TIP_LEVEL, read)));
+            read.back.ifPresent(back -> says.add(tip(back, EvidenceReason.TIP_BACK, EvidenceReason.TIP_FRONT, EvidenceReason.TIP_UPRIGHT,
+                            read)));
             return line.judged(worst.mm().abs(), u.withDigit(ofRadius), across, rules, says.toArray(Reason[]::new));
         }
 
@@ -241,8 +260,10 @@ public final class RoundTakings {
                 return Reason.of(none);
             }
             double slope = difference.mm().abs().doubleValue() / (2 * read.radius.mm().doubleValue());
-            Object bolts = read.bolts.<Object>map(b -> Reason.of(EvidenceReason.TIP_BOLTS, Takings.shown(slope * 2 * b.mm().doubleValue()), Quantity.of(b.mm(), "mm"))).orElse("");
-            return Reason.of(difference.mm().signum() > 0 ? towards : away, Takings.shown(slope * 300), Quantity.of(BigDecimal.valueOf(300), "mm"), bolts);
+            Object bolts = read.bolts.<Object>map(b -> Reason.of(EvidenceReason.TIP_BOLTS, Takings.shown(slope * 2 * b.mm().doubleValue()),
+                            Quantity.of(b.mm(), "mm"))).orElse("");
+            return Reason.of(difference.mm().signum() > 0 ? towards : away, Takings.shown(slope * 300),
+                    Quantity.of(BigDecimal.valueOf(300), "mm"), bolts);
         }
     }
 }

@@ -75,7 +75,8 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
     public StepJudgement judge(Read read, Rules rules) {
         Round round = read.round;
         if (round.count() < Round.FEWEST_TO_JUDGE) {
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE), shape(round));
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),
+                    shape(round));
         }
         StepJudgement judged = Recordings.byGrade(rules.graded(graded), read.tir(), read.uncertainty(rules));
         List<Reason> because = new ArrayList<>(judged.because());
@@ -84,7 +85,8 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
     }
 
     private static Reason shape(Round round) {
-        return Reason.of(EvidenceReason.ROUND_SHAPE, micrometres(round.eccentricity()), BigDecimal.valueOf(Math.round(round.highSpot()) % 360), micrometres(round.lobe(2)),
+        return Reason.of(EvidenceReason.ROUND_SHAPE, micrometres(round.eccentricity()),
+                BigDecimal.valueOf(Math.round(round.highSpot()) % 360), micrometres(round.lobe(2)),
                 micrometres(round.lobe(3)), micrometres(round.residual()));
     }
 

@@ -44,7 +44,8 @@ public final class SeriesTakings {
     public record Row(List<TypedLength> readings, BigDecimal step, Optional<Gauge> by) {
 
         public BigDecimal range() {
-            return readings.stream().map(TypedLength::mm).max(BigDecimal::compareTo).orElseThrow().subtract(readings.stream().map(TypedLength::mm).min(BigDecimal::compareTo).orElseThrow());
+            return readings.stream().map(TypedLength::mm).max(BigDecimal::compareTo).orElseThrow()
+                    .subtract(readings.stream().map(TypedLength::mm).min(BigDecimal::compareTo).orElseThrow());
         }
 
         double mean() {
@@ -71,7 +72,8 @@ public final class SeriesTakings {
             double mx = (n - 1) / 2.0;
             double b = trend();
             double mean = mean();
-            double rest = IntStream.range(0, n).mapToDouble(i -> Math.pow(readings.get(i).mm().doubleValue() - mean - b * (i - mx), 2)).sum();
+            double rest = IntStream.range(0, n).mapToDouble(i -> Math.pow(readings.get(i).mm().doubleValue() - mean - b * (i - mx), 2))
+                    .sum();
             double sb = Math.sqrt(rest / Math.max(n - 2, 1) / IntStream.range(0, n).mapToDouble(i -> (i - mx) * (i - mx)).sum());
             return Math.abs(b) > 2 * sb && Math.abs(b) > 1e-9;
         }
@@ -88,7 +90,8 @@ public final class SeriesTakings {
         /** What each step was off by, mm. */
         public List<BigDecimal> errors() {
             return IntStream.range(1, stood.readings.size())
-                    .mapToObj(i -> stood.readings.get(i).mm().subtract(stood.readings.get(i - 1).mm()).abs().subtract(commanded.mm())).toList();
+                    .mapToObj(i -> stood.readings.get(i).mm().subtract(stood.readings.get(i - 1).mm()).abs().subtract(commanded.mm()))
+                    .toList();
         }
     }
 
@@ -105,7 +108,8 @@ public final class SeriesTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("head", Entry.LENGTH, "mm"), Field.must("tail", Entry.LENGTH, "mm"), Field.must("apart", Entry.LENGTH, "mm"), Field.may("centres", Entry.LENGTH, "mm"));
+            return List.of(Field.must("head", Entry.LENGTH, "mm"), Field.must("tail", Entry.LENGTH, "mm"),
+                    Field.must("apart", Entry.LENGTH, "mm"), Field.may("centres", Entry.LENGTH, "mm"));
         }
 
         @Override
@@ -123,7 +127,9 @@ public final class SeriesTakings {
             BigDecimal taper = read.taper();
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER)).difference(taper, read.head.step().max(read.tail.step()));
             BigDecimal angle = taper.divide(read.apart.mm().multiply(BigDecimal.valueOf(2)), MathContext.DECIMAL64);
-            Reason says = read.centres.map(c -> offset(read, c)).orElseGet(() -> Reason.of(EvidenceReason.COLLARS_SAY, Takings.shown(taper.doubleValue() * 300 / read.apart.mm().doubleValue()),
+            Reason says = read.centres.map(c -> offset(read, c))
+                    .orElseGet(() -> Reason.of(EvidenceReason.COLLARS_SAY,
+                            Takings.shown(taper.doubleValue() * 300 / read.apart.mm().doubleValue()),
                     Quantity.of(THREE_HUNDRED, "mm"), Takings.shown(angle.doubleValue() * 1000)));
             return line.judged(taper.abs(), u, read.apart.mm(), rules, says);
         }
@@ -131,7 +137,8 @@ public final class SeriesTakings {
         private static Reason offset(TwoCollars read, TypedLength centres) {
             double off = read.taper().doubleValue() / 2 * centres.mm().doubleValue() / read.apart.mm().doubleValue();
             // A small tail end: the tailstock stands towards the operator and is moved away.
-            EvidenceReason code = off > 0 ? EvidenceReason.TAILSTOCK_AWAY : off < 0 ? EvidenceReason.TAILSTOCK_TOWARDS : EvidenceReason.TAILSTOCK_TRUE;
+            EvidenceReason code = off > 0 ? EvidenceReason.TAILSTOCK_AWAY : off < 0 ? EvidenceReason.TAILSTOCK_TOWARDS
+                    : EvidenceReason.TAILSTOCK_TRUE;
             return off == 0 ? Reason.of(code) : Reason.of(code, Takings.shown(Math.abs(off)));
         }
     }
@@ -152,7 +159,8 @@ public final class SeriesTakings {
         @Override
         public StepJudgement judge(Row read, ChartLine line, Rules rules) {
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.range(), read.step);
-            return line.judged(read.range(), u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.REPEATS_SAY, read.readings.size(), Takings.shown(read.deviation())));
+            return line.judged(read.range(), u, BigDecimal.ZERO, rules,
+                    Reason.of(EvidenceReason.REPEATS_SAY, read.readings.size(), Takings.shown(read.deviation())));
         }
     }
 
@@ -172,9 +180,11 @@ public final class SeriesTakings {
         @Override
         public StepJudgement judge(Row read, ChartLine line, Rules rules) {
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER)).difference(read.range(), read.step);
-            Reason trend = read.hasTrend() ? Reason.of(EvidenceReason.PIECES_TREND, Takings.micrometres(read.trend())) : Reason.of(EvidenceReason.PIECES_EVEN);
+            Reason trend = read.hasTrend() ? Reason.of(EvidenceReason.PIECES_TREND, Takings.micrometres(read.trend()))
+                    : Reason.of(EvidenceReason.PIECES_EVEN);
             return line.judged(read.range(), u, BigDecimal.ZERO, rules,
-                    Reason.of(EvidenceReason.PIECES_SAY, read.readings.size(), Takings.shown(read.mean()), Takings.shown(read.deviation()), trend));
+                    Reason.of(EvidenceReason.PIECES_SAY, read.readings.size(), Takings.shown(read.mean()), Takings.shown(read.deviation()),
+                            trend));
         }
     }
 

@@ -23,7 +23,8 @@ import tallledger.core.reason.Reason;
  * @param worse   a severity worse than the step's own, where the record itself says so
  * @param budget  what its figure leaves open, part by part, where it has one
  */
-public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse, Optional<Budget> budget) {
+public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse,
+        Optional<Budget> budget) {
 
     /**
      * An uncertainty in the unit of its figure.
@@ -37,7 +38,8 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
             List<Object> says = new ArrayList<>();
             part(EvidenceReason.BUDGET_DIGIT, Gauge.COVERAGE_FACTOR * parts.digit(), says);
             part(EvidenceReason.BUDGET_GAUGE, Gauge.COVERAGE_FACTOR * parts.calibration(), says);
-            part(parts.repeats() < 2 ? EvidenceReason.BUDGET_REPEATABILITY : EvidenceReason.BUDGET_REPEATS, Math.sqrt(Math.max(0, Math.pow(parts.expanded(), 2) - Math.pow(Gauge.COVERAGE_FACTOR * parts.rest(), 2))), says);
+            part(parts.repeats() < 2 ? EvidenceReason.BUDGET_REPEATABILITY : EvidenceReason.BUDGET_REPEATS,
+                    Math.sqrt(Math.max(0, Math.pow(parts.expanded(), 2) - Math.pow(Gauge.COVERAGE_FACTOR * parts.rest(), 2))), says);
             part(EvidenceReason.BUDGET_TEMPERATURE, Gauge.COVERAGE_FACTOR * parts.thermal(), says);
             return InUnit.of(Reason.of(EvidenceReason.BUDGET, figure(parts.expanded()), says), machine);
         }

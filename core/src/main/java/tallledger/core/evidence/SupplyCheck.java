@@ -39,7 +39,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         fields.add(Field.may("l23", Entry.NUMBER, "V"));
         fields.add(Field.may("l31", Entry.NUMBER, "V"));
         if (plate.volts().filter(Voltage::isDual).isPresent()) {
-            fields.add(new Field("connected", Entry.CHOICE, "", SupplyReading.Connected.NOT_KNOWN.name(), List.of(SupplyReading.Connected.values()), false));
+            fields.add(new Field("connected", Entry.CHOICE, "", SupplyReading.Connected.NOT_KNOWN.name(),
+                            List.of(SupplyReading.Connected.values()), false));
         }
         fields.add(Field.may("hertz", Entry.NUMBER, "Hz"));
         fields.add(Field.may("rating", Entry.NUMBER, ""));
@@ -52,7 +53,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         if (!values.has("measuredBy")) {
             throw Refused.because(EvidenceReason.SUPPLY_MEASURED_BY).at("measuredBy");
         }
-        SupplyReading.Source source = Stream.of(SupplyReading.Source.values()).filter(s -> s.name().equals(values.text("source"))).findFirst()
+        SupplyReading.Source source = Stream.of(SupplyReading.Source.values()).filter(s -> s.name().equals(values.text("source")))
+                .findFirst()
                 .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("source"));
         List<BigDecimal> volts = new ArrayList<>(List.of(values.positive("l12")));
         boolean second = values.has("l23");
@@ -65,7 +67,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         }
         Optional<BigDecimal> hertz = values.has("hertz") ? Optional.of(values.positive("hertz")) : Optional.empty();
         Optional<BigDecimal> rating = values.has("rating") ? Optional.of(values.positive("rating")) : Optional.empty();
-        SupplyReading.Connected connected = Stream.of(SupplyReading.Connected.values()).filter(c -> c.name().equals(values.text("connected"))).findFirst()
+        SupplyReading.Connected connected = Stream.of(SupplyReading.Connected.values())
+                .filter(c -> c.name().equals(values.text("connected"))).findFirst()
                 .orElse(SupplyReading.Connected.NOT_KNOWN);
         return new SupplyReading(volts, hertz, source, rating, connected);
     }
@@ -80,7 +83,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
             case WARNS, FALLS_SHORT, STOPS -> Outcome.FAILED;
         };
         List<Reason> because = new ArrayList<>(points.stream()
-                .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.Point::because).toList());
+                .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.Point::because)
+                .toList());
         because.add(Reason.of(EvidenceReason.SUPPLY_ELECTRICIAN));
         Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();
         return new StepJudgement(outcome, Optional.empty(), because, worse);

@@ -51,7 +51,8 @@ final class Takings {
     /** Plain numbers in one field, parted by blanks, semicolons or lines. */
     static List<TypedNumber> numbers(Values values, String field) {
         return values.at(field, () -> {
-            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).map(TypedNumber::parse).toList();
+            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).map(TypedNumber::parse)
+                    .toList();
             if (all.isEmpty()) {
                 throw Refused.because(CommonReason.NUMBER_MISSING);
             }
@@ -98,9 +99,14 @@ final class Takings {
         return apart.map(k -> u.warm(length, k.doubleValue())).orElse(u);
     }
 
-    /** What machine and gauge apart in temperature put into a length, or what a kelvin would where nobody read them; nothing where it is too short for that. */
+    /**
+     * What machine and gauge apart in temperature put into a length, or what a kelvin would where nobody read them; nothing where it is
+     * too short for that.
+     */
     static List<Reason> temperature(double length, Optional<BigDecimal> apart) {
-        return length < TEMPERATURE_MATTERS ? List.of() : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, "K"), micrometres(length * Uncertainty.STEEL * k.doubleValue()), shown(length)))
+        return length < TEMPERATURE_MATTERS ? List.of()
+                : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, "K"),
+                        micrometres(length * Uncertainty.STEEL * k.doubleValue()), shown(length)))
                 .orElseGet(() -> Reason.of(EvidenceReason.TEMPERATURE_UNREAD, micrometres(length * Uncertainty.STEEL), shown(length))));
     }
 

@@ -104,7 +104,8 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
         boolean close = false;
         for (Trial trial : trials.made) {
             Gauge by = trials.by.orElseGet(() -> rules.gauge(Rule.TACHOMETER));
-            Judgement judged = Judgement.of(trial.read, by.reading(trial.read, trial.step).expanded(), Limit.aboutSpeed(trial.commanded, rules.share(Rule.SPEED_TOLERANCE)));
+            Judgement judged = Judgement.of(trial.read, by.reading(trial.read, trial.step).expanded(),
+                    Limit.aboutSpeed(trial.commanded, rules.share(Rule.SPEED_TOLERANCE)));
             failed |= judged.verdict() == Verdict.OUTSIDE;
             close |= judged.verdict() == Verdict.TOO_CLOSE_TO_CALL;
             if (judged.verdict() != Verdict.WITHIN) {
@@ -114,7 +115,9 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
         boolean up = trials.crosses(true);
         boolean down = trials.crosses(false);
         because.add(up && down ? Reason.of(EvidenceReason.TRIALS_BOTH, trials.made.size(), trials.changeOver)
-                : Reason.of(up ? EvidenceReason.TRIALS_UP_ONLY : down ? EvidenceReason.TRIALS_DOWN_ONLY : EvidenceReason.TRIALS_NEVER, trials.changeOver));
-        return new StepJudgement(failed ? Outcome.FAILED : close || !up || !down ? Outcome.UNDECIDED : Outcome.PROVEN, Optional.empty(), because, Optional.empty());
+                : Reason.of(up ? EvidenceReason.TRIALS_UP_ONLY : down ? EvidenceReason.TRIALS_DOWN_ONLY : EvidenceReason.TRIALS_NEVER,
+                        trials.changeOver));
+        return new StepJudgement(failed ? Outcome.FAILED : close || !up || !down ? Outcome.UNDECIDED : Outcome.PROVEN, Optional.empty(),
+                because, Optional.empty());
     }
 }

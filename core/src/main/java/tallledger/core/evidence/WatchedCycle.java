@@ -74,7 +74,8 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         Map<CycleScripts.Setting, BigDecimal> set = new EnumMap<>(CycleScripts.Setting.class);
         for (CycleScripts.Setting setting : CycleScripts.settings(script)) {
             if (values.has(setting.field())) {
-                BigDecimal value = setting == CycleScripts.Setting.PASSES ? BigDecimal.valueOf(passes(values)) : values.number(setting.field()).value();
+                BigDecimal value = setting == CycleScripts.Setting.PASSES ? BigDecimal.valueOf(passes(values))
+                        : values.number(setting.field()).value();
                 if (value.signum() < 0 || value.compareTo(CycleLog.LONGEST) > 0) {
                     throw Refused.because(EvidenceReason.CYCLE_SETTING, value, CycleLog.LONGEST).at(setting.field());
                 }
@@ -138,7 +139,8 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             because.add(Reason.of(EvidenceReason.CYCLE_HAZARD));
         }
         result.wrong().forEach(line -> because.add(wrong(line)));
-        return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE) : Optional.empty());
+        return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE)
+                : Optional.empty());
     }
 
     private Object named(String event) {
@@ -148,8 +150,8 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     private Reason wrong(CycleResult.Line line) {
         Optional<CycleScript.Window> window = line.window();
         boolean open = line.verdict() == CycleResult.Verdict.EARLY && window.filter(CycleScript.Window::isOpen).isPresent();
-        Object[] says = {named(line.event()), line.took().orElse(BigDecimal.ZERO), window.map(CycleScript.Window::least).orElse(BigDecimal.ZERO),
-                window.map(CycleScript.Window::most).orElse(BigDecimal.ZERO),
+        Object[] says = {named(line.event()), line.took().orElse(BigDecimal.ZERO),
+                window.map(CycleScript.Window::least).orElse(BigDecimal.ZERO), window.map(CycleScript.Window::most).orElse(BigDecimal.ZERO),
                 Reason.each(EvidenceReason.CYCLE_WHOSE, window.map(CycleScript.Window::whose).orElse(CycleScript.Whose.HOUSE))};
         return open ? Reason.of(EvidenceReason.CYCLE_EARLY_OPEN, says) : Reason.each(EvidenceReason.CYCLE_LINE, line.verdict(), says);
     }

@@ -56,7 +56,8 @@ public final class Catalogue {
     }
 
     public static List<Step> of(Described machine, Rules rules) {
-        List<Step> steps = new ArrayList<>(machine.family().traits().lines().stream().flatMap(line -> line.on(machine, rules).stream()).toList());
+        List<Step> steps = new ArrayList<>(machine.family().traits().lines().stream().flatMap(line -> line.on(machine, rules).stream())
+                .toList());
         int movement = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.MOVEMENT) < 0).count();
         steps.addAll(movement, machine.fitOut().speeds().stream().map(s -> otherSpeed(s, rules)).toList());
         int standing = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.STANDING) <= 0).count();
@@ -68,14 +69,16 @@ public final class Catalogue {
 
     /** Something besides the spindle turns at a speed of its own. */
     private static Step otherSpeed(OtherSpeed speed, Rules rules) {
-        return new Step(StepId.of(OTHER_SPEED, slug(speed.what()) + "-" + slug(speed.rpm().toPlainString())), List.of(speed.what(), speed.rpm().toPlainString()), Phase.MOVEMENT,
-                new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(OTHER_DRIVE),
-                Optional.empty(), true, Set.of());
+        return new Step(StepId.of(OTHER_SPEED, slug(speed.what()) + "-" + slug(speed.rpm().toPlainString())),
+                List.of(speed.what(), speed.rpm().toPlainString()), Phase.MOVEMENT,
+                new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED),
+                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(OTHER_DRIVE), Optional.empty(), true, Set.of());
     }
 
     /** What a former owner did is looked at for itself, whatever it is. */
     private static Step redone(String what, Rules rules) {
-        return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Recordings.Look(), Severity.BEFORE_USE, rules.whole(Rule.ONE_COUNT),
+        return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Recordings.Look(), Severity.BEFORE_USE,
+                rules.whole(Rule.ONE_COUNT),
                 List.of(Need.of(Need.Kind.POWER_ISOLATED)), Part.System.of(REDONE), Optional.empty(), false, Set.of());
     }
 
@@ -86,8 +89,8 @@ public final class Catalogue {
     /** Something is there so many times, somebody says. */
     private static Step counted(Described.Counted claimed, Rules rules) {
         return new Step(StepId.of(CLAIMED_COUNT, slug(claimed.what())), List.of(claimed.what(), String.valueOf(claimed.count())),
-                Phase.KIT, new Recordings.Count(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(), Part.System.of("kit"), Optional.empty(),
-                false, Set.of());
+                Phase.KIT, new Recordings.Count(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(),
+                Part.System.of("kit"), Optional.empty(), false, Set.of());
     }
 
     /**
@@ -104,14 +107,16 @@ public final class Catalogue {
 
     /** One step for each thread of the thread plate, in the same order. */
     static List<Step> threadPlate(Described machine, Rules rules) {
-        return machine.threads().map(threads -> proving(threads.plate()).stream().map(key -> threadStep(threads, key, rules)).toList()).orElse(List.of());
+        return machine.threads().map(threads -> proving(threads.plate()).stream().map(key -> threadStep(threads, key, rules)).toList())
+                .orElse(List.of());
     }
 
     private static Step threadStep(ThreadPlate threads, List<String> key, Rules rules) {
         String shows = threads.written(key).orElseThrow();
-        return new Step(StepId.of(THREAD_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")), List.of(String.join(" · ", key), shows), Phase.MOVEMENT,
-                new MotionRecordings.ThreadCut(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(FEED_BOX),
-                Optional.empty(), true, Set.of());
+        return new Step(StepId.of(THREAD_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")),
+                List.of(String.join(" · ", key), shows), Phase.MOVEMENT,
+                new MotionRecordings.ThreadCut(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)),
+                Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }
 
     /** The readable positions of a plate: those first that together use every position of every lever, then the rest, each slow to fast. */
@@ -155,7 +160,8 @@ public final class Catalogue {
         if (id.code().equals(OWN_CYCLE) && id.of().matches("\\d{1,3}")) {
             return Optional.of(extra(id, CycleScript.OWN, rules));
         }
-        return id.code().equals(CYCLE) && CycleScripts.codes().contains(id.of()) ? Optional.of(extra(id, id.of(), rules)) : Optional.empty();
+        return id.code().equals(CYCLE) && CycleScripts.codes().contains(id.of()) ? Optional.of(extra(id, id.of(), rules))
+                : Optional.empty();
     }
 
     private static Step extra(StepId id, String script, Rules rules) {
@@ -178,6 +184,7 @@ public final class Catalogue {
 
     /** Every system a step can name, for the house's table of checks. */
     public static Set<String> systems() {
-        return Stream.concat(ALL.stream().map(Template::systemName), Stream.of(REDONE, OTHER_DRIVE, FEED_BOX)).collect(Collectors.toCollection(TreeSet::new));
+        return Stream.concat(ALL.stream().map(Template::systemName), Stream.of(REDONE, OTHER_DRIVE, FEED_BOX))
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 }

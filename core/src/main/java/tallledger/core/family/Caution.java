@@ -5,7 +5,8 @@ import java.util.List;
 import tallledger.core.safety.Mounted;
 
 /**
- * What a survey says of its own limits and of danger, the usual cautions of the trade; each defers to local codes and to licensed and competent people.
+ * What a survey says of its own limits and of danger, the usual cautions of the trade; each defers to local codes and to licensed and
+ * competent people.
  */
 public enum Caution {
     /** It is an opinion on the day. */

@@ -205,6 +205,7 @@ final class ChartLines {
 
     /** With the drive whose marks a trace may show. */
     private static Finish finish(Finish.Process process, Template.Subject on) {
-        return new Finish(process, Optional.of(new Finish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
+        return new Finish(process,
+                Optional.of(new Finish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
     }
 }

@@ -29,7 +29,8 @@ import tallledger.core.supply.SupplyPlate;
  * @param otherSpeeds what else must turn at a speed, as typed; see {@link OtherSpeed}
  * @param ownChart its own test chart, as far as anybody typed it
  */
-public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart, String otherSpeeds, OwnChart ownChart) {
+public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply, Optional<Chart> chart, String otherSpeeds,
+        OwnChart ownChart) {
 
     public static final int MOST_AXES = 12;
 
@@ -119,8 +120,8 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
     public Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>();
         fields.put("axes", axes.stream()
-                .map(a -> (Object) fields("id", a.id().written(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus", a.plus(),
-                "travel", a.travel(),
+                .map(a -> (Object) fields("id", a.id().written(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus",
+                        a.plus(), "travel", a.travel(),
                 "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest", a.rates().slowest(),
                 "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
         fields.put("features", features.stream().map(Enum::name).toList());

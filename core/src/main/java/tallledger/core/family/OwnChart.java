@@ -69,7 +69,9 @@ public record OwnChart(Map<StepId, Printed> lines) {
     }
 
     Map<String, Object> toPayload() {
-        return lines.entrySet().stream().collect(Collectors.toMap(e -> e.getKey().written(), e -> Map.of("permissible", e.getValue().permissible, "measured", e.getValue().measured)));
+        return lines.entrySet().stream()
+                .collect(Collectors.toMap(e -> e.getKey().written(),
+                        e -> Map.of("permissible", e.getValue().permissible, "measured", e.getValue().measured)));
     }
 
     static OwnChart from(Payload p) {

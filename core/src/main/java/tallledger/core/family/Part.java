@@ -45,7 +45,8 @@ public sealed interface Part {
             Reason itself = name.startsWith("own-cycle") || name.startsWith("cycle.")
                     ? Reason.of(FamilyReason.SYSTEM_CYCLE, name.substring(name.indexOf('.') + 1))
                     : Reason.named("system." + name.replace(' ', '-'));
-            return axis.map(of -> Reason.of(FamilyReason.SYSTEM_OF_AXIS, fitOut.axis(of).map(Axis::name).orElse(of.written()), itself)).orElse(itself);
+            return axis.map(of -> Reason.of(FamilyReason.SYSTEM_OF_AXIS, fitOut.axis(of).map(Axis::name).orElse(of.written()), itself))
+                    .orElse(itself);
         }
 
         /** Records of before an axis had a field of its own have it behind a colon. */

@@ -60,8 +60,8 @@ final class RadialDrill {
                     DrillSteps.SPINDLE_SQUARE,
                     step("clamp-shift", ACCURACY, SOON, 90).with(Feature.COLUMN_CLAMP).of("column clamp").needs(Kind.POWER_ON)
                             .records(new Recordings.Measure(Rule.DRILL_NOSE, Rule.INDICATOR, true)),
-                    ChartLines.RADIAL_CHART, ChartLines.DRILL_CHART, CommonSteps.AXES_ACCURACY, DrillSteps.DRILL_CUT, ChartLines.DRILL_CUT_CHART,
-                    DrillSteps.DRILLED_SIZE,
+                    ChartLines.RADIAL_CHART, ChartLines.DRILL_CHART, CommonSteps.AXES_ACCURACY, DrillSteps.DRILL_CUT,
+                    ChartLines.DRILL_CUT_CHART, DrillSteps.DRILLED_SIZE,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private RadialDrill() {

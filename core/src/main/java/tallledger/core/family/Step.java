@@ -36,8 +36,8 @@ public record Step(StepId id, List<String> about, Phase phase, Recording<?> reco
     }
 
     /** One of which no chart of the machine's own says anything. */
-    public Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds, List<Need> needs, Part.System system, Optional<AxisId> axis,
-                boolean runs, Set<String> spares) {
+    public Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds, List<Need> needs,
+            Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares) {
         this(id, about, phase, recording, ifBad, seconds, needs, system, axis, runs, spares, Optional.empty());
     }
 

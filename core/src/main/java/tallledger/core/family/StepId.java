@@ -44,7 +44,8 @@ public record StepId(String code, String of, Side side) {
         if (written.endsWith(PLUS) && rest.length() > PLUS.length()) {
             return new StepId(code, rest.substring(0, rest.length() - PLUS.length()), Side.PLUS);
         }
-        return written.endsWith(MINUS) && rest.length() > MINUS.length() ? new StepId(code, rest.substring(0, rest.length() - MINUS.length()), Side.MINUS) : of(code, rest);
+        return written.endsWith(MINUS) && rest.length() > MINUS.length()
+                ? new StepId(code, rest.substring(0, rest.length() - MINUS.length()), Side.MINUS) : of(code, rest);
     }
 
     @Override

@@ -170,7 +170,8 @@ final class Template implements Line {
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
         StepId id = new StepId(code, axis.map(AxisId::written).orElse(""), side);
         return new Step(id, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
-                new Part.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart().limit(id, subject.machine.unit()));
+                new Part.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart()
+                .limit(id, subject.machine.unit()));
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */

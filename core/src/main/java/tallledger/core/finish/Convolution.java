@@ -24,8 +24,8 @@ final class Convolution {
     }
 
     /**
-     * The same by transforms: heights as real part, kernel as imaginary part of one forward transform (the kernel is even, so its own transform
-     * is real and the two come apart again), their product back in one.
+     * The same by transforms: heights as real part, kernel as imaginary part of one forward transform (the kernel is even, so its own
+     * transform is real and the two come apart again), their product back in one.
      */
     static double[] byTransform(double[] z, double[] kernel) {
         int half = kernel.length - 1;

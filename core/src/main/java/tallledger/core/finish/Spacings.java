@@ -6,8 +6,8 @@ import org.hipparchus.transform.FastFourierTransformer;
 import org.hipparchus.transform.TransformType;
 
 /**
- * Which spacings stand in a roughness profile: amplitudes by the number of them in a millimetre, under a periodic Hann window, so that a sine of
- * height a on a bin shows a.
+ * Which spacings stand in a roughness profile: amplitudes by the number of them in a millimetre, under a periodic Hann window, so that a
+ * sine of height a on a bin shows a.
  *
  * <p>Worked: z = 2·sin(2πx/0.05) µm over 4 mm: spacing 0.0500 mm, amplitude 2.0 µm, its share of the whole nearly 1.
  *

@@ -7,9 +7,10 @@ import java.util.stream.IntStream;
 import tallledger.core.reason.Refused;
 
 /**
- * A trace z(x) at equal spacing. Waviness is z under the Gaussian weight w(x) = exp(−π·(x/(α·λc))²)/(α·λc), α = √(ln 2/π), the kernel cut at
- * ±λc and made whole over the points present; roughness is the rest. Half a cut-off at each end is dropped; up to five sampling lengths of λc
- * from there. A trace that lies at more than a degree is levelled by least squares first. Ra, Rq, Rt, Rsk over all of them, Rz the mean over sampling lengths of peak plus valley. (Filter after ISO 16610-21.)
+ * A trace z(x) at equal spacing. Waviness is z under the Gaussian weight w(x) = exp(−π·(x/(α·λc))²)/(α·λc), α = √(ln 2/π), the kernel cut
+ * at ±λc and made whole over the points present; roughness is the rest. Half a cut-off at each end is dropped; up to five sampling lengths
+ * of λc from there. A trace that lies at more than a degree is levelled by least squares first. Ra, Rq, Rt, Rsk over all of them, Rz the
+ * mean over sampling lengths of peak plus valley. (Filter after ISO 16610-21.)
  *
  * <p>Worked: z = 2·sin(2πx/0.1) µm at a cut-off of 0.8 mm: the sine passes whole, Ra = 4/π = 1.27 µm, Rz = 4.0 µm, RSm = 0.1 mm.
  *
@@ -64,7 +65,8 @@ public record Trace(double spacing, List<Double> heights) {
      * @param from      index of its first point in the trace
      * @param step      spacing of its points, mm
      */
-    public record Roughness(double cutOff, int lengths, double ra, double rq, double rz, double rt, double rsk, double rsm, double[] waviness, double[] roughness, int from, double step) {
+    public record Roughness(double cutOff, int lengths, double ra, double rq, double rz, double rt, double rsk, double rsm,
+            double[] waviness, double[] roughness, int from, double step) {
 
         /** The grade Ra lies in: the smallest not below it; 13 beyond the last. */
         public int grade() {
@@ -234,8 +236,8 @@ public record Trace(double spacing, List<Double> heights) {
     }
 
     /**
-     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for: the smallest whose result lies within its
-     * range; the largest the trace is long enough for where none does.
+     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for: the smallest whose result lies within
+     * its range; the largest the trace is long enough for where none does.
      */
     public Roughness chosen(boolean regular) {
         Roughness last = null;

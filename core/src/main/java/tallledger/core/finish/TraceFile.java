@@ -33,9 +33,9 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 
 /**
- * Traces in files: lines of numbers with a comma, semicolon or tab between (x in mm and z in µm, or z alone), and profiles of ISO 25178-72, a zip with
- * {@code main.xml} and the points in it or beside it. A file read here comes out as what a person would have typed, so that what is recorded is
- * seen first.
+ * Traces in files: lines of numbers with a comma, semicolon or tab between (x in mm and z in µm, or z alone), and profiles of ISO
+ * 25178-72, a zip with {@code main.xml} and the points in it or beside it. A file read here comes out as what a person would have typed,
+ * so that what is recorded is seen first.
  */
 public final class TraceFile {
 
@@ -96,7 +96,8 @@ public final class TraceFile {
         double[] figures = new double[cells.length];
         for (int i = 0; i < cells.length; i++) {
             try {
-                figures[i] = cells[i].matches("[+-]?[\\d.]+[eE][+-]?\\d{1,2}") ? Double.parseDouble(cells[i]) : TypedNumber.parse(cells[i]).value().doubleValue();
+                figures[i] = cells[i].matches("[+-]?[\\d.]+[eE][+-]?\\d{1,2}") ? Double.parseDouble(cells[i]) : TypedNumber.parse(cells[i])
+                        .value().doubleValue();
             } catch (Refused | NumberFormatException none) {
                 throw Refused.because(FinishReason.FILE_LINE, line);
             }
@@ -115,7 +116,8 @@ public final class TraceFile {
         }
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < heights.size(); i++) {
-            text.append(even ? "" : plain(rows.get(i)[0]) + " ").append(plain(heights.get(i))).append(even && i % A_LINE < A_LINE - 1 ? ' ' : '\n');
+            text.append(even ? "" : plain(rows.get(i)[0]) + " ").append(plain(heights.get(i)))
+                    .append(even && i % A_LINE < A_LINE - 1 ? ' ' : '\n');
         }
         return new Typed(even && spacing > 0 ? plain(spacing) : "", text.toString());
     }
@@ -165,7 +167,8 @@ public final class TraceFile {
         if (number(root, "SizeY", 1) > 1 || number(root, "SizeZ", 1) > 1) {
             throw Refused.because(FinishReason.FILE_AREA);
         }
-        List<Double> heights = first(root, "PointDataLink") == null ? listed(root) : linked(parts, text(root, "PointDataLink"), text(z, "DataType"), text(root, "MD5ChecksumPointData"));
+        List<Double> heights = first(root, "PointDataLink") == null ? listed(root) : linked(parts, text(root, "PointDataLink"),
+                text(z, "DataType"), text(root, "MD5ChecksumPointData"));
         List<Double> um = new ArrayList<>();
         for (int i = 0; i < heights.size(); i++) {
             if (!Double.isFinite(heights.get(i))) {
@@ -277,14 +280,16 @@ public final class TraceFile {
                 <CX><AxisType>I</AxisType><DataType>D</DataType><Increment>%s</Increment><Offset>0</Offset></CX>
                 <CY><AxisType>I</AxisType><DataType>D</DataType><Increment>1</Increment><Offset>0</Offset></CY>
                 <CZ><AxisType>A</AxisType><DataType>D</DataType><Increment>1</Increment><Offset>0</Offset></CZ></Axes></Record1>
-                <Record2><Date>%s</Date><Creator>%s</Creator><Instrument><Manufacturer>not said</Manufacturer><Model>not said</Model><Serial>not said</Serial>
+                <Record2><Date>%s</Date><Creator>%s</Creator>\
+                <Instrument><Manufacturer>not said</Manufacturer><Model>not said</Model><Serial>not said</Serial>
                 <Version>1</Version></Instrument><CalibrationDate>%s</CalibrationDate><ProbingSystem><Type>Contacting</Type>
                 <Identification>not said</Identification></ProbingSystem></Record2>
                 <Record3><MatrixDimension><SizeX>%d</SizeX><SizeY>1</SizeY><SizeZ>1</SizeZ></MatrixDimension>
                 <DataLink><PointDataLink>%s</PointDataLink><MD5ChecksumPointData>%s</MD5ChecksumPointData></DataLink></Record3>
                 <Record4><ChecksumFile>md5checksum.hex</ChecksumFile></Record4>
                 </p:ISO5436_2>
-                """.formatted(Double.toString(trace.spacing() / METRE), at, escaped(by), at, trace.heights().size(), POINTS, md5(raw.array()).toUpperCase(Locale.ROOT));
+                """.formatted(Double.toString(trace.spacing() / METRE), at, escaped(by), at, trace.heights().size(), POINTS,
+                md5(raw.array()).toUpperCase(Locale.ROOT));
         byte[] head = main.getBytes(StandardCharsets.UTF_8);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {

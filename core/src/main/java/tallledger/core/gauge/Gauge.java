@@ -33,13 +33,15 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
     public record Paper(BigDecimal fixed, BigDecimal repeatability, String certificate, Optional<LocalDate> due) {
 
         private static Paper from(Map<String, Object> kept) {
-            return new Paper(new BigDecimal((String) kept.get("fixed")), new BigDecimal((String) kept.get("repeatability")), (String) kept.get("certificate"),
+            return new Paper(new BigDecimal((String) kept.get("fixed")), new BigDecimal((String) kept.get("repeatability")),
+                    (String) kept.get("certificate"),
                     Optional.of((String) kept.get("due")).filter(d -> !d.isEmpty()).map(LocalDate::parse));
         }
     }
 
     public Gauge {
-        if (resolution.signum() < 0 || calibration.signum() < 0 || paper.filter(p -> p.fixed.signum() < 0 || p.repeatability.signum() < 0).isPresent()) {
+        if (resolution.signum() < 0 || calibration.signum() < 0 || paper.filter(p -> p.fixed.signum() < 0 || p.repeatability.signum() < 0)
+                .isPresent()) {
             throw Refused.because(GaugeReason.GAUGE_NEGATIVE, name);
         }
     }
@@ -60,16 +62,18 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
 
     /** As an entry keeps it: decimals as text. */
     public Map<String, Object> toPayload() {
-        Map<String, Object> kept = new HashMap<>(Map.of("name", name, "resolution", resolution.toPlainString(), "calibration", calibration.toPlainString()));
-        paper.ifPresent(p -> kept.putAll(Map.of("fixed", p.fixed.toPlainString(), "repeatability", p.repeatability.toPlainString(), "certificate", p.certificate,
-                "due", p.due.map(LocalDate::toString).orElse(""))));
+        Map<String, Object> kept = new HashMap<>(Map.of("name", name, "resolution", resolution.toPlainString(), "calibration",
+                        calibration.toPlainString()));
+        paper.ifPresent(p -> kept.putAll(Map.of("fixed", p.fixed.toPlainString(), "repeatability", p.repeatability.toPlainString(),
+                        "certificate", p.certificate, "due", p.due.map(LocalDate::toString).orElse(""))));
         return kept;
     }
 
     /** @throws RuntimeException where a field is missing or no number */
     public static Gauge from(Map<String, Object> kept) {
         try {
-            return new Gauge((String) kept.get("name"), new BigDecimal((String) kept.get("resolution")), new BigDecimal((String) kept.get("calibration")),
+            return new Gauge((String) kept.get("name"), new BigDecimal((String) kept.get("resolution")),
+                    new BigDecimal((String) kept.get("calibration")),
                     kept.containsKey("fixed") ? Optional.of(Paper.from(kept)) : Optional.empty());
         } catch (DateTimeException day) {
             throw new IllegalArgumentException(day);
@@ -98,7 +102,8 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
      * @param step    worth of the last digit written down; the coarser of it and the resolution counts
      */
     public Uncertainty reading(BigDecimal reading, BigDecimal step) {
-        return Uncertainty.of(resolution.max(step).doubleValue() / RECTANGULAR, calibrated(reading.doubleValue())).scattering(repeatability());
+        return Uncertainty.of(resolution.max(step).doubleValue() / RECTANGULAR, calibrated(reading.doubleValue()))
+                .scattering(repeatability());
     }
 
     /** Of the difference of two readings, such as TIR, play or backlash: the digit counts √2 times, and so does how the gauge repeats. */

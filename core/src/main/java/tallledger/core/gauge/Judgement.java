@@ -50,7 +50,8 @@ public record Judgement(Verdict verdict, BigDecimal reading, BigDecimal expanded
         BigDecimal toUpper = reading.subtract(limit.upper()).abs();
         BigDecimal toLower = reading.subtract(limit.lower()).abs();
         BigDecimal edge = toUpper.compareTo(toLower) <= 0 ? limit.upper() : limit.lower();
-        return Reason.of(GaugeReason.VERDICT_TOO_CLOSE, shown, Quantity.of(edge, limit.unit()), uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
+        return Reason.of(GaugeReason.VERDICT_TOO_CLOSE, shown, Quantity.of(edge, limit.unit()),
+                uncertainty.settles(toUpper.min(toLower).doubleValue(), limit.unit()));
     }
 
     /** The reading as it is shown. */

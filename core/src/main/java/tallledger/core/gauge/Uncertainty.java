@@ -47,7 +47,8 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
     public Uncertainty repeated(List<Double> readings) {
         double mean = readings.stream().mapToDouble(Double::doubleValue).average().orElse(0);
         double squares = readings.stream().mapToDouble(r -> (r - mean) * (r - mean)).sum();
-        return readings.size() < 2 ? this : new Uncertainty(digit, calibration, Math.sqrt(squares / (readings.size() - 1)), readings.size(), thermal);
+        return readings.size() < 2 ? this : new Uncertainty(digit, calibration, Math.sqrt(squares / (readings.size() - 1)), readings.size(),
+                thermal);
     }
 
     /**
@@ -111,6 +112,7 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
         }
         OptionalInt more = repeatsFor(distance);
         Quantity within = Quantity.of(BigDecimal.valueOf(distance).round(new MathContext(2, RoundingMode.DOWN)), unit);
-        return more.isPresent() ? Reason.of(GaugeReason.SETTLES_REPEATS, more.getAsInt(), within) : Reason.of(GaugeReason.SETTLES_GAUGE, within);
+        return more.isPresent() ? Reason.of(GaugeReason.SETTLES_REPEATS, more.getAsInt(), within)
+                : Reason.of(GaugeReason.SETTLES_GAUGE, within);
     }
 }

@@ -7,9 +7,9 @@ import tallledger.core.reason.Refused;
 /**
  * A controlled axis at n targets, approached m times from each side: deviations x_ij↑, x_ij↓, mm.
  *
- * <p>Per target the means and standard deviations s_i↑, s_i↓ (m − 1), reversal B_i = mean↑ − mean↓, x̄_i = (mean↑ + mean↓)/2. B = max |B_i|;
- * E = max − min of all means; M = max x̄_i − min x̄_i; R_i = max(2·s_i↑ + 2·s_i↓ + |B_i|, 4·s_i↑, 4·s_i↓), R = max R_i;
- * A = max(mean + 2·s) − min(mean − 2·s) over both directions. (The definitions of ISO 230-2.)
+ * <p>Per target the means and standard deviations s_i↑, s_i↓ (m − 1), reversal B_i = mean↑ − mean↓, x̄_i = (mean↑ + mean↓)/2. B = max
+ * |B_i|; E = max − min of all means; M = max x̄_i − min x̄_i; R_i = max(2·s_i↑ + 2·s_i↓ + |B_i|, 4·s_i↑, 4·s_i↓), R = max R_i; A =
+ * max(mean + 2·s) − min(mean − 2·s) over both directions. (The definitions of ISO 230-2.)
  *
  * @param targets positions, mm
  */

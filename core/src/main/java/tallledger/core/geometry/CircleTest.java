@@ -14,8 +14,8 @@ import tallledger.core.reason.Refused;
  * <p>One centre for both ways together, by least squares. Circular deviation G = max − min each way; radial deviation F = greatest and
  * least from the nominal radius; hysteresis H = the greatest difference between the two ways at one angle, interpolated. (Definitions
  * after ISO 230-4.) What explains it, by least squares on ε: scale difference R/2·(e_x − e_y)·cos 2θ; axes out of square by β,
- * R·β/2·sin 2θ; lost motion, counter-clockwise + B_x/2·sign(sin θ)·cos θ and − B_y/2·sign(cos θ)·sin θ, clockwise the opposite. Points within
- * 0.1° of a reversal are left out of the fit. Each point weighs as the arc it stands for.
+ * R·β/2·sin 2θ; lost motion, counter-clockwise + B_x/2·sign(sin θ)·cos θ and − B_y/2·sign(cos θ)·sin θ, clockwise the opposite. Points
+ * within 0.1° of a reversal are left out of the fit. Each point weighs as the arc it stands for.
  *
  * <p>Worked: R = 100, β = 50 µm/m, e_x = 30, e_y = −10 µm/m: sin part 2.50 µm, cos part 2.00, mean 1.00; G = 6.40, F = +4.20 / −2.20 µm.
  *
@@ -49,11 +49,13 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
     }
 
     private static List<Point> sorted(List<Point> points) {
-        return points.stream().map(p -> new Point(((p.degrees % TURN) + TURN) % TURN, p.deviation)).sorted(Comparator.comparingDouble(Point::degrees)).toList();
+        return points.stream().map(p -> new Point(((p.degrees % TURN) + TURN) % TURN, p.deviation))
+                .sorted(Comparator.comparingDouble(Point::degrees)).toList();
     }
 
     /** What the fit finds. @param shares of the sum of squares, % */
-    public record Explained(double centreX, double centreY, double mean, double scale, double square, double lostX, double lostY, Shares shares, double spike) {
+    public record Explained(double centreX, double centreY, double mean, double scale, double square, double lostX, double lostY,
+            Shares shares, double spike) {
     }
 
     /** Of the sum of squares about centre and mean, %. */
@@ -75,7 +77,8 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
 
     /** G of one way, µm. */
     public static double circular(List<Point> points) {
-        return points.stream().mapToDouble(Point::deviation).max().orElse(0) - points.stream().mapToDouble(Point::deviation).min().orElse(0);
+        return points.stream().mapToDouble(Point::deviation).max().orElse(0) - points.stream().mapToDouble(Point::deviation).min()
+                .orElse(0);
     }
 
     /** H: the greatest difference between the ways at one angle, with the angle. */
@@ -102,7 +105,8 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         Point after = points.get(low % points.size());
         Point before = points.get((low + points.size() - 1) % points.size());
         double gap = (after.degrees - before.degrees + TURN) % TURN;
-        return gap == 0 ? after.deviation : before.deviation + (after.deviation - before.deviation) * ((degrees - before.degrees + TURN) % TURN) / gap;
+        return gap == 0 ? after.deviation : before.deviation + (after.deviation - before.deviation)
+                * ((degrees - before.degrees + TURN) % TURN) / gap;
     }
 
     public Explained explained() {
@@ -121,15 +125,16 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
             }
             right[i] = values.get(i) * w;
         }
-        double[] s = new QRDecomposition(new Array2DRowRealMatrix(weighted, false)).getSolver().solve(new ArrayRealVector(right, false)).toArray();
+        double[] s = new QRDecomposition(new Array2DRowRealMatrix(weighted, false)).getSolver().solve(new ArrayRealVector(right, false))
+                .toArray();
         return shared(s, rows, values, weights);
     }
 
     /** mean, centre x and y, cos 2θ, sin 2θ, lost motion in X and Y. */
     private static double[] terms(double degrees, int way) {
         double t = Math.toRadians(degrees);
-        return new double[] {1, Math.cos(t), Math.sin(t), Math.cos(2 * t), Math.sin(2 * t), way * Math.signum(Math.sin(t)) * Math.cos(t) / 2,
-            -way * Math.signum(Math.cos(t)) * Math.sin(t) / 2};
+        return new double[] {1, Math.cos(t), Math.sin(t), Math.cos(2 * t), Math.sin(2 * t),
+                way * Math.signum(Math.sin(t)) * Math.cos(t) / 2, -way * Math.signum(Math.cos(t)) * Math.sin(t) / 2};
     }
 
     private static void take(List<Point> points, int way, List<double[]> rows, List<Double> values, List<Double> weights) {
@@ -162,7 +167,8 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
             spike = isBehindReversal(row) ? Math.max(spike, Math.abs(left)) : spike;
         }
         double all = scale + square + lost + rest;
-        Shares shares = all <= 1e-24 ? new Shares(0, 0, 0, 0) : new Shares(100 * scale / all, 100 * square / all, 100 * lost / all, 100 * rest / all);
+        Shares shares = all <= 1e-24 ? new Shares(0, 0, 0, 0) : new Shares(100 * scale / all, 100 * square / all, 100 * lost / all,
+                100 * rest / all);
         return new Explained(s[1], s[2], s[0], s[3], s[4], s[5], s[6], shares, spike);
     }
 

@@ -6,8 +6,8 @@ import org.hipparchus.analysis.UnivariateFunction;
 import tallledger.core.reason.Refused;
 
 /**
- * Temperature over minutes at one speed, fitted by T(t) = T∞ − (T∞ − T_0)·e^(−t/τ), by least squares over T∞ and A = T∞ − T_0 for every τ, and over τ by
- * closing in on the least. Three or more readings that span at least 10 min.
+ * Temperature over minutes at one speed, fitted by T(t) = T∞ − (T∞ − T_0)·e^(−t/τ), by least squares over T∞ and A = T∞ − T_0 for every τ,
+ * and over τ by closing in on the least. Three or more readings that span at least 10 min.
  *
  * <p>Worked: 20, 32, 38 °C at 0, 10, 20 min: T∞ = 44, τ = 14.4 min.
  *
@@ -59,7 +59,8 @@ public record HotRun(List<Reading> readings) {
                     return Optional.empty();
                 }
                 Reading before = readings.get(i - 1);
-                return Optional.of(before.celsius + (after.celsius - before.celsius) * (JUDGED_AT - before.minutes) / (after.minutes - before.minutes));
+                return Optional.of(before.celsius + (after.celsius - before.celsius)
+                        * (JUDGED_AT - before.minutes) / (after.minutes - before.minutes));
             }
         }
         return Optional.empty();
@@ -122,7 +123,8 @@ public record HotRun(List<Reading> readings) {
         double slope = under == 0 ? 0 : top / under;
         double levels = my - slope * mx;
         double atNought = levels + slope * Math.exp(first / tau);
-        double squares = readings.stream().mapToDouble(r -> Math.pow(r.celsius - levels - slope * Math.exp(-(r.minutes - first) / tau), 2)).sum();
+        double squares = readings.stream().mapToDouble(r -> Math.pow(r.celsius - levels - slope * Math.exp(-(r.minutes - first) / tau), 2))
+                .sum();
         return new Curve(tau, levels, atNought, Math.sqrt(squares / readings.size()));
     }
 

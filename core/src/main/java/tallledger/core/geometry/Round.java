@@ -8,8 +8,8 @@ import tallledger.core.reason.Refused;
 /**
  * N readings r_k of an indicator at equal angles θ_k = 2πk/N round one turn.
  *
- * <p>c_h = (2/N)·Σ r_k·e^(−ihθ_k), for h &lt; N/2: h = 1 is the eccentricity e = |c_1|, which alone shows a TIR of 2e, with its high spot at
- * φ = −arg c_1, so that r ≈ e·cos(θ − φ); h = 2 is oval, h = 3 three-lobed. What is left beyond these is the residual.
+ * <p>c_h = (2/N)·Σ r_k·e^(−ihθ_k), for h &lt; N/2: h = 1 is the eccentricity e = |c_1|, which alone shows a TIR of 2e, with its high spot
+ * at φ = −arg c_1, so that r ≈ e·cos(θ − φ); h = 2 is oval, h = 3 three-lobed. What is left beyond these is the residual.
  *
  * <p>Worked: r = 10 + 4·cos(θ − 90°) + 1·cos 2θ µm at 12 angles: e = 4, high spot 90°, oval 1, residual 0, TIR 8.0.
  *
@@ -38,7 +38,8 @@ public record Round(List<BigDecimal> readings) {
 
     /** Greatest less least, mm, exact as typed. */
     public BigDecimal tir() {
-        return readings.stream().max(BigDecimal::compareTo).orElseThrow().subtract(readings.stream().min(BigDecimal::compareTo).orElseThrow());
+        return readings.stream().max(BigDecimal::compareTo).orElseThrow()
+                .subtract(readings.stream().min(BigDecimal::compareTo).orElseThrow());
     }
 
     public double mean() {
@@ -97,11 +98,13 @@ public record Round(List<BigDecimal> readings) {
 
     /** Real part of c_h. */
     private double cosine(int h) {
-        return 2.0 / count() * IntStream.range(0, count()).mapToDouble(k -> readings.get(k).doubleValue() * Math.cos(2 * Math.PI * h * k / count())).sum();
+        return 2.0 / count() * IntStream.range(0, count())
+                .mapToDouble(k -> readings.get(k).doubleValue() * Math.cos(2 * Math.PI * h * k / count())).sum();
     }
 
     /** Imaginary part of c_h with its sign turned. */
     private double sine(int h) {
-        return 2.0 / count() * IntStream.range(0, count()).mapToDouble(k -> readings.get(k).doubleValue() * Math.sin(2 * Math.PI * h * k / count())).sum();
+        return 2.0 / count() * IntStream.range(0, count())
+                .mapToDouble(k -> readings.get(k).doubleValue() * Math.sin(2 * Math.PI * h * k / count())).sum();
     }
 }

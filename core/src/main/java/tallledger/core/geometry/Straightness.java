@@ -119,7 +119,8 @@ public record Straightness(List<Double> x, List<Double> h) {
             }
             hull.add(i);
         }
-        return IntStream.range(1, hull.size()).mapToDouble(k -> (h.get(hull.get(k)) - h.get(hull.get(k - 1))) / (x.get(hull.get(k)) - x.get(hull.get(k - 1))));
+        return IntStream.range(1, hull.size())
+                .mapToDouble(k -> (h.get(hull.get(k)) - h.get(hull.get(k - 1))) / (x.get(hull.get(k)) - x.get(hull.get(k - 1))));
     }
 
     private double turn(int a, int b, int c) {

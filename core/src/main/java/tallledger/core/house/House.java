@@ -49,7 +49,8 @@ public record House(int version, String hash, Rules rules, List<Check> checks, L
         if (id.isBlank() || kind.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(gauges(kind.get()).stream().filter(g -> g.id().equals(id)).findFirst().orElseThrow(() -> Refused.because(HouseReason.GAUGE_GONE).at("gauge")).gauge());
+        return Optional.of(gauges(kind.get()).stream().filter(g -> g.id().equals(id)).findFirst()
+                .orElseThrow(() -> Refused.because(HouseReason.GAUGE_GONE).at("gauge")).gauge());
     }
 
     public static House shipped(List<Check> checks) {

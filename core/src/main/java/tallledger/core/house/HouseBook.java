@@ -90,11 +90,13 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
     /** An identity that no gauge of this book has or had. */
     public String nextGauge() {
-        return "g" + (1 + changes.stream().filter(c -> c.entry().kind().equals(HouseChange.Kind.GAUGE.name())).map(c -> c.entry().step()).distinct().count());
+        return "g" + (1 + changes.stream().filter(c -> c.entry().kind().equals(HouseChange.Kind.GAUGE.name())).map(c -> c.entry().step())
+                .distinct().count());
     }
 
     private List<Change> newestFirst(HouseChange.Kind kind, String of) {
-        List<Change> some = new ArrayList<>(changes.stream().filter(c -> c.entry().kind().equals(kind.name()) && c.entry().step().equals(of)).toList());
+        List<Change> some = new ArrayList<>(changes.stream().filter(c -> c.entry().kind().equals(kind.name())
+                        && c.entry().step().equals(of)).toList());
         java.util.Collections.reverse(some);
         return some;
     }

@@ -46,13 +46,16 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
         }
         String uncertainty = text(fields, "calibration");
         boolean share = uncertainty.endsWith("%");
-        BigDecimal figure = figure("calibration", share ? uncertainty.substring(0, uncertainty.length() - 1) : uncertainty, share ? MOST_PERCENT : MOST);
+        BigDecimal figure = figure("calibration", share ? uncertainty.substring(0, uncertainty.length() - 1) : uncertainty,
+                share ? MOST_PERCENT : MOST);
         BigDecimal resolution = figure("resolution", text(fields, "resolution"), MOST);
-        BigDecimal repeatability = text(fields, "repeatability").isEmpty() ? BigDecimal.ZERO : figure("repeatability", text(fields, "repeatability"), MOST);
+        BigDecimal repeatability = text(fields, "repeatability").isEmpty() ? BigDecimal.ZERO
+                : figure("repeatability", text(fields, "repeatability"), MOST);
         if (resolution.signum() == 0 && figure.signum() == 0) {
             throw Refused.because(HouseReason.GAUGE_NOTHING).at("resolution");
         }
-        Gauge.Paper paper = new Gauge.Paper(share ? BigDecimal.ZERO : figure, repeatability, text(fields, "certificate"), day(text(fields, "due")));
+        Gauge.Paper paper = new Gauge.Paper(share ? BigDecimal.ZERO : figure, repeatability, text(fields, "certificate"),
+                day(text(fields, "due")));
         return new HouseGauge(id, kind, new Gauge(name, resolution, share ? figure.movePointLeft(2) : BigDecimal.ZERO, Optional.of(paper)));
     }
 
@@ -87,9 +90,10 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
     /** What would be typed to get it again. */
     public Map<String, String> asTyped() {
         Gauge.Paper paper = gauge.paper().orElseThrow();
-        Map<String, String> fields = new HashMap<>(Map.of("name", gauge.name(), "resolution", gauge.resolution().toPlainString(), "certificate", paper.certificate(),
-                "due", paper.due().map(LocalDate::toString).orElse("")));
-        fields.put("calibration", gauge.calibration().signum() > 0 ? gauge.calibration().movePointRight(2).stripTrailingZeros().toPlainString() + " %" : paper.fixed().toPlainString());
+        Map<String, String> fields = new HashMap<>(Map.of("name", gauge.name(), "resolution", gauge.resolution().toPlainString(),
+                        "certificate", paper.certificate(), "due", paper.due().map(LocalDate::toString).orElse("")));
+        fields.put("calibration", gauge.calibration().signum() > 0 ? gauge.calibration().movePointRight(2).stripTrailingZeros()
+                .toPlainString() + " %" : paper.fixed().toPlainString());
         fields.put("repeatability", paper.repeatability().signum() == 0 ? "" : paper.repeatability().toPlainString());
         return fields;
     }
@@ -101,6 +105,7 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
     static HouseGauge from(Payload p) {
         Gauge gauge = Gauge.from(p.part("gauge").fields());
         gauge.paper().orElseThrow();
-        return new HouseGauge(p.text("id"), Rule.named(p.text("kind")).orElseThrow(() -> Refused.because(HouseReason.RULE_UNKNOWN, p.text("kind"))), gauge);
+        return new HouseGauge(p.text("id"),
+                Rule.named(p.text("kind")).orElseThrow(() -> Refused.because(HouseReason.RULE_UNKNOWN, p.text("kind"))), gauge);
     }
 }

@@ -7,8 +7,8 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 
 /**
- * One reading as a line of text: {@code KIND FIGURE [UNIT]}, such as {@code indicator 0.012 mm} or {@code tachometer 251.3}. What stands behind a
- * {@code #} is a remark.
+ * One reading as a line of text: {@code KIND FIGURE [UNIT]}, such as {@code indicator 0.012 mm} or {@code tachometer 251.3}. What stands
+ * behind a {@code #} is a remark.
  *
  * @param figure as sent, so that its last digit says what it is worth
  */

@@ -22,7 +22,8 @@ import tallledger.core.reason.Refused;
  * @param until    how long a warranty holds or by when an awaited one comes
  * @param note     anything else
  */
-public record KitItem(String name, State state, String promised, String choice, Optional<BigDecimal> cost, Optional<LocalDate> until, String note) {
+public record KitItem(String name, State state, String promised, String choice, Optional<BigDecimal> cost, Optional<LocalDate> until,
+        String note) {
 
     public static final int LONGEST = 120;
 
@@ -76,14 +77,15 @@ public record KitItem(String name, State state, String promised, String choice, 
     }
 
     public Map<String, Object> toPayload() {
-        Map<String, Object> fields = new HashMap<>(Map.of("name", name, "state", state.name(), "promised", promised, "choice", choice, "note", note));
+        Map<String, Object> fields = new HashMap<>(Map.of("name", name, "state", state.name(), "promised", promised, "choice", choice,
+                        "note", note));
         cost.ifPresent(c -> fields.put("cost", c.toPlainString()));
         until.ifPresent(u -> fields.put("until", u.toString()));
         return fields;
     }
 
     public static KitItem from(Payload p) {
-        return parse(p.text("name"), State.valueOf(p.text("state")), p.text("promised"), p.text("choice"), p.optionalText("cost").orElse(""),
-                p.optionalText("until").orElse(""), p.text("note"));
+        return parse(p.text("name"), State.valueOf(p.text("state")), p.text("promised"), p.text("choice"),
+                p.optionalText("cost").orElse(""), p.optionalText("until").orElse(""), p.text("note"));
     }
 }

@@ -51,7 +51,8 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
 
     /** Whether another of its choose-one-of group was seen, so that this one is not owed. */
     public boolean isSettledByChoice(KitItem item) {
-        return !item.choice().isEmpty() && items.stream().anyMatch(i -> i.choice().equals(item.choice()) && i.state() == State.SEEN && !i.equals(item));
+        return !item.choice().isEmpty() && items.stream().anyMatch(i -> i.choice().equals(item.choice()) && i.state() == State.SEEN
+                && !i.equals(item));
     }
 
     /** Missing and owed: not there, and no other of its group stands for it; of a group with none there, the cheapest one. */
@@ -89,6 +90,7 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
 
     /** What was promised to this buyer and is not there. */
     public List<Noted<Reason>> broken() {
-        return owed().stream().filter(KitItem::isPromised).map(i -> new Noted<>(Reason.of(KitReason.KIT_PROMISED_MISSING, i.name(), i.promised()), entries.get(i.name()))).toList();
+        return owed().stream().filter(KitItem::isPromised)
+                .map(i -> new Noted<>(Reason.of(KitReason.KIT_PROMISED_MISSING, i.name(), i.promised()), entries.get(i.name()))).toList();
     }
 }

@@ -28,7 +28,8 @@ public record Lift(Mass machine, Mass skid, Mass extras, Mass carries, String sa
     private static final BigDecimal HEAVIEST = BigDecimal.valueOf(200_000);
 
     public static Lift parse(String machine, String skid, String extras, String carries, String saidBy) {
-        return new Lift(mass(machine, "machine", false), mass(skid, "skid", true), mass(extras, "extras", true), mass(carries, "carries", false), saidBy.strip());
+        return new Lift(mass(machine, "machine", false), mass(skid, "skid", true), mass(extras, "extras", true),
+                mass(carries, "carries", false), saidBy.strip());
     }
 
     private static Mass mass(String typed, String field, boolean mayBeEmpty) {
@@ -57,8 +58,8 @@ public record Lift(Mass machine, Mass skid, Mass extras, Mass carries, String sa
         if (left.signum() < 0) {
             BigDecimal least = machine.low().add(skid.low()).add(extras.low());
             boolean surely = least.compareTo(carries.high()) > 0;
-            return Reason.of(surely ? KitReason.LIFT_TOO_MUCH : KitReason.LIFT_MAY_BE_TOO_MUCH, kg(surely ? least : total()), kg(surely ? carries.high() : carries.low()),
-                    kg(surely ? least.subtract(carries.high()) : left.negate()));
+            return Reason.of(surely ? KitReason.LIFT_TOO_MUCH : KitReason.LIFT_MAY_BE_TOO_MUCH, kg(surely ? least : total()),
+                    kg(surely ? carries.high() : carries.low()), kg(surely ? least.subtract(carries.high()) : left.negate()));
         }
         boolean tight = left.divide(carries.low(), MathContext.DECIMAL64).compareTo(rules.share(Rule.LIFT_TIGHT)) < 0;
         return Reason.of(tight ? KitReason.LIFT_TIGHT : KitReason.LIFT_ENOUGH, kg(total()), kg(carries.low()), kg(left));

@@ -55,7 +55,8 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
      * @throws Refused for text that not every reader of the record could show, see {@link PlainText}
      */
     public static Entry following(Optional<Entry> last, Draft draft) {
-        PlainText.fault(draft.by().author().written()).or(() -> PlainText.fault(draft.step())).or(() -> PlainText.faultIn(draft.payload())).ifPresent(fault -> {
+        PlainText.fault(draft.by().author().written()).or(() -> PlainText.fault(draft.step())).or(() -> PlainText.faultIn(draft.payload()))
+                .ifPresent(fault -> {
             throw new Refused(fault);
         });
         int sequence = last.map(e -> e.sequence + 1).orElse(1);
@@ -119,14 +120,15 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
         try {
             int format = fields.get("format") instanceof Integer f ? f : OLDEST_FORMAT;
             Object author = fields.get("author");
-            Author who = author instanceof Map<?, ?> a ? new Author((String) a.get("name"), (String) a.get("role")) : new Author((String) author, "");
+            Author who = author instanceof Map<?, ?> a ? new Author((String) a.get("name"), (String) a.get("role"))
+                    : new Author((String) author, "");
             ZoneId zone = format == OLDEST_FORMAT ? ZoneOffset.UTC : ZoneId.of((String) fields.get("zone"));
             List<Attachment> attachments = fields.get("attachments") instanceof List<?> list ? list.stream().map(a -> (Map<?, ?>) a)
                     .map(a -> new Attachment((String) a.get("use"), (String) a.get("sha256"), (String) a.get("type"))).toList() : List.of();
             @SuppressWarnings("unchecked")
             Map<String, Object> payload = (Map<String, Object>) fields.get("payload");
-            Draft draft = new Draft(new By(Instant.parse((String) fields.get("at")), zone, who), (String) fields.get("kind"), (String) fields.get("step"), payload, attachments,
-                    Optional.ofNullable((Integer) fields.get("strikes")));
+            Draft draft = new Draft(new By(Instant.parse((String) fields.get("at")), zone, who), (String) fields.get("kind"),
+                    (String) fields.get("step"), payload, attachments, Optional.ofNullable((Integer) fields.get("strikes")));
             return new Entry(format, (Integer) fields.get("sequence"), draft, (String) fields.get("previous"), (String) fields.get("hash"));
         } catch (RuntimeException nonsense) {
             return damaged(place, String.valueOf(fields.get("kind")), "", "", Reason.of(CommonReason.STRAY_UNREADABLE));
@@ -147,7 +149,8 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
             whole.put("format", format);
             whole.put("zone", draft.by().zone().getId());
             whole.put("author", Map.of("name", draft.author(), "role", draft.by().author().role()));
-            whole.put("attachments", draft.attachments().stream().map(a -> Map.of("use", a.use(), "sha256", a.sha256(), "type", a.type())).toList());
+            whole.put("attachments", draft.attachments().stream().map(a -> Map.of("use", a.use(), "sha256", a.sha256(), "type", a.type()))
+                    .toList());
         }
         whole.put("kind", draft.kind());
         whole.put("step", draft.step());

@@ -65,7 +65,9 @@ public final class PlainText {
 
     private static boolean isSeen(int c) {
         int type = Character.getType(c);
-        boolean blank = Character.isWhitespace(c) || Character.isSpaceChar(c) || c == 0x3164 || c == 0x115F || c == 0x1160 || c == 0xFFA0 || c == 0x2800;
-        return !blank && type != Character.FORMAT && type != Character.CONTROL && type != Character.UNASSIGNED && type != Character.NON_SPACING_MARK;
+        boolean blank = Character.isWhitespace(c) || Character.isSpaceChar(c) || c == 0x3164 || c == 0x115F || c == 0x1160 || c == 0xFFA0
+                || c == 0x2800;
+        return !blank && type != Character.FORMAT && type != Character.CONTROL && type != Character.UNASSIGNED
+                && type != Character.NON_SPACING_MARK;
     }
 }

@@ -33,11 +33,15 @@ public record Claim(Attribute attribute, String value, Source source, String wor
 
     /** What a claim can be about, and how its value is read. */
     public enum Attribute {
-        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT), FEED_COUNT(Form.COUNT), THREAD_COUNT(Form.COUNT),
-        SWING(Form.LENGTH), ACCURACY(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH), UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
+        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT), FEED_COUNT(Form.COUNT),
+                THREAD_COUNT(Form.COUNT),
+        SWING(Form.LENGTH), ACCURACY(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH),
+        UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
         THROAT(Form.LENGTH), BORE(Form.LENGTH), CHUCK_SIZE(Form.LENGTH), REST_SIZE(Form.LENGTH), TAPER(Form.TEXT),
-        MOTOR_POWER(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT), REBUILT_BY(Form.TEXT), REDONE(Form.TEXT), FROM_STORAGE(Form.TEXT),
-        NEARLY_ALL_RUN(Form.TEXT), NO_BACKLASH(Form.TEXT), COLLETS(Form.SERIES), KIT_COUNT(Form.SERIES), CONDITION(Form.TEXT), OTHER(Form.TEXT);
+        MOTOR_POWER(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT), REBUILT_BY(Form.TEXT),
+        REDONE(Form.TEXT), FROM_STORAGE(Form.TEXT),
+        NEARLY_ALL_RUN(Form.TEXT), NO_BACKLASH(Form.TEXT), COLLETS(Form.SERIES), KIT_COUNT(Form.SERIES), CONDITION(Form.TEXT),
+        OTHER(Form.TEXT);
 
         private final Form form;
 
@@ -116,12 +120,13 @@ public record Claim(Attribute attribute, String value, Source source, String wor
     /** A claimed length in mm, to a tenth, to stand beside what was typed; empty for anything that is no length. */
     public Optional<BigDecimal> millimetres(LengthUnit unit) {
         return attribute.form() == Form.LENGTH
-                ? Optional.of(TypedLength.parse(value, unit).mm().setScale(1, RoundingMode.HALF_UP).stripTrailingZeros()) : Optional.empty();
+                ? Optional.of(TypedLength.parse(value, unit).mm().setScale(1, RoundingMode.HALF_UP).stripTrailingZeros())
+                : Optional.empty();
     }
 
     Map<String, Object> toPayload() {
-        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis", axis.map(AxisId::written).orElse(""),
-                "tiedTo", tiedTo);
+        return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis",
+                axis.map(AxisId::written).orElse(""), "tiedTo", tiedTo);
     }
 
     static Claim from(Payload p) {

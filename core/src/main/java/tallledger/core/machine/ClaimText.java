@@ -27,8 +27,10 @@ public final class ClaimText {
     private static final String NUMBER = "(\\d[\\d.,]*(?:[- ]\\d+/\\d+)?)";
     private static final String LENGTH = "(\\d[\\d.,/]*(?:[- ]\\d+/\\d+)?\\s*(?:mm|cm|m\\b|inch(?:es)?|in\\b|ft|[\"″])?)";
     private static final String MASS = "(\\d[\\d.,]*(?:\\s*(?:to|-|–)\\s*\\d[\\d.,]*)?\\s*(?:kg|t\\b|lbs?\\b))";
-    private static final Pattern TRAVELS = Pattern.compile("(?i)" + NUMBER + "\\s*[x×*]\\s*" + NUMBER + "(?:\\s*[x×*]\\s*" + NUMBER + ")?\\s*(mm|cm|in(?:ch(?:es)?)?|[\"″])?");
-    private static final Pattern RANGE = Pattern.compile("(?i)" + NUMBER + "\\s*(?:to|-|–)\\s*" + NUMBER + "\\s*(?:rpm|r/min|min-1|r\\.p\\.m\\.?)");
+    private static final Pattern TRAVELS = Pattern.compile("(?i)" + NUMBER + "\\s*[x×*]\\s*" + NUMBER + "(?:\\s*[x×*]\\s*" + NUMBER
+            + ")?\\s*(mm|cm|in(?:ch(?:es)?)?|[\"″])?");
+    private static final Pattern RANGE = Pattern.compile("(?i)" + NUMBER + "\\s*(?:to|-|–)\\s*" + NUMBER
+            + "\\s*(?:rpm|r/min|min-1|r\\.p\\.m\\.?)");
     private static final Pattern TOP = Pattern.compile("(?i)" + NUMBER + "\\s*(?:rpm|r/min|min-1|r\\.p\\.m\\.?)");
 
     private static final Map<Pattern, Attribute> VALUES = values();
@@ -40,12 +42,14 @@ public final class ClaimText {
     /** Things with a figure, each with where it stands. */
     private static Map<Pattern, Attribute> values() {
         Map<Pattern, Attribute> all = new LinkedHashMap<>();
-        all.put(pattern("collets?,?\\s*(?:from\\s+)?(\\d[\\d.,]*\\s*(?:mm)?\\s*(?:to|-|–)\\s*\\d[\\d.,]*\\s*(?:mm)?\\s*(?:by|in steps of|every)\\s*\\d[\\d.,]*)"), Attribute.COLLETS);
+        all.put(pattern("collets?,?\\s*(?:from\\s+)?(\\d[\\d.,]*\\s*(?:mm)?\\s*(?:to|-|–)\\s*\\d[\\d.,]*\\s*(?:mm)?\\s*(?:by|in steps "
+                + "of|every)\\s*\\d[\\d.,]*)"), Attribute.COLLETS);
         all.put(pattern("(\\d+)\\s+collets"), Attribute.COLLETS);
         all.put(pattern("(\\d+)\\s+(?:spindle\\s+)?speeds?\\b"), Attribute.SPEED_COUNT);
         all.put(pattern("(\\d+)\\s+(?:\\w+\\s+)?feeds?\\b"), Attribute.FEED_COUNT);
         all.put(pattern("(\\d+)\\s+(?:\\w+\\s+)?threads?\\b"), Attribute.THREAD_COUNT);
-        all.put(pattern("(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate to|true to)\\s+(\\d[\\d.,]*\\s*(?:mm|inch(?:es)?|in\\b|[\"″]))"), Attribute.ACCURACY);
+        all.put(pattern("(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate to|true "
+                + "to)\\s+(\\d[\\d.,]*\\s*(?:mm|inch(?:es)?|in\\b|[\"″]))"), Attribute.ACCURACY);
         either(all, "between (?:the )?cent(?:re|er)s", Attribute.BETWEEN_CENTRES);
         either(all, "swings?", Attribute.SWING);
         either(all, "(?:height )?under (?:the )?spindle", Attribute.UNDER_SPINDLE);
@@ -70,12 +74,16 @@ public final class ClaimText {
         all.put(pattern("((?:next to |almost )?no (?:back\\s?lash|play))"), Attribute.NO_BACKLASH);
         all.put(pattern("rebuilt\\s+by\\s+([^,;.]+)"), Attribute.REBUILT_BY);
         all.put(pattern("\\b(re-?built|re-?conditioned|reground)\\b"), Attribute.REBUILT_BY);
-        all.put(pattern("\\b((?:added|new|modern|home-made|homemade|later|replacement|rewired|replaced)\\s+(?:[\\p{L}-]+\\s+){0,2}(?:pedal|panel|trough|tray|switch(?:gear|es)?|motor|guard|lamp|pump|wiring|handle|handwheel)s?)\\b"), Attribute.REDONE);
+        all.put(pattern("\\b((?:added|new|modern|home-made|homemade|later|replacement|rewired|replaced)"
+                + "\\s+(?:[\\p{L}-]+\\s+){0,2}(?:pedal|panel|trough|tray|switch(?:gear|es)?"
+                + "|motor|guard|lamp|pump|wiring|handle|handwheel)s?)\\b"), Attribute.REDONE);
         all.put(pattern("\\b((?:released |out )?(?:from|of|in) (?:long )?storage[^,;.]*)"), Attribute.FROM_STORAGE);
-        all.put(pattern("\\b((?:nearly )?(?:all|everything|every function|all functions) (?:run|runs|works?|working))\\b"), Attribute.NEARLY_ALL_RUN);
+        all.put(pattern("\\b((?:nearly )?(?:all|everything|every function|all functions) (?:run|runs|works?|working))\\b"),
+                Attribute.NEARLY_ALL_RUN);
         all.put(pattern("\\b(no reverse|does not reverse)\\b"), Attribute.REVERSES);
         all.put(pattern("\\b(reverses?|runs both ways|both directions)\\b"), Attribute.REVERSES);
-        all.put(pattern("\\b((?:very |in )?(?:good|excellent|mint|fair|poor|worn|tight|quiet|as new|tired|immaculate|lovely)(?: (?:condition|order|and tight|and quiet))?)\\b"), Attribute.CONDITION);
+        all.put(pattern("\\b((?:very |in )?(?:good|excellent|mint|fair|poor|worn|tight|quiet|as new|tired|immaculate|lovely)(?: "
+                + "(?:condition|order|and tight|and quiet))?)\\b"), Attribute.CONDITION);
         return all;
     }
 
@@ -165,7 +173,8 @@ public final class ClaimText {
         void named(List<Axis> axes) {
             for (Axis axis : axes) {
                 String name = Pattern.quote(axis.name());
-                for (String form : List.of("\\b" + name + "\\s+(?:travels?|runs|moves)\\s*(?:of|:)?\\s*" + LENGTH, LENGTH + "\\s*(?:of\\s+)?" + name + "\\s+travel")) {
+                for (String form : List.of("\\b" + name + "\\s+(?:travels?|runs|moves)\\s*(?:of|:)?\\s*" + LENGTH,
+                                LENGTH + "\\s*(?:of\\s+)?" + name + "\\s+travel")) {
                     Matcher m = pattern(form).matcher(left);
                     if (m.find() && take(Attribute.TRAVEL, m.group(1), Optional.of(axis.id()))) {
                         done(m);
@@ -190,7 +199,8 @@ public final class ClaimText {
         void each(Pattern pattern, Attribute attribute, boolean isValue) {
             Matcher m = pattern.matcher(left);
             while (m.find()) {
-                String value = attribute == Attribute.REVERSES ? m.group(1).toLowerCase(java.util.Locale.ROOT).contains("no") ? "no" : "yes" : m.group(1);
+                String value = attribute == Attribute.REVERSES ? m.group(1).toLowerCase(java.util.Locale.ROOT).contains("no") ? "no" : "yes"
+                        : m.group(1);
                 if (!take(attribute, value, Optional.empty()) && isValue) {
                     return;
                 }
@@ -202,7 +212,8 @@ public final class ClaimText {
         /** What was read; the whole line where nothing was. */
         List<Claim> claims() {
             if (found.isEmpty()) {
-                found.add(new Claim(Attribute.OTHER, wording.length() > Identity.LONGEST ? wording.substring(0, Identity.LONGEST) : wording, source, wording));
+                found.add(new Claim(Attribute.OTHER, wording.length() > Identity.LONGEST ? wording.substring(0, Identity.LONGEST) : wording,
+                                source, wording));
             }
             return found;
         }

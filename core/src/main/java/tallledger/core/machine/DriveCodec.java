@@ -46,7 +46,8 @@ final class DriveCodec {
     }
 
     private static Map<String, Object> position(Position position) {
-        Map<String, Object> fields = new HashMap<>(Map.of("label", position.label(), "transmission", transmission(position.transmission())));
+        Map<String, Object> fields = new HashMap<>(Map.of("label", position.label(), "transmission",
+                        transmission(position.transmission())));
         position.lever().ifPresent(lever -> fields.put("lever", lever));
         return fields;
     }

@@ -41,7 +41,8 @@ import tallledger.core.reason.Refused;
  * @param fitOut   its axes and features
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut) implements Described {
+                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut)
+                                 implements Described {
 
     public static final int MOST_CLAIMS = 60;
 
@@ -50,7 +51,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     }
 
     /** Without a thread plate. */
-    public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, Optional<FeedPlate> feeds, FitOut fitOut) {
+    public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor,
+            Optional<FeedPlate> feeds, FitOut fitOut) {
         this(identity, claims, train, plate, motor, feeds, Optional.empty(), fitOut);
     }
 
@@ -88,7 +90,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         Map<String, Counted> counted = new LinkedHashMap<>();
         for (Claim claim : claims) {
             if (claim.attribute().form() == Claim.Form.SERIES) {
-                String what = claim.attribute() == Claim.Attribute.COLLETS ? "collets" : claim.wording().isBlank() ? "kit" : claim.wording();
+                String what = claim.attribute() == Claim.Attribute.COLLETS ? "collets" : claim.wording().isBlank() ? "kit"
+                        : claim.wording();
                 counted.putIfAbsent(what.toLowerCase(Locale.ROOT), new Counted(what, claim.count().orElseThrow()));
             }
         }
@@ -98,7 +101,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     @Override
     public List<String> redone() {
         Map<String, String> redone = new LinkedHashMap<>();
-        claims.stream().filter(c -> c.attribute() == Claim.Attribute.REDONE).forEach(c -> redone.putIfAbsent(c.value().toLowerCase(Locale.ROOT), c.value()));
+        claims.stream().filter(c -> c.attribute() == Claim.Attribute.REDONE)
+                .forEach(c -> redone.putIfAbsent(c.value().toLowerCase(Locale.ROOT), c.value()));
         return List.copyOf(redone.values());
     }
 
@@ -115,8 +119,10 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 "fitOut", fitOut.toPayload()));
         motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.power().typed(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
-        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers", levers(f.plate()))));
-        threads.ifPresent(t -> fields.put("threads", Map.of("cells", cells(t.plate()), "counted", t.counted().name(), "levers", levers(t.plate()))));
+        feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers",
+                        levers(f.plate()))));
+        threads.ifPresent(t -> fields.put("threads", Map.of("cells", cells(t.plate()), "counted", t.counted().name(), "levers",
+                        levers(t.plate()))));
         return fields;
     }
 
@@ -125,7 +131,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     }
 
     private static SpeedPlate plate(Payload p) {
-        return new SpeedPlate(p.parts("levers").stream().map(l -> new Lever(l.text("name"), l.texts("positions"))).toList(), cells(p), Optional.empty());
+        return new SpeedPlate(p.parts("levers").stream().map(l -> new Lever(l.text("name"), l.texts("positions"))).toList(), cells(p),
+                Optional.empty());
     }
 
     private static List<Object> cells(SpeedPlate plate) {
@@ -155,7 +162,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 new SpeedPlate(leversOf(train), cells(p.part("plate")), tolerance),
                 p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
                 p.has("feeds") ? Optional.of(feeds(p.part("feeds"), identity.unit())) : Optional.empty(),
-                p.has("threads") ? Optional.of(p.part("threads")).map(t -> new ThreadPlate(plate(t), ThreadPlate.Counted.valueOf(t.text("counted")))) : Optional.empty(),
+                p.has("threads") ? Optional.of(p.part("threads"))
+                .map(t -> new ThreadPlate(plate(t), ThreadPlate.Counted.valueOf(t.text("counted")))) : Optional.empty(),
                 p.has("fitOut") ? FitOut.from(p.part("fitOut")) : identity.family().traits().usual());
     }
 
@@ -170,7 +178,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     /** The same machine with other axes and features. */
     public MachineDescription with(FitOut other) {
-        return new MachineDescription(identity, claims, train, plate, motor, feeds, threads, other.checkedFor(identity.family(), identity.unit()));
+        return new MachineDescription(identity, claims, train, plate, motor, feeds, threads,
+                other.checkedFor(identity.family(), identity.unit()));
     }
 
     /** Stages a person moves, direction included. */

@@ -17,7 +17,8 @@ public record AxisId(String written) {
     /** @throws Refused for anything else */
     public AxisId {
         if (!written.matches("[\\p{L}\\d-]{1," + LONGEST + "}")) {
-            throw Refused.because(MotionReason.AXIS_ID, written.length() > Axis.LONGEST_NAME ? written.substring(0, Axis.LONGEST_NAME) : written);
+            throw Refused.because(MotionReason.AXIS_ID, written.length() > Axis.LONGEST_NAME ? written.substring(0, Axis.LONGEST_NAME)
+                    : written);
         }
     }
 

@@ -70,7 +70,8 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         BigDecimal least = greatest.subtract(wear).stripTrailingZeros();
         boolean nut = least.compareTo(rules.number(Rule.NUT_TIGHT)) > 0;
         if (wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0) {
-            return Reason.of(nut ? MotionReason.BACKLASH_SCREW_AND_NUT : MotionReason.BACKLASH_SCREW, mm(wear), loosest().name(), mm(least));
+            return Reason.of(nut ? MotionReason.BACKLASH_SCREW_AND_NUT : MotionReason.BACKLASH_SCREW, mm(wear), loosest().name(),
+                    mm(least));
         }
         return nut ? Reason.of(MotionReason.BACKLASH_NUT, mm(least)) : Reason.of(MotionReason.BACKLASH_EVEN, mm(greatest), mm(wear));
     }

@@ -69,7 +69,8 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         }
         List<Integer> buy = new WheelsToBuy(chart, onHand, missing).smallest();
         TrainTable after = new TrainTable(onHand.with(buy), chart.reach());
-        return new ChangeWheels(threads, buy, missing.stream().filter(p -> thread(chart, p, after).exact().isEmpty()).toList(), chart.usual());
+        return new ChangeWheels(threads, buy, missing.stream().filter(p -> thread(chart, p, after).exact().isEmpty()).toList(),
+                chart.usual());
     }
 
     public List<Thread> cut() {
@@ -102,7 +103,8 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         if (!lost().isEmpty()) {
             says.add(Reason.of(MotionReason.WHEELS_LOST, lost().stream().map(t -> t.pitch().typed()).collect(Collectors.joining(", "))));
             says.add(buy.isEmpty() ? Reason.of(MotionReason.WHEELS_NO_SET, lost().size())
-                    : Reason.of(beyond.isEmpty() ? MotionReason.WHEELS_BUY : MotionReason.WHEELS_BUY_MOST, buy.stream().map(String::valueOf).collect(Collectors.joining(", ")), beyond.size()));
+                    : Reason.of(beyond.isEmpty() ? MotionReason.WHEELS_BUY : MotionReason.WHEELS_BUY_MOST,
+                            buy.stream().map(String::valueOf).collect(Collectors.joining(", ")), beyond.size()));
         }
         return says;
     }
@@ -120,7 +122,8 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         double factor = Math.pow((double) driven / driver, 2);
         double after = present * factor;
         double off = after / wanted - 1;
-        MotionReason code = Math.abs(off) <= 0.02 ? MotionReason.WHEELS_SWAP_RIGHT : off > 0 ? MotionReason.WHEELS_SWAP_OVER : MotionReason.WHEELS_SWAP_UNDER;
+        MotionReason code = Math.abs(off) <= 0.02 ? MotionReason.WHEELS_SWAP_RIGHT : off > 0 ? MotionReason.WHEELS_SWAP_OVER
+                : MotionReason.WHEELS_SWAP_UNDER;
         return Reason.of(code, driver, driven, factor, after, wanted, Math.abs(off) * 100);
     }
 
@@ -171,6 +174,7 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
     /** The same in words; none within a hundredth is said. */
     public static Reason says(List<Pair> pairs) {
         return pairs.isEmpty() ? Reason.of(MotionReason.WHEELS_INSTEAD_NONE)
-                : Reason.of(MotionReason.WHEELS_INSTEAD, String.join(", ", pairs.stream().map(Pair::written).toList()), pairs.get(0).toMake());
+                : Reason.of(MotionReason.WHEELS_INSTEAD, String.join(", ", pairs.stream().map(Pair::written).toList()),
+                        pairs.get(0).toMake());
     }
 }

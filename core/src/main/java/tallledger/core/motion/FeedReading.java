@@ -19,7 +19,8 @@ import tallledger.core.rules.Rules;
  * A feed measured: distance over turns (mm/rev) or distance over time (mm/min).
  *
  * <p>f = s/N, v = 60·s/t. Its standard uncertainty: u(v)/v = √((u_s/s)² + (u_t/t)²), u_s = 0.125 mm for a distance read off a rule
- * or dial (or the last digit typed, whichever is coarser), u_t = 0.1 s for a hand on a stopwatch and the last digit typed (rules of the house), turns exact.
+ * or dial (or the last digit typed, whichever is coarser), u_t = 0.1 s for a hand on a stopwatch and the last digit typed (rules of the
+ * house), turns exact.
  *
  * <p>Worked: 100 mm in 60 s is 100 mm/min; 20 mm over 100 turns is 0.2 mm/rev.
  *

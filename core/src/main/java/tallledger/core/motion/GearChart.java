@@ -20,7 +20,8 @@ import tallledger.core.reason.Refused;
  * @param buyable   teeth of wheels that can be made or bought
  * @param usual     whether nobody promises anything: then the usual pitches stand there, to see which of them can be cut
  */
-public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<TypedLength> promised, Optional<Teeth> reach, Teeth buyable, boolean usual) {
+public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<TypedLength> promised, Optional<Teeth> reach, Teeth buyable,
+        boolean usual) {
 
     /** Coarse pitches after ISO 261, and the quarter-millimetre ones between, mm. */
     private static final String USUAL_MM = "0.5; 0.7; 0.75; 0.8; 1; 1.25; 1.5; 1.75; 2; 2.5; 3; 3.5; 4; 4.5; 5; 5.5; 6";
@@ -79,7 +80,8 @@ public record GearChart(TypedLength leadScrew, List<BigDecimal> factors, List<Ty
         List<TypedLength> pitches = new ArrayList<>();
         boolean usual = parts(promised).isEmpty();
         boolean inch = unit == LengthUnit.INCH || leadScrew.contains("tpi");
-        for (String pitch : usual ? parts(inch ? USUAL_INCH.replace(";", " tpi;") + " tpi" : USUAL_MM.replace(";", " mm;") + " mm") : parts(promised)) {
+        for (String pitch : usual ? parts(inch ? USUAL_INCH.replace(";", " tpi;") + " tpi" : USUAL_MM.replace(";", " mm;") + " mm")
+                : parts(promised)) {
             pitches.add(at("promised", () -> positive(TypedLength.parse(pitch, unit))));
         }
         Optional<Teeth> spans = at("reach", () -> Teeth.parse(reach));

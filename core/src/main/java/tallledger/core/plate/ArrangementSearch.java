@@ -64,7 +64,8 @@ final class ArrangementSearch {
      * @param steps      placings tried at most
      * @param found      is given each assignment: by cell, the last lever running fastest, the index of its speed, or −1
      */
-    ArrangementSearch(double[] speeds, double[] tolerances, int[] sizes, int empties, boolean fromTheTop, long steps, Consumer<int[]> found) {
+    ArrangementSearch(double[] speeds, double[] tolerances, int[] sizes, int empties, boolean fromTheTop, long steps,
+            Consumer<int[]> found) {
         this.speeds = speeds;
         this.tolerances = tolerances;
         this.coarsest = Arrays.stream(tolerances).max().orElse(0);
@@ -192,7 +193,9 @@ final class ArrangementSearch {
         return speed == first || speed == second || speed == both;
     }
 
-    /** A speed becomes the next position of a lever; or that cell is empty and the speed is what the position makes with another lever's. */
+    /**
+     * A speed becomes the next position of a lever; or that cell is empty and the speed is what the position makes with another lever's.
+     */
     private void nextOf(int lever, int speed) {
         int cell = placed[lever] * stride[lever];
         if (speed == first) {
@@ -227,7 +230,10 @@ final class ArrangementSearch {
         takeEmpty(cell);
     }
 
-    /** Fills what the new position of a lever makes with the positions already there, the cells with the fewest speeds to choose from first. */
+    /**
+     * Fills what the new position of a lever makes with the positions already there, the cells with the fewest speeds to choose from
+     * first.
+     */
     private void slab(int lever) {
         int[] open = new int[cells];
         int[] choices = new int[cells];
@@ -238,7 +244,8 @@ final class ArrangementSearch {
             if (at[cell] == OPEN && digits[cell][lever] == placed[lever] - 1 && isThere(cell)) {
                 reckon(cell);
                 int choice = 0;
-                for (int s = from(says[cell] - within[cell]); s < speeds.length && speeds[s] - tolerances[s] <= says[cell] + within[cell]; s++) {
+                for (int s = from(says[cell] - within[cell]); s < speeds.length && speeds[s] - tolerances[s] <= says[cell] + within[cell];
+                        s++) {
                     choice += used[s] ? 0 : 1;
                 }
                 none += choice == 0 ? 1 : 0;
@@ -289,7 +296,8 @@ final class ArrangementSearch {
         }
         int cell = open[next];
         for (int s = from(says[cell] - within[cell]); s < speeds.length && speeds[s] - tolerances[s] <= says[cell] + within[cell]; s++) {
-            if (!used[s] && keepsTheRectangle(cell, s) && Math.abs(speeds[s] - says[cell]) <= within[cell] + tolerances[s] && agrees(cell, s)) {
+            if (!used[s] && keepsTheRectangle(cell, s) && Math.abs(speeds[s] - says[cell]) <= within[cell] + tolerances[s]
+                    && agrees(cell, s)) {
                 put(cell, s);
                 fill(open, count, next + 1);
                 take(cell, s);

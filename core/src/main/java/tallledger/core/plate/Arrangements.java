@@ -249,7 +249,8 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
                 });
                 return;
             }
-            steps = new ArrangementSearch(listed.logs, listed.tolerances, sizes, empties, false, steps, at -> keep(sizes, at, listed)).run();
+            steps = new ArrangementSearch(listed.logs, listed.tolerances, sizes, empties, false, steps, at -> keep(sizes, at, listed))
+                    .run();
             if (empties > 0 && steps >= 0) {
                 // An empty cell at the lowest corner is an ordinary one from the highest.
                 Listed top = listed.fromTheTop();

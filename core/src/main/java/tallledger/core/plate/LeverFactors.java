@@ -52,7 +52,8 @@ public final class LeverFactors {
             tolerance.put(key, tolerance(n));
         }));
         List<Lever> levers = plate.levers();
-        if (levers.stream().anyMatch(Lever::slides) || levers.stream().filter(lever -> lever.positions().size() > 1).count() < 2 || values.size() < 4) {
+        if (levers.stream().anyMatch(Lever::slides) || levers.stream().filter(lever -> lever.positions().size() > 1).count() < 2
+                || values.size() < 4) {
             return new LeverFactors(Outcome.CANNOT_TELL, values.isEmpty() ? List.of() : List.of(List.of()), levers, values, tolerance);
         }
         List<List<String>> keys = List.copyOf(values.keySet());

@@ -62,7 +62,10 @@ record Placed(int[] sizes, List<TypedNumber> at, List<TypedNumber> leftOut) {
         return cell / stride % sizes[lever];
     }
 
-    /** The arrangement, its levers in the order of what they change and its positions from the lowest; empty where the levers do not explain it. */
+    /**
+     * The arrangement, its levers in the order of what they change and its positions from the lowest; empty where the levers do not
+     * explain it.
+     */
     Optional<Arrangement> fitted() {
         List<Lever> raw = IntStream.range(0, sizes.length)
                 .mapToObj(l -> new Lever(String.valueOf(l), IntStream.range(0, sizes[l]).mapToObj(String::valueOf).toList())).toList();
@@ -74,7 +77,8 @@ record Placed(int[] sizes, List<TypedNumber> at, List<TypedNumber> leftOut) {
         List<List<Integer>> positions = new ArrayList<>();
         for (int l = 0; l < sizes.length; l++) {
             List<Optional<Double>> factors = fit.factors(l);
-            positions.add(IntStream.range(0, sizes[l]).boxed().sorted(Comparator.comparingDouble(p -> factors.get(p).orElse(Double.MAX_VALUE))).toList());
+            positions.add(IntStream.range(0, sizes[l]).boxed()
+                    .sorted(Comparator.comparingDouble(p -> factors.get(p).orElse(Double.MAX_VALUE))).toList());
         }
         List<Integer> order = IntStream.range(0, sizes.length).boxed()
                 .sorted(Comparator.comparingDouble((Integer l) -> -step(fit.factors(l))).thenComparing(l -> sizes[l])).toList();
@@ -105,7 +109,8 @@ record Placed(int[] sizes, List<TypedNumber> at, List<TypedNumber> leftOut) {
         }
         LeverFit fit = fit(levers, cells);
         double worst = cells.entrySet().stream()
-                .mapToDouble(e -> Math.abs(Math.log(e.getValue().value().doubleValue() / fit.predict(e.getKey()).orElseThrow()))).max().orElse(0);
+                .mapToDouble(e -> Math.abs(Math.log(e.getValue().value().doubleValue() / fit.predict(e.getKey()).orElseThrow()))).max()
+                .orElse(0);
         return new Arrangement(levers, cells, IntStream.range(0, levers.size()).mapToObj(fit::factors).toList(),
                 misread(levers, cells, fit), worst);
     }
@@ -113,12 +118,15 @@ record Placed(int[] sizes, List<TypedNumber> at, List<TypedNumber> leftOut) {
     /** Each speed that is left out with the empty combination it explains best. */
     private List<Arrangement.LeftOut> misread(List<Lever> levers, Map<List<String>, TypedNumber> cells, LeverFit fit) {
         List<List<String>> empty = SpeedPlate.keysOf(levers).stream().filter(key -> !cells.containsKey(key)).toList();
-        return orders(empty).stream().map(order -> IntStream.range(0, leftOut.size()).mapToObj(i -> leftOut(leftOut.get(i), order, i, cells, fit)).toList())
-                .max(Comparator.comparingLong((List<Arrangement.LeftOut> outs) -> outs.stream().filter(out -> !out.slips().isEmpty()).count()))
+        return orders(empty).stream()
+                .map(order -> IntStream.range(0, leftOut.size()).mapToObj(i -> leftOut(leftOut.get(i), order, i, cells, fit)).toList())
+                .max(Comparator.comparingLong((List<Arrangement.LeftOut> outs) -> outs.stream().filter(out -> !out.slips().isEmpty())
+                        .count()))
                 .orElse(List.of());
     }
 
-    private static Arrangement.LeftOut leftOut(TypedNumber typed, List<List<String>> empty, int i, Map<List<String>, TypedNumber> cells, LeverFit fit) {
+    private static Arrangement.LeftOut leftOut(TypedNumber typed, List<List<String>> empty, int i, Map<List<String>, TypedNumber> cells,
+            LeverFit fit) {
         if (i >= empty.size()) {
             return new Arrangement.LeftOut(typed, List.of(), Optional.empty(), List.of());
         }

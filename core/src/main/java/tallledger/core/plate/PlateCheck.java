@@ -59,7 +59,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static List<PlateRemark> tableRemarks(SpeedPlate plate, OptionalInt claimed, LeverFactors factors, PlateOf what) {
         List<PlateRemark> remarks = new ArrayList<>();
         Map<BigDecimal, List<List<String>>> byValue = new LinkedHashMap<>();
-        plate.cells().forEach((key, cell) -> cell.value().ifPresent(v -> byValue.computeIfAbsent(v.stripTrailingZeros(), x -> new ArrayList<>()).add(key)));
+        plate.cells().forEach((key, cell) -> cell.value()
+                .ifPresent(v -> byValue.computeIfAbsent(v.stripTrailingZeros(), x -> new ArrayList<>()).add(key)));
         unread(plate, factors).ifPresent(remarks::add);
         byValue.forEach((value, keys) -> {
             if (keys.size() > 1) {
@@ -70,7 +71,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         int unread = (int) plate.cells().values().stream().filter(PlateCell.Unreadable.class::isInstance).count();
         int distinct = byValue.size();
         if (claimed.isPresent() && claimed.getAsInt() != distinct) {
-            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(), unread == 0 ? Reason.of(PlateReason.PLATE_COUNT, distinct, claimed.getAsInt(), what)
+            remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(),
+                            unread == 0 ? Reason.of(PlateReason.PLATE_COUNT, distinct, claimed.getAsInt(), what)
                     : Reason.of(PlateReason.PLATE_COUNT_UNREAD, distinct, claimed.getAsInt(), what, unread)));
         }
         return remarks;
@@ -78,19 +80,23 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
 
     /** One line for all cells that cannot be read, with what the others say of them. */
     private static Optional<PlateRemark> unread(SpeedPlate plate, LeverFactors factors) {
-        List<List<String>> unread = plate.cells().entrySet().stream().filter(e -> e.getValue() instanceof PlateCell.Unreadable).map(Map.Entry::getKey).toList();
+        List<List<String>> unread = plate.cells().entrySet().stream().filter(e -> e.getValue() instanceof PlateCell.Unreadable)
+                .map(Map.Entry::getKey).toList();
         if (unread.isEmpty()) {
             return Optional.empty();
         }
-        List<String> says = unread.stream().flatMap(key -> factors.predict(key).map(p -> plate.name(key) + " ≈ " + shown(p).toPlainString()).stream()).toList();
-        return Optional.of(remark(Kind.UNREADABLE, unread, Optional.empty(), says.isEmpty() ? Reason.of(PlateReason.PLATE_UNREAD, unread.size())
+        List<String> says = unread.stream().flatMap(key -> factors.predict(key).map(p -> plate.name(key) + " ≈ " + shown(p).toPlainString())
+                .stream()).toList();
+        return Optional.of(remark(Kind.UNREADABLE, unread, Optional.empty(),
+                        says.isEmpty() ? Reason.of(PlateReason.PLATE_UNREAD, unread.size())
                 : Reason.of(PlateReason.PLATE_UNREAD_PREDICTED, unread.size(), String.join(", ", says))));
     }
 
     private static List<PlateRemark> factorRemarks(SpeedPlate plate, LeverFactors factors) {
         return switch (factors.outcome()) {
             case FITS -> List.of();
-            case CANNOT_TELL -> plate.cells().size() < 2 ? List.of() : List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of(PlateReason.PLATE_UNCHECKED)));
+            case CANNOT_TELL -> plate.cells().size() < 2 ? List.of()
+                    : List.of(remark(Kind.UNCHECKED, List.of(), Optional.empty(), Reason.of(PlateReason.PLATE_UNCHECKED)));
             case DOES_NOT_MULTIPLY -> List.of(remark(Kind.NOT_MULTIPLYING, List.of(), Optional.empty(),
                     Reason.of(PlateReason.PLATE_NOT_MULTIPLYING)));
             case SUSPECTS -> suspects(plate, factors);
@@ -140,8 +146,10 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         ladder.breakAt().ifPresent(at -> remarks.add(remark(Kind.BROKEN_LADDER, List.of(), Optional.empty(),
                 Reason.of(PlateReason.PLATE_BROKEN_LADDER, ladder.speeds().get(at)))));
         Beside beside = Beside.of(plate, factors);
-        ladder.holes().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.HOLE, PlateReason.PLATE_HOLE, ladder, i, what)));
-        ladder.crowds().stream().filter(i -> beside.isClear(ladder, i)).forEach(i -> remarks.add(step(Kind.CROWD, PlateReason.PLATE_CROWD, ladder, i, what)));
+        ladder.holes().stream().filter(i -> beside.isClear(ladder, i))
+                .forEach(i -> remarks.add(step(Kind.HOLE, PlateReason.PLATE_HOLE, ladder, i, what)));
+        ladder.crowds().stream().filter(i -> beside.isClear(ladder, i))
+                .forEach(i -> remarks.add(step(Kind.CROWD, PlateReason.PLATE_CROWD, ladder, i, what)));
         return remarks;
     }
 
@@ -167,7 +175,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
                 range[0] = Math.min(range[0], v.doubleValue());
                 range[1] = Math.max(range[1], v.doubleValue());
             }));
-            return new Beside(unread.stream().anyMatch(Optional::isEmpty), unread.stream().flatMap(Optional::stream).toList(), List.copyOf(ranges.values()));
+            return new Beside(unread.stream().anyMatch(Optional::isEmpty), unread.stream().flatMap(Optional::stream).toList(),
+                    List.copyOf(ranges.values()));
         }
 
         /** The levers that do not slide. */

@@ -23,9 +23,11 @@ public sealed interface SpeedList {
     int LONGEST = 20_000;
     int MOST_RANGES = 12;
     Pattern UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(rpm|r\\.p\\.m\\.?|r/min|rev/min|min[-−⁻][1¹]|1/min|/min|speeds?)(?![\\w/])");
-    Pattern FEED_UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(?:mm|inch(?:es)?|in\\.?|\")\\s*(?:(?:/|per|a)\\s*(?:rev|turn|min|tooth)\\w*)?(?![\\w/])");
+    Pattern FEED_UNIT = Pattern.compile(
+            "(?i)(?<=[\\d.\\s])(?:mm|inch(?:es)?|in\\.?|\")\\s*(?:(?:/|per|a)\\s*(?:rev|turn|min|tooth)\\w*)?(?![\\w/])");
     Pattern RANGE = Pattern.compile("([\\d.,]+)\\s*(?:to|–|—|…|\\.\\.\\.?|(?<=\\d)-(?=\\d)|\\s-\\s)\\s*([\\d.,]+)");
-    Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:(?:speeds?|feeds?|threads?|of them)\\s*[,:]?\\s*(?:from|between)?|[,:]?\\s+(?:from|between|:)|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
+    Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:(?:speeds?|feeds?|threads?|of "
+            + "them)\\s*[,:]?\\s*(?:from|between)?|[,:]?\\s+(?:from|between|:)|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
     Pattern OTHER_UNIT = Pattern.compile("(?i)[\\d.]\\s*(hz|kw|hp|v|m/min|ft/min|sfm|mm(?:/\\w+)?|in(?:/\\w+)?|amps?|%)(?!\\w)");
     /** Between the words of one label, which holds no space. */
     String WORDS = "-";
@@ -212,7 +214,9 @@ public sealed interface SpeedList {
         }
     }
 
-    /** Parted by tabs, semicolons or commas with a space, where there are any; else by spaces. A comma within digits is the number's own. */
+    /**
+     * Parted by tabs, semicolons or commas with a space, where there are any; else by spaces. A comma within digits is the number's own.
+     */
     private static List<String> tokens(String line) {
         String parted = line.replaceAll("[\\t;|]|,\\s+|,$", " ; ");
         boolean bySigns = parted.contains(";");

@@ -14,7 +14,8 @@ public record Offer(double start, double opening, double offer, double ceiling) 
 
     /** @param shares of the unknown for opening, offer and ceiling */
     public static Offer of(double start, CostSum putRight, double kit, double unknown, double[] shares) {
-        return new Offer(start, Math.max(0, start - putRight.eightieth() - kit - shares[0] * unknown), Math.max(0, start - putRight.mean() - kit - shares[1] * unknown),
+        return new Offer(start, Math.max(0, start - putRight.eightieth() - kit - shares[0] * unknown),
+                Math.max(0, start - putRight.mean() - kit - shares[1] * unknown),
                 Math.max(0, start - putRight.mean() - kit - shares[2] * unknown));
     }
 }

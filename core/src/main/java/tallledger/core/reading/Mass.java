@@ -21,8 +21,8 @@ import tallledger.core.reason.Refused;
 public record Mass(String typed, BigDecimal low, BigDecimal high) {
 
     public static final Mass NONE = new Mass("", BigDecimal.ZERO, BigDecimal.ZERO);
-    private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kg", BigDecimal.ONE, "t", new BigDecimal("1000"), "lb", new BigDecimal("0.4536"),
-            "lbs", new BigDecimal("0.4536"));
+    private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kg", BigDecimal.ONE, "t", new BigDecimal("1000"), "lb",
+            new BigDecimal("0.4536"), "lbs", new BigDecimal("0.4536"));
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)(?:\\s*(?:kg|lbs?|t)?\\s*(?:to|-|–|—)\\s*(\\d.*?))?\\s*([a-z]*)");
 
     /** @throws Refused when it is no mass, is below nought, in a unit not known here, or a range the wrong way round */

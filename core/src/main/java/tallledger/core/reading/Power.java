@@ -17,7 +17,8 @@ import tallledger.core.reason.Refused;
  */
 public record Power(String typed, BigDecimal kilowatts) {
 
-    private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kw", BigDecimal.ONE, "w", new BigDecimal("0.001"), "hp", new BigDecimal("0.7457"));
+    private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kw", BigDecimal.ONE, "w", new BigDecimal("0.001"),
+            "hp", new BigDecimal("0.7457"));
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*([a-z.]*)");
 
     /** @throws Refused when it is no power above nought, or in a unit not known here */

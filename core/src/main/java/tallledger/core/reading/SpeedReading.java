@@ -36,8 +36,10 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     private static final BigDecimal FASTEST = new BigDecimal("60000");
     private static final double SIXTY = 60;
 
-    private static final Pattern ABOUT = Pattern.compile("(?i)(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)\\s*(?<figure>\\d.*?)\\s*(?:rpm)?");
-    private static final Pattern AS_IT_GOES = Pattern.compile("(?i)(?<figure>\\d.*?)\\s*(?:rpm)?[,;]?\\s*(?:about )?as (?:low|slow|high|fast) as it goes");
+    private static final Pattern ABOUT =
+            Pattern.compile("(?i)(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)\\s*(?<figure>\\d.*?)\\s*(?:rpm)?");
+    private static final Pattern AS_IT_GOES =
+            Pattern.compile("(?i)(?<figure>\\d.*?)\\s*(?:rpm)?[,;]?\\s*(?:about )?as (?:low|slow|high|fast) as it goes");
     /** Of the figure, from the lowest to the highest it may be where it is said with "about". */
     private static final BigDecimal LEFT_OPEN = new BigDecimal("0.1");
 
@@ -92,7 +94,8 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
      * rule). Worked: about 60 is good to 57 … 63, u = 6/√12 = 1.7.
      */
     private static TypedNumber said(String text) {
-        Optional<String> about = Stream.of(ABOUT, AS_IT_GOES).map(p -> p.matcher(text.strip())).filter(Matcher::matches).map(m -> m.group("figure")).findFirst();
+        Optional<String> about = Stream.of(ABOUT, AS_IT_GOES).map(p -> p.matcher(text.strip())).filter(Matcher::matches)
+                .map(m -> m.group("figure")).findFirst();
         if (about.isEmpty()) {
             return TypedNumber.parsePositive(text);
         }

@@ -7,11 +7,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.Refused;
 
-/** A speed of a surface past a tool: {@code 18}, {@code 18 m/min}, {@code 300 mm/min}, {@code 60 ft/min}, {@code 12 in/min}. A bare number is m/min. */
+/**
+ * A speed of a surface past a tool: {@code 18}, {@code 18 m/min}, {@code 300 mm/min}, {@code 60 ft/min}, {@code 12 in/min}. A bare number
+ * is m/min.
+ */
 public final class SurfaceSpeed {
 
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*([a-zA-Z]*/?[a-zA-Z]*)");
-    private static final Map<String, BigDecimal> UNITS = Map.of("", BigDecimal.ONE, "m/min", BigDecimal.ONE, "mm/min", new BigDecimal("0.001"), "ft/min", new BigDecimal("0.3048"),
+    private static final Map<String, BigDecimal> UNITS = Map.of("", BigDecimal.ONE, "m/min", BigDecimal.ONE, "mm/min",
+            new BigDecimal("0.001"), "ft/min", new BigDecimal("0.3048"),
             "in/min", new BigDecimal("0.0254"), "m/s", new BigDecimal("60"), "mm/s", new BigDecimal("0.06"));
 
     private SurfaceSpeed() {

@@ -29,7 +29,8 @@ public final class Temperature {
         }
         TypedNumber number = TypedNumber.parse(parts.group(1));
         boolean fahrenheit = parts.group(2).equalsIgnoreCase("f");
-        TypedNumber celsius = fahrenheit ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
+        TypedNumber celsius = fahrenheit
+                ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
                 number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64)) : new TypedNumber(text.strip(), number.value(), number.step());
         if (celsius.value().compareTo(COLDEST) < 0) {
             throw Refused.because(ReadingReason.TEMPERATURE_IMPOSSIBLE, text.strip());

@@ -51,7 +51,8 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         if (worth == null) {
             throw Refused.because(ReadingReason.LENGTH_UNKNOWN_UNIT, shortened(typed), unit);
         }
-        return new TypedLength(typed, number.multiply(worth), fraction ? BigDecimal.ZERO : number.ulp().min(BigDecimal.ONE).multiply(worth));
+        return new TypedLength(typed, number.multiply(worth), fraction ? BigDecimal.ZERO : number.ulp().min(BigDecimal.ONE)
+                .multiply(worth));
     }
 
     private static BigDecimal pitchOf(BigDecimal threadsPerInch, String typed) {

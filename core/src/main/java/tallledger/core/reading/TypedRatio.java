@@ -28,7 +28,8 @@ public final class TypedRatio {
             return one.min(other).divide(one.max(other), MathContext.DECIMAL64);
         }
         Matcher slash = SLASH.matcher(typed);
-        return slash.matches() ? TypedNumber.parsePositive(slash.group(1)).value().divide(TypedNumber.parsePositive(slash.group(2)).value(), MathContext.DECIMAL64)
+        return slash.matches() ? TypedNumber.parsePositive(slash.group(1)).value().divide(TypedNumber.parsePositive(slash.group(2)).value(),
+                MathContext.DECIMAL64)
                 : TypedNumber.parsePositive(typed).value();
     }
 }

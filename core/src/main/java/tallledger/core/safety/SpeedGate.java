@@ -37,7 +37,8 @@ public record SpeedGate(Optional<Reason> refused) {
         if (mounted.markedMs().isPresent() && mounted.diameter().isPresent()) {
             BigDecimal surface = surfaceSpeed(mounted.diameter().get(), rpm);
             if (surface.compareTo(mounted.markedMs().get()) > 0) {
-                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, surface.round(FIGURES), mounted.markedMs().get(), mounted.diameter().get().stripTrailingZeros());
+                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, surface.round(FIGURES), mounted.markedMs().get(),
+                        mounted.diameter().get().stripTrailingZeros());
             }
         }
         boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();

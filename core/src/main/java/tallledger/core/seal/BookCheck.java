@@ -15,8 +15,9 @@ import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 
 /**
- * One book of a ledger file, checked entry by entry as it is read, so that a long one need not be in memory: numbered from 1 without a gap, each naming the
- * hash of the one before, each hash that of its content. The first fault is said; after it nothing in this book can be relied on.
+ * One book of a ledger file, checked entry by entry as it is read, so that a long one need not be in memory: numbered from 1 without a
+ * gap, each naming the hash of the one before, each hash that of its content. The first fault is said; after it nothing in this book can
+ * be relied on.
  */
 public final class BookCheck {
 
@@ -50,7 +51,8 @@ public final class BookCheck {
     public void take(Map<String, Object> entry) {
         count++;
         if (fault.isEmpty()) {
-            fault = !Integer.valueOf(count).equals(entry.get("sequence")) ? Optional.of(Found.What.ENTRY_MISSING) : !previous.equals(entry.get("previous")) ? Optional.of(Found.What.ENTRY_UNLINKED)
+            fault = !Integer.valueOf(count).equals(entry.get("sequence")) ? Optional.of(Found.What.ENTRY_MISSING)
+                    : !previous.equals(entry.get("previous")) ? Optional.of(Found.What.ENTRY_UNLINKED)
                     : !hash(entry).equals(entry.get("hash")) ? Optional.of(Found.What.ENTRY_CHANGED) : Optional.empty();
             faultAt = count;
         }
@@ -65,7 +67,8 @@ public final class BookCheck {
         Map<String, Object> content = new HashMap<>(entry);
         content.remove("hash");
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(CanonicalJson.write(content).getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256")
+                    .digest(CanonicalJson.write(content).getBytes(StandardCharsets.UTF_8)));
         } catch (IllegalArgumentException noCanonicalForm) {
             return "";
         } catch (NoSuchAlgorithmException e) {
@@ -75,7 +78,8 @@ public final class BookCheck {
 
     private void names(Map<String, Object> entry) {
         if (entry.get("attachments") instanceof List<?> attachments) {
-            attachments.stream().filter(Map.class::isInstance).map(a -> (Map<?, ?>) a).filter(a -> "photograph".equals(a.get("use"))).forEach(a -> photographs.add(String.valueOf(a.get("sha256"))));
+            attachments.stream().filter(Map.class::isInstance).map(a -> (Map<?, ?>) a).filter(a -> "photograph".equals(a.get("use")))
+                    .forEach(a -> photographs.add(String.valueOf(a.get("sha256"))));
         }
         if (entry.get("payload") instanceof Map<?, ?> p) {
             named("MACHINE", p.get("machineVersion"), p.get("machineHash"));
@@ -120,7 +124,8 @@ public final class BookCheck {
 
     /** Of its last entry: who wrote it, as name and role. */
     public String lastBy() {
-        return last.get("author") instanceof Map<?, ?> a ? written(String.valueOf(a.get("name")), String.valueOf(a.get("role"))) : String.valueOf(last.get("author"));
+        return last.get("author") instanceof Map<?, ?> a ? written(String.valueOf(a.get("name")), String.valueOf(a.get("role")))
+                : String.valueOf(last.get("author"));
     }
 
     private static String written(String name, String role) {

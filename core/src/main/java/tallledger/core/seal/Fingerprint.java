@@ -10,7 +10,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * What a key is known by: the SHA-256 of its 32 bytes, and its first ten bytes as words of one list of 256, to be read out over a telephone.
+ * What a key is known by: the SHA-256 of its 32 bytes, and its first ten bytes as words of one list of 256, to be read out over a
+ * telephone.
  *
  * @param hex 64 lower-case digits
  */

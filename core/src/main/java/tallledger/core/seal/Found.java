@@ -16,10 +16,14 @@ public record Found(What what, String where) {
 
     /** What can be wrong; the same in Java and in the page that checks without it. */
     public enum What implements ReasonCode {
-        ZIP_BROKEN("found.zip-broken"), TOO_LARGE("found.too-large"), NAME_UNSAFE("found.name-unsafe"), NAME_TWICE("found.name-twice"), LEDGER_MISSING("found.ledger-missing"), LEDGER_UNREADABLE("found.ledger-unreadable"),
-        LEDGER_NEWER("found.ledger-newer"), LEDGER_FORM("found.ledger-form"), ENTRY_MISSING("found.entry-missing"), ENTRY_UNLINKED("found.entry-unlinked"), ENTRY_CHANGED("found.entry-changed"), DESCRIPTION_OTHER("found.description-other"),
-        PHOTO_MISSING("found.photo-missing"), PHOTO_OTHER("found.photo-other"), SEAL_UNREADABLE("found.seal-unreadable"), SEAL_MISSING("found.seal-missing"), SEAL_CHAIN("found.seal-chain"), SEAL_CLOSING("found.seal-closing"),
-        FILE_MISSING("found.file-missing"), FILE_CHANGED("found.file-changed"), FILE_EXTRA("found.file-extra"), SIGNATURE_WRONG("found.signature-wrong"), KEY_OTHER("found.key-other");
+        ZIP_BROKEN("found.zip-broken"), TOO_LARGE("found.too-large"), NAME_UNSAFE("found.name-unsafe"), NAME_TWICE("found.name-twice"),
+        LEDGER_MISSING("found.ledger-missing"), LEDGER_UNREADABLE("found.ledger-unreadable"),
+        LEDGER_NEWER("found.ledger-newer"), LEDGER_FORM("found.ledger-form"), ENTRY_MISSING("found.entry-missing"),
+        ENTRY_UNLINKED("found.entry-unlinked"), ENTRY_CHANGED("found.entry-changed"), DESCRIPTION_OTHER("found.description-other"),
+        PHOTO_MISSING("found.photo-missing"), PHOTO_OTHER("found.photo-other"), SEAL_UNREADABLE("found.seal-unreadable"),
+        SEAL_MISSING("found.seal-missing"), SEAL_CHAIN("found.seal-chain"), SEAL_CLOSING("found.seal-closing"),
+        FILE_MISSING("found.file-missing"), FILE_CHANGED("found.file-changed"), FILE_EXTRA("found.file-extra"),
+        SIGNATURE_WRONG("found.signature-wrong"), KEY_OTHER("found.key-other");
 
         private final Sentence sentence;
 

@@ -25,7 +25,8 @@ import tallledger.core.ledger.CanonicalJson;
  * @param files     name and SHA-256 of every other file handed over with it, but {@code verify.html}
  * @param signature 64 bytes, base64
  */
-public record Seal(String lastHash, int count, String closedBy, String closedAt, String publicKey, Map<String, String> files, String signature) {
+public record Seal(String lastHash, int count, String closedBy, String closedAt, String publicKey, Map<String, String> files,
+        String signature) {
 
     public static final int FORMAT = 1;
     /** What stands before the 32 bytes of a key in its usual form (RFC 8410). */
@@ -37,13 +38,15 @@ public record Seal(String lastHash, int count, String closedBy, String closedAt,
     }
 
     /** Signs. */
-    public static Seal of(String lastHash, int count, String closedBy, String closedAt, Map<String, String> files, PublicKey key, PrivateKey secret) {
+    public static Seal of(String lastHash, int count, String closedBy, String closedAt, Map<String, String> files, PublicKey key,
+            PrivateKey secret) {
         Seal unsigned = new Seal(lastHash, count, closedBy, closedAt, Base64.getEncoder().encodeToString(bytes(key)), files, "");
         try {
             Signature signer = Signature.getInstance(ED25519);
             signer.initSign(secret);
             signer.update(unsigned.signed());
-            return new Seal(lastHash, count, closedBy, closedAt, unsigned.publicKey, files, Base64.getEncoder().encodeToString(signer.sign()));
+            return new Seal(lastHash, count, closedBy, closedAt, unsigned.publicKey, files,
+                    Base64.getEncoder().encodeToString(signer.sign()));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException("every Java from 15 on signs with Ed25519", e);
         }
@@ -63,7 +66,8 @@ public record Seal(String lastHash, int count, String closedBy, String closedAt,
     }
 
     private Map<String, Object> unsigned() {
-        Map<String, Object> fields = new HashMap<>(Map.of("format", FORMAT, "lastHash", lastHash, "count", count, "closedBy", closedBy, "closedAt", closedAt, "publicKey", publicKey));
+        Map<String, Object> fields = new HashMap<>(Map.of("format", FORMAT, "lastHash", lastHash, "count", count, "closedBy", closedBy,
+                        "closedAt", closedAt, "publicKey", publicKey));
         fields.put("files", new TreeMap<>(files));
         return fields;
     }
@@ -88,7 +92,8 @@ public record Seal(String lastHash, int count, String closedBy, String closedAt,
                 throw new IllegalArgumentException("a seal of format " + fields.get("format"));
             }
             ((Map<?, ?>) fields.get("files")).values().forEach(String.class::cast);
-            return new Seal((String) fields.get("lastHash"), (Integer) fields.get("count"), (String) fields.get("closedBy"), (String) fields.get("closedAt"), (String) fields.get("publicKey"),
+            return new Seal((String) fields.get("lastHash"), (Integer) fields.get("count"), (String) fields.get("closedBy"),
+                    (String) fields.get("closedAt"), (String) fields.get("publicKey"),
                     (Map<String, String>) fields.get("files"), (String) fields.get("signature"));
         } catch (ClassCastException | NullPointerException notOne) {
             throw new IllegalArgumentException("not a seal", notOne);

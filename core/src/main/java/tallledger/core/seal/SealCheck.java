@@ -51,7 +51,8 @@ public final class SealCheck {
                 }
             }
         });
-        survey.photographs().stream().filter(p -> !byName.containsKey(p)).forEach(p -> found.add(new Found(What.PHOTO_MISSING, PHOTOS + p)));
+        survey.photographs().stream().filter(p -> !byName.containsKey(p))
+                .forEach(p -> found.add(new Found(What.PHOTO_MISSING, PHOTOS + p)));
     }
 
     private static void sealed(Seal seal, BookCheck survey, Map<String, String> files, List<Found> found) {
@@ -62,7 +63,8 @@ public final class SealCheck {
                 found.add(new Found(What.FILE_CHANGED, name));
             }
         });
-        new TreeMap<>(files).keySet().stream().filter(name -> !seal.files().containsKey(name) && !name.equals(SEAL) && !name.equals(PAGE)).forEach(name -> found.add(new Found(What.FILE_EXTRA, name)));
+        new TreeMap<>(files).keySet().stream().filter(name -> !seal.files().containsKey(name) && !name.equals(SEAL) && !name.equals(PAGE))
+                .forEach(name -> found.add(new Found(What.FILE_EXTRA, name)));
         if (seal.count() != survey.count() || !seal.lastHash().equals(survey.lastHash())) {
             found.add(new Found(What.SEAL_CHAIN, SURVEY + " " + survey.count()));
         }

@@ -21,7 +21,8 @@ public record SupplyPlate(Optional<Voltage> volts, Optional<BigDecimal> hertz, i
                           Optional<BigDecimal> amperes, boolean heavyStart) {
 
     /** Nobody has read it yet; three phases, as most such machines. */
-    public static final SupplyPlate UNREAD = new SupplyPlate(Optional.empty(), Optional.empty(), 3, Optional.empty(), Optional.empty(), false);
+    public static final SupplyPlate UNREAD = new SupplyPlate(Optional.empty(), Optional.empty(), 3, Optional.empty(), Optional.empty(),
+            false);
 
     public SupplyPlate {
         if (phases != 1 && phases != 3) {

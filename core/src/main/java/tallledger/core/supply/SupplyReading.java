@@ -19,7 +19,8 @@ import tallledger.core.rules.Rules;
  * @param rating of a converter, kW, or of an inverter, A
  * @param connected for which of two voltages the machine is connected
  */
-public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, Source source, Optional<BigDecimal> rating, Connected connected) {
+public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, Source source, Optional<BigDecimal> rating,
+        Connected connected) {
 
     public enum Source { MAINS, ROTARY_CONVERTER, STATIC_CONVERTER, INVERTER }
 
@@ -60,7 +61,8 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         if (volts.size() == 3) {
             points.add(balance(rules));
         }
-        points.add(plate.volts().map(v -> voltage(v, rules)).orElse(new Point(Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
+        points.add(plate.volts().map(v -> voltage(v, rules))
+                .orElse(new Point(Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
         hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p, rules))).ifPresent(points::add);
         size(plate, rules).ifPresent(points::add);
         points.sort(java.util.Comparator.comparing(Point::weight));
@@ -69,7 +71,8 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
 
     private Point phases(SupplyPlate plate) {
         boolean enough = volts.size() >= plate.phases();
-        return new Point(enough ? Weight.RIGHT : Weight.STOPS, Reason.of(enough ? SupplyReason.SUPPLY_PHASES_RIGHT : SupplyReason.SUPPLY_PHASES_MISSING, plate.phases(), volts.size()));
+        return new Point(enough ? Weight.RIGHT : Weight.STOPS,
+                Reason.of(enough ? SupplyReason.SUPPLY_PHASES_RIGHT : SupplyReason.SUPPLY_PHASES_MISSING, plate.phases(), volts.size()));
     }
 
     private Point balance(Rules rules) {
@@ -88,7 +91,8 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         List<Voltage.Way> ways = plate.ways();
         if (plate.isDual() && connected == Connected.NOT_KNOWN) {
             boolean anyFits = ways.stream().anyMatch(way -> voltage(way, rules).weight == Weight.RIGHT);
-            return anyFits ? new Point(Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_CONNECTION, plate.typed(), mean().setScale(0, RoundingMode.HALF_UP)))
+            return anyFits ? new Point(Weight.UNKNOWN,
+                    Reason.of(SupplyReason.SUPPLY_CONNECTION, plate.typed(), mean().setScale(0, RoundingMode.HALF_UP)))
                     : voltage(nearest(ways), rules);
         }
         return voltage(ways.get(connected == Connected.HIGHER ? ways.size() - 1 : 0), rules);
@@ -102,14 +106,17 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         BigDecimal wanted = mean().max(way.low()).min(way.high());
         BigDecimal off = mean().subtract(wanted).divide(wanted, MathContext.DECIMAL64);
         boolean right = off.abs().compareTo(rules.share(Rule.VOLTAGE_TOLERANCE)) <= 0;
-        return new Point(right ? Weight.RIGHT : Weight.STOPS, Reason.of(right ? SupplyReason.SUPPLY_VOLTS_RIGHT : SupplyReason.SUPPLY_VOLTS_OFF,
-                mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE).stripTrailingZeros()));
+        return new Point(right ? Weight.RIGHT : Weight.STOPS,
+                Reason.of(right ? SupplyReason.SUPPLY_VOLTS_RIGHT : SupplyReason.SUPPLY_VOLTS_OFF,
+                mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE)
+                .stripTrailingZeros()));
     }
 
     private Point frequency(BigDecimal there, BigDecimal wanted, Rules rules) {
         BigDecimal off = there.divide(wanted, MathContext.DECIMAL64).subtract(BigDecimal.ONE);
         boolean right = off.abs().compareTo(rules.share(Rule.FREQUENCY_TOLERANCE)) <= 0;
-        return new Point(right ? Weight.RIGHT : Weight.WARNS, Reason.of(right ? SupplyReason.SUPPLY_HERTZ_RIGHT : SupplyReason.SUPPLY_HERTZ_OFF, there, wanted,
+        return new Point(right ? Weight.RIGHT : Weight.WARNS,
+                Reason.of(right ? SupplyReason.SUPPLY_HERTZ_RIGHT : SupplyReason.SUPPLY_HERTZ_OFF, there, wanted,
                 there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
     }
 
@@ -122,11 +129,13 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         if (rating.isEmpty() || motor.isEmpty()) {
             return Optional.of(new Point(Weight.UNKNOWN, Reason.each(SupplyReason.SUPPLY_SIZE_UNKNOWN, source)));
         }
-        BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(rules.number(Rule.HEAVY_START)) : motor.get();
+        BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(rules.number(Rule.HEAVY_START))
+                : motor.get();
         boolean right = rating.get().compareTo(wanted) >= 0;
         SupplyReason.Sized sized = source == Source.INVERTER ? SupplyReason.Sized.INVERTER
                 : plate.heavyStart() ? SupplyReason.Sized.HEAVY : SupplyReason.Sized.CONVERTER;
         SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
-        return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT, Reason.each(row, sized, rating.get(), motor.get(), wanted)));
+        return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT,
+                        Reason.each(row, sized, rating.get(), motor.get(), wanted)));
     }
 }

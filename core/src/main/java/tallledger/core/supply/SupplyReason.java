@@ -21,8 +21,8 @@ enum SupplyReason implements ReasonCode {
     SUPPLY_VOLTS("supply.volts", "v", "mostVolts"),
     SUPPLY_VOLTS_OFF("supply.volts-off", "mean", "wanted", "off", "number"),
     SUPPLY_VOLTS_RIGHT("supply.volts-right", "mean", "wanted", "off", "number"),
-    SUPPLY_SIZE_UNKNOWN(List.of(SupplyReading.Source.ROTARY_CONVERTER, SupplyReading.Source.STATIC_CONVERTER, SupplyReading.Source.INVERTER),
-            "supply.size-unknown"),
+    SUPPLY_SIZE_UNKNOWN(List.of(SupplyReading.Source.ROTARY_CONVERTER, SupplyReading.Source.STATIC_CONVERTER,
+            SupplyReading.Source.INVERTER), "supply.size-unknown"),
     SUPPLY_SIZE_RIGHT(List.of(Sized.values()), "supply.size-right", "rating", "motor", "wanted"),
     SUPPLY_SIZE_SMALL(List.of(Sized.values()), "supply.size-small", "rating", "motor", "wanted");
 

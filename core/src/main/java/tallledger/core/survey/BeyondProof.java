@@ -44,8 +44,10 @@ public final class BeyondProof {
         Set<Route> refused = RunGate.refused(survey);
         Map<Why, List<Object>> named = new EnumMap<>(Why.class);
         for (Elements.Element element : elements) {
-            List<Route> through = survey.machine().train().routes().stream().filter(r -> r.at(element.stage()) == element.position()).toList();
-            why(survey, through, refused).ifPresent(why -> named.computeIfAbsent(why, w -> new ArrayList<>()).add(element.stageName() + " " + element.label()));
+            List<Route> through = survey.machine().train().routes().stream().filter(r -> r.at(element.stage()) == element.position())
+                    .toList();
+            why(survey, through, refused)
+                    .ifPresent(why -> named.computeIfAbsent(why, w -> new ArrayList<>()).add(element.stageName() + " " + element.label()));
         }
         return named.entrySet().stream().map(e -> Reason.of(e.getKey().code, e.getValue())).toList();
     }

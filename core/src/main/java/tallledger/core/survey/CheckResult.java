@@ -26,7 +26,8 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
                           Optional<GradedLimit.Reached> brake, String remark, Optional<JudgedThen> then) {
 
     static CheckResult of(Entry entry, Event.Checked checked, Rules rules) {
-        return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), checked.check(), checked.good(), checked.seconds().map(TypedNumber::value),
+        return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), checked.check(), checked.good(),
+                checked.seconds().map(TypedNumber::value),
                 brake(checked.check(), checked.seconds(), rules), checked.remark(), checked.then());
     }
 

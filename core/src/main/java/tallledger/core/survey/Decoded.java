@@ -49,7 +49,8 @@ public record Decoded(List<Entry> entries, Map<Integer, Event> events, List<Stra
 
     /** What counts: decoded and not struck, in order. */
     public Stream<Happened> counting() {
-        return entries.stream().filter(e -> !struck.containsKey(e.sequence())).flatMap(e -> event(e.sequence()).map(event -> new Happened(e, event)).stream());
+        return entries.stream().filter(e -> !struck.containsKey(e.sequence()))
+                .flatMap(e -> event(e.sequence()).map(event -> new Happened(e, event)).stream());
     }
 
     public Optional<Event> event(int sequence) {

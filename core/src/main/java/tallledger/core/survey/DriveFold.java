@@ -47,8 +47,8 @@ final class DriveFold {
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
         repeats.forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
-        return new SpindleSurvey(new SpindleSurvey.Drive(machine, rules, table, elements), List.copyOf(runs), latest, passed, List.copyOf(repeats), List.copyOf(repairs),
-                checks, Coverage.of(table, elements, outcomes));
+        return new SpindleSurvey(new SpindleSurvey.Drive(machine, rules, table, elements), List.copyOf(runs), latest, passed,
+                List.copyOf(repeats), List.copyOf(repairs), checks, Coverage.of(table, elements, outcomes));
     }
 
     Optional<Reason> run(Event.RunMade event, Entry entry) {
@@ -66,7 +66,8 @@ final class DriveFold {
     }
 
     void passedOver(List<String> settings, Noted<String> why) {
-        Optional.ofNullable(bySettings.get(settings)).filter(route -> !latest.containsKey(route)).ifPresent(route -> passed.put(route, why));
+        Optional.ofNullable(bySettings.get(settings)).filter(route -> !latest.containsKey(route))
+                .ifPresent(route -> passed.put(route, why));
     }
 
     void checked(CheckResult result) {

@@ -81,7 +81,10 @@ public sealed interface Event {
     /** @param entry that says it */
     <T> T tell(Listener<T> listener, Entry entry);
 
-    /** What a person wrote of their own; it stands in a report under their name. Empty where there is none, or where it stands with its step. */
+    /**
+     * What a person wrote of their own; it stands in a report under their name. Empty where there is none, or where it stands with its
+     * step.
+     */
     default String remark() {
         return "";
     }
@@ -92,7 +95,8 @@ public sealed interface Event {
             Payload p = entry.payload();
             return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""),
                     p.has("rules") ? p.whole("rules") : House.FIRST, p.optionalText("role").orElse(entry.by().author().role()),
-                    p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE), p.optionalText("judgedAs").map(Grade::valueOf).orElse(Grade.WORKABLE));
+                    p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE), p.optionalText("judgedAs").map(Grade::valueOf)
+                    .orElse(Grade.WORKABLE));
         }
 
         @Override
@@ -146,7 +150,8 @@ public sealed interface Event {
     record StartConfirmed(int items, Optional<Payload> mounted, Optional<Basis> basis) implements Event {
         static StartConfirmed from(Entry entry) {
             Payload p = entry.payload();
-            StartConfirmed event = new StartConfirmed(p.texts("items").size(), p.has("mounted") ? Optional.of(p.part("mounted")) : Optional.empty(), Basis.from(p));
+            StartConfirmed event = new StartConfirmed(p.texts("items").size(), p.has("mounted") ? Optional.of(p.part("mounted"))
+                    : Optional.empty(), Basis.from(p));
             event.mounted(LengthUnit.MM);
             return event;
         }
@@ -234,10 +239,12 @@ public sealed interface Event {
     }
 
     /** A check at the spindle was made. */
-    record Checked(DriveCheck check, boolean good, Optional<TypedNumber> seconds, String remark, Optional<JudgedThen> then) implements Event {
+    record Checked(DriveCheck check, boolean good, Optional<TypedNumber> seconds, String remark, Optional<JudgedThen> then)
+            implements Event {
         static Checked from(Entry entry) {
             Payload p = entry.payload();
-            return new Checked(DriveCheck.valueOf(p.text("check")), p.flag("good"), CheckResult.seconds(p.text("seconds")), p.text("remark"), JudgedThen.from(p));
+            return new Checked(DriveCheck.valueOf(p.text("check")), p.flag("good"), CheckResult.seconds(p.text("seconds")),
+                    p.text("remark"), JudgedThen.from(p));
         }
 
         @Override
@@ -260,7 +267,8 @@ public sealed interface Event {
             Payload p = entry.payload();
             Map<String, String> typed = new HashMap<>();
             p.part("values").fields().forEach((name, value) -> typed.put(name, (String) value));
-            return new StepDone(p.text("step"), Map.copyOf(typed), p.flag("flagged"), p.texts("confirmed").stream().map(Need::read).toList(), p.text("remark"),
+            return new StepDone(p.text("step"), Map.copyOf(typed), p.flag("flagged"), p.texts("confirmed").stream().map(Need::read)
+                    .toList(), p.text("remark"),
                     Basis.from(p), JudgedThen.from(p), p.has("cut") ? Optional.of(p.whole("cut")) : Optional.empty());
         }
 

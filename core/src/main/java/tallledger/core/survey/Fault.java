@@ -54,7 +54,8 @@ public record Fault(Task task, State state, List<Integer> history) {
             if (made.containsKey(at)) {
                 take(faults, new Fault(made.get(at).task(), State.OPEN, List.of(at)), made.get(at).outcome(), at);
             } else if (repairs.containsKey(at)) {
-                faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD && fault.isOf(repairs.get(at), survey.machine().train()) ? fault.went(State.REPAIRED, at) : fault);
+                faults.replaceAll((key, fault) -> fault.state != State.RETESTED_GOOD
+                        && fault.isOf(repairs.get(at), survey.machine().train()) ? fault.went(State.REPAIRED, at) : fault);
             }
         }
         return List.copyOf(faults.values());

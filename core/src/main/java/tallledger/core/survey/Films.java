@@ -11,8 +11,9 @@ import java.util.TreeMap;
 import tallledger.core.ledger.Entry;
 
 /**
- * The films of a visit (W 4.6): a film runs from "camera started" to "camera stopped", to the next start, or until the survey is closed; an entry written meanwhile has its time in that
- * film, which is its own time less that of the start, plus what the camera is known to have been started earlier.
+ * The films of a visit (W 4.6): a film runs from "camera started" to "camera stopped", to the next start, or until the survey is closed;
+ * an entry written meanwhile has its time in that film, which is its own time less that of the start, plus what the camera is known to
+ * have been started earlier.
  *
  * <p>Worked: started 10:00:00, an entry at 10:03:20: 0:03:20; with a shift of 7 s 0:03:27.
  */
@@ -119,10 +120,12 @@ public record Films(List<Film> films) {
     /** Chapters of one film. */
     public List<Chapter> chapters(int film, List<Entry> entries) {
         TreeMap<Duration, List<Entry>> bySecond = new TreeMap<>();
-        entries.forEach(e -> at(e).filter(p -> p.film == film).ifPresent(p -> bySecond.computeIfAbsent(Duration.ofSeconds(p.into.toSeconds()), s -> new ArrayList<>()).add(e)));
+        entries.forEach(e -> at(e).filter(p -> p.film == film)
+                .ifPresent(p -> bySecond.computeIfAbsent(Duration.ofSeconds(p.into.toSeconds()), s -> new ArrayList<>()).add(e)));
         List<Chapter> chapters = new ArrayList<>();
         bySecond.forEach((from, some) -> {
-            Duration end = Optional.ofNullable(bySecond.higherKey(from)).or(() -> films.get(film - 1).length().filter(l -> l.compareTo(from) > 0)).orElse(from.plusSeconds(1));
+            Duration end = Optional.ofNullable(bySecond.higherKey(from))
+                    .or(() -> films.get(film - 1).length().filter(l -> l.compareTo(from) > 0)).orElse(from.plusSeconds(1));
             chapters.add(new Chapter(film, from, end, List.copyOf(some)));
         });
         return chapters;

@@ -21,7 +21,9 @@ import tallledger.core.ledger.Payload;
  */
 public record JudgedBy(int version, String hash, Entry entry) {
 
-    /** Every naming of a description that was not struck and can be read, newest first: the first that the machine's book has is judged by. */
+    /**
+     * Every naming of a description that was not struck and can be read, newest first: the first that the machine's book has is judged by.
+     */
     public static List<JudgedBy> descriptions(List<Entry> entries) {
         return newestFirst(entries, Set.of(Kind.OPENED.name(), Kind.DESCRIPTION_ADOPTED.name()), "machineVersion", "machineHash");
     }
@@ -45,7 +47,8 @@ public record JudgedBy(int version, String hash, Entry entry) {
             if (says && !struck.containsKey(entry.sequence()) && entry.damage().isEmpty()) {
                 String named = entry.payload().fields().get("judgedAs") instanceof String text ? text : "";
                 Noted<Grade> before = grade;
-                grade = Stream.of(Grade.values()).filter(g -> g.name().equals(named)).findFirst().map(g -> new Noted<>(g, entry.sequence())).orElse(before);
+                grade = Stream.of(Grade.values()).filter(g -> g.name().equals(named)).findFirst().map(g -> new Noted<>(g, entry.sequence()))
+                        .orElse(before);
             }
         }
         return grade;

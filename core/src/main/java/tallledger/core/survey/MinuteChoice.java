@@ -11,10 +11,11 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /**
- * What to do in the minutes there are: the speeds and the steps that take most off the unknown (Σ p·c, {@link Worths}), together. Exact: for every way to
- * run speeds that may be best ({@link RunChoice}), the best set of steps in the seconds it leaves (0/1 knapsack over all seconds at once). Where the search
- * of ways was cut, {@link #bound} says what no plan could exceed. The fastest speed is in it wherever the way to it takes no more than a share of the
- * minutes ({@link Rule#SPINDLE_SHARE}). Steps the table of checks has no cost for come last, by how bad they are when they are bad ({@link Rule#WORTH_STEP}).
+ * What to do in the minutes there are: the speeds and the steps that take most off the unknown (Σ p·c, {@link Worths}), together. Exact:
+ * for every way to run speeds that may be best ({@link RunChoice}), the best set of steps in the seconds it leaves (0/1 knapsack over all
+ * seconds at once). Where the search of ways was cut, {@link #bound} says what no plan could exceed. The fastest speed is in it wherever
+ * the way to it takes no more than a share of the minutes ({@link Rule#SPINDLE_SHARE}). Steps the table of checks has no cost for come
+ * last, by how bad they are when they are bad ({@link Rule#WORTH_STEP}).
  *
  * @param way     runs of speeds
  * @param steps   ids of the steps
@@ -31,11 +32,13 @@ public record MinuteChoice(RunChoice.Way way, Set<StepId> steps, int seconds, do
         List<RunChoice.Way> ways = runs.withFastest(open.isEmpty() ? seconds : seconds * rules.share(Rule.SPINDLE_SHARE).doubleValue());
         Knapsack steps = new Knapsack(open, worths, rules, (int) Math.min(seconds, Integer.MAX_VALUE / 2));
         RunChoice.Way best = ways.stream().filter(w -> w.seconds() <= seconds)
-                .reduce((a, b) -> b.worth() + steps.best(seconds - b.seconds()) > a.worth() + steps.best(seconds - a.seconds()) + TRIFLE / 10 ? b : a).orElseThrow();
+                .reduce((a, b) -> b.worth() + steps.best(seconds - b.seconds()) > a.worth() + steps.best(seconds - a.seconds())
+                        + TRIFLE / 10 ? b : a).orElseThrow();
         Set<Integer> chosen = steps.chosen(seconds - best.seconds());
         double worth = best.worth() + chosen.stream().mapToDouble(i -> worths.of(open.get(i))).sum();
         Set<StepId> ids = new HashSet<>(chosen.stream().map(i -> open.get(i).id()).toList());
-        return new MinuteChoice(best, ids, chosen.stream().mapToInt(i -> open.get(i).seconds()).sum(), worth, runs.isProven() ? worth : Math.max(worth, bound(runs, steps, seconds)));
+        return new MinuteChoice(best, ids, chosen.stream().mapToInt(i -> open.get(i).seconds()).sum(), worth, runs.isProven() ? worth
+                : Math.max(worth, bound(runs, steps, seconds)));
     }
 
     private static double bound(RunChoice runs, Knapsack steps, double seconds) {

@@ -12,6 +12,7 @@ final class Overdue {
     }
 
     static Optional<Reason> said(Gauge by, Entry entry) {
-        return by.due().filter(due -> by.isOverdue(entry.at().atZone(entry.by().zone()).toLocalDate())).map(due -> Reason.of(SurveyReason.GAUGE_OVERDUE, by.name(), due.toString()));
+        return by.due().filter(due -> by.isOverdue(entry.at().atZone(entry.by().zone()).toLocalDate()))
+                .map(due -> Reason.of(SurveyReason.GAUGE_OVERDUE, by.name(), due.toString()));
     }
 }

@@ -17,8 +17,8 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
 
 /**
- * The run sheet on paper (W 4.7): every speed and step of the machine with a number of its own, in the order of work. The numbers hang on the description
- * alone, so that a sheet printed in the morning is typed in rightly in the evening, whatever was done meanwhile.
+ * The run sheet on paper (W 4.7): every speed and step of the machine with a number of its own, in the order of work. The numbers hang on
+ * the description alone, so that a sheet printed in the morning is typed in rightly in the evening, whatever was done meanwhile.
  *
  * @param lines all of them, by number from 1
  */
@@ -57,7 +57,9 @@ public record Paper(List<Line> lines) {
     /** Those still to be done. */
     public List<Line> open(Survey survey) {
         Set<Step> open = Set.copyOf(survey.steps().open());
-        return lines.stream().filter(l -> l.task.step().map(open::contains).orElseGet(() -> l.task.route().filter(r -> !survey.drive().latest().containsKey(r) && !survey.drive().passed().containsKey(r)).isPresent())).toList();
+        return lines.stream().filter(l -> l.task.step().map(open::contains)
+                .orElseGet(() -> l.task.route().filter(r -> !survey.drive().latest().containsKey(r) && !survey.drive().passed()
+                        .containsKey(r)).isPresent())).toList();
     }
 
     /**
@@ -102,8 +104,11 @@ public record Paper(List<Line> lines) {
         if (typed.bad) {
             throw Refused.because(SurveyReason.PAPER_SYMPTOM).at("mark");
         }
-        Optional<SpeedReading> reading = typed.reading.isBlank() ? Optional.empty() : Optional.of(at("reading", () -> SpeedReading.byTachometer(typed.reading)));
-        return at("reading", () -> SurveyEntries.run(by, basis, survey.drive(), new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, typed.symptoms, Optional.empty(), false, false, false, typed.remark)));
+        Optional<SpeedReading> reading = typed.reading.isBlank() ? Optional.empty()
+                : Optional.of(at("reading", () -> SpeedReading.byTachometer(typed.reading)));
+        return at("reading", () -> SurveyEntries.run(by, basis, survey.drive(),
+                        new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, typed.symptoms,
+                        Optional.empty(), false, false, false, typed.remark)));
     }
 
     private static Draft step(Survey survey, Step step, Typed typed, By by, Basis basis) {
@@ -112,7 +117,8 @@ public record Paper(List<Line> lines) {
         }
         List<Field> fields = step.recording().fields();
         List<Field> must = fields.stream().filter(Field::must).toList();
-        Optional<Field> one = must.size() == 1 ? Optional.of(must.get(0)) : must.isEmpty() ? fields.stream().filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
+        Optional<Field> one = must.size() == 1 ? Optional.of(must.get(0)) : must.isEmpty() ? fields.stream()
+                .filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
         if (must.size() > 1 || !typed.reading.isBlank() && one.isEmpty()) {
             throw Refused.because(must.size() > 1 ? SurveyReason.PAPER_SEVERAL : SurveyReason.PAPER_NO_READING).at("reading");
         }

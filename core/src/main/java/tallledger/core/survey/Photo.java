@@ -24,7 +24,8 @@ public record Photo(int entry, String author, String step, String sha256, Option
         Payload p = entry.payload();
         Optional<String> small = attached(entry, SMALL).or(() -> p.optionalText("small"));
         String picture = attached(entry, PICTURE).orElseGet(() -> p.text("sha256"));
-        return new Photo(entry.sequence(), entry.by().author().written(), p.text("step"), picture, small, p.whole("width"), p.whole("height"), p.text("caption"));
+        return new Photo(entry.sequence(), entry.by().author().written(), p.text("step"), picture, small, p.whole("width"),
+                p.whole("height"), p.text("caption"));
     }
 
     private static Optional<String> attached(Entry entry, String use) {

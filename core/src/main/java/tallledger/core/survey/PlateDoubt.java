@@ -31,7 +31,8 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
     /** Every doubt there is about the plate of a survey. */
     public static List<PlateDoubt> of(SpindleSurvey survey) {
         PlateCheck check = PlateCheck.of(survey.machine().plate(), OptionalInt.empty(), survey.table().factors());
-        return Stream.concat(check.remarks().stream(), StageCheck.of(survey.table()).stream()).filter(PlateRemark::isDoubt).map(r -> new PlateDoubt(r, settle(survey, r))).toList();
+        return Stream.concat(check.remarks().stream(), StageCheck.of(survey.table()).stream()).filter(PlateRemark::isDoubt)
+                .map(r -> new PlateDoubt(r, settle(survey, r))).toList();
     }
 
     private static Optional<Reason> settle(SpindleSurvey survey, PlateRemark remark) {
@@ -40,8 +41,10 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
         }
         List<String> key = remark.cells().get(0);
         Optional<BigDecimal> shown = survey.machine().plate().cell(key).value();
-        return survey.counting().stream().filter(run -> survey.machine().train().plateKey(run.route()).equals(key) && run.record().reading().isPresent() && !run.record().loaded())
-                .reduce((earlier, later) -> later).flatMap(run -> shown.flatMap(plate -> settle(run, survey.rules(), plate, remark.predicted().get())));
+        return survey.counting().stream().filter(run -> survey.machine().train().plateKey(run.route()).equals(key)
+                && run.record().reading().isPresent() && !run.record().loaded())
+                .reduce((earlier, later) -> later)
+                .flatMap(run -> shown.flatMap(plate -> settle(run, survey.rules(), plate, remark.predicted().get())));
     }
 
     private static Optional<Reason> settle(Run run, Rules rules, BigDecimal plate, BigDecimal predicted) {
@@ -53,7 +56,9 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
         }
         boolean byPlate = read.doubleValue() > middle == plate.doubleValue() > middle;
         BigDecimal stands = byPlate ? plate : predicted;
-        return off(read, stands) > NEAR ? Optional.empty() : Optional.of(Reason.of(byPlate ? SurveyReason.DOUBT_PLATE_STANDS : SurveyReason.DOUBT_PLATE_MISLEADS, read, run.entry(), plate, predicted));
+        return off(read, stands) > NEAR ? Optional.empty()
+                : Optional.of(Reason.of(byPlate ? SurveyReason.DOUBT_PLATE_STANDS : SurveyReason.DOUBT_PLATE_MISLEADS, read, run.entry(),
+                        plate, predicted));
     }
 
     /** Whether a reading settled that the plate's value is the one that is wrong. */
@@ -76,6 +81,7 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
             return remark.readings();
         }
         BigDecimal read = (BigDecimal) settled.get().arguments().get(0);
-        return settled.get().code().equals(SurveyReason.DOUBT_PLATE_STANDS) ? List.of() : remark.readings().stream().filter(m -> off(read, m.value()) <= MEANT).toList();
+        return settled.get().code().equals(SurveyReason.DOUBT_PLATE_STANDS) ? List.of() : remark.readings().stream()
+                .filter(m -> off(read, m.value()) <= MEANT).toList();
     }
 }

@@ -51,9 +51,11 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
 
     /** One figure, or low, likely and high. */
     private static List<BigDecimal> costs(String typed) {
-        List<BigDecimal> parts = java.util.Arrays.stream(typed.strip().split("\\s*[/;]\\s*|\\s+to\\s+|\\s*–\\s*")).map(part -> figure(part, "cost")).toList();
+        List<BigDecimal> parts = java.util.Arrays.stream(typed.strip().split("\\s*[/;]\\s*|\\s+to\\s+|\\s*–\\s*"))
+                .map(part -> figure(part, "cost")).toList();
         List<BigDecimal> three = parts.size() == 1 ? List.of(parts.get(0), parts.get(0), parts.get(0))
-                : parts.size() == 2 ? List.of(parts.get(0), parts.get(0).add(parts.get(1)).divide(BigDecimal.valueOf(2)), parts.get(1)) : parts;
+                : parts.size() == 2 ? List.of(parts.get(0), parts.get(0).add(parts.get(1)).divide(BigDecimal.valueOf(2)), parts.get(1))
+                : parts;
         if (three.size() != 3 || three.get(0).compareTo(three.get(1)) > 0 || three.get(1).compareTo(three.get(2)) > 0) {
             throw Refused.because(SurveyReason.REGRADE_COST, typed.strip()).at("cost");
         }
@@ -78,7 +80,8 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
     }
 
     Map<String, Object> toPayload() {
-        Map<String, Object> fields = new HashMap<>(Map.of("target", target, "severity", severity.name(), "why", why, "byDesign", whose == Whose.BY_DESIGN));
+        Map<String, Object> fields = new HashMap<>(Map.of("target", target, "severity", severity.name(), "why", why, "byDesign",
+                        whose == Whose.BY_DESIGN));
         fields.put("outside", whose == Whose.OUTSIDE);
         fields.put("cost", cost.stream().map(BigDecimal::toPlainString).toList());
         fields.put("time", time.stream().map(BigDecimal::toPlainString).toList());

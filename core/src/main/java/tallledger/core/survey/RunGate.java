@@ -44,7 +44,8 @@ public final class RunGate {
             }
             // The mark somebody read off the wheel counts as well as the one typed at the start: the stricter decides.
             return SpeedGate.of(mounted, rpm.get(), top(survey.drive()), survey.rules()).refused()
-                    .or(() -> survey.steps().wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL).flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey.drive()), survey.rules()).refused()));
+                    .or(() -> survey.steps().wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL)
+                            .flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey.drive()), survey.rules()).refused()));
         });
     }
 
@@ -59,7 +60,8 @@ public final class RunGate {
 
     /** What stops use: steps by the rules or because somebody says so, and runs that count and of which somebody says so. */
     public static List<Made> stopping(Survey survey) {
-        Stream<Made> runs = survey.drive().counting().stream().filter(run -> survey.steps().results().severities().get(run.entry()) == Severity.STOP_USE)
+        Stream<Made> runs = survey.drive().counting().stream()
+                .filter(run -> survey.steps().results().severities().get(run.entry()) == Severity.STOP_USE)
                 .map(Made.class::cast);
         return Stream.concat(survey.steps().stopUse().stream().map(Made.class::cast), runs).toList();
     }
@@ -73,8 +75,10 @@ public final class RunGate {
     private static Object named(Survey survey, Made made) {
         // That a hazard stops use is said of all of them already; why a person says so stands with what was found.
         List<Object> because = new ArrayList<>(made.because().stream().filter(r -> !r.is(EvidenceReason.CYCLE_HAZARD)).toList());
-        Optional.ofNullable(survey.regrades().get(made.entry())).filter(r -> r.what().severity() == Severity.STOP_USE).ifPresent(r -> because.add(r.what().why()));
-        Object name = made.task().step().map(s -> (Object) s.name()).orElseGet(() -> survey.machine().train().name(made.task().route().orElseThrow()));
+        Optional.ofNullable(survey.regrades().get(made.entry())).filter(r -> r.what().severity() == Severity.STOP_USE)
+                .ifPresent(r -> because.add(r.what().why()));
+        Object name = made.task().step().map(s -> (Object) s.name())
+                .orElseGet(() -> survey.machine().train().name(made.task().route().orElseThrow()));
         return because.isEmpty() ? name : Reason.of(SurveyReason.GATE_STOP_ITEM, name, because);
     }
 
@@ -94,7 +98,8 @@ public final class RunGate {
         if (!stopping(survey).isEmpty()) {
             survey.drive().table().speeds().forEach(s -> refused.addAll(s.routes()));
         } else if (survey.steps().mounted().isPresent()) {
-            survey.drive().table().speeds().forEach(s -> s.routes().stream().filter(r -> refusal(survey, r).isPresent()).forEach(refused::add));
+            survey.drive().table().speeds()
+                    .forEach(s -> s.routes().stream().filter(r -> refusal(survey, r).isPresent()).forEach(refused::add));
         }
         return refused;
     }

@@ -37,10 +37,12 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
         // While something stops use nothing is run: what is still offered is what nothing turns for.
         List<Step> open = survey.steps().open().stream().filter(s -> RunGate.refusal(survey, s).isEmpty()).toList();
         SurveyPlan spindle = SurveyPlan.of(survey, now, held, open);
-        Set<StepId> chosen = spindle.minutes().map(MinuteChoice::steps).orElseGet(() -> new HashSet<>(open.stream().map(Step::id).toList()));
+        Set<StepId> chosen = spindle.minutes().map(MinuteChoice::steps)
+                .orElseGet(() -> new HashSet<>(open.stream().map(Step::id).toList()));
         double minutesOpen = Step.minutes(open) + spindle.plan().seconds() / MINUTE;
         Optional<Task> repeat = survey.steps().repeats().stream().flatMap(id -> survey.steps().step(id).stream())
-                .filter(s -> RunGate.refusal(survey, s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task)).findFirst();
+                .filter(s -> RunGate.refusal(survey, s).isEmpty()).map(Task::of).filter(task -> !survey.steps().later().contains(task))
+                .findFirst();
         if (repeat.isPresent()) {
             return new SheetPlan(spindle, chosen, repeat, Reason.of(SurveyReason.NEXT_REPEAT), spent(survey), minutesOpen);
         }
@@ -68,7 +70,9 @@ public record SheetPlan(SurveyPlan spindle, Set<StepId> chosen, Optional<Task> n
                 return new Next(step.map(Task::of), Reason.of(SurveyReason.NEXT_PLAN));
             }
         }
-        Optional<Task> later = ledger.later().stream().filter(task -> task.step().filter(open::contains).isPresent() || task.route().filter(put::contains).isPresent()).findFirst();
+        Optional<Task> later = ledger.later().stream()
+                .filter(task -> task.step().filter(open::contains).isPresent() || task.route().filter(put::contains).isPresent())
+                .findFirst();
         return new Next(later, Reason.of(later.isPresent() ? SurveyReason.NEXT_LATER : SurveyReason.NEXT_NONE));
     }
 

@@ -32,8 +32,8 @@ import tallledger.core.rules.Rules;
  * @param checks   the drive check that counts, of each kind
  * @param coverage what is proven of each speed
  */
-public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats, List<Repair> repairs,
-                            Map<DriveCheck, CheckResult> checks, Coverage coverage) {
+public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats,
+        List<Repair> repairs, Map<DriveCheck, CheckResult> checks, Coverage coverage) {
 
     /**
      * A drive and what it is judged by.
@@ -84,7 +84,8 @@ public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest,
     /** Highest speed run so far at which the spindle turned, min⁻¹; of one whose speed nobody knew, what was read. */
     public OptionalDouble highestRun() {
         return runs.stream().filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
-                .flatMap(run -> drive.table.speedOf(run.route()).flatMap(Speed::expected).or(() -> run.record().reading().map(r -> r.rpm().doubleValue())).stream())
+                .flatMap(run -> drive.table.speedOf(run.route()).flatMap(Speed::expected)
+                        .or(() -> run.record().reading().map(r -> r.rpm().doubleValue())).stream())
                 .mapToDouble(Double::doubleValue).max();
     }
 

@@ -26,19 +26,21 @@ import tallledger.core.ledger.Noted;
  * @param later    whether it was put off
  * @param again    whether a repair wants it done again
  */
-public record Standing(Task task, Optional<Made> counts, List<Integer> entries, Optional<Noted<String>> passed, boolean inferred, boolean later, boolean again) {
+public record Standing(Task task, Optional<Made> counts, List<Integer> entries, Optional<Noted<String>> passed, boolean inferred,
+        boolean later, boolean again) {
 
     public Standing {
         entries = List.copyOf(entries);
     }
 
     /**
-     * Every task of a survey by its phase, in the order of work; phases without one are left out. In a survey of the spindle drive alone its
-     * checks stand with its speeds.
+     * Every task of a survey by its phase, in the order of work; phases without one are left out. In a survey of the spindle drive alone
+     * its checks stand with its speeds.
      */
     public static Map<Phase, List<Standing>> byPhase(Survey survey) {
         Map<Phase, List<Standing>> phases = new EnumMap<>(Phase.class);
-        Map<Task, List<Integer>> made = survey.made().stream().collect(Collectors.groupingBy(Made::task, Collectors.mapping(Made::entry, Collectors.toList())));
+        Map<Task, List<Integer>> made = survey.made().stream()
+                .collect(Collectors.groupingBy(Made::task, Collectors.mapping(Made::entry, Collectors.toList())));
         survey.drive().steps().forEach(route -> phases.computeIfAbsent(Phase.SPINDLE, x -> new ArrayList<>())
                 .add(of(route, survey, made.getOrDefault(Task.of(route), List.of()))));
         boolean driveOnly = survey.steps().scope() == Scope.SPINDLE_DRIVE;
@@ -51,16 +53,19 @@ public record Standing(Task task, Optional<Made> counts, List<Integer> entries, 
     private static Standing of(Route route, Survey survey, List<Integer> entries) {
         SpindleSurvey drive = survey.drive();
         Task task = Task.of(route);
-        boolean inferred = drive.table().speedOf(route).filter(s -> drive.coverage().mark(s) == Mark.INFERRED).isPresent() && !drive.machine().train().isReverse(route);
+        boolean inferred = drive.table().speedOf(route).filter(s -> drive.coverage().mark(s) == Mark.INFERRED).isPresent()
+                && !drive.machine().train().isReverse(route);
         return new Standing(task, Optional.ofNullable(drive.latest().get(route)), entries,
-                Optional.ofNullable(drive.passed().get(route)), inferred, survey.steps().later().contains(task), drive.repeats().contains(route));
+                Optional.ofNullable(drive.passed().get(route)), inferred, survey.steps().later().contains(task), drive.repeats()
+                .contains(route));
     }
 
     private static Standing of(Step step, Survey survey, List<Integer> entries) {
         StepLedger steps = survey.steps();
         Task task = Task.of(step);
         return new Standing(task, Optional.ofNullable(steps.latest().get(step.id())), entries,
-                Optional.ofNullable(steps.passed().get(step.id())), steps.isSpared(step), steps.later().contains(task), steps.repeats().contains(step.id()));
+                Optional.ofNullable(steps.passed().get(step.id())), steps.isSpared(step), steps.later().contains(task), steps.repeats()
+                .contains(step.id()));
     }
 
     /** What its record comes to; empty where it is open. */

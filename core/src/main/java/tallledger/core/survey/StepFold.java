@@ -73,8 +73,10 @@ final class StepFold {
     }
 
     StepLedger folded() {
-        StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats), List.copyOf(judged.values()), Map.copyOf(severities));
-        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark, temperatures, cut, last);
+        StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats),
+                List.copyOf(judged.values()), Map.copyOf(severities));
+        StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark,
+                temperatures, cut, last);
         return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
 
@@ -151,7 +153,8 @@ final class StepFold {
     }
 
     void checked(CheckResult result) {
-        Optional.ofNullable(steps.get(StepId.of(SpindleCheck.id(result.check())))).ifPresent(step -> record(StepResult.of(result, step, unit)));
+        Optional.ofNullable(steps.get(StepId.of(SpindleCheck.id(result.check()))))
+                .ifPresent(step -> record(StepResult.of(result, step, unit)));
     }
 
     private void record(StepResult result) {
@@ -183,7 +186,8 @@ final class StepFold {
 
     private Optional<Task> task(String key) {
         return routes.values().stream().filter(t -> t.key().equals(key)).findFirst()
-                .or(() -> Optional.ofNullable(steps.get(StepId.read(key))).or(() -> Catalogue.extra(StepId.read(key), rules)).map(Task::of));
+                .or(() -> Optional.ofNullable(steps.get(StepId.read(key))).or(() -> Catalogue.extra(StepId.read(key), rules))
+                        .map(Task::of));
     }
 
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */

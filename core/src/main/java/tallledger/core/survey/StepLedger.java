@@ -45,8 +45,8 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param judged  every result ever judged, those struck since as well
      * @param severities how bad persons say some are, by entry
      */
-    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<StepId> repeats, List<StepResult> judged,
-                          Map<Integer, Severity> severities) {
+    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<StepId> repeats,
+            List<StepResult> judged, Map<Integer, Severity> severities) {
     }
 
     /**
@@ -61,8 +61,8 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param cut       the test cut made last, with its entry
      * @param until     time of the last entry
      */
-    public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted, Optional<Mounted> wheelMark,
-                          Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until) {
+    public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted,
+            Optional<Mounted> wheelMark, Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until) {
     }
 
     /**
@@ -174,7 +174,8 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
         if (results.latest.containsKey(step.id()) || results.repeats.contains(step.id())) {
             return false;
         }
-        boolean named = results.latest.values().stream().anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
+        boolean named = results.latest.values().stream()
+                .anyMatch(r -> r.outcome() == Outcome.PROVEN && r.step().spares().contains(step.code()));
         return named || Set.of(Catalogue.FEED_PLATE, Catalogue.THREAD_PLATE).contains(step.code()) && isInferred(step);
     }
 
@@ -184,7 +185,8 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
         Set<String> failed = new HashSet<>();
         for (StepResult result : results.latest.values()) {
             if (result.step().code().equals(step.code())) {
-                (result.outcome() == Outcome.PROVEN ? proven : result.isBad() ? failed : new HashSet<String>()).addAll(positions(result.step()));
+                (result.outcome() == Outcome.PROVEN ? proven : result.isBad() ? failed : new HashSet<String>())
+                        .addAll(positions(result.step()));
             }
         }
         Set<String> own = positions(step);
@@ -202,7 +204,8 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
 
     /** Steps nobody has done, passed over or been spared. */
     public List<Step> open() {
-        return inScope().stream().filter(s -> !results.latest.containsKey(s.id()) && !results.passed.containsKey(s.id()) && !isSpared(s)).toList();
+        return inScope().stream().filter(s -> !results.latest.containsKey(s.id()) && !results.passed.containsKey(s.id()) && !isSpared(s))
+                .toList();
     }
 
     /** By the rules, or because somebody says so of a finding, one too close to call as well; nobody lowers it. */

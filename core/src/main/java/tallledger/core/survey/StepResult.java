@@ -27,21 +27,24 @@ import tallledger.core.rules.Rules;
  * @param then      how it was judged when it was written
  * @param cut       entry of the test cut it was measured on, where it was one
  */
-public record StepResult(int entry, Instant at, String author, Step step, Values values, Object value, StepJudgement judgement, boolean flagged, String remark,
-                         Optional<JudgedThen> then, Optional<Integer> cut) implements Made {
+public record StepResult(int entry, Instant at, String author, Step step, Values values, Object value, StepJudgement judgement,
+        boolean flagged, String remark, Optional<JudgedThen> then, Optional<Integer> cut) implements Made {
 
     /** @param otherwise the machine's unit: of a record that does not name what it was written by, and of what its judgement shows */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
-        Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge), done.basis().flatMap(Basis::apart));
+        Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge),
+                done.basis().flatMap(Basis::apart));
         return of(entry, done, step, step.recording(), values, otherwise, rules);
     }
 
-    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown, Rules rules) {
+    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown,
+            Rules rules) {
         V value = recording.read(values);
         StepJudgement judged = recording.judge(value, step.judgedBy(rules)).in(shown);
         List<Reason> because = new ArrayList<>(judged.because());
         values.readWith().flatMap(by -> Overdue.said(by, entry)).ifPresent(because::add);
-        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, judged.saying(because), done.flagged(), done.remark(), done.then(), done.cut());
+        return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, value, judged.saying(because),
+                done.flagged(), done.remark(), done.then(), done.cut());
     }
 
     /** Its judgement with figures in canonical units, to be held against another machine's. */
@@ -61,8 +64,8 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
 
     static StepResult of(CheckResult check, Step step, LengthUnit unit) {
         StepJudgement judgement = new StepJudgement(Outcome.PROVEN, check.brake().flatMap(b -> b.grade()), List.of(), Optional.empty());
-        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), check, judgement, check.isBad(), check.remark(),
-                check.then(), Optional.empty());
+        return new StepResult(check.entry(), check.at(), check.author(), step, new Values(Map.of(), unit), check, judgement, check.isBad(),
+                check.remark(), check.then(), Optional.empty());
     }
 
     @Override

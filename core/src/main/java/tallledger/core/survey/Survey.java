@@ -32,8 +32,10 @@ import tallledger.core.rules.Rules;
  * @param stakes  what is asked and what a sound one is worth, where somebody says
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
  */
-public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps, List<Noted<String>> remarks, List<Repair> repairs,
-                     List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes, List<Stray> strays) {
+public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
+        List<Noted<String>> remarks, List<Repair> repairs,
+                     List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
+                     List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
         House as = house.judgedAs(JudgedBy.grade(entries));
@@ -69,12 +71,14 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
 
     /** A speed or a step by its key; empty where there is none. */
     public Optional<Task> task(String key) {
-        return machine.train().routeByKey(key).filter(r -> drive.table().speedOf(r).isPresent()).map(Task::of).or(() -> steps.step(key).map(Task::of));
+        return machine.train().routeByKey(key).filter(r -> drive.table().speedOf(r).isPresent()).map(Task::of)
+                .or(() -> steps.step(key).map(Task::of));
     }
 
     /** What was made of its tasks, in order; a check at the spindle that is a step is there as that. */
     public List<Made> made() {
-        return Stream.concat(drive.runs().stream(), steps.all().stream()).map(Made.class::cast).sorted(Comparator.comparingInt(Made::entry)).toList();
+        return Stream.concat(drive.runs().stream(), steps.all().stream()).map(Made.class::cast).sorted(Comparator.comparingInt(Made::entry))
+                .toList();
     }
 
     /** Readings taken with a gauge whose calibration had run out, by what is said of it. */

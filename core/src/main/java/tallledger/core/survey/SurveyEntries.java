@@ -56,8 +56,8 @@ public final class SurveyEntries {
      */
     public static Draft opened(By by, int machineVersion, String machineHash, House house, String role, Scope scope, Grade judgedAs) {
         return draft(new By(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
-                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(), "scope", scope.name(),
-                        "judgedAs", judgedAs.name()));
+                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(),
+                        "scope", scope.name(), "judgedAs", judgedAs.name()));
     }
 
     public static Draft judgedAs(By by, Grade grade) {
@@ -107,11 +107,14 @@ public final class SurveyEntries {
                 throw Refused.because(CommonReason.TEXT_LONG, length, longest).at(f.name());
             }
         });
-        Basis by = basis.with(step.recording().usualGauge().map(usual -> basis.gauge().orElseGet(() -> ledger.rules().gauge(usual)))).at(ledger.temperatures(who.at()));
-        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart()), step.judgedBy(ledger.rules()));
+        Basis by = basis.with(step.recording().usualGauge().map(usual -> basis.gauge().orElseGet(() -> ledger.rules().gauge(usual))))
+                .at(ledger.temperatures(who.at()));
+        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart()),
+                step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", values, "flagged", flagged,
-                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(), "judged", then.toPayload()));
+                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(),
+                "judged", then.toPayload()));
         ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
         return draft(who, Kind.STEP, step.id().written(), payload);
     }
@@ -153,7 +156,8 @@ public final class SurveyEntries {
 
     /** @param kept the picture and its small copy, see {@link Photo} */
     public static Draft photo(By by, String step, List<Attachment> kept, int width, int height, String caption) {
-        return new Draft(by, Kind.PHOTO.name(), step, Map.of("step", step, "width", width, "height", height, "caption", checked(caption)), kept, Optional.empty());
+        return new Draft(by, Kind.PHOTO.name(), step, Map.of("step", step, "width", width, "height", height, "caption", checked(caption)),
+                kept, Optional.empty());
     }
 
     /** The camera is started or stopped. */
@@ -227,7 +231,8 @@ public final class SurveyEntries {
         }
         Map<String, Object> payload = new HashMap<>(part.toPayload());
         payload.put("what", checked(what));
-        return draft(by, Kind.REPAIRED, part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse("")).orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
+        return draft(by, Kind.REPAIRED, part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse(""))
+                .orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
     }
 
     /**

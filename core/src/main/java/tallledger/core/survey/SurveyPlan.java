@@ -36,8 +36,8 @@ import tallledger.core.reason.Reason;
  * @param next        the next step
  * @param why         why that one
  */
-public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<MinuteChoice> minutes, Optional<Blame> blame, List<SpeedCause> causes,
-                         Optional<Route> next, Reason why) {
+public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPlan plan, Optional<MinuteChoice> minutes,
+        Optional<Blame> blame, List<SpeedCause> causes, Optional<Route> next, Reason why) {
 
     private static final BigDecimal SECONDS = BigDecimal.valueOf(60);
 
@@ -69,7 +69,8 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         Worths worths = Worths.of(whole);
         RunChoice choice = planner.choice(seconds, worths::of, outcomes, not, survey.standing(), survey.highestRun());
         MinuteChoice minutes = MinuteChoice.of(choice, others, worths, seconds, whole.rules());
-        return choose(survey, school, minutesLeft, planner.minutes(choice, minutes.way(), seconds - minutes.seconds()), Optional.of(minutes), blame, held);
+        return choose(survey, school, minutesLeft, planner.minutes(choice, minutes.way(), seconds - minutes.seconds()),
+                Optional.of(minutes), blame, held);
     }
 
     private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan,
@@ -86,7 +87,8 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
             return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, telling.map(Blame.Telling::route),
                     Reason.of(telling.get().isRepeat() ? SurveyReason.NEXT_TELLS_AGAIN : SurveyReason.NEXT_TELLS, telling.get().gain()));
         }
-        return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, first, Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
+        return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, first,
+                Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
     }
 
     /** What explains readings that are off, best first. */
@@ -94,7 +96,9 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         return SpeedCauses.of(survey.table(), readings(survey), survey.rules());
     }
 
-    /** Routes passed over; and, where one part is clearly to blame, every route through it, which can prove nothing until it is put right. */
+    /**
+     * Routes passed over; and, where one part is clearly to blame, every route through it, which can prove nothing until it is put right.
+     */
     private static Set<Route> notToPlan(SpindleSurvey survey, School school, Optional<Blame> blame) {
         Set<Route> not = new HashSet<>(survey.passed().keySet());
         if (school != School.EVERY_SPEED) {
@@ -105,13 +109,14 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     }
 
     private static Optional<BigDecimal> minutesLeft(PlanChoice choice, Instant now) {
-        BigDecimal gone = BigDecimal.valueOf(Duration.between(choice.at(), now).toSeconds()).divide(SECONDS, 1, java.math.RoundingMode.HALF_UP);
+        BigDecimal gone = BigDecimal.valueOf(Duration.between(choice.at(), now).toSeconds())
+                .divide(SECONDS, 1, java.math.RoundingMode.HALF_UP);
         return choice.minutes().map(stated -> stated.subtract(gone).max(BigDecimal.ZERO));
     }
 
     /**
-     * Blame over every run since the last repair of something on its route, once one of them failed by a symptom. One that was read and heard
-     * nothing of passes here, whatever its speed: it turned, and quietly.
+     * Blame over every run since the last repair of something on its route, once one of them failed by a symptom. One that was read and
+     * heard nothing of passes here, whatever its speed: it turned, and quietly.
      *
      * @param held routes not to be run now: what tells most is looked for among the others
      */

@@ -20,8 +20,8 @@ import tallledger.core.rules.Rules;
 
 /**
  * What looking is worth, in the user's money (W 4.2): p·c. p by how bad it is when it is bad, times where the machine comes from, times
- * λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let expect, no more than 0.9; c the mean of the dearest repair in the table
- * of checks for the step's system. An element of the drive has a p and a c of its own, which take λ and no background.
+ * λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let expect, no more than 0.9; c the mean of the dearest
+ * repair in the table of checks for the step's system. An element of the drive has a p and a c of its own, which take λ and no background.
  */
 public final class Worths {
 
@@ -93,8 +93,8 @@ public final class Worths {
 
     /** The same, of any. */
     public static double before(Severity ifBad, Background from, Rules rules) {
-        return Math.min(rules.figures(Rule.CHANCE_BAD).get(ifBad.ordinal()).doubleValue() * rules.figures(Rule.BACKGROUND).get(from.ordinal()).doubleValue(),
-                rules.value(Rule.CHANCE_MOST));
+        return Math.min(rules.figures(Rule.CHANCE_BAD).get(ifBad.ordinal()).doubleValue() * rules.figures(Rule.BACKGROUND)
+                .get(from.ordinal()).doubleValue(), rules.value(Rule.CHANCE_MOST));
     }
 
     /** p of a step now. */

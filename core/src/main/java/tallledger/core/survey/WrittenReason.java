@@ -45,7 +45,8 @@ final class WrittenReason {
     }
 
     static Reason read(Payload written) {
-        return new Reason(written.text("code"), ((List<?>) written.fields().get("arguments")).stream().map(WrittenReason::argumentRead).toList());
+        return new Reason(written.text("code"), ((List<?>) written.fields().get("arguments")).stream().map(WrittenReason::argumentRead)
+                .toList());
     }
 
     @SuppressWarnings("unchecked")

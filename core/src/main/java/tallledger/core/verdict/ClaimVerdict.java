@@ -47,7 +47,8 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         return switch (claim.attribute()) {
             case SPEED_COUNT, SLOWEST_SPEED, FASTEST_SPEED, REVERSES -> ClaimsOfDrive.of(claim, survey.drive());
             case DRILLING_CAPACITY, TRAVEL, FEED_COUNT, THREAD_COUNT, COLLETS, KIT_COUNT -> ClaimsOfSteps.of(claim, survey);
-            case ACCURACY, REBUILT_BY, NEARLY_ALL_RUN, NO_BACKLASH, CONDITION, YEAR, WEIGHT, SUPPLY, MOTOR_POWER -> ClaimsOfTheWhole.of(claim, survey);
+            case ACCURACY, REBUILT_BY, NEARLY_ALL_RUN, NO_BACKLASH, CONDITION, YEAR, WEIGHT, SUPPLY,
+                    MOTOR_POWER -> ClaimsOfTheWhole.of(claim, survey);
             default -> untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         };
     }
@@ -64,11 +65,13 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
     public static List<Told> byWhat(List<ClaimVerdict> all, LengthUnit unit) {
         Map<Object, List<ClaimVerdict>> about = new LinkedHashMap<>();
         for (ClaimVerdict v : all) {
-            boolean single = v.claim.attribute().form() == Claim.Form.TEXT && v.claim.attribute() != Claim.Attribute.YEAR && v.claim.attribute() != Claim.Attribute.REVERSES;
+            boolean single = v.claim.attribute().form() == Claim.Form.TEXT && v.claim.attribute() != Claim.Attribute.YEAR
+                    && v.claim.attribute() != Claim.Attribute.REVERSES;
             Object key = single ? v : List.of(v.claim.attribute(), v.claim.axis());
             about.computeIfAbsent(key, k -> new ArrayList<>()).add(v);
         }
-        return about.values().stream().map(some -> new Told(some, some.stream().map(v -> said(v.claim, unit)).distinct().count() > 1)).toList();
+        return about.values().stream().map(some -> new Told(some, some.stream().map(v -> said(v.claim, unit)).distinct().count() > 1))
+                .toList();
     }
 
     /** What is said, so that 12 in and 304.8 mm are the same. */

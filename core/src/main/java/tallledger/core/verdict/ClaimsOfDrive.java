@@ -65,7 +65,8 @@ final class ClaimsOfDrive {
                 .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
                 .filter(run -> run.record().reading().isPresent()).findFirst();
         if (read.isEmpty()) {
-            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_NOT_RUN), List.of(), speed.map(s -> Task.of(s.routes().get(0))));
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_NOT_RUN), List.of(),
+                    speed.map(s -> Task.of(s.routes().get(0))));
         }
         BigDecimal claimed = TypedNumber.parsePositive(claim.value()).value();
         Limit limit = Limit.aboutSpeed(claimed, survey.rules().share(Rule.SPEED_TOLERANCE));
@@ -76,7 +77,8 @@ final class ClaimsOfDrive {
             case TOO_CLOSE_TO_CALL -> Standing.UNTESTED;
             case OUTSIDE -> judged.reading().compareTo(limit.lower()) < 0 ? below : above;
         };
-        return new ClaimVerdict(claim, standing, judged.because(), List.of(read.get().entry()), standing == Standing.UNTESTED ? Optional.of(read.get().task()) : Optional.empty());
+        return new ClaimVerdict(claim, standing, judged.because(), List.of(read.get().entry()), standing == Standing.UNTESTED
+                ? Optional.of(read.get().task()) : Optional.empty());
     }
 
     private static ClaimVerdict reverses(Claim claim, SpindleSurvey survey) {

@@ -39,10 +39,14 @@ final class ClaimsOfSteps {
         return switch (claim.attribute()) {
             case DRILLING_CAPACITY -> drilling(claim, survey);
             case TRAVEL -> travel(claim, survey);
-            case FEED_COUNT -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS).orElseGet(() -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_FEEDS_NONE));
-            case THREAD_COUNT -> ofPlate(claim, survey, Catalogue.THREAD_PLATE, VerdictReason.CLAIM_THREAD_PLATE).orElseGet(() -> threads(claim, survey));
-            default -> survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.CLAIMED_COUNT) && isAbout(s, claim)).findFirst()
-                    .map(step -> tied(claim, List.of(Task.of(step)), survey)).orElseGet(() -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED));
+            case FEED_COUNT -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS)
+                    .orElseGet(() -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_FEEDS_NONE));
+            case THREAD_COUNT -> ofPlate(claim, survey, Catalogue.THREAD_PLATE, VerdictReason.CLAIM_THREAD_PLATE)
+                    .orElseGet(() -> threads(claim, survey));
+            default -> survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.CLAIMED_COUNT) && isAbout(s, claim))
+                    .findFirst()
+                    .map(step -> tied(claim, List.of(Task.of(step)), survey))
+                    .orElseGet(() -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED));
         };
     }
 
@@ -54,7 +58,9 @@ final class ClaimsOfSteps {
         }
         ClaimVerdict by = tied(claim, tasks, survey);
         return tasks.size() == claim.tiedTo().size() || by.standing() == Standing.CONTRADICTED ? by
-                : new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_TIED, List.of(by.because(), Reason.of(VerdictReason.CLAIM_TIED_GONE))), by.entries(), by.test());
+                : new ClaimVerdict(claim, Standing.UNTESTED,
+                        Reason.of(VerdictReason.CLAIM_TIED, List.of(by.because(), Reason.of(VerdictReason.CLAIM_TIED_GONE))), by.entries(),
+                        by.test());
     }
 
     private static ClaimVerdict tied(Claim claim, List<Task> tasks, Survey survey) {
@@ -65,17 +71,21 @@ final class ClaimsOfSteps {
             Object name = task.name(survey.machine().train());
             Optional<Made> made = made(task, survey);
             made.ifPresent(done::add);
-            because.add(made.map(m -> Reason.of(VerdictReason.CLAIM_STEP, name, said(m))).orElseGet(() -> Reason.of(VerdictReason.CLAIM_STEP_NOT_DONE, name)));
+            because.add(made.map(m -> Reason.of(VerdictReason.CLAIM_STEP, name, said(m)))
+                    .orElseGet(() -> Reason.of(VerdictReason.CLAIM_STEP_NOT_DONE, name)));
             open = open.or(() -> made.isEmpty() ? Optional.of(task) : Optional.empty());
         }
         Standing standing = done.stream().anyMatch(m -> m.outcome() == Outcome.FAILED) ? Standing.CONTRADICTED
-                : done.size() == tasks.size() && done.stream().allMatch(m -> m.outcome() == Outcome.PROVEN) ? Standing.UPHELD : Standing.UNTESTED;
-        return new ClaimVerdict(claim, standing, because.size() == 1 ? (Reason) because.get(0) : Reason.of(VerdictReason.CLAIM_TIED, because), done.stream().map(Made::entry).sorted().toList(),
+                : done.size() == tasks.size() && done.stream().allMatch(m -> m.outcome() == Outcome.PROVEN) ? Standing.UPHELD
+                : Standing.UNTESTED;
+        return new ClaimVerdict(claim, standing, because.size() == 1 ? (Reason) because.get(0)
+                : Reason.of(VerdictReason.CLAIM_TIED, because), done.stream().map(Made::entry).sorted().toList(),
                 open.or(() -> standing == Standing.UNTESTED ? Optional.of(tasks.get(0)) : Optional.empty()));
     }
 
     private static Optional<Made> made(Task task, Survey survey) {
-        return task.step().<Made>map(s -> survey.steps().latest().get(s.id())).or(() -> task.route().map(r -> survey.drive().latest().get(r)));
+        return task.step().<Made>map(s -> survey.steps().latest().get(s.id()))
+                .or(() -> task.route().map(r -> survey.drive().latest().get(r)));
     }
 
     /** What decided; a symptom is said as the finding says it, and what a person wrote of it. */
@@ -98,7 +108,10 @@ final class ClaimsOfSteps {
         return step.about().get(0).equalsIgnoreCase(what.isBlank() ? "kit" : what);
     }
 
-    /** Upheld only if that many stand on its plate and every one ran right, or is spared by those that did; empty where it has no such plate. */
+    /**
+     * Upheld only if that many stand on its plate and every one ran right, or is spared by those that did; empty where it has no such
+     * plate.
+     */
     private static Optional<ClaimVerdict> ofPlate(Claim claim, Survey survey, String code, VerdictReason says) {
         List<Step> feeds = survey.steps().steps().stream().filter(s -> s.code().equals(code)).toList();
         if (feeds.isEmpty()) {
@@ -109,10 +122,13 @@ final class ClaimsOfSteps {
         int spared = (int) feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && survey.steps().isSpared(s)).count();
         int open = feeds.size() - proven - spared;
         int claimed = claim.count().orElseThrow();
-        Standing standing = feeds.size() < claimed || done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0 ? Standing.UNTESTED
+        Standing standing = feeds.size() < claimed || done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0
+                ? Standing.UNTESTED
                 : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
-        return Optional.of(new ClaimVerdict(claim, standing, Reason.of(says, feeds.size(), proven, spared, open), done.stream().map(StepResult::entry).sorted().toList(),
-                feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && !survey.steps().isSpared(s)).findFirst().map(Task::of)));
+        return Optional.of(new ClaimVerdict(claim, standing, Reason.of(says, feeds.size(), proven, spared, open),
+                        done.stream().map(StepResult::entry).sorted().toList(),
+                feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && !survey.steps().isSpared(s)).findFirst()
+                .map(Task::of)));
     }
 
     /** By the power the largest drill wants in steel at the machine's own speed; that it suffices is no cut that was made. */
@@ -122,11 +138,14 @@ final class ClaimsOfSteps {
         if (diameter <= 0) {
             return ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         }
-        TestCut cut = TestCut.of(new Job(Job.Kind.DRILLING, diameter, rules.value(Rule.DRILL_CLAIM_SPEED), rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
+        TestCut cut = TestCut.of(new Job(Job.Kind.DRILLING, diameter, rules.value(Rule.DRILL_CLAIM_SPEED),
+                        rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
                 survey.machine().speeds(), survey.machine().motor());
-        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), rules.number(Rule.DRILL_CLAIM_SPEED), Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
+        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), rules.number(Rule.DRILL_CLAIM_SPEED),
+                        Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
                 rules.number(Rule.DRILL_CLAIM_FORCE)), survey.machine().unit());
-        Standing standing = cut.suffices().filter(enough -> !enough).isPresent() || cut.ways().isEmpty() ? Standing.SHORT : Standing.UNTESTED;
+        Standing standing = cut.suffices().filter(enough -> !enough).isPresent() || cut.ways().isEmpty() ? Standing.SHORT
+                : Standing.UNTESTED;
         return new ClaimVerdict(claim, standing, because, List.of(), step(survey, "drill-cut"));
     }
 
@@ -135,13 +154,15 @@ final class ClaimsOfSteps {
         Optional<GearChart> chart = survey.machine().fitOut().chart().map(c -> c.parse(survey.machine().unit()));
         Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.as(WheelSet.class).isPresent()).findFirst();
         if (chart.filter(c -> !c.usual()).isEmpty() || counted.isEmpty()) {
-            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_THREADS_NONE), List.of(), step(survey, "change-wheels"));
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_THREADS_NONE), List.of(),
+                    step(survey, "change-wheels"));
         }
         ChangeWheels cut = ChangeWheels.of(chart.get(), counted.get().as(WheelSet.class).orElseThrow());
         int exact = (int) cut.threads().stream().filter(t -> t.exact().isPresent()).count();
         int claimed = claim.count().orElseThrow();
         Standing standing = exact < claimed ? Standing.SHORT : exact > claimed ? Standing.BETTER : Standing.UPHELD;
-        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_THREADS, chart.get().promised().size(), exact), List.of(counted.get().entry()), Optional.empty());
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_THREADS, chart.get().promised().size(), exact),
+                List.of(counted.get().entry()), Optional.empty());
     }
 
     /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
@@ -153,19 +174,23 @@ final class ClaimsOfSteps {
                 .filter(r -> r.step().axis().equals(claim.axis()) && r.as(TypedLength.class).isPresent()).findFirst();
         if (measured.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_TRAVEL_NOT_MEASURED), List.of(),
-                    survey.steps().inScope().stream().filter(s -> s.recording() instanceof MotionRecordings.Travel && s.axis().equals(claim.axis())).findFirst().map(Task::of));
+                    survey.steps().inScope().stream()
+                    .filter(s -> s.recording() instanceof MotionRecordings.Travel && s.axis().equals(claim.axis())).findFirst()
+                    .map(Task::of));
         }
         TypedLength said = TypedLength.parse(claim.value(), survey.machine().identity().unit());
         BigDecimal claimed = said.mm();
         TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
-        StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules()).in(survey.machine().identity().unit());
+        StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules())
+                .in(survey.machine().identity().unit());
         BigDecimal over = travelled.mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
             case FAILED -> Standing.SHORT;
             case UNDECIDED -> Standing.UNTESTED;
             case PROVEN -> over.compareTo(claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR))) > 0 ? Standing.BETTER : Standing.UPHELD;
         };
-        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_TRAVEL, measured.get().step().about().get(0), judged.because().get(0)), List.of(measured.get().entry()),
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_TRAVEL, measured.get().step().about().get(0),
+                        judged.because().get(0)), List.of(measured.get().entry()),
                 standing == Standing.UNTESTED ? Optional.of(measured.get().task()) : Optional.empty());
     }
 

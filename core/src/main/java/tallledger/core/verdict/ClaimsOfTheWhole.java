@@ -35,7 +35,8 @@ import tallledger.core.verdict.ClaimVerdict.Standing;
 /** Claims that no one step tests: "rebuilt", "within 0.01", "all functions", "quiet", "no backlash", a year, what a plate says. */
 final class ClaimsOfTheWhole {
 
-    private static final Set<Symptom> NOISES = Set.of(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS, Symptom.RUNS_ROUGH);
+    private static final Set<Symptom> NOISES = Set.of(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS,
+            Symptom.RUNS_ROUGH);
     private static final Pattern YEAR = Pattern.compile("(?<!\\d)(?:18|19|20)\\d\\d(?!\\d)");
 
     private ClaimsOfTheWhole() {
@@ -57,12 +58,15 @@ final class ClaimsOfTheWhole {
     }
 
     /** How a claim stands on many lines: one outside contradicts it, all within uphold it. */
-    private static ClaimVerdict lines(Claim claim, Survey survey, List<Step> lines, Predicate<StepResult> within, Predicate<StepResult> outside) {
+    private static ClaimVerdict lines(Claim claim, Survey survey, List<Step> lines, Predicate<StepResult> within,
+            Predicate<StepResult> outside) {
         List<StepResult> done = lines.stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).toList();
         long good = done.stream().filter(within).count();
         long bad = done.stream().filter(outside).count();
-        Standing standing = bad > 0 ? Standing.CONTRADICTED : !lines.isEmpty() && good == lines.size() ? Standing.UPHELD : Standing.UNTESTED;
-        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_CHART, lines.size(), good, bad, lines.size() - good - bad), done.stream().map(StepResult::entry).sorted().toList(),
+        Standing standing = bad > 0 ? Standing.CONTRADICTED : !lines.isEmpty() && good == lines.size() ? Standing.UPHELD
+                : Standing.UNTESTED;
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_CHART, lines.size(), good, bad, lines.size() - good - bad),
+                done.stream().map(StepResult::entry).sorted().toList(),
                 lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).findFirst().map(Task::of));
     }
 
@@ -73,14 +77,17 @@ final class ClaimsOfTheWhole {
     /** Rebuilt is what is within the rebuilt limit on every line that has one. */
     private static ClaimVerdict rebuilt(Claim claim, Survey survey) {
         Rules rebuilt = survey.rules().judgedAs(Grade.REBUILT);
-        return lines(claim, survey, limited(survey), r -> !r.flagged() && r.canonical(rebuilt).outcome() == Outcome.PROVEN, r -> r.flagged() || r.canonical(rebuilt).outcome() == Outcome.FAILED);
+        return lines(claim, survey, limited(survey), r -> !r.flagged() && r.canonical(rebuilt).outcome() == Outcome.PROVEN, r -> r.flagged()
+                || r.canonical(rebuilt).outcome() == Outcome.FAILED);
     }
 
     /** No deviation that was measured may exceed the figure by more than its uncertainty; what is no length does not count. */
     private static ClaimVerdict within(Claim claim, Survey survey) {
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().unit()).mm();
-        List<Step> lengths = limited(survey).stream().filter(s -> s.recording().limit(survey.rules()).filter(l -> l.unit().equals("mm")).isPresent()).toList();
-        return lines(claim, survey, lengths, r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() + q.expanded() <= claimed.doubleValue()).isPresent(),
+        List<Step> lengths = limited(survey).stream()
+                .filter(s -> s.recording().limit(survey.rules()).filter(l -> l.unit().equals("mm")).isPresent()).toList();
+        return lines(claim, survey, lengths,
+                r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() + q.expanded() <= claimed.doubleValue()).isPresent(),
                 r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() - q.expanded() > claimed.doubleValue()).isPresent());
     }
 
@@ -93,34 +100,46 @@ final class ClaimsOfTheWhole {
         List<Step> steps = survey.steps().inScope().stream().filter(Step::runs).toList();
         List<StepResult> done = steps.stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).toList();
         Coverage.Counts speeds = survey.drive().coverage().counts();
-        long good = done.stream().filter(r -> r.outcome() == Outcome.PROVEN).count() + steps.stream().filter(survey.steps()::isSpared).count() + speeds.proven() + speeds.inferred();
+        long good = done.stream().filter(r -> r.outcome() == Outcome.PROVEN).count() + steps.stream().filter(survey.steps()::isSpared)
+                .count() + speeds.proven() + speeds.inferred();
         long bad = done.stream().filter(StepResult::isBad).count() + speeds.failed();
         int all = steps.size() + speeds.all();
         boolean nearly = claim.value().toLowerCase(Locale.ROOT).startsWith("nearly");
         Standing standing = bad > 0 ? nearly ? Standing.SHORT : Standing.CONTRADICTED : good == all ? Standing.UPHELD : Standing.UNTESTED;
-        List<Integer> entries = Stream.concat(done.stream().map(StepResult::entry), survey.drive().counting().stream().map(Run::entry)).sorted().distinct().toList();
+        List<Integer> entries = Stream.concat(done.stream().map(StepResult::entry), survey.drive().counting().stream().map(Run::entry))
+                .sorted().distinct().toList();
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_FUNCTIONS, all, good, bad, all - good - bad), entries,
-                survey.drive().coverage().marked(Mark.OPEN).stream().findFirst().map(s -> Task.of(s.routes().get(0))).or(() -> survey.steps().open().stream().filter(Step::runs).findFirst().map(Task::of)));
+                survey.drive().coverage().marked(Mark.OPEN).stream().findFirst().map(s -> Task.of(s.routes().get(0)))
+                .or(() -> survey.steps().open().stream().filter(Step::runs).findFirst().map(Task::of)));
     }
 
     /** Of one axis or of all: within rebuilt on each is none to speak of; outside workable on one is play. */
     private static ClaimVerdict backlash(Claim claim, Survey survey) {
         Rules rebuilt = survey.rules().judgedAs(Grade.REBUILT);
-        List<Step> lines = survey.steps().inScope().stream().filter(s -> s.code().equals("backlash") && (claim.axis().isEmpty() || s.axis().equals(claim.axis()))).toList();
+        List<Step> lines = survey.steps().inScope().stream()
+                .filter(s -> s.code().equals("backlash") && (claim.axis().isEmpty() || s.axis().equals(claim.axis()))).toList();
         List<StepResult> done = lines.stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).toList();
-        List<Object> because = new ArrayList<>(done.stream().map(r -> (Object) Reason.of(VerdictReason.CLAIM_STEP, r.step().name(), r.because())).toList());
-        List<Object> open = new ArrayList<>(lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).map(Step::name).toList());
+        List<Object> because = new ArrayList<>(done.stream()
+                .map(r -> (Object) Reason.of(VerdictReason.CLAIM_STEP, r.step().name(), r.because())).toList());
+        List<Object> open = new ArrayList<>(lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).map(Step::name)
+                .toList());
         if (!open.isEmpty()) {
             because.add(Reason.of(VerdictReason.CLAIM_BACKLASH_OPEN, open));
         }
-        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.CONTRADICTED : done.stream().anyMatch(r -> r.canonical(rebuilt).outcome() == Outcome.FAILED) ? Standing.SHORT
-                : !done.isEmpty() && open.isEmpty() && done.stream().allMatch(r -> r.canonical(rebuilt).outcome() == Outcome.PROVEN) ? Standing.UPHELD : Standing.UNTESTED;
+        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.CONTRADICTED : done.stream()
+                .anyMatch(r -> r.canonical(rebuilt).outcome() == Outcome.FAILED) ? Standing.SHORT
+                : !done.isEmpty() && open.isEmpty() && done.stream().allMatch(r -> r.canonical(rebuilt).outcome() == Outcome.PROVEN)
+                ? Standing.UPHELD : Standing.UNTESTED;
         Optional<Task> next = lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).findFirst().map(Task::of);
         return because.isEmpty() ? ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED)
-                : new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_BACKLASH, because), done.stream().map(StepResult::entry).sorted().toList(), next);
+                : new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_BACKLASH, because),
+                        done.stream().map(StepResult::entry).sorted().toList(), next);
     }
 
-    /** "Quiet" needs a note of noise at every speed. No other such word is borne out by anything; what must be put right first contradicts it. */
+    /**
+     * "Quiet" needs a note of noise at every speed. No other such word is borne out by anything; what must be put right first contradicts
+     * it.
+     */
     private static ClaimVerdict condition(Claim claim, Survey survey) {
         if (claim.value().toLowerCase(Locale.ROOT).contains("quiet")) {
             List<Run> runs = List.copyOf(survey.drive().counting());
@@ -129,13 +148,16 @@ final class ClaimsOfTheWhole {
             int all = survey.drive().coverage().counts().all();
             long speeds = quiet.stream().map(r -> survey.drive().table().speedOf(r.route())).distinct().count();
             Standing standing = !heard.isEmpty() ? Standing.CONTRADICTED : speeds == all && all > 0 ? Standing.UPHELD : Standing.UNTESTED;
-            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_QUIET, speeds, heard.size(), all), Stream.concat(heard.stream(), quiet.stream()).map(Run::entry).sorted().distinct().toList(),
+            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_QUIET, speeds, heard.size(), all),
+                    Stream.concat(heard.stream(), quiet.stream()).map(Run::entry).sorted().distinct().toList(),
                     survey.drive().coverage().marked(Mark.OPEN).stream().findFirst().map(s -> Task.of(s.routes().get(0))));
         }
         List<Finding> findings = Finding.of(survey).stream().filter(f -> f.severity() != Severity.NOTE).toList();
         List<Finding> bad = findings.stream().filter(f -> f.severity().compareTo(Severity.BEFORE_USE) <= 0).toList();
-        return bad.isEmpty() ? new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_CONDITION, findings.size()), entries(findings), Optional.empty())
-                : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_CONDITION_BAD, bad.size()), entries(bad), Optional.empty());
+        return bad.isEmpty() ? new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_CONDITION, findings.size()),
+                entries(findings), Optional.empty())
+                : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_CONDITION_BAD, bad.size()), entries(bad),
+                        Optional.empty());
     }
 
     private static List<Integer> entries(List<Finding> findings) {
@@ -150,11 +172,14 @@ final class ClaimsOfTheWhole {
         Optional<String> claimed = year(claim.value());
         Optional<String> other = read.or(() -> plate);
         if (claimed.isEmpty() || other.isEmpty()) {
-            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_YEAR_OPEN), List.of(), ClaimsOfSteps.step(survey, "serial"));
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_YEAR_OPEN), List.of(),
+                    ClaimsOfSteps.step(survey, "serial"));
         }
         Object where = read.isPresent() ? serial.orElseThrow().step().name() : Claim.Source.PLATE;
-        return new ClaimVerdict(claim, claimed.equals(other) ? Standing.UPHELD : Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_YEAR, other.get(), where),
-                read.isPresent() ? List.of(serial.orElseThrow().entry()) : List.of(), read.isPresent() ? Optional.empty() : ClaimsOfSteps.step(survey, "serial"));
+        return new ClaimVerdict(claim, claimed.equals(other) ? Standing.UPHELD : Standing.CONTRADICTED,
+                Reason.of(VerdictReason.CLAIM_YEAR, other.get(), where),
+                read.isPresent() ? List.of(serial.orElseThrow().entry()) : List.of(), read.isPresent() ? Optional.empty()
+                : ClaimsOfSteps.step(survey, "serial"));
     }
 
     private static Optional<String> year(String text) {
@@ -165,22 +190,28 @@ final class ClaimsOfTheWhole {
     /** Against what was put down for the lift. */
     private static ClaimVerdict weight(Claim claim, Survey survey) {
         if (survey.steps().lift().isEmpty()) {
-            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_WEIGHED_NOT), List.of(), ClaimsOfSteps.step(survey, "lift"));
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_WEIGHED_NOT), List.of(),
+                    ClaimsOfSteps.step(survey, "lift"));
         }
         Mass claimed = Mass.parse(claim.value());
         Mass said = survey.steps().lift().get().what().machine();
         BigDecimal near = survey.rules().share(Rule.CLAIM_NEAR);
         boolean heavier = said.low().compareTo(claimed.high().multiply(BigDecimal.ONE.add(near))) > 0;
         boolean lighter = said.high().compareTo(claimed.low().multiply(BigDecimal.ONE.subtract(near))) < 0;
-        return new ClaimVerdict(claim, heavier || lighter ? Standing.CONTRADICTED : Standing.UPHELD, Reason.of(VerdictReason.CLAIM_WEIGHED, said.typed(), survey.steps().lift().get().what().saidBy()),
+        return new ClaimVerdict(claim, heavier || lighter ? Standing.CONTRADICTED : Standing.UPHELD,
+                Reason.of(VerdictReason.CLAIM_WEIGHED, said.typed(), survey.steps().lift().get().what().saidBy()),
                 List.of(survey.steps().lift().get().entry()), Optional.empty());
     }
 
     private static ClaimVerdict supply(Claim claim, Survey survey) {
         Optional<Voltage> plate = survey.machine().fitOut().supply().volts();
         Voltage claimed = Voltage.parse(claim.value());
-        return plate.map(p -> new ClaimVerdict(claim, claimed.ways().stream().anyMatch(c -> p.ways().stream().anyMatch(w -> c.low().compareTo(w.high()) <= 0 && w.low().compareTo(c.high()) <= 0))
-                ? Standing.UPHELD : Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, p.typed().replaceAll("(?i)\\s*v(olts?)?$", "") + " V"), List.of(), Optional.<Task>empty())).orElseGet(() -> unread(claim, survey));
+        return plate.map(p -> new ClaimVerdict(claim,
+                        claimed.ways().stream().anyMatch(c -> p.ways().stream().anyMatch(w -> c.low().compareTo(w.high()) <= 0
+                        && w.low().compareTo(c.high()) <= 0))
+                ? Standing.UPHELD : Standing.CONTRADICTED,
+                Reason.of(VerdictReason.CLAIM_PLATE_SAYS, p.typed().replaceAll("(?i)\\s*v(olts?)?$", "") + " V"), List.of(),
+                Optional.<Task>empty())).orElseGet(() -> unread(claim, survey));
     }
 
     private static ClaimVerdict power(Claim claim, Survey survey) {
@@ -189,11 +220,13 @@ final class ClaimsOfTheWhole {
         return survey.machine().motor().map(m -> {
             BigDecimal over = m.kilowatts().subtract(claimed);
             Standing standing = over.abs().compareTo(near) <= 0 ? Standing.UPHELD : over.signum() < 0 ? Standing.SHORT : Standing.BETTER;
-            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, Quantity.of(m.kilowatts(), "kW")), List.of(), Optional.<Task>empty());
+            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, Quantity.of(m.kilowatts(), "kW")), List.of(),
+                    Optional.<Task>empty());
         }).orElseGet(() -> unread(claim, survey));
     }
 
     private static ClaimVerdict unread(Claim claim, Survey survey) {
-        return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_PLATE_UNREAD), List.of(), ClaimsOfSteps.step(survey, "motor-plate"));
+        return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_PLATE_UNREAD), List.of(),
+                ClaimsOfSteps.step(survey, "motor-plate"));
     }
 }

@@ -69,12 +69,15 @@ public record ConditionStatement(List<Sentence> sentences) {
     public static ConditionStatement of(Survey survey) {
         List<Sentence> s = ofDrive(survey.drive());
         strikes(survey, s);
-        survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0)).filter(route -> !survey.drive().latest().containsKey(route))
-                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(Heading.NOT_TESTED, 
+        survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0))
+                .filter(route -> !survey.drive().latest().containsKey(route))
+                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(Heading.NOT_TESTED,
                         Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
-        survey.overdue().forEach((because, entries) -> s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
-        strays(survey).forEach((because, entries) -> s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
+        survey.overdue().forEach((because, entries) ->
+                        s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
+        strays(survey).forEach((because, entries) ->
+                        s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         s.sort(Comparator.comparing(Sentence::heading));
         return new ConditionStatement(List.copyOf(s));
     }
@@ -93,8 +96,8 @@ public record ConditionStatement(List<Sentence> sentences) {
         if (c.run() == 0) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
         } else {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(), c.undecided(),
-                    c.inferred(), c.open()), entries(counted(survey))));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(),
+                            c.undecided(), c.inferred(), c.open()), entries(counted(survey))));
         }
         if (c.sweeps() > 0) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
@@ -105,7 +108,8 @@ public record ConditionStatement(List<Sentence> sentences) {
     /** Runs that count, and of speeds to be run again after a repair the last before it: they count as undecided. */
     private static List<Run> counted(SpindleSurvey survey) {
         List<Run> runs = new ArrayList<>(survey.counting());
-        survey.repeats().forEach(route -> survey.runs().stream().filter(r -> r.route().equals(route)).reduce((a, b) -> b).ifPresent(runs::add));
+        survey.repeats().forEach(route -> survey.runs().stream().filter(r -> r.route().equals(route)).reduce((a, b) -> b)
+                .ifPresent(runs::add));
         return runs;
     }
 
@@ -118,7 +122,9 @@ public record ConditionStatement(List<Sentence> sentences) {
             // As shown: two that round to one figure are one.
             boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
             boolean none = one && Math.round(percent(low.get()) * 10) == 0;
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE : one ? VerdictReason.STATEMENT_DEVIATION : VerdictReason.STATEMENT_DEVIATIONS, proven.size(), percent(low.get()), percent(high.get()),
+            s.add(new Sentence(Heading.SPINDLE,
+                            Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE : one ? VerdictReason.STATEMENT_DEVIATION
+                            : VerdictReason.STATEMENT_DEVIATIONS, proven.size(), percent(low.get()), percent(high.get()),
                     tolerancePercent(survey)), entries(proven)));
         }
     }
@@ -126,9 +132,10 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void failures(SpindleSurvey survey, List<Sentence> s) {
         for (Run run : survey.counting(Outcome.FAILED)) {
             String name = name(survey, run);
-            run.record().symptoms().forEach(symptom -> s.add(new Sentence(Heading.SPINDLE, 
+            run.record().symptoms().forEach(symptom -> s.add(new Sentence(Heading.SPINDLE,
                     Reason.each(VerdictReason.STATEMENT_SYMPTOM, symptom, name, run.author()), List.of(run.entry()))));
-            run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE).ifPresent(j -> s.add(new Sentence(Heading.SPINDLE, 
+            run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE)
+                    .ifPresent(j -> s.add(new Sentence(Heading.SPINDLE,
                     Reason.of(VerdictReason.STATEMENT_OUTSIDE, name, j.shown(), run.nominal().orElseThrow(), percent(run),
                             tolerancePercent(survey), run.source()), List.of(run.entry()))));
         }
@@ -138,7 +145,9 @@ public record ConditionStatement(List<Sentence> sentences) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
             s.add(new Sentence(Heading.SPINDLE, run.judgement()
                     .map(j -> Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name(survey, run), j.because()))
-                    .orElseGet(() -> run.record().reading().map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run), Shown.of(r.rpm(), r.expanded(survey.rules()))))
+                    .orElseGet(() -> run.record().reading()
+                            .map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run),
+                            Shown.of(r.rpm(), r.expanded(survey.rules()))))
                             .orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name(survey, run)))), List.of(run.entry())));
         }
     }
@@ -154,7 +163,8 @@ public record ConditionStatement(List<Sentence> sentences) {
         }
         List<Run> clean = noted.stream().filter(r -> r.record().shift().get() == ShiftFeel.ENGAGES_CLEAN).toList();
         if (!clean.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()), entries(clean)));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()),
+                            entries(clean)));
         }
         for (ShiftFeel feel : List.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES)) {
             List<Run> runs = noted.stream().filter(r -> r.record().shift().get() == feel).toList();
@@ -167,7 +177,8 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void noise(SpindleSurvey survey, List<Sentence> s) {
         List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
         if (!quiet.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(), names(survey, quiet)), entries(quiet)));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(),
+                            names(survey, quiet)), entries(quiet)));
         } else if (!survey.latest().isEmpty()) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
         }
@@ -185,15 +196,17 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void checks(SpindleSurvey survey, List<Sentence> s) {
         survey.checks().values().forEach(c -> s.add(new Sentence(Heading.SPINDLE, c.brake().map(b -> b.grade()
                 .map(g -> Reason.of(VerdictReason.STATEMENT_BRAKE_GRADE, c.seconds().orElseThrow(), g))
-                .orElse(Reason.of(VerdictReason.STATEMENT_BRAKE, c.seconds().orElseThrow(), survey.rules().graded(Rule.SPINDLE_STOP).workable())))
-                .orElse(Reason.each(c.good() ? VerdictReason.STATEMENT_CHECK_GOOD : VerdictReason.STATEMENT_CHECK_BAD, c.check())), List.of(c.entry()))));
+                .orElse(Reason.of(VerdictReason.STATEMENT_BRAKE, c.seconds().orElseThrow(),
+                        survey.rules().graded(Rule.SPINDLE_STOP).workable())))
+                .orElse(Reason.each(c.good() ? VerdictReason.STATEMENT_CHECK_GOOD : VerdictReason.STATEMENT_CHECK_BAD, c.check())),
+                List.of(c.entry()))));
         if (!survey.uncheckedDrive().isEmpty()) {
             s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_UNCHECKED, survey.uncheckedDrive()), List.of()));
         }
     }
 
     private static void repairs(SpindleSurvey survey, List<Sentence> s) {
-        survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(Heading.SPINDLE, 
+        survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(Heading.SPINDLE,
                 Reason.of(VerdictReason.STATEMENT_REPAIRED, p.stage() + " " + p.label(), r.what()), List.of(r.entry())))));
         if (!survey.repeats().isEmpty()) {
             s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
@@ -204,7 +217,8 @@ public record ConditionStatement(List<Sentence> sentences) {
     private static void untested(SpindleSurvey survey, List<Sentence> s) {
         String inferred = names(survey, Mark.INFERRED);
         if (!inferred.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_INFERRED, inferred), entries(survey.counting(Outcome.PROVEN))));
+            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_INFERRED, inferred),
+                            entries(survey.counting(Outcome.PROVEN))));
         }
         String open = names(survey, Mark.OPEN);
         if (!open.isEmpty()) {
@@ -222,7 +236,8 @@ public record ConditionStatement(List<Sentence> sentences) {
     }
 
     private static BigDecimal tolerancePercent(SpindleSurvey survey) {
-        return new SpeedRead(Optional.empty(), survey.table().plate().tolerance()).within(survey.rules()).movePointRight(2).stripTrailingZeros();
+        return new SpeedRead(Optional.empty(), survey.table().plate().tolerance()).within(survey.rules()).movePointRight(2)
+                .stripTrailingZeros();
     }
 
     private static double percent(Run run) {

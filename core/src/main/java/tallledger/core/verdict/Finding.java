@@ -36,7 +36,8 @@ import tallledger.core.survey.StepResult;
  * @param explained why it is no fault of the machine, where its own readings say so; then it is a note
  * @param judged   how a person judges it, with the entry that says so; then the severity is theirs
  */
-public record Finding(Severity severity, Reason about, Reason what, List<Integer> entries, Optional<Explained> explained, Optional<Noted<Regrade>> judged) {
+public record Finding(Severity severity, Reason about, Reason what, List<Integer> entries, Optional<Explained> explained,
+        Optional<Noted<Regrade>> judged) {
 
     private static final Reason DRIVE = Reason.named("system.spindle-drive");
     private static final Reason KIT = Reason.named("system.kit-list");
@@ -72,9 +73,11 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
                     run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()), run.entry())
                     .explainedBy(Optional.ofNullable(explained.get(run.entry())))));
             run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s)).ifPresent(s ->
-                    findings.add(of(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH, DRIVE, Reason.each(VerdictReason.FINDING_SHIFT, s, name), run.entry())));
+                    findings.add(of(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH, DRIVE,
+                                    Reason.each(VerdictReason.FINDING_SHIFT, s, name), run.entry())));
             if (run.outcome() == Outcome.UNDECIDED && run.judgement().isPresent()) {
-                findings.add(of(Severity.NOTE, DRIVE, Reason.of(VerdictReason.FINDING_TOO_CLOSE, name, run.judgement().get().because()), run.entry()));
+                findings.add(of(Severity.NOTE, DRIVE, Reason.of(VerdictReason.FINDING_TOO_CLOSE, name, run.judgement().get().because()),
+                                run.entry()));
             }
         }
         survey.checks().values().stream().filter(CheckResult::isBad).forEach(c -> findings.add(of(
@@ -85,12 +88,13 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
     }
 
     /**
-     * Speeds outside their limit that are no fault of the machine, by their entry: the plate is misprinted there and a reading settled it, or is reckoned
-     * otherwise, or the supply has another frequency. Only where nothing else would explain the reading as well.
+     * Speeds outside their limit that are no fault of the machine, by their entry: the plate is misprinted there and a reading settled it,
+     * or is reckoned otherwise, or the supply has another frequency. Only where nothing else would explain the reading as well.
      */
     private static Map<Integer, Explained> explained(SpindleSurvey survey) {
         Map<Integer, Explained> explained = new HashMap<>();
-        List<Run> off = survey.counting().stream().filter(r -> r.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent()).toList();
+        List<Run> off = survey.counting().stream().filter(r -> r.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent())
+                .toList();
         if (off.isEmpty()) {
             return explained;
         }
@@ -99,11 +103,13 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
             List<SpeedCause> fits = causes.stream().filter(c -> c.routes().contains(run.route())).toList();
             if (!fits.isEmpty() && fits.stream().allMatch(c -> c.kind() == SpeedCause.Kind.SUPPLY)) {
                 explained.put(run.entry(), new Explained(false, fits.get(0).because()));
-            } else if (!fits.isEmpty() && fits.stream().allMatch(c -> Set.of(SpeedCause.Kind.PLATE, SpeedCause.Kind.UNLOADED).contains(c.kind()))) {
+            } else if (!fits.isEmpty() && fits.stream()
+                    .allMatch(c -> Set.of(SpeedCause.Kind.PLATE, SpeedCause.Kind.UNLOADED).contains(c.kind()))) {
                 explained.put(run.entry(), new Explained(true, fits.get(0).because()));
             }
         }
-        PlateDoubt.of(survey).stream().filter(PlateDoubt::misleads).forEach(d -> d.entry().ifPresent(e -> explained.put(e, new Explained(true, d.settled().orElseThrow()))));
+        PlateDoubt.of(survey).stream().filter(PlateDoubt::misleads)
+                .forEach(d -> d.entry().ifPresent(e -> explained.put(e, new Explained(true, d.settled().orElseThrow()))));
         return explained;
     }
 
@@ -116,7 +122,8 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
             if (result.isBad() && !ofDrive) {
                 findings.add(of(result.severity(), about, what(result), result.entry()));
             } else if (result.outcome() == Outcome.UNDECIDED) {
-                findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(), result.judgement().because()), result.entry()));
+                findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(),
+                                result.judgement().because()), result.entry()));
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(of(Severity.SOON, KIT, broken.what(), broken.entry())));
@@ -132,7 +139,8 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
 
     /** As a person judges it, where one does; what stops use by the rules stays that. */
     private Finding by(Survey survey) {
-        return entries.stream().flatMap(e -> Optional.ofNullable(survey.regrades().get(e)).stream()).findFirst().filter(r -> severity != Severity.STOP_USE || r.what().severity() == Severity.STOP_USE)
+        return entries.stream().flatMap(e -> Optional.ofNullable(survey.regrades().get(e)).stream()).findFirst()
+                .filter(r -> severity != Severity.STOP_USE || r.what().severity() == Severity.STOP_USE)
                 .map(r -> new Finding(r.what().severity(), about, what, entries, explained, Optional.of(r))).orElse(this);
     }
 
@@ -143,13 +151,15 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
 
     /** Whether it is a fault of the machine, by what a person says, else by what its readings say. */
     public Regrade.Whose whose() {
-        return judged.map(j -> j.what().whose()).orElse(explained.filter(e -> !e.byPlate()).isPresent() ? Regrade.Whose.OUTSIDE : Regrade.Whose.FAULT);
+        return judged.map(j -> j.what().whose()).orElse(explained.filter(e -> !e.byPlate()).isPresent() ? Regrade.Whose.OUTSIDE
+                : Regrade.Whose.FAULT);
     }
 
     /** What explains it, and what a person says of it, in the order people ask: why, by design, what it costs, what time it takes. */
     public List<Reason> says() {
         List<Reason> says = new ArrayList<>();
-        explained.ifPresent(e -> says.add(Reason.of(e.byPlate() ? VerdictReason.FINDING_PLATE : VerdictReason.FINDING_NO_FAULT, e.because())));
+        explained.ifPresent(e -> says.add(Reason.of(e.byPlate() ? VerdictReason.FINDING_PLATE : VerdictReason.FINDING_NO_FAULT,
+                        e.because())));
         judged.map(Noted::what).ifPresent(r -> {
             says.add(Reason.of(switch (r.whose()) {
                 case FAULT -> VerdictReason.FINDING_JUDGED;
@@ -170,7 +180,8 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
         if (!result.remark().isEmpty()) {
             said.add(result.remark());
         }
-        return said.isEmpty() ? Reason.of(VerdictReason.FINDING_STEP, result.step().name()) : Reason.of(VerdictReason.FINDING_STEP_BECAUSE, result.step().name(), said);
+        return said.isEmpty() ? Reason.of(VerdictReason.FINDING_STEP, result.step().name()) : Reason.of(VerdictReason.FINDING_STEP_BECAUSE,
+                result.step().name(), said);
     }
 
     private static Severity severity(Symptom symptom) {

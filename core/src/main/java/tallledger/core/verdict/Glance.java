@@ -21,7 +21,8 @@ public record Glance(List<Reason> use, List<Finding> worst) {
     public static Glance of(Survey survey, Money money) {
         List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS).map(Money.Priced::finding)
                 // What stops use stops it whoever's fault it is.
-                .filter(f -> f.severity() == Severity.STOP_USE || f.severity() != Severity.NOTE && f.whose() == Regrade.Whose.FAULT).toList();
+                .filter(f -> f.severity() == Severity.STOP_USE || f.severity() != Severity.NOTE && f.whose() == Regrade.Whose.FAULT)
+                .toList();
         List<Object> stop = named(findings, Severity.STOP_USE);
         List<Object> before = named(findings, Severity.BEFORE_USE);
         boolean enough = money.known() >= survey.rules().share(Rule.GLANCE_KNOWN).doubleValue();

@@ -19,13 +19,17 @@ final class MeasuredFigure {
     static Optional<Quantity> of(StepResult result, Survey survey) {
         StepJudgement judged = result.canonical(survey.rules());
         List<Reason> all = judged.because().stream().flatMap(MeasuredFigure::nested).toList();
-        return Stream.of("scaled.per", "graded.reached", "graded.missed", "graded.near", "verdict.inside", "verdict.above", "verdict.below", "verdict.too-close")
-                .flatMap(code -> all.stream().filter(r -> r.code().equals(code)).map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0))).filter(Quantity.class::isInstance).map(Quantity.class::cast)
+        return Stream.of("scaled.per", "graded.reached", "graded.missed", "graded.near", "verdict.inside", "verdict.above", "verdict.below",
+                "verdict.too-close")
+                .flatMap(code -> all.stream().filter(r -> r.code().equals(code))
+                        .map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0))).filter(Quantity.class::isInstance)
+                .map(Quantity.class::cast)
                 .findFirst();
     }
 
     private static Stream<Reason> nested(Reason reason) {
         return Stream.concat(Stream.of(reason), reason.arguments().stream().flatMap(a -> a instanceof Reason r ? Stream.of(r)
-                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty()).flatMap(MeasuredFigure::nested));
+                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty())
+                .flatMap(MeasuredFigure::nested));
     }
 }

@@ -28,9 +28,9 @@ import tallledger.core.survey.Survey;
 import tallledger.core.survey.Worths;
 
 /**
- * What the faults and the untested cost (W 4.2). Put-right: open findings at their cost, a person's own before the table of checks. Unknown: Σ p·c over
- * what was not tested, every p times λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let expect; p capped at 0.9. What is so
- * by design, a note, or only a plate's misprint is not priced; kit is a line of its own.
+ * What the faults and the untested cost (W 4.2). Put-right: open findings at their cost, a person's own before the table of checks.
+ * Unknown: Σ p·c over what was not tested, every p times λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let
+ * expect; p capped at 0.9. What is so by design, a note, or only a plate's misprint is not priced; kit is a line of its own.
  *
  * @param priced   findings with what each costs, worst first
  * @param putRight their sum
@@ -40,7 +40,8 @@ import tallledger.core.survey.Worths;
  * @param tells    λ and what it was reckoned from
  * @param known    share of all worth, without λ, that was tested
  */
-public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRight, double kit, int unpricedKit, List<Untested> untested, Worths.Tells tells, double known, Optional<Offer> offer) {
+public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRight, double kit, int unpricedKit, List<Untested> untested,
+        Worths.Tells tells, double known, Optional<Offer> offer) {
 
     /**
      * A finding with its cost.
@@ -100,18 +101,20 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
 
     /** The steps worth most a minute. */
     public List<Untested> next(int most) {
-        return untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).sorted(Comparator.comparingDouble(Untested::perMinute).reversed()).limit(most).toList();
+        return untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0)
+                .sorted(Comparator.comparingDouble(Untested::perMinute).reversed()).limit(most).toList();
     }
 
     /** What looking at a step is worth now, whether it was looked at or not; empty where the table of checks has nothing for its system. */
     public static Optional<Untested> worth(Survey survey, Step step) {
         Worths worths = Worths.of(survey);
-        return worths.dearest(step).filter(c -> c.mean() > 0).map(c -> new Untested(Optional.of(step), "", worths.chance(step), c.mean(), step.seconds()));
+        return worths.dearest(step).filter(c -> c.mean() > 0)
+                .map(c -> new Untested(Optional.of(step), "", worths.chance(step), c.mean(), step.seconds()));
     }
 
     /**
-     * What minutes take off the unknown: the steps worth most a minute first. Between its corners there may be a better choice by less than one step's
-     * worth; at each corner there is none.
+     * What minutes take off the unknown: the steps worth most a minute first. Between its corners there may be a better choice by less
+     * than one step's worth; at each corner there is none.
      *
      * @return minutes and what is left of the unknown, from now on
      */
@@ -134,16 +137,22 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
     public record Raise(Optional<Finding> finding, Optional<Step> step, double by) {
     }
 
-    /** What would raise the offer most, each by itself: of the dearest findings and of the untested steps worth most. Nothing where there is no offer. */
+    /**
+     * What would raise the offer most, each by itself: of the dearest findings and of the untested steps worth most. Nothing where there
+     * is no offer.
+     */
     public List<Raise> raises(Survey survey, int most) {
         if (offer.isEmpty()) {
             return List.of();
         }
         List<Raise> raises = new ArrayList<>();
-        priced.stream().filter(p -> p.cost.isPresent() && !p.finding.entries().isEmpty()).sorted(Comparator.comparingDouble((Priced p) -> p.cost.get().mean()).reversed()).limit(most)
-                .forEach(p -> raises.add(new Raise(Optional.of(p.finding), Optional.empty(), raised(survey, new WhatIf(Set.of(p.finding.entries().get(0)), Set.of(), Set.of())))));
+        priced.stream().filter(p -> p.cost.isPresent() && !p.finding.entries().isEmpty())
+                .sorted(Comparator.comparingDouble((Priced p) -> p.cost.get().mean()).reversed()).limit(most)
+                .forEach(p -> raises.add(new Raise(Optional.of(p.finding), Optional.empty(),
+                        raised(survey, new WhatIf(Set.of(p.finding.entries().get(0)), Set.of(), Set.of())))));
         untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).limit(most)
-                .forEach(u -> raises.add(new Raise(Optional.empty(), u.step, raised(survey, new WhatIf(Set.of(), Set.of(u.step.get().id().written()), Set.of())))));
+                .forEach(u -> raises.add(new Raise(Optional.empty(), u.step,
+                        raised(survey, new WhatIf(Set.of(), Set.of(u.step.get().id().written()), Set.of())))));
         return raises.stream().filter(r -> r.by > 0).sorted(Comparator.comparingDouble(Raise::by).reversed()).limit(most).toList();
     }
 
@@ -175,10 +184,12 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             List<Untested> untested = untested();
             var kit = survey.steps().kit().sum();
             double unknown = untested.stream().mapToDouble(Untested::worth).sum();
-            double[] shares = {rules.share(Rule.SHARE_OPENING).doubleValue(), rules.share(Rule.SHARE_OFFER).doubleValue(), rules.share(Rule.SHARE_CEILING).doubleValue()};
+            double[] shares = {rules.share(Rule.SHARE_OPENING).doubleValue(), rules.share(Rule.SHARE_OFFER).doubleValue(),
+                    rules.share(Rule.SHARE_CEILING).doubleValue()};
             Optional<Offer> offer = survey.stakes().flatMap(Stakes::start).map(TypedNumber::value)
                     .map(start -> Offer.of(start.doubleValue(), putRight, kit.toReplace().doubleValue(), unknown, shares));
-            return new Money(survey.stakes(), priced, putRight, kit.toReplace().doubleValue(), kit.unpriced(), untested, worths.tells(), known(), offer);
+            return new Money(survey.stakes(), priced, putRight, kit.toReplace().doubleValue(), kit.unpriced(), untested, worths.tells(),
+                    known(), offer);
         }
 
         private List<Priced> priced() {
@@ -192,7 +203,8 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             if (f.whose() != Regrade.Whose.FAULT) {
                 return new Priced(f, Optional.empty(), f.whose() == Regrade.Whose.BY_DESIGN ? By.BY_DESIGN : By.OUTSIDE);
             }
-            Optional<Cost> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3).map(c -> Cost.of(c.get(0), c.get(1), c.get(2)));
+            Optional<Cost> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3)
+                    .map(c -> Cost.of(c.get(0), c.get(1), c.get(2)));
             if (own.isPresent()) {
                 return new Priced(f, own, By.PERSON);
             }
@@ -204,9 +216,12 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             }
             Optional<Made> rests = f.entries().stream().map(made::get).filter(java.util.Objects::nonNull).findFirst();
             if (rests.isEmpty()) {
-                return new Priced(f, Optional.empty(), survey.drive().checks().values().stream().anyMatch(c -> f.entries().contains(c.entry())) ? By.NOT_IN_TABLE : By.KIT);
+                return new Priced(f, Optional.empty(),
+                        survey.drive().checks().values().stream().anyMatch(c -> f.entries().contains(c.entry())) ? By.NOT_IN_TABLE
+                        : By.KIT);
             }
-            Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? worths.costs(r.step().system().name()) : symptoms((Run) rests.get()));
+            Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? worths.costs(r.step().system().name())
+                    : symptoms((Run) rests.get()));
             return new Priced(f, table, table.isPresent() ? By.TABLE : By.NOT_IN_TABLE);
         }
 
@@ -226,7 +241,8 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
                 // What the seller puts right is to be tested again; λ stays, it was found bad.
                 boolean again = latest != null && repaired.contains(latest.entry());
                 if ((latest == null || again) && !isLooked(step) && !survey.steps().isSpared(step)) {
-                    untested.add(new Untested(Optional.of(step), "", worths.chance(step), worths.dearest(step).map(Cost::mean).orElse(0.0), step.seconds()));
+                    untested.add(new Untested(Optional.of(step), "", worths.chance(step), worths.dearest(step).map(Cost::mean).orElse(0.0),
+                                    step.seconds()));
                 }
             }
             Elements elements = Elements.of(survey.machine().train());

@@ -25,9 +25,9 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.Survey;
 
 /**
- * Two to four machines on the same characteristics (W 4.5). What was tested on one and not on another comes first: an untested value is no advantage.
- * Then what was measured, the greatest difference over the workable limit first; then what has no limit and differs; what is alike within
- * √(U₁² + U₂²), or the same, last.
+ * Two to four machines on the same characteristics (W 4.5). What was tested on one and not on another comes first: an untested value is no
+ * advantage. Then what was measured, the greatest difference over the workable limit first; then what has no limit and differs; what is
+ * alike within √(U₁² + U₂²), or the same, last.
  *
  * @param rows    in that order
  * @param sisters whether all are of one maker and model: then their descriptions ought to agree
@@ -86,7 +86,9 @@ public record SideBySide(List<Row> rows, boolean sisters) {
         rows.addAll(reckoned(surveys, money));
         rows.addAll(described(surveys));
         rows.sort(Comparator.comparing(Row::part).thenComparing(Comparator.comparingDouble(Row::rank).reversed()));
-        boolean sisters = surveys.stream().map(s -> List.of(s.machine().identity().family(), lower(s.machine().identity().maker()), lower(s.machine().identity().model()))).distinct().count() == 1;
+        boolean sisters = surveys.stream()
+                .map(s -> List.of(s.machine().identity().family(), lower(s.machine().identity().maker()),
+                        lower(s.machine().identity().model()))).distinct().count() == 1;
         return new SideBySide(List.copyOf(rows), sisters && !surveys.get(0).machine().identity().model().isBlank());
     }
 
@@ -96,7 +98,8 @@ public record SideBySide(List<Row> rows, boolean sisters) {
 
     private static List<Row> measured(List<Survey> surveys) {
         Map<String, Step> steps = new LinkedHashMap<>();
-        surveys.forEach(s -> s.steps().inScope().stream().filter(step -> step.recording().limitRule().isPresent()).forEach(step -> steps.putIfAbsent(step.id().written(), step)));
+        surveys.forEach(s -> s.steps().inScope().stream().filter(step -> step.recording().limitRule().isPresent())
+                .forEach(step -> steps.putIfAbsent(step.id().written(), step)));
         List<Row> rows = new ArrayList<>();
         steps.forEach((id, step) -> {
             List<Cell> cells = surveys.stream().map(s -> cell(s, id)).toList();
@@ -109,13 +112,15 @@ public record SideBySide(List<Row> rows, boolean sisters) {
 
     private static Cell cell(Survey survey, String id) {
         Optional<Step> step = survey.steps().inScope().stream().filter(s -> s.id().written().equals(id)).findFirst();
-        return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).map(r -> new Cell(MeasuredFigure.of(r, survey), Optional.empty(), Optional.of(r.outcome()), true)).orElse(Cell.UNTESTED))
+        return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id()))
+                .map(r -> new Cell(MeasuredFigure.of(r, survey), Optional.empty(), Optional.of(r.outcome()), true)).orElse(Cell.UNTESTED))
                 .orElse(Cell.NOT_THERE);
     }
 
     private static Row row(Step step, List<Cell> cells, Survey first) {
         boolean open = cells.stream().anyMatch(c -> !c.isTested());
-        double workable = step.recording().limit(step.judgedBy(first.rules())).map(GradedLimit::workable).map(BigDecimal::doubleValue).orElse(0.0);
+        double workable = step.recording().limit(step.judgedBy(first.rules())).map(GradedLimit::workable).map(BigDecimal::doubleValue)
+                .orElse(0.0);
         double rank = 0;
         boolean alike = true;
         for (int i = 0; i < cells.size(); i++) {
@@ -132,28 +137,37 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 }
             }
         }
-        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording().limitPer(), cells, rank);
+        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording().limitPer(), cells,
+                rank);
     }
 
     private static List<Row> reckoned(List<Survey> surveys, List<Money> money) {
         return List.of(plain(VerdictReason.BESIDE_ASKED, money, m -> m.stakes().flatMap(s -> s.asking()).map(a -> a.value().doubleValue())),
-                plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())), plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),
-                plain(VerdictReason.BESIDE_UNKNOWN, money, m -> Optional.of(m.unknown())), plain(VerdictReason.BESIDE_OFFER, money, m -> m.offer().map(Offer::offer)),
-                of(Reason.of(VerdictReason.BESIDE_KNOWN), money.stream().map(m -> Cell.said(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * m.known())))).toList()));
+                plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())),
+                plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),
+                plain(VerdictReason.BESIDE_UNKNOWN, money, m -> Optional.of(m.unknown())),
+                plain(VerdictReason.BESIDE_OFFER, money, m -> m.offer().map(Offer::offer)),
+                of(Reason.of(VerdictReason.BESIDE_KNOWN),
+                        money.stream().map(m -> Cell.said(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * m.known())))).toList()));
     }
 
     private static Row plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {
-        List<Cell> cells = money.stream().map(m -> amount.apply(m).map(a -> Cell.said(new Amount(a, m.stakes().map(s -> s.currency()).orElse("")))).orElse(Cell.NOT_THERE)).toList();
+        List<Cell> cells = money.stream()
+                .map(m -> amount.apply(m).map(a -> Cell.said(new Amount(a, m.stakes().map(s -> s.currency()).orElse(""))))
+                .orElse(Cell.NOT_THERE)).toList();
         return of(Reason.of(name), cells);
     }
 
     private static Row of(Reason name, List<Cell> cells) {
-        boolean same = cells.stream().map(c -> c.said.map(Object::toString).orElse("")).distinct().count() == 1 && cells.stream().map(Cell::there).distinct().count() == 1;
+        boolean same = cells.stream().map(c -> c.said.map(Object::toString).orElse("")).distinct().count() == 1 && cells.stream()
+                .map(Cell::there).distinct().count() == 1;
         return new Row(same ? Part.ALIKE : Part.OTHERWISE, name, Optional.empty(), cells, 0);
     }
 
     private static Row texts(VerdictReason name, List<Survey> surveys, Function<Survey, Optional<Object>> text) {
-        return of(Reason.of(name), surveys.stream().map(s -> text.apply(s).filter(t -> !t.toString().isBlank()).map(Cell::said).orElse(Cell.NOT_THERE)).toList());
+        return of(Reason.of(name),
+                surveys.stream().map(s -> text.apply(s).filter(t -> !t.toString().isBlank()).map(Cell::said).orElse(Cell.NOT_THERE))
+                .toList());
     }
 
     /** What plate and description say, and what one has and another lacks. */
@@ -165,11 +179,14 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 texts(VerdictReason.BESIDE_FASTEST, surveys, s -> nominals(s).reduce((a, b) -> b).map(Object.class::cast))));
         Set<String> axes = new LinkedHashSet<>();
         surveys.forEach(s -> s.machine().fitOut().axes().stream().map(Axis::name).forEach(axes::add));
-        axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name), surveys.stream().map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
+        axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name),
+                        surveys.stream().map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
                 .map(a -> a.travel().isBlank() ? Cell.UNTESTED : Cell.said(a.travel())).orElse(Cell.NOT_THERE)).toList())));
         Set<Feature> features = new LinkedHashSet<>();
         surveys.forEach(s -> features.addAll(s.machine().fitOut().features()));
-        features.stream().sorted().forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f), surveys.stream().map(s -> s.machine().fitOut().has(f) ? Cell.said(Reason.of(VerdictReason.BESIDE_HAS))
+        features.stream().sorted()
+                .forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f),
+                        surveys.stream().map(s -> s.machine().fitOut().has(f) ? Cell.said(Reason.of(VerdictReason.BESIDE_HAS))
                 : Cell.NOT_THERE).toList())));
         return rows.stream().filter(r -> r.cells.stream().anyMatch(c -> c.said.isPresent())).toList();
     }

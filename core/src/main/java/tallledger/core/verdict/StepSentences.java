@@ -28,20 +28,24 @@ final class StepSentences {
 
     static List<Sentence> of(Survey survey) {
         List<Sentence> s = new ArrayList<>();
-        if (survey.steps().scope() == Scope.SPINDLE_DRIVE && survey.steps().all().stream().allMatch(r -> r.step().recording().driveCheck().isPresent())) {
+        if (survey.steps().scope() == Scope.SPINDLE_DRIVE && survey.steps().all().stream()
+                .allMatch(r -> r.step().recording().driveCheck().isPresent())) {
             return s;
         }
         counts(survey.steps(), s);
-        List<StepResult> results = survey.steps().latest().values().stream().filter(r -> r.step().recording().driveCheck().isEmpty()).toList();
+        List<StepResult> results = survey.steps().latest().values().stream().filter(r -> r.step().recording().driveCheck().isEmpty())
+                .toList();
         if (results.stream().anyMatch(r -> r.step().recording().limit(survey.rules()).isPresent())) {
-            s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_JUDGED_AS, survey.rules().judgedAs()), List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
+            s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_JUDGED_AS, survey.rules().judgedAs()),
+                            List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
         }
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
                 of(r), Reason.of(VerdictReason.STATEMENT_STEP_CLOSE, r.step().name(), r.judgement().because()), List.of(r.entry()))));
         nobodys(survey, results, s);
         good(results, s);
-        survey.repairs().forEach(r -> r.part().system().ifPresent(system -> s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
+        survey.repairs().forEach(r -> r.part().system()
+                .ifPresent(system -> s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
                 system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
         again(survey.steps(), s);
         survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
@@ -53,8 +57,10 @@ final class StepSentences {
 
     /** What lies between the seller's proof and the buyer's complaint. */
     private static void nobodys(Survey survey, List<StepResult> results, List<Sentence> s) {
-        List<Integer> close = Stream.concat(results.stream().filter(r -> r.step().recording().limit(survey.rules()).isPresent() && r.outcome() == Outcome.UNDECIDED).map(StepResult::entry),
-                survey.drive().counting(Outcome.UNDECIDED).stream().filter(r -> r.judgement().isPresent()).map(Run::entry)).sorted().toList();
+        List<Integer> close = Stream.concat(results.stream().filter(r -> r.step().recording().limit(survey.rules()).isPresent()
+                        && r.outcome() == Outcome.UNDECIDED).map(StepResult::entry),
+                survey.drive().counting(Outcome.UNDECIDED).stream().filter(r -> r.judgement().isPresent()).map(Run::entry)).sorted()
+                .toList();
         if (!close.isEmpty()) {
             s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_NOBODYS, close.size()), close));
         }
@@ -64,8 +70,10 @@ final class StepSentences {
         List<Step> all = ledger.inScope();
         List<StepResult> done = List.copyOf(ledger.latest().values());
         int spared = (int) all.stream().filter(ledger::isSpared).count();
-        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), count(done, Outcome.PROVEN), count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
-                spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size()), done.stream().map(StepResult::entry).sorted().toList()));
+        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), count(done, Outcome.PROVEN),
+                        count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
+                spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size()), done.stream()
+                .map(StepResult::entry).sorted().toList()));
     }
 
     private static int count(List<StepResult> done, Outcome outcome) {
@@ -93,24 +101,29 @@ final class StepSentences {
     }
 
     /**
-     * What was measured against a limit says its figure, the limit and the grade, a sentence each on the chart; the rest of a phase by grade; what was only
-     * looked at, and is as it should be, by name.
+     * What was measured against a limit says its figure, the limit and the grade, a sentence each on the chart; the rest of a phase by
+     * grade; what was only looked at, and is as it should be, by name.
      */
     private static void good(List<StepResult> results, List<Sentence> s) {
         results.stream().filter(r -> r.outcome() == Outcome.PROVEN && isMeasured(r)).forEach(r -> s.add(new Sentence(of(r),
-                Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH).toList()), onItsCut(r))));
+                Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH)
+                        .toList()), onItsCut(r))));
         for (Phase phase : Phase.values()) {
-            List<StepResult> rest = results.stream().filter(r -> r.step().phase() == phase && r.outcome() == Outcome.PROVEN && !isMeasured(r)).toList();
+            List<StepResult> rest = results.stream().filter(r -> r.step().phase() == phase && r.outcome() == Outcome.PROVEN
+                    && !isMeasured(r)).toList();
             for (Grade grade : Grade.values()) {
-                named(phase, rest.stream().filter(r -> r.judgement().grade().filter(grade::equals).isPresent()).toList(), s, names -> Reason.of(VerdictReason.STATEMENT_GRADE, grade, names));
+                named(phase, rest.stream().filter(r -> r.judgement().grade().filter(grade::equals).isPresent()).toList(), s,
+                        names -> Reason.of(VerdictReason.STATEMENT_GRADE, grade, names));
             }
-            named(phase, rest.stream().filter(r -> r.judgement().grade().isEmpty()).toList(), s, names -> Reason.of(VerdictReason.STATEMENT_GOOD, names));
+            named(phase, rest.stream().filter(r -> r.judgement().grade().isEmpty()).toList(), s,
+                    names -> Reason.of(VerdictReason.STATEMENT_GOOD, names));
         }
     }
 
     private static void named(Phase phase, List<StepResult> some, List<Sentence> s, Function<List<Object>, Reason> says) {
         if (!some.isEmpty()) {
-            s.add(new Sentence(Heading.of(phase), says.apply(some.stream().map(r -> (Object) r.step().name()).toList()), some.stream().map(StepResult::entry).sorted().toList()));
+            s.add(new Sentence(Heading.of(phase), says.apply(some.stream().map(r -> (Object) r.step().name()).toList()),
+                            some.stream().map(StepResult::entry).sorted().toList()));
         }
     }
 
@@ -142,8 +155,11 @@ final class StepSentences {
         if (!ledger.kit().items().isEmpty()) {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
-            s.add(new Sentence(Heading.KIT, Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING, sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
+            s.add(new Sentence(Heading.KIT, Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING,
+                            sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
         }
-        ledger.lift().ifPresent(lift -> s.add(new Sentence(Heading.KIT, InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()), List.of(lift.entry()))));
+        ledger.lift().ifPresent(lift ->
+                        s.add(new Sentence(Heading.KIT, InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()),
+                        List.of(lift.entry()))));
     }
 }

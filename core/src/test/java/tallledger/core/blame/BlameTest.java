@@ -66,7 +66,8 @@ class BlameTest {
     }
 
     /** The levers alone, as the worked figures have it: a motor on every route is an eighth element. */
-    private static final DriveTrain LEVERS = new DriveTrain(List.of(Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4")), List.of());
+    private static final DriveTrain LEVERS = new DriveTrain(List.of(Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4")),
+            List.of());
 
     private static double noFault(Set<Symptom> heard, String... runs) {
         Route b3 = LEVERS.routes().stream().filter(r -> LEVERS.name(r).equals("B3")).findFirst().orElseThrow();

@@ -31,7 +31,8 @@ class CausesByHandTest {
         List<SpeedCauses.Reading> readings = new ArrayList<>();
         for (Route route : machine.train().routes()) {
             double times = factor.applyAsDouble(machine.train().name(route));
-            machine.speeds().nominal(route).filter(n -> times > 0).ifPresent(n -> readings.add(new SpeedCauses.Reading(route, n.doubleValue() * times, n.doubleValue(), false)));
+            machine.speeds().nominal(route).filter(n -> times > 0)
+                    .ifPresent(n -> readings.add(new SpeedCauses.Reading(route, n.doubleValue() * times, n.doubleValue(), false)));
         }
         causes(what, machine, readings);
     }
@@ -39,12 +40,14 @@ class CausesByHandTest {
     private void causes(String what, MachineDescription machine, List<SpeedCauses.Reading> readings) {
         List<SpeedCause> causes = SpeedCauses.of(machine.speeds(), readings, Rules.shipped());
         lines.add(what + ": " + (causes.isEmpty() ? "nothing" : ""));
-        causes.forEach(c -> lines.add("  " + c.kind() + String.format(Locale.ROOT, " %.4f ", c.misfit()) + rounded(c.because().code(), c.because().arguments()) + " of "
+        causes.forEach(c -> lines.add("  " + c.kind() + String.format(Locale.ROOT, " %.4f ", c.misfit())
+                        + rounded(c.because().code(), c.because().arguments()) + " of "
                 + c.routes().stream().map(machine.train()::name).collect(Collectors.joining(" "))));
     }
 
     private static String rounded(String code, List<Object> arguments) {
-        return code + arguments.stream().map(a -> a instanceof Double d ? String.format(Locale.ROOT, "%.3f", d) : String.valueOf(a)).toList();
+        return code + arguments.stream().map(a -> a instanceof Double d ? String.format(Locale.ROOT, "%.3f", d) : String.valueOf(a))
+                .toList();
     }
 
     private static Stage belt(Transmission... does) {
@@ -78,22 +81,28 @@ class CausesByHandTest {
         MachineDescription misread = Machines.lathe(Machines.TWELVE_MISREAD, lever("range", "A B C"), lever("gear", "1 2 3 4"));
         readings("misread B3", misread, name -> name.equals("B3") ? 250.0 / 280 : 1);
         readings("misread B3, all high", misread, name -> (name.equals("B3") ? 250.0 / 280 : 1) * 1.03);
-        MachineDescription belted = Machines.lathe("50 100 200 100 200 400", belt(grooves("80", "160"), grooves("120", "120")), lever("gear", "1 2 3"));
+        MachineDescription belted = Machines.lathe("50 100 200 100 200 400", belt(grooves("80", "160"), grooves("120", "120")),
+                lever("gear", "1 2 3"));
         for (double factor : new double[] {0.5, 2, 1.9, 0.6}) {
             readings("belted × " + factor, belted, name -> factor);
         }
-        MachineDescription unknown = Machines.lathe("50 100 200 100 200 400", belt(new Transmission.Unknown(), new Transmission.Unknown()), lever("gear", "1 2 3"));
+        MachineDescription unknown = Machines.lathe("50 100 200 100 200 400", belt(new Transmission.Unknown(), new Transmission.Unknown()),
+                lever("gear", "1 2 3"));
         readings("belt of unknown grooves × 0.5", unknown, name -> 0.5);
-        MachineDescription inverted = Machines.lathe("40 160 80 320", Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.4, 1.6))), lever("gear", "1 2"));
+        MachineDescription inverted = Machines.lathe("40 160 80 320",
+                Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.4, 1.6))), lever("gear", "1 2"));
         readings("inverter × 0.8", inverted, name -> 0.8);
         readings("inverter, good", inverted, name -> 1);
         Route a1 = twelve.train().routes().get(0);
         Route a2 = twelve.train().routes().get(1);
         for (double loaded : new double[] {1.0, 0.99, 0.985, 0.96, 0.9, 0.8}) {
-            causes("under load × " + loaded, twelve, List.of(new SpeedCauses.Reading(a1, 31.5, 31.5, false), new SpeedCauses.Reading(a1, 31.5 * loaded, 31.5, true), new SpeedCauses.Reading(a2, 45, 45, false)));
+            causes("under load × " + loaded, twelve,
+                    List.of(new SpeedCauses.Reading(a1, 31.5, 31.5, false), new SpeedCauses.Reading(a1, 31.5 * loaded, 31.5, true),
+                            new SpeedCauses.Reading(a2, 45, 45, false)));
         }
         causes("loaded alone", twelve, List.of(new SpeedCauses.Reading(a1, 28, 31.5, true)));
-        causes("high and falling", twelve, List.of(new SpeedCauses.Reading(a1, 33, 31.5, false), new SpeedCauses.Reading(a1, 31.6, 31.5, true)));
+        causes("high and falling", twelve,
+                List.of(new SpeedCauses.Reading(a1, 33, 31.5, false), new SpeedCauses.Reading(a1, 31.6, 31.5, true)));
         ByHand.check("causes", lines.stream());
     }
 }

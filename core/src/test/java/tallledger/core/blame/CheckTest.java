@@ -19,13 +19,15 @@ class CheckTest {
         return new Check(about, Optional.ofNullable(kind), what, BigDecimal.ZERO, new BigDecimal(likely), new BigDecimal("5000"));
     }
 
-    private static final List<Check> TABLE = List.of(check("GROWLS", StageKind.GEAR, "gear pair", "900"), check("GROWLS", null, "drawbar", "0"),
+    private static final List<Check> TABLE = List.of(check("GROWLS", StageKind.GEAR, "gear pair", "900"),
+            check("GROWLS", null, "drawbar", "0"),
             check("GROWLS", StageKind.BELT, "belt", "40"), check("GROWLS", StageKind.GEAR, "oil", "0"), check("WHINES", null, "guard", "0"),
             check("spindle", null, "bearing", "600"), check("spindle", null, "nose", "60"), check("feed", null, "belt", "5"));
 
     @Test
     void aSymptomAtAGearAsksTheFreeAndCommonFirst() {
-        assertThat(Check.cheapestFirst(TABLE, Symptom.GROWLS, StageKind.GEAR)).extracting(Check::what).containsExactly("drawbar", "oil", "gear pair");
+        assertThat(Check.cheapestFirst(TABLE, Symptom.GROWLS, StageKind.GEAR)).extracting(Check::what)
+                .containsExactly("drawbar", "oil", "gear pair");
         assertThat(Check.cheapestFirst(TABLE, Symptom.GROWLS, StageKind.BELT)).extracting(Check::what).containsExactly("drawbar", "belt");
         assertThat(Check.cheapestFirst(TABLE, Symptom.SQUEALS, StageKind.GEAR)).isEmpty();
     }
@@ -40,13 +42,15 @@ class CheckTest {
     @ParameterizedTest
     @CsvSource({"-1,0,0", "5,4,9", "1,3,2"})
     void costsMustRise(String low, String likely, String high) {
-        assertThatThrownBy(() -> new Check("spindle", Optional.empty(), "nose", new BigDecimal(low), new BigDecimal(likely), new BigDecimal(high)))
+        assertThatThrownBy(() -> new Check("spindle", Optional.empty(), "nose", new BigDecimal(low), new BigDecimal(likely),
+                        new BigDecimal(high)))
                 .hasMessageContaining("check.costs");
     }
 
     @Test
     void equalCostsAreNoContradiction() {
-        assertThat(new Check("spindle", Optional.empty(), "x".repeat(300), BigDecimal.TEN, BigDecimal.TEN, BigDecimal.TEN).what()).hasSize(300);
+        assertThat(new Check("spindle", Optional.empty(), "x".repeat(300), BigDecimal.TEN, BigDecimal.TEN, BigDecimal.TEN).what())
+                .hasSize(300);
         assertThatThrownBy(() -> check("spindle", null, "x".repeat(301), "1")).hasMessageContaining("check.what");
         assertThatThrownBy(() -> check("spindle", null, " ", "1")).hasMessageContaining("check.what");
     }

@@ -44,7 +44,8 @@ class PosteriorTest {
         }
         assertThat(posterior.entropy()).isCloseTo(entropy(written), offset(1e-9));
         for (Route route : List.of(routes.get(7), trials.get(0).route(), trials.get(1).route())) {
-            assertThat(posterior.expectedEntropy(route, elements.mask(route), 0.1)).isCloseTo(expectedEntropy(trials, written, route), offset(1e-9));
+            assertThat(posterior.expectedEntropy(route, elements.mask(route), 0.1))
+                    .isCloseTo(expectedEntropy(trials, written, route), offset(1e-9));
         }
     }
 

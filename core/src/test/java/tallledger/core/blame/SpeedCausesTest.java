@@ -40,12 +40,14 @@ class SpeedCausesTest {
     /** Every one of these lies within 2 % of its plate: no position is accused of anything. */
     @Test
     void readingsWithinTwoPerCentAccuseNoPosition() {
-        MachineDescription machine = Machines.lathe("31.5 45 63 125 180 250 500 710 1000", Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3"));
+        MachineDescription machine = Machines.lathe("31.5 45 63 125 180 250 500 710 1000", Machines.lever("range", "A B C"),
+                Machines.lever("gear", "1 2 3"));
         double[] read = {31.082, 44.214, 63.488, 125.598, 178.7, 251.534, 499.4, 699.27, 1014.056};
         List<SpeedCauses.Reading> readings = new java.util.ArrayList<>();
         List<Route> routes = machine.train().routes();
         for (int i = 0; i < read.length; i++) {
-            readings.add(new SpeedCauses.Reading(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow().doubleValue(), false));
+            readings.add(new SpeedCauses.Reading(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow()
+                            .doubleValue(), false));
         }
         assertThat(SpeedCauses.of(machine.speeds(), readings, Rules.shipped())).isEmpty();
     }
@@ -110,7 +112,8 @@ class SpeedCausesTest {
     /** Twice the plate is marks miscounted; it is A4's speed too, so both are offered. */
     @Test
     void whereTwoExplanationsFitBothAreOffered() {
-        assertThat(causes(machine, name -> name.equals("A2") ? 2 : 1)).extracting(SpeedCause::kind).contains(Kind.MULTIPLE, Kind.OTHER_POSITION);
+        assertThat(causes(machine, name -> name.equals("A2") ? 2 : 1)).extracting(SpeedCause::kind)
+                .contains(Kind.MULTIPLE, Kind.OTHER_POSITION);
     }
 
     /** 125 plate: 123 unloaded, 117 under load, a fall of 4.9 %. */

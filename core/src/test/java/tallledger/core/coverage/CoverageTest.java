@@ -46,12 +46,14 @@ class CoverageTest {
     /** A sliding drive in two ranges: two sweeps, counted apart from the four ends. */
     @Test
     void sweepsAreCountedApart() {
-        MachineDescription sliding = Machines.lathe("40 300 350 2200", lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
+        MachineDescription sliding = Machines.lathe("40 300 350 2200", lever("range", "L H"),
+                Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
         SpeedTable speeds = sliding.speeds();
         List<Route> sweeps = speeds.speeds().stream().filter(Speed::isSweep).map(s -> s.routes().get(0)).toList();
         assertThat(sweeps).hasSize(2);
         Coverage.Counts none = Coverage.of(speeds, Elements.of(sliding.train()), Map.of()).counts();
-        Coverage.Counts one = Coverage.of(speeds, Elements.of(sliding.train()), Map.of(sweeps.get(0), Outcome.PROVEN, sweeps.get(1), Outcome.FAILED)).counts();
+        Coverage.Counts one = Coverage.of(speeds, Elements.of(sliding.train()),
+                Map.of(sweeps.get(0), Outcome.PROVEN, sweeps.get(1), Outcome.FAILED)).counts();
         assertThat(List.of(none.all(), none.run(), none.sweeps(), none.sweepsProven())).containsExactly(4, 0, 2, 0);
         assertThat(List.of(one.run(), one.sweeps(), one.sweepsProven())).containsExactly(0, 2, 1);
     }

@@ -30,7 +30,8 @@ class RunOrderTest {
         List<Double> speeds = IntStream.range(0, a * b).mapToObj(i -> 25 + random.nextDouble() * 1500).sorted().toList();
         String cells = speeds.stream().map(n -> String.format("%.1f", n)).collect(Collectors.joining(" "));
         Stage belt = new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, lever("belt", labels("L", a)).positions());
-        return Machines.lathe(cells, belt, lever("gear", labels("G", b), random.nextBoolean() ? Shifting.SHIFTS_TURNING : Shifting.STOP_TO_SHIFT));
+        return Machines.lathe(cells, belt,
+                lever("gear", labels("G", b), random.nextBoolean() ? Shifting.SHIFTS_TURNING : Shifting.STOP_TO_SHIFT));
     }
 
     private static String labels(String prefix, int count) {
@@ -38,7 +39,8 @@ class RunOrderTest {
     }
 
     private static Situation fresh(MachineDescription machine) {
-        return Situation.of(machine.speeds(), Elements.of(machine.train()), Map.of(), List.of(), Optional.empty(), OptionalDouble.empty(), Rules.shipped());
+        return Situation.of(machine.speeds(), Elements.of(machine.train()), Map.of(), List.of(), Optional.empty(), OptionalDouble.empty(),
+                Rules.shipped());
     }
 
     @ParameterizedTest
@@ -102,7 +104,8 @@ class RunOrderTest {
         double best = Double.MAX_VALUE;
         for (int next = 0; next < first.length; next++) {
             if ((done >> next & 1) == 0) {
-                best = Math.min(best, shortestPath(move, first, done | 1 << next, next, time + (last < 0 ? first[next] : move[last][next])));
+                best = Math.min(best, shortestPath(move, first, done | 1 << next, next,
+                                time + (last < 0 ? first[next] : move[last][next])));
             }
         }
         return best;

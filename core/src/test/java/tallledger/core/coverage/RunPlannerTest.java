@@ -53,11 +53,13 @@ class RunPlannerTest {
     /** Two by two, 8 15.3 28.9 48.6: two runs would prove all, but 8 to 48.6 is more than four times, so from cold it takes three. */
     @Test
     void theRunThatTheColdSpindleCostsIsSaid() {
-        RunPlan plan = planner(Machines.lathe("8 15.3 28.9 48.6", Machines.lever("range", "L H"), Machines.lever("gear", "1 2"))).plan(School.EVERY_GEAR, 0);
+        RunPlan plan = planner(Machines.lathe("8 15.3 28.9 48.6", Machines.lever("range", "L H"), Machines.lever("gear", "1 2")))
+                .plan(School.EVERY_GEAR, 0);
         assertThat(plan.runs()).hasSize(3);
         assertThat(plan.provenFewest()).isTrue();
         assertThat(plan.warm()).hasValue(2);
-        RunPlan near = planner(Machines.lathe("8 15.3 28.9 31", Machines.lever("range", "L H"), Machines.lever("gear", "1 2"))).plan(School.EVERY_GEAR, 0);
+        RunPlan near = planner(Machines.lathe("8 15.3 28.9 31", Machines.lever("range", "L H"), Machines.lever("gear", "1 2")))
+                .plan(School.EVERY_GEAR, 0);
         assertThat(near.runs()).hasSize(2);
         assertThat(near.warm()).as("the rule costs nothing there").isEmpty();
     }
@@ -98,7 +100,8 @@ class RunPlannerTest {
         for (int bits = 0; bits < 1 << 12; bits++) {
             int chosen = bits;
             List<Route> set = IntStream.range(0, 12).filter(i -> (chosen >> i & 1) == 1).mapToObj(all::get).toList();
-            if (set.size() == 5 && covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(11)) && climbs(machine.speeds(), set)) {
+            if (set.size() == 5 && covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(11))
+                    && climbs(machine.speeds(), set)) {
                 sets++;
                 quickest = Math.min(quickest, RunOrder.of(Situation.of(machine.speeds(), elements, Map.of(), List.of(), Optional.empty(),
                         OptionalDouble.empty(), Rules.shipped()), set).seconds());
@@ -136,7 +139,8 @@ class RunPlannerTest {
             Elements elements = Elements.of(machine.train());
             int fewest = IntStream.range(0, 1 << all.size()).filter(bits -> {
                 List<Route> set = IntStream.range(0, all.size()).filter(i -> (bits >> i & 1) == 1).mapToObj(all::get).toList();
-                return covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(all.size() - 1)) && climbs(machine.speeds(), set);
+                return covers(elements, set) && set.contains(all.get(0)) && set.contains(all.get(all.size() - 1))
+                        && climbs(machine.speeds(), set);
             }).map(Integer::bitCount).min().orElseThrow();
             assertThat(planner(machine).plan(School.EVERY_GEAR, 0).runs()).as(cells).hasSize(fewest);
         }
@@ -185,15 +189,16 @@ class RunPlannerTest {
     void aFailureChangesThePlanAndWhatIsExercisedStays() {
         MachineDescription machine = Machines.twelve();
         Map<Route, Outcome> outcomes = new HashMap<>(Map.of(route(machine, "A1"), Outcome.PROVEN, route(machine, "A3"), Outcome.FAILED));
-        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, 0, outcomes, List.of(), Optional.of(route(machine, "A3")), OptionalDouble.of(63));
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, 0, outcomes, List.of(), Optional.of(route(machine, "A3")),
+                OptionalDouble.of(63));
         assertThat(names(machine, plan)).doesNotContain("A1", "A3").contains("C4").anyMatch(name -> name.endsWith("3"));
     }
 
     @Test
     void anElementWithNoRunLeftIsNamedAsBeyondProof() {
         MachineDescription machine = Machines.lathe("100 200 300", lever("gear", "1 2 3"));
-        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, 0, Map.of(route(machine, "1"), Outcome.PROVEN), List.of(route(machine, "2")),
-                Optional.of(route(machine, "1")), OptionalDouble.of(100));
+        RunPlan plan = planner(machine).plan(School.EVERY_GEAR, 0, 0, Map.of(route(machine, "1"), Outcome.PROVEN),
+                List.of(route(machine, "2")), Optional.of(route(machine, "1")), OptionalDouble.of(100));
         assertThat(plan.beyondProof()).extracting(Elements.Element::label).containsExactly("2");
         assertThat(names(machine, plan)).containsExactly("3");
     }
@@ -210,7 +215,10 @@ class RunPlannerTest {
         assertThat(planner(machine).plan(School.MY_MINUTES, 10).runs()).isEmpty();
     }
 
-    /** The fastest speed is in it wherever the minutes reach it, and what they leave goes to the speeds nobody ran: in 240 s seven of twelve, in 600 all. */
+    /**
+     * The fastest speed is in it wherever the minutes reach it, and what they leave goes to the speeds nobody ran: in 240 s seven of
+     * twelve, in 600 all.
+     */
     @Test
     void myMinutesHaveTheFastestSpeedAndNothingToSpare() {
         MachineDescription machine = Machines.twelve();
@@ -221,7 +229,8 @@ class RunPlannerTest {
         assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 600))).hasSize(12).doesNotHaveDuplicates();
         Map<Route, Outcome> all = new HashMap<>();
         machine.speeds().speeds().stream().limit(11).forEach(s -> all.put(s.routes().get(0), Outcome.PROVEN));
-        assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 60, 60, all, List.of(), Optional.of(route(machine, "C3")), OptionalDouble.of(1000)))).containsExactly("C4");
+        assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 60, 60, all, List.of(), Optional.of(route(machine, "C3")),
+                        OptionalDouble.of(1000)))).containsExactly("C4");
     }
 
     /** Wherever a survey may stand (anything run, failed, passed over, turned or not), every school ends with a plan that can be walked. */
@@ -248,7 +257,8 @@ class RunPlannerTest {
             for (School school : School.values()) {
                 RunPlan plan = org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(10),
                         () -> planner(machine).plan(school, 600, 600, outcomes, passed, standing, highest));
-                assertThat(plan.runs()).extracting(RunPlan.PlannedRun::route).doesNotHaveDuplicates().doesNotContainAnyElementsOf(outcomes.keySet())
+                assertThat(plan.runs()).extracting(RunPlan.PlannedRun::route).doesNotHaveDuplicates()
+                        .doesNotContainAnyElementsOf(outcomes.keySet())
                         .doesNotContainAnyElementsOf(passed.isEmpty() ? List.of(new Route(List.of())) : passed);
             }
         }

@@ -24,7 +24,8 @@ import tallledger.core.survey.SurveyEntries;
 class CutMadeTest {
 
     private static Map<String, String> said(String... more) {
-        Map<String, String> typed = new HashMap<>(Map.of("kind", "TURNING", "material", "STEEL", "tool", "carbide", "diameter", "40", "feed", "0.2", "depth", "1", "rpm", "500"));
+        Map<String, String> typed = new HashMap<>(Map.of("kind", "TURNING", "material", "STEEL", "tool", "carbide", "diameter", "40",
+                        "feed", "0.2", "depth", "1", "rpm", "500"));
         for (int i = 0; i < more.length; i += 2) {
             typed.put(more[i], more[i + 1]);
         }
@@ -35,7 +36,8 @@ class CutMadeTest {
     @Test
     void theSurfaceGoesPastTheToolAsFastAsTheCutSays() {
         assertThat(CutMade.typed(said(), LengthUnit.MM).past().doubleValue()).isEqualTo(62.83, within(0.01));
-        assertThat(CutMade.typed(said("kind", "FACE_MILLING", "width", "30"), LengthUnit.MM).past().doubleValue()).isEqualTo(0.1, within(1e-9));
+        assertThat(CutMade.typed(said("kind", "FACE_MILLING", "width", "30"), LengthUnit.MM).past().doubleValue())
+                .isEqualTo(0.1, within(1e-9));
     }
 
     @Test
@@ -46,9 +48,11 @@ class CutMadeTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"rpm,fast,rpm", "rpm,0,rpm", "diameter,-4,diameter", "depth,'',depth", "feed,x,feed", "kind,SAWING,kind", "material,WOOD,material"})
+    @CsvSource({"rpm,fast,rpm", "rpm,0,rpm", "diameter,-4,diameter", "depth,'',depth", "feed,x,feed", "kind,SAWING,kind",
+                    "material,WOOD,material"})
     void whatMakesNoSenseIsSaidAtItsField(String field, String text, String at) {
-        assertThatThrownBy(() -> CutMade.typed(said(field, text), LengthUnit.MM)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(at));
+        assertThatThrownBy(() -> CutMade.typed(said(field, text), LengthUnit.MM))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(at));
     }
 
     /** Steps of the test cut refer to the cut made last before them; a struck one is none. */
@@ -57,10 +61,12 @@ class CutMadeTest {
         MachineDescription lathe = Machines.twelve();
         SurveyBook book = new SurveyBook(lathe, Scope.WHOLE, 30);
         book.step("turned-round", false, "value", "0.004");
-        int cut = book.write(SurveyEntries.cut(By.of(book.now(), SurveyBook.ME), CutMade.typed(said(), LengthUnit.MM), LengthUnit.MM)).sequence();
+        int cut = book.write(SurveyEntries.cut(By.of(book.now(), SurveyBook.ME), CutMade.typed(said(), LengthUnit.MM), LengthUnit.MM))
+                .sequence();
         book.step("turned-round", false, "value", "0.004");
         book.step("play.carriage", false, "value", "0.01");
-        assertThat(book.ledger().all()).extracting(StepResult::cut).containsExactly(java.util.Optional.empty(), java.util.Optional.of(cut), java.util.Optional.empty());
+        assertThat(book.ledger().all()).extracting(StepResult::cut).containsExactly(java.util.Optional.empty(), java.util.Optional.of(cut),
+                java.util.Optional.empty());
         book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), cut, "another bar"));
         book.step("turned-round", false, "value", "0.004");
         assertThat(book.ledger().latest().get(StepId.read("turned-round")).cut()).isEmpty();

@@ -21,7 +21,8 @@ import tallledger.core.reason.Refused;
 /** Power and speed of a cut against figures worked by hand. */
 class TestCutTest {
 
-    private static final Optional<MotorRating> MOTOR = Optional.of(new MotorRating(Power.parse("1.9"), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8")));
+    private static final Optional<MotorRating> MOTOR = Optional.of(new MotorRating(Power.parse("1.9"), MotorRating.Law.CONSTANT_POWER,
+                    new BigDecimal("0.8")));
     private static final Job FORTY = new Job(Kind.DRILLING, 40, 20, 0.3, 0, 0, 2000);
 
     private static TestCut cut(Job job, String speeds) {
@@ -29,7 +30,10 @@ class TestCutTest {
         return TestCut.of(job, machine.speeds(), MOTOR);
     }
 
-    /** n = 1000·20/(π·40) = 159.2; 160 is within 2 %; there v_c = 20.1 and P = 0.3·20.1·40·2000/240000 = 2.01 kW; the spindle has 1.9·0.8 = 1.52. */
+    /**
+     * n = 1000·20/(π·40) = 159.2; 160 is within 2 %; there v_c = 20.1 and P = 0.3·20.1·40·2000/240000 = 2.01 kW; the spindle has 1.9·0.8 =
+     * 1.52.
+     */
     @Test
     void theWorkedDrillWantsMoreThanTheSpindleHas() {
         TestCut cut = cut(FORTY, "160 315 630");
@@ -53,11 +57,14 @@ class TestCutTest {
         assertThat(cut(FORTY, speeds).ways().stream().mapToDouble(TestCut.Way::rpm).findFirst().orElse(0)).isEqualTo(rpm);
     }
 
-    /** Ranges 40 to 300 and 350 to 2200: the speed itself; the top of one in the gap and beyond; 2 % above is still taken; nothing below. */
+    /**
+     * Ranges 40 to 300 and 350 to 2200: the speed itself; the top of one in the gap and beyond; 2 % above is still taken; nothing below.
+     */
     @ParameterizedTest
     @CsvSource({"159, 159", "320, 300", "345, 350", "1000, 1000", "3000, 2200", "39.5, 40", "30, 0"})
     void aSlidingDriveGivesTheSpeedItselfOrTheTopOfARange(double wanted, double rpm) {
-        MachineDescription machine = Machines.lathe("40 300 350 2200", Machines.lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
+        MachineDescription machine = Machines.lathe("40 300 350 2200", Machines.lever("range", "L H"),
+                Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
         TestCut cut = TestCut.of(new Job(Kind.DRILLING, 10, wanted * Math.PI / 100, 0.1, 0, 0, 2000), machine.speeds(), MOTOR);
         assertThat(cut.ways().stream().mapToDouble(TestCut.Way::rpm).findFirst().orElse(0)).isEqualTo(rpm, within(1e-6));
         assertThat(cut.ways()).hasSizeLessThan(2);
@@ -83,7 +90,9 @@ class TestCutTest {
     @ParameterizedTest
     @CsvSource({"DRILLING, 0, 20, diameter", "DRILLING, 40, -1, speed", "TURNING, 40, 20, depth"})
     void nonsenseNamesItsField(Kind kind, double diameter, double speed, String field) {
-        assertThatThrownBy(() -> new Job(kind, diameter, speed, 0.3, 0, 0, 2000)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
-        assertThatThrownBy(() -> new Job(Kind.FACE_MILLING, 50, 20, 0.3, 2, 60, 2000)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("width"));
+        assertThatThrownBy(() -> new Job(kind, diameter, speed, 0.3, 0, 0, 2000))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+        assertThatThrownBy(() -> new Job(Kind.FACE_MILLING, 50, 20, 0.3, 2, 60, 2000))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("width"));
     }
 }

@@ -49,35 +49,43 @@ class CycleTest {
     @ParameterizedTest
     @CsvSource({"12.1, RIGHT", "12.2, RIGHT", "12.3, LATE"})
     void aWindowAllowsTheHandItsReaction(String stops, Verdict verdict) {
-        CycleResult result = run(house("emergency-stop"), "runs 0 / stop-pressed 0 / stops " + stops + " / stop-released 20 / stays-stopped 24 / started 25");
+        CycleResult result = run(house("emergency-stop"), "runs 0 / stop-pressed 0 / stops " + stops
+                + " / stop-released 20 / stays-stopped 24 / started 25");
         assertThat(result.lines().get(2).verdict()).isEqualTo(verdict);
     }
 
     @Test
     void aDwellIsJudgedAtEachEnd() {
-        CycleScript script = CycleScripts.of("table-reversal", Map.of(Setting.DWELL_LEFT, new BigDecimal("4"), Setting.DWELL_RIGHT, new BigDecimal("4")), Rules.shipped());
+        CycleScript script = CycleScripts.of("table-reversal", Map.of(Setting.DWELL_LEFT, new BigDecimal("4"), Setting.DWELL_RIGHT,
+                        new BigDecimal("4")), Rules.shipped());
         // 4 s ± a quarter: 3 to 5, and 0.2 s of hand.
         CycleResult result = run(script, "left-dog 0 / leaves-left 4.2 / right-dog 9 / leaves-right 11 / left-dog 16");
-        assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right EARLY", "left-dog RIGHT");
+        assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right EARLY",
+                "left-dog RIGHT");
     }
 
     @Test
     void sparkOutCountsItsPassesExactly() {
         CycleScript script = CycleScripts.of("spark-out", Map.of(Setting.PASSES, new BigDecimal("3")), Rules.shipped());
-        assertThat(run(script, "at-zero 0 / pass 3 / pass 6 / pass 9 / chuck-stops 10 / wheel-stops 11 / table-parks 13").isRight()).isTrue();
-        assertThat(said(run(script, "at-zero 0 / pass 3 / pass 6 / chuck-stops 10 / wheel-stops 11 / table-parks 13"))).contains("pass MISSING");
-        assertThat(said(run(script, "at-zero 0 / pass 3 / pass 6 / pass 9 / pass 12 / chuck-stops 14 / wheel-stops 15 / table-parks 17"))).contains("pass EXTRA");
+        assertThat(run(script, "at-zero 0 / pass 3 / pass 6 / pass 9 / chuck-stops 10 / wheel-stops 11 / table-parks 13").isRight())
+                .isTrue();
+        assertThat(said(run(script, "at-zero 0 / pass 3 / pass 6 / chuck-stops 10 / wheel-stops 11 / table-parks 13")))
+                .contains("pass MISSING");
+        assertThat(said(run(script, "at-zero 0 / pass 3 / pass 6 / pass 9 / pass 12 / chuck-stops 14 / wheel-stops 15 / table-parks 17")))
+                .contains("pass EXTRA");
     }
 
     @Test
     void whatComesInTheWrongPlaceIsOutOfOrder() {
         CycleResult result = run(house("dead-stop"), "infeed-on 0 / sparks-out 4 / at-dead-stop 6 / retreats 9");
-        assertThat(result.lines()).extracting(CycleResult.Line::verdict).contains(Verdict.OUT_OF_ORDER).doesNotContain(Verdict.MISSING, Verdict.EXTRA);
+        assertThat(result.lines()).extracting(CycleResult.Line::verdict).contains(Verdict.OUT_OF_ORDER)
+                .doesNotContain(Verdict.MISSING, Verdict.EXTRA);
     }
 
     @Test
     void huntingIsAFailureAndNoHazard() {
-        CycleResult result = run(house("commanded-shift"), "set-below 0 / runs 2 / set-above 5 / stops 6 / shifts 7 / hunts 8 / hunts 9 / runs 12");
+        CycleResult result = run(house("commanded-shift"),
+                "set-below 0 / runs 2 / set-above 5 / stops 6 / shifts 7 / hunts 8 / hunts 9 / runs 12");
         assertThat(result.isRight()).isFalse();
         assertThat(result.isHazard()).isFalse();
         assertThat(result.wrong()).extracting(CycleResult.Line::verdict).containsExactly(Verdict.FORBIDDEN, Verdict.FORBIDDEN);
@@ -87,8 +95,10 @@ class CycleTest {
     @CsvSource({"infeed-left, left-dog 0 / infeeds-left 1 / right-dog 5 / left-dog 10 / infeeds-left 11 / right-dog 15, true",
         "infeed-right, left-dog 0 / right-dog 5 / infeeds-right 6 / left-dog 10 / right-dog 15 / infeeds-right 16, true",
         "infeed-both, left-dog 0 / infeeds 1 / right-dog 5 / infeeds 6 / left-dog 10 / infeeds 11 / right-dog 15 / infeeds 16, true",
-        "infeed-none, left-dog 0 / right-dog 5 / left-dog 10 / right-dog 15, true", "infeed-none, left-dog 0 / infeeds 1 / right-dog 5 / left-dog 10 / right-dog 15, false",
-        "down-feed-both, inner-reversal 0 / down-feeds 1 / outer-reversal 5 / down-feeds 6 / inner-reversal 10 / down-feeds 11 / outer-reversal 15 / down-feeds 16, true",
+        "infeed-none, left-dog 0 / right-dog 5 / left-dog 10 / right-dog 15, true",
+        "infeed-none, left-dog 0 / infeeds 1 / right-dog 5 / left-dog 10 / right-dog 15, false",
+        "down-feed-both, inner-reversal 0 / down-feeds 1 / outer-reversal 5 / down-feeds 6 / inner-reversal 10 / down-feeds 11 / "
+        + "outer-reversal 15 / down-feeds 16, true",
         "clamp-arm, clamp-pressed 0 / arm-holds 5.6 / release-pressed 9 / arm-moves 10, false"})
     void theHouseScriptsSayWhatTheMachineShouldDo(String code, String log, boolean right) {
         assertThat(run(house(code), log).isRight()).isEqualTo(right);
@@ -143,18 +153,21 @@ class CycleTest {
     /** Seen from the other dog, or many times over, it is the same cycle. */
     @ParameterizedTest
     @ValueSource(strings = {"right-dog 0 / leaves-right 2 / left-dog 8 / leaves-left 10 / right-dog 16",
-        "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 18 / right-dog 24 / leaves-right 26 / left-dog 32"})
+        "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 18 / right-dog 24 / leaves-right 26 / "
+        + "left-dog 32"})
     void aCycleIsJudgedFromWhereItBeganAndEachTimeRound(String log) {
         assertThat(run(house("table-reversal"), log).isRight()).isTrue();
     }
 
     @Test
     void theSecondTimeRoundIsJudgedLikeTheFirst() {
-        CycleResult result = run(house("table-reversal"), "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 21 / right-dog 24"
+        CycleResult result = run(house("table-reversal"),
+                "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 21 / right-dog 24"
                 + " / leaves-right 26 / left-dog 32");
-        assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right RIGHT", "left-dog RIGHT", "leaves-left LATE",
-                "right-dog RIGHT", "leaves-right RIGHT", "left-dog RIGHT");
-        String twice = "clamp-pressed 0 / arm-holds 1 / release-pressed 3 / arm-moves 4 / clamp-pressed 8 / arm-holds 9 / release-pressed 12 / arm-moves 13";
+        assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right RIGHT",
+                "left-dog RIGHT", "leaves-left LATE", "right-dog RIGHT", "leaves-right RIGHT", "left-dog RIGHT");
+        String twice = "clamp-pressed 0 / arm-holds 1 / release-pressed 3 / arm-moves 4 / clamp-pressed 8 / arm-holds 9 / "
+                + "release-pressed 12 / arm-moves 13";
         assertThat(run(house("clamp-arm"), twice).isRight()).isTrue();
         assertThat(said(run(house("clamp-arm"), twice.replace("arm-holds 9", "arm-holds 11.5")))).contains("arm-holds LATE");
     }
@@ -163,9 +176,11 @@ class CycleTest {
     @ParameterizedTest
     @CsvSource({"0.5, RIGHT", "0.6, LATE"})
     void aDwellMayBeNoneAndIsSetForEachEnd(String leaves, Verdict verdict) {
-        CycleScript script = CycleScripts.of("table-reversal", Map.of(Setting.DWELL_LEFT, BigDecimal.ZERO, Setting.DWELL_RIGHT, new BigDecimal("4")), Rules.shipped());
+        CycleScript script = CycleScripts.of("table-reversal",
+                Map.of(Setting.DWELL_LEFT, BigDecimal.ZERO, Setting.DWELL_RIGHT, new BigDecimal("4")), Rules.shipped());
         CycleResult result = run(script, "left-dog 0 / leaves-left " + leaves + " / right-dog 9 / leaves-right 13 / left-dog 20");
-        assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left " + verdict, "right-dog RIGHT", "leaves-right RIGHT", "left-dog RIGHT");
+        assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left " + verdict, "right-dog RIGHT", "leaves-right RIGHT",
+                "left-dog RIGHT");
     }
 
     /** The machine's own book may want a quarter of an hour of standing still: that is no house rule any more, and it says so. */
@@ -200,12 +215,14 @@ class CycleTest {
     @ParameterizedTest
     @CsvSource({"runs, log.line", "runs 5 / guard-opened 3, log.order", "dances 3, log.event", "runs 20000, log.late", "'', log.empty"})
     void aLogThatCannotBeNamesItsLine(String log, String code) {
-        assertThatThrownBy(() -> CycleLog.parse(log.replace(" / ", "\n"), CycleScripts.events("guard"))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> CycleLog.parse(log.replace(" / ", "\n"), CycleScripts.events("guard")))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 
     @ParameterizedTest
     @CsvSource({"'', script.events", "stops 3-1 s, script.window", "pass x9-2, script.count", "12 monkeys, script.line"})
     void aScriptThatCannotBeSaysWhy(String text, String code) {
-        assertThatThrownBy(() -> ScriptText.parse(text)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> ScriptText.parse(text))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 }

@@ -27,8 +27,10 @@ class DriveTrainTest {
 
     private static final Stage BELT = new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT,
             List.of(new Position("on", new Transmission.Grooves(new BigDecimal("125"), new BigDecimal("250")))));
-    private static final Stage FIRST = new Stage("first", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(gears("a", 24, 48), gears("b", 36, 36)));
-    private static final Stage BACK = new Stage("back", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT, List.of(gears("in", 20, 80), gears("out", 50, 50)));
+    private static final Stage FIRST = new Stage("first", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
+            List.of(gears("a", 24, 48), gears("b", 36, 36)));
+    private static final Stage BACK = new Stage("back", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT,
+            List.of(gears("in", 20, 80), gears("out", 50, 50)));
 
     @Test
     void theWorkedTrainGivesItsFourSpeeds() {
@@ -64,7 +66,8 @@ class DriveTrainTest {
     /** Two levers of two, one engaged at a time: four speeds instead of nine with five of them crossed out; crossing over moves both. */
     @Test
     void leversEngagedOneAtATimeAreOneStage() {
-        Stage box = new Stage("box", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(of("left", "1"), of("left", "2"), of("right", "3"), of("right", "4")), LeverPattern.ONE_AT_A_TIME);
+        Stage box = new Stage("box", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
+                List.of(of("left", "1"), of("left", "2"), of("right", "3"), of("right", "4")), LeverPattern.ONE_AT_A_TIME);
         DriveTrain train = new DriveTrain(List.of(motor("1440"), box), List.of());
         assertThat(train.routes()).hasSize(4);
         assertThat(box.levers()).containsExactly("left", "right");
@@ -72,18 +75,20 @@ class DriveTrainTest {
         List<Route> routes = train.routes();
         assertThat(times.move(train, routes.get(0), routes.get(1))).as("one lever, and stop and start").isEqualTo(15);
         assertThat(times.move(train, routes.get(1), routes.get(2))).as("one home to neutral, the other in").isEqualTo(20);
-        MachineDescription plain = new MachineDescription(new Identity("Box", "", "", Family.HORIZONTAL_MILL, "", "", "", "", LengthUnit.MM), List.of(), train,
-                Machines.plate(MachineDescription.leversOf(train), "100 200 400 800"));
+        MachineDescription plain = new MachineDescription(new Identity("Box", "", "", Family.HORIZONTAL_MILL, "", "", "", "",
+                        LengthUnit.MM), List.of(), train, Machines.plate(MachineDescription.leversOf(train), "100 200 400 800"));
         assertThat(MachineDescription.from(new Payload(plain.toPayload()))).isEqualTo(plain);
         assertThat(RayChart.of(plain.speeds()).orElseThrow().rays()).hasSize(4);
-        assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("left", "2")), LeverPattern.ONE_AT_A_TIME), "stage.levers");
+        assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("left", "2")),
+                        LeverPattern.ONE_AT_A_TIME), "stage.levers");
         assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("right", "2"))), "stage.levers");
         assertRefused(() -> new Position("1", new Transmission.Unknown(), Optional.of(" ")), "stage.name");
     }
 
     @Test
     void interlocksThatLeaveNothingAreRefused() {
-        List<Exclusion> all = List.of(new Exclusion(Map.of("first", "a", "motor", "on")), new Exclusion(Map.of("first", "b", "motor", "on")));
+        List<Exclusion> all = List.of(new Exclusion(Map.of("first", "a", "motor", "on")),
+                new Exclusion(Map.of("first", "b", "motor", "on")));
         assertRefused(() -> new DriveTrain(List.of(motor("1440"), FIRST), all), "train.no-speed");
     }
 

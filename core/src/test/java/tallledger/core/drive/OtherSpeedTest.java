@@ -42,14 +42,16 @@ class OtherSpeedTest {
             work head 45 fast        | number.not-one
             """)
     void whatIsNoListIsRefusedWithItsLine(String line, String code) {
-        assertThatThrownBy(() -> OtherSpeed.parse(line)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> OtherSpeed.parse(line))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 
     @Test
     void nobodyListsHundreds() {
         assertThatThrownBy(() -> OtherSpeed.parse("head " + "9 ".repeat(600))).isInstanceOf(Refused.class);
         String many = java.util.stream.IntStream.range(1, OtherSpeed.MOST + 2).mapToObj(String::valueOf).collect(Collectors.joining(" "));
-        assertThatThrownBy(() -> OtherSpeed.parse("head " + many)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("other-speeds.many"));
+        assertThatThrownBy(() -> OtherSpeed.parse("head " + many))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("other-speeds.many"));
         assertThat(OtherSpeed.parse("head " + many.substring(0, many.lastIndexOf(' ')))).hasSize(OtherSpeed.MOST);
         assertThat(OtherSpeed.parse(" \n\n")).isEmpty();
     }

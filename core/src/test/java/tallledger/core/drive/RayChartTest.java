@@ -26,7 +26,8 @@ class RayChartTest {
     /** Interlocked: 1 100, 2 200, and only 1 has high, at 400. Rays still end at the plate's own values. */
     @Test
     void anInterlockedPlateIsDrawnAtItsOwnValues() {
-        RayChart chart = RayChart.of(Machines.lathe("100 400 200 x", lever("belt", "1 2"), lever("range", "low high")).speeds()).orElseThrow();
+        RayChart chart = RayChart.of(Machines.lathe("100 400 200 x", lever("belt", "1 2"), lever("range", "low high")).speeds())
+                .orElseThrow();
         assertThat(chart.rays().stream().filter(r -> r.stage() == 1).mapToDouble(r -> r.to().low()).sorted().toArray())
                 .containsExactly(new double[] {100, 200, 400}, offset(1e-6));
     }

@@ -61,8 +61,9 @@ class SpeedTableTest {
     }
 
     /**
-     * Inverter 0.5 to 1.6 on 1 400, back gear 1/4 or 1: ranges 175 to 560 and 700 to 2 240 leave a gap; with 1/2 instead, 350 to 1 120 overlaps
-     * 700 to 2 240. In the middle, √(700 · 1 120) = 885.4, the geared way runs at 1.265 times, the direct at 0.6325 of plate frequency.
+     * Inverter 0.5 to 1.6 on 1 400, back gear 1/4 or 1: ranges 175 to 560 and 700 to 2 240 leave a gap; with 1/2 instead, 350 to 1 120
+     * overlaps 700 to 2 240. In the middle, √(700 · 1 120) = 885.4, the geared way runs at 1.265 times, the direct at 0.6325 of plate
+     * frequency.
      */
     @Test
     void theSameSpeedByGearsIsStrongerThanByTheInverter() {

@@ -41,7 +41,8 @@ class StageCheckTest {
     @Test
     void aGuessedRatioIsHeldAgainstThePlatesOwnFactor() {
         Stage back = new Stage("back gear", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT,
-                List.of(new Position("in", new Transmission.Ratio(new BigDecimal("0.5"))), new Position("out", new Transmission.Ratio(BigDecimal.ONE))));
+                List.of(new Position("in", new Transmission.Ratio(new BigDecimal("0.5"))),
+                        new Position("out", new Transmission.Ratio(BigDecimal.ONE))));
         List<PlateRemark> remarks = check("50 71 100 195 277 390", back, Machines.lever("gear", "1 2 3"));
         assertThat(remarks).singleElement().satisfies(r -> {
             assertThat(r.because().code()).isEqualTo("plate.stage-factor");

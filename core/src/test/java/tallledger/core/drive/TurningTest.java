@@ -13,14 +13,16 @@ import tallledger.core.Machines;
 class TurningTest {
 
     private static final DriveTrain TRAIN = new DriveTrain(List.of(Machines.motor("1440"),
-            new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, List.of(new Position("1", new Transmission.Grooves(new BigDecimal("100"), new BigDecimal("200"))))),
-            new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(Machines.gears("low", 18, 71), new Position("high", new Transmission.Unknown())))), List.of());
+            new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT,
+                    List.of(new Position("1", new Transmission.Grooves(new BigDecimal("100"), new BigDecimal("200"))))),
+            new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
+                    List.of(Machines.gears("low", 18, 71), new Position("high", new Transmission.Unknown())))), List.of());
 
     @Test
     void everythingBehindTheSpindleComesRound() {
         List<Turning> all = Turning.of(TRAIN, TRAIN.routes().get(0), 60, Optional.of(50.0));
-        assertThat(all).extracting(Turning::kind).containsExactly(Turning.Kind.SPINDLE, Turning.Kind.MESH, Turning.Kind.SHAFT_INTO, Turning.Kind.SHAFT_INTO, Turning.Kind.MOTOR,
-                Turning.Kind.SUPPLY_TWICE);
+        assertThat(all).extracting(Turning::kind).containsExactly(Turning.Kind.SPINDLE, Turning.Kind.MESH, Turning.Kind.SHAFT_INTO,
+                Turning.Kind.SHAFT_INTO, Turning.Kind.MOTOR, Turning.Kind.SUPPLY_TWICE);
         double[] hertz = {1, 71, 71 / 18.0, 2 * 71 / 18.0, 24, 100};
         for (int i = 0; i < hertz.length; i++) {
             assertThat(all.get(i).hertz()).isEqualTo(hertz[i], within(1e-9));
@@ -31,6 +33,7 @@ class TurningTest {
     /** Behind wheels nobody has counted nothing is known but what plates say. */
     @Test
     void whatIsNotKnownStopsIt() {
-        assertThat(Turning.of(TRAIN, TRAIN.routes().get(1), 400, Optional.empty())).extracting(Turning::kind).containsExactly(Turning.Kind.SPINDLE, Turning.Kind.MOTOR);
+        assertThat(Turning.of(TRAIN, TRAIN.routes().get(1), 400, Optional.empty())).extracting(Turning::kind)
+                .containsExactly(Turning.Kind.SPINDLE, Turning.Kind.MOTOR);
     }
 }

@@ -27,7 +27,8 @@ class ChartLineTest {
     private static final ChartLine UP = ChartLine.per(ChartWay.TURNED_HALF, Rule.SPINDLE_CARRIAGE_V_300, 300).only(Sense.FREE_END_UP);
 
     private static Values typed(String fields) {
-        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2)).collect(Collectors.toMap(f -> f[0].strip(), f -> f[1].strip()));
+        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2))
+                .collect(Collectors.toMap(f -> f[0].strip(), f -> f[1].strip()));
         return new Values(typed, LengthUnit.MM);
     }
 
@@ -41,7 +42,8 @@ class ChartLineTest {
 
     /** 0.02 / 0.03 / 0.06 per 300, free end up only; U of a mean of two differences read to a thousandth is 0.0006 and 1 %. */
     @ParameterizedTest
-    @CsvSource({"0.010, 0.010, PROVEN, REBUILT", "0.025, 0.025, PROVEN, SOUND", "0.050, 0.050, PROVEN, WORKABLE", "0.062, 0.062, FAILED,", "-0.010, -0.010, FAILED,", "0.000, 0.000, UNDECIDED,",
+    @CsvSource({"0.010, 0.010, PROVEN, REBUILT", "0.025, 0.025, PROVEN, SOUND", "0.050, 0.050, PROVEN, WORKABLE", "0.062, 0.062, FAILED,",
+                    "-0.010, -0.010, FAILED,", "0.000, 0.000, UNDECIDED,",
         "0.0598, 0.0598, UNDECIDED,"})
     void aSignedLineRunsFromNoughtToItsFigure(String first, String turned, Outcome outcome, Grade grade) {
         StepJudgement judged = judged(UP, "nearFar=0 " + first + "|nearFarTurned=0 " + turned + "|between=300 mm");
@@ -54,19 +56,23 @@ class ChartLineTest {
     void aBarTurnedHalfLosesItsOwnError() {
         StepJudgement judged = judged(UP, "nearFar=0 0.040|nearFarTurned=0 0.000|between=300");
         assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
-        assertThat(said(judged)).contains("bar.says[Quantity[value=0.020, expanded=0.0, unit=mm], Quantity[value=0.020, expanded=0.0, unit=mm]]");
+        assertThat(said(judged)).contains(
+                "bar.says[Quantity[value=0.020, expanded=0.0, unit=mm], Quantity[value=0.020, expanded=0.0, unit=mm]]");
         assertThat(judged(UP, "nearFar=0 0.035|nearFarTurned=0 0.035|between=150").outcome()).isEqualTo(Outcome.FAILED);
     }
 
     /** The result alone: over 150 mm, the other way, or nothing at all. */
     @ParameterizedTest
-    @CsvSource({"value=0.010|over=150 mm, PROVEN", "value=0.010|over=150 mm|lies=THE_OTHER_WAY, FAILED", "value=0.028|over=150 mm, PROVEN", "value=0.033|over=150 mm, FAILED", "value=0.050, PROVEN"})
+    @CsvSource({"value=0.010|over=150 mm, PROVEN", "value=0.010|over=150 mm|lies=THE_OTHER_WAY, FAILED", "value=0.028|over=150 mm, PROVEN",
+                    "value=0.033|over=150 mm, FAILED", "value=0.050, PROVEN"})
     void theResultAloneIsTaken(String fields, Outcome outcome) {
         assertThat(judged(UP, fields).outcome()).isEqualTo(outcome);
     }
 
     @ParameterizedTest
-    @CsvSource({"over=300, nearFar, chart-line.nothing", "between=300, nearFar, number.missing", "nearFar=0 0.01|nearFarTurned=0 0.01|between=300|value=0.01, value, chart-line.both", "value=0.01|over=0, over, number.not-positive",
+    @CsvSource({"over=300, nearFar, chart-line.nothing", "between=300, nearFar, number.missing",
+                    "nearFar=0 0.01|nearFarTurned=0 0.01|between=300|value=0.01, value, chart-line.both",
+                    "value=0.01|over=0, over, number.not-positive",
         "nearFar=0 0.01 0.02|nearFarTurned=0 0|between=300, nearFar, turned.two", "nearFar=0 x|nearFarTurned=0 0|between=300, nearFar, "})
     void whatIsMissingIsAskedForWhereItStands(String fields, String field, String code) {
         assertThatThrownBy(() -> UP.read(typed(fields))).isInstanceOfSatisfying(Refused.class, r -> {
@@ -108,8 +114,10 @@ class ChartLineTest {
         double s = Math.sqrt(Arrays.stream(off).map(v -> v * v).average().orElse(0));
         ChartLine either = ChartLine.per(ChartWay.LEVEL_RUN, Rule.STRAIGHT_1000, 1000);
         StepJudgement judged = judged(either, "sensitivity=0.02|feet=250|divisions=1 1 1 -1 -1 -1");
-        double expanded = judged.because().stream().flatMap(r -> r.arguments().stream()).filter(tallledger.core.reason.Quantity.class::isInstance)
-                .map(tallledger.core.reason.Quantity.class::cast).filter(q -> q.expanded() > 0).skip(1).findFirst().orElseThrow().expanded();
+        double expanded = judged.because().stream().flatMap(r -> r.arguments().stream())
+                .filter(tallledger.core.reason.Quantity.class::isInstance)
+                .map(tallledger.core.reason.Quantity.class::cast).filter(q -> q.expanded() > 0).skip(1).findFirst().orElseThrow()
+                .expanded();
         assertThat(expanded).isEqualTo(Math.hypot(2 * s, 0.02 * 0.015), within(0.0002));
     }
 
@@ -117,7 +125,8 @@ class ChartLineTest {
     @ParameterizedTest
     @CsvSource({"0 0.5 1, PROVEN", "0 2 1, PROVEN", "0 6 1, FAILED", "0 4 1, UNDECIDED"})
     void aBedsTwistIsTheSpreadOfItsCrossLevels(String divisions, Outcome outcome) {
-        assertThat(judged(ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST), "sensitivity=0.02|feet=300|levels=" + divisions).outcome()).isEqualTo(outcome);
+        assertThat(judged(ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST), "sensitivity=0.02|feet=300|levels=" + divisions).outcome())
+                .isEqualTo(outcome);
     }
 
     /** Slope 0.0001 over 400 mm is 0.04, what it leaves 2 µm: each is judged by its own line. */
@@ -135,12 +144,15 @@ class ChartLineTest {
     @ParameterizedTest
     @CsvSource({"0.005, PROVEN", "0.019, PROVEN", "0.020, UNDECIDED", "0.022, FAILED"})
     void aFaceIsJudgedOverItsLongerSide(String middle, Outcome outcome) {
-        StepJudgement judged = judged(ChartLine.per(ChartWay.GRID, Rule.TABLE_FLAT_1000, 1000), "stepAcross=100|stepDown=50|heights=0 0 0\n0 " + middle + " 0\n0 0 0");
+        StepJudgement judged = judged(ChartLine.per(ChartWay.GRID, Rule.TABLE_FLAT_1000, 1000),
+                "stepAcross=100|stepDown=50|heights=0 0 0\n0 " + middle + " 0\n0 0 0");
         assertThat(judged.outcome()).isEqualTo(outcome);
     }
 
     private static String round(double e, double degrees, int n) {
-        return IntStream.range(0, n).mapToObj(k -> String.format(java.util.Locale.ROOT, "%.4f", 0.1 + e * Math.cos(2 * Math.PI * k / n - Math.toRadians(degrees)))).collect(Collectors.joining(" "));
+        return IntStream.range(0, n)
+                .mapToObj(k -> String.format(java.util.Locale.ROOT, "%.4f",
+                        0.1 + e * Math.cos(2 * Math.PI * k / n - Math.toRadians(degrees)))).collect(Collectors.joining(" "));
     }
 
     /** An arbor out by 0.05 in a spindle that is true: 0.1 TIR is the arbor's. Eight readings or nothing is said for certain. */
@@ -159,7 +171,8 @@ class ChartLineTest {
 
     @Test
     void twoPlanesSayHowTheBoreStands() {
-        StepJudgement judged = judged(ChartLine.of(ChartWay.TWO_PLANES, Rule.LATHE_300), "near=" + round(0.0005, 0, 8) + "|far=" + round(0.03, 0, 8) + "|apart=300");
+        StepJudgement judged = judged(ChartLine.of(ChartWay.TWO_PLANES, Rule.LATHE_300), "near=" + round(0.0005, 0, 8) + "|far="
+                + round(0.03, 0, 8) + "|apart=300");
         assertThat(said(judged)).contains("planes.stand.TILTED");
         assertThat(judged.outcome()).as("0.06 TIR far out").isEqualTo(Outcome.PROVEN);
         assertThat(judged.grade()).contains(Grade.WORKABLE);
@@ -171,7 +184,8 @@ class ChartLineTest {
         ChartLine tram = ChartLine.per(ChartWay.SWEEP, Rule.SQUARE_300, 300);
         StepJudgement judged = judged(tram, "radius=150|right=0.040|back=-0.010|bolts=60");
         assertThat(judged.grade()).contains(Grade.WORKABLE);
-        assertThat(said(judged)).contains("tip.right[Quantity[value=0.04", "tip.front[Quantity[value=0.01", "tip.bolts[Quantity[value=0.016");
+        assertThat(said(judged)).contains("tip.right[Quantity[value=0.04", "tip.front[Quantity[value=0.01",
+                "tip.bolts[Quantity[value=0.016");
         assertThat(judged(tram, "radius=75|right=0.040").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(said(judged(tram, "radius=150|right=0"))).contains("tip.level");
         assertThat(said(judged(tram, "radius=150|right=0.001|back=0.060"))).as("the worse of the two decides").contains("graded.missed");
@@ -191,9 +205,11 @@ class ChartLineTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"REPEATS, INFEED_REPEAT, repeats=0.010 0.011 0.010 0.011 0.010, PROVEN", "REPEATS, INFEED_REPEAT, repeats=0.010 0.017 0.010, FAILED",
+    @CsvSource({"REPEATS, INFEED_REPEAT, repeats=0.010 0.011 0.010 0.011 0.010, PROVEN",
+                    "REPEATS, INFEED_REPEAT, repeats=0.010 0.017 0.010, FAILED",
         "PIECES, GROUND_SPREAD, pieces=20.001 20.003 20.005 20.007, PROVEN", "PIECES, GROUND_SPREAD, pieces=20.001 20.020 20.005, FAILED",
-        "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.010 0.021 0.030, PROVEN", "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.000 0.010 0.020, FAILED"})
+        "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.010 0.021 0.030, PROVEN",
+        "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.000 0.010 0.020, FAILED"})
     void rowsAreJudgedByTheirRangeOrTheirWorstStep(ChartWay way, Rule rule, String fields, Outcome outcome) {
         assertThat(judged(ChartLine.of(way, rule), fields).outcome()).isEqualTo(outcome);
     }
@@ -214,13 +230,17 @@ class ChartLineTest {
         assertThat(said(judged)).contains("axis-test.a", "axis-test.r", "axis-test.says[Quantity[value=4, ");
         assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judged(axis, "targets=0: 1 30 / 5 7\n100: 0 0 / 0 0").outcome()).as("it scatters too much").isEqualTo(Outcome.FAILED);
-        assertThatThrownBy(() -> axis.read(typed("targets=0: 1 3\n100: 0 0 / 0 0"))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("target.line"));
+        assertThatThrownBy(() -> axis.read(typed("targets=0: 1 3\n100: 0 0 / 0 0")))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("target.line"));
     }
 
     @Test
     void aCircleSaysWhatExplainsItTheLargestFirst() {
-        String counter = IntStream.range(0, 180).mapToObj(k -> 2 * k + " " + String.format(java.util.Locale.ROOT, "%.3f", 12 * Math.sin(Math.toRadians(4 * k)))).collect(Collectors.joining("\n"));
-        StepJudgement judged = judged(ChartLine.of(ChartWay.CIRCLE, Rule.CIRCLE_FORM), "nominal=100|counter=" + counter + "|clockwise=" + counter);
+        String counter = IntStream.range(0, 180)
+                .mapToObj(k -> 2 * k + " " + String.format(java.util.Locale.ROOT, "%.3f", 12 * Math.sin(Math.toRadians(4 * k))))
+                .collect(Collectors.joining("\n"));
+        StepJudgement judged = judged(ChartLine.of(ChartWay.CIRCLE, Rule.CIRCLE_FORM), "nominal=100|counter=" + counter + "|clockwise="
+                + counter);
         assertThat(judged.outcome()).as("24 µm, workable 40").isEqualTo(Outcome.PROVEN);
         assertThat(judged.grade()).contains(Grade.WORKABLE);
         assertThat(said(judged)).contains("circle.explained[[circle.square[100, Quantity[value=2.4E+2");
@@ -230,15 +250,19 @@ class ChartLineTest {
     @Test
     void everyWayNamesItsRule() {
         assertThat(UP.limitRule()).contains(Rule.SPINDLE_CARRIAGE_V_300);
-        assertThat(List.of(ChartWay.values())).allSatisfy(way -> assertThat(ChartLine.of(way, Rule.TWIST).fields()).extracting(Recording.Field::name).contains("value").doesNotHaveDuplicates());
+        assertThat(List.of(ChartWay.values()))
+                .allSatisfy(way -> assertThat(ChartLine.of(way, Rule.TWIST).fields()).extracting(Recording.Field::name).contains("value")
+                .doesNotHaveDuplicates());
     }
 
     /** Three readings 0.10 0.12 0.14 to a hundredth: digit 2·0.00408, repeats 4.30·0.01155; the gauge a per cent of 0.12. */
     @Test
     void whatAFigureLeavesOpenIsSaidPartByPart() {
-        StepJudgement judged = new MotionRecordings.BacklashAlong("left", "right", false).weigh(typed("minus=0.10 0.12 0.14|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10"), RULES);
+        StepJudgement judged = new MotionRecordings.BacklashAlong("left", "right", false)
+                .weigh(typed("minus=0.10 0.12 0.14|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10"), RULES);
         String says = judged.budget().orElseThrow().says(LengthUnit.MM).toString();
-        assertThat(says).contains("budget.digit[figure.unit[0.0082, mm]]", "budget.gauge[figure.unit[0.0012, mm]]", "budget.repeats[figure.unit[0.05, mm]]").doesNotContain("budget.temperature");
+        assertThat(says).contains("budget.digit[figure.unit[0.0082, mm]]", "budget.gauge[figure.unit[0.0012, mm]]",
+                "budget.repeats[figure.unit[0.05, mm]]").doesNotContain("budget.temperature");
         assertThat(judged(UP, "value=0.01").budget()).isPresent();
         assertThat(new Recordings.Look().judge(Recordings.Nothing.WRITTEN, RULES).budget()).isEmpty();
     }
@@ -246,7 +270,9 @@ class ChartLineTest {
     /** 3 µm of three lobes on a piece 20 µm out of centre: 6 µm out of round, 46 on the dial. */
     @Test
     void aPieceOutOfCentreIsNotOutOfRound() {
-        String readings = IntStream.range(0, 12).mapToObj(k -> String.format(java.util.Locale.ROOT, "%.4f", 0.05 + 0.020 * Math.cos(2 * Math.PI * k / 12 - 1) + 0.003 * Math.cos(6 * Math.PI * k / 12)))
+        String readings = IntStream.range(0, 12)
+                .mapToObj(k -> String.format(java.util.Locale.ROOT, "%.4f", 0.05 + 0.020 * Math.cos(2 * Math.PI * k / 12 - 1)
+                        + 0.003 * Math.cos(6 * Math.PI * k / 12)))
                 .collect(Collectors.joining(" "));
         StepJudgement judged = judged(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND), "round=" + readings);
         assertThat(judged.outcome()).as("6 µm, workable 4").isEqualTo(Outcome.FAILED);

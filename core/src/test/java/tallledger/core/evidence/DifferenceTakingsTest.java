@@ -29,7 +29,8 @@ class DifferenceTakingsTest {
     private static final ChartLine INFEED = ChartLine.of(ChartWay.INFEED, Rule.INFEED_SUM);
 
     private static Values typed(String fields) {
-        return new Values(Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2)).collect(Collectors.toMap(f -> f[0], f -> f[1].replace("/", "\n"))), LengthUnit.MM);
+        return new Values(Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2))
+                .collect(Collectors.toMap(f -> f[0], f -> f[1].replace("/", "\n"))), LengthUnit.MM);
     }
 
     private static StepJudgement judged(ChartLine line, String fields) {
@@ -77,16 +78,19 @@ class DifferenceTakingsTest {
     void aSquaresOwnErrorDropsOut() {
         StepJudgement judged = judged(SQUARE, "square=0.030|squareTurned=-0.010|blade=200");
         assertThat(judged.grade()).contains(Grade.REBUILT);
-        assertThat(judged.because()).filteredOn(b -> b.code().equals("square.says")).singleElement().hasToString("square.says[figure.unit[0.01, mm], figure.unit[0.02, mm]]");
+        assertThat(judged.because()).filteredOn(b -> b.code().equals("square.says")).singleElement()
+                .hasToString("square.says[figure.unit[0.01, mm], figure.unit[0.02, mm]]");
         StepJudgement mirrored = judged(SQUARE, "square=-0.030|squareTurned=0.010|blade=200");
         assertThat(mirrored.outcome()).isEqualTo(judged.outcome());
     }
 
     /** Five infeeds of 0.02 on the radius are 0.2 on the diameter; 0.192 came off until the last, 0.199 after sparking out. */
     @ParameterizedTest
-    @CsvSource({"RADIUS, 40.200, 40.008, 40.001, REBUILT, 0.001", "DIAMETER, 40.100, 40.009, 40.004, REBUILT, 0.004", "HEIGHT, 40.100, 40.020, 40.013, WORKABLE, 0.013"})
+    @CsvSource({"RADIUS, 40.200, 40.008, 40.001, REBUILT, 0.001", "DIAMETER, 40.100, 40.009, 40.004, REBUILT, 0.004",
+                    "HEIGHT, 40.100, 40.020, 40.013, WORKABLE, 0.013"})
     void whatCameOffIsHeldAgainstWhatWasFedIn(String counts, String before, String after, String sparked, Grade grade, BigDecimal off) {
-        StepJudgement judged = judged(INFEED, "infeeds=0.020 0.020 0.020 0.020 0.020|counts=" + counts + "|before=" + before + "|after=" + after + "|sparked=" + sparked);
+        StepJudgement judged = judged(INFEED, "infeeds=0.020 0.020 0.020 0.020 0.020|counts=" + counts + "|before=" + before + "|after="
+                + after + "|sparked=" + sparked);
         assertThat(judged.grade().orElse(Grade.WORKABLE)).isGreaterThanOrEqualTo(grade);
         Reason says = judged.because().stream().filter(b -> b.code().equals("infeed.says")).findFirst().orElseThrow();
         assertThat(says.arguments().get(3)).hasToString("figure.unit[-" + off + ", mm]");
@@ -94,9 +98,13 @@ class DifferenceTakingsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"LENGTHS, lengths=150, lengths, lengths.line", "LENGTHS, lengths=0 1, lengths, number.not-positive", "LENGTHS, lengths=a b, lengths, length.not-one",
-        "THRUST, dip=0.1|thrust=0, thrust, number.not-positive", "THRUST, dip=0.1, thrust, number.missing", "SQUARE, square=0.1|squareTurned=0.1|blade=-2, blade, length.negative",
-        "INFEED, infeeds=0.01|before=40|after=41, after, infeed.sizes", "INFEED, infeeds=0.01|before=40|after=39|sparked=39.5, sparked, infeed.sizes", "INFEED, before=40|after=39, infeeds, number.missing"})
+    @CsvSource({"LENGTHS, lengths=150, lengths, lengths.line", "LENGTHS, lengths=0 1, lengths, number.not-positive",
+                    "LENGTHS, lengths=a b, lengths, length.not-one",
+        "THRUST, dip=0.1|thrust=0, thrust, number.not-positive", "THRUST, dip=0.1, thrust, number.missing",
+        "SQUARE, square=0.1|squareTurned=0.1|blade=-2, blade, length.negative",
+        "INFEED, infeeds=0.01|before=40|after=41, after, infeed.sizes",
+        "INFEED, infeeds=0.01|before=40|after=39|sparked=39.5, sparked, infeed.sizes",
+        "INFEED, before=40|after=39, infeeds, number.missing"})
     void whatIsMistypedIsSaidAtItsField(String line, String fields, String field, String code) {
         ChartLine by = switch (line) {
             case "LENGTHS" -> LENGTHS;

@@ -31,13 +31,15 @@ class FinishRecordTest {
     private static final Finish TURNED = new Finish(Finish.Process.TURNED);
 
     private static Values typed(String fields) {
-        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2)).collect(Collectors.toMap(f -> f[0], f -> f[1]));
+        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2))
+                .collect(Collectors.toMap(f -> f[0], f -> f[1]));
         return new Values(typed, LengthUnit.MM);
     }
 
     /** Feed 0.2 and nose 0.8 should leave 1.60: 2.4 is 1.5 times, 4.8 three times; the gauge leaves a tenth open. By eye half to twice. */
     @ParameterizedTest
-    @CsvSource({"ra=2.0, PROVEN, finish.good", "ra=2.4, PROVEN, finish.good", "ra=2.5, PROVEN, finish.ordinary", "ra=4.3, PROVEN, finish.ordinary", "ra=4.8, UNDECIDED, finish.close",
+    @CsvSource({"ra=2.0, PROVEN, finish.good", "ra=2.4, PROVEN, finish.good", "ra=2.5, PROVEN, finish.ordinary",
+                    "ra=4.3, PROVEN, finish.ordinary", "ra=4.8, UNDECIDED, finish.close",
         "ra=5.4, FAILED, finish.else", "ra=3.0|how=PLATE, PROVEN, finish.ordinary", "ra=5.4|how=PLATE, UNDECIDED, finish.close"})
     void aTurnedFinishIsHeldAgainstItsFeedAndNose(String fields, Outcome outcome, String code) {
         StepJudgement judged = TURNED.weigh(typed(fields + "|feed=0.2|nose=0.8"), Rules.shipped());
@@ -61,7 +63,8 @@ class FinishRecordTest {
             double in = i * 0.004 % 0.2 - 0.1;
             return (pairs ? String.format(Locale.ROOT, "%.3f ", i * 0.004) : "") + String.format(Locale.ROOT, "%.3f", 1000 * in * in / 1.6);
         }).collect(Collectors.joining("\n"));
-        StepJudgement judged = TURNED.weigh(typed((pairs ? "" : "spacing=0.004|") + "trace=" + trace + "|feed=0.2|nose=0.8"), Rules.shipped());
+        StepJudgement judged = TURNED.weigh(typed((pairs ? "" : "spacing=0.004|") + "trace=" + trace + "|feed=0.2|nose=0.8"),
+                Rules.shipped());
         assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judged.because().get(0).code()).isEqualTo("finish.good");
         assertThat(judged.because().get(1).code()).isEqualTo("finish.trace");
@@ -69,7 +72,8 @@ class FinishRecordTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"feed=0.2|nose=0.8; ra; number.missing", "ra=1.6|feed=0.9|nose=0.8; feed; turned-finish.feed", "ra=1|trace=1 2 3; ra; finish.both", "trace=1 2 3; trace; trace.count",
+    @CsvSource(delimiter = ';', value = {"feed=0.2|nose=0.8; ra; number.missing", "ra=1.6|feed=0.9|nose=0.8; feed; turned-finish.feed",
+                    "ra=1|trace=1 2 3; ra; finish.both", "trace=1 2 3; trace; trace.count",
         "ra=-1; ra; number.not-positive"})
     void whatIsMistypedIsSaidAtItsField(String fields, String field, String code) {
         assertThatThrownBy(() -> TURNED.read(typed(fields))).isInstanceOfSatisfying(Refused.class, r -> {
@@ -81,15 +85,21 @@ class FinishRecordTest {
     @Test
     void aTraceWithADropoutIsRefusedWithItsRow() {
         String trace = IntStream.range(0, 100).filter(i -> i != 40).mapToObj(i -> i * 0.01 + " 1").collect(Collectors.joining("\n"));
-        assertThatThrownBy(() -> TURNED.read(typed("trace=" + trace))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("finish.uneven"));
+        assertThatThrownBy(() -> TURNED.read(typed("trace=" + trace)))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("finish.uneven"));
     }
 
     private static final DriveTrain TRAIN = new DriveTrain(List.of(Machines.motor("1440"),
-            new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT, List.of(Machines.gears("low", 18, 71), Machines.gears("high", 40, 40)))), List.of());
+            new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
+                    List.of(Machines.gears("low", 18, 71), Machines.gears("high", 40, 40)))), List.of());
 
     private static StepJudgement chatter(String more) {
-        String trace = IntStream.range(0, 1200).mapToObj(i -> String.format(Locale.ROOT, "%.3f", 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06))).collect(Collectors.joining(" "));
-        Finish milled = new Finish(Finish.Process.MILLED, Optional.of(new Finish.Drive(TRAIN, Machines.plate(List.of(Machines.plateLever("lever", "low high")), "365 1440"), Optional.of(new BigDecimal("50")))));
+        String trace = IntStream.range(0, 1200)
+                .mapToObj(i -> String.format(Locale.ROOT, "%.3f", 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06)))
+                .collect(Collectors.joining(" "));
+        Finish milled = new Finish(Finish.Process.MILLED,
+                Optional.of(new Finish.Drive(TRAIN, Machines.plate(List.of(Machines.plateLever("lever", "low high")), "365 1440"),
+                        Optional.of(new BigDecimal("50")))));
         return milled.weigh(typed("spacing=0.005|trace=" + trace + more), Rules.shipped());
     }
 
@@ -104,20 +114,26 @@ class FinishRecordTest {
             assertThat((List<?>) b.arguments().get(3)).hasSize(1);
         });
         assertThat(chatter("|past=2 m/min|spindle=365").because()).extracting(Reason::code).contains("finish.nothing-turns");
-        assertThat(chatter("|past=1.5549|spindle=700").because()).as("no such speed on this machine").extracting(Reason::code).contains("finish.frequency");
+        assertThat(chatter("|past=1.5549|spindle=700").because()).as("no such speed on this machine").extracting(Reason::code)
+                .contains("finish.frequency");
     }
 
     @Test
     void theFeedIsNoFault() {
-        String trace = IntStream.range(0, 3000).mapToObj(i -> String.format(Locale.ROOT, "%.3f", 1000 * Math.pow(i * 0.004 % 0.2 - 0.1, 2) / 1.6)).collect(Collectors.joining("\n"));
-        assertThat(TURNED.weigh(typed("spacing=0.004|trace=" + trace + "|feed=0.2|nose=0.8"), Rules.shipped()).because()).extracting(Reason::code).contains("finish.is-feed");
+        String trace = IntStream.range(0, 3000)
+                .mapToObj(i -> String.format(Locale.ROOT, "%.3f", 1000 * Math.pow(i * 0.004 % 0.2 - 0.1, 2) / 1.6))
+                .collect(Collectors.joining("\n"));
+        assertThat(TURNED.weigh(typed("spacing=0.004|trace=" + trace + "|feed=0.2|nose=0.8"), Rules.shipped()).because())
+                .extracting(Reason::code).contains("finish.is-feed");
     }
 
     @Test
     void theCutOffMayBeChosenAndATornTraceProvesNothing() {
         assertThat(chatter("|cutOff=MM_0_8").because().get(1).arguments()).element(0).hasToString("figure.unit[0.8, mm]");
-        assertThatThrownBy(() -> chatter("|cutOff=MM_8")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("cutOff"));
-        String torn = IntStream.range(0, 1200).mapToObj(i -> i == 600 ? "-90" : String.format(Locale.ROOT, "%.3f", Math.sin(i))).collect(Collectors.joining(" "));
+        assertThatThrownBy(() -> chatter("|cutOff=MM_8"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("cutOff"));
+        String torn = IntStream.range(0, 1200).mapToObj(i -> i == 600 ? "-90" : String.format(Locale.ROOT, "%.3f", Math.sin(i)))
+                .collect(Collectors.joining(" "));
         StepJudgement judged = new Finish(Finish.Process.MILLED).weigh(typed("spacing=0.005|trace=" + torn), Rules.shipped());
         assertThat(judged.outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(judged.because()).extracting(Reason::code).contains("finish.dropout");

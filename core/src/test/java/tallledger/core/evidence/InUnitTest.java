@@ -21,7 +21,8 @@ class InUnitTest {
         "0.0508,mm/rev,0.002,in/rev", "25.4,mm/min,1,in/min", "12.7,µm,0.5,thou", "1500,rpm,1500,rpm", "25,K,45,°F", "30.48,m/s,100,ft/s",
         "0.016933333333333334,mm/rev,0.000667,in/rev"})
     void anInchMachineShowsInches(String value, String unit, String shown, String in) {
-        assertThat(InUnit.of(Quantity.of(new BigDecimal(value), unit), LengthUnit.INCH)).isEqualTo(Reason.named("figure.unit", new BigDecimal(shown), in));
+        assertThat(InUnit.of(Quantity.of(new BigDecimal(value), unit), LengthUnit.INCH))
+                .isEqualTo(Reason.named("figure.unit", new BigDecimal(shown), in));
     }
 
     @ParameterizedTest(name = "{0}")

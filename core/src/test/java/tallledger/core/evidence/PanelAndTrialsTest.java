@@ -23,13 +23,15 @@ class PanelAndTrialsTest {
     private static final String SOUND = "disconnect=AS_IT_SHOULD|fuses=AS_IT_SHOULD|diagram=IN_THE_PANEL|motorAmps=4.0|";
 
     private static Values typed(String fields) {
-        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2)).filter(f -> f.length == 2 && !f[1].isEmpty()).collect(Collectors.toMap(f -> f[0], f -> f[1], (a, b) -> b));
+        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2))
+                .filter(f -> f.length == 2 && !f[1].isEmpty()).collect(Collectors.toMap(f -> f[0], f -> f[1], (a, b) -> b));
         return new Values(typed, LengthUnit.MM);
     }
 
     /** 90 to 115 % of 4.0 A is 3.6 to 4.6 A. */
     @ParameterizedTest
-    @CsvSource({"3.59, FAILED, panel.overload-low", "3.6, PROVEN, panel.overload-right", "4.2 A, PROVEN, panel.overload-right", "4.6, PROVEN, panel.overload-right",
+    @CsvSource({"3.59, FAILED, panel.overload-low", "3.6, PROVEN, panel.overload-right", "4.2 A, PROVEN, panel.overload-right",
+                    "4.6, PROVEN, panel.overload-right",
         "4.61, FAILED, panel.overload-high", "6.3, FAILED, panel.overload-high"})
     void theOverloadIsHeldAgainstTheMotorsPlate(String set, Outcome outcome, String code) {
         StepJudgement judged = PANEL.weigh(typed(SOUND + "overloadAmps=" + set), Rules.shipped());
@@ -39,8 +41,10 @@ class PanelAndTrialsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"disconnect=NOT_AS_IT_SHOULD, FAILED, true", "disconnect=NOT_THERE, FAILED, true", "disconnect=NOT_SEEN, UNDECIDED, false", "fuses=NOT_AS_IT_SHOULD, FAILED, false",
-        "fuses=NOT_SEEN, UNDECIDED, false", "diagram=NONE, PROVEN, false", "diagram=NOT_SEEN, UNDECIDED, false", "overloadAmps=, UNDECIDED, false"})
+    @CsvSource({"disconnect=NOT_AS_IT_SHOULD, FAILED, true", "disconnect=NOT_THERE, FAILED, true", "disconnect=NOT_SEEN, UNDECIDED, false",
+                    "fuses=NOT_AS_IT_SHOULD, FAILED, false",
+        "fuses=NOT_SEEN, UNDECIDED, false", "diagram=NONE, PROVEN, false", "diagram=NOT_SEEN, UNDECIDED, false",
+        "overloadAmps=, UNDECIDED, false"})
     void whatWasNotSeenIsOpenAndWhatCannotBeCutOffStopsUse(String field, Outcome outcome, boolean stops) {
         String start = SOUND + (field.startsWith("overload") ? "" : "overloadAmps=4.0|");
         StepJudgement judged = PANEL.weigh(typed(start + field), Rules.shipped());
@@ -50,9 +54,10 @@ class PanelAndTrialsTest {
 
     @Test
     void anOverloadWithoutAMotorIsAskedFor() {
-        assertThatThrownBy(() -> PANEL.read(typed("disconnect=NOT_SEEN|fuses=NOT_SEEN|diagram=NONE|overloadAmps=4"))).isInstanceOfSatisfying(Refused.class,
-                r -> assertThat(r.field()).contains("motorAmps"));
-        assertThatThrownBy(() -> PANEL.read(typed(SOUND + "overloadAmps=four"))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("overloadAmps"));
+        assertThatThrownBy(() -> PANEL.read(typed("disconnect=NOT_SEEN|fuses=NOT_SEEN|diagram=NONE|overloadAmps=4")))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("motorAmps"));
+        assertThatThrownBy(() -> PANEL.read(typed(SOUND + "overloadAmps=four")))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("overloadAmps"));
     }
 
     @ParameterizedTest
@@ -75,7 +80,8 @@ class PanelAndTrialsTest {
     @ParameterizedTest
     @CsvSource({"1700, trials.line", "1700 1703, trials.count", "1700 1703 9; 3 4, trials.line", "a b; 3 4, number.not-one"})
     void whatAreNoPairsIsRefused(String trials, String code) {
-        assertThatThrownBy(() -> new TrialSpeeds().read(typed("changeOver=1800|trials=" + trials))).isInstanceOfSatisfying(Refused.class, r -> {
+        assertThatThrownBy(() -> new TrialSpeeds().read(typed("changeOver=1800|trials=" + trials)))
+                .isInstanceOfSatisfying(Refused.class, r -> {
             assertThat(r.reason().code()).isEqualTo(code);
             assertThat(r.field()).contains("trials");
         });

@@ -24,7 +24,8 @@ class SpeedReadTest {
 
     /** Fields as {@code name=value|name=value}. */
     private static Values typed(String fields) {
-        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=")).filter(f -> f.length == 2).collect(Collectors.toMap(f -> f[0], f -> f[1]));
+        Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=")).filter(f -> f.length == 2)
+                .collect(Collectors.toMap(f -> f[0], f -> f[1]));
         return new Values(typed, LengthUnit.MM);
     }
 
@@ -38,8 +39,10 @@ class SpeedReadTest {
         assertThat(outcome(AT_100, rules, "reading=105.0")).isEqualTo(Outcome.PROVEN);
         assertThat(outcome(AT_100, rules, "reading=107.0")).isEqualTo(Outcome.FAILED);
         assertThat(outcome(AT_100, rules, "reading=106")).isEqualTo(Outcome.UNDECIDED);
-        assertThat(outcome(new SpeedRead(AT_100.nominal(), Optional.of(new BigDecimal("0.1"))), rules, "reading=107.0")).isEqualTo(Outcome.PROVEN);
-        assertThat(outcome(AT_100, rules.with(Rule.SPEED_TOLERANCE, List.of(new BigDecimal("10"))), "reading=107.0")).isEqualTo(Outcome.PROVEN);
+        assertThat(outcome(new SpeedRead(AT_100.nominal(), Optional.of(new BigDecimal("0.1"))), rules, "reading=107.0"))
+                .isEqualTo(Outcome.PROVEN);
+        assertThat(outcome(AT_100, rules.with(Rule.SPEED_TOLERANCE, List.of(new BigDecimal("10"))), "reading=107.0"))
+                .isEqualTo(Outcome.PROVEN);
     }
 
     @Test
@@ -68,9 +71,11 @@ class SpeedReadTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"method=DISPLAY_BEFORE_GEAR|reading=100, factor factor.missing", "method=DISPLAY_BEFORE_GEAR|reading=100|factor=1/0, factor number.not-positive", "method=TAP_COUNT|reading=100, method choice.unknown", "method=by ear|reading=100, method choice.unknown",
-            "reading=100|turns=20|seconds=12, reading speed-read.twice", "marks=4, reading number.missing", "turns=20, turns number.missing",
-            "reading=70000, reading speed.impossible"})
+    @CsvSource({"method=DISPLAY_BEFORE_GEAR|reading=100, factor factor.missing",
+                    "method=DISPLAY_BEFORE_GEAR|reading=100|factor=1/0, factor number.not-positive",
+                    "method=TAP_COUNT|reading=100, method choice.unknown", "method=by ear|reading=100, method choice.unknown",
+            "reading=100|turns=20|seconds=12, reading speed-read.twice", "marks=4, reading number.missing",
+            "turns=20, turns number.missing", "reading=70000, reading speed.impossible"})
     void whatCannotBeReadIsRefusedAtItsField(String fields, String expected) {
         Refused refused = org.assertj.core.api.Assertions.catchThrowableOfType(Refused.class, () -> AT_100.read(typed(fields)));
         assertThat(refused.field().orElse("") + " " + refused.reason().code()).isEqualTo(expected);

@@ -17,7 +17,8 @@ import tallledger.core.reason.Refused;
 class FinishTest {
 
     private static Trace trace(double spacing, double length, DoubleUnaryOperator z) {
-        return new Trace(spacing, IntStream.rangeClosed(0, (int) Math.round(length / spacing)).mapToObj(i -> z.applyAsDouble(i * spacing)).toList());
+        return new Trace(spacing, IntStream.rangeClosed(0, (int) Math.round(length / spacing)).mapToObj(i -> z.applyAsDouble(i * spacing))
+                .toList());
     }
 
     @Test
@@ -137,7 +138,8 @@ class FinishTest {
         assertThat(pure.spacing()).isEqualTo(0.05, within(0.0001));
         assertThat(pure.amplitude()).isEqualTo(2, within(0.3));
         assertThat(pure.share()).isGreaterThan(0.95);
-        Spacings.Peak both = trace(0.002, 6, x -> 2 * Math.sin(2 * Math.PI * x / 0.0623) + 1.2 * random.nextGaussian()).at(0.8).spacings().strongest().orElseThrow();
+        Spacings.Peak both = trace(0.002, 6, x -> 2 * Math.sin(2 * Math.PI * x / 0.0623) + 1.2 * random.nextGaussian()).at(0.8).spacings()
+                .strongest().orElseThrow();
         assertThat(both.spacing()).isEqualTo(0.0623, within(0.0003));
         assertThat(both.share()).as("2 of 2 + 1.44 in squares").isBetween(0.4, 0.75);
         assertThat(trace(0.002, 6, x -> random.nextGaussian()).at(0.8).spacings().strongest().orElseThrow().share()).isLessThan(0.1);

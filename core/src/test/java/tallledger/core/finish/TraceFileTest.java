@@ -21,7 +21,8 @@ import tallledger.core.reason.Refused;
 
 class TraceFileTest {
 
-    private static final Trace TRACE = new Trace(0.0025, IntStream.range(0, 400).mapToObj(i -> Math.round(2000 * Math.sin(i / 7.0)) / 1000.0).toList());
+    private static final Trace TRACE = new Trace(0.0025,
+            IntStream.range(0, 400).mapToObj(i -> Math.round(2000 * Math.sin(i / 7.0)) / 1000.0).toList());
 
     private static List<Double> heights(TraceFile.Typed typed) {
         return Arrays.stream(typed.heights().strip().split("\\s+")).map(Double::valueOf).toList();
@@ -49,7 +50,9 @@ class TraceFileTest {
     }
 
     private static String main(String type, String increment, String rest) {
-        return "<q:ISO5436_2 xmlns:q='x'><Record1><Axes><CX><AxisType>I</AxisType><Increment>1e-6</Increment></CX><CZ><AxisType>A</AxisType><DataType>" + type + "</DataType><Increment>" + increment
+        return "<q:ISO5436_2 "
+                + "xmlns:q='x'><Record1><Axes><CX><AxisType>I</AxisType><Increment>1e-6</Increment></CX>"
+                + "<CZ><AxisType>A</AxisType><DataType>" + type + "</DataType><Increment>" + increment
                 + "</Increment><Offset>1e-6</Offset></CZ></Axes></Record1><Record3>" + rest + "</Record3></q:ISO5436_2>";
     }
 
@@ -57,8 +60,10 @@ class TraceFileTest {
     @Test
     void pointsMayBeIntegersOrStandInTheText() throws IOException {
         byte[] points = {(byte) 0xd4, (byte) 0xfe, 100, 0, 0, 0};
-        assertThat(heights(TraceFile.read(zip(main("I", "1e-8", "<DataLink><PointDataLink>bindata/data.bin</PointDataLink></DataLink>"), points)))).containsExactly(-2.0, 2.0, 1.0);
-        assertThat(heights(TraceFile.read(zip(main("D", "1", "<DataList><Datum>2e-6</Datum><Datum>0;0;-1e-6</Datum></DataList>"), points)))).containsExactly(3.0, 0.0);
+        assertThat(heights(TraceFile.read(zip(main("I", "1e-8", "<DataLink><PointDataLink>bindata/data.bin</PointDataLink></DataLink>"),
+                        points)))).containsExactly(-2.0, 2.0, 1.0);
+        assertThat(heights(TraceFile.read(zip(main("D", "1", "<DataList><Datum>2e-6</Datum><Datum>0;0;-1e-6</Datum></DataList>"), points))))
+                .containsExactly(3.0, 0.0);
     }
 
     @Test
@@ -66,7 +71,8 @@ class TraceFileTest {
         String link = "<DataLink><PointDataLink>bindata/data.bin</PointDataLink><MD5ChecksumPointData>00</MD5ChecksumPointData></DataLink>";
         refuses("trace-file.changed", zip(main("D", "1", link), new byte[80]));
         refuses("trace-file.no-points", zip(main("D", "1", "<DataLink><PointDataLink>else.bin</PointDataLink></DataLink>"), new byte[8]));
-        refuses("trace-file.area", zip(main("D", "1", "<MatrixDimension><SizeX>9</SizeX><SizeY>9</SizeY></MatrixDimension>" + link), new byte[8]));
+        refuses("trace-file.area", zip(main("D", "1", "<MatrixDimension><SizeX>9</SizeX><SizeY>9</SizeY></MatrixDimension>" + link),
+                        new byte[8]));
         refuses("trace-file.dropout", zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum></Datum></DataList>"), new byte[8]));
         refuses("trace-file.broken", zip("<a><b></a>", new byte[0]));
         refuses("trace-file.broken", zip("<!DOCTYPE a [<!ENTITY e SYSTEM 'file:///etc/hostname'>]><a>&e;</a>", new byte[0]));
@@ -84,14 +90,16 @@ class TraceFileTest {
     }
 
     private static void refuses(String code, byte[] file) {
-        assertThatThrownBy(() -> TraceFile.read(file)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> TraceFile.read(file))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 
     /** Uneven steps go to the form as they are: it says which row is off. */
     @ParameterizedTest
     @CsvSource({"'0 1;0.1 2;0.3 3', '0 1,0.1 2,0.3 3'", "'1.5;2e-1', '1.5 0.2'"})
     void unevenStepsStayVisible(String rows, String typed) {
-        assertThat(TraceFile.read(rows.replace(";", "\n").getBytes(StandardCharsets.UTF_8)).heights().strip().replace("\n", ",")).isEqualTo(typed);
+        assertThat(TraceFile.read(rows.replace(";", "\n").getBytes(StandardCharsets.UTF_8)).heights().strip().replace("\n", ","))
+                .isEqualTo(typed);
     }
 
     @Test

@@ -19,11 +19,13 @@ class UncertaintyTest {
 
     private static final Offset<Double> CLOSE = within(1e-9);
     private static final Gauge INDICATOR = Rules.shipped().gauge(Rule.INDICATOR);
-    private static final Uncertainty BACKLASH = INDICATOR.difference(BigDecimal.ZERO, new BigDecimal("0.01")).repeated(List.of(0.10, 0.12, 0.14));
+    private static final Uncertainty BACKLASH = INDICATOR.difference(BigDecimal.ZERO, new BigDecimal("0.01"))
+            .repeated(List.of(0.10, 0.12, 0.14));
 
     @Test
     void aReadingIsItsDigitAndItsCalibration() {
-        Uncertainty one = new Gauge("g", new BigDecimal("0.1"), new BigDecimal("0.02")).reading(new BigDecimal("50"), new BigDecimal("0.01"));
+        Uncertainty one = new Gauge("g", new BigDecimal("0.1"), new BigDecimal("0.02"))
+                .reading(new BigDecimal("50"), new BigDecimal("0.01"));
         assertThat(one.digit()).isCloseTo(0.1 / Math.sqrt(12), CLOSE);
         assertThat(one.calibration()).isCloseTo(0.5, CLOSE);
         assertThat(one.expanded()).isCloseTo(2 * Math.sqrt(0.01 / 12 + 0.25), CLOSE);
@@ -48,7 +50,8 @@ class UncertaintyTest {
         assertThat(BACKLASH.scatter()).isCloseTo(0.02, CLOSE);
         assertThat(BACKLASH.expanded()).isCloseTo(0.0503492, within(1e-6));
         assertThat(Uncertainty.of(0, 0).repeated(List.of(0.0, 2.0)).expanded()).isCloseTo(12.7062047, within(1e-6));
-        assertThat(Uncertainty.of(0, 0).repeated(List.of(1.0, 2.0, 3.0, 4.0, 5.0)).expanded()).isCloseTo(2.7764451 * Math.sqrt(2.5) / Math.sqrt(5), within(1e-6));
+        assertThat(Uncertainty.of(0, 0).repeated(List.of(1.0, 2.0, 3.0, 4.0, 5.0)).expanded())
+                .isCloseTo(2.7764451 * Math.sqrt(2.5) / Math.sqrt(5), within(1e-6));
     }
 
     @Test
@@ -98,7 +101,8 @@ class UncertaintyTest {
 
     @Test
     void whatWouldSettleItIsSaid() {
-        assertThat(BACKLASH.settles(0.0165, "mm")).isEqualTo(Reason.named("settles.repeats", 10, Quantity.of(new BigDecimal("0.016"), "mm")));
+        assertThat(BACKLASH.settles(0.0165, "mm"))
+                .isEqualTo(Reason.named("settles.repeats", 10, Quantity.of(new BigDecimal("0.016"), "mm")));
         assertThat(BACKLASH.settles(0.008, "mm")).isEqualTo(Reason.named("settles.gauge", Quantity.of(new BigDecimal("0.008"), "mm")));
         assertThat(BACKLASH.settles(0, "mm")).isEqualTo(Reason.named("settles.nothing"));
     }
@@ -106,12 +110,14 @@ class UncertaintyTest {
     /** 0.12 ± 0.05: not proven below 0.15, proven below 0.40. */
     @Test
     void backlashOfThreeScatteringRepeatsIsWorkableNotSound() {
-        assertThat(Rules.shipped().graded(Rule.BACKLASH).reached(new BigDecimal("0.12"), BACKLASH.expanded()).grade()).contains(Grade.WORKABLE);
+        assertThat(Rules.shipped().graded(Rule.BACKLASH).reached(new BigDecimal("0.12"), BACKLASH.expanded()).grade())
+                .contains(Grade.WORKABLE);
         assertThat(Rules.shipped().graded(Rule.BACKLASH).reached(new BigDecimal("0.12"), 0.008).grade()).contains(Grade.SOUND);
     }
 
     @ParameterizedTest
-    @CsvSource({"0.09, 0.0083, 0.090, 0.009", "253.2, 1.2662, 253.2, 1.3", "501, 58.9, 500, 60", "0.016933333333333334, 0.004, 0.017, 0.004", "1400, 7.1, 1400, 8", "31.52, 0.29, 31.52, 0.29",
+    @CsvSource({"0.09, 0.0083, 0.090, 0.009", "253.2, 1.2662, 253.2, 1.3", "501, 58.9, 500, 60",
+                    "0.016933333333333334, 0.004, 0.017, 0.004", "1400, 7.1, 1400, 8", "31.52, 0.29, 31.52, 0.29",
         "31.52, 0.31, 31.5, 0.4", "5, 0, 5, 0", "0.12, 0.0503, 0.12, 0.06", "12345, 210, 12350, 210"})
     void aFigureEndsWhereItsUncertaintyDoes(BigDecimal value, double expanded, BigDecimal shown, BigDecimal u) {
         Shown as = Shown.of(value, expanded);

@@ -18,7 +18,8 @@ class FlatFaceTest {
 
     private static FlatFace grid(double... heights) {
         int side = (int) Math.sqrt(heights.length);
-        return FlatFace.grid(100, 100, IntStream.range(0, side).mapToObj(r -> IntStream.range(0, side).mapToObj(c -> heights[r * side + c]).toList()).toList());
+        return FlatFace.grid(100, 100,
+                IntStream.range(0, side).mapToObj(r -> IntStream.range(0, side).mapToObj(c -> heights[r * side + c]).toList()).toList());
     }
 
     @Test
@@ -43,7 +44,8 @@ class FlatFaceTest {
                 heights.add(IntStream.range(0, columns).mapToObj(c -> random.nextInt(3) == 0 ? 0.0 : random.nextGaussian() / 50).toList());
             }
             FlatFace face = FlatFace.grid(40 + random.nextInt(200), 40 + random.nextInt(200), heights);
-            assertThat(face.zone()).as(heights.toString()).isEqualTo(everyPlane(face), within(1e-9)).isLessThanOrEqualTo(face.spread(face.leastSquares()) + 1e-9);
+            assertThat(face.zone()).as(heights.toString()).isEqualTo(everyPlane(face), within(1e-9))
+                    .isLessThanOrEqualTo(face.spread(face.leastSquares()) + 1e-9);
         }
     }
 

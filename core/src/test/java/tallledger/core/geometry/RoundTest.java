@@ -94,8 +94,10 @@ class RoundTest {
         assertThat(good.outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(good.grade()).contains(Grade.REBUILT);
         assertThat(good.because()).extracting(Reason::code).containsExactly("graded.reached", "round.shape");
-        assertThat(good.because().get(1).arguments()).startsWith(Reason.named("figure.unit", new BigDecimal("3.4"), "µm"), BigDecimal.valueOf(180));
-        assertThat(NOSE.read(new Values(Map.of("readings", "0 0 0 0 0 0 0 .008"), LengthUnit.MM)).uncertainty(Rules.shipped()).expanded()).isCloseTo(0.00082, offset(0.00001));
+        assertThat(good.because().get(1).arguments()).startsWith(Reason.named("figure.unit", new BigDecimal("3.4"), "µm"),
+                BigDecimal.valueOf(180));
+        assertThat(NOSE.read(new Values(Map.of("readings", "0 0 0 0 0 0 0 .008"), LengthUnit.MM)).uncertainty(Rules.shipped()).expanded())
+                .isCloseTo(0.00082, offset(0.00001));
     }
 
     /** What the dial showed between the readings counts where it is more. */
@@ -120,8 +122,10 @@ class RoundTest {
     @Test
     void inchReadingsAndSlipsOfThePen() {
         assertThat(NOSE.read(new Values(Map.of("readings", "0 0 .0004 0 0 0 0 0"), LengthUnit.INCH)).tir()).isEqualByComparingTo("0.01016");
-        for (List<String> bad : List.of(List.of("readings", "0.01 x", ""), List.of("readings", "0.01 0.01", ""), List.of("swept", "0 0 0 0", "-1"))) {
-            assertThatThrownBy(() -> judged(bad.get(1), bad.get(2), LengthUnit.MM)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(bad.get(0)));
+        for (List<String> bad : List.of(List.of("readings", "0.01 x", ""), List.of("readings", "0.01 0.01", ""),
+                        List.of("swept", "0 0 0 0", "-1"))) {
+            assertThatThrownBy(() -> judged(bad.get(1), bad.get(2), LengthUnit.MM))
+                    .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(bad.get(0)));
         }
     }
 

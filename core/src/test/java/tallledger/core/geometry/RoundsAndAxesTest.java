@@ -24,7 +24,8 @@ import tallledger.core.reason.Refused;
 class RoundsAndAxesTest {
 
     private static Round round(double e, double degrees) {
-        return new Round(IntStream.range(0, 12).mapToObj(k -> BigDecimal.valueOf(0.05 + e * Math.cos(2 * Math.PI * k / 12 - Math.toRadians(degrees)))).toList());
+        return new Round(IntStream.range(0, 12)
+                .mapToObj(k -> BigDecimal.valueOf(0.05 + e * Math.cos(2 * Math.PI * k / 12 - Math.toRadians(degrees)))).toList());
     }
 
     @Test
@@ -48,15 +49,18 @@ class RoundsAndAxesTest {
     /** One target by hand: up 1 3, down 5 7 µm: means 2 and 6, s √2 each, B −4, R = 4·√2 + 4 = 9.66; a second target all nought. */
     @Test
     void anAxisAtItsTargets() {
-        AxisTest test = new AxisTest(List.of(new Target(0, List.of(1.0, 3.0), List.of(5.0, 7.0)), new Target(100, List.of(0.0, 0.0), List.of(0.0, 0.0))));
+        AxisTest test = new AxisTest(List.of(new Target(0, List.of(1.0, 3.0), List.of(5.0, 7.0)),
+                        new Target(100, List.of(0.0, 0.0), List.of(0.0, 0.0))));
         double s = Math.sqrt(2);
         assertThat(test.reversal()).isEqualTo(4, within(1e-12));
         assertThat(test.systematic()).isEqualTo(6, within(1e-12));
         assertThat(test.meanBidirectional()).isEqualTo(4, within(1e-12));
         assertThat(test.repeatability()).isEqualTo(4 * s + 4, within(1e-12));
         assertThat(test.accuracy()).isEqualTo(6 + 2 * s - Math.min(0, 2 - 2 * s), within(1e-12));
-        assertThat(new Target(0, List.of(0.0, 10.0), List.of(5.0, 5.0)).repeatability()).as("one side scatters alone").isEqualTo(4 * Math.sqrt(50), within(1e-9));
-        assertThatThrownBy(() -> new AxisTest(List.of(new Target(0, List.of(1.0), List.of(1.0)), new Target(1, List.of(1.0), List.of(1.0))))).isInstanceOf(Refused.class);
+        assertThat(new Target(0, List.of(0.0, 10.0), List.of(5.0, 5.0)).repeatability()).as("one side scatters alone")
+                .isEqualTo(4 * Math.sqrt(50), within(1e-9));
+        assertThatThrownBy(() -> new AxisTest(List.of(new Target(0, List.of(1.0), List.of(1.0)),
+                        new Target(1, List.of(1.0), List.of(1.0))))).isInstanceOf(Refused.class);
     }
 
     private static CircleTest circle(double lostX, DoubleUnaryOperator besides) {
@@ -99,7 +103,8 @@ class RoundsAndAxesTest {
         assertThat(e.centreX()).isEqualTo(7, within(1e-6));
         assertThat(e.centreY()).isEqualTo(-3, within(1e-6));
         assertThat(test.hysteresis().deviation()).isEqualTo(4, within(0.01));
-        assertThat(test.hysteresis().degrees() % 180).satisfiesAnyOf(d -> assertThat(d).isLessThan(1), d -> assertThat(d).isGreaterThan(179));
+        assertThat(test.hysteresis().degrees() % 180)
+                .satisfiesAnyOf(d -> assertThat(d).isLessThan(1), d -> assertThat(d).isGreaterThan(179));
         assertThat(CircleTest.circular(test.centred().counterClockwise())).isLessThan(CircleTest.circular(test.counterClockwise()));
         assertThatThrownBy(() -> new CircleTest(100, test.clockwise().subList(0, 50), test.clockwise())).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> new CircleTest(0, test.clockwise(), test.clockwise())).isInstanceOf(Refused.class);
@@ -134,14 +139,16 @@ class RoundsAndAxesTest {
     @Test
     void aCurveWithScatterIsFoundAgainAndOneThatBendsUpwardsDoesNotSettle() {
         Random random = new Random(3);
-        List<Reading> readings = IntStream.rangeClosed(0, 12).mapToObj(i -> new Reading(5 * i, 52 - 33 * Math.exp(-5 * i / 18.0) + 0.05 * random.nextGaussian())).toList();
+        List<Reading> readings = IntStream.rangeClosed(0, 12)
+                .mapToObj(i -> new Reading(5 * i, 52 - 33 * Math.exp(-5 * i / 18.0) + 0.05 * random.nextGaussian())).toList();
         HotRun.Curve curve = new HotRun(readings).curve().orElseThrow();
         assertThat(curve.levels()).isEqualTo(52, within(0.2));
         assertThat(curve.tau()).isEqualTo(18, within(0.5));
         HotRun upwards = new HotRun(List.of(new Reading(0, 20), new Reading(10, 22), new Reading(20, 28)));
         assertThat(upwards.bendsUpwards()).isTrue();
         assertThat(upwards.curve()).isEmpty();
-        assertThat(new HotRun(List.of(new Reading(0, 20), new Reading(4, 22), new Reading(9, 23))).curve()).as("under ten minutes").isEmpty();
+        assertThat(new HotRun(List.of(new Reading(0, 20), new Reading(4, 22), new Reading(9, 23))).curve()).as("under ten minutes")
+                .isEmpty();
         assertThatThrownBy(() -> new HotRun(List.of(new Reading(5, 20), new Reading(5, 22)))).isInstanceOf(Refused.class);
     }
 }

@@ -81,7 +81,8 @@ class HouseBookTest {
     /** What a later release ships does not touch what the house changed, and an older version keeps the older figures. */
     @Test
     void aLaterReleaseIssuesItsOwnFiguresBesideTheHouses() {
-        write(new HouseChange.Issued(Map.of("SPEED_TOLERANCE", figures("7"), "COLD_STEP", figures("3"), "NO_SUCH", figures("1")), List.of(OIL)));
+        write(new HouseChange.Issued(Map.of("SPEED_TOLERANCE", figures("7"), "COLD_STEP", figures("3"), "NO_SUCH", figures("1")),
+                        List.of(OIL)));
         write(new HouseChange.Ruled(Rule.COLD_STEP, figures("2"), "old bearings"));
         assertThat(book().isIssued()).as("not what this release ships").isFalse();
         write(HouseChange.Issued.now(List.of(GEAR)));
@@ -96,7 +97,8 @@ class HouseBookTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"RULE, rule, LATHE_NOSE, figures, 0.01", "RULE, rule, LATHE_NOSE, figures, 0.02 0.01 0.04", "RULE, rule, NO_SUCH, figures, 1", "RULE, rule, TWIST, figures, a b c",
+    @CsvSource({"RULE, rule, LATHE_NOSE, figures, 0.01", "RULE, rule, LATHE_NOSE, figures, 0.02 0.01 0.04",
+                    "RULE, rule, NO_SUCH, figures, 1", "RULE, rule, TWIST, figures, a b c",
         "STEP_TIME, step, lock, seconds, soon", "CHECKS, csv, x, y, z", "CHECK, was, x, y, z", "TUNE, rule, TWIST, figures, 1 1 1"})
     void whatCannotBeReadLeavesTheVersionBeforeInForce(String kind, String one, String text, String other, String values) {
         write(HouseChange.Issued.now(List.of(OIL)));
@@ -113,7 +115,8 @@ class HouseBookTest {
     void aRowThatIsGoneIsNotChanged() {
         write(HouseChange.Issued.now(List.of(OIL)));
         HouseChange.Row dearer = new HouseChange.Row(Optional.of(GEAR), Optional.of(check("GROWLS", "GEAR", "Cover off", "400")), "prices");
-        assertThatThrownBy(() -> book().with(dearer)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("check.row-gone"));
+        assertThatThrownBy(() -> book().with(dearer))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("check.row-gone"));
         write(dearer);
         assertThat(book().strays()).containsOnlyKeys(2);
         write(new HouseChange.Row(Optional.of(OIL), Optional.empty(), "never used"));
@@ -121,8 +124,10 @@ class HouseBookTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"LATHE_NOSE, 0.01 0.02, rule.figures, ''", "LATHE_NOSE, 0.02 0.01 0.03, rule.crossed, sound", "LATHE_NOSE, 0.01 0.02 99, rule.range, workable", "FAULTY, 1.1, rule.range, value",
-        "WORTH_GEAR, 0.5 -1, rule.range, cost", "SLIP, 8 1, rule.crossed, most", "TACHOMETER, 0.1 300, rule.range, calibration", "COLD_STEP, 0.5, rule.range, value"})
+    @CsvSource({"LATHE_NOSE, 0.01 0.02, rule.figures, ''", "LATHE_NOSE, 0.02 0.01 0.03, rule.crossed, sound",
+                    "LATHE_NOSE, 0.01 0.02 99, rule.range, workable", "FAULTY, 1.1, rule.range, value",
+        "WORTH_GEAR, 0.5 -1, rule.range, cost", "SLIP, 8 1, rule.crossed, most", "TACHOMETER, 0.1 300, rule.range, calibration",
+        "COLD_STEP, 0.5, rule.range, value"})
     void figuresThatMakeNoSenseAreRefusedAtTheirField(Rule rule, String typed, String code, String field) {
         assertThatThrownBy(() -> new HouseChange.Ruled(rule, figures(typed.split(" ")), "why")).isInstanceOfSatisfying(Refused.class, r -> {
             assertThat(r.reason().code()).isEqualTo(code);
@@ -132,8 +137,10 @@ class HouseBookTest {
 
     @Test
     void aChangeSaysWhy() {
-        assertThatThrownBy(() -> new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), " ")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reason"));
-        assertThatThrownBy(() -> new HouseChange.Timed("lock", 0, "why")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), " "))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reason"));
+        assertThatThrownBy(() -> new HouseChange.Timed("lock", 0, "why"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
     }
 
     /** The names figures have in each shape, and their units. */
@@ -203,7 +210,8 @@ class HouseBookTest {
         assertThat(book().isIssued()).as("other checks").isFalse();
         Map<String, List<BigDecimal>> less = new java.util.HashMap<>(HouseChange.Issued.now(List.of()).figures());
         less.put("SLIP", figures("1"));
-        assertThat(HouseBook.of(List.of(Entry.following(Optional.empty(), new HouseChange.Issued(less, List.of(OIL)).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL)).isIssued()).isFalse();
+        assertThat(HouseBook.of(List.of(Entry.following(Optional.empty(),
+                        new HouseChange.Issued(less, List.of(OIL)).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL)).isIssued()).isFalse();
     }
 
     @Test

@@ -20,8 +20,8 @@ import tallledger.core.rules.Rule;
 class HouseGaugeTest {
 
     private static Map<String, String> said(String... more) {
-        Map<String, String> fields = new HashMap<>(Map.of("name", "indicator 7", "resolution", "0.001", "calibration", "0.002", "repeatability", "0.0006", "certificate", "W-7",
-                "due", "2027-02-28"));
+        Map<String, String> fields = new HashMap<>(Map.of("name", "indicator 7", "resolution", "0.001", "calibration", "0.002",
+                        "repeatability", "0.0006", "certificate", "W-7", "due", "2027-02-28"));
         for (int i = 0; i < more.length; i += 2) {
             fields.put(more[i], more[i + 1]);
         }
@@ -68,8 +68,10 @@ class HouseGaugeTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"name,'',name,gauge.name", "resolution,-0.001,resolution,rule.range", "resolution,fine,resolution,number.not-one", "calibration,80 %,calibration,rule.range",
-        "calibration,'',calibration,number.missing", "repeatability,-1,repeatability,rule.range", "due,31.3.2027,due,gauge.due", "due,2027-02-30,due,gauge.due"})
+    @CsvSource({"name,'',name,gauge.name", "resolution,-0.001,resolution,rule.range", "resolution,fine,resolution,number.not-one",
+                    "calibration,80 %,calibration,rule.range",
+        "calibration,'',calibration,number.missing", "repeatability,-1,repeatability,rule.range", "due,31.3.2027,due,gauge.due",
+        "due,2027-02-30,due,gauge.due"})
     void whatMakesNoSenseIsSaidAtItsField(String field, String text, String at, String why) {
         Refused refused = catchThrowableOfType(Refused.class, () -> HouseGauge.typed("g1", Rule.INDICATOR, said(field, text)));
         assertThat(refused.field()).contains(at);
@@ -78,7 +80,8 @@ class HouseGaugeTest {
 
     @Test
     void aGaugeThatLeavesNothingOpenIsNone() {
-        Refused refused = catchThrowableOfType(Refused.class, () -> HouseGauge.typed("g1", Rule.INDICATOR, said("resolution", "0", "calibration", "0")));
+        Refused refused = catchThrowableOfType(Refused.class,
+                () -> HouseGauge.typed("g1", Rule.INDICATOR, said("resolution", "0", "calibration", "0")));
         assertThat(refused.reason().code()).isEqualTo("gauge.nothing");
         assertThat(catchThrowableOfType(Refused.class, () -> HouseGauge.typed("g1", Rule.BACKLASH, said())).field()).contains("kind");
     }

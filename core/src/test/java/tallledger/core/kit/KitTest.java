@@ -29,14 +29,16 @@ class KitTest {
 
     @Test
     void ofAGroupOneSeenIsEnough() {
-        KitList kit = list(item("faceplate 300", State.MISSING, "", "faceplate", "140"), item("faceplate 400", State.SEEN, "", "faceplate", ""));
+        KitList kit = list(item("faceplate 300", State.MISSING, "", "faceplate", "140"),
+                item("faceplate 400", State.SEEN, "", "faceplate", ""));
         assertThat(kit.owed()).isEmpty();
         assertThat(kit.isSettledByChoice(kit.items().get(0))).isTrue();
     }
 
     @Test
     void ofAGroupWithNoneThereTheCheapestIsOwed() {
-        KitList kit = list(item("steady large", State.MISSING, "", "steady", "300"), item("steady small", State.MISSING, "", "steady", "180"),
+        KitList kit = list(item("steady large", State.MISSING, "", "steady", "300"),
+                item("steady small", State.MISSING, "", "steady", "180"),
                 item("four-jaw", State.MISSING, "the seller", "", "260"), item("key", State.MISSING, "", "", ""));
         assertThat(kit.owed()).extracting(KitItem::name).containsExactly("four-jaw", "key", "steady small");
         assertThat(kit.sum().toReplace()).isEqualByComparingTo("440");
@@ -49,7 +51,8 @@ class KitTest {
 
     @Test
     void theLatestWordOnAnItemCounts() {
-        KitList kit = list(item("manual", State.AWAITED, "", "", ""), item("chuck", State.SEEN, "", "", ""), item("manual", State.SEEN, "", "", ""));
+        KitList kit = list(item("manual", State.AWAITED, "", "", ""), item("chuck", State.SEEN, "", "", ""),
+                item("manual", State.SEEN, "", "", ""));
         assertThat(kit.items()).extracting(KitItem::name).containsExactly("manual", "chuck");
         assertThat(kit.sum().seen()).isEqualTo(2);
     }
@@ -69,14 +72,18 @@ class KitTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"'', 5, '', name", "chuck, -3, '', cost", "chuck, cheap, '', cost", "chuck, 5, tomorrow, until", "chuck, 5, 2027-02-30, until"})
+    @CsvSource({"'', 5, '', name", "chuck, -3, '', cost", "chuck, cheap, '', cost", "chuck, 5, tomorrow, until",
+                    "chuck, 5, 2027-02-30, until"})
     void nonsenseNamesItsField(String name, String cost, String until, String field) {
-        assertThatThrownBy(() -> KitItem.parse(name, State.SEEN, "", "", cost, until, "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+        assertThatThrownBy(() -> KitItem.parse(name, State.SEEN, "", "", cost, until, ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
     }
 
     @ParameterizedTest
-    @CsvSource({"1850, 120, 90, 2000, lift.too-much, 60", "1850, 120, 90, 2500, lift.tight, 440", "280, '', '', 1000, lift.enough, 720", "1 850 kg, 120 kg, '', 5000, lift.enough, 3030",
-        "1.2 t, 250 to 300 lb, '', 1 350 kg, lift.tight, 13.92", "1800-2000, '', '', 1900 to 2500, lift.may-be-too-much, 100", "2600-2800, '', '', 1900 to 2500, lift.too-much, 100"})
+    @CsvSource({"1850, 120, 90, 2000, lift.too-much, 60", "1850, 120, 90, 2500, lift.tight, 440", "280, '', '', 1000, lift.enough, 720",
+                    "1 850 kg, 120 kg, '', 5000, lift.enough, 3030",
+        "1.2 t, 250 to 300 lb, '', 1 350 kg, lift.tight, 13.92", "1800-2000, '', '', 1900 to 2500, lift.may-be-too-much, 100",
+        "2600-2800, '', '', 1900 to 2500, lift.too-much, 100"})
     void theLiftCarriesMachineSkidAndExtras(String machine, String skid, String extras, String carries, String code, String left) {
         var says = Lift.parse(machine, skid, extras, carries, "the keeper").says(Rules.shipped());
         assertThat(says.code()).isEqualTo(code);
@@ -85,7 +92,9 @@ class KitTest {
 
     @Test
     void aLiftThatCarriesNothingIsRefused() {
-        assertThatThrownBy(() -> Lift.parse("100", "", "", "0", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("carries"));
-        assertThatThrownBy(() -> Lift.parse("", "", "", "100", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("machine"));
+        assertThatThrownBy(() -> Lift.parse("100", "", "", "0", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("carries"));
+        assertThatThrownBy(() -> Lift.parse("", "", "", "100", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("machine"));
     }
 }

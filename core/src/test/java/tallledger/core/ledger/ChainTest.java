@@ -42,9 +42,11 @@ class ChainTest {
     @Test
     void theFirstEntryHasSixtyFourZerosBeforeIt() {
         Entry first = chain("one").get(0);
-        assertThat(first.canonical()).isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"attachments\":[],\"author\":{\"name\":\"Q. Tester\",\"role\":\"seller\"},"
+        assertThat(first.canonical())
+                .isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"attachments\":[],\"author\":{\"name\":\"Q. Tester\",\"role\":\"seller\"},"
                 + "\"format\":2,\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
-                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\",\"sequence\":1,\"step\":\"\",\"zone\":\"Z\"}");
+                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\","
+                + "\"sequence\":1,\"step\":\"\",\"zone\":\"Z\"}");
         assertThat(first.hash()).hasSize(64);
         assertThat(first.isWhole()).isTrue();
     }
@@ -54,7 +56,8 @@ class ChainTest {
     void anEntryOfTheFirstFormatStaysReadable() {
         Draft old = Draft.of(By.of(AT, "Q. Tester"), "REMARK", "", Map.of("text", "one"));
         Entry entry = new Entry(1, 1, old, Entry.BEFORE_FIRST, "cd737b887bbf3928cf402218612124beb027ae0296e5f1991da9a217a3a0f595");
-        assertThat(entry.canonical()).isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"author\":\"Q. Tester\",\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
+        assertThat(entry.canonical())
+                .isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"author\":\"Q. Tester\",\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
                 + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\",\"sequence\":1,\"step\":\"\"}");
         assertThat(entry.isWhole()).isTrue();
         assertThat(new Entry(2, 1, old, Entry.BEFORE_FIRST, entry.hash()).isWhole()).isFalse();
@@ -108,7 +111,8 @@ class ChainTest {
     @Test
     void aMissingEntryAndAnEntryOfAnotherChainAreFound() {
         List<Entry> entries = chain("one", "two", "three");
-        assertThat(Chain.firstBreak(List.of(entries.get(0), entries.get(2)))).get().extracting(b -> b.because().code()).isEqualTo("chain.missing");
+        assertThat(Chain.firstBreak(List.of(entries.get(0), entries.get(2)))).get().extracting(b -> b.because().code())
+                .isEqualTo("chain.missing");
         entries.set(1, Entry.following(Optional.of(chain("other").get(0)), draft("two")));
         assertThat(Chain.firstBreak(entries)).get().extracting(b -> b.because().code()).isEqualTo("chain.unlinked");
     }

@@ -21,7 +21,8 @@ class ClaimTextTest {
 
     private static String told(String text) {
         return ClaimText.split(text, Source.SELLER, LengthUnit.MM, MILL).stream()
-                .map(c -> c.attribute() + " " + c.value() + c.axis().map(a -> " @" + a.written()).orElse("")).collect(Collectors.joining("; "));
+                .map(c -> c.attribute() + " " + c.value() + c.axis().map(a -> " @" + a.written()).orElse(""))
+                .collect(Collectors.joining("; "));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -54,7 +55,8 @@ class ClaimTextTest {
 
     @Test
     void everyLineKeepsItsWordsAndWhoSaidThem() {
-        List<Claim> claims = ClaimText.split("24 speeds\n\nhas been in the family for years. Reverses", Source.FORMER_OPERATOR, LengthUnit.MM, MILL);
+        List<Claim> claims = ClaimText.split("24 speeds\n\nhas been in the family for years. Reverses", Source.FORMER_OPERATOR,
+                LengthUnit.MM, MILL);
         assertThat(claims).extracting(Claim::wording).containsExactly("24 speeds", "has been in the family for years", "Reverses");
         assertThat(claims).extracting(Claim::source).containsOnly(Source.FORMER_OPERATOR);
     }

@@ -50,16 +50,18 @@ class DescriptionTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"SPEED_COUNT|twelve|number.not-one", "SPEED_COUNT|12.5|claim.count", "SLOWEST_SPEED|0|number.not-positive",
+    @CsvSource(delimiter = '|', value = {"SPEED_COUNT|twelve|number.not-one", "SPEED_COUNT|12.5|claim.count",
+                    "SLOWEST_SPEED|0|number.not-positive",
         "SWING|wide|length.not-one", "TRAVEL|5 leagues|length.unknown-unit"})
     void aClaimedValueMustBeReadable(Attribute attribute, String value, String code) {
-        assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", AxisId.read(""), LengthUnit.MM)).isInstanceOfSatisfying(Refused.class,
-                refused -> assertThat(refused.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", AxisId.read(""), LengthUnit.MM))
+                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.reason().code()).isEqualTo(code));
     }
 
     @Test
     void aClaimKeepsItsWordsAndItsUnit() {
-        Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", AxisId.read(""), LengthUnit.INCH);
+        Claim claim = Claim.checked(Attribute.SWING, " 16-1/8\" ", Source.ADVERTISEMENT, "sixteen inch swing", AxisId.read(""),
+                LengthUnit.INCH);
         assertThat(claim.value()).isEqualTo("16-1/8\"");
         assertThat(claim.wording()).isEqualTo("sixteen inch swing");
         assertThat(claim.millimetres(LengthUnit.INCH)).get().satisfies(mm -> assertThat(mm).isEqualByComparingTo("409.6"));
@@ -72,14 +74,17 @@ class DescriptionTest {
     void aWholeDescriptionSurvivesItsPayload() {
         Stage inverter = Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.4, 1.6)));
         DriveTrain train = new DriveTrain(List.of(Machines.motor("1400"), inverter, lever("left", "in out"), lever("right", "low high"),
-                Stage.direction(tallledger.core.drive.Shifting.STOP_TO_SHIFT)), List.of(new Exclusion(Map.of("left", "out", "right", "high"))));
-        SpeedPlate plate = Machines.plate(MachineDescription.leversOf(train), "40 80 60 x 160 320 240 x").with(List.of("low end", "in", "low"),
-                PlateCell.parse("41=40"));
-        MachineDescription machine = new MachineDescription(new Identity("All of it", "Eskholt", "X", Family.KNEE_MILL, "7", "1980", "shed", "owner",
+                Stage.direction(tallledger.core.drive.Shifting.STOP_TO_SHIFT)),
+                List.of(new Exclusion(Map.of("left", "out", "right", "high"))));
+        SpeedPlate plate = Machines.plate(MachineDescription.leversOf(train), "40 80 60 x 160 320 240 x")
+                .with(List.of("low end", "in", "low"), PlateCell.parse("41=40"));
+        MachineDescription machine = new MachineDescription(new Identity("All of it", "Eskholt", "X", Family.KNEE_MILL, "7", "1980", "shed",
+                        "owner",
                 LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", AxisId.read("table"))), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
                 Optional.of(new MotorRating(Power.parse("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
-                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH, Axis.Per.MIN)), Family.KNEE_MILL.traits().usual());
+                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH,
+                        Axis.Per.MIN)), Family.KNEE_MILL.traits().usual());
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
     }
 
@@ -110,12 +115,15 @@ class DescriptionTest {
         SpeedPlate other = Machines.plate(List.of(Machines.plateLever("gear", "1 2")), "100 200");
         assertThatThrownBy(() -> new MachineDescription(twelve.identity(), List.of(), twelve.train(), other)).isInstanceOf(Refused.class);
         List<Claim> many = Collections.nCopies(61, new Claim(Attribute.OTHER, "x", Source.SELLER, ""));
-        assertThatThrownBy(() -> new MachineDescription(twelve.identity(), many, twelve.train(), twelve.plate())).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new MachineDescription(twelve.identity(), many, twelve.train(), twelve.plate()))
+                .isInstanceOf(Refused.class);
     }
 
     @Test
     void motorRatingsOutOfReasonAreRefused() {
-        assertThatThrownBy(() -> new MotorRating(Power.ofKilowatts(BigDecimal.ZERO), MotorRating.Law.CONSTANT_POWER, BigDecimal.ONE)).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> new MotorRating(Power.ofKilowatts(BigDecimal.ONE), MotorRating.Law.CONSTANT_POWER, new BigDecimal("1.2"))).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new MotorRating(Power.ofKilowatts(BigDecimal.ZERO), MotorRating.Law.CONSTANT_POWER, BigDecimal.ONE))
+                .isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new MotorRating(Power.ofKilowatts(BigDecimal.ONE), MotorRating.Law.CONSTANT_POWER, new BigDecimal("1.2")))
+                .isInstanceOf(Refused.class);
     }
 }

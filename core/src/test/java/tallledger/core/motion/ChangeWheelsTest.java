@@ -83,7 +83,10 @@ class ChangeWheelsTest {
         assertThat(ChangeWheels.swapped(50, 60, 0.1, 0.2).code()).isEqualTo("wheels.swap-under");
     }
 
-    /** 30/60 is half the feed wanted and swapped twice too much: two alike are right, one more of 60 or of 30; 40/50 lies between where 0.16 is wanted. */
+    /**
+     * 30/60 is half the feed wanted and swapped twice too much: two alike are right, one more of 60 or of 30; 40/50 lies between where
+     * 0.16 is wanted.
+     */
     @Test
     void whereItIsTooSlowOneWayAndTooFastTheOtherThePairBetweenIsNamed() {
         GearChart.Teeth makeable = new GearChart.Teeth(20, 127);
@@ -95,8 +98,10 @@ class ChangeWheelsTest {
             assertThat(p.toMake()).isEqualTo(1);
             assertThat(p.driver()).isEqualTo(p.driven());
         });
-        assertThat(ChangeWheels.instead(30, 60, 0.1, 0.16, WheelSet.parse("30 40 50 60"), makeable).get(0)).satisfies(p -> assertThat(p.driver() + "/" + p.driven()).isEqualTo("40/50"));
-        assertThat(ChangeWheels.says(ChangeWheels.instead(30, 60, 0.1, 9, WheelSet.parse("30 60"), makeable)).code()).isEqualTo("wheels.instead-none");
+        assertThat(ChangeWheels.instead(30, 60, 0.1, 0.16, WheelSet.parse("30 40 50 60"), makeable).get(0))
+                .satisfies(p -> assertThat(p.driver() + "/" + p.driven()).isEqualTo("40/50"));
+        assertThat(ChangeWheels.says(ChangeWheels.instead(30, 60, 0.1, 9, WheelSet.parse("30 60"), makeable)).code())
+                .isEqualTo("wheels.instead-none");
     }
 
     /** Against every set of one and of two wheels tried one by one. */
@@ -120,7 +125,8 @@ class ChangeWheelsTest {
         if (IntStream.rangeClosed(20, 40).anyMatch(a -> ChangeWheels.of(chart, set.with(List.of(a))).lost().isEmpty())) {
             return 1;
         }
-        boolean two = IntStream.rangeClosed(20, 40).anyMatch(a -> IntStream.rangeClosed(a, 40).anyMatch(b -> isWhole(chart, set.with(List.of(a, b)))));
+        boolean two = IntStream.rangeClosed(20, 40)
+                .anyMatch(a -> IntStream.rangeClosed(a, 40).anyMatch(b -> isWhole(chart, set.with(List.of(a, b)))));
         return two ? 2 : 3;
     }
 
@@ -143,9 +149,12 @@ class ChangeWheelsTest {
 
     @Test
     void nonsenseChartsNameTheirField() {
-        assertThatThrownBy(() -> chart("", "3 mm", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("leadScrew"));
-        assertThatThrownBy(() -> chart("6 mm", "3 mm; none", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
-        assertThatThrownBy(() -> chart("6 mm", "3 mm", "150-60", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reach"));
+        assertThatThrownBy(() -> chart("", "3 mm", "", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("leadScrew"));
+        assertThatThrownBy(() -> chart("6 mm", "3 mm; none", "", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("promised"));
+        assertThatThrownBy(() -> chart("6 mm", "3 mm", "150-60", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("reach"));
     }
 
     /** Every train of a set that mounts, picked wheel by wheel: the plain way. */
@@ -155,7 +164,8 @@ class ChangeWheelsTest {
         pick(teeth, left, new ArrayList<>(), reach, then);
     }
 
-    private static void pick(List<Integer> teeth, int[] left, List<Integer> train, Optional<GearChart.Teeth> reach, Consumer<GearTrain> then) {
+    private static void pick(List<Integer> teeth, int[] left, List<Integer> train, Optional<GearChart.Teeth> reach,
+            Consumer<GearTrain> then) {
         int size = train.size();
         if (size == 2 && GearTrain.mounts(train.get(0), train.get(1), reach)) {
             then.accept(new GearTrain(train));
@@ -190,7 +200,8 @@ class ChangeWheelsTest {
                     least[0] = Math.min(least[0], Math.abs(train.ratio() * 6 * f.doubleValue() / pitch - 1))));
             Thread nearest = ChangeWheels.of(chart, new WheelSet(hand)).threads().get(0);
             assertThat(Math.abs(nearest.error())).isCloseTo(least[0], Offset.offset(2e-9));
-            assertThat(nearest.nearest().orElseThrow().ratio() * 6 * nearest.factor().doubleValue() / pitch - 1).isCloseTo(nearest.error(), Offset.offset(2e-9));
+            assertThat(nearest.nearest().orElseThrow().ratio() * 6 * nearest.factor().doubleValue() / pitch - 1)
+                    .isCloseTo(nearest.error(), Offset.offset(2e-9));
         }
     }
 
@@ -199,12 +210,16 @@ class ChangeWheelsTest {
     void theLargestChartIsReckoned() {
         String wheels = String.join(" ", IntStream.rangeClosed(20, 49).mapToObj(String::valueOf).toList());
         String promised = String.join("; ", IntStream.rangeClosed(1, 60).mapToObj(i -> i * 0.137 + " mm").toList());
-        ChangeWheels result = ChangeWheels.of(GearChart.parse("6 mm", "1; 2; 3; 4; 5; 6; 7; 8; 9; 10; 11; 12", promised, "", "20-127", LengthUnit.MM), WheelSet.parse(wheels));
+        ChangeWheels result = ChangeWheels.of(GearChart.parse("6 mm", "1; 2; 3; 4; 5; 6; 7; 8; 9; 10; 11; 12", promised, "", "20-127",
+                        LengthUnit.MM), WheelSet.parse(wheels));
         assertThat(result.threads()).hasSize(60).allMatch(t -> t.nearest().isPresent());
         assertThat(result.says()).extracting(r -> r.code()).contains("wheels.no-set");
     }
 
-    /** 40 teeth of module 2: 0.2 mm of a circle of 251.3 mm, on a screw of 6 mm. Twice the turns of the screw swing twice as far, half as often. */
+    /**
+     * 40 teeth of module 2: 0.2 mm of a circle of 251.3 mm, on a screw of 6 mm. Twice the turns of the screw swing twice as far, half as
+     * often.
+     */
     @Test
     void anUnevenWheelMakesTheThreadDrunkenAndLeavesItsPitch() {
         UnevenWheel.Tooth tooth = new UnevenWheel.Tooth(new BigDecimal("0.2"), new BigDecimal("0.2"));
@@ -224,7 +239,8 @@ class ChangeWheelsTest {
             least = Math.min(least, carriage);
         }
         assertThat(one.swing().doubleValue()).isCloseTo(most - least, within(0.00001));
-        assertThatThrownBy(() -> UnevenWheel.of(40, new BigDecimal("2"), new UnevenWheel.Tooth(BigDecimal.ZERO, BigDecimal.ZERO), new BigDecimal("6"), BigDecimal.ONE)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> UnevenWheel.of(40, new BigDecimal("2"), new UnevenWheel.Tooth(BigDecimal.ZERO, BigDecimal.ZERO),
+                        new BigDecimal("6"), BigDecimal.ONE)).isInstanceOf(Refused.class);
     }
 
     /** Nobody copied a chart, only the screw is known: the usual threads are reckoned, and none that is missing is a fault. */

@@ -47,7 +47,8 @@ class MotionTest {
         FeedReading minute = FeedReading.perMinute(mm("100"), TypedNumber.parse("60.0"));
         assertThat(minute.rate()).isEqualByComparingTo("100");
         // The last digit typed is 1 mm, 1/√12 = 0.289 mm, coarser than the rule; the seconds' is 0.1 s, 0.029 s beside the hand's 0.1.
-        assertThat(minute.expanded(Rules.shipped())).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.0288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
+        assertThat(minute.expanded(Rules.shipped())).isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.0288675) / 60),
+                org.assertj.core.data.Offset.offset(1e-5));
         assertThat(FeedReading.perMinute(mm("100"), TypedNumber.parse("60")).expanded(Rules.shipped())).as("whole seconds leave more open")
                 .isCloseTo(2 * 100 * Math.hypot(0.288675 / 100, Math.hypot(0.1, 0.288675) / 60), org.assertj.core.data.Offset.offset(1e-5));
         assertThat(FeedReading.perMinute(mm("100.0"), TypedNumber.parse("60.0")).expanded(Rules.shipped())).as("the rule's 0.125 mm")
@@ -58,10 +59,14 @@ class MotionTest {
     @Test
     void aFeedIsJudgedWithinTenPerCent() {
         Optional<BigDecimal> chart = Optional.of(new BigDecimal("100"));
-        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
-        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.OUTSIDE);
-        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
-        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, RAPID, Rules.shipped()).orElseThrow().verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("105.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow()
+                .verdict()).isEqualTo(Verdict.WITHIN);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow()
+                .verdict()).isEqualTo(Verdict.OUTSIDE);
+        assertThat(FeedReading.perMinute(mm("110.0"), TypedNumber.parse("60.0")).against(chart, FEED, Rules.shipped()).orElseThrow()
+                .verdict()).isEqualTo(Verdict.TOO_CLOSE_TO_CALL);
+        assertThat(FeedReading.perMinute(mm("112.0"), TypedNumber.parse("60.0")).against(chart, RAPID, Rules.shipped()).orElseThrow()
+                .verdict()).isEqualTo(Verdict.WITHIN);
     }
 
     @ParameterizedTest
@@ -79,11 +84,13 @@ class MotionTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"0.10 0.10 0.10, 0.24 0.26 0.25, 0.12 0.11 0.13, 0.25, 0.15, backlash.screw", "0.30 0.31 0.32, 0.31 0.31 0.31, 0.30 0.30 0.30, 0.31, 0.01, backlash.nut",
-        "0.05 0.05 0.05, 0.06 0.06 0.06, 0.05 0.05 0.05, 0.06, 0.01, backlash.even", "0.20 0.20 0.20, 0.50 0.50 0.50, 0.20 0.20 0.20, 0.5, 0.3, backlash.screw-and-nut"})
+    @CsvSource({"0.10 0.10 0.10, 0.24 0.26 0.25, 0.12 0.11 0.13, 0.25, 0.15, backlash.screw",
+                    "0.30 0.31 0.32, 0.31 0.31 0.31, 0.30 0.30 0.30, 0.31, 0.01, backlash.nut",
+        "0.05 0.05 0.05, 0.06 0.06 0.06, 0.05 0.05 0.05, 0.06, 0.01, backlash.even",
+        "0.20 0.20 0.20, 0.50 0.50 0.50, 0.20 0.20 0.20, 0.5, 0.3, backlash.screw-and-nut"})
     void backlashTellsAWornScrewFromAWornNut(String left, String middle, String right, String greatest, String wear, String says) {
-        Backlash backlash = Backlash.of(List.of(new Backlash.Station("left", numbers(left)), new Backlash.Station("middle", numbers(middle)),
-                new Backlash.Station("right", numbers(right))));
+        Backlash backlash = Backlash.of(List.of(new Backlash.Station("left", numbers(left)),
+                        new Backlash.Station("middle", numbers(middle)), new Backlash.Station("right", numbers(right))));
         assertThat(backlash.greatest()).isEqualByComparingTo(greatest);
         assertThat(backlash.wear()).isEqualByComparingTo(wear);
         assertThat(backlash.says(Rules.shipped()).code()).isEqualTo(says);
@@ -109,14 +116,18 @@ class MotionTest {
     @Test
     void contradictoryAxesAreRefusedWhereTheyWereTyped() {
         Axis.Rates none = Axis.Rates.UNKNOWN;
-        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.TRIP), "", none))).isEqualTo("axis.trip-without-feed@abilities");
-        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "", new Axis.Rates(Axis.Per.MIN, "5", "", "")))).isEqualTo("axis.rate-without-feed@slowest");
-        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.FEED), "", new Axis.Rates(Axis.Per.MIN, "", "", "900")))).isEqualTo("axis.rapid-without-rapid@rapid");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.TRIP), "", none)))
+                .isEqualTo("axis.trip-without-feed@abilities");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "", new Axis.Rates(Axis.Per.MIN, "5", "", ""))))
+                .isEqualTo("axis.rate-without-feed@slowest");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.FEED), "", new Axis.Rates(Axis.Per.MIN, "", "", "900"))))
+                .isEqualTo("axis.rapid-without-rapid@rapid");
         assertThat(code(() -> new Axis("table", "left", "left", Set.of(), "", none))).isEqualTo("axis.ways@ways");
         assertThat(code(() -> new Axis(" ", "left", "right", Set.of(), "", none))).isEqualTo("axis.name@name");
         Axis crossed = new Axis("table", "left", "right", Set.of(Ability.FEED), "700 mm", new Axis.Rates(Axis.Per.MIN, "800", "20", ""));
         assertThat(code(() -> crossed.checked(LengthUnit.MM))).isEqualTo("axis.rates-crossed@fastest");
-        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "far", none).checked(LengthUnit.MM))).isEqualTo("length.not-one@travel");
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "far", none).checked(LengthUnit.MM)))
+                .isEqualTo("length.not-one@travel");
         assertThatThrownBy(() -> new Axis("a".repeat(31), "left", "right", Set.of(), "", none)).isInstanceOf(Refused.class);
     }
 }

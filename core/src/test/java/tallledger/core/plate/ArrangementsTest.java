@@ -60,7 +60,8 @@ class ArrangementsTest {
         Arrangements found = of("56 80 112 160 350 500 700 1000");
         assertThat(found.found()).hasSize(4);
         assertThat(found.found().stream().filter(a -> a.sizes().equals(List.of(2, 2, 2))).toList()).singleElement()
-                .satisfies(a -> assertThat(List.of(factors(a, 0).get(1), factors(a, 1).get(1), factors(a, 2).get(1))).containsExactly(6.25, 2.0, 1.43));
+                .satisfies(a -> assertThat(List.of(factors(a, 0).get(1), factors(a, 1).get(1), factors(a, 2).get(1))).containsExactly(6.25,
+                        2.0, 1.43));
         assertThat(found.found().stream().filter(a -> a.sizes().size() == 2).map(a -> factors(a, a.sizes().indexOf(2)).get(1)).toList())
                 .containsExactlyInAnyOrder(1.43, 2.0, 6.25);
         assertThat(codes(found)).containsExactly("arrange.several");
@@ -69,7 +70,8 @@ class ArrangementsTest {
     @Test
     void anEvenLadderFitsTenWaysAndOnlyTheLeversCanSay() {
         Arrangements found = of(EVEN);
-        assertThat(found.found().stream().map(a -> a.sizes().stream().sorted().toList()).collect(Collectors.groupingBy(s -> s, Collectors.counting())))
+        assertThat(found.found().stream().map(a -> a.sizes().stream().sorted().toList())
+                .collect(Collectors.groupingBy(s -> s, Collectors.counting())))
                 .isEqualTo(java.util.Map.of(List.of(2, 2, 3), 3L, List.of(2, 6), 4L, List.of(3, 4), 3L));
         assertThat(found.found()).isSortedAccordingTo(java.util.Comparator.comparingDouble(Arrangement::worst));
         assertThat(of(EVEN, 3, 4).found()).hasSize(3).allSatisfy(a -> assertThat(a.sizes()).containsExactlyInAnyOrder(3, 4));
@@ -108,7 +110,8 @@ class ArrangementsTest {
     void theMisreadSpeedMayBeAnyOfThem(int cell) {
         List<TypedNumber> right = speeds("50 65 95 110 250 325 475 550");
         List<TypedNumber> typed = new ArrayList<>(right);
-        typed.set(cell, TypedNumber.parse(right.get(cell).value().multiply(new java.math.BigDecimal("10")).stripTrailingZeros().toPlainString()));
+        typed.set(cell, TypedNumber.parse(right.get(cell).value().multiply(new java.math.BigDecimal("10")).stripTrailingZeros()
+                        .toPlainString()));
         assertThat(Arrangements.of(typed, List.of(2, 4)).found()).anySatisfy(a -> {
             assertThat(a.leftOut()).extracting(Arrangement.LeftOut::typed).containsExactly(typed.get(cell));
             assertThat(a.leftOut().get(0).means().orElseThrow()).isCloseTo(right.get(cell).value().doubleValue(), within(0.5));
@@ -124,27 +127,31 @@ class ArrangementsTest {
             List<TypedNumber> typed = new ArrayList<>();
             for (int i = 0; i < 18; i++) {
                 double value = 20 * Math.pow(4.3, i / 6) * factors[i % 6];
-                typed.add(TypedNumber.parse(String.format(Locale.ROOT, "%.1f", i == one || i == two ? value * (i == one ? 1.17 : 0.86) : value)));
+                typed.add(TypedNumber.parse(String.format(Locale.ROOT, "%.1f", i == one || i == two ? value * (i == one ? 1.17 : 0.86)
+                                : value)));
             }
             int other = two;
             if (one == two) {
                 continue;
             }
             assertThat(Arrangements.everyOne(typed, List.of(3, 6), 2).values()).as("%s and %s", one, two).anySatisfy(a ->
-                    assertThat(a.leftOut().stream().map(Arrangement.LeftOut::typed)).containsExactlyInAnyOrder(typed.get(one), typed.get(other)));
+                    assertThat(a.leftOut().stream().map(Arrangement.LeftOut::typed))
+                            .containsExactlyInAnyOrder(typed.get(one), typed.get(other)));
         }
     }
 
     @ParameterizedTest
     @CsvSource({"1", "2", "3"})
     void upToThreeAreOneLeversAndNothingIsMissing(int z) {
-        assertThat(Arrangements.of(IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(50 + 30 * i))).toList(), List.of()).says()).isEmpty();
+        assertThat(Arrangements.of(IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(50 + 30 * i))).toList(), List.of())
+                .says()).isEmpty();
     }
 
     @ParameterizedTest
     @CsvSource({"5,5", "7,7", "11,11", "14,14"})
     void noProductIsSaid(int z, int count) {
-        Arrangements found = Arrangements.of(IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(50 + 30 * i))).toList(), List.of());
+        Arrangements found = Arrangements.of(IntStream.range(0, z).mapToObj(i -> TypedNumber.parse(String.valueOf(50 + 30 * i))).toList(),
+                List.of());
         assertThat(found.found()).isEmpty();
         assertThat(found.says()).singleElement().satisfies(r -> {
             assertThat(r.code()).isEqualTo("arrange.no-product");
@@ -176,7 +183,8 @@ class ArrangementsTest {
     void twentyFourAndThirtySixSpeedsAreSearchedWhole() {
         assertThat(of(ladder(24, 1.2589)).found()).hasSize(34);
         assertThat(of(ladder(36, 1.122)).found()).hasSizeGreaterThan(30);
-        Arrangements none = of(IntStream.range(0, 36).mapToObj(i -> String.valueOf(13 + i * i + i * 7 % 11)).distinct().collect(Collectors.joining(" ")));
+        Arrangements none = of(IntStream.range(0, 36).mapToObj(i -> String.valueOf(13 + i * i + i * 7 % 11)).distinct()
+                .collect(Collectors.joining(" ")));
         assertThat(none.cut()).isFalse();
         assertThat(none.found()).isEmpty();
         assertThat(codes(none)).containsExactly("arrange.none");
@@ -184,7 +192,8 @@ class ArrangementsTest {
 
     @Test
     void speedsAFewPerCentApartFitInSoManyWaysThatTheSearchIsCutAndSaysSo() {
-        Arrangements found = of(IntStream.range(0, 36).mapToObj(i -> String.format(Locale.ROOT, "%.0f", 100 * Math.pow(1.03, i))).collect(Collectors.joining(" ")));
+        Arrangements found = of(IntStream.range(0, 36).mapToObj(i -> String.format(Locale.ROOT, "%.0f", 100 * Math.pow(1.03, i)))
+                .collect(Collectors.joining(" ")));
         assertThat(found.cut()).isTrue();
         assertThat(codes(found)).contains("arrange.cut");
     }
@@ -199,13 +208,16 @@ class ArrangementsTest {
     @Test
     void whatIsNoLeverAndNoListIsRefused() {
         assertThatThrownBy(() -> of(EVEN, 1)).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> Arrangements.of(IntStream.range(1, 500).mapToObj(i -> TypedNumber.parse(String.valueOf(i))).toList(), List.of())).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> Arrangements.of(List.of(TypedNumber.parse("-5"), TypedNumber.parse("5")), List.of())).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> Arrangements.of(IntStream.range(1, 500).mapToObj(i -> TypedNumber.parse(String.valueOf(i))).toList(),
+                        List.of())).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> Arrangements.of(List.of(TypedNumber.parse("-5"), TypedNumber.parse("5")), List.of()))
+                .isInstanceOf(Refused.class);
         assertThat(of(EVEN, 5).says()).extracting(Reason::code).containsExactly("arrange.no-such");
     }
 
     private static String ladder(int z, double step) {
-        return IntStream.range(0, z).mapToObj(i -> String.format(Locale.ROOT, "%.3g", 20 * Math.pow(step, i)).replaceAll("\\.?0*e\\+0?(\\d)", "e$1"))
+        return IntStream.range(0, z)
+                .mapToObj(i -> String.format(Locale.ROOT, "%.3g", 20 * Math.pow(step, i)).replaceAll("\\.?0*e\\+0?(\\d)", "e$1"))
                 .map(s -> new java.math.BigDecimal(s).toPlainString()).collect(Collectors.joining(" "));
     }
 
@@ -220,7 +232,8 @@ class ArrangementsTest {
         for (int i = 0; i < z; i++) {
             double value = sizes.length == 2 ? 40 * Math.pow(2.2, i / 3) * Math.pow(1.37, i % 3)
                     : 40 * Math.pow(4.1, i / 4) * Math.pow(2.05, i / 2 % 2) * Math.pow(1.4, i % 2);
-            typed.add(TypedNumber.parse(String.format(Locale.ROOT, "%.0f", value * (1 + 0.008 * random.nextGaussian()) * (seed % 2 == 0 && i == seed % z ? 0.8 : 1))));
+            typed.add(TypedNumber.parse(String.format(Locale.ROOT, "%.0f",
+                            value * (1 + 0.008 * random.nextGaussian()) * (seed % 2 == 0 && i == seed % z ? 0.8 : 1))));
         }
         if (typed.stream().map(TypedNumber::value).distinct().count() < z) {
             return;

@@ -119,21 +119,26 @@ class PlateCheckTest {
         assertThat(check(cells).remarks()).noneMatch(r -> r.kind() == Kind.HOLE);
         assertThat(check("31.5 45 63 90 125 180 400 355 500 710 1000 1400").remarks()).isNotEmpty();
         List<Lever> sliding = List.of(plateLever("range", "low high"), new Lever("variator", List.of("low end", "high end"), true));
-        assertThat(PlateCheck.of(Machines.plate(sliding, "56 450 400 3150"), OptionalInt.empty()).remarks()).noneMatch(r -> r.kind() == Kind.HOLE || r.kind() == Kind.CROWD);
+        assertThat(PlateCheck.of(Machines.plate(sliding, "56 450 400 3150"), OptionalInt.empty()).remarks())
+                .noneMatch(r -> r.kind() == Kind.HOLE || r.kind() == Kind.CROWD);
     }
 
     @Test
     void feedsAreCalledFeeds() {
         SpeedPlate plate = Machines.plate(List.of(plateLever("knob", "1 2 3 4 5 6 7")), "0.05 0.07 0.1 0.2 0.28 0.4 0.4");
-        assertThat(PlateCheck.ofFeeds(plate).remarks()).extracting(r -> r.because().arguments()).anySatisfy(a -> assertThat(a).contains(PlateOf.FEED));
-        assertThat(PlateCheck.ofFeeds(plate).remarks()).extracting(r -> r.because().arguments()).noneSatisfy(a -> assertThat(a).contains(PlateOf.SPEED));
-        assertThat(PlateCheck.of(plate, OptionalInt.empty()).remarks()).extracting(r -> r.because().arguments()).anySatisfy(a -> assertThat(a).contains(PlateOf.SPEED));
+        assertThat(PlateCheck.ofFeeds(plate).remarks()).extracting(r -> r.because().arguments())
+                .anySatisfy(a -> assertThat(a).contains(PlateOf.FEED));
+        assertThat(PlateCheck.ofFeeds(plate).remarks()).extracting(r -> r.because().arguments())
+                .noneSatisfy(a -> assertThat(a).contains(PlateOf.SPEED));
+        assertThat(PlateCheck.of(plate, OptionalInt.empty()).remarks()).extracting(r -> r.because().arguments())
+                .anySatisfy(a -> assertThat(a).contains(PlateOf.SPEED));
     }
 
     /** 900 where 90.4 is expected is a nought gained, not 90.4 with a nought before it. */
     @Test
     void noMisreadingBeginsWithANeedlessNought() {
-        assertThat(Misreading.explaining(new BigDecimal("900"), 90.4, List.of())).isNotEmpty().allSatisfy(m -> assertThat(m.slip()).isEqualTo(Misreading.Slip.ZERO_LOST_OR_GAINED));
+        assertThat(Misreading.explaining(new BigDecimal("900"), 90.4, List.of())).isNotEmpty()
+                .allSatisfy(m -> assertThat(m.slip()).isEqualTo(Misreading.Slip.ZERO_LOST_OR_GAINED));
     }
 
     /** Steps of 1.26 up to 100, then of 1.58: common, no fault, and no holes are reported. */

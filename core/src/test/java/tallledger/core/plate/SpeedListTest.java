@@ -25,7 +25,8 @@ class SpeedListTest {
         } else if (list instanceof SpeedList.Bare bare) {
             return bare.speeds().stream().map(n -> n.value().toPlainString()).collect(Collectors.joining(" "));
         } else if (list instanceof SpeedList.Sliding sliding) {
-            return sliding.ranges().stream().map(r -> r.stream().map(TypedNumber::typed).collect(Collectors.joining("~"))).collect(Collectors.joining(" "));
+            return sliding.ranges().stream().map(r -> r.stream().map(TypedNumber::typed).collect(Collectors.joining("~")))
+                    .collect(Collectors.joining(" "));
         }
         SpeedList.Ends ends = (SpeedList.Ends) list;
         return ends.count() + ": " + ends.low().typed() + "~" + ends.high().typed();
@@ -79,7 +80,8 @@ class SpeedListTest {
             1/0 45                   | list.not-a-speed
             """)
     void whatIsNoList(String typed, String code) {
-        assertThatThrownBy(() -> SpeedList.read(typed)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> SpeedList.read(typed))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 
     @Test
@@ -94,22 +96,27 @@ class SpeedListTest {
 
     @Test
     void rowsWithoutASpeedAreNoPlate() {
-        assertThatThrownBy(() -> SpeedList.read("x x\nx ?")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.no-speed"));
+        assertThatThrownBy(() -> SpeedList.read("x x\nx ?"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.no-speed"));
     }
 
     @Test
     void pastesWithoutEndAreRefusedShortly() {
         String lines = IntStream.range(0, 2_000).mapToObj(String::valueOf).collect(Collectors.joining("\n"));
-        assertThatThrownBy(() -> SpeedList.read(lines)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.lines"));
-        assertThatThrownBy(() -> SpeedList.read("9 ".repeat(15_000))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.long"));
+        assertThatThrownBy(() -> SpeedList.read(lines))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.lines"));
+        assertThatThrownBy(() -> SpeedList.read("9 ".repeat(15_000)))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.long"));
         List<String> ranges = IntStream.range(1, 20).mapToObj(i -> i + " to " + (i + 1)).toList();
-        assertThatThrownBy(() -> SpeedList.read(String.join(", ", ranges))).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.ranges"));
+        assertThatThrownBy(() -> SpeedList.read(String.join(", ", ranges)))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.ranges"));
     }
 
     /** A label of several words is one, tab-parted or before the figures of its row. */
     @Test
     void labelsOfSeveralWordsAreOne() {
-        for (String plate : List.of("back gear\t31\t45\ndirect drive\t125\t180", "back gear 31 45\ndirect drive 125 180", "\tlow range\thigh range\nback gear\t31\t45\ndirect drive\t125\t180")) {
+        for (String plate : List.of("back gear\t31\t45\ndirect drive\t125\t180", "back gear 31 45\ndirect drive 125 180",
+                        "\tlow range\thigh range\nback gear\t31\t45\ndirect drive\t125\t180")) {
             SpeedList.Rows rows = (SpeedList.Rows) SpeedList.read(plate);
             assertThat(rows.rowLabels()).as(plate).containsExactly("back-gear", "direct-drive");
             assertThat(rows.cells()).as(plate).allSatisfy(row -> assertThat(row).hasSize(2));
@@ -127,7 +134,8 @@ class SpeedListTest {
         IntStream.range(0, keys.size()).forEach(i -> cells.put(keys.get(i), all.get(i)));
         SpeedPlate plate = new SpeedPlate(levers, cells, Optional.empty());
         assertThat(PlateCheck.ofFeeds(plate).remarks()).anyMatch(r -> r.because().code().equals("plate.ladder"));
-        assertThat(PlateCheck.ofThreads(plate).remarks()).noneMatch(r -> r.because().code().equals("plate.ladder") || r.because().code().equals("plate.hole"))
+        assertThat(PlateCheck.ofThreads(plate).remarks())
+                .noneMatch(r -> r.because().code().equals("plate.ladder") || r.because().code().equals("plate.hole"))
                 .anySatisfy(r -> assertThat(r.cells()).contains(List.of("C", "5")));
     }
 }

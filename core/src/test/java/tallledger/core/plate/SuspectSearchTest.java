@@ -34,7 +34,8 @@ class SuspectSearchTest {
         for (int e = 0; e < errors; e++) {
             values[random.nextInt(12)] *= random.nextBoolean() ? 1.12 : 0.8;
         }
-        SpeedPlate plate = Machines.plate(LEVERS, IntStream.range(0, 12).mapToObj(i -> String.format(Locale.ROOT, seed % 2 == 0 ? "%.2f" : "%.0f", values[i]))
+        SpeedPlate plate = Machines.plate(LEVERS,
+                IntStream.range(0, 12).mapToObj(i -> String.format(Locale.ROOT, seed % 2 == 0 ? "%.2f" : "%.0f", values[i]))
                 .collect(Collectors.joining(" ")));
         LeverFactors found = LeverFactors.of(plate);
         Set<Set<List<String>>> expected = byRefitting(plate);
@@ -43,7 +44,8 @@ class SuspectSearchTest {
         } else if (expected.equals(Set.of(Set.of()))) {
             assertThat(found.outcome()).isEqualTo(LeverFactors.Outcome.FITS);
         } else {
-            assertThat(found.suspectSets().stream().map(set -> (Set<List<String>>) new HashSet<>(set)).collect(Collectors.toSet())).isEqualTo(expected);
+            assertThat(found.suspectSets().stream().map(set -> (Set<List<String>>) new HashSet<>(set)).collect(Collectors.toSet()))
+                    .isEqualTo(expected);
         }
     }
 
@@ -55,7 +57,8 @@ class SuspectSearchTest {
             for (int bits = 0; bits < 1 << 12; bits++) {
                 if (Integer.bitCount(bits) == size) {
                     int chosen = bits;
-                    Set<List<String>> set = IntStream.range(0, 12).filter(i -> (chosen >> i & 1) == 1).mapToObj(keys::get).collect(Collectors.toSet());
+                    Set<List<String>> set = IntStream.range(0, 12).filter(i -> (chosen >> i & 1) == 1).mapToObj(keys::get)
+                            .collect(Collectors.toSet());
                     if (restFits(plate, keys, set)) {
                         sets.add(set);
                     }

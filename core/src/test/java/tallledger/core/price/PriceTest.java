@@ -60,10 +60,11 @@ class PriceTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"-5,,£,IN_DAILY_USE,asking", "much,,£,IN_DAILY_USE,asking", ",0,£,IN_DAILY_USE,sound", "5,,12 £,IN_DAILY_USE,currency", "5,,£,FOUND,background", "999999999,,£,STOOD_IDLE,asking"})
+    @CsvSource({"-5,,£,IN_DAILY_USE,asking", "much,,£,IN_DAILY_USE,asking", ",0,£,IN_DAILY_USE,sound", "5,,12 £,IN_DAILY_USE,currency",
+                    "5,,£,FOUND,background", "999999999,,£,STOOD_IDLE,asking"})
     void whatIsNoPriceIsSaidAtItsField(String asking, String sound, String currency, String background, String field) {
-        assertThatThrownBy(() -> Stakes.typed(asking == null ? "" : asking, sound == null ? "" : sound, currency, background)).isInstanceOfSatisfying(Refused.class,
-                r -> assertThat(r.field()).contains(field));
+        assertThatThrownBy(() -> Stakes.typed(asking == null ? "" : asking, sound == null ? "" : sound, currency, background))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
     }
 
     /** Eight signs of currency and a hundred million are the most. */

@@ -48,8 +48,10 @@ class SpeedReadingTest {
     /** The machine's own display is trusted least: 2 % against the tachometer's 0.5 %. */
     @Test
     void instrumentsDifferInTheirTrust() {
-        assertThat(SpeedReading.shown(Method.DISPLAY, "1000", "").expanded(Rules.shipped())).isGreaterThan(SpeedReading.shown(Method.STROBE, "1000", "").expanded(Rules.shipped()));
-        assertThat(SpeedReading.shown(Method.STROBE, "1000", "").expanded(Rules.shipped())).isGreaterThan(SpeedReading.shown(Method.CONTACT_TACHOMETER, "1000", "").expanded(Rules.shipped()));
+        assertThat(SpeedReading.shown(Method.DISPLAY, "1000", "").expanded(Rules.shipped()))
+                .isGreaterThan(SpeedReading.shown(Method.STROBE, "1000", "").expanded(Rules.shipped()));
+        assertThat(SpeedReading.shown(Method.STROBE, "1000", "").expanded(Rules.shipped()))
+                .isGreaterThan(SpeedReading.shown(Method.CONTACT_TACHOMETER, "1000", "").expanded(Rules.shipped()));
     }
 
     @Test

@@ -25,7 +25,8 @@ class TypedLengthTest {
 
     @Test
     void threadsPerInchAreAPitch() {
-        assertThat(TypedLength.parse("12 tpi", LengthUnit.MM).mm().doubleValue()).isCloseTo(2.1166667, org.assertj.core.data.Offset.offset(1e-7));
+        assertThat(TypedLength.parse("12 tpi", LengthUnit.MM).mm().doubleValue())
+                .isCloseTo(2.1166667, org.assertj.core.data.Offset.offset(1e-7));
     }
 
     @ParameterizedTest

@@ -28,15 +28,20 @@ class SpeedGateTest {
 
     @Test
     void surfaceSpeedIsPiTimesDiameterTimesTurns() {
-        assertThat(SpeedGate.surfaceSpeed(new BigDecimal("400"), new BigDecimal("1600")).doubleValue()).isCloseTo(33.51, Offset.offset(0.005));
-        assertThat(SpeedGate.surfaceSpeed(new BigDecimal("400"), new BigDecimal("2000")).doubleValue()).isCloseTo(41.89, Offset.offset(0.005));
+        assertThat(SpeedGate.surfaceSpeed(new BigDecimal("400"), new BigDecimal("1600")).doubleValue())
+                .isCloseTo(33.51, Offset.offset(0.005));
+        assertThat(SpeedGate.surfaceSpeed(new BigDecimal("400"), new BigDecimal("2000")).doubleValue())
+                .isCloseTo(41.89, Offset.offset(0.005));
     }
 
     @ParameterizedTest
-    @CsvSource({"WHEEL, 400, '', 35, '', 1600, open", "WHEEL, 400, '', 35, '', 2000, gate.surface", "WHEEL, 400, 1700, '', '', 1800, gate.rpm", "CHUCK, 250, 1200, '', '', 1200, open",
-        "CHUCK, 250, 1200, '', '', 1201, gate.rpm", "CHUCK, '', '', '', '', 700, open", "CHUCK, '', '', '', '', 701, gate.unmarked", "FACEPLATE, '', '', '', '', 1400, gate.unmarked",
+    @CsvSource({"WHEEL, 400, '', 35, '', 1600, open", "WHEEL, 400, '', 35, '', 2000, gate.surface",
+                    "WHEEL, 400, 1700, '', '', 1800, gate.rpm", "CHUCK, 250, 1200, '', '', 1200, open",
+        "CHUCK, 250, 1200, '', '', 1201, gate.rpm", "CHUCK, '', '', '', '', 700, open", "CHUCK, '', '', '', '', 701, gate.unmarked",
+        "FACEPLATE, '', '', '', '', 1400, gate.unmarked",
         "CHUCK, '', '', '', the foreman, 1400, open", "NOTHING, '', '', '', '', 1400, open"})
-    void nothingTurnsFasterThanItsMark(Kind kind, String diameter, String marked, String surface, String asked, String rpm, String expected) {
+    void nothingTurnsFasterThanItsMark(Kind kind, String diameter, String marked, String surface, String asked, String rpm,
+            String expected) {
         assertThat(gate(mounted(kind, diameter, marked, surface, asked), rpm)).isEqualTo(expected);
     }
 
@@ -48,9 +53,12 @@ class SpeedGateTest {
 
     @Test
     void aWheelWithoutMarkOrDiameterIsRefused() {
-        assertThatThrownBy(() -> mounted(Kind.WHEEL, "400", "", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("markedMs"));
-        assertThatThrownBy(() -> mounted(Kind.WHEEL, "", "", "35", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("diameter"));
+        assertThatThrownBy(() -> mounted(Kind.WHEEL, "400", "", "", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("markedMs"));
+        assertThatThrownBy(() -> mounted(Kind.WHEEL, "", "", "35", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("diameter"));
         assertThatThrownBy(() -> mounted(Kind.WHEEL, "400", "", "500", "")).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> mounted(Kind.CHUCK, "round", "", "", "")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("diameter"));
+        assertThatThrownBy(() -> mounted(Kind.CHUCK, "round", "", "", ""))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("diameter"));
     }
 }

@@ -45,15 +45,20 @@ class SealCheckTest {
     private static final class Handed {
 
         private final Map<String, List<Map<String, Object>>> books = new LinkedHashMap<>();
-        private final Map<String, String> files = new HashMap<>(Map.of("ledger.json", "01".repeat(32), "report.pdf", "02".repeat(32), "photos/" + PHOTO + ".jpg", PHOTO));
+        private final Map<String, String> files = new HashMap<>(Map.of("ledger.json", "01".repeat(32), "report.pdf", "02".repeat(32),
+                        "photos/" + PHOTO + ".jpg", PHOTO));
         private Optional<Seal> seal;
 
         Handed() {
             List<Entry> house = chain(Draft.of(ME, "RULED", "", Map.of("why", "a house’s own number")));
-            List<Entry> machine = chain(Draft.of(ME, "DESCRIBED", "", Map.of("name", "P20")), Draft.of(ME, "DESCRIBED", "", Map.of("name", "P20 again")));
-            List<Entry> survey = chain(Draft.of(ME, "OPENED", "", Map.of("machineVersion", 1, "machineHash", machine.get(0).hash(), "rules", 1, "rulesHash", house.get(0).hash())),
+            List<Entry> machine = chain(Draft.of(ME, "DESCRIBED", "", Map.of("name", "P20")),
+                    Draft.of(ME, "DESCRIBED", "", Map.of("name", "P20 again")));
+            List<Entry> survey = chain(Draft.of(ME, "OPENED", "", Map.of("machineVersion", 1, "machineHash", machine.get(0).hash(), "rules",
+                            1, "rulesHash", house.get(0).hash())),
                     Draft.of(ME, "DESCRIPTION_ADOPTED", "", Map.of("machineVersion", 2, "machineHash", machine.get(1).hash())),
-                    new Draft(ME, "PHOTO", "", Map.of("caption", "ways"), List.of(new Attachment("photograph", PHOTO, "image/jpeg"), new Attachment("small", OTHER, "image/jpeg")), Optional.empty()),
+                    new Draft(ME, "PHOTO", "", Map.of("caption", "ways"),
+                            List.of(new Attachment("photograph", PHOTO, "image/jpeg"), new Attachment("small", OTHER, "image/jpeg")),
+                            Optional.empty()),
                     Draft.of(ME, "CLOSED", "", Map.of("key", Fingerprint.of(Seal.bytes(KEY.getPublic())).hex())));
             books.put("HOUSE", handed(house));
             books.put("MACHINE", handed(machine));
@@ -122,37 +127,49 @@ class SealCheckTest {
     static Stream<Arguments> changes() {
         return Stream.of(
                 change("an entry of the machine", h -> h.put("MACHINE", 2, "zone", "Europe/Oslo"), found(What.ENTRY_CHANGED, "MACHINE 2")),
-                change("the house cut off before what it is judged by", h -> h.books.get("HOUSE").clear(), found(What.DESCRIPTION_OTHER, "SURVEY 1")),
+                change("the house cut off before what it is judged by", h -> h.books.get("HOUSE").clear(),
+                        found(What.DESCRIPTION_OTHER, "SURVEY 1")),
                 change("no house at all", h -> h.books.remove("HOUSE"), found(What.DESCRIPTION_OTHER, "SURVEY 1")),
-                change("a version gone that was adopted later", h -> h.books.get("MACHINE").remove(1), found(What.DESCRIPTION_OTHER, "SURVEY 2")),
-                change("the machine of another, whole in itself", h -> h.books.put("MACHINE", Handed.handed(Handed.chain(Draft.of(ME, "DESCRIBED", "", Map.of("name", "other")),
-                        Draft.of(ME, "DESCRIBED", "", Map.of("name", "other again"))))), found(What.DESCRIPTION_OTHER, "SURVEY 1"), found(What.DESCRIPTION_OTHER, "SURVEY 2")),
-                change("a photograph gone", h -> {
+                change("a version gone that was adopted later", h -> h.books.get("MACHINE").remove(1),
+                        found(What.DESCRIPTION_OTHER, "SURVEY 2")),
+                change("the machine of another, whole in itself",
+                        h -> h.books.put("MACHINE", Handed.handed(Handed.chain(Draft.of(ME, "DESCRIBED", "", Map.of("name", "other")),
+                        Draft.of(ME, "DESCRIBED", "", Map.of("name", "other again"))))), found(What.DESCRIPTION_OTHER, "SURVEY 1"),
+                        found(What.DESCRIPTION_OTHER, "SURVEY 2")), change("a photograph gone", h -> {
                     h.files.remove("photos/" + PHOTO + ".jpg");
                 }, found(What.PHOTO_MISSING, "photos/" + PHOTO), found(What.FILE_MISSING, "photos/" + PHOTO + ".jpg")),
                 change("a photograph of another under its name", h -> h.files.put("photos/" + PHOTO + ".jpg", OTHER),
                         found(What.PHOTO_OTHER, "photos/" + PHOTO + ".jpg"), found(What.FILE_CHANGED, "photos/" + PHOTO + ".jpg")),
-                change("a photograph more", h -> h.files.put("photos/" + OTHER + ".png", OTHER), found(What.FILE_EXTRA, "photos/" + OTHER + ".png")),
+                change("a photograph more", h -> h.files.put("photos/" + OTHER + ".png", OTHER),
+                        found(What.FILE_EXTRA, "photos/" + OTHER + ".png")),
                 change("another report", h -> h.files.put("report.pdf", OTHER), found(What.FILE_CHANGED, "report.pdf")),
                 change("no report", h -> h.files.remove("report.pdf"), found(What.FILE_MISSING, "report.pdf")),
                 change("the page that checks: anybody's own", h -> h.files.put("verify.html", OTHER)),
                 change("no page", h -> h.files.remove("verify.html")),
                 change("the seal thrown away", h -> h.seal = Optional.empty(), found(What.SEAL_MISSING, "seal.json")),
-                change("the end cut off", h -> h.books.get("SURVEY").remove(3), found(What.SEAL_CHAIN, "SURVEY 3"), found(What.SEAL_CLOSING, "seal.json")),
-                change("sealed again over fewer entries", h -> {
+                change("the end cut off", h -> h.books.get("SURVEY").remove(3), found(What.SEAL_CHAIN, "SURVEY 3"),
+                        found(What.SEAL_CLOSING, "seal.json")), change("sealed again over fewer entries", h -> {
                     Map<String, Object> third = h.books.get("SURVEY").get(2);
                     h.books.get("SURVEY").remove(3);
                     h.seal((String) third.get("hash"), 3, "Q. Tester, buyer", (String) third.get("at"), KEY);
                 }, found(What.SEAL_CLOSING, "seal.json")),
-                change("the seal of another count", h -> h.seal(h.seal.orElseThrow().lastHash(), 5, "Q. Tester, buyer", "2026-05-09T08:30:00Z", KEY), found(What.SEAL_CHAIN, "SURVEY 4")),
-                change("the seal of another end", h -> h.seal(OTHER, 4, "Q. Tester, buyer", "2026-05-09T08:30:00Z", KEY), found(What.SEAL_CHAIN, "SURVEY 4")),
-                change("closed by somebody else", h -> h.seal(h.seal.orElseThrow().lastHash(), 4, "Q. Tester, seller", "2026-05-09T08:30:00Z", KEY), found(What.SEAL_CLOSING, "seal.json")),
-                change("closed at another time", h -> h.seal(h.seal.orElseThrow().lastHash(), 4, "Q. Tester, buyer", "2026-05-09T08:30:01Z", KEY), found(What.SEAL_CLOSING, "seal.json")),
-                change("sealed again with another key", h -> h.seal(h.seal.orElseThrow().lastHash(), 4, "Q. Tester, buyer", "2026-05-09T08:30:00Z", pair()), found(What.KEY_OTHER, "seal.json")),
-                change("another key named, not signed with it", h -> h.seal = h.seal.map(s -> new Seal(s.lastHash(), s.count(), s.closedBy(), s.closedAt(),
-                        Base64.getEncoder().encodeToString(Seal.bytes(pair().getPublic())), s.files(), s.signature())), found(What.SIGNATURE_WRONG, "seal.json"), found(What.KEY_OTHER, "seal.json")),
-                change("no key that could be one", h -> h.seal = h.seal.map(s -> new Seal(s.lastHash(), s.count(), s.closedBy(), s.closedAt(), "no key", s.files(), s.signature())),
+                change("the seal of another count", h -> h.seal(h.seal.orElseThrow().lastHash(), 5, "Q. Tester, buyer",
+                        "2026-05-09T08:30:00Z", KEY), found(What.SEAL_CHAIN, "SURVEY 4")),
+                change("the seal of another end", h -> h.seal(OTHER, 4, "Q. Tester, buyer", "2026-05-09T08:30:00Z", KEY),
+                        found(What.SEAL_CHAIN, "SURVEY 4")),
+                change("closed by somebody else", h -> h.seal(h.seal.orElseThrow().lastHash(), 4, "Q. Tester, seller",
+                        "2026-05-09T08:30:00Z", KEY), found(What.SEAL_CLOSING, "seal.json")),
+                change("closed at another time", h -> h.seal(h.seal.orElseThrow().lastHash(), 4, "Q. Tester, buyer", "2026-05-09T08:30:01Z",
+                        KEY), found(What.SEAL_CLOSING, "seal.json")),
+                change("sealed again with another key", h -> h.seal(h.seal.orElseThrow().lastHash(), 4, "Q. Tester, buyer",
+                        "2026-05-09T08:30:00Z", pair()), found(What.KEY_OTHER, "seal.json")),
+                change("another key named, not signed with it",
+                        h -> h.seal = h.seal.map(s -> new Seal(s.lastHash(), s.count(), s.closedBy(), s.closedAt(),
+                        Base64.getEncoder().encodeToString(Seal.bytes(pair().getPublic())), s.files(), s.signature())),
                         found(What.SIGNATURE_WRONG, "seal.json"), found(What.KEY_OTHER, "seal.json")),
+                change("no key that could be one",
+                        h -> h.seal = h.seal.map(s -> new Seal(s.lastHash(), s.count(), s.closedBy(), s.closedAt(), "no key", s.files(),
+                        s.signature())), found(What.SIGNATURE_WRONG, "seal.json"), found(What.KEY_OTHER, "seal.json")),
                 change("no survey", h -> {
                     h.books.remove("SURVEY");
                     h.seal = Optional.empty();
@@ -183,8 +200,8 @@ class SealCheckTest {
     /** A closing entry from before authors had a role, or that says neither, is read as it stands. */
     @Test
     void whoClosedItIsReadAsItWasWritten() {
-        for (Map.Entry<Object, String> author : Map.<Object, String>of("Q. Tester", "Q. Tester", Map.of("name", "Q. Tester", "role", ""), "Q. Tester",
-                Map.of("name", "Q. Tester", "role", "buyer"), "Q. Tester, buyer").entrySet()) {
+        for (Map.Entry<Object, String> author : Map.<Object, String>of("Q. Tester", "Q. Tester", Map.of("name", "Q. Tester", "role", ""),
+                        "Q. Tester", Map.of("name", "Q. Tester", "role", "buyer"), "Q. Tester, buyer").entrySet()) {
             BookCheck check = new BookCheck("SURVEY");
             check.take(Map.of("author", author.getKey(), "at", "2026-05-09T08:30:00Z", "kind", "CLOSED"));
             assertThat(check.lastBy()).isEqualTo(author.getValue());
@@ -198,7 +215,8 @@ class SealCheckTest {
     @Test
     void nonsenseNamesNothing() {
         BookCheck check = new BookCheck("SURVEY");
-        check.take(Map.of("attachments", List.of("text", Map.of("use", "small", "sha256", OTHER), Map.of("use", "photograph", "sha256", PHOTO)),
+        check.take(Map.of("attachments",
+                        List.of("text", Map.of("use", "small", "sha256", OTHER), Map.of("use", "photograph", "sha256", PHOTO)),
                 "payload", Map.of("machineVersion", "one", "machineHash", OTHER, "rules", 1, "rulesHash", "", "key", 7)));
         check.take(Map.of("attachments", "none", "payload", "none"));
         assertThat(check.photographs()).containsExactly(PHOTO);
@@ -226,9 +244,11 @@ class SealCheckTest {
     /** A file's hash that is no text, a count that is none: not a seal. */
     @Test
     void whatIsNoSealIsNotRead() {
-        Map<String, Object> fields = new HashMap<>(Map.of("format", 1, "lastHash", OTHER, "count", 4, "closedBy", "Q", "closedAt", "now", "publicKey", "", "files", Map.of("a", OTHER), "signature", ""));
+        Map<String, Object> fields = new HashMap<>(Map.of("format", 1, "lastHash", OTHER, "count", 4, "closedBy", "Q", "closedAt", "now",
+                        "publicKey", "", "files", Map.of("a", OTHER), "signature", ""));
         assertThat(Seal.from(fields).files()).containsEntry("a", OTHER);
-        for (Map.Entry<String, Object> bent : Map.<String, Object>of("files", Map.of("a", 1), "count", "4", "lastHash", 7, "signature", List.of()).entrySet()) {
+        for (Map.Entry<String, Object> bent : Map.<String, Object>of("files", Map.of("a", 1), "count", "4", "lastHash", 7, "signature",
+                        List.of()).entrySet()) {
             Map<String, Object> changed = new HashMap<>(fields);
             changed.put(bent.getKey(), bent.getValue());
             assertThatThrownBy(() -> Seal.from(changed)).as(bent.getKey()).isInstanceOf(IllegalArgumentException.class);

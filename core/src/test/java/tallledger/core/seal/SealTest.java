@@ -26,19 +26,24 @@ class SealTest {
     }
 
     private static Seal seal(KeyPair pair) {
-        return Seal.of("ab".repeat(32), 7, "Q. Tester, buyer", "2026-05-09T10:00:00Z", Map.of("ledger.json", "cd".repeat(32), "report.pdf", "ef".repeat(32)), pair.getPublic(), pair.getPrivate());
+        return Seal.of("ab".repeat(32), 7, "Q. Tester, buyer", "2026-05-09T10:00:00Z",
+                Map.of("ledger.json", "cd".repeat(32), "report.pdf", "ef".repeat(32)), pair.getPublic(), pair.getPrivate());
     }
 
     @Test
     void everyPartOfItIsSigned() throws Exception {
         Seal s = seal(pair());
         assertThat(s.isSigned()).isTrue();
-        for (Seal other : List.of(new Seal("ac" + s.lastHash().substring(2), s.count(), s.closedBy(), s.closedAt(), s.publicKey(), s.files(), s.signature()),
-                new Seal(s.lastHash(), 8, s.closedBy(), s.closedAt(), s.publicKey(), s.files(), s.signature()), new Seal(s.lastHash(), 7, "Q. Tester, seller", s.closedAt(), s.publicKey(), s.files(), s.signature()),
+        for (Seal other : List.of(new Seal("ac" + s.lastHash().substring(2), s.count(), s.closedBy(), s.closedAt(), s.publicKey(),
+                        s.files(), s.signature()),
+                new Seal(s.lastHash(), 8, s.closedBy(), s.closedAt(), s.publicKey(), s.files(), s.signature()),
+                new Seal(s.lastHash(), 7, "Q. Tester, seller", s.closedAt(), s.publicKey(), s.files(), s.signature()),
                 new Seal(s.lastHash(), 7, s.closedBy(), "2026-05-09T10:00:01Z", s.publicKey(), s.files(), s.signature()),
-                new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), Base64.getEncoder().encodeToString(Seal.bytes(pair().getPublic())), s.files(), s.signature()),
+                new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), Base64.getEncoder().encodeToString(Seal.bytes(pair().getPublic())),
+                        s.files(), s.signature()),
                 new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), s.publicKey(), Map.of("ledger.json", "cd".repeat(32)), s.signature()),
-                new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), s.publicKey(), s.files(), "AAAA"), new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), "no key", s.files(), s.signature()))) {
+                new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), s.publicKey(), s.files(), "AAAA"),
+                new Seal(s.lastHash(), 7, s.closedBy(), s.closedAt(), "no key", s.files(), s.signature()))) {
             assertThat(other.isSigned()).as(other.toString()).isFalse();
         }
     }
@@ -46,9 +51,11 @@ class SealTest {
     @Test
     void itIsReadAsItWasWritten() throws Exception {
         Seal s = seal(pair());
-        Map<String, Object> fields = new HashMap<>(Map.of("format", 1, "lastHash", s.lastHash(), "count", 7, "closedBy", s.closedBy(), "closedAt", s.closedAt(), "publicKey", s.publicKey(), "files", s.files(), "signature", s.signature()));
+        Map<String, Object> fields = new HashMap<>(Map.of("format", 1, "lastHash", s.lastHash(), "count", 7, "closedBy", s.closedBy(),
+                        "closedAt", s.closedAt(), "publicKey", s.publicKey(), "files", s.files(), "signature", s.signature()));
         assertThat(Seal.from(fields)).isEqualTo(s);
-        assertThat(s.written()).startsWith("{\"closedAt\":\"2026-05-09T10:00:00Z\",\"closedBy\":\"Q. Tester, buyer\",\"count\":7,\"files\":{\"ledger.json\":");
+        assertThat(s.written()).startsWith(
+                "{\"closedAt\":\"2026-05-09T10:00:00Z\",\"closedBy\":\"Q. Tester, buyer\",\"count\":7,\"files\":{\"ledger.json\":");
         fields.put("format", 2);
         assertThatThrownBy(() -> Seal.from(fields)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> Seal.from(Map.of("format", 1))).isInstanceOf(IllegalArgumentException.class);
@@ -86,7 +93,8 @@ class SealTest {
         }
         Map<String, Object> unlinked = new HashMap<>(entries.get(3));
         unlinked.put("previous", "0".repeat(64));
-        assertThat(check(List.of(entries.get(0), entries.get(1), entries.get(2), unlinked))).containsExactly(new Found(Found.What.ENTRY_UNLINKED, "SURVEY 4"));
+        assertThat(check(List.of(entries.get(0), entries.get(1), entries.get(2), unlinked)))
+                .containsExactly(new Found(Found.What.ENTRY_UNLINKED, "SURVEY 4"));
         assertThat(check(List.of(entries.get(0), entries.get(2)))).containsExactly(new Found(Found.What.ENTRY_MISSING, "SURVEY 2"));
         Map<String, Object> fraction = new HashMap<>(entries.get(1));
         fraction.put("payload", Map.of("text", 1.5));

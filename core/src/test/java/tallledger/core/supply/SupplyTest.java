@@ -31,10 +31,13 @@ class SupplyTest {
 
     /** A plate for two voltages: 400 V may be right, or may burn the motor; who looked at its links decides. */
     @ParameterizedTest
-    @CsvSource({"230/400, NOT_KNOWN, 400, supply.connection, UNKNOWN", "230/400, HIGHER, 400, supply.volts-right, RIGHT", "230/400, LOWER, 400, supply.volts-off, STOPS",
-        "230/400, LOWER, 231, supply.volts-right, RIGHT", "230/400, NOT_KNOWN, 300, supply.volts-off, STOPS", "380-400, NOT_KNOWN, 415, supply.volts-right, RIGHT",
+    @CsvSource({"230/400, NOT_KNOWN, 400, supply.connection, UNKNOWN", "230/400, HIGHER, 400, supply.volts-right, RIGHT",
+                    "230/400, LOWER, 400, supply.volts-off, STOPS",
+        "230/400, LOWER, 231, supply.volts-right, RIGHT", "230/400, NOT_KNOWN, 300, supply.volts-off, STOPS",
+        "380-400, NOT_KNOWN, 415, supply.volts-right, RIGHT",
         "380-400, NOT_KNOWN, 330, supply.volts-off, STOPS", "380 to 415 V, NOT_KNOWN, 342, supply.volts-right, RIGHT"})
-    void aPlateForTwoVoltagesIsJudgedAsItIsConnected(String plate, SupplyReading.Connected connected, String volts, String code, SupplyReading.Weight weight) {
+    void aPlateForTwoVoltagesIsJudgedAsItIsConnected(String plate, SupplyReading.Connected connected, String volts, String code,
+            SupplyReading.Weight weight) {
         List<BigDecimal> lines = java.util.Collections.nCopies(3, new BigDecimal(volts));
         SupplyReading reading = new SupplyReading(lines, Optional.empty(), Source.MAINS, Optional.empty(), connected);
         assertThat(reading.against(SupplyPlate.parse(plate, "50", 3, "7.5 hp", "", false), Rules.shipped()))
@@ -42,9 +45,11 @@ class SupplyTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"220//440, supply.voltage", "220/380/440, supply.voltage", "440-380, supply.range", "1200, supply.volts", "many, number.not-one", "230/, supply.voltage"})
+    @CsvSource({"220//440, supply.voltage", "220/380/440, supply.voltage", "440-380, supply.range", "1200, supply.volts",
+                    "many, number.not-one", "230/, supply.voltage"})
     void whatIsNoVoltageIsRefusedWhereItIsTyped(String typed, String code) {
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> SupplyPlate.parse(typed, "", 3, "", "", false)).isInstanceOfSatisfying(tallledger.core.reason.Refused.class, r -> {
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> SupplyPlate.parse(typed, "", 3, "", "", false))
+                .isInstanceOfSatisfying(tallledger.core.reason.Refused.class, r -> {
             assertThat(r.reason().code()).isEqualTo(code);
             assertThat(r.field()).contains("volts");
         });
@@ -76,7 +81,8 @@ class SupplyTest {
 
     @ParameterizedTest
     @CsvSource({"ROTARY_CONVERTER, 4, false, supply.size-right.CONVERTER", "ROTARY_CONVERTER, 3, false, supply.size-small.CONVERTER",
-        "ROTARY_CONVERTER, 5.5, true, supply.size-small.HEAVY", "ROTARY_CONVERTER, 8, true, supply.size-right.HEAVY", "INVERTER, 9, true, supply.size-right.INVERTER",
+        "ROTARY_CONVERTER, 5.5, true, supply.size-small.HEAVY", "ROTARY_CONVERTER, 8, true, supply.size-right.HEAVY",
+        "INVERTER, 9, true, supply.size-right.INVERTER",
         "INVERTER, 8, false, supply.size-small.INVERTER", "INVERTER, '', false, supply.size-unknown.INVERTER"})
     void aConverterIsSizedByTheMotorAndAnInverterByItsCurrent(Source source, String rating, boolean heavy, String code) {
         assertThat(codes(reading("400 400 400", "50", source, rating), heavy ? HEAVY : PLATE)).contains(code);
@@ -84,8 +90,11 @@ class SupplyTest {
 
     @Test
     void nonsenseNamesItsField() {
-        assertThatThrownBy(() -> SupplyPlate.parse("4000", "", 3, "", "", false)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("volts"));
-        assertThatThrownBy(() -> SupplyPlate.parse("", "", 2, "", "", false)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("phases"));
-        assertThatThrownBy(() -> SupplyPlate.parse("", "fifty", 3, "", "", false)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("hertz"));
+        assertThatThrownBy(() -> SupplyPlate.parse("4000", "", 3, "", "", false))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("volts"));
+        assertThatThrownBy(() -> SupplyPlate.parse("", "", 2, "", "", false))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("phases"));
+        assertThatThrownBy(() -> SupplyPlate.parse("", "fifty", 3, "", "", false))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("hertz"));
     }
 }

@@ -27,14 +27,16 @@ class AxisIdentityTest {
     }
 
     private static List<String> needs(MachineDescription machine, String step) {
-        return Catalogue.of(machine, Rules.shipped()).stream().filter(s -> s.id().written().equals(step)).flatMap(s -> s.needs().stream()).map(n -> n.kind() + " " + n.of()).toList();
+        return Catalogue.of(machine, Rules.shipped()).stream().filter(s -> s.id().written().equals(step)).flatMap(s -> s.needs().stream())
+                .map(n -> n.kind() + " " + n.of()).toList();
     }
 
     @Test
     void theArmsClampIsAskedForWhateverTheArmIsCalled() {
         FitOut usual = Family.RADIAL_DRILL.traits().usual();
         List<Axis> axes = usual.axes().stream().map(a -> a.role() == Axis.Role.ARM ? renamed(a, "Ausleger") : a).toList();
-        MachineDescription machine = CatalogueTest.machine(Family.RADIAL_DRILL, new FitOut(axes, usual.features(), usual.supply(), usual.chart()));
+        MachineDescription machine = CatalogueTest.machine(Family.RADIAL_DRILL,
+                new FitOut(axes, usual.features(), usual.supply(), usual.chart()));
         assertThat(needs(machine, "rapid.arm.minus")).contains("CLAMP_FREE Ausleger");
         assertThat(needs(CatalogueTest.machine(Family.RADIAL_DRILL, usual), "rapid.arm.minus")).contains("CLAMP_FREE arm");
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
@@ -43,8 +45,10 @@ class AxisIdentityTest {
     @Test
     void twoAxesOfNearlyOneNameHaveStepsOfTheirOwn() {
         Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
-        Axis second = new Axis(AxisId.named("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
-        MachineDescription machine = CatalogueTest.machine(Family.LATHE, new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, Optional.empty()));
+        Axis second = new Axis(AxisId.named("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out",
+                Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
+        MachineDescription machine = CatalogueTest.machine(Family.LATHE,
+                new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, Optional.empty()));
         List<String> ids = Catalogue.of(machine, Rules.shipped()).stream().map(step -> step.id().written()).toList();
         assertThat(ids).doesNotHaveDuplicates().contains("travel.top-slide", "travel.top-slide-2");
     }
@@ -64,8 +68,10 @@ class AxisIdentityTest {
         }
         fitOut.put("axes", axes);
         old.put("fitOut", fitOut);
-        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(a -> a.id().written()).containsExactly("carriage", "cross-slide", "top-slide");
-        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(Axis::role).containsExactly(Axis.Role.CARRIAGE, Axis.Role.CROSS_SLIDE, Axis.Role.TOP_SLIDE);
+        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(a -> a.id().written())
+                .containsExactly("carriage", "cross-slide", "top-slide");
+        assertThat(MachineDescription.from(new Payload(old)).fitOut().axes()).extracting(Axis::role)
+                .containsExactly(Axis.Role.CARRIAGE, Axis.Role.CROSS_SLIDE, Axis.Role.TOP_SLIDE);
     }
 
     @SuppressWarnings("unchecked")

@@ -51,10 +51,12 @@ class CatalogueTest {
     private static final String ELECTRICS = "supply isolator cables earth panel motor-plate";
     private static final String STARTED = "check-JOG check-BRAKE";
     private static final String LUBED = "lubrication coolant lamp";
-    private static final String END = "bearing-rise hot-sound hot-leaks kit manual wiring-diagram test-chart lift left-safe said-what-is-open";
+    private static final String END =
+            "bearing-rise hot-sound hot-leaks kit manual wiring-diagram test-chart lift left-safe said-what-is-open";
 
     static MachineDescription machine(Family family, FitOut fitOut) {
-        DriveTrain train = new DriveTrain(List.of(Machines.motor("1440"), Machines.lever("range", "A B"), Stage.direction(Shifting.STOP_TO_SHIFT)), List.of());
+        DriveTrain train = new DriveTrain(List.of(Machines.motor("1440"), Machines.lever("range", "A B"),
+                        Stage.direction(Shifting.STOP_TO_SHIFT)), List.of());
         return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train,
                 Machines.plate(MachineDescription.leversOf(train), "100 200")).with(fitOut);
     }
@@ -64,7 +66,8 @@ class CatalogueTest {
         List<Stage> stages = new java.util.ArrayList<>(List.of(Machines.motor("1440")));
         stages.addAll(List.of(levers));
         DriveTrain train = new DriveTrain(stages, List.of());
-        return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train, Machines.plate(MachineDescription.leversOf(train), cells)).with(fitOut);
+        return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train,
+                Machines.plate(MachineDescription.leversOf(train), cells)).with(fitOut);
     }
 
     private static MachineDescription usual(Family family) {
@@ -91,40 +94,92 @@ class CatalogueTest {
 
     static Stream<Arguments> families() {
         return Stream.of(
-                Arguments.of(Family.LATHE, 94, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear spindle-nose tailstock-base change-wheels", ELECTRICS,
-                        "emergency-stop direction", STARTED, LUBED, "feed.carriage.minus feed.carriage.plus trip.carriage.minus trip.carriage.plus",
-                        "trip-repeat.carriage feed.cross-slide.minus feed.cross-slide.plus feed-reverse half-nut-interlock half-nut thread-dial thread-cut",
-                        hand("carriage", true), hand("cross-slide", false), hand("top-slide", false), "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
-                        "level nose-runout nose-round bar-runout axial-float bed-twist bed-straight carriage-straight tailstock-ways nose-camming spindle-carriage-v spindle-carriage-h centre-runout top-slide-spindle barrel-carriage-v barrel-carriage-h centres-level lead-screw-float turn-parallel facing facing-hollow turned-round turned-roughness turned-finish", END)),
-                Arguments.of(Family.KNEE_MILL, 91, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper", ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
-                        "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
-                        "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true), "travel.quill lock.quill play.quill head-swivels",
-                        "level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel nose-camming table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y quill-square mill-cut block-flat block-square block-step milled-roughness climb-cut", END)),
-                Arguments.of(Family.HORIZONTAL_MILL, 89, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
-                        "emergency-stop direction drawbar-seated", STARTED, LUBED, "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
-                        hand("table", true), hand("saddle", true), hand("knee", true), "overarm-moves arbor-supports level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout table-parallel nose-camming table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y spindle-table spindle-cross slot-square arbor-support-line overarm-spindle mill-cut block-flat block-square block-step milled-roughness climb-cut", END)),
-                Arguments.of(Family.UNIVERSAL_MILL, 111, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                Arguments.of(Family.LATHE, 94, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear "
+                + "spindle-nose tailstock-base change-wheels", ELECTRICS,
+                        "emergency-stop direction", STARTED, LUBED,
+                        "feed.carriage.minus feed.carriage.plus trip.carriage.minus trip.carriage.plus",
+                        "trip-repeat.carriage feed.cross-slide.minus feed.cross-slide.plus feed-reverse half-nut-interlock half-nut "
+                        + "thread-dial thread-cut",
+                        hand("carriage", true), hand("cross-slide", false), hand("top-slide", false),
+                        "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
+                        "level nose-runout nose-round bar-runout axial-float bed-twist bed-straight carriage-straight tailstock-ways "
+                        + "nose-camming spindle-carriage-v spindle-carriage-h centre-runout top-slide-spindle barrel-carriage-v "
+                        + "barrel-carriage-h centres-level lead-screw-float turn-parallel facing facing-hollow turned-round "
+                        + "turned-roughness turned-finish", END)),
+                Arguments.of(Family.KNEE_MILL, 91, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper",
+                        ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
+                        "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table "
+                        + "feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
+                        "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true),
+                        "travel.quill lock.quill play.quill head-swivels",
+                        "level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel nose-camming table-flat "
+                        + "table-parallel-y t-slot xy-square knee-square-x knee-square-y quill-square mill-cut block-flat block-square "
+                        + "block-step milled-roughness climb-cut", END)),
+                Arguments.of(Family.HORIZONTAL_MILL, 89, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws "
+                + "spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                        "emergency-stop direction drawbar-seated", STARTED, LUBED,
+                        "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
+                        hand("table", true), hand("saddle", true), hand("knee", true),
+                        "overarm-moves arbor-supports level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout "
+                        + "table-parallel nose-camming table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y "
+                        + "spindle-table spindle-cross slot-square arbor-support-line overarm-spindle mill-cut block-flat block-square "
+                        + "block-step milled-roughness climb-cut", END)),
+                Arguments.of(Family.UNIVERSAL_MILL, 111, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws "
+                + "spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table"), milled("saddle"), milled("knee"),
-                        hand("table", true), hand("saddle", true), hand("knee", true), "head-swivels mill-table-swivels overarm-moves arbor-supports",
-                        "level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout tram table-parallel nose-camming table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y spindle-table spindle-cross slot-square arbor-support-line overarm-spindle swivel-zero mill-cut block-flat block-square block-step milled-roughness climb-cut", END)),
-                Arguments.of(Family.RADIAL_DRILL, 78, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
-                        "feed.spindle.minus feed.spindle.plus knock-off.spindle trip-repeat.spindle rapid.arm.minus rapid.arm.plus fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
-                        "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings depth-stop quill-spring level drill-runout spindle-square clamp-shift spindle-square-in spindle-square-out head-level base-flat drill-out drill-quill-square thrust-dip drill-cut hole-place drilled-roughness drilled-size", END)),
-                Arguments.of(Family.PEDESTAL_DRILL, 62, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper", ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
-                        hand("spindle", false), hand("table", true), "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square base-flat drill-out drill-quill-square thrust-dip drill-cut hole-place drilled-roughness drilled-size", END)),
-                Arguments.of(Family.CYLINDRICAL_GRINDER, 80, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS, "emergency-stop direction wheel-first-start bled",
-                        STARTED, LUBED, "feed.table.minus feed.table.plus rapid.wheel-slide.minus rapid.wheel-slide.plus table-reversal infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
-                        hand("table", false), hand("wheel-slide", false), "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle work-spindle axial-float table-straight centres-line-v centres-line-h barrel-to-travel wheel-spindle-travel infeed-square infeed-repeat grind-parallel infeed-sum ground-round ground-roughness ground-finish", END)),
-                Arguments.of(Family.ROTARY_TABLE_GRINDER, 72, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face", ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED, "rapid.wheel-head.minus rapid.wheel-head.plus feed.saddle.minus feed.saddle.plus",
-                        "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre", hand("wheel-head", false), "travel.saddle play.saddle dresser",
-                        "level wheel-spindle work-spindle axial-float rotary-true rotary-flat column-to-table down-feed-steps grind-flat infeed-sum ground-spread ground-roughness ground-finish", END)),
-                Arguments.of(Family.CENTRELESS_GRINDER, 67, String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade", ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled", STARTED, LUBED, "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
-                        hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float regulating-spindle regulating-float spindles-parallel-v spindles-parallel-h slot-parallel infeed-repeat grind-parallel centreless-spread centreless-round centreless-taper ground-finish", END)),
-                Arguments.of(Family.MACHINING_CENTRE, 82, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS, "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
-                        "feed.x.minus feed.x.plus rapid.x.minus rapid.x.plus feed.y.minus feed.y.plus rapid.y.minus rapid.y.plus feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
-                        "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel axes-xy-square yz-square zx-square axis-straight.x axis-test.x axis-straight.y axis-test.y axis-straight.z axis-test.z readout.x readout.y readout.z mill-cut circle-test milled-square milled-circle circle", END)));
+                        hand("table", true), hand("saddle", true), hand("knee", true),
+                        "head-swivels mill-table-swivels overarm-moves arbor-supports",
+                        "level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout tram table-parallel nose-camming "
+                        + "table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y spindle-table spindle-cross "
+                        + "slot-square arbor-support-line overarm-spindle swivel-zero mill-cut block-flat block-square block-step "
+                        + "milled-roughness climb-cut", END)),
+                Arguments.of(Family.RADIAL_DRILL, 78, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut "
+                + "base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
+                        "feed.spindle.minus feed.spindle.plus knock-off.spindle trip-repeat.spindle rapid.arm.minus rapid.arm.plus "
+                        + "fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
+                        "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings "
+                        + "depth-stop quill-spring level drill-runout spindle-square clamp-shift spindle-square-in spindle-square-out "
+                        + "head-level base-flat drill-out drill-quill-square thrust-dip drill-cut hole-place drilled-roughness "
+                        + "drilled-size", END)),
+                Arguments.of(Family.PEDESTAL_DRILL, 62, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper",
+                        ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
+                        hand("spindle", false), hand("table", true),
+                        "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square base-flat drill-out "
+                        + "drill-quill-square thrust-dip drill-cut hole-place drilled-roughness drilled-size", END)),
+                Arguments.of(Family.CYLINDRICAL_GRINDER, 80,
+                        String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS,
+                        "emergency-stop direction wheel-first-start bled",
+                        STARTED, LUBED, "feed.table.minus feed.table.plus rapid.wheel-slide.minus rapid.wheel-slide.plus table-reversal "
+                        + "infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
+                        hand("table", false), hand("wheel-slide", false),
+                        "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle work-spindle axial-float "
+                        + "table-straight centres-line-v centres-line-h barrel-to-travel wheel-spindle-travel infeed-square "
+                        + "infeed-repeat grind-parallel infeed-sum ground-round ground-roughness ground-finish", END)),
+                Arguments.of(Family.ROTARY_TABLE_GRINDER, 72,
+                        String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face",
+                        ELECTRICS,
+                        "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED,
+                        "rapid.wheel-head.minus rapid.wheel-head.plus feed.saddle.minus feed.saddle.plus",
+                        "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre", hand("wheel-head", false),
+                        "travel.saddle play.saddle dresser",
+                        "level wheel-spindle work-spindle axial-float rotary-true rotary-flat column-to-table down-feed-steps "
+                        + "grind-flat infeed-sum ground-spread ground-roughness ground-finish", END)),
+                Arguments.of(Family.CENTRELESS_GRINDER, 67,
+                        String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade",
+                        ELECTRICS,
+                        "emergency-stop direction wheel-first-start bled", STARTED, LUBED,
+                        "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
+                        hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float "
+                        + "regulating-spindle regulating-float spindles-parallel-v spindles-parallel-h slot-parallel infeed-repeat "
+                        + "grind-parallel centreless-spread centreless-round centreless-taper ground-finish", END)),
+                Arguments.of(Family.MACHINING_CENTRE, 82, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS,
+                        "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
+                        "feed.x.minus feed.x.plus rapid.x.minus rapid.x.plus feed.y.minus feed.y.plus rapid.y.minus rapid.y.plus "
+                        + "feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
+                        "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout nose-round mill-bar-runout axial-float "
+                        + "tram table-parallel axes-xy-square yz-square zx-square axis-straight.x axis-test.x axis-straight.y "
+                        + "axis-test.y axis-straight.z axis-test.z readout.x readout.y readout.z mill-cut circle-test milled-square "
+                        + "milled-circle circle", END)));
     }
 
     @ParameterizedTest
@@ -143,22 +198,26 @@ class CatalogueTest {
             Set<Feature> less = new HashSet<>(all);
             less.remove(feature);
             all.stream().filter(f -> f.needs().filter(feature::equals).isPresent()).forEach(less::remove);
-            assertThat(Catalogue.of(machine(family, fitOut(family.traits().usual().axes(), less)), Rules.shipped())).as(family + " without " + feature)
-                    .satisfiesAnyOf(steps -> assertThat(steps).hasSizeLessThan(with.size()), steps -> assertThat(feature).isEqualTo(Feature.DWELL));
+            assertThat(Catalogue.of(machine(family, fitOut(family.traits().usual().axes(), less)), Rules.shipped()))
+                    .as(family + " without " + feature)
+                    .satisfiesAnyOf(steps -> assertThat(steps).hasSizeLessThan(with.size()),
+                            steps -> assertThat(feature).isEqualTo(Feature.DWELL));
         }
     }
 
     @Test
     void aMachineWithoutPowerGetsNoFeedOrRapid() {
         List<Axis> byHand = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN));
-        assertThat(ids(machine(Family.HORIZONTAL_MILL, fitOut(byHand, Set.of())))).noneMatch(id -> id.startsWith("feed") || id.startsWith("rapid") || id.startsWith("trip"))
+        assertThat(ids(machine(Family.HORIZONTAL_MILL, fitOut(byHand, Set.of()))))
+                .noneMatch(id -> id.startsWith("feed") || id.startsWith("rapid") || id.startsWith("trip"))
                 .contains("travel.table", "backlash.table");
         assertThat(ids(machine(Family.LATHE, fitOut(List.of(), Set.of())))).noneMatch(id -> id.startsWith("travel"));
     }
 
     @Test
     void fortyAxesAndContradictionsAreRefused() {
-        List<Axis> forty = java.util.stream.IntStream.range(0, 40).mapToObj(i -> new Axis("axis " + i, "left", "right", Set.of(), "", Axis.Rates.UNKNOWN)).toList();
+        List<Axis> forty = java.util.stream.IntStream.range(0, 40)
+                .mapToObj(i -> new Axis("axis " + i, "left", "right", Set.of(), "", Axis.Rates.UNKNOWN)).toList();
         assertThat(refusal(() -> fitOut(forty, Set.of()))).isEqualTo("axes.many");
         assertThat(refusal(() -> fitOut(List.of(forty.get(0), forty.get(0)), Set.of()))).isEqualTo("axes.repeated");
         assertThat(refusal(() -> fitOut(List.of(), Set.of(Feature.THREAD_DIAL)))).isEqualTo("feature.needs");
@@ -179,51 +238,70 @@ class CatalogueTest {
     void aFeedPlateIsCoveredByAsManyFeedsAsItsLongestLever() {
         MachineDescription plain = usual(Family.RADIAL_DRILL);
         MachineDescription machine = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(),
-                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")),
+                Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"),
+                        Machines.plateLever("knob", "1 2 3")),
                         "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
         List<String> feeds = ids(machine).stream().filter(id -> id.startsWith("feed-plate")).toList();
         // The first three use I, II and 1, 2, 3; slow to fast.
-        assertThat(feeds).containsExactly("feed-plate.I.1", "feed-plate.I.3", "feed-plate.II.2", "feed-plate.I.2", "feed-plate.II.1", "feed-plate.II.3");
+        assertThat(feeds).containsExactly("feed-plate.I.1", "feed-plate.I.3", "feed-plate.II.2", "feed-plate.I.2", "feed-plate.II.1",
+                "feed-plate.II.3");
     }
 
     /** What else turns, and what a former owner did, are steps of their own; both survive their payload. */
     @Test
     void otherSpeedsAndWhatWasRedoneMakeSteps() {
         FitOut usual = Family.CYLINDRICAL_GRINDER.traits().usual();
-        MachineDescription plain = machine(Family.CYLINDRICAL_GRINDER, new FitOut(usual.axes(), usual.features(), usual.supply(), usual.chart(), "work head 45 90\njog 20 ± 25 %"));
-        MachineDescription machine = new MachineDescription(plain.identity(), List.of(new Claim(Claim.Attribute.REDONE, "modern panel", Claim.Source.SELLER, ""),
-                new Claim(Claim.Attribute.REDONE, "Modern panel", Claim.Source.FORMER_OPERATOR, "")), plain.train(), plain.plate(), Optional.empty(), Optional.empty(), plain.fitOut());
-        assertThat(ids(machine)).contains("other-speed.work-head-45", "other-speed.work-head-90", "other-speed.jog-20").containsOnlyOnce("redone.modern-panel");
+        MachineDescription plain = machine(Family.CYLINDRICAL_GRINDER,
+                new FitOut(usual.axes(), usual.features(), usual.supply(), usual.chart(), "work head 45 90\njog 20 ± 25 %"));
+        MachineDescription machine = new MachineDescription(plain.identity(),
+                List.of(new Claim(Claim.Attribute.REDONE, "modern panel", Claim.Source.SELLER, ""),
+                new Claim(Claim.Attribute.REDONE, "Modern panel", Claim.Source.FORMER_OPERATOR, "")), plain.train(), plain.plate(),
+                Optional.empty(), Optional.empty(), plain.fitOut());
+        assertThat(ids(machine)).contains("other-speed.work-head-45", "other-speed.work-head-90", "other-speed.jog-20")
+                .containsOnlyOnce("redone.modern-panel");
         assertThat(ids(machine).indexOf("redone.modern-panel")).isLessThan(ids(machine).indexOf("supply"));
         assertThat(Catalogue.of(machine, Rules.shipped())).filteredOn(s -> s.id().written().equals("other-speed.jog-20")).singleElement()
-                .satisfies(s -> assertThat(s.recording()).isEqualTo(new SpeedRead(Optional.of(new BigDecimal("20")), Optional.of(new BigDecimal("0.25")))));
+                .satisfies(s -> assertThat(s.recording())
+                        .isEqualTo(new SpeedRead(Optional.of(new BigDecimal("20")), Optional.of(new BigDecimal("0.25")))));
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
-        assertThat(refusal(() -> machine(Family.LATHE, new FitOut(List.of(), Set.of(), SupplyPlate.UNREAD, Optional.empty(), "jog")))).isEqualTo("other-speeds.line");
+        assertThat(refusal(() -> machine(Family.LATHE, new FitOut(List.of(), Set.of(), SupplyPlate.UNREAD, Optional.empty(), "jog"))))
+                .isEqualTo("other-speeds.line");
     }
 
-    /** 8 9 10 11 and their doubles by two levers: the first four use every position; the last may be inferred once its positions are proven. */
+    /**
+     * 8 9 10 11 and their doubles by two levers: the first four use every position; the last may be inferred once its positions are
+     * proven.
+     */
     @Test
     void aThreadPlateIsGoneThroughLikeAFeedPlate() {
         MachineDescription plain = usual(Family.LATHE);
-        SpeedPlate plate = Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3 4")), "8 9 10 11 16 18 20 22");
-        MachineDescription machine = new MachineDescription(plain.identity(), List.of(new Claim(Claim.Attribute.THREAD_COUNT, "8", Claim.Source.SELLER, "")), plain.train(), plain.plate(),
+        SpeedPlate plate = Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3 4")),
+                "8 9 10 11 16 18 20 22");
+        MachineDescription machine = new MachineDescription(plain.identity(),
+                List.of(new Claim(Claim.Attribute.THREAD_COUNT, "8", Claim.Source.SELLER, "")), plain.train(), plain.plate(),
                 Optional.empty(), Optional.empty(), Optional.of(new ThreadPlate(plate, ThreadPlate.Counted.PER_INCH)), plain.fitOut());
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
         List<String> threads = ids(machine).stream().filter(id -> id.startsWith("thread-plate")).toList();
-        assertThat(threads).containsExactly("thread-plate.I.1", "thread-plate.I.3", "thread-plate.II.2", "thread-plate.II.4", "thread-plate.I.2", "thread-plate.I.4", "thread-plate.II.1", "thread-plate.II.3");
-        assertThat(new ThreadPlate(plate, ThreadPlate.Counted.PER_INCH).pitch(List.of("I", "1"))).get().satisfies(p -> assertThat(p).isEqualByComparingTo("3.175"));
+        assertThat(threads).containsExactly("thread-plate.I.1", "thread-plate.I.3", "thread-plate.II.2", "thread-plate.II.4",
+                "thread-plate.I.2", "thread-plate.I.4", "thread-plate.II.1", "thread-plate.II.3");
+        assertThat(new ThreadPlate(plate, ThreadPlate.Counted.PER_INCH).pitch(List.of("I", "1"))).get()
+                .satisfies(p -> assertThat(p).isEqualByComparingTo("3.175"));
         SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 60);
         String[] lengths = {"127.00 mm", "101.60 mm", "56.44 mm", "46.18 mm"};
         for (int i = 0; i < 3; i++) {
             book.step(threads.get(i), false, "pitch", List.of("8 tpi", "10 tpi", "18 tpi").get(i), "length", lengths[i], "turns", "40");
         }
-        assertThat(book.ledger().latest().values()).allSatisfy(r -> assertThat(r.outcome()).as(r.step().id() + " " + r.judgement().because()).isEqualTo(Outcome.PROVEN));
+        assertThat(book.ledger().latest().values())
+                .allSatisfy(r -> assertThat(r.outcome()).as(r.step().id() + " " + r.judgement().because()).isEqualTo(Outcome.PROVEN));
         assertThat(book.ledger().isSpared(book.ledger().step(threads.get(7)).orElseThrow())).as("II 3").isTrue();
-        assertThat(ClaimVerdict.of(book.survey())).singleElement().satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.UNTESTED));
+        assertThat(ClaimVerdict.of(book.survey())).singleElement()
+                .satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.UNTESTED));
         book.step(threads.get(3), false, "pitch", "22 tpi", "length", lengths[3], "turns", "40");
-        assertThat(ClaimVerdict.of(book.survey())).singleElement().satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.UPHELD));
+        assertThat(ClaimVerdict.of(book.survey())).singleElement()
+                .satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.UPHELD));
         book.step(threads.get(3), false, "pitch", "22 tpi", "length", "50.80 mm", "turns", "40");
-        assertThat(ClaimVerdict.of(book.survey())).as("20 threads where 22 were promised").singleElement().satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.SHORT));
+        assertThat(ClaimVerdict.of(book.survey())).as("20 threads where 22 were promised").singleElement()
+                .satisfies(v -> assertThat(v.standing()).isEqualTo(ClaimVerdict.Standing.SHORT));
     }
 
     @Test

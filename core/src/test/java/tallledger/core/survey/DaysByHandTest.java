@@ -30,7 +30,8 @@ class DaysByHandTest {
     private static final String ME = SurveyBook.ME;
 
     private final List<String> lines = new ArrayList<>();
-    private final MachineDescription machine = CatalogueTest.machine(Family.LATHE, Family.LATHE.traits().usual(), Machines.TWELVE, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
+    private final MachineDescription machine = CatalogueTest.machine(Family.LATHE, Family.LATHE.traits().usual(), Machines.TWELVE,
+            Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
     private SurveyBook book;
 
     private void open(Scope scope) {
@@ -59,16 +60,20 @@ class DaysByHandTest {
         SurveyPlan spindle = plan.spindle();
         lines.add(String.join(" | ", entry.sequence() + " " + entry.kind() + " " + entry.step() + " -> " + next(plan),
                 String.format(Locale.ROOT, "spent %.1f open %.1f chosen %d", plan.minutesSpent(), plan.minutesOpen(), plan.chosen().size()),
-                spindle.school() + " " + spindle.minutesLeft().map(Object::toString).orElse("-") + " runs " + names(spindle.plan().runs().stream().map(r -> r.route()).toList())
+                spindle.school() + " " + spindle.minutesLeft().map(Object::toString).orElse("-") + " runs "
+                + names(spindle.plan().runs().stream().map(r -> r.route()).toList())
                         + " beyond " + BeyondProof.of(whole, spindle.plan().beyondProof()).stream().map(DaysByHandTest::said).toList(),
                 spindle.blame().map(DaysByHandTest::blame).orElse("no blame"),
                 "causes " + spindle.causes().stream().map(c -> c.kind().name()).toList(),
-                "repeats " + ledger.repeats() + names(survey.repeats()) + " refused " + names(RunGate.refused(whole)).stream().sorted().toList()
-                        + " start due " + StartCheck.isDue(book.entries(), Rules.shipped(), book.now()) + " judged " + JudgedBy.descriptions(book.entries()).stream().map(j -> j.version() + " " + j.hash()).toList()));
+                "repeats " + ledger.repeats() + names(survey.repeats()) + " refused " + names(RunGate.refused(whole)).stream().sorted()
+                .toList()
+                        + " start due " + StartCheck.isDue(book.entries(), Rules.shipped(), book.now()) + " judged "
+                        + JudgedBy.descriptions(book.entries()).stream().map(j -> j.version() + " " + j.hash()).toList()));
     }
 
     private String next(SheetPlan plan) {
-        return "next " + plan.next().map(t -> t.route().map(machine.train()::name).orElse(t.key())).orElse("nothing") + " because " + said(plan.why());
+        return "next " + plan.next().map(t -> t.route().map(machine.train()::name).orElse(t.key())).orElse("nothing") + " because "
+                + said(plan.why());
     }
 
     private List<String> names(Collection<Route> routes) {
@@ -76,12 +81,14 @@ class DaysByHandTest {
     }
 
     private static String blame(Blame blame) {
-        return blame.hunt() + " " + blame.suspects().stream().limit(2).map(s -> s.element().stageName() + s.element().label() + String.format(Locale.ROOT, " %.3f", s.probability())).toList()
+        return blame.hunt() + " " + blame.suspects().stream().limit(2)
+                .map(s -> s.element().stageName() + s.element().label() + String.format(Locale.ROOT, " %.3f", s.probability())).toList()
                 + String.format(Locale.ROOT, " none %.3f", blame.noFault());
     }
 
     private static String said(Object o) {
-        return o instanceof Reason r ? r.code() + r.arguments().stream().map(DaysByHandTest::said).toList() : o instanceof Double d ? String.format(Locale.ROOT, "%.3f", d)
+        return o instanceof Reason r ? r.code() + r.arguments().stream().map(DaysByHandTest::said).toList() : o instanceof Double d
+                ? String.format(Locale.ROOT, "%.3f", d)
                 : o instanceof List<?> list ? list.stream().map(DaysByHandTest::said).toList().toString() : String.valueOf(o);
     }
 
@@ -93,7 +100,8 @@ class DaysByHandTest {
         write(SurveyEntries.stepPassedOver(By.of(book.now(), ME), book.ledger().step("desk-papers").orElseThrow(), "none"));
         step("serial", false, "text", "4711");
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_GEAR, ""));
-        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
+        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
+                        Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
         run("A", "1", "31.9");
         run("A", "3", "64.2", Symptom.GROWLS);
         run("B", "2", "181");
@@ -110,7 +118,8 @@ class DaysByHandTest {
         write(SurveyEntries.strike(By.of(book.now(), ME), book.entries(), 15, "misread"));
         step("isolator", true);
         step("isolator", false);
-        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
+        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
+                        Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
         run("C", "4", "");
         run("B", "4", "355");
         run("C", "4", "1421");

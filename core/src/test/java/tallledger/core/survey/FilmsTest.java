@@ -64,7 +64,8 @@ class FilmsTest {
         write(SurveyEntries.remark(at(3700), "three"));
         write(SurveyEntries.camera(at(3725), What.STOPPED));
         List<Films.Chapter> chapters = films().chapters(1, book.entries());
-        assertThat(chapters).extracting(c -> c.from().toSeconds() + "-" + c.until().toSeconds() + " " + c.entries().size()).containsExactly("10-3700 2", "3700-3725 1");
+        assertThat(chapters).extracting(c -> c.from().toSeconds() + "-" + c.until().toSeconds() + " " + c.entries().size())
+                .containsExactly("10-3700 2", "3700-3725 1");
         assertThat(films().at(book.entries().get(4)).orElseThrow().shown()).isEqualTo("1:01:40");
     }
 
@@ -83,6 +84,7 @@ class FilmsTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "0", "x", "1.5", "3601", "-3601", "99999999999"})
     void aShiftThatIsNoneIsRefused(String typed) {
-        assertThatThrownBy(() -> SurveyEntries.cameraShifted(at(0), typed)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> SurveyEntries.cameraShifted(at(0), typed))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
     }
 }

@@ -26,10 +26,12 @@ import tallledger.core.verdict.ConditionStatement;
 /** What a reading was taken with and how warm it was is kept with it. */
 class GaugesAndWarmthTest {
 
-    private final SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.MACHINING_CENTRE, Family.MACHINING_CENTRE.traits().usual()), Scope.WHOLE, 60);
+    private final SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.MACHINING_CENTRE, Family.MACHINING_CENTRE.traits().usual()),
+            Scope.WHOLE, 60);
 
     private static Gauge indicator(String due) {
-        return HouseGauge.typed("g1", Rule.INDICATOR, Map.of("name", "indicator 7", "resolution", "0.001", "calibration", "0.002", "due", due)).gauge();
+        return HouseGauge.typed("g1", Rule.INDICATOR, Map.of("name", "indicator 7", "resolution", "0.001", "calibration", "0.002", "due",
+                        due)).gauge();
     }
 
     private String readout() {
@@ -40,7 +42,8 @@ class GaugesAndWarmthTest {
         StepLedger ledger = book.ledger();
         Step step = ledger.step(readout()).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), ledger, step, Map.of("value", "0.012", "over", "300"), SurveyBook.BASIS.with(by), false, confirmed, ""));
+        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), ledger, step, Map.of("value", "0.012", "over", "300"),
+                        SurveyBook.BASIS.with(by), false, confirmed, ""));
         return book.ledger().latest().get(StepId.read(readout()));
     }
 
@@ -76,9 +79,11 @@ class GaugesAndWarmthTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"-300,20,machine,temperature.impossible", "20,-460 F,gauge,temperature.impossible", "warm,20,machine,number.not-one", "20,,gauge,number.missing", "20,200,gauge,temperatures.apart"})
+    @CsvSource({"-300,20,machine,temperature.impossible", "20,-460 F,gauge,temperature.impossible", "warm,20,machine,number.not-one",
+                    "20,,gauge,number.missing", "20,200,gauge,temperatures.apart"})
     void whatIsNoTemperatureIsSaidAtItsField(String machine, String gauge, String field, String why) {
-        Refused refused = catchThrowableOfType(Refused.class, () -> SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), machine, gauge == null ? "" : gauge));
+        Refused refused = catchThrowableOfType(Refused.class, () -> SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), machine,
+                        gauge == null ? "" : gauge));
         assertThat(refused.field()).contains(field);
         assertThat(refused.reason().code()).isEqualTo(why);
     }
@@ -92,7 +97,8 @@ class GaugesAndWarmthTest {
         assertThat(over.judgement().because()).contains(Reason.named("gauge.overdue", "indicator 7", "2026-05-08"));
         assertThat(over.outcome()).isEqualTo(good.outcome());
         assertThat(over.otherwiseThen()).isEmpty();
-        assertThat(ConditionStatement.of(book.survey()).sentences()).filteredOn(s -> s.words().code().equals("statement.overdue")).singleElement()
+        assertThat(ConditionStatement.of(book.survey()).sentences()).filteredOn(s -> s.words().code().equals("statement.overdue"))
+                .singleElement()
                 .satisfies(s -> assertThat(s.entries()).containsExactly(over.entry()));
     }
 }

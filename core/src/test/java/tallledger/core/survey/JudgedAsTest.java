@@ -32,10 +32,13 @@ class JudgedAsTest {
 
     /** Backlash: rebuilt 0.05, sound 0.15, workable 0.40 mm; read with the house's indicator. */
     @ParameterizedTest(name = "{0} judged as {1}")
-    @CsvSource({"0.020, REBUILT, PROVEN, REBUILT", "0.100, REBUILT, FAILED, SOUND", "0.100, SOUND, PROVEN, SOUND", "0.100, WORKABLE, PROVEN, SOUND", "0.300, SOUND, FAILED, WORKABLE",
-        "0.300, REBUILT, FAILED, WORKABLE", "0.300, WORKABLE, PROVEN, WORKABLE", "0.500, WORKABLE, FAILED, ''", "0.050, REBUILT, UNDECIDED, SOUND", "0.150, SOUND, UNDECIDED, WORKABLE"})
+    @CsvSource({"0.020, REBUILT, PROVEN, REBUILT", "0.100, REBUILT, FAILED, SOUND", "0.100, SOUND, PROVEN, SOUND",
+                    "0.100, WORKABLE, PROVEN, SOUND", "0.300, SOUND, FAILED, WORKABLE",
+        "0.300, REBUILT, FAILED, WORKABLE", "0.300, WORKABLE, PROVEN, WORKABLE", "0.500, WORKABLE, FAILED, ''",
+        "0.050, REBUILT, UNDECIDED, SOUND", "0.150, SOUND, UNDECIDED, WORKABLE"})
     void theGradeWantedDecides(String value, Grade wanted, Outcome outcome, String reached) {
-        var judged = new Recordings.Measure(Rule.BACKLASH, Rule.INDICATOR, true).weigh(new Values(java.util.Map.of("value", value), LengthUnit.MM), Rules.shipped().judgedAs(wanted));
+        var judged = new Recordings.Measure(Rule.BACKLASH, Rule.INDICATOR, true)
+                .weigh(new Values(java.util.Map.of("value", value), LengthUnit.MM), Rules.shipped().judgedAs(wanted));
         assertThat(judged.outcome()).isEqualTo(outcome);
         assertThat(judged.grade().map(Grade::name).orElse("")).isEqualTo(reached);
     }
@@ -51,7 +54,8 @@ class JudgedAsTest {
         Survey rebuilt = workable.grown(book.entries());
         assertThat(outcome(rebuilt)).isEqualTo(Outcome.FAILED);
         assertThat(Finding.of(rebuilt)).hasSize(1);
-        assertThat(rebuilt.steps().latest().get(StepId.read("backlash.table")).otherwiseThen()).as("it was judged otherwise then").isPresent();
+        assertThat(rebuilt.steps().latest().get(StepId.read("backlash.table")).otherwiseThen()).as("it was judged otherwise then")
+                .isPresent();
         assertThat(rebuilt.strays()).isEmpty();
         book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
         assertThat(outcome(rebuilt.grown(book.entries()))).isEqualTo(Outcome.PROVEN);
@@ -64,7 +68,8 @@ class JudgedAsTest {
         Entry lamp = book.step("lamp", true);
         Finding by = Finding.of(book.survey()).get(0);
         assertThat(by.says()).isEmpty();
-        Regrade regrade = Regrade.parse(lamp.sequence(), Severity.LIVE_WITH, "clumsy, but it holds", Regrade.Whose.BY_DESIGN, "100 / 200 / 600", "1", "20");
+        Regrade regrade = Regrade.parse(lamp.sequence(), Severity.LIVE_WITH, "clumsy, but it holds", Regrade.Whose.BY_DESIGN,
+                "100 / 200 / 600", "1", "20");
         Entry said = book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q. Tester"), regrade, by.severity()));
         Finding judged = Finding.of(book.survey()).get(0);
         assertThat(judged.severity()).isEqualTo(Severity.LIVE_WITH);
@@ -73,15 +78,18 @@ class JudgedAsTest {
         book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
         assertThat(Finding.of(book.survey()).get(0).severity()).isEqualTo(by.severity());
         assertThatThrownBy(() -> SurveyEntries.regraded(By.of(lamp.at(), "Q"), regrade, Severity.STOP_USE)).isInstanceOf(Refused.class);
-        book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"), Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", Regrade.Whose.FAULT, "", "", ""), by.severity()));
+        book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"),
+                        Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", Regrade.Whose.FAULT, "", "", ""), by.severity()));
         assertThat(book.survey().steps().stopUse()).hasSize(1);
         assertThat(book.survey().strays()).isEmpty();
     }
 
     @ParameterizedTest
-    @CsvSource({"'', '', '', '', why", "why, dear, '', '', cost", "why, 600 / 200 / 100, '', '', cost", "why, '', 1, '', timesADay", "why, '', often, 3, minutesEach"})
+    @CsvSource({"'', '', '', '', why", "why, dear, '', '', cost", "why, 600 / 200 / 100, '', '', cost", "why, '', 1, '', timesADay",
+                    "why, '', often, 3, minutesEach"})
     void whatIsNoJudgementNamesItsField(String why, String cost, String minutes, String times, String field) {
-        assertThatThrownBy(() -> Regrade.parse(3, Severity.SOON, why, Regrade.Whose.FAULT, cost, minutes, times)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+        assertThatThrownBy(() -> Regrade.parse(3, Severity.SOON, why, Regrade.Whose.FAULT, cost, minutes, times))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
     }
 
     private static Outcome outcome(Survey survey) {

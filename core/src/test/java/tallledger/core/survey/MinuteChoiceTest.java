@@ -35,7 +35,8 @@ import tallledger.core.machine.MachineDescription;
 class MinuteChoiceTest {
 
     private static final double[] RPM = {20, 45, 100, 160, 360, 800};
-    private final MachineDescription machine = Machines.lathe("20 45 100 160 360 800", new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, lever("belt", "A B").positions()), lever("gear", "1 2 3"));
+    private final MachineDescription machine = Machines.lathe("20 45 100 160 360 800",
+            new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, lever("belt", "A B").positions()), lever("gear", "1 2 3"));
 
     private static House house(Random random, List<Step> steps) {
         List<Check> checks = new ArrayList<>();
@@ -47,18 +48,21 @@ class MinuteChoiceTest {
     }
 
     /** Worth of the best order that begins with what was run, every order tried. @param withFastest only those that have 800 among them */
-    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, double lambda, java.util.function.DoubleUnaryOperator rest) {
+    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, double lambda,
+            java.util.function.DoubleUnaryOperator rest) {
         double best = !withFastest || run.contains(5) ? worth(run, known, lambda) + rest.applyAsDouble(seconds) : Double.NEGATIVE_INFINITY;
         for (int next = 0; next < RPM.length; next++) {
             double reach = highest == 0 ? 20 : Math.max(4 * highest, nextAbove(highest));
             if (run.contains(next) || (known >> next & 1) == 1 || RPM[next] > reach * (1 + 1e-9)) {
                 continue;
             }
-            double takes = Math.max(20, 600 / RPM[next]) + (last < 0 ? 0 : (last / 3 != next / 3 ? 90 : 0) + (last % 3 != next % 3 ? 5 : 0) + (last != next ? 10 : 0));
+            double takes = Math.max(20, 600 / RPM[next]) + (last < 0 ? 0 : (last / 3 != next / 3 ? 90 : 0) + (last % 3 != next % 3 ? 5 : 0)
+                    + (last != next ? 10 : 0));
             if (takes <= seconds) {
                 List<Integer> longer = new ArrayList<>(run);
                 longer.add(next);
-                best = Math.max(best, orders(longer, next, Math.max(highest, RPM[next]), seconds - takes, known, withFastest, lambda, rest));
+                best = Math.max(best, orders(longer, next, Math.max(highest, RPM[next]), seconds - takes, known, withFastest, lambda,
+                                rest));
             }
         }
         return best;
@@ -117,7 +121,8 @@ class MinuteChoiceTest {
             List<Step> some = open.subList(0, random.nextInt(8));
             int seconds = 30 + random.nextInt(900);
             SpindleSurvey drive = survey.drive();
-            RunChoice runs = new RunPlanner(drive.table(), drive.elements(), survey.rules()).choice(seconds, worths::of, drive.outcomes(), List.of(), drive.standing(), drive.highestRun());
+            RunChoice runs = new RunPlanner(drive.table(), drive.elements(), survey.rules())
+                    .choice(seconds, worths::of, drive.outcomes(), List.of(), drive.standing(), drive.highestRun());
             MinuteChoice choice = MinuteChoice.of(runs, some, worths, seconds, survey.rules());
             double highest = known == 0 ? 0 : RPM[Integer.SIZE - 1 - Integer.numberOfLeadingZeros(known)];
             int last = known == 0 ? -1 : Integer.SIZE - 1 - Integer.numberOfLeadingZeros(known);
@@ -146,7 +151,8 @@ class MinuteChoiceTest {
         SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 20);
         Survey survey = book.survey();
         SpindleSurvey drive = survey.drive();
-        RunChoice none = new RunPlanner(drive.table(), drive.elements(), survey.rules()).choice(0, e -> 0, drive.outcomes(), List.of(), drive.standing(), OptionalDouble.empty());
+        RunChoice none = new RunPlanner(drive.table(), drive.elements(), survey.rules())
+                .choice(0, e -> 0, drive.outcomes(), List.of(), drive.standing(), OptionalDouble.empty());
         List<Step> open = survey.steps().open();
         MinuteChoice few = MinuteChoice.of(none, open, Worths.of(survey), 300, survey.rules());
         assertThat(few.steps()).contains(StepId.of("isolator"), StepId.of("earth"), StepId.of("left-safe"));

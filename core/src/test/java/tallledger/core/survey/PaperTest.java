@@ -25,11 +25,13 @@ class PaperTest {
     }
 
     private void type(String key, String reading, boolean bad, Symptom symptom, String remark) {
-        book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, symptom == null ? Set.of() : Set.of(symptom), remark), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
+        book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, symptom == null ? Set.of() : Set.of(symptom), remark),
+                        By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
     }
 
     private void refused(String key, String reading, boolean bad, Symptom symptom, String field) {
-        assertThatThrownBy(() -> type(key, reading, bad, symptom, "")).as(key).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
+        assertThatThrownBy(() -> type(key, reading, bad, symptom, "")).as(key)
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
     }
 
     /** In the order of work, and the same numbers after something was done. */
@@ -50,10 +52,12 @@ class PaperTest {
     void onlyNumbersOfTheSheetAreLines() {
         int last = paper.lines().size();
         for (int number : new int[] {1, last}) {
-            assertThat(paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "").payload()).containsKey("paper");
+            assertThat(paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), By.of(book.now(), SurveyBook.ME),
+                            SurveyBook.BASIS, "").payload()).containsKey("paper");
         }
         for (int number : new int[] {0, last + 1}) {
-            assertThatThrownBy(() -> paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, ""))
+            assertThatThrownBy(() -> paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"),
+                            By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, ""))
                     .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("number"));
         }
     }
@@ -65,14 +69,17 @@ class PaperTest {
         String passed = book.machine().train().routes().get(1).key();
         int open = paper.open(book.survey()).size();
         type(read, "31.9", false, null, "");
-        book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), book.machine().train().settings(book.machine().train().routes().get(1)), "no time"));
-        assertThat(paper.open(book.survey())).hasSize(open - 2).extracting(l -> l.task().key()).doesNotContain(read, passed).contains(book.machine().train().routes().get(2).key());
+        book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME),
+                        book.machine().train().settings(book.machine().train().routes().get(1)), "no time"));
+        assertThat(paper.open(book.survey())).hasSize(open - 2).extracting(l -> l.task().key()).doesNotContain(read, passed)
+                .contains(book.machine().train().routes().get(2).key());
     }
 
     /** A row of a table makes the same entry, and says which file and line it is of. */
     @Test
     void aRowOfATableSaysItsFileAndLine() {
-        book.write(Paper.ofTable(book.survey(), book.survey().task("nose-runout").orElseThrow(), new Typed("0.014", false, Set.of(), ""), By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
+        book.write(Paper.ofTable(book.survey(), book.survey().task("nose-runout").orElseThrow(), new Typed("0.014", false, Set.of(), ""),
+                        By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
         assertThat(book.entries().get(1).payload().part("table").text("file")).isEqualTo("readings.csv");
         assertThat(book.entries().get(1).payload().fields().get("table").toString()).contains("line=7");
         assertThat(book.survey().steps().latest().get(StepId.of("nose-runout")).outcome()).isEqualTo(Outcome.PROVEN);
@@ -103,6 +110,7 @@ class PaperTest {
         refused("lamp", "", false, Symptom.GROWLS, "mark");
         refused("nose-runout", "wide", false, null, "reading");
         refused("backlash.carriage", "0.2", false, null, "reading");
-        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Set.of(), ""), By.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Set.of(), ""),
+                        By.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
     }
 }

@@ -14,7 +14,8 @@ import tallledger.core.SurveyBook;
 /** A doubt about the plate stands until somebody has read the speed. */
 class PlateDoubtTest {
 
-    private final SurveyBook book = new SurveyBook(Machines.lathe(Machines.TWELVE_MISREAD, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4")), Scope.SPINDLE_DRIVE, 40);
+    private final SurveyBook book = new SurveyBook(Machines.lathe(Machines.TWELVE_MISREAD, Machines.lever("range", "A B C"),
+                    Machines.lever("gear", "1 2 3 4")), Scope.SPINDLE_DRIVE, 40);
 
     private PlateDoubt doubt(String range, String gear, String rpm, boolean loaded) {
         book.run(List.of(range, gear), rpm, loaded);
@@ -25,14 +26,16 @@ class PlateDoubtTest {
 
     /** 280 on the plate, 251.3 by its other cells; the geometric mean is 265.3. */
     @ParameterizedTest
-    @CsvSource({"253.2, doubt.plate-misleads", "262, doubt.plate-misleads", "284, doubt.plate-stands", "268, doubt.plate-stands", "264.8, ", "265.9, ", "310, ", "225, "})
+    @CsvSource({"253.2, doubt.plate-misleads", "262, doubt.plate-misleads", "284, doubt.plate-stands", "268, doubt.plate-stands", "264.8, ",
+                    "265.9, ", "310, ", "225, "})
     void aReadingSettlesIt(String rpm, String which) {
         assertThat(doubt("B", "3", rpm, false).settled().map(r -> r.code())).isEqualTo(Optional.ofNullable(which));
     }
 
     @Test
     void onlyWhatTheReadingBearsOutMayStillBeAccepted() {
-        assertThat(doubt("B", "3", "253.2", false).readings()).isNotEmpty().allSatisfy(m -> assertThat(m.value().doubleValue()).isBetween(245.0, 261.0));
+        assertThat(doubt("B", "3", "253.2", false).readings()).isNotEmpty()
+                .allSatisfy(m -> assertThat(m.value().doubleValue()).isBetween(245.0, 261.0));
         assertThat(doubt("B", "3", "284", false).readings()).isEmpty();
     }
 

@@ -64,7 +64,8 @@ class RecordingsTest {
         assertThat(judge(trips, "stops=0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(trips, "stops=0.0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(judge(trips, "stops=0 0 0 0 0").outcome()).isEqualTo(Outcome.UNDECIDED);
-        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false), "minus=0 0.02 0.02|middle=0.02 0.02 0.02|plus=0.02 0.02 0.02").outcome())
+        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false),
+                        "minus=0 0.02 0.02|middle=0.02 0.02 0.02|plus=0.02 0.02 0.02").outcome())
                 .isEqualTo(Outcome.PROVEN);
     }
 
@@ -91,11 +92,13 @@ class RecordingsTest {
         // U = 2·√((√2·0.00254/√12)² + (0.01·0.0127/2)²) = 0.0021 mm: the last digit typed is a tenth.
         Reason halfAThou = Reason.named("figure.unit", new Shown(new BigDecimal("0.50"), new BigDecimal("0.09")), "thou");
         assertThat(judged.because().get(0).arguments().get(0)).isEqualTo(halfAThou);
-        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005"), Rules.shipped()).because().get(0).arguments().get(0)).isEqualTo(halfAThou);
+        assertThat(PLAY.weigh(values(LengthUnit.INCH, "value=0.0005"), Rules.shipped()).because().get(0).arguments().get(0))
+                .isEqualTo(halfAThou);
     }
 
     @ParameterizedTest
-    @CsvSource({"'', value number.missing", "value=-0.02, value length.negative", "value=tight, value length.not-one", "value=3 furlong, value length.unknown-unit"})
+    @CsvSource({"'', value number.missing", "value=-0.02, value length.negative", "value=tight, value length.not-one",
+                    "value=3 furlong, value length.unknown-unit"})
     void whatIsNoLengthIsSaidAtItsField(String typed, String expected) {
         assertThat(refused(PLAY, typed)).isEqualTo(expected);
     }
@@ -139,7 +142,8 @@ class RecordingsTest {
         Recording<?> feed = new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST);
         assertThat(judge(feed, "distance=100|seconds=60").because().get(0).code()).isEqualTo("feed.measured");
         assertThat(feed.isTimed()).isTrue();
-        Recording<?> perTurn = new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.OF_PLATE);
+        Recording<?> perTurn = new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")),
+                MotionRecordings.Feed.Rate.OF_PLATE);
         assertThat(judge(perTurn, "distance=20.0|turns=100").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(perTurn, "distance=28.0|turns=100").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(perTurn, "distance=20|turns=0")).isEqualTo("turns number.not-positive");
@@ -149,7 +153,8 @@ class RecordingsTest {
     @ParameterizedTest
     @CsvSource({"763, PROVEN, travel.enough", "760, UNDECIDED, travel.close", "757, FAILED, travel.short"})
     void aTravelIsHeldAgainstItsClaim(String measured, Outcome outcome, String code) {
-        StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(TypedLength.parse("760", LengthUnit.MM))), "value=" + measured + " mm");
+        StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(TypedLength.parse("760", LengthUnit.MM))),
+                "value=" + measured + " mm");
         assertThat(judged.outcome()).isEqualTo(outcome);
         assertThat(judged.because().get(0).code()).isEqualTo(code);
     }
@@ -157,9 +162,12 @@ class RecordingsTest {
     @Test
     void backlashOnAReadoutAxisSaysWhatTheReadoutDoesNotSee() {
         String text = "minus=0.10 0.10 0.11|middle=0.12 0.12 0.12|plus=0.10 0.11 0.10";
-        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", true), text).because()).extracting(r -> r.code()).contains("backlash.scale");
-        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false), text).because()).extracting(r -> r.code()).doesNotContain("backlash.scale");
-        assertThat(refused(new MotionRecordings.BacklashAlong("left", "right", false), "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1")).isEqualTo("minus backlash.readings");
+        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", true), text).because()).extracting(r -> r.code())
+                .contains("backlash.scale");
+        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false), text).because()).extracting(r -> r.code())
+                .doesNotContain("backlash.scale");
+        assertThat(refused(new MotionRecordings.BacklashAlong("left", "right", false), "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1"))
+                .isEqualTo("minus backlash.readings");
     }
 
     @Test
@@ -186,7 +194,8 @@ class RecordingsTest {
     @Test
     void aTableThatFollowsTurnsFasterTowardsItsCentre() {
         Recording<?> centre = new GrinderRecordings.ToCentre();
-        assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments()).startsWith(said("75.4", "m/min"), said("75.4", "m/min"));
+        assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments())
+                .startsWith(said("75.4", "m/min"), said("75.4", "m/min"));
         assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=40").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(centre, "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40")).isEqualTo("innerRadius centre.radii");
     }

@@ -37,8 +37,11 @@ class RecordsByHandTest {
     private final List<String> lines = new ArrayList<>();
 
     private void record(String what, Recording<?> recording, String... typed) {
-        lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye") + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + l).orElse("")
-                + ", fields " + recording.fields().stream().map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'" + (f.must() ? "" : " may") + f.choices()).toList());
+        lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye")
+                + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + l).orElse("")
+                + ", fields " + recording.fields().stream()
+                .map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'"
+                        + (f.must() ? "" : " may") + f.choices()).toList());
         for (String text : typed) {
             LengthUnit unit = text.startsWith("in:") ? LengthUnit.INCH : LengthUnit.MM;
             lines.add("  " + text + " -> " + judged(recording, text.replace("in:", ""), unit));
@@ -54,14 +57,16 @@ class RecordsByHandTest {
         }
         try {
             StepJudgement j = recording.weigh(new Values(values, unit), Rules.shipped());
-            return j.outcome() + j.grade().map(g -> " " + g).orElse("") + j.worse().map(w -> " worse " + w).orElse("") + " " + j.because().stream().map(RecordsByHandTest::said).toList();
+            return j.outcome() + j.grade().map(g -> " " + g).orElse("") + j.worse().map(w -> " worse " + w).orElse("") + " " + j.because()
+                    .stream().map(RecordsByHandTest::said).toList();
         } catch (Refused refused) {
             return "refused at " + refused.field().orElse("?") + ": " + refused.reason().code();
         }
     }
 
     private static String said(Object o) {
-        return o instanceof Reason r ? r.code() + r.arguments().stream().map(RecordsByHandTest::said).toList() : o instanceof Double d ? String.format(Locale.ROOT, "%.4f", d)
+        return o instanceof Reason r ? r.code() + r.arguments().stream().map(RecordsByHandTest::said).toList() : o instanceof Double d
+                ? String.format(Locale.ROOT, "%.4f", d)
                 : o instanceof List<?> list ? list.stream().map(RecordsByHandTest::said).toList().toString() : String.valueOf(o);
     }
 
@@ -71,39 +76,89 @@ class RecordsByHandTest {
         record("note", new Recordings.Note(), "text=4711", "text= ");
         record("count", new Recordings.Count(Optional.of(3)), "count=3", "count=2", "count=4", "count=2.5", "count=", "count=-1");
         record("count unclaimed", new Recordings.Count(Optional.empty()), "count=3");
-        record("play", new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030", "value=0.060", "value=0.080", "value=0.090", "value=0.02", "value=0.1", "value=-0.01", "value=x", "in:value=.001", "in:value=.0005");
-        record("nose", new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true), "value=0.009", "value=0.012", "value=0.039", "value=0.05");
-        record("parallel", new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300)), "value=0.010|over=300", "value=0.010|over=150", "value=0.002|over=600", "value=0.05|over=100", "value=0.01|over=0", "value=0.01|over=", "value=-0.01|over=300");
-        record("rise", new Recordings.Rise(Rule.BEARING_RISE), "cold=18.5|hot=30", "cold=18.5|hot=45", "cold=18.5|hot=60", "cold=20|hot=19", "cold=20|hot=90", "cold=20|hot=", "minutes=0 20;10 32;20 38;30 41", "minutes=0 20;10 32;20 38", "minutes=0 20;15 24;30 38", "minutes=0 20;20 60;40 70|ambient=18", "minutes=0 20;x", "minutes=0 20;10 20|cold=3");
-        record("feed", new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.SLOWEST), "distance=10.0|turns=50", "distance=11.5|turns=50", "distance=5 mm|turns=50", "distance=10|turns=0", "distance=|turns=3", "in:distance=.400|turns=50");
-        record("feed by the minute", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("100")), MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6", "distance=100|seconds=50", "distance=5|seconds=0.6");
-        record("rapid", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), MotionRecordings.Feed.Rate.RAPID), "distance=400|seconds=8.0", "distance=400|seconds=9", "distance=400|seconds=12", "distance=400|seconds=6");
-        record("feed unpromised", new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST), "distance=100|seconds=60");
-        record("travel", new MotionRecordings.Travel(Optional.of(TypedLength.parse("400", LengthUnit.MM))), "value=402", "value=400", "value=399.5", "value=398", "value=400.5", "value=400.50", "in:value=16");
+        record("play", new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030",
+                "value=0.060", "value=0.080", "value=0.090", "value=0.02", "value=0.1", "value=-0.01", "value=x", "in:value=.001",
+                "in:value=.0005");
+        record("nose", new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true), "value=0.009", "value=0.012", "value=0.039",
+                "value=0.05");
+        record("parallel", new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300)), "value=0.010|over=300",
+                "value=0.010|over=150", "value=0.002|over=600", "value=0.05|over=100", "value=0.01|over=0", "value=0.01|over=",
+                "value=-0.01|over=300");
+        record("rise", new Recordings.Rise(Rule.BEARING_RISE), "cold=18.5|hot=30", "cold=18.5|hot=45", "cold=18.5|hot=60", "cold=20|hot=19",
+                "cold=20|hot=90", "cold=20|hot=", "minutes=0 20;10 32;20 38;30 41", "minutes=0 20;10 32;20 38", "minutes=0 20;15 24;30 38",
+                "minutes=0 20;20 60;40 70|ambient=18", "minutes=0 20;x", "minutes=0 20;10 20|cold=3");
+        record("feed", new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.SLOWEST),
+                "distance=10.0|turns=50", "distance=11.5|turns=50", "distance=5 mm|turns=50", "distance=10|turns=0", "distance=|turns=3",
+                "in:distance=.400|turns=50");
+        record("feed by the minute", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("100")),
+                        MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6",
+                "distance=100|seconds=50", "distance=5|seconds=0.6");
+        record("rapid", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), MotionRecordings.Feed.Rate.RAPID),
+                "distance=400|seconds=8.0", "distance=400|seconds=9", "distance=400|seconds=12", "distance=400|seconds=6");
+        record("feed unpromised", new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST),
+                "distance=100|seconds=60");
+        record("travel", new MotionRecordings.Travel(Optional.of(TypedLength.parse("400", LengthUnit.MM))), "value=402", "value=400",
+                "value=399.5", "value=398", "value=400.5", "value=400.50", "in:value=16");
         record("travel unclaimed", new MotionRecordings.Travel(Optional.empty()), "value=402", "value=0", "value=-3");
-        record("five trips", new MotionRecordings.FiveTrips(), "stops=0.00 0.02 0.01 0.01 0.02", "stops=0.00 0.02 0.09 0.01 0.02", "stops=0.00 0.05 0.00 0.05 0.02", "stops=0 0.1 0 0", "stops=0.000 0.020 0.010 0.010 0.020");
-        record("backlash", new MotionRecordings.BacklashAlong("left", "right", false), "minus=0.10 0.12 0.14|middle=0.10 0.12 0.14|plus=0.10 0.12 0.14", "minus=0.10 0.10 0.10|middle=0.24 0.26 0.25|plus=0.12 0.11 0.13",
-                "minus=0.20 0.20 0.20|middle=0.21 0.21 0.21|plus=0.20 0.20 0.20", "minus=0.16 0.16 0.16|middle=0.44 0.46 0.45|plus=0.16 0.16 0.16", "minus=0.1 0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1", "minus=0.14 0.14 0.14|middle=0.30 0.30 0.30|plus=0.31 0.31 0.31",
+        record("five trips", new MotionRecordings.FiveTrips(), "stops=0.00 0.02 0.01 0.01 0.02", "stops=0.00 0.02 0.09 0.01 0.02",
+                "stops=0.00 0.05 0.00 0.05 0.02", "stops=0 0.1 0 0", "stops=0.000 0.020 0.010 0.010 0.020");
+        record("backlash", new MotionRecordings.BacklashAlong("left", "right", false),
+                "minus=0.10 0.12 0.14|middle=0.10 0.12 0.14|plus=0.10 0.12 0.14",
+                "minus=0.10 0.10 0.10|middle=0.24 0.26 0.25|plus=0.12 0.11 0.13",
+                "minus=0.20 0.20 0.20|middle=0.21 0.21 0.21|plus=0.20 0.20 0.20",
+                "minus=0.16 0.16 0.16|middle=0.44 0.46 0.45|plus=0.16 0.16 0.16", "minus=0.1 0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1",
+                "minus=0.14 0.14 0.14|middle=0.30 0.30 0.30|plus=0.31 0.31 0.31",
                 "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1", "minus=0.1 0.1 -0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1");
-        record("backlash behind a readout", new MotionRecordings.BacklashAlong("left", "right", true), "minus=0.10 0.10 0.10|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10");
+        record("backlash behind a readout", new MotionRecordings.BacklashAlong("left", "right", true),
+                "minus=0.10 0.10 0.10|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10");
         GearChart chart = GearChart.parse("6 mm", "1", "1 mm; 2 mm; 3 mm", "", "20-127", LengthUnit.MM);
-        record("wheels", new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60", "wheels=20 40 60", "wheels=20 30 40 60 127", "wheels=20", "wheels=twenty");
+        record("wheels", new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60", "wheels=20 40 60", "wheels=20 30 40 60 127",
+                "wheels=20", "wheels=twenty");
         record("wheels unread", new MotionRecordings.Wheels(Optional.empty()), "wheels=20 30 40");
-        record("thread", new MotionRecordings.ThreadCut(), "pitch=2 mm|length=80.005 mm|turns=40", "pitch=2 mm|length=80.05 mm|turns=40", "pitch=2 mm|length=80.2 mm|turns=40", "pitch=2 mm|length=80|turns=0", "pitch=2 mm|length=80.02 mm|turns=40");
-        record("to centre", new GrinderRecordings.ToCentre(), "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80", "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=73", "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=71",
-                "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=87", "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=89", "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40", "outerRadius=300|outerSpeed=40|innerRadius=0|innerSpeed=40", "outerRadius=300|outerSpeed=0|innerRadius=150|innerSpeed=40");
-        record("through-feed", new GrinderRecordings.ThroughFeed(), "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2", "diameter=300|speed=30|angle=3|distance=1000|seconds=43.4", "diameter=300|speed=30|angle=3|distance=1000|seconds=43.8",
-                "diameter=300|speed=30|angle=3|distance=1000|seconds=39.8", "diameter=300|speed=30|angle=3|distance=1000|seconds=39.5", "diameter=300|speed=30|angle=30|distance=1000|seconds=41", "diameter=300|speed=30|angle=10|distance=1000|seconds=12.4", "diameter=0|speed=30|angle=3|distance=1000|seconds=41");
-        record("wheel mark", new GrinderRecordings.WheelMark(), "across=300|markedMs=35", "across=300|markedRpm=2200", "across=300|markedMs=35|markedRpm=2200", "across=300", "across=|markedMs=35", "across=300|markedMs=300", "across=300|markedMs=x");
-        record("supply", new SupplyCheck(SupplyPlate.parse("400", "50", 3, "4", "8.6", true)), "source=MAINS|l12=400|l23=402|l31=398|hertz=50.0|measuredBy=E", "source=MAINS|l12=400|l23=380|l31=410|hertz=50|measuredBy=E", "source=MAINS|l12=400|l23=340|l31=410|hertz=50|measuredBy=E",
-                "source=MAINS|l12=360|l23=360|l31=360|hertz=50|measuredBy=E", "source=MAINS|l12=400|l23=400|l31=400|hertz=60|measuredBy=E", "source=ROTARY_CONVERTER|l12=400|l23=400|l31=400|hertz=50|rating=5.5|measuredBy=E", "source=ROTARY_CONVERTER|l12=400|l23=400|l31=400|hertz=50|rating=9|measuredBy=E",
-                "source=INVERTER|l12=400|l23=400|l31=400|hertz=50|rating=7|measuredBy=E", "source=INVERTER|l12=400|l23=400|l31=400|hertz=50|rating=9|measuredBy=E", "source=MAINS|l12=400|hertz=50|measuredBy=", "source=MAINS|l12=x|l23=400|l31=400|hertz=50|measuredBy=E", "source=STATIC_CONVERTER|l12=400|l23=400|l31=400|hertz=50|rating=5|measuredBy=E");
-        record("supply of one phase", new SupplyCheck(SupplyPlate.parse("230", "50", 1, "0.75", "3.4", false)), "source=MAINS|l12=231|hertz=50.0|measuredBy=E", "source=MAINS|l12=200|hertz=50.0|measuredBy=E");
+        record("thread", new MotionRecordings.ThreadCut(), "pitch=2 mm|length=80.005 mm|turns=40", "pitch=2 mm|length=80.05 mm|turns=40",
+                "pitch=2 mm|length=80.2 mm|turns=40", "pitch=2 mm|length=80|turns=0", "pitch=2 mm|length=80.02 mm|turns=40");
+        record("to centre", new GrinderRecordings.ToCentre(), "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80",
+                "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=73",
+                "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=71",
+                "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=87",
+                "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=89",
+                "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40", "outerRadius=300|outerSpeed=40|innerRadius=0|innerSpeed=40",
+                "outerRadius=300|outerSpeed=0|innerRadius=150|innerSpeed=40");
+        record("through-feed", new GrinderRecordings.ThroughFeed(), "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2",
+                "diameter=300|speed=30|angle=3|distance=1000|seconds=43.4", "diameter=300|speed=30|angle=3|distance=1000|seconds=43.8",
+                "diameter=300|speed=30|angle=3|distance=1000|seconds=39.8", "diameter=300|speed=30|angle=3|distance=1000|seconds=39.5",
+                "diameter=300|speed=30|angle=30|distance=1000|seconds=41", "diameter=300|speed=30|angle=10|distance=1000|seconds=12.4",
+                "diameter=0|speed=30|angle=3|distance=1000|seconds=41");
+        record("wheel mark", new GrinderRecordings.WheelMark(), "across=300|markedMs=35", "across=300|markedRpm=2200",
+                "across=300|markedMs=35|markedRpm=2200", "across=300", "across=|markedMs=35", "across=300|markedMs=300",
+                "across=300|markedMs=x");
+        record("supply", new SupplyCheck(SupplyPlate.parse("400", "50", 3, "4", "8.6", true)),
+                "source=MAINS|l12=400|l23=402|l31=398|hertz=50.0|measuredBy=E",
+                "source=MAINS|l12=400|l23=380|l31=410|hertz=50|measuredBy=E", "source=MAINS|l12=400|l23=340|l31=410|hertz=50|measuredBy=E",
+                "source=MAINS|l12=360|l23=360|l31=360|hertz=50|measuredBy=E", "source=MAINS|l12=400|l23=400|l31=400|hertz=60|measuredBy=E",
+                "source=ROTARY_CONVERTER|l12=400|l23=400|l31=400|hertz=50|rating=5.5|measuredBy=E",
+                "source=ROTARY_CONVERTER|l12=400|l23=400|l31=400|hertz=50|rating=9|measuredBy=E",
+                "source=INVERTER|l12=400|l23=400|l31=400|hertz=50|rating=7|measuredBy=E",
+                "source=INVERTER|l12=400|l23=400|l31=400|hertz=50|rating=9|measuredBy=E", "source=MAINS|l12=400|hertz=50|measuredBy=",
+                "source=MAINS|l12=x|l23=400|l31=400|hertz=50|measuredBy=E",
+                "source=STATIC_CONVERTER|l12=400|l23=400|l31=400|hertz=50|rating=5|measuredBy=E");
+        record("supply of one phase", new SupplyCheck(SupplyPlate.parse("230", "50", 1, "0.75", "3.4", false)),
+                "source=MAINS|l12=231|hertz=50.0|measuredBy=E", "source=MAINS|l12=200|hertz=50.0|measuredBy=E");
         record("supply unread", new SupplyCheck(SupplyPlate.UNREAD), "source=MAINS|l12=400|l23=402|l31=398|hertz=50.0|measuredBy=E");
-        record("spark-out", new WatchedCycle("spark-out"), "passes=2|log=at-zero 0/pass 3/pass 6/chuck-stops 9/wheel-stops 10/table-parks 12", "passes=2|log=at-zero 0/pass 3/chuck-stops 9/wheel-stops 10/table-parks 12", "passes=2.5|log=at-zero 0", "passes=0|log=at-zero 0/chuck-stops 9/wheel-stops 10/table-parks 12", "passes=99|log=at-zero 0", "passes=2|log=");
-        record("reversal", new WatchedCycle("table-reversal"), "dwell-left=2|dwell-right=2|log=left-dog 0/leaves-left 2/right-dog 8/leaves-right 10/left-dog 16", "dwell-left=2|dwell-right=2|log=left-dog 0/leaves-left 2/right-dog 8/runs-past-dog 9", "dwell-left=-1|dwell-right=2|log=left-dog 0", "dwell-left=20000|dwell-right=2|log=left-dog 0", "dwell-left=2|dwell-right=2|log=left-dog 0/leaves-left 5/right-dog 8/leaves-right 8.5/left-dog 16");
-        record("guard", new WatchedCycle("guard"), "wait=3|stop=12|log=runs 0/guard-opened 3/stops 5/guard-closed 9/stays-stopped 10/started 16", "wait=3|stop=12|log=runs 0/guard-opened 3/stops 5");
-        record("own", new WatchedCycle("own"), "title=vice|script=opens/holds 0-2 s/never slips|log=opens 0/holds 1.5", "title=vice|script=opens/holds 0-2 s/never slips|log=opens 0/slips 1", "title=vice|script=opens/holds 0-2 s|log=opens 0", "title=|script=opens|log=opens 0");
+        record("spark-out", new WatchedCycle("spark-out"), "passes=2|log=at-zero 0/pass 3/pass 6/chuck-stops 9/wheel-stops "
+                + "10/table-parks 12", "passes=2|log=at-zero 0/pass 3/chuck-stops 9/wheel-stops 10/table-parks 12",
+                "passes=2.5|log=at-zero 0", "passes=0|log=at-zero 0/chuck-stops 9/wheel-stops 10/table-parks 12", "passes=99|log=at-zero 0",
+                "passes=2|log=");
+        record("reversal", new WatchedCycle("table-reversal"),
+                "dwell-left=2|dwell-right=2|log=left-dog 0/leaves-left 2/right-dog 8/leaves-right 10/left-dog 16",
+                "dwell-left=2|dwell-right=2|log=left-dog 0/leaves-left 2/right-dog 8/runs-past-dog 9",
+                "dwell-left=-1|dwell-right=2|log=left-dog 0", "dwell-left=20000|dwell-right=2|log=left-dog 0",
+                "dwell-left=2|dwell-right=2|log=left-dog 0/leaves-left 5/right-dog 8/leaves-right 8.5/left-dog 16");
+        record("guard", new WatchedCycle("guard"), "wait=3|stop=12|log=runs 0/guard-opened 3/stops 5/guard-closed 9/stays-stopped "
+                + "10/started 16", "wait=3|stop=12|log=runs 0/guard-opened 3/stops 5");
+        record("own", new WatchedCycle("own"), "title=vice|script=opens/holds 0-2 s/never slips|log=opens 0/holds 1.5",
+                "title=vice|script=opens/holds 0-2 s/never slips|log=opens 0/slips 1", "title=vice|script=opens/holds 0-2 s|log=opens 0",
+                "title=|script=opens|log=opens 0");
         ByHand.check("records", lines.stream());
     }
 
@@ -111,7 +166,8 @@ class RecordsByHandTest {
     void everySystemIsNamed() {
         List<String> named = new ArrayList<>();
         var fitOut = tallledger.core.family.Family.LATHE.traits().usual();
-        for (String system : List.of("lamp", "lead screw", "feed:cross-slide", "screw:carriage", "feed:gone", "own-cycle.2", "cycle.neutral", ":carriage")) {
+        for (String system : List.of("lamp", "lead screw", "feed:cross-slide", "screw:carriage", "feed:gone", "own-cycle.2",
+                        "cycle.neutral", ":carriage")) {
             // As records of before an axis had a field of its own have it.
             Part.System read = Part.from(new Payload(Map.of("system", system))).system().orElseThrow();
             assertThat(Part.from(new Payload(read.toPayload()))).isEqualTo(read);

@@ -21,14 +21,16 @@ import tallledger.core.safety.Mounted;
 /** What may not be run, and why. */
 class RunGateTest {
 
-    private SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual()), Scope.WHOLE, 60);
+    private SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual()),
+            Scope.WHOLE, 60);
 
     private void of(MachineDescription machine) {
         book = new SurveyBook(machine, Scope.WHOLE, 60);
     }
 
     private void mounted(Mounted.Kind kind, String diameter, String rpm, String ms) {
-        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(), Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
+        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
+                        Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
     }
 
     private List<String> refused() {
@@ -36,7 +38,8 @@ class RunGateTest {
     }
 
     private String why(String name) {
-        Route route = book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals(name)).findFirst().orElseThrow();
+        Route route = book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals(name)).findFirst()
+                .orElseThrow();
         return RunGate.refusal(book.survey(), route).map(r -> r.code()).orElse("may run");
     }
 
@@ -61,7 +64,8 @@ class RunGateTest {
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
         Survey survey = book.survey();
         StepLedger ledger = survey.steps();
-        assertThat(RunGate.refusal(survey, ledger.step("feed.table.minus").orElseThrow())).get().extracting(r -> r.code()).isEqualTo("gate.stop-use");
+        assertThat(RunGate.refusal(survey, ledger.step("feed.table.minus").orElseThrow())).get().extracting(r -> r.code())
+                .isEqualTo("gate.stop-use");
         assertThatThrownBy(() -> RunGate.check(survey, ledger.step("direction").orElseThrow())).isInstanceOf(Refused.class);
         assertThat(RunGate.refusal(survey, ledger.step("emergency-stop").orElseThrow())).isEmpty();
         assertThat(RunGate.refusal(survey, ledger.step("travel.table").orElseThrow())).isEmpty();
@@ -107,7 +111,9 @@ class RunGateTest {
         assertThat(why("B")).as("the wheel is off").isEqualTo("may run");
     }
 
-    /** A person says of a growl that it stops use: nothing else is run, in speeds or in feeds, until that speed was run again and is quiet. */
+    /**
+     * A person says of a growl that it stops use: nothing else is run, in speeds or in feeds, until that speed was run again and is quiet.
+     */
     @Test
     void aRunsFindingThatAPersonSaysStopsUseStopsTheRunsToo() {
         List<String> slow = book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals("A")).findFirst()
@@ -120,7 +126,8 @@ class RunGateTest {
         assertThat(why("A")).as("its own test").isEqualTo("may run");
         assertThat(RunGate.stopUse(book.survey()).toString()).contains("it is breaking up", "A");
         assertThat(RunGate.refusal(book.survey(), book.ledger().step("feed.table.minus").orElseThrow())).isPresent();
-        assertThat(SheetPlan.of(book.survey(), book.now()).next().flatMap(Task::step)).hasValueSatisfying(s -> assertThat(s.runs()).isFalse());
+        assertThat(SheetPlan.of(book.survey(), book.now()).next().flatMap(Task::step))
+                .hasValueSatisfying(s -> assertThat(s.runs()).isFalse());
         book.run(slow, "100", false);
         assertThat(refused()).isEmpty();
         assertThat(why("B")).isEqualTo("may run");

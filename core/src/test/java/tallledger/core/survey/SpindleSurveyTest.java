@@ -63,7 +63,8 @@ class SpindleSurveyTest {
         Set<Symptom> set = EnumSet.noneOf(Symptom.class);
         set.addAll(List.of(symptoms));
         Optional<SpeedReading> read = reading.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(reading));
-        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
+        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+                        new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
     }
 
     private Survey survey() {
@@ -134,7 +135,8 @@ class SpindleSurveyTest {
 
     @Test
     void contradictionsInOneRunAreRefused() {
-        assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.empty(), Set.of(Symptom.GROWLS), Optional.empty(), true, false, false, ""), "run.quiet-and-noisy");
+        assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.empty(), Set.of(Symptom.GROWLS), Optional.empty(), true, false, false,
+                        ""), "run.quiet-and-noisy");
         assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.of(SpeedReading.byTachometer("31.5")), Set.of(),
                 Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, ""), "run.read-without-drive");
     }
@@ -177,8 +179,10 @@ class SpindleSurveyTest {
     /** The slowest will not engage and the spindle never turned: the only one as slow is its reverse, so that is next. */
     @Test
     void aFirstSpeedThatWillNotEngageStillLeavesAPlan() {
-        MachineDescription reversing = Machines.lathe("50 100 200", Machines.lever("gear", "1 2 3"), Stage.direction(Shifting.STOP_TO_SHIFT));
-        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
+        MachineDescription reversing = Machines.lathe("50 100 200", Machines.lever("gear", "1 2 3"),
+                Stage.direction(Shifting.STOP_TO_SHIFT));
+        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+                        new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
                 Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
         for (School school : School.values()) {
             write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), school, school == School.MY_MINUTES ? "20" : ""));
@@ -190,7 +194,8 @@ class SpindleSurveyTest {
     @Test
     void minutesLeftRunDown() {
         write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), School.MY_MINUTES, "3"));
-        assertThat(SurveyPlan.of(survey(), now.plusSeconds(50)).minutesLeft()).get().satisfies(m -> assertThat(m).isEqualByComparingTo("1.5"));
+        assertThat(SurveyPlan.of(survey(), now.plusSeconds(50)).minutesLeft()).get()
+                .satisfies(m -> assertThat(m).isEqualByComparingTo("1.5"));
         assertThat(SurveyPlan.of(survey(), now.plusSeconds(600)).plan().runs()).isEmpty();
         assertRefused(() -> SurveyEntries.planChosen(By.of(now, "Q"), School.MY_MINUTES, "0"), "number.not-positive");
         assertRefused(() -> SurveyEntries.planChosen(By.of(now, "Q"), School.MY_MINUTES, "5000"), "plan.minutes");
@@ -203,7 +208,8 @@ class SpindleSurveyTest {
         assertThat(survey().drive().checks().get(DriveCheck.BRAKE).brake().orElseThrow().grade()).contains(Grade.SOUND);
         write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "13", ""));
         assertThat(Finding.of(survey())).singleElement().extracting(f -> f.what().code()).isEqualTo("finding.check-seconds.BRAKE");
-        assertRefused(() -> SurveyEntries.check(By.of(now, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "", ""), "check.seconds");
+        assertRefused(() -> SurveyEntries.check(By.of(now, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "", ""),
+                "check.seconds");
     }
 
     @Test
@@ -218,8 +224,12 @@ class SpindleSurveyTest {
 
     @Test
     void grindersAskForTheWheelAndDrillsForTheDrift() {
-        assertThat(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()).family().traits().startChecks(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()))).contains(StartItem.WHEEL_SOUND, StartItem.CLEAR_OF_WHEEL);
-        assertThat(CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual()).family().traits().startChecks(CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual()))).contains(StartItem.DRIFT_OUT).doesNotContain(StartItem.WHEEL_SOUND);
+        assertThat(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()).family().traits()
+                .startChecks(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual())))
+                .contains(StartItem.WHEEL_SOUND, StartItem.CLEAR_OF_WHEEL);
+        assertThat(CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual()).family().traits()
+                .startChecks(CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual())))
+                .contains(StartItem.DRIFT_OUT).doesNotContain(StartItem.WHEEL_SOUND);
     }
 
     @Test

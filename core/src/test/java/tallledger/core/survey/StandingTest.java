@@ -28,7 +28,8 @@ class StandingTest {
     private final SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 30);
 
     private Standing of(String key) {
-        return Standing.byPhase(book.survey()).values().stream().flatMap(List::stream).filter(s -> s.task().key().equals(key)).findFirst().orElseThrow();
+        return Standing.byPhase(book.survey()).values().stream().flatMap(List::stream).filter(s -> s.task().key().equals(key)).findFirst()
+                .orElseThrow();
     }
 
     private Route slowest() {
@@ -58,7 +59,8 @@ class StandingTest {
         Standing.Tally tally = Standing.tally(Standing.byPhase(book.survey()));
         assertThat(tally.all()).isEqualTo(all);
         assertThat(List.of(tally.good(), tally.bad(), tally.undecided(), tally.passed())).containsExactly(2, 1, 0, 1);
-        assertThat(tally.inferred()).as("what one run proves of others, and a good step spares").isEqualTo(book.spindle().coverage().counts().inferred()
+        assertThat(tally.inferred()).as("what one run proves of others, and a good step spares")
+                .isEqualTo(book.spindle().coverage().counts().inferred()
                 + (int) book.ledger().inScope().stream().filter(book.ledger()::isSpared).count());
         assertThat(tally.open()).isEqualTo(all - 4 - tally.inferred());
         assertThat(tally.good() + tally.bad() + tally.undecided() + tally.inferred() + tally.passed() + tally.open()).isEqualTo(all);
@@ -69,7 +71,8 @@ class StandingTest {
         BigDecimal plate = machine.speeds().nominal(slowest()).orElseThrow();
         book.run(machine.train().settings(slowest()), plate.toPlainString() + ".0", false);
         book.step("serial", false, "text", "U2-771");
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.1", ""));
+        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.1",
+                        ""));
         for (String key : List.of(slowest().key(), "serial", SpindleCheck.id(DriveCheck.BRAKE))) {
             assertThat(of(key).outcome()).as(key).contains(Outcome.PROVEN);
             assertThat(of(key).entries()).as(key).hasSize(1);
@@ -80,7 +83,8 @@ class StandingTest {
 
     @Test
     void passedOverPutOffAndToBeDoneAgain() {
-        book.write(SurveyEntries.stepPassedOver(By.of(book.now(), SurveyBook.ME), book.ledger().step("serial").orElseThrow(), "painted over"));
+        book.write(SurveyEntries.stepPassedOver(By.of(book.now(), SurveyBook.ME), book.ledger().step("serial").orElseThrow(),
+                        "painted over"));
         book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), machine.train().settings(slowest()), "no time"));
         book.write(SurveyEntries.later(By.of(book.now(), SurveyBook.ME), "castings"));
         assertThat(of("serial").passed()).get().extracting(n -> n.what()).isEqualTo("painted over");
@@ -100,6 +104,7 @@ class StandingTest {
         SurveyBook drive = new SurveyBook(machine, Scope.SPINDLE_DRIVE, 30);
         Map<Phase, List<Standing>> phases = Standing.byPhase(drive.survey());
         assertThat(phases).containsOnlyKeys(Phase.SPINDLE);
-        assertThat(phases.get(Phase.SPINDLE)).extracting(s -> s.task().key()).contains(slowest().key(), SpindleCheck.id(DriveCheck.BRAKE)).doesNotContain("serial");
+        assertThat(phases.get(Phase.SPINDLE)).extracting(s -> s.task().key()).contains(slowest().key(), SpindleCheck.id(DriveCheck.BRAKE))
+                .doesNotContain("serial");
     }
 }

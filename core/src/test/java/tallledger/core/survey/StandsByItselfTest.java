@@ -27,14 +27,18 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Reason;
 
-/** An entry stands by itself: what is described or ruled later changes nothing of what was typed, and what was judged then stays to be seen. */
+/**
+ * An entry stands by itself: what is described or ruled later changes nothing of what was typed, and what was judged then stays to be
+ * seen.
+ */
 class StandsByItselfTest {
 
     private static final MachineDescription METRIC = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
 
     private static MachineDescription inch(MachineDescription m) {
         Identity i = m.identity();
-        Identity inches = new Identity(i.name(), i.maker(), i.model(), i.family(), i.serial(), i.year(), i.seenAt(), i.offeredBy(), LengthUnit.INCH);
+        Identity inches = new Identity(i.name(), i.maker(), i.model(), i.family(), i.serial(), i.year(), i.seenAt(), i.offeredBy(),
+                LengthUnit.INCH);
         return new MachineDescription(inches, m.claims(), m.train(), m.plate(), m.motor(), m.feeds(), m.fitOut());
     }
 
@@ -44,7 +48,8 @@ class StandsByItselfTest {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.010 0.010 0.010", "middle", "0.010 0.010 0.010", "plus", "0.010 0.010 0.010");
         StepResult metric = book.ledger().latest().get(StepId.read("backlash.table"));
-        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), book.entries()).steps().latest().get(StepId.read("backlash.table"));
+        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), book.entries()).steps().latest()
+                .get(StepId.read("backlash.table"));
         assertThat(metric.judgement().grade()).contains(Grade.REBUILT);
         assertThat(inches.judgement().outcome()).isEqualTo(metric.judgement().outcome());
         assertThat(inches.judgement().grade()).isEqualTo(metric.judgement().grade());
@@ -60,9 +65,12 @@ class StandsByItselfTest {
         Entry written = book.entries().get(1);
         Map<String, Object> old = new java.util.HashMap<>(written.draft().payload());
         old.keySet().removeAll(List.of("basis", "judged"));
-        List<Entry> entries = List.of(book.entries().get(0), Entry.following(Optional.of(book.entries().get(0)), Draft.of(written.by(), "STEP", written.step(), old)));
-        assertThat(Survey.fold(METRIC, House.shipped(List.of()), entries).steps().latest().get(StepId.read("backlash.table")).judgement().grade()).contains(Grade.REBUILT);
-        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), entries).steps().latest().get(StepId.read("backlash.table"));
+        List<Entry> entries = List.of(book.entries().get(0),
+                Entry.following(Optional.of(book.entries().get(0)), Draft.of(written.by(), "STEP", written.step(), old)));
+        assertThat(Survey.fold(METRIC, House.shipped(List.of()), entries).steps().latest().get(StepId.read("backlash.table")).judgement()
+                .grade()).contains(Grade.REBUILT);
+        StepResult inches = Survey.fold(inch(METRIC), House.shipped(List.of()), entries).steps().latest()
+                .get(StepId.read("backlash.table"));
         assertThat(inches.judgement().grade()).contains(Grade.WORKABLE);
         assertThat(inches.then()).isEmpty();
     }
@@ -90,7 +98,10 @@ class StandsByItselfTest {
         assertThat(later.otherwiseThen()).get().extracting(JudgedThen::outcome).isEqualTo(Outcome.PROVEN);
     }
 
-    /** A worse gauge named by the entry leaves more open, whatever gauge is usual now: 95 ± 4.8 may be outside 94 to 106, 0.010 ± 0.5 nearly anything. */
+    /**
+     * A worse gauge named by the entry leaves more open, whatever gauge is usual now: 95 ± 4.8 may be outside 94 to 106, 0.010 ± 0.5
+     * nearly anything.
+     */
     @Test
     void theGaugeOfTheEntryCountsAndNotTheUsualOne() {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
@@ -102,7 +113,8 @@ class StandsByItselfTest {
             Map<String, Object> basis = new java.util.HashMap<>(written.payload().part("basis").fields());
             basis.put("gauge", Map.of("name", "found in the drawer", "resolution", "1", "calibration", "0.05"));
             payload.put("basis", basis);
-            entries.add(Entry.following(Optional.of(entries.get(entries.size() - 1)), Draft.of(written.by(), written.kind(), written.step(), payload)));
+            entries.add(Entry.following(Optional.of(entries.get(entries.size() - 1)),
+                            Draft.of(written.by(), written.kind(), written.step(), payload)));
         }
         Survey survey = Survey.fold(METRIC, House.shipped(List.of()), entries);
         assertThat(survey.strays()).isEmpty();
@@ -121,10 +133,11 @@ class StandsByItselfTest {
 
     @Test
     void aReasonOutlivesItsEntry() {
-        Reason reason = Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Grade.SOUND, new BigDecimal("0.10"),
-                List.of(Reason.named("inner", 3), "text"), 2.5);
+        Reason reason = Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Grade.SOUND,
+                new BigDecimal("0.10"), List.of(Reason.named("inner", 3), "text"), 2.5);
         Reason read = WrittenReason.read(new Payload(WrittenReason.write(reason)));
-        assertThat(read).isEqualTo(Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm", Reason.named("Grade.SOUND"),
+        assertThat(read).isEqualTo(Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm",
+                        Reason.named("Grade.SOUND"),
                 new BigDecimal("0.10"), List.of(Reason.named("inner", 3), "text"), new BigDecimal("2.5")));
     }
 
@@ -156,7 +169,8 @@ class StandsByItselfTest {
     void aRecordKeepsItsOwnGauge() {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.100 0.100 0.100", "middle", "0.120 0.120 0.120", "plus", "0.100 0.100 0.100");
-        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.INDICATOR, "0.5", "100"), book.entries()))).isEmpty();
+        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.INDICATOR, "0.5", "100"), book.entries())))
+                .isEmpty();
     }
 
     /** A run by a tolerance, and a stop by the brake's limit. */
@@ -167,10 +181,13 @@ class StandsByItselfTest {
         var route = train.routes().get(0);
         double plate = METRIC.speeds().nominal(route).orElseThrow().doubleValue();
         book.run(train.settings(route), String.format(java.util.Locale.ROOT, "%.1f", plate * 1.03), false);
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.0", ""));
-        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPEED_TOLERANCE, "1"), book.entries()))).singleElement()
+        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.0",
+                        ""));
+        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPEED_TOLERANCE, "1"), book.entries())))
+                .singleElement()
                 .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));
-        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPINDLE_STOP, "1", "2", "3"), book.entries()))).singleElement()
+        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPINDLE_STOP, "1", "2", "3"), book.entries())))
+                .singleElement()
                 .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));
     }
 }

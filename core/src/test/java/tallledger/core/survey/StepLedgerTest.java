@@ -119,7 +119,8 @@ class StepLedgerTest {
     void aStepIsRefusedWhileSomethingChangedIsNotConfirmed() {
         StepLedger ledger = ledger();
         Step step = ledger.step("castings").orElseThrow();
-        assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1, 1), false, List.of(), ""))
+        assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1, 1), false, List.of(),
+                        ""))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("confirmed"));
     }
 
@@ -129,9 +130,12 @@ class StepLedgerTest {
         assertThat(ledger().latest().get(StepId.read("play.table")).judgement().grade()).contains(Grade.SOUND);
         step("play.table", false, "value", "0.2 mm");
         assertThat(ledger().latest().get(StepId.read("play.table")).outcome()).isEqualTo(Outcome.FAILED);
-        assertThatThrownBy(() -> step("play.table", false, "value", "-0.02")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("value"));
-        assertThatThrownBy(() -> step("feed.table.minus", false, "distance", "100", "seconds", "0")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
-        assertThatThrownBy(() -> step("feed.table.minus", false, "distance", "100", "seconds", "10800")).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> step("play.table", false, "value", "-0.02"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("value"));
+        assertThatThrownBy(() -> step("feed.table.minus", false, "distance", "100", "seconds", "0"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
+        assertThatThrownBy(() -> step("feed.table.minus", false, "distance", "100", "seconds", "10800"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("seconds"));
     }
 
     @Test
@@ -139,7 +143,8 @@ class StepLedgerTest {
         // 0.02 over 150 is 0.04 per 300: outside sound (0.030), within workable (0.050).
         step("tram", false, "value", "0.020 mm", "over", "150 mm");
         assertThat(ledger().latest().get(StepId.read("tram")).judgement().grade()).contains(Grade.WORKABLE);
-        assertThat(ledger().latest().get(StepId.read("tram")).judgement().because().get(0).arguments()).contains(Reason.named("figure.unit", new Shown(new BigDecimal("0.0400"), new BigDecimal("0.0017")), "mm"));
+        assertThat(ledger().latest().get(StepId.read("tram")).judgement().because().get(0).arguments())
+                .contains(Reason.named("figure.unit", new Shown(new BigDecimal("0.0400"), new BigDecimal("0.0017")), "mm"));
     }
 
     @Test
@@ -151,7 +156,8 @@ class StepLedgerTest {
         assertThat(next()).isEqualTo("lock.table");
         write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("lock.table").orElseThrow(), "handle gone"));
         assertThat(next()).isEqualTo("hand-wheel.table");
-        assertThat(ledger().open()).extracting(step -> step.id().written()).contains("travel.table").doesNotContain("lock.table", "lock.saddle");
+        assertThat(ledger().open()).extracting(step -> step.id().written()).contains("travel.table")
+                .doesNotContain("lock.table", "lock.saddle");
         assertThatThrownBy(() -> SurveyEntries.stepPassedOver(By.of(now, ME), ledger().steps().get(0), " ")).isInstanceOf(Refused.class);
     }
 
@@ -209,14 +215,16 @@ class StepLedgerTest {
         write(SurveyEntries.strike(By.of(now, ME), entries, entry, "wrong lamp"));
         assertThat(ledger().latest()).doesNotContainKey(StepId.of("lamp"));
         assertThat(faults()).isEmpty();
-        assertThat(Survey.fold(machine, House.shipped(List.of()), entries.subList(0, 1)).grown(entries).steps().latest()).isEqualTo(ledger().latest());
+        assertThat(Survey.fold(machine, House.shipped(List.of()), entries.subList(0, 1)).grown(entries).steps().latest())
+                .isEqualTo(ledger().latest());
     }
 
     @Test
     void inMyMinutesThePlanLeavesOutWhatDoesNotFit() {
         write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "20"));
         SheetPlan plan = SheetPlan.of(survey(), now);
-        assertThat(plan.chosen()).hasSizeLessThan(ledger().open().size()).contains(StepId.of("isolator")).doesNotContain(StepId.of("bearing-rise"));
+        assertThat(plan.chosen()).hasSizeLessThan(ledger().open().size()).contains(StepId.of("isolator"))
+                .doesNotContain(StepId.of("bearing-rise"));
         assertThat(plan.minutesOpen()).isGreaterThan(100);
     }
 
@@ -257,7 +265,8 @@ class StepLedgerTest {
             assertThat(s.words().arguments()).containsExactly(2, 111, 1, 1, 0, 0, 1, 108);
             assertThat(s.entries()).containsExactly(2, 3);
         });
-        assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed", "statement.steps-open");
+        assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed",
+                "statement.steps-open");
     }
 
     /** What was confirmed was confirmed of a running day: once the machine was stopped and left, somebody else may have been at it. */
@@ -284,23 +293,30 @@ class StepLedgerTest {
     @Test
     void aFeedIsInferredOnlyWhileNoneOfItsPositionsFailed() {
         MachineDescription plain = CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual());
-        MachineDescription drill = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(), Optional.of(new FeedPlate(
-                Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")), "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
+        MachineDescription drill = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(),
+                Optional.of(new FeedPlate(
+                Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")),
+                        "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
         feed(drill, "feed-plate.I.1", "10 mm", "100");
         feed(drill, "feed-plate.I.3", "20 mm", "100");
-        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written()).contains("feed-plate.II.1", "feed-plate.II.3");
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written())
+                .contains("feed-plate.II.1", "feed-plate.II.3");
         feed(drill, "feed-plate.II.2", "40 mm", "100");
-        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written()).doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written())
+                .doesNotContain("feed-plate.II.1", "feed-plate.II.3", "feed-plate.I.2");
         feed(drill, "feed-plate.II.3", "30 mm", "100");
-        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().latest().get(StepId.read("feed-plate.II.3")).isBad()).isTrue();
-        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written()).contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().latest().get(StepId.read("feed-plate.II.3")).isBad())
+                .isTrue();
+        assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written())
+                .contains("feed-plate.II.1").doesNotContain("feed-plate.I.2");
     }
 
     private void feed(MachineDescription drill, String id, String distance, String turns) {
         StepLedger ledger = Survey.fold(drill, House.shipped(List.of()), entries).steps();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
+        write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1, 1),
+                        false, confirmed, ""));
     }
 
     @Test
@@ -328,7 +344,8 @@ class StepLedgerTest {
     @Test
     void aStepTheMachineNoLongerHasIsSaidAndNotDropped() {
         step("rapid.table.minus", false, "distance", "400", "seconds", "10");
-        MachineDescription without = CatalogueTest.machine(Family.UNIVERSAL_MILL, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
+        MachineDescription without = CatalogueTest.machine(Family.UNIVERSAL_MILL,
+                new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
         Survey changed = Survey.fold(without, House.shipped(List.of()), entries);
         assertThat(changed.steps().latest()).isEmpty();
         assertThat(ConditionStatement.of(changed).sentences()).filteredOn(s -> s.words().code().equals("statement.stray"))

@@ -26,10 +26,14 @@ class StepListTest {
     void everyStepIsAsTheListSays() {
         Map<String, String> steps = new TreeMap<>();
         for (Family family : Family.values()) {
-            for (Set<Feature> features : List.of(family.traits().usual().features(), all(family, Feature.POWER_DRAWBAR), all(family, Feature.DRAWBAR))) {
+            for (Set<Feature> features : List.of(family.traits().usual().features(), all(family, Feature.POWER_DRAWBAR),
+                            all(family, Feature.DRAWBAR))) {
                 FitOut usual = family.traits().usual();
-                MachineDescription machine = CatalogueTest.machine(family, new FitOut(usual.axes(), features, usual.supply(), Optional.empty()));
-                Catalogue.of(machine, Rules.shipped()).forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one : other.contains(one) ? other : one + " OR " + other));
+                MachineDescription machine = CatalogueTest.machine(family,
+                        new FitOut(usual.axes(), features, usual.supply(), Optional.empty()));
+                Catalogue.of(machine, Rules.shipped())
+                        .forEach(step -> steps.merge(step.code(), line(step), (one, other) -> one.contains(other) ? one
+                                : other.contains(one) ? other : one + " OR " + other));
             }
         }
         ByHand.check("steps", steps.values().stream());

@@ -43,7 +43,8 @@ class StraysTest {
 
     private static final Instant AT = Instant.parse("2026-05-09T08:00:00Z");
     private static final String ME = "Q. Tester";
-    private static final List<Object> NONSENSE = List.of("", "?", "no such thing", "99999999999999999999", 7, -1, true, List.of(), List.of("x", 3), Map.of(), Map.of("kind", "DANCE"));
+    private static final List<Object> NONSENSE = List.of("", "?", "no such thing", "99999999999999999999", 7, -1, true, List.of(),
+            List.of("x", 3), Map.of(), Map.of("kind", "DANCE"));
 
     private final MachineDescription machine = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
     private final List<Draft> drafts = new ArrayList<>();
@@ -52,8 +53,11 @@ class StraysTest {
     void oneEntryOfEveryKind() {
         write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
         write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
-        write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
-        write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS), Optional.empty(), false, false, false, "")));
+        write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
+                        Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
+        write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+                        new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS),
+                        Optional.empty(), false, false, false, "")));
         write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
         write(SurveyEntries.repaired(By.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
         write(SurveyEntries.passedOver(By.of(AT, ME), List.of("B", "reverse"), "no time"));
@@ -65,7 +69,8 @@ class StraysTest {
         write(SurveyEntries.repaired(By.of(AT, ME), Part.System.of("lamp"), "new bulb"));
         write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
         write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
-        write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"), new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
+        write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"),
+                        new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
         write(SurveyEntries.remark(By.of(AT, ME), "clean shop"));
         write(SurveyEntries.stopped(By.of(AT, ME)));
         write(SurveyEntries.strike(By.of(AT, ME), chained(), 5, "wrong key"));
@@ -88,7 +93,8 @@ class StraysTest {
 
     private List<Entry> chained() {
         List<Entry> entries = new ArrayList<>();
-        drafts.forEach(d -> entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)), d)));
+        drafts.forEach(d -> entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)),
+                        d)));
         return entries;
     }
 
@@ -160,7 +166,8 @@ class StraysTest {
     @Test
     void aDescriptionThatNoLongerFitsSetsAsideAndNeverThrows() {
         for (Family family : Family.values()) {
-            MachineDescription other = CatalogueTest.machine(family, new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
+            MachineDescription other = CatalogueTest.machine(family,
+                    new FitOut(List.of(), Set.of(), machine.fitOut().supply(), Optional.empty()));
             assertThatCode(() -> everything(other, chained())).as(family.name()).doesNotThrowAnyException();
             assertThat(everything(other, chained())).as(family.name()).containsKey(8);
         }

@@ -45,7 +45,8 @@ class ClaimsTest {
     }
 
     private void said(Claim... claims) {
-        MachineDescription machine = Machines.lathe("40 80 160 315", List.of(claims), List.of(), Machines.lever("range", "A B"), Machines.lever("gear", "1 2"));
+        MachineDescription machine = Machines.lathe("40 80 160 315", List.of(claims), List.of(), Machines.lever("range", "A B"),
+                Machines.lever("gear", "1 2"));
         book = new SurveyBook(machine, Scope.WHOLE, 20);
     }
 
@@ -128,8 +129,10 @@ class ClaimsTest {
         assertThat(only().because().arguments()).containsExactly(running.size() + 4, 4L, 0L, running.size() + 0L);
         assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
         book.run(List.of("A", "1"), "", false, Symptom.SLIPS);
-        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.CONTRADICTED, Standing.SHORT);
-        assertThat(only().because().arguments()).as("of all: good, bad, open").containsExactly(running.size() + 4, 3L, 1L, running.size() + 0L);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing)
+                .containsExactly(Standing.CONTRADICTED, Standing.SHORT);
+        assertThat(only().because().arguments()).as("of all: good, bad, open")
+                .containsExactly(running.size() + 4, 3L, 1L, running.size() + 0L);
         Step look = running.stream().filter(s -> s.recording() instanceof Recordings.Look).findFirst().orElseThrow();
         book.step(look.id().written(), true);
         assertThat(only().because().arguments()).containsExactly(running.size() + 4, 3L, 2L, running.size() - 1L);
@@ -144,7 +147,8 @@ class ClaimsTest {
         assertThat(only().because().arguments()).containsExactly(lines.size(), 0L, 0L, lines.size() + 0L);
         book.step("nose-runout", false, "value", "0.004");
         assertThat(only().because().arguments()).containsExactly(lines.size(), 1L, 0L, lines.size() - 1L);
-        assertThat(only().test()).map(Task::key).contains(lines.get(0).id().written().equals("nose-runout") ? lines.get(1).id().written() : lines.get(0).id().written());
+        assertThat(only().test()).map(Task::key).contains(lines.get(0).id().written().equals("nose-runout") ? lines.get(1).id().written()
+                : lines.get(0).id().written());
         book.step("nose-runout", true, "value", "0.004");
         assertThat(only().standing()).as("somebody says it is bad").isEqualTo(Standing.CONTRADICTED);
     }
@@ -152,7 +156,8 @@ class ClaimsTest {
     /** Against the description where no serial number was read; where neither says a year it stays open. */
     @Test
     void aYearStandsAgainstTheDescriptionToo() {
-        for (var expected : List.of(List.of("1974", Standing.UPHELD), List.of("1973", Standing.CONTRADICTED), List.of("long ago", Standing.UNTESTED))) {
+        for (var expected : List.of(List.of("1974", Standing.UPHELD), List.of("1973", Standing.CONTRADICTED),
+                        List.of("long ago", Standing.UNTESTED))) {
             said(claim(Attribute.YEAR, (String) expected.get(0)));
             MachineDescription d = book.machine();
             Identity dated = new Identity("Test lathe", "", "", Family.LATHE, "", "1974", "", "", LengthUnit.MM);
@@ -163,12 +168,16 @@ class ClaimsTest {
         }
     }
 
-    /** 600 claimed: measured 610, 600, 700 and 500, each with its U: as claimed, too close to call, better, short; tied to no axis nothing tests it. */
+    /**
+     * 600 claimed: measured 610, 600, 700 and 500, each with its U: as claimed, too close to call, better, short; tied to no axis nothing
+     * tests it.
+     */
     @Test
     void aTravelIsHeldAgainstWhatWasMeasured() {
         said(claim(Attribute.TRAVEL, "600 mm"));
         assertThat(only().because().code()).isEqualTo("claim.travel-untied");
-        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UNTESTED), List.of("700", Standing.BETTER), List.of("500", Standing.SHORT))) {
+        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UNTESTED), List.of("700", Standing.BETTER),
+                        List.of("500", Standing.SHORT))) {
             said(new Claim(Attribute.TRAVEL, "600 mm", Source.SELLER, "", AxisId.read("carriage")));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             assertThat(only().test()).map(Task::key).contains("travel.carriage");
@@ -182,17 +191,21 @@ class ClaimsTest {
     /** So many, so fast, so slow, both ways: what was run decides, and what would decide is named. */
     @Test
     void speedsAreHeldAgainstWhatWasRun() {
-        said(claim(Attribute.SPEED_COUNT, "4"), claim(Attribute.SPEED_COUNT, "5"), claim(Attribute.SPEED_COUNT, "3"), claim(Attribute.FASTEST_SPEED, "315"), claim(Attribute.SLOWEST_SPEED, "50"));
+        said(claim(Attribute.SPEED_COUNT, "4"), claim(Attribute.SPEED_COUNT, "5"), claim(Attribute.SPEED_COUNT, "3"),
+                claim(Attribute.FASTEST_SPEED, "315"), claim(Attribute.SLOWEST_SPEED, "50"));
         String first = book.machine().train().routes().get(0).key();
-        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UNTESTED, Standing.SHORT, Standing.BETTER, Standing.UNTESTED, Standing.UNTESTED);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing)
+                .containsExactly(Standing.UNTESTED, Standing.SHORT, Standing.BETTER, Standing.UNTESTED, Standing.UNTESTED);
         assertThat(only().test()).map(Task::key).contains(first);
         assertThat(only().because().arguments()).containsExactly(4, 0, 0, 0, 4);
         all("40.2", "80.1", "160.4", "316");
-        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).as("40 is slower than 50 was claimed: better").containsExactly(Standing.UPHELD, Standing.SHORT, Standing.BETTER, Standing.UPHELD, Standing.BETTER);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).as("40 is slower than 50 was claimed: better")
+                .containsExactly(Standing.UPHELD, Standing.SHORT, Standing.BETTER, Standing.UPHELD, Standing.BETTER);
         assertThat(only().because().arguments()).containsExactly(4, 4, 4, 0, 0);
         assertThat(only().test()).isEmpty();
         book.run(List.of("B", "2"), "250", false);
-        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).startsWith(Standing.SHORT).element(3).isEqualTo(Standing.SHORT);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).startsWith(Standing.SHORT).element(3)
+                .isEqualTo(Standing.SHORT);
         assertThat(only().because().arguments()).containsExactly(4, 4, 3, 0, 1);
     }
 
@@ -212,7 +225,8 @@ class ClaimsTest {
     /** Put down for the lift: 1 850 kg. Within 5 % of it is as claimed. */
     @Test
     void aWeightStandsAgainstTheLifts() {
-        for (var expected : List.of(List.of("1800 kg", Standing.UPHELD), List.of("1.9 to 2.1 t", Standing.UPHELD), List.of("1750 kg", Standing.CONTRADICTED), List.of("2 t", Standing.CONTRADICTED))) {
+        for (var expected : List.of(List.of("1800 kg", Standing.UPHELD), List.of("1.9 to 2.1 t", Standing.UPHELD),
+                        List.of("1750 kg", Standing.CONTRADICTED), List.of("2 t", Standing.CONTRADICTED))) {
             said(claim(Attribute.WEIGHT, (String) expected.get(0)));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the keeper")));
@@ -223,7 +237,8 @@ class ClaimsTest {
     /** In free words, tied to two things: upheld by both, contradicted by one, open while one is not done, and where one is gone. */
     @Test
     void aClaimInFreeWordsIsTiedToStepsAndSpeeds() {
-        String fastest = Machines.lathe("40 80 160 315", Machines.lever("range", "A B"), Machines.lever("gear", "1 2")).train().routes().get(3).key();
+        String fastest = Machines.lathe("40 80 160 315", Machines.lever("range", "A B"), Machines.lever("gear", "1 2")).train().routes()
+                .get(3).key();
         said(claim(Attribute.OTHER, "lamp and top gear are fine").tiedTo(List.of("lamp", fastest)));
         assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
         assertThat(only().test()).map(Task::key).contains("lamp");
@@ -250,8 +265,10 @@ class ClaimsTest {
         said();
         FitOut f = book.machine().fitOut();
         for (var expected : List.of(List.of("2", Standing.UPHELD), List.of("3", Standing.SHORT), List.of("1", Standing.BETTER))) {
-            FitOut charted = new FitOut(f.axes(), f.features(), f.supply(), Optional.of(new FitOut.Chart("6", "1", "1; 2; 3", "", "")), f.otherSpeeds());
-            book = new SurveyBook(with(book.machine(), Optional.empty(), charted, claim(Attribute.THREAD_COUNT, (String) expected.get(0))), Scope.WHOLE, 20);
+            FitOut charted = new FitOut(f.axes(), f.features(), f.supply(), Optional.of(new FitOut.Chart("6", "1", "1; 2; 3", "", "")),
+                    f.otherSpeeds());
+            book = new SurveyBook(with(book.machine(), Optional.empty(), charted, claim(Attribute.THREAD_COUNT, (String) expected.get(0))),
+                    Scope.WHOLE, 20);
             assertThat(only().standing()).as("not counted yet").isEqualTo(Standing.UNTESTED);
             assertThat(only().test()).map(Task::key).contains("change-wheels");
             book.step("change-wheels", false, "wheels", "20 40 60");
@@ -265,15 +282,19 @@ class ClaimsTest {
         assertThat(only().standing()).as("its chart promises nothing").isEqualTo(Standing.UNTESTED);
     }
 
-    /** Four threads by two levers: as many as are claimed and each right, or inferred; fewer on the plate, or one wrong, is short; more is better. */
+    /**
+     * Four threads by two levers: as many as are claimed and each right, or inferred; fewer on the plate, or one wrong, is short; more is
+     * better.
+     */
     @Test
     void threadsOfAPlateAreCountedOnIt() {
         said();
-        ThreadPlate plate = new ThreadPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2")), "8 9 16 18"), ThreadPlate.Counted.PER_INCH);
+        ThreadPlate plate = new ThreadPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"),
+                        Machines.plateLever("knob", "1 2")), "8 9 16 18"), ThreadPlate.Counted.PER_INCH);
         MachineDescription d = book.machine();
         for (var expected : List.of(List.of("4", Standing.UPHELD), List.of("3", Standing.BETTER), List.of("5", Standing.SHORT))) {
-            book = new SurveyBook(new MachineDescription(d.identity(), List.of(claim(Attribute.THREAD_COUNT, (String) expected.get(0))), d.train(), d.plate(), Optional.empty(), Optional.empty(),
-                    Optional.of(plate), d.fitOut()), Scope.WHOLE, 20);
+            book = new SurveyBook(new MachineDescription(d.identity(), List.of(claim(Attribute.THREAD_COUNT, (String) expected.get(0))),
+                            d.train(), d.plate(), Optional.empty(), Optional.empty(), Optional.of(plate), d.fitOut()), Scope.WHOLE, 20);
             book.step("thread-plate.I.1", false, "pitch", "8 tpi", "length", "127.00 mm", "turns", "40");
             assertThat(only().standing()).isEqualTo(expected.get(0).equals("5") ? Standing.SHORT : Standing.UNTESTED);
             assertThat(only().because().arguments()).containsExactly(4, 1, 0, 3);
@@ -291,8 +312,10 @@ class ClaimsTest {
     void aDrillingCapacityIsHeldAgainstThePower() {
         said();
         for (var expected : List.of(List.of("0.1 kW", Standing.SHORT), List.of("30 kW", Standing.UNTESTED))) {
-            MotorRating motor = new MotorRating(Power.parse((String) expected.get(0)), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8"));
-            book = new SurveyBook(with(book.machine(), Optional.of(motor), book.machine().fitOut(), claim(Attribute.DRILLING_CAPACITY, "40 mm")), Scope.WHOLE, 20);
+            MotorRating motor = new MotorRating(Power.parse((String) expected.get(0)), MotorRating.Law.CONSTANT_POWER,
+                    new BigDecimal("0.8"));
+            book = new SurveyBook(with(book.machine(), Optional.of(motor), book.machine().fitOut(),
+                            claim(Attribute.DRILLING_CAPACITY, "40 mm")), Scope.WHOLE, 20);
             assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
             assertThat(only().because().code()).isEqualTo("claim.drill");
         }
@@ -302,16 +325,19 @@ class ClaimsTest {
     @Test
     void whatIsThereSoManyTimesIsCounted() {
         said(claim(Attribute.COLLETS, "24"), new Claim(Attribute.KIT_COUNT, "3", Source.SELLER, "chucks"));
-        assertThat(ClaimVerdict.of(book.survey())).extracting(v -> v.test().map(Task::key).orElse("")).containsExactly("claimed-count.collets", "claimed-count.chucks");
+        assertThat(ClaimVerdict.of(book.survey())).extracting(v -> v.test().map(Task::key).orElse(""))
+                .containsExactly("claimed-count.collets", "claimed-count.chucks");
         book.step("claimed-count.collets", false, "count", "24");
         book.step("claimed-count.chucks", false, "count", "2");
-        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UPHELD, Standing.CONTRADICTED);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing)
+                .containsExactly(Standing.UPHELD, Standing.CONTRADICTED);
     }
 
     /** What a run said by ear, and what a person wrote of it, stands behind the claim that is tied to it. */
     @Test
     void whatDecidedIsSaid() {
-        String slowest = Machines.lathe("40 80 160 315", Machines.lever("range", "A B"), Machines.lever("gear", "1 2")).train().routes().get(0).key();
+        String slowest = Machines.lathe("40 80 160 315", Machines.lever("range", "A B"), Machines.lever("gear", "1 2")).train().routes()
+                .get(0).key();
         said(claim(Attribute.OTHER, "runs sweetly").tiedTo(List.of(slowest)));
         book.run(List.of("A", "1"), "", false, Symptom.GROWLS);
         assertThat(only().standing()).isEqualTo(Standing.CONTRADICTED);
@@ -319,14 +345,16 @@ class ClaimsTest {
         assertThat(only().test()).as("it was tested").isEmpty();
         said(claim(Attribute.OTHER, "lit").tiedTo(List.of("lamp")));
         Step lamp = book.ledger().step("lamp").orElseThrow();
-        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), book.ledger(), lamp, Map.of(), SurveyBook.BASIS, true, List.of(), "no bulb"));
+        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), book.ledger(), lamp, Map.of(), SurveyBook.BASIS, true, List.of(),
+                        "no bulb"));
         assertThat(only().because().arguments().toString()).contains("no bulb");
     }
 
     /** On every running step and at every speed: only then all functions work. */
     @Test
     void allFunctionsAreUpheldByAllOfThem() {
-        MachineDescription bare = Machines.lathe("40 80", List.of(claim(Attribute.NEARLY_ALL_RUN, "all functions work")), List.of(), Machines.lever("gear", "1 2"));
+        MachineDescription bare = Machines.lathe("40 80", List.of(claim(Attribute.NEARLY_ALL_RUN, "all functions work")), List.of(),
+                Machines.lever("gear", "1 2"));
         book = new SurveyBook(bare, Scope.SPINDLE_DRIVE, 20);
         List<Step> running = book.ledger().inScope().stream().filter(Step::runs).toList();
         for (Step step : running) {
@@ -347,7 +375,8 @@ class ClaimsTest {
         Map<String, Object> kept = book.machine().toPayload();
         assertThat(MachineDescription.from(new Payload(kept)).claims()).isEqualTo(book.machine().claims());
         Map<String, Object> old = new HashMap<>(kept);
-        Map<String, Object> claim = new HashMap<>(Map.of("attribute", "OTHER", "value", "the lamp works", "source", "SELLER", "wording", "", "axis", "", "testedBy", "lamp"));
+        Map<String, Object> claim = new HashMap<>(Map.of("attribute", "OTHER", "value", "the lamp works", "source", "SELLER", "wording", "",
+                        "axis", "", "testedBy", "lamp"));
         old.put("claims", List.of(claim));
         assertThat(MachineDescription.from(new Payload(old)).claims()).isEqualTo(book.machine().claims());
         claim.put("testedBy", "");
@@ -356,8 +385,10 @@ class ClaimsTest {
 
     @Test
     void sourcesThatDisagreeStandSideBySide() {
-        said(new Claim(Attribute.FASTEST_SPEED, "315", Source.PLATE, ""), claim(Attribute.SWING, "12 in"), new Claim(Attribute.FASTEST_SPEED, "1600", Source.ADVERTISEMENT, ""),
-                new Claim(Attribute.SWING, "304.8 mm", Source.PLATE, ""), claim(Attribute.CONDITION, "good"), claim(Attribute.CONDITION, "mint"));
+        said(new Claim(Attribute.FASTEST_SPEED, "315", Source.PLATE, ""), claim(Attribute.SWING, "12 in"),
+                new Claim(Attribute.FASTEST_SPEED, "1600", Source.ADVERTISEMENT, ""),
+                new Claim(Attribute.SWING, "304.8 mm", Source.PLATE, ""), claim(Attribute.CONDITION, "good"),
+                claim(Attribute.CONDITION, "mint"));
         List<ClaimVerdict.Told> told = ClaimVerdict.byWhat(ClaimVerdict.of(book.survey()), LengthUnit.MM);
         assertThat(told).extracting(t -> t.claims().size()).containsExactly(2, 2, 1, 1);
         assertThat(told).extracting(ClaimVerdict.Told::disagree).containsExactly(true, false, false, false);
@@ -374,12 +405,18 @@ class ClaimsTest {
         });
         MachineDescription d = book.machine();
         FitOut f = d.fitOut();
-        FitOut supplied = new FitOut(f.axes(), f.features(), SupplyPlate.parse("380-400", "50", 3, "", "", false), f.chart(), f.otherSpeeds());
-        for (var expected : List.of(List.of("4 kW", Standing.UPHELD), List.of("4.1 kW", Standing.UPHELD), List.of("5.5 kW", Standing.SHORT), List.of("3 kW", Standing.BETTER), List.of("5.5 hp", Standing.UPHELD))) {
-            MachineDescription rated = new MachineDescription(d.identity(), List.of(claim(Attribute.MOTOR_POWER, (String) expected.get(0)), claim(Attribute.SUPPLY, "400 V"), claim(Attribute.SUPPLY, "230 V")),
-                    d.train(), d.plate(), Optional.of(new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8"))), d.feeds(), d.threads(), supplied);
+        FitOut supplied = new FitOut(f.axes(), f.features(), SupplyPlate.parse("380-400", "50", 3, "", "", false), f.chart(),
+                f.otherSpeeds());
+        for (var expected : List.of(List.of("4 kW", Standing.UPHELD), List.of("4.1 kW", Standing.UPHELD), List.of("5.5 kW", Standing.SHORT),
+                        List.of("3 kW", Standing.BETTER), List.of("5.5 hp", Standing.UPHELD))) {
+            MachineDescription rated = new MachineDescription(d.identity(),
+                    List.of(claim(Attribute.MOTOR_POWER, (String) expected.get(0)), claim(Attribute.SUPPLY, "400 V"),
+                            claim(Attribute.SUPPLY, "230 V")),
+                    d.train(), d.plate(), Optional.of(new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER,
+                            new BigDecimal("0.8"))), d.feeds(), d.threads(), supplied);
             SurveyBook other = new SurveyBook(rated, Scope.WHOLE, 20);
-            assertThat(ClaimVerdict.of(other.survey())).extracting(ClaimVerdict::standing).containsExactly((Standing) expected.get(1), Standing.UPHELD, Standing.CONTRADICTED);
+            assertThat(ClaimVerdict.of(other.survey())).extracting(ClaimVerdict::standing)
+                    .containsExactly((Standing) expected.get(1), Standing.UPHELD, Standing.CONTRADICTED);
         }
     }
 }

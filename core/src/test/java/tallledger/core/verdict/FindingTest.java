@@ -70,7 +70,8 @@ class FindingTest {
         });
         assertThat(priced(book).by()).isEqualTo(Money.By.OUTSIDE);
         book.run(List.of("C", "4"), "1100", false);
-        assertThat(findings(book)).filteredOn(f -> f.explained().isEmpty()).singleElement().satisfies(f -> assertThat(f.severity()).isEqualTo(Severity.SOON));
+        assertThat(findings(book)).filteredOn(f -> f.explained().isEmpty()).singleElement()
+                .satisfies(f -> assertThat(f.severity()).isEqualTo(Severity.SOON));
     }
 
     /** One reading that might be a lever not home is no misprint. */
@@ -87,7 +88,9 @@ class FindingTest {
     void whatStopsUseIsSaidWhoeversFaultItIs() {
         SurveyBook book = at(Machines.TWELVE);
         int isolator = book.step("isolator", true).sequence();
-        book.write(SurveyEntries.regraded(By.of(book.now(), SurveyBook.ME), Regrade.parse(isolator, Severity.STOP_USE, "the shed's own switch", Regrade.Whose.OUTSIDE, "", "", ""), Severity.STOP_USE));
+        book.write(SurveyEntries.regraded(By.of(book.now(), SurveyBook.ME),
+                        Regrade.parse(isolator, Severity.STOP_USE, "the shed's own switch", Regrade.Whose.OUTSIDE, "", "", ""),
+                        Severity.STOP_USE));
         assertThat(priced(book).by()).isEqualTo(Money.By.OUTSIDE);
         assertThat(Glance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).use().get(0).code()).isEqualTo("glance.stop");
     }
@@ -100,7 +103,10 @@ class FindingTest {
         book.step("isolator", true);
         book.run(List.of("A", "2"), "", false, Symptom.NO_DRIVE);
         assertThat(Finding.bySystem(findings(book))).hasSize(3);
-        assertThat(Finding.bySystem(findings(book)).keySet()).extracting(Reason::code).containsExactly("system.isolator", "system.spindle-drive", "system.lamp");
-        assertThat(Finding.bySystem(findings(book)).values()).anySatisfy(some -> assertThat(some).extracting(Finding::severity).containsExactly(Severity.BEFORE_USE, Severity.LIVE_WITH));
+        assertThat(Finding.bySystem(findings(book)).keySet()).extracting(Reason::code)
+                .containsExactly("system.isolator", "system.spindle-drive", "system.lamp");
+        assertThat(Finding.bySystem(findings(book)).values())
+                .anySatisfy(some -> assertThat(some).extracting(Finding::severity).containsExactly(Severity.BEFORE_USE,
+                        Severity.LIVE_WITH));
     }
 }

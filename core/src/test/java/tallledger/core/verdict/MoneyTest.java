@@ -35,7 +35,8 @@ import tallledger.core.survey.Worths;
 /** What was found and what was not looked at, in money: against the rule written out a second time. */
 class MoneyTest {
 
-    private static final House HOUSE = House.shipped(List.of(check("GROWLS", 0, 60, 400), check("GROWLS", 100, 600, 1600), check("bed", 50, 200, 800), check("bed", 300, 900, 3000), check("spindle", 100, 500, 1500),
+    private static final House HOUSE = House.shipped(List.of(check("GROWLS", 0, 60, 400), check("GROWLS", 100, 600, 1600),
+                    check("bed", 50, 200, 800), check("bed", 300, 900, 3000), check("spindle", 100, 500, 1500),
             check("carriage", 20, 80, 200), check("lamp", 1, 5, 15)));
     private final SurveyBook book = new SurveyBook(Machines.twelve(), Scope.WHOLE, 20);
 
@@ -62,7 +63,8 @@ class MoneyTest {
     /** λ = (4 + k)/(4 + E); 5 bad where 2 were to be expected is 1.5. */
     @Test
     void theTestedTellsAboutTheUntested() {
-        List<Step> looks = survey().steps().steps().stream().filter(s -> s.recording() instanceof Recordings.Look && s.ifBad() == Severity.SOON).limit(20).toList();
+        List<Step> looks = survey().steps().steps().stream()
+                .filter(s -> s.recording() instanceof Recordings.Look && s.ifBad() == Severity.SOON).limit(20).toList();
         assertThat(looks).hasSizeGreaterThanOrEqualTo(12);
         for (int i = 0; i < looks.size(); i++) {
             book.step(looks.get(i).id().written(), i < 5);
@@ -73,7 +75,8 @@ class MoneyTest {
         assertThat(money().tells().lambda()).isEqualTo(9 / (4 + expected), within(1e-12));
         assertThat((4 + 5) / (4 + 2.0)).isEqualTo(1.5);
         prices("4000", Background.AUCTION_UNSEEN);
-        assertThat(money().tells().expected()).as("twice as much is to be expected of one from an auction").isEqualTo(2 * expected, within(1e-9));
+        assertThat(money().tells().expected()).as("twice as much is to be expected of one from an auction")
+                .isEqualTo(2 * expected, within(1e-9));
     }
 
     @Test
@@ -92,10 +95,12 @@ class MoneyTest {
             assertThat(p.by()).isEqualTo(Money.By.TABLE);
             assertThat(p.cost()).contains(new Cost(0, 60, 1600));
         });
-        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "a bearing", Regrade.Whose.FAULT, "100/200/600", "", ""), Severity.SOON));
+        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "a bearing", Regrade.Whose.FAULT, "100/200/600", "",
+                        ""), Severity.SOON));
         assertThat(money().putRight().mean()).isEqualTo(250, within(1e-9));
         assertThat(Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).putRight().mean()).isZero();
-        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "made so", Regrade.Whose.BY_DESIGN, "100/200/600", "", ""), Severity.SOON));
+        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "made so", Regrade.Whose.BY_DESIGN, "100/200/600", "",
+                        ""), Severity.SOON));
         assertThat(money().priced()).extracting(Money.Priced::by).containsExactly(Money.By.BY_DESIGN);
         assertThat(money().putRight().mean()).isZero();
     }
@@ -116,7 +121,8 @@ class MoneyTest {
             Survey survey = Survey.fold(other.machine(), HOUSE, other.entries());
             double[] p = {0.02, 0.05, 0.10, 0.20, 0};
             double[] times = {0.3, 1, 1.5, 2};
-            Map<String, Double> dearest = Map.of("bed", (300 + 3600 + 3000) / 6.0, "spindle", (100 + 2000 + 1500) / 6.0, "carriage", (20 + 320 + 200) / 6.0, "lamp", (1 + 20 + 15) / 6.0);
+            Map<String, Double> dearest = Map.of("bed", (300 + 3600 + 3000) / 6.0, "spindle", (100 + 2000 + 1500) / 6.0, "carriage",
+                    (20 + 320 + 200) / 6.0, "lamp", (1 + 20 + 15) / 6.0);
             double expected = 0;
             int bad = 0;
             for (StepResult r : survey.steps().latest().values()) {
@@ -129,7 +135,8 @@ class MoneyTest {
             double unknown = 0;
             for (Step step : survey.steps().inScope()) {
                 if (!survey.steps().latest().containsKey(step.id()) && !survey.steps().isSpared(step)) {
-                    unknown += Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()] * lambda) * dearest.getOrDefault(step.system().name(), 0.0);
+                    unknown += Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()] * lambda)
+                            * dearest.getOrDefault(step.system().name(), 0.0);
                 }
             }
             Money money = Money.of(survey, Money.WhatIf.NOTHING);
@@ -140,13 +147,15 @@ class MoneyTest {
             double all = 0.03 * (350 + 7 * 600);
             double tested = 0;
             for (Step step : survey.steps().inScope()) {
-                double worth = Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()]) * dearest.getOrDefault(step.system().name(), 0.0);
+                double worth = Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()]) * dearest.getOrDefault(step.system().name(),
+                        0.0);
                 all += worth;
                 tested += survey.steps().latest().containsKey(step.id()) || survey.steps().isSpared(step) ? worth : 0;
             }
             assertThat(money.known()).isEqualTo(tested / all, within(1e-12));
             assertThat(money.untested()).isSortedAccordingTo((a, b) -> Double.compare(b.worth(), a.worth()));
-            assertThat(money.offer().orElseThrow().offer()).isEqualTo(Math.max(0, 5000 - money.putRight().mean() - 0.5 * money.unknown()), within(1e-9));
+            assertThat(money.offer().orElseThrow().offer()).isEqualTo(Math.max(0, 5000 - money.putRight().mean() - 0.5 * money.unknown()),
+                    within(1e-9));
         }
     }
 
@@ -177,11 +186,13 @@ class MoneyTest {
     /** What looking at one step is worth, looked at or not; what the table has nothing for is worth nothing that is known. */
     @Test
     void whatLookingIsWorth() {
-        Step bed = survey().steps().inScope().stream().filter(s -> s.system().name().equals("bed") && s.ifBad() == Severity.SOON).findFirst().orElseThrow();
+        Step bed = survey().steps().inScope().stream().filter(s -> s.system().name().equals("bed") && s.ifBad() == Severity.SOON)
+                .findFirst().orElseThrow();
         Money.Untested worth = Money.worth(survey(), bed).orElseThrow();
         assertThat(worth.worth()).isEqualTo(0.10 * 1150, within(1e-9));
         assertThat(worth.perMinute()).isEqualTo(0.10 * 1150 * 60 / bed.seconds(), within(1e-9));
-        assertThat(money().next(3)).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.perMinute(), a.perMinute())).allMatch(u -> u.worth() > 0);
+        assertThat(money().next(3)).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.perMinute(), a.perMinute()))
+                .allMatch(u -> u.worth() > 0);
         Step nothing = survey().steps().inScope().stream().filter(s -> s.system().name().equals("tailstock")).findFirst().orElseThrow();
         assertThat(Money.worth(survey(), nothing)).as("no row of the table is about it").isEmpty();
     }
@@ -209,7 +220,8 @@ class MoneyTest {
     void whatIfTheWaysAreLookedAt() {
         prices("4000", Background.IN_DAILY_USE);
         Money as = money();
-        Money.Untested bed = as.untested().stream().filter(u -> u.step().filter(s -> s.system().name().equals("bed")).isPresent()).findFirst().orElseThrow();
+        Money.Untested bed = as.untested().stream().filter(u -> u.step().filter(s -> s.system().name().equals("bed")).isPresent())
+                .findFirst().orElseThrow();
         String id = bed.step().orElseThrow().id().written();
         Money good = Money.of(survey(), new Money.WhatIf(Set.of(), Set.of(id), Set.of()));
         Money bad = Money.of(survey(), new Money.WhatIf(Set.of(), Set.of(), Set.of(id)));
@@ -231,7 +243,8 @@ class MoneyTest {
         List<Money.Raise> raises = as.raises(survey(), 3);
         assertThat(raises).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.by(), a.by()));
         assertThat(raises).filteredOn(r -> r.finding().isPresent()).singleElement().satisfies(r -> assertThat(r.by()).isEqualTo(
-                Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).offer().orElseThrow().offer() - as.offer().orElseThrow().offer(), within(1e-9)));
+                Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).offer().orElseThrow().offer() - as.offer()
+                .orElseThrow().offer(), within(1e-9)));
         assertThat(raises.get(0).by()).isPositive();
     }
 
@@ -249,7 +262,8 @@ class MoneyTest {
         assertThat(done).isNotEmpty();
         Glance looked = Glance.of(survey(), money());
         assertThat(looked.use()).extracting(r -> r.code()).containsExactly(money().known() >= 0.5 ? "glance.nothing" : "glance.little");
-        Step stops = blank.steps().steps().stream().filter(s -> s.recording() instanceof Recordings.Look && s.ifBad() == Severity.STOP_USE).findFirst().orElseThrow();
+        Step stops = blank.steps().steps().stream().filter(s -> s.recording() instanceof Recordings.Look && s.ifBad() == Severity.STOP_USE)
+                .findFirst().orElseThrow();
         book.step(stops.id().written(), true);
         assertThat(Glance.of(survey(), money()).use().get(0).code()).isEqualTo("glance.stop");
         assertThat(Glance.of(survey(), money()).worst().get(0).severity()).isEqualTo(Severity.STOP_USE);

@@ -40,8 +40,8 @@ import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 
 /**
- * Ten thousand random surveys of all families: no sentence of the statement, and nothing at a glance, says more than its entries. What each sentence
- * needs is read a second time from the entries' own fields, by nothing that the statement is made with.
+ * Ten thousand random surveys of all families: no sentence of the statement, and nothing at a glance, says more than its entries. What
+ * each sentence needs is read a second time from the entries' own fields, by nothing that the statement is made with.
  */
 class SaysNoMoreTest {
 
@@ -51,7 +51,8 @@ class SaysNoMoreTest {
     private static final double[] RPM = {31.5, 45, 63, 90, 125, 180, 250, 355, 500, 710, 1000, 1400};
 
     /** A family's machine with the steps that can be done at random. */
-    private record Kind(MachineDescription machine, Survey blank, Entry opened, List<Step> looks, List<Step> measures, Map<Object, Step> byName) {
+    private record Kind(MachineDescription machine, Survey blank, Entry opened, List<Step> looks, List<Step> measures,
+            Map<Object, Step> byName) {
     }
 
     @Test
@@ -67,9 +68,12 @@ class SaysNoMoreTest {
             Survey survey = kind.blank.grown(entries);
             new SecondReading(kind, entries).holds(survey, seen, "survey " + i + " of a " + kind.machine.identity().family());
         });
-        assertThat(seen.keySet()).as("what was said at all, so that none of this is idle").contains("statement.quiet", "statement.good", "statement.grade", "statement.measured", "statement.coverage",
-                "statement.inferred", "statement.shift-clean", "statement.deviations", "statement.step-bad", "statement.steps-again", "statement.steps-open", "statement.struck", "glance.stop", "glance.before",
-                "glance.nothing", "glance.little", "statement.step-passed", "statement.passed", "statement.repaired", "statement.system-repaired", "statement.outside", "statement.open");
+        assertThat(seen.keySet()).as("what was said at all, so that none of this is idle")
+                .contains("statement.quiet", "statement.good", "statement.grade", "statement.measured", "statement.coverage",
+                "statement.inferred", "statement.shift-clean", "statement.deviations", "statement.step-bad", "statement.steps-again",
+                "statement.steps-open", "statement.struck", "glance.stop", "glance.before",
+                "glance.nothing", "glance.little", "statement.step-passed", "statement.passed", "statement.repaired",
+                "statement.system-repaired", "statement.outside", "statement.open");
     }
 
     private static Kind kind(MachineDescription machine) {
@@ -107,8 +111,11 @@ class SaysNoMoreTest {
             Optional<Draft> next = switch (random.nextInt(12)) {
                 case 0, 1, 2, 3 -> Optional.of(run(kind, random, by));
                 case 4 -> Optional.of(SurveyEntries.stepPassedOver(by, step, "no time"));
-                case 5 -> Optional.of(SurveyEntries.passedOver(by, List.of(RANGES.get(random.nextInt(3)), GEARS.get(random.nextInt(4))), "no time"));
-                case 6 -> Optional.of(random.nextBoolean() ? SurveyEntries.repaired(by, new Part.Position("gear", GEARS.get(random.nextInt(4))), "bearing") : SurveyEntries.repaired(by, step.system(), "put right"));
+                case 5 -> Optional.of(SurveyEntries.passedOver(by, List.of(RANGES.get(random.nextInt(3)), GEARS.get(random.nextInt(4))),
+                                "no time"));
+                case 6 -> Optional.of(random.nextBoolean()
+                        ? SurveyEntries.repaired(by, new Part.Position("gear", GEARS.get(random.nextInt(4))), "bearing")
+                        : SurveyEntries.repaired(by, step.system(), "put right"));
                 case 7 -> strike(entries, by, random);
                 default -> draft(kind, step, random, by.at(), 4);
             };
@@ -135,10 +142,13 @@ class SaysNoMoreTest {
     /** @param bad one in so many is not as it should be */
     private static Optional<Draft> draft(Kind kind, Step step, Random random, Instant at, int bad) {
         By by = By.of(at.plusSeconds(10), SurveyBook.ME);
-        Map<String, String> typed = step.recording() instanceof Recordings.Measure ? Map.of("value", BigDecimal.valueOf(Math.pow(10, -3 + 2.5 * random.nextDouble())).setScale(3, RoundingMode.HALF_UP).toPlainString()) : Map.of();
+        Map<String, String> typed = step.recording() instanceof Recordings.Measure
+                ? Map.of("value", BigDecimal.valueOf(Math.pow(10, -3 + 2.5 * random.nextDouble())).setScale(3, RoundingMode.HALF_UP)
+                .toPlainString()) : Map.of();
         try {
             List<String> confirmed = kind.blank.steps().asked(step).stream().map(a -> a.need().written()).toList();
-            return Optional.of(SurveyEntries.step(by, kind.blank.steps(), step, typed, SurveyBook.BASIS, random.nextInt(bad) == 0, confirmed, ""));
+            return Optional.of(SurveyEntries.step(by, kind.blank.steps(), step, typed, SurveyBook.BASIS, random.nextInt(bad) == 0,
+                            confirmed, ""));
         } catch (Refused not) {
             return Optional.empty();
         }
@@ -149,15 +159,22 @@ class SaysNoMoreTest {
         Set<Symptom> symptoms = random.nextInt(5) == 0 ? Set.of(Symptom.values()[random.nextInt(Symptom.values().length)]) : Set.of();
         boolean turns = symptoms.stream().noneMatch(Symptom::stopsDrive);
         double off = 1 + random.nextGaussian() * 0.03;
-        Optional<SpeedReading> reading = turns && random.nextInt(6) > 0 ? Optional.of(SpeedReading.byTachometer(BigDecimal.valueOf(RPM[which] * off).setScale(1, RoundingMode.HALF_UP).toPlainString())) : Optional.empty();
+        Optional<SpeedReading> reading = turns && random.nextInt(6) > 0
+                ? Optional.of(SpeedReading.byTachometer(BigDecimal.valueOf(RPM[which] * off).setScale(1, RoundingMode.HALF_UP)
+                        .toPlainString())) : Optional.empty();
         boolean engages = !symptoms.contains(Symptom.WILL_NOT_ENGAGE);
-        Optional<ShiftFeel> shift = engages && random.nextInt(3) == 0 ? Optional.of(ShiftFeel.values()[random.nextInt(3)]) : Optional.empty();
+        Optional<ShiftFeel> shift = engages && random.nextInt(3) == 0 ? Optional.of(ShiftFeel.values()[random.nextInt(3)])
+                : Optional.empty();
         boolean quiet = symptoms.stream().noneMatch(Symptom::isNoise) && random.nextInt(3) == 0;
         return SurveyEntries.run(by, SurveyBook.BASIS, kind.blank.drive(),
-                new RunRecord(List.of(RANGES.get(which / 4), GEARS.get(which % 4)), reading, symptoms, shift.filter(s -> s.symptom().isEmpty()), quiet, false, false, ""));
+                new RunRecord(List.of(RANGES.get(which / 4), GEARS.get(which % 4)), reading, symptoms,
+                        shift.filter(s -> s.symptom().isEmpty()), quiet, false, false, ""));
     }
 
-    /** The entries read by their own fields: the last of each speed and step that was neither struck nor written before its part was put right. */
+    /**
+     * The entries read by their own fields: the last of each speed and step that was neither struck nor written before its part was put
+     * right.
+     */
     private static final class SecondReading {
 
         private final List<Step> steps;
@@ -192,13 +209,16 @@ class SaysNoMoreTest {
                     done.put((String) p.get("step"), e);
                     passed.remove(p.get("step"));
                 }
-                case "PASSED_OVER" -> passed.add(p.containsKey("step") ? (String) p.get("step") : String.join("", (List<String>) p.get("settings")));
+                case "PASSED_OVER" -> passed.add(p.containsKey("step") ? (String) p.get("step")
+                        : String.join("", (List<String>) p.get("settings")));
                 case "REPAIRED" -> {
                     if (p.containsKey("label")) {
-                        runs.entrySet().stream().filter(r -> r.getKey().endsWith((String) p.get("label")) && outcome(r.getValue()).equals("FAILED")).forEach(r -> again.put(r.getKey(), r.getValue()));
+                        runs.entrySet().stream().filter(r -> r.getKey().endsWith((String) p.get("label"))
+                                && outcome(r.getValue()).equals("FAILED")).forEach(r -> again.put(r.getKey(), r.getValue()));
                         runs.keySet().removeIf(speed -> speed.endsWith((String) p.get("label")));
                     } else {
-                        done.keySet().removeIf(id -> steps.stream().anyMatch(s -> s.id().written().equals(id) && s.system().name().equals(p.get("system"))
+                        done.keySet().removeIf(id -> steps.stream().anyMatch(s -> s.id().written().equals(id)
+                                        && s.system().name().equals(p.get("system"))
                                 && s.system().axis().map(AxisId::written).orElse("").equals(p.getOrDefault("axis", ""))));
                     }
                 }
@@ -237,7 +257,9 @@ class SaysNoMoreTest {
         }
 
         private boolean everyGearRanWell(String speed) {
-            return List.of(speed.substring(0, 1), speed.substring(1)).stream().allMatch(label -> runs.entrySet().stream().anyMatch(e -> e.getKey().contains(label) && outcome(e.getValue()).equals("PROVEN"))
+            return List.of(speed.substring(0, 1), speed.substring(1)).stream()
+                    .allMatch(label -> runs.entrySet().stream().anyMatch(e -> e.getKey().contains(label)
+                            && outcome(e.getValue()).equals("PROVEN"))
                     && runs.entrySet().stream().noneMatch(e -> e.getKey().contains(label) && outcome(e.getValue()).equals("FAILED")));
         }
 
@@ -267,48 +289,66 @@ class SaysNoMoreTest {
             if (code.startsWith("statement.symptom.")) {
                 String symptom = code.substring("statement.symptom.".length());
                 Entry run = runs.get(a.get(0));
-                return run != null && s.entries().equals(List.of(run.sequence())) && ((List<?>) run.payload().fields().get("symptoms")).contains(symptom);
+                return run != null && s.entries().equals(List.of(run.sequence())) && ((List<?>) run.payload().fields().get("symptoms"))
+                        .contains(symptom);
             }
             if (code.startsWith("statement.shift.")) {
-                return list(a.get(0)).stream().allMatch(speed -> code.endsWith(String.valueOf(runs.get(speed).payload().fields().get("shift"))));
+                return list(a.get(0)).stream()
+                        .allMatch(speed -> code.endsWith(String.valueOf(runs.get(speed).payload().fields().get("shift"))));
             }
             return switch (code) {
-                case "statement.steps" -> a.get(0).equals(done.size()) && a.get(1).equals(steps.size()) && a.get(2).equals((int) outcomes(done.values(), "PROVEN"))
-                        && a.get(3).equals((int) outcomes(done.values(), "FAILED")) && a.get(4).equals((int) outcomes(done.values(), "UNDECIDED"));
+                case "statement.steps" -> a.get(0).equals(done.size()) && a.get(1).equals(steps.size()) && a.get(2)
+                        .equals((int) outcomes(done.values(), "PROVEN"))
+                        && a.get(3).equals((int) outcomes(done.values(), "FAILED")) && a.get(4)
+                        .equals((int) outcomes(done.values(), "UNDECIDED"));
                 case "statement.judged-as" -> s.entries().equals(List.of(1)) && a.get(0) == Grade.WORKABLE;
-                case "statement.nobodys" -> s.entries().size() == (int) a.get(0) && s.entries().stream().allMatch(e -> judged(all.get(e), "outcome").equals("UNDECIDED"));
-                case "statement.good" -> ((List<?>) a.get(0)).stream().allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals("null"));
-                case "statement.grade" -> ((List<?>) a.get(1)).stream().allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals(a.get(0).toString()));
+                case "statement.nobodys" -> s.entries().size() == (int) a.get(0) && s.entries().stream()
+                        .allMatch(e -> judged(all.get(e), "outcome").equals("UNDECIDED"));
+                case "statement.good" -> ((List<?>) a.get(0)).stream()
+                        .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals("null"));
+                case "statement.grade" -> ((List<?>) a.get(1)).stream()
+                        .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN")
+                        && judged(of(n), "grade").equals(a.get(0).toString()));
                 case "statement.measured" -> outcome(of(a.get(0))).equals("PROVEN") && s.entries().contains(of(a.get(0)).sequence());
-                case "statement.step-bad", "statement.step-bad-because" -> outcome(of(a.get(0))).equals("FAILED") && s.entries().equals(List.of(of(a.get(0)).sequence()));
+                case "statement.step-bad", "statement.step-bad-because" -> outcome(of(a.get(0))).equals("FAILED") && s.entries()
+                        .equals(List.of(of(a.get(0)).sequence()));
                 case "statement.step-close" -> outcome(of(a.get(0))).equals("UNDECIDED");
-                case "statement.steps-open" -> ((List<?>) a.get(1)).stream().allMatch(n -> of(n) == null && !passed.contains(named(n).orElseThrow().id().written()));
+                case "statement.steps-open" -> ((List<?>) a.get(1)).stream()
+                        .allMatch(n -> of(n) == null && !passed.contains(named(n).orElseThrow().id().written()));
                 case "statement.steps-again" -> ((List<?>) a.get(0)).stream().allMatch(n -> of(n) == null);
                 case "statement.step-passed" -> passed.contains(named(a.get(0)).orElseThrow().id().written());
                 case "statement.passed" -> passed.contains(a.get(0));
                 case "statement.none-run" -> runs.isEmpty() && again.isEmpty();
-                case "statement.coverage" -> a.get(0).equals(runs.size() + again.size()) && s.entries().size() == runs.size() + again.size() && a.get(1).equals(12) && a.get(2).equals((int) outcomes(runs.values(), "PROVEN")) && a.get(3).equals((int) outcomes(runs.values(), "FAILED"))
-                        && a.get(4).equals((int) outcomes(runs.values(), "UNDECIDED") + again.size()) && a.get(5).equals((int) inferred()) && a.get(6).equals(12 - runs.size() - again.size() - (int) inferred());
+                case "statement.coverage" -> a.get(0).equals(runs.size() + again.size()) && s.entries().size() == runs.size() + again.size()
+                        && a.get(1).equals(12) && a.get(2).equals((int) outcomes(runs.values(), "PROVEN")) && a.get(3)
+                        .equals((int) outcomes(runs.values(), "FAILED"))
+                        && a.get(4).equals((int) outcomes(runs.values(), "UNDECIDED") + again.size()) && a.get(5).equals((int) inferred())
+                        && a.get(6).equals(12 - runs.size() - again.size() - (int) inferred());
                 case "statement.inferred" -> list(a.get(0)).stream().allMatch(speed -> !runs.containsKey(speed) && everyGearRanWell(speed));
                 case "statement.open" -> list(a.get(0)).stream().noneMatch(runs::containsKey);
                 case "statement.deviation", "statement.deviations", "statement.deviation-none" -> deviations(a);
                 case "statement.outside" -> outcome(runs.get(a.get(0))).equals("FAILED") && Math.abs(off(a.get(0).toString())) > 0.055;
-                case "statement.too-close", "statement.unread", "statement.nothing-to-compare" -> outcome(runs.get(a.get(0))).equals("UNDECIDED");
+                case "statement.too-close", "statement.unread", "statement.nothing-to-compare" -> outcome(runs.get(a.get(0)))
+                        .equals("UNDECIDED");
                 case "statement.shift-not-noted" -> runs.values().stream().noneMatch(e -> e.payload().fields().containsKey("shift"));
                 case "statement.shift-clean" -> a.get(0).equals((int) runs("shift", "ENGAGES_CLEAN")) && a.get(1).equals(runs.size());
-                case "statement.quiet" -> a.get(0).equals((int) runs("quiet", true)) && list(a.get(2)).stream().allMatch(speed -> Boolean.TRUE.equals(runs.get(speed).payload().fields().get("quiet")));
+                case "statement.quiet" -> a.get(0).equals((int) runs("quiet", true)) && list(a.get(2)).stream()
+                        .allMatch(speed -> Boolean.TRUE.equals(runs.get(speed).payload().fields().get("quiet")));
                 case "statement.noise-not-noted" -> runs("quiet", true) == 0;
-                case "statement.repaired", "statement.system-repaired" -> s.entries().stream().allMatch(e -> all.get(e).kind().equals("REPAIRED"));
+                case "statement.repaired", "statement.system-repaired" -> s.entries().stream()
+                        .allMatch(e -> all.get(e).kind().equals("REPAIRED"));
                 case "statement.to-repeat" -> list(a.get(0)).stream().noneMatch(runs::containsKey);
                 case "statement.struck" -> a.get(0).equals(struck.size());
-                case "statement.refused" -> !runs.containsKey(a.get(0)) && steps.stream().anyMatch(step -> isBad(step, "STOP_USE")) && !struck.contains((int) ((Reason) a.get(1)).arguments().get(1));
+                case "statement.refused" -> !runs.containsKey(a.get(0)) && steps.stream().anyMatch(step -> isBad(step, "STOP_USE"))
+                        && !struck.contains((int) ((Reason) a.get(1)).arguments().get(1));
                 case "statement.unchecked" -> s.entries().isEmpty();
                 default -> throw new AssertionError("no second reading of " + s.words());
             };
         }
 
         private long inferred() {
-            return RANGES.stream().flatMap(r -> GEARS.stream().map(g -> r + g)).filter(speed -> !runs.containsKey(speed) && !again.containsKey(speed) && everyGearRanWell(speed)).count();
+            return RANGES.stream().flatMap(r -> GEARS.stream().map(g -> r + g))
+                    .filter(speed -> !runs.containsKey(speed) && !again.containsKey(speed) && everyGearRanWell(speed)).count();
         }
 
         private double off(String speed) {
@@ -318,13 +358,17 @@ class SaysNoMoreTest {
 
         /** So many proven runs were read, and none further off than is said. */
         private boolean deviations(List<Object> a) {
-            double[] offs = runs.entrySet().stream().filter(e -> outcome(e.getValue()).equals("PROVEN") && e.getValue().payload().fields().containsKey("reading")).mapToDouble(e -> off(e.getKey())).sorted().toArray();
-            return a.get(0).equals(offs.length) && Math.abs((double) a.get(1) / 100 - offs[0]) < 1e-3 && Math.abs((double) a.get(2) / 100 - offs[offs.length - 1]) < 1e-3;
+            double[] offs = runs.entrySet().stream()
+                    .filter(e -> outcome(e.getValue()).equals("PROVEN") && e.getValue().payload().fields().containsKey("reading"))
+                    .mapToDouble(e -> off(e.getKey())).sorted().toArray();
+            return a.get(0).equals(offs.length) && Math.abs((double) a.get(1) / 100 - offs[0]) < 1e-3
+                    && Math.abs((double) a.get(2) / 100 - offs[offs.length - 1]) < 1e-3;
         }
 
         private boolean glanceBears(Reason said, Money money) {
             boolean stops = steps.stream().anyMatch(s -> isBad(s, "STOP_USE"));
-            boolean before = steps.stream().anyMatch(s -> isBad(s, "BEFORE_USE")) || runs.values().stream().anyMatch(e -> ((List<?>) e.payload().fields().get("symptoms")).stream()
+            boolean before = steps.stream().anyMatch(s -> isBad(s, "BEFORE_USE")) || runs.values().stream()
+                    .anyMatch(e -> ((List<?>) e.payload().fields().get("symptoms")).stream()
                     .anyMatch(List.of("JUMPS_OUT", "SLIPS", "NO_DRIVE", "WILL_NOT_ENGAGE", "HUNTS")::contains));
             return switch (said.code()) {
                 case "glance.stop" -> stops;

@@ -46,7 +46,8 @@ class SideBySideTest {
         assertThat(row(all, "nose-camming").rank()).isEqualTo(0.5, within(1e-9));
         assertThat(row(all, "centre-runout").rank()).isEqualTo(0.2, within(1e-9));
         assertThat(row(all, "lead-screw-float").part()).isEqualTo(Part.ALIKE);
-        assertThat(all.rows().stream().filter(r -> r.part() == Part.MEASURED).map(r -> r.name().code())).containsExactly("step.nose-camming", "step.centre-runout");
+        assertThat(all.rows().stream().filter(r -> r.part() == Part.MEASURED).map(r -> r.name().code()))
+                .containsExactly("step.nose-camming", "step.centre-runout");
         List<Part> order = all.rows().stream().map(Row::part).toList();
         List<Part> sorted = new ArrayList<>(order);
         sorted.sort(null);

@@ -51,9 +51,12 @@ class VerdictTest {
 
     private final List<Entry> entries = new ArrayList<>();
     private final MachineDescription machine = Machines.lathe("100 200", List.of(
-            new Claim(Claim.Attribute.REVERSES, "yes", Claim.Source.SELLER, ""), new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.MANUAL, ""),
-            new Claim(Claim.Attribute.SPEED_COUNT, "3", Claim.Source.ADVERTISEMENT, ""), new Claim(Claim.Attribute.SPEED_COUNT, "2", Claim.Source.PLATE, ""),
-            new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+            new Claim(Claim.Attribute.REVERSES, "yes", Claim.Source.SELLER, ""),
+            new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.MANUAL, ""),
+            new Claim(Claim.Attribute.SPEED_COUNT, "3", Claim.Source.ADVERTISEMENT, ""),
+            new Claim(Claim.Attribute.SPEED_COUNT, "2", Claim.Source.PLATE, ""),
+            new Claim(Claim.Attribute.CONDITION, "as new", Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"),
+            Stage.direction(Shifting.STOP_TO_SHIFT));
 
     VerdictTest() {
         write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
@@ -64,12 +67,14 @@ class VerdictTest {
     }
 
     private void run(String gear, String direction, String reading, Set<Symptom> symptoms, ShiftFeel shift, boolean quiet) {
-        write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(), new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
+        write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+                        new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
                 .map(r -> SpeedReading.byTachometer(r)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
     }
 
     private List<String> said() {
-        return ConditionStatement.of(Survey.fold(machine, House.shipped(List.of()), entries)).sentences().stream().map(s -> s.words().code()).toList();
+        return ConditionStatement.of(Survey.fold(machine, House.shipped(List.of()), entries)).sentences().stream()
+                .map(s -> s.words().code()).toList();
     }
 
     @Test
@@ -77,7 +82,8 @@ class VerdictTest {
         run("1", "forward", "100", Set.of(), null, false);
         run("2", "forward", "200", Set.of(), null, false);
         run("1", "reverse", "101", Set.of(), null, false);
-        assertThat(ClaimVerdict.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(ClaimVerdict::standing).containsExactly(
+        assertThat(ClaimVerdict.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(ClaimVerdict::standing)
+                .containsExactly(
                 ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.CONTRADICTED, ClaimVerdict.Standing.SHORT, ClaimVerdict.Standing.UPHELD,
                 ClaimVerdict.Standing.UNTESTED);
     }
@@ -104,7 +110,8 @@ class VerdictTest {
     @CsvSource({"JUMPS_OUT,BEFORE_USE", "SLIPS,BEFORE_USE", "HUNTS,BEFORE_USE", "GROWLS,SOON", "DEAD_SPOT,SOON", "WHINES,LIVE_WITH"})
     void worstFindingsComeFirst(Symptom symptom, Severity severity) {
         run("1", "forward", "", Set.of(symptom), null, false);
-        assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).singleElement().extracting(Finding::severity).isEqualTo(severity);
+        assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).singleElement().extracting(Finding::severity)
+                .isEqualTo(severity);
     }
 
     @Test
@@ -119,7 +126,8 @@ class VerdictTest {
         write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, false, "", "runs on"));
         write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "12.1", ""));
         assertThat(said()).contains("statement.check-bad.JOG", "statement.brake");
-        assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(Finding::severity).containsExactly(Severity.LIVE_WITH);
+        assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(Finding::severity)
+                .containsExactly(Severity.LIVE_WITH);
     }
 
     /** 5 s limit with U 0.2: 4.8 is within rebuilt, 4.9 only within sound; 12.1 ± 0.2 straddles the widest, 12.3 is outside. */
@@ -133,18 +141,23 @@ class VerdictTest {
 
     /** Tied by choice, never by what letters are in its words. */
     @ParameterizedTest
-    @CsvSource({"763 mm, UPHELD, WITHIN", "760 mm, UNTESTED, TOO_CLOSE_TO_CALL", "759.5 mm, UNTESTED, TOO_CLOSE_TO_CALL", "758 mm, SHORT, OUTSIDE", "810 mm, BETTER, WITHIN"})
+    @CsvSource({"763 mm, UPHELD, WITHIN", "760 mm, UNTESTED, TOO_CLOSE_TO_CALL", "759.5 mm, UNTESTED, TOO_CLOSE_TO_CALL",
+                    "758 mm, SHORT, OUTSIDE", "810 mm, BETTER, WITHIN"})
     void aClaimedTravelIsJudgedByItsOwnStep(String measured, ClaimVerdict.Standing standing, Verdict verdict) {
-        MachineDescription claimed = Machines.lathe("100 200", List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", AxisId.read("carriage")),
-                new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
+        MachineDescription claimed = Machines.lathe("100 200",
+                List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", AxisId.read("carriage")),
+                new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"),
+                Stage.direction(Shifting.STOP_TO_SHIFT));
         StepLedger before = Survey.fold(claimed, House.shipped(List.of()), entries).steps();
         Step travel = before.step("travel.carriage").orElseThrow();
         List<String> confirmed = before.asked(travel).stream().map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
+        write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1, 1), false, confirmed,
+                        ""));
         List<ClaimVerdict> verdicts = ClaimVerdict.of(Survey.fold(claimed, House.shipped(List.of()), entries));
         assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
         assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");
-        assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code()).isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,
+        assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code())
+                .isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,
                 "travel.close", Verdict.OUTSIDE, "travel.short").get(verdict));
     }
 
@@ -152,9 +165,11 @@ class VerdictTest {
     @ParameterizedTest
     @CsvSource({"40 mm, SHORT, cut.short", "20 mm, UNTESTED, cut.enough", "80 mm, SHORT, cut.no-speed"})
     void aClaimedDrillIsHeldAgainstTheSpindlesPower(String claimed, ClaimVerdict.Standing standing, String code) {
-        MachineDescription plain = Machines.lathe("160 315", List.of(new Claim(Claim.Attribute.DRILLING_CAPACITY, claimed, Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"));
+        MachineDescription plain = Machines.lathe("160 315",
+                List.of(new Claim(Claim.Attribute.DRILLING_CAPACITY, claimed, Claim.Source.SELLER, "")), List.of(), lever("gear", "1 2"));
         MachineDescription machine = new MachineDescription(plain.identity(), plain.claims(), plain.train(), plain.plate(),
-                Optional.of(new MotorRating(Power.parse("1.9"), MotorRating.Law.CONSTANT_POWER, new java.math.BigDecimal("0.8"))), Optional.empty(), plain.fitOut());
+                Optional.of(new MotorRating(Power.parse("1.9"), MotorRating.Law.CONSTANT_POWER, new java.math.BigDecimal("0.8"))),
+                Optional.empty(), plain.fitOut());
         assertThat(ClaimVerdict.of(new SurveyBook(machine, Scope.WHOLE, 60).survey())).singleElement().satisfies(v -> {
             assertThat(v.standing()).isEqualTo(standing);
             assertThat(v.because().toString()).contains(code);

@@ -54,11 +54,13 @@ class AccuracyController {
 
     /** How warm machine and gauges are, once a sitting. */
     @PostMapping("/surveys/{id}/temperatures")
-    String temperatures(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+    String temperatures(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return entries.write(survey, typed, response,
-                () -> typed.attempt("machine", () -> SurveyEntries.temperatures(survey.by(clock, typed.get("author")), typed.get("machine"), typed.get("gauge"))),
+                () -> typed.attempt("machine", () -> SurveyEntries.temperatures(survey.by(clock, typed.get("author")), typed.get("machine"),
+                        typed.get("gauge"))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/accuracy");
     }
 

@@ -38,7 +38,8 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
      * @param mark  stroke of the one that counts
      * @param grade best grade proven within, in words; empty where none is
      */
-    public record Row(String key, String name, Drawing way, String limit, String per, String own, String found, String left, String mark, String grade, boolean test) {
+    public record Row(String key, String name, Drawing way, String limit, String per, String own, String found, String left, String mark,
+            String grade, boolean test) {
     }
 
     /** Phases that a chart's lines stand in. */
@@ -67,13 +68,16 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
 
     private static Row row(Survey survey, Step step, List<StepResult> results, Optional<StepResult> counts, Words words, Marks marks) {
         GradedLimit limit = step.recording().limit(step.judgedBy(survey.rules())).orElseThrow();
-        String grades = Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(survey.machine().unit(), l, limit.unit())).collect(Collectors.joining(" · "));
-        String own = step.own().map(o -> words.say("page.own-limit", mm(survey, o.permissible(), words)) + o.measured().map(m -> " " + words.say("page.own-measured", mm(survey, m, words))).orElse(""))
+        String grades = Stream.of(limit.rebuilt(), limit.sound(), limit.workable())
+                .map(l -> words.in(survey.machine().unit(), l, limit.unit())).collect(Collectors.joining(" · "));
+        String own = step.own().map(o -> words.say("page.own-limit", mm(survey, o.permissible(), words))
+                + o.measured().map(m -> " " + words.say("page.own-measured", mm(survey, m, words))).orElse(""))
                 .orElse("");
         String found = results.isEmpty() ? "" : figure(results.get(0), words);
         String left = results.size() < 2 ? "" : figure(results.get(results.size() - 1), words);
         String mark = counts.map(r -> marks.of(r.outcome())).orElse(survey.steps().passed().containsKey(step.id()) ? "passed" : "open");
-        return new Row(step.id().written(), words.say(step.name()), Drawing.of(step), grades, per(step).map(p -> mm(survey, p, words)).orElse(""), own, found, left, mark,
+        return new Row(step.id().written(), words.say(step.name()), Drawing.of(step), grades,
+                per(step).map(p -> mm(survey, p, words)).orElse(""), own, found, left, mark,
                 counts.flatMap(StepResult::grade).map(words::of).orElse(""), step.phase() == Phase.TEST_CUT);
     }
 
@@ -90,12 +94,15 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
     private static String figure(StepResult result, Words words) {
         List<Reason> all = result.judgement().because().stream().flatMap(AccuracyView::nested).toList();
         Optional<Object> scaled = all.stream().filter(r -> r.code().equals("scaled.per")).map(r -> r.arguments().get(2)).findFirst();
-        Optional<Object> judged = all.stream().filter(r -> r.code().matches("graded\\..*|verdict\\..*")).map(r -> r.arguments().get(0)).findFirst();
-        return scaled.or(() -> judged).filter(Reason.class::isInstance).map(r -> words.say((Reason) r)).orElse(result.remark().isEmpty() ? words.of(result.outcome()) : result.remark());
+        Optional<Object> judged = all.stream().filter(r -> r.code().matches("graded\\..*|verdict\\..*")).map(r -> r.arguments().get(0))
+                .findFirst();
+        return scaled.or(() -> judged).filter(Reason.class::isInstance).map(r -> words.say((Reason) r))
+                .orElse(result.remark().isEmpty() ? words.of(result.outcome()) : result.remark());
     }
 
     private static Stream<Reason> nested(Reason reason) {
         return Stream.concat(Stream.of(reason), reason.arguments().stream().flatMap(a -> a instanceof Reason r ? Stream.of(r)
-                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty()).flatMap(AccuracyView::nested));
+                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty())
+                .flatMap(AccuracyView::nested));
     }
 }

@@ -6,8 +6,8 @@ import tallledger.core.family.Step;
 
 /** How a line of the chart is measured, as it is drawn; the drawing of each is in the fragment {@code ways}. */
 public enum Drawing {
-    LEVEL_RUN, CROSS_LEVELS, INDICATOR_STRAIGHT, INDICATOR_PARALLEL, GRID, TURNED_HALF, TWO_PLANES, HALF_TURN, OUT_OF_ROUND, SWEEP, COLLARS, REPEATS, PIECES, STEPS, AXIS, CIRCLE,
-    LENGTHS, THRUST, SQUARE, INFEED,
+    LEVEL_RUN, CROSS_LEVELS, INDICATOR_STRAIGHT, INDICATOR_PARALLEL, GRID, TURNED_HALF, TWO_PLANES, HALF_TURN, OUT_OF_ROUND, SWEEP, COLLARS,
+    REPEATS, PIECES, STEPS, AXIS, CIRCLE, LENGTHS, THRUST, SQUARE, INFEED,
     /** Readings round one turn. */
     ROUND,
     /** A part moved along its travel and read at a dial that stands. */

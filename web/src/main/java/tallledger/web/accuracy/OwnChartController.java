@@ -37,7 +37,10 @@ import tallledger.web.record.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
-/** The machine's own test chart, typed beside the drawing of each line or pasted: what is permitted, and what its maker or rebuilder measured. */
+/**
+ * The machine's own test chart, typed beside the drawing of each line or pasted: what is permitted, and what its maker or rebuilder
+ * measured.
+ */
 @Controller
 @RequestMapping("/machines/{id}/chart")
 class OwnChartController {
@@ -93,7 +96,8 @@ class OwnChartController {
             response.setStatus(422);
             return page(machine, typed, submission, model);
         }
-        return machines.write(Optional.of(machine), machine.description().with(machine.description().fitOut().with(own)), typed, submission, response, next -> page(machine, typed, next, model));
+        return machines.write(Optional.of(machine), machine.description().with(machine.description().fitOut().with(own)), typed, submission,
+                response, next -> page(machine, typed, next, model));
     }
 
     private OwnChart read(Typed typed, Machine machine) {
@@ -104,7 +108,8 @@ class OwnChartController {
                 continue;
             }
             try {
-                lines.put(step.id(), new OwnChart.Printed(typed.get(field + ".permissible").strip(), typed.get(field + ".measured").strip()).checked(machine.description().unit()));
+                lines.put(step.id(), new OwnChart.Printed(typed.get(field + ".permissible").strip(), typed.get(field + ".measured").strip())
+                        .checked(machine.description().unit()));
             } catch (Refused refused) {
                 typed.refuse(field + "." + refused.field().orElse("permissible"), refused.reason());
             }
@@ -112,7 +117,10 @@ class OwnChartController {
         return new OwnChart(lines);
     }
 
-    /** Lines "characteristic; permitted; measured" into their rows; a name nobody knows is said with its line and stays where it was pasted. */
+    /**
+     * Lines "characteristic; permitted; measured" into their rows; a name nobody knows is said with its line and stays where it was
+     * pasted.
+     */
     private boolean paste(Typed typed, Machine machine) {
         String text = typed.get(PASTED);
         if (text.length() > LONGEST) {
@@ -139,7 +147,8 @@ class OwnChartController {
     }
 
     private List<Step> lines(Machine machine) {
-        return Catalogue.of(machine.description(), houses.newest().rules()).stream().filter(step -> step.recording().limitRule().isPresent()).toList();
+        return Catalogue.of(machine.description(), houses.newest().rules()).stream()
+                .filter(step -> step.recording().limitRule().isPresent()).toList();
     }
 
     private static String field(StepId step) {
@@ -151,13 +160,16 @@ class OwnChartController {
         model.addAttribute("machine", machine);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        model.addAttribute("lines", lines(machine).stream().map(step -> new Line(field(step.id()), words.say(step.name()), Drawing.of(step), limit(machine, step, rules))).toList());
+        model.addAttribute("lines",
+                lines(machine).stream().map(step -> new Line(field(step.id()), words.say(step.name()), Drawing.of(step),
+                        limit(machine, step, rules))).toList());
         return "accuracy/chart";
     }
 
     private String limit(Machine machine, Step step, Rules rules) {
         GradedLimit limit = step.recording().limit(rules).orElseThrow();
-        return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit())).collect(Collectors.joining(" · "))
+        return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit()))
+                .collect(Collectors.joining(" · "))
                 + AccuracyView.per(step).map(p -> words.say("page.per", words.in(machine.description().unit(), p, "mm"))).orElse("");
     }
 }

@@ -54,7 +54,9 @@ class SorryController implements ErrorController {
     String error(HttpServletRequest request, Model model) {
         Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         int code = status instanceof Integer number ? number : 500;
-        return sorry(model, code == 404 ? "sorry.not-found" : code == 413 ? String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI)).endsWith("/photos") ? "sorry.photo-large" : "sorry.too-large"
+        return sorry(model, code == 404 ? "sorry.not-found" : code == 413
+                ? String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI)).endsWith("/photos") ? "sorry.photo-large"
+                : "sorry.too-large"
                 : code < 500 ? "sorry.bad-request" : "sorry.fault");
     }
 

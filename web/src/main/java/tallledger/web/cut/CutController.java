@@ -35,7 +35,10 @@ import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 
-/** A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants; noted once it is made. */
+/**
+ * A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants; noted once it is
+ * made.
+ */
 @Controller
 class CutController {
 
@@ -74,8 +77,8 @@ class CutController {
         MADE.forEach(field -> said.put(field, typed.get(field)));
         LengthUnit unit = survey.folded().machine().unit();
         return entries.write(survey, typed, response,
-                () -> typed.attempt("diameter", () -> SurveyEntries.cut(survey.by(clock, typed.get("author")), CutMade.typed(said, unit), unit)),
-                (now, back, submission) -> page(now, back, submission, model), entry -> "redirect:/surveys/" + id + "/run");
+                () -> typed.attempt("diameter", () -> SurveyEntries.cut(survey.by(clock, typed.get("author")), CutMade.typed(said, unit),
+                        unit)), (now, back, submission) -> page(now, back, submission, model), entry -> "redirect:/surveys/" + id + "/run");
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -91,7 +94,8 @@ class CutController {
         model.addAttribute("materials", Job.Material.values());
         model.addAttribute("unit", machine.unit());
         Optional<TestCut> cut = job.map(j -> TestCut.of(j, machine.speeds(), machine.motor()));
-        cut.flatMap(c -> c.ways().stream().findFirst()).filter(way -> !typed.isSent("rpm")).ifPresent(way -> typed.set("rpm", new BigDecimal(way.rpm()).round(new MathContext(4))
+        cut.flatMap(c -> c.ways().stream().findFirst()).filter(way -> !typed.isSent("rpm"))
+                .ifPresent(way -> typed.set("rpm", new BigDecimal(way.rpm()).round(new MathContext(4))
                 .stripTrailingZeros().toPlainString()));
         model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("train", machine.train());
@@ -115,12 +119,15 @@ class CutController {
         boolean drilling = kind.filter(k -> k == Job.Kind.DRILLING).isPresent();
         Optional<Double> depth = drilling ? Optional.of(0.0) : length(typed, "depth", unit);
         Optional<Double> width = kind.filter(k -> k == Job.Kind.FACE_MILLING).isPresent() ? length(typed, "width", unit) : Optional.of(0.0);
-        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? figure(typed.get("speed")) : kind.flatMap(k -> material.map(m -> (double) m.speed(k))).orElse(1.0));
-        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force")) : material.map(m -> (double) m.force()).orElse(1.0));
+        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? figure(typed.get("speed"))
+                : kind.flatMap(k -> material.map(m -> (double) m.speed(k))).orElse(1.0));
+        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force"))
+                : material.map(m -> (double) m.force()).orElse(1.0));
         if (!typed.isClean() || Stream.of(kind, material, diameter, feed, depth, width, speed, force).anyMatch(Optional::isEmpty)) {
             return Optional.empty();
         }
-        return typed.attempt("diameter", () -> new Job(kind.get(), diameter.get(), speed.get(), feed.get(), depth.get(), width.get(), force.get()));
+        return typed.attempt("diameter", () -> new Job(kind.get(), diameter.get(), speed.get(), feed.get(), depth.get(), width.get(),
+                        force.get()));
     }
 
     private static double figure(String typed) {

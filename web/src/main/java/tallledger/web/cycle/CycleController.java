@@ -55,11 +55,13 @@ class CycleController {
 
     private List<Line> lines(StepLedger ledger) {
         List<Step> steps = new ArrayList<>(ledger.steps().stream().filter(s -> s.recording().cycle().isPresent()).toList());
-        ledger.latest().values().stream().map(StepResult::step).filter(s -> s.recording().cycle().isPresent() && !steps.contains(s)).forEach(steps::add);
+        ledger.latest().values().stream().map(StepResult::step).filter(s -> s.recording().cycle().isPresent() && !steps.contains(s))
+                .forEach(steps::add);
         return steps.stream().map(step -> {
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
             String mark = result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : "open");
-            return new Line(step.id().written(), name(step, result), mark, result.orElse(null), result.flatMap(r -> CycleView.ofResult(r, ledger.rules(), words)).orElse(null));
+            return new Line(step.id().written(), name(step, result), mark, result.orElse(null),
+                    result.flatMap(r -> CycleView.ofResult(r, ledger.rules(), words)).orElse(null));
         }).toList();
     }
 

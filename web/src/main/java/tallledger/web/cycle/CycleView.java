@@ -67,7 +67,8 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
     private static CycleView of(CycleScript script, List<CycleResult.Line> lines, boolean own, Words words) {
         List<Key> keys = script.events().stream().map(e -> new Key(e, name(e, own, words), script.forbids(e).isPresent(),
                 script.forbids(e).filter(CycleScript.Never::hazard).isPresent())).toList();
-        List<String> texts = script.expected().stream().map(e -> name(e.event(), own, words) + times(e) + window(e.window(), words)).toList();
+        List<String> texts = script.expected().stream().map(e -> name(e.event(), own, words) + times(e) + window(e.window(), words))
+                .toList();
         return new CycleView(keys, texts, drawn(lines, own, words), WIDTH, own);
     }
 
@@ -76,7 +77,8 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
     }
 
     private static String window(Optional<CycleScript.Window> window, Words words) {
-        return window.map(w -> " " + (w.isOpen() ? words.say("cycle.window-least", w.least(), w.whose()) : words.say("cycle.window", w.least(), w.most(), w.whose()))).orElse("");
+        return window.map(w -> " " + (w.isOpen() ? words.say("cycle.window-least", w.least(), w.whose())
+                        : words.say("cycle.window", w.least(), w.most(), w.whose()))).orElse("");
     }
 
     static String name(String event, boolean own, Words words) {
@@ -94,8 +96,10 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
             if (from >= 0 && before + from > end) {
                 from = -1;
             }
-            drawn.add(new Line(name(line.event(), own, words), FIRST + drawn.size() * PITCH, line.at().map(a -> place(a.doubleValue(), end)).orElse(-1.0),
-                    from < 0 ? -1 : Math.min(place(before + from, end), WIDTH - 4), from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
+            drawn.add(new Line(name(line.event(), own, words), FIRST + drawn.size() * PITCH, line.at().map(a -> place(a.doubleValue(), end))
+                            .orElse(-1.0),
+                    from < 0 ? -1 : Math.min(place(before + from, end), WIDTH - 4),
+                    from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
                     line.verdict() == CycleResult.Verdict.RIGHT, line.hazard(), says(line, words)));
             before = line.at().map(BigDecimal::doubleValue).orElse(before);
         }

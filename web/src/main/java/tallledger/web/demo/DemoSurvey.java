@@ -125,7 +125,8 @@ final class DemoSurvey {
     /** Starts the machine: what is on its spindle is said first. */
     DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
         Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);
-        write(90, SurveyEntries.startConfirmed(by(), survey().basis(), simulated.description().family().traits().startChecks(simulated.description()), mounted));
+        write(90, SurveyEntries.startConfirmed(by(), survey().basis(),
+                        simulated.description().family().traits().startChecks(simulated.description()), mounted));
         return this;
     }
 
@@ -166,11 +167,13 @@ final class DemoSurvey {
         StepLedger ledger = survey().steps();
         SimulatedMachine.Answer answer = simulated.answer(step, ledger.rules(), random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis().with(with(step)), answer.flagged(), confirmed, answer.remark()));
+        write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis().with(with(step)), answer.flagged(),
+                        confirmed, answer.remark()));
     }
 
     private Optional<Gauge> with(Step step) {
-        return step.recording().usualGauge().flatMap(kind -> carried.stream().filter(g -> g.kind() == kind).findFirst()).map(HouseGauge::gauge);
+        return step.recording().usualGauge().flatMap(kind -> carried.stream().filter(g -> g.kind() == kind).findFirst())
+                .map(HouseGauge::gauge);
     }
 
     private By by() {

@@ -9,8 +9,8 @@ import java.util.List;
 import org.springframework.core.io.ClassPathResource;
 
 /**
- * The application's own letters for drawings, wherever it runs: the library that draws looks for them among those of the machine, so they are put there before
- * it looks.
+ * The application's own letters for drawings, wherever it runs: the library that draws looks for them among those of the machine, so they
+ * are put there before it looks.
  */
 public final class DrawingFonts {
 

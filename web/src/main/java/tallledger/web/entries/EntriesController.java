@@ -43,15 +43,16 @@ class EntriesController {
     }
 
     @GetMapping
-    String show(@PathVariable long id, @RequestParam Optional<Integer> strike, @RequestParam MultiValueMap<String, String> fields, Model model,
-                HttpServletRequest request) {
+    String show(@PathVariable long id, @RequestParam Optional<Integer> strike, @RequestParam MultiValueMap<String, String> fields,
+            Model model, HttpServletRequest request) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.blank();
         strike.ifPresent(target -> typed.set("target", String.valueOf(target)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         Typed asked = Typed.of(fields);
         String at = strike.filter(n -> !asked.has("at")).map(String::valueOf).orElse(asked.get("at"));
-        return page(survey, typed, Submission.fresh(survey.head()), new EntriesPage.Asked(at, asked.get("from"), asked.get("kind"), asked.get("by")), model);
+        return page(survey, typed, Submission.fresh(survey.head()),
+                new EntriesPage.Asked(at, asked.get("from"), asked.get("kind"), asked.get("by")), model);
     }
 
     @PostMapping("/strike")

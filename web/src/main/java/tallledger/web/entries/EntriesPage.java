@@ -22,8 +22,8 @@ import tallledger.web.words.Words;
  * @param authors everybody who wrote in it
  * @param refused why the number asked for leads nowhere
  */
-public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> newer, Optional<Integer> older, List<String> kinds, List<String> authors,
-                          Optional<Reason> refused) {
+public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> newer, Optional<Integer> older, List<String> kinds,
+        List<String> authors, Optional<Reason> refused) {
 
     static final int A_PAGE = 100;
 
@@ -47,23 +47,27 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
         List<Entry> chosen = new ArrayList<>(all.stream().filter(asked::lets).toList());
         Collections.reverse(chosen);
         Optional<Integer> number = number(asked.at).filter(n -> n >= 1 && n <= survey.head());
-        Optional<Reason> refused = asked.at.isBlank() || number.isPresent() ? Optional.empty() : Optional.of(Reason.of(WebReason.ENTRIES_NONE, asked.at.strip(), survey.head()));
+        Optional<Reason> refused = asked.at.isBlank() || number.isPresent() ? Optional.empty()
+                : Optional.of(Reason.of(WebReason.ENTRIES_NONE, asked.at.strip(), survey.head()));
         // The entry asked for, or the next older one that the filter lets through.
         int from = number.map(n -> place(chosen, n) / A_PAGE * A_PAGE).or(() -> number(asked.from).map(n -> place(chosen, n))).orElse(0);
         int to = Math.min(chosen.size(), from + A_PAGE);
         return new EntriesPage(EntryLine.of(survey, chosen.subList(from, to), words), chosen.size(),
                 from == 0 ? Optional.empty() : Optional.of(chosen.get(Math.max(0, from - A_PAGE)).sequence()),
                 to == chosen.size() ? Optional.empty() : Optional.of(chosen.get(to).sequence()),
-                all.stream().map(Entry::kind).distinct().sorted().toList(), all.stream().map(Entry::author).distinct().sorted().toList(), refused);
+                all.stream().map(Entry::kind).distinct().sorted().toList(), all.stream().map(Entry::author).distinct().sorted().toList(),
+                refused);
     }
 
     private static int place(List<Entry> chosen, int number) {
-        return IntStream.range(0, chosen.size()).filter(i -> chosen.get(i).sequence() <= number).findFirst().orElse(Math.max(0, chosen.size() - 1));
+        return IntStream.range(0, chosen.size()).filter(i -> chosen.get(i).sequence() <= number).findFirst()
+                .orElse(Math.max(0, chosen.size() - 1));
     }
 
     /** How much of the ledger this is. */
     public Reason says(int all) {
-        return chosen < all ? Reason.of(WebReason.ENTRIES_SHOWN, lines.size(), chosen, all) : lines.size() < all ? Reason.of(WebReason.ENTRIES_PAGE, lines.size(), all)
+        return chosen < all ? Reason.of(WebReason.ENTRIES_SHOWN, lines.size(), chosen, all) : lines.size() < all
+                ? Reason.of(WebReason.ENTRIES_PAGE, lines.size(), all)
                 : Reason.of(WebReason.ENTRIES_ALL, all);
     }
 

@@ -53,9 +53,12 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
-            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry) + films.at(entry).map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""), entry.by().author().written(),
-                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words) + from(entry, words), by,
-                    open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray, Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
+            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry) + films.at(entry)
+                            .map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""), entry.by().author().written(),
+                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words)
+                    + from(entry, words), by,
+                    open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray,
+                    Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
         }
         return lines;
     }
@@ -70,12 +73,14 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     /** Entries whose judgement when they were written differs from that by what holds now, with both in words. */
     private static Map<Integer, String> judgedOtherwise(Survey survey, Words words) {
         Map<Integer, String> all = new HashMap<>();
-        survey.core().made().forEach(m -> m.otherwiseThen().ifPresent(then -> all.put(m.entry(), both(then, m.outcome(), m.grade(), words))));
+        survey.core().made().forEach(m -> m.otherwiseThen()
+                .ifPresent(then -> all.put(m.entry(), both(then, m.outcome(), m.grade(), words))));
         return all;
     }
 
     private static String both(JudgedThen then, Outcome now, Optional<Grade> grade, Words words) {
-        return words.say("entry.judged-otherwise", called(then.outcome(), then.grade(), words), joined(then.because(), words), called(now, grade, words));
+        return words.say("entry.judged-otherwise", called(then.outcome(), then.grade(), words), joined(then.because(), words),
+                called(now, grade, words));
     }
 
     private static String called(Outcome outcome, Optional<Grade> grade, Words words) {
@@ -93,7 +98,8 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         if (entry.damage().isEmpty() && entry.draft().payload().get("paper") instanceof Map<?, ?> paper) {
             return "; " + words.say("entry.on-paper", paper.get("line"), String.valueOf(paper.get("visit")));
         }
-        return entry.damage().isEmpty() && entry.draft().payload().get("table") instanceof Map<?, ?> table ? "; " + words.say("entry.of-table", String.valueOf(table.get("file")), table.get("line")) : "";
+        return entry.damage().isEmpty() && entry.draft().payload().get("table") instanceof Map<?, ?> table ? "; "
+                + words.say("entry.of-table", String.valueOf(table.get("file")), table.get("line")) : "";
     }
 
     private static String raw(Entry entry) {
@@ -104,8 +110,10 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     /** A step by its name, a system by its words; a run by its settings. */
     private static String stepName(Survey survey, Entry entry, Words words) {
         return survey.steps().step(entry.step()).map(s -> words.say(s.name()))
-                .or(() -> survey.core().decoded().event(entry.sequence()).filter(Event.Repaired.class::isInstance).map(Event.Repaired.class::cast)
-                        .flatMap(repaired -> repaired.part().system()).map(system -> words.say(system.words(survey.core().machine().fitOut()))))
+                .or(() -> survey.core().decoded().event(entry.sequence()).filter(Event.Repaired.class::isInstance)
+                        .map(Event.Repaired.class::cast)
+                        .flatMap(repaired -> repaired.part().system())
+                        .map(system -> words.say(system.words(survey.core().machine().fitOut()))))
                 .orElse(entry.step());
     }
 

@@ -98,7 +98,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     @Override
     public String checked(Event.Checked event, Entry entry) {
         String seconds = event.seconds().map(TypedNumber::typed).orElse("");
-        return words.say(event.good() ? "entry.check-good" : "entry.check-bad", event.check(), seconds.isEmpty() ? 0 : 1, seconds, event.remark());
+        return words.say(event.good() ? "entry.check-good" : "entry.check-bad", event.check(), seconds.isEmpty() ? 0 : 1, seconds,
+                event.remark());
     }
 
     /** What was typed, field by field, and what the surveyor said of it. */
@@ -111,7 +112,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
             parts.add(words.say("entry.right"));
         }
         LengthUnit unit = event.basis().map(Basis::unit).orElse(survey.machine().identity().unit());
-        survey.steps().step(event.step()).ifPresentOrElse(step -> parts.addAll(StepMargin.line(step.recording(), event.typed(), unit, survey.rules(), words)),
+        survey.steps().step(event.step())
+                .ifPresentOrElse(step -> parts.addAll(StepMargin.line(step.recording(), event.typed(), unit, survey.rules(), words)),
                 () -> event.typed().values().stream().sorted().forEach(parts::add));
         parts.add(event.remark());
         return joined(parts);
@@ -135,8 +137,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     @Override
     public String stakes(Event.Priced event, Entry entry) {
         Stakes s = event.stakes();
-        return words.say("entry.priced", s.asking().isPresent() ? 1 : 0, s.asking().map(TypedNumber::typed).orElse(""), s.sound().isPresent() ? 1 : 0, s.sound().map(TypedNumber::typed).orElse(""),
-                s.currency(), s.background());
+        return words.say("entry.priced", s.asking().isPresent() ? 1 : 0, s.asking().map(TypedNumber::typed).orElse(""),
+                s.sound().isPresent() ? 1 : 0, s.sound().map(TypedNumber::typed).orElse(""), s.currency(), s.background());
     }
 
     @Override
@@ -159,7 +161,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String photographed(Event.Photographed event, Entry entry) {
-        return words.say("entry.photo", event.photo().caption(), event.photo().width(), event.photo().height(), event.photo().sha256().substring(0, 8));
+        return words.say("entry.photo", event.photo().caption(), event.photo().width(), event.photo().height(),
+                event.photo().sha256().substring(0, 8));
     }
 
     @Override
@@ -174,13 +177,16 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String regraded(Event.Regraded event, Entry entry) {
-        return words.say("entry.regraded", event.regrade().target(), event.regrade().severity(), event.regrade().why(), event.regrade().whose().ordinal());
+        return words.say("entry.regraded", event.regrade().target(), event.regrade().severity(), event.regrade().why(),
+                event.regrade().whose().ordinal());
     }
 
     @Override
     public String repaired(Event.Repaired event, Entry entry) {
-        return event.part().system().map(system -> words.say("entry.system-repaired", words.say(system.words(survey.machine().fitOut())), event.what()))
-                .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what())).orElseThrow());
+        return event.part().system()
+                .map(system -> words.say("entry.system-repaired", words.say(system.words(survey.machine().fitOut())), event.what()))
+                .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what()))
+                        .orElseThrow());
     }
 
     @Override

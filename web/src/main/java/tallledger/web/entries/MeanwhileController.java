@@ -63,7 +63,8 @@ class MeanwhileController {
     private List<Field> fields(Meanwhile meanwhile) {
         List<Field> fields = new ArrayList<>();
         meanwhile.typed().names().stream().filter(name -> !CARRIED.contains(name))
-                .forEach(name -> meanwhile.typed().all(name).forEach(value -> fields.add(new Field(name, value, value.isBlank() ? "" : words.field(name)))));
+                .forEach(name -> meanwhile.typed().all(name)
+                        .forEach(value -> fields.add(new Field(name, value, value.isBlank() ? "" : words.field(name)))));
         return fields;
     }
 }

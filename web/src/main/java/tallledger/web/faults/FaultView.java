@@ -21,12 +21,14 @@ import tallledger.web.words.Words;
  * @param checks   cheapest first
  * @param again    what must be done again once it is put right
  */
-public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history, Part.System system, List<Check> checks, String again) {
+public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history,
+        Part.System system, List<Check> checks, String again) {
 
     static List<FaultView> of(Survey survey, List<Check> table, Words words) {
         List<Finding> findings = Finding.of(survey.core());
         return Fault.of(survey.core()).stream().map(fault -> of(survey, fault, findings, table, words))
-                .sorted(Comparator.comparing((FaultView f) -> f.state).thenComparing(f -> f.severity == null ? Severity.NOTE : f.severity)).toList();
+                .sorted(Comparator.comparing((FaultView f) -> f.state).thenComparing(f -> f.severity == null ? Severity.NOTE : f.severity))
+                .toList();
     }
 
     private static FaultView of(Survey survey, Fault fault, List<Finding> findings, List<Check> table, Words words) {
@@ -35,12 +37,14 @@ public record FaultView(String name, String key, Severity severity, String says,
         String says = String.join(" ", own.stream().map(f -> words.say(f.what())).toList());
         Severity severity = own.stream().map(Finding::severity).min(Comparator.naturalOrder()).orElse(null);
         return new FaultView(name, fault.task().key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
-                fault.system().map(s -> Check.cheapestFirst(table, s.name())).orElse(List.of()), fault.system().map(s -> again(survey, s, words)).orElse(""));
+                fault.system().map(s -> Check.cheapestFirst(table, s.name())).orElse(List.of()), fault.system()
+                .map(s -> again(survey, s, words)).orElse(""));
     }
 
     /** Every step of the system that has a record: it would prove nothing after the repair. */
     private static String again(Survey survey, Part.System system, Words words) {
-        return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest().containsKey(step.id()))
+        return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest()
+                        .containsKey(step.id()))
                 .map(step -> words.say(step.name())).toList());
     }
 }

@@ -75,8 +75,8 @@ class FaultsController {
     String repair(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return entries.write(survey, typed, response, () -> repaired(survey, typed), (now, said, submission) -> page(now, said, submission, model),
-                entry -> "redirect:/surveys/" + id + "/faults");
+        return entries.write(survey, typed, response, () -> repaired(survey, typed),
+                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/faults");
     }
 
     private Optional<Draft> repaired(Survey survey, Typed typed) {
@@ -84,12 +84,14 @@ class FaultsController {
         if (part.isEmpty()) {
             typed.refuse("part", Reason.of(CommonReason.CHOICE_UNKNOWN));
         }
-        return part.flatMap(p -> typed.attempt("what", () -> SurveyEntries.repaired(survey.by(clock, typed.get("author")), p, typed.get("what"))));
+        return part.flatMap(p -> typed.attempt("what", () -> SurveyEntries.repaired(survey.by(clock, typed.get("author")), p,
+                        typed.get("what"))));
     }
 
     /** What the form's choice stands for: a system some step names, or an element of the drive; empty for anything else. */
     private static Optional<Part> part(Survey survey, String chosen) {
-        Stream<Part> systems = Stream.concat(survey.steps().steps().stream(), survey.steps().latest().values().stream().map(StepResult::step))
+        Stream<Part> systems = Stream.concat(survey.steps().steps().stream(),
+                survey.steps().latest().values().stream().map(StepResult::step))
                 .map(Step::system);
         Stream<Part> positions = survey.folded().elements().all().stream().map(e -> new Part.Position(e.stageName(), e.label()));
         return Stream.concat(systems, positions).filter(part -> written(part).equals(chosen)).findFirst();
@@ -97,7 +99,8 @@ class FaultsController {
 
     /** As a choice names it. */
     private static String written(Part part) {
-        return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis().map(AxisId::written).orElse("")).orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
+        return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis().map(AxisId::written).orElse(""))
+                .orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
     }
 
     private String named(Part part, Survey survey) {
@@ -116,8 +119,10 @@ class FaultsController {
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
-                survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name()))).toList());
-        model.addAttribute("repairs", survey.core().repairs().stream().map(r -> new Repair(r.entry(), r.author(), named(r.part(), survey), r.what())).toList());
+                survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name())))
+                .toList());
+        model.addAttribute("repairs",
+                survey.core().repairs().stream().map(r -> new Repair(r.entry(), r.author(), named(r.part(), survey), r.what())).toList());
         model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).toList());
         model.addAttribute("typed", typed);

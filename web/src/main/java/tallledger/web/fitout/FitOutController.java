@@ -69,7 +69,8 @@ class FitOutController {
             response.setStatus(422);
             return page(machine, typed, submission, model);
         }
-        return machines.write(Optional.of(machine), machine.description().with(fitOut.get().with(machine.description().fitOut().ownChart())), typed, submission, response,
+        return machines.write(Optional.of(machine),
+                machine.description().with(fitOut.get().with(machine.description().fitOut().ownChart())), typed, submission, response,
                 next -> page(machine, typed, next, model));
     }
 

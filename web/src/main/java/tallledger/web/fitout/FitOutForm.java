@@ -20,7 +20,9 @@ import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.web.forms.Typed;
 
-/** Axes, features, supply and chart as typed, read into a {@link FitOut} and written from one. Everything wrong is collected at its field. */
+/**
+ * Axes, features, supply and chart as typed, read into a {@link FitOut} and written from one. Everything wrong is collected at its field.
+ */
 public final class FitOutForm {
 
     private FitOutForm() {
@@ -42,14 +44,16 @@ public final class FitOutForm {
         }
         Set<Feature> features = new HashSet<>();
         typed.all("feature").forEach(name -> Stream.of(Feature.values()).filter(f -> f.name().equals(name)).forEach(features::add));
-        Optional<SupplyPlate> supply = typed.attempt("volts", () -> SupplyPlate.parse(typed.get("volts"), typed.get("hertz"), typed.wholeOr("phases", 3),
+        Optional<SupplyPlate> supply = typed.attempt("volts",
+                () -> SupplyPlate.parse(typed.get("volts"), typed.get("hertz"), typed.wholeOr("phases", 3),
                 typed.get("supplyKilowatts"), typed.get("amperes"), typed.holds("heavyStart", "yes")));
         Optional<FitOut.Chart> chart = chart(typed, unit);
         typed.attempt("otherSpeeds", () -> OtherSpeed.parse(typed.get("otherSpeeds")));
         if (!typed.isClean() || supply.isEmpty()) {
             return Optional.empty();
         }
-        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart, typed.get("otherSpeeds").strip()).checkedFor(family, unit));
+        return typed.attempt("features", () -> new FitOut(axes, features, supply.get(), chart, typed.get("otherSpeeds").strip())
+                .checkedFor(family, unit));
     }
 
     /** The identity a row came with; a new row has none. */
@@ -64,16 +68,20 @@ public final class FitOutForm {
     /** Core names its fields by themselves; here they stand in a row of several. */
     private static Optional<Axis> axis(Typed typed, String row, Set<AxisId> taken, LengthUnit unit) {
         Set<Axis.Ability> abilities = new HashSet<>();
-        typed.all(row + ".abilities").forEach(name -> Stream.of(Axis.Ability.values()).filter(a -> a.name().equals(name)).forEach(abilities::add));
+        typed.all(row + ".abilities")
+                .forEach(name -> Stream.of(Axis.Ability.values()).filter(a -> a.name().equals(name)).forEach(abilities::add));
         Axis.Per per = typed.holds(row + ".per", "REV") ? Axis.Per.REV : Axis.Per.MIN;
         try {
             String name = typed.get(row + ".name");
             // It keeps its identity whatever it is called; only a new one gets it from its first name.
             AxisId id = known(row, typed).get().orElseGet(() -> AxisId.named(name, taken));
-            Axis.Role role = typed.has(row + ".role") ? typed.choice(row + ".role", Axis.Role.class).orElse(Axis.Role.OTHER) : Axis.Role.named(name);
+            Axis.Role role = typed.has(row + ".role") ? typed.choice(row + ".role", Axis.Role.class).orElse(Axis.Role.OTHER)
+                    : Axis.Role.named(name);
             taken.add(id);
-            return Optional.of(new Axis(id, role, name, typed.get(row + ".minus"), typed.get(row + ".plus"), abilities, typed.get(row + ".travel").strip(),
-                    new Axis.Rates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(), typed.get(row + ".rapid").strip())).checked(unit));
+            return Optional.of(new Axis(id, role, name, typed.get(row + ".minus"), typed.get(row + ".plus"), abilities,
+                            typed.get(row + ".travel").strip(),
+                    new Axis.Rates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(),
+                            typed.get(row + ".rapid").strip())).checked(unit));
         } catch (Refused refused) {
             String field = refused.field().map(f -> f.equals("ways") ? "minus" : f).orElse("name");
             typed.refuse(row + "." + field, refused.reason());
@@ -85,13 +93,16 @@ public final class FitOutForm {
         if (!typed.has("leadScrew") && !typed.has("promised")) {
             return Optional.empty();
         }
-        FitOut.Chart chart = new FitOut.Chart(typed.get("leadScrew").strip(), typed.get("factors").strip(), typed.get("promised").strip(), typed.get("reach").strip(), typed.get("buyable").strip());
+        FitOut.Chart chart = new FitOut.Chart(typed.get("leadScrew").strip(), typed.get("factors").strip(), typed.get("promised").strip(),
+                typed.get("reach").strip(), typed.get("buyable").strip());
         return typed.attempt("leadScrew", () -> chart.parse(unit)).map(parsed -> chart);
     }
 
     /** Writes it as a person would have typed it, over what stood there. */
     public static void write(FitOut fitOut, Typed typed) {
-        typed.names().stream().filter(name -> name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable|otherSpeeds"))
+        typed.names().stream().filter(name ->
+                        name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes"
+                        + "|leadScrew|factors|promised|reach|buyable|otherSpeeds"))
                 .forEach(typed::remove);
         typed.set("axisRows", String.valueOf(fitOut.axes().size() + 1));
         for (int i = 0; i < fitOut.axes().size(); i++) {

@@ -54,17 +54,19 @@ public class SurveyWriter {
      * @param page shown again where nothing was written
      * @param next where to go on from the entry written
      */
-    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next) {
+    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+            Function<Entry, String> next) {
         return write(survey, typed, response, read, page, next, books::append, true);
     }
 
-    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next, Appending appending) {
+    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+            Function<Entry, String> next, Appending appending) {
         return write(survey, typed, response, read, page, next, appending, false);
     }
 
     /** @param again whether the form can be sent again from another page: one with a file cannot */
-    private String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page, Function<Entry, String> next,
-                         Appending appending, boolean again) {
+    private String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+            Function<Entry, String> next, Appending appending, boolean again) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = books.acknowledged(survey.id(), submission);
         if (already.isPresent()) {
@@ -137,6 +139,7 @@ public class SurveyWriter {
 
     /** Each entry has a key of its own, made of the form's, and has seen the one before it. */
     private static Submission part(Submission form, int entry) {
-        return new Submission((form.key().length() > LONGEST_KEY ? form.key().substring(0, LONGEST_KEY) : form.key()) + "-" + entry, form.seen() + entry);
+        return new Submission((form.key().length() > LONGEST_KEY ? form.key().substring(0, LONGEST_KEY) : form.key()) + "-" + entry,
+                form.seen() + entry);
     }
 }

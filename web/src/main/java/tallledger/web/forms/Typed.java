@@ -29,7 +29,8 @@ public class Typed {
     public static Typed of(MultiValueMap<String, String> fields) {
         Typed typed = new Typed();
         typed.fields.addAll(fields);
-        typed.fields.forEach((name, values) -> values.stream().flatMap(value -> PlainText.fault(value).stream()).findFirst().ifPresent(fault -> typed.refuse(name, fault)));
+        typed.fields.forEach((name, values) -> values.stream().flatMap(value -> PlainText.fault(value).stream()).findFirst()
+                .ifPresent(fault -> typed.refuse(name, fault)));
         return typed;
     }
 

@@ -57,7 +57,8 @@ class BackupController {
     @PostMapping("/house/backup/begin")
     String begin() {
         String name = NAME.format(clock.instant().atZone(ZoneId.systemDefault()));
-        return works.answer(works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup", progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
+        return works.answer(works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup",
+                        progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
             @Override
             public void copies() {
                 progress.at(0.1, Reason.of(WebReason.WORK_BACKUP_COPY));
@@ -76,7 +77,8 @@ class BackupController {
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.parseMediaType("application/zip"));
         headers.setContentLength(Files.size(taken));
-        headers.setContentDisposition(ContentDisposition.attachment().filename(NAME.format(clock.instant().atZone(ZoneId.systemDefault()))).build());
+        headers.setContentDisposition(ContentDisposition.attachment().filename(NAME.format(clock.instant().atZone(ZoneId.systemDefault())))
+                .build());
         return new ResponseEntity<>(out -> {
             try (InputStream in = Files.newInputStream(taken)) {
                 in.transferTo(out);

@@ -90,7 +90,8 @@ class ChecksController {
         boolean out = typed.get("act").equals("out");
         return house.write(typed, response, "", false, () -> {
             Optional<Check> was = typed.get("row").equals(NEW) ? Optional.empty() : Optional.of(was(typed));
-            return new HouseChange.Row(was, out ? Optional.empty() : Optional.of(ChecksTable.row(typed.get("about"), typed.get("element"), typed.get("what"), typed.get("low"),
+            return new HouseChange.Row(was, out ? Optional.empty()
+                    : Optional.of(ChecksTable.row(typed.get("about"), typed.get("element"), typed.get("what"), typed.get("low"),
                     typed.get("likely"), typed.get("high"))), typed.get("reason"));
         }, (said, submission, found) -> page(model, said, submission), "/house/checks#table");
     }
@@ -110,7 +111,8 @@ class ChecksController {
 
     /** The row the form was opened with. */
     private static Check was(Typed typed) {
-        return ChecksTable.parse(ChecksTable.write(List.of()) + typed.get("was")).stream().findFirst().orElseThrow(() -> Refused.because(HouseReason.CHECK_ROW_GONE));
+        return ChecksTable.parse(ChecksTable.write(List.of()) + typed.get("was")).stream().findFirst()
+                .orElseThrow(() -> Refused.because(HouseReason.CHECK_ROW_GONE));
     }
 
     private Optional<Check> check(Typed typed) {
@@ -124,7 +126,8 @@ class ChecksController {
     }
 
     private String words(String about) {
-        return Stream.of(Symptom.values()).filter(s -> s.name().equals(about)).findFirst().map(words::of).orElseGet(() -> words.say("system." + about.replace(' ', '-')));
+        return Stream.of(Symptom.values()).filter(s -> s.name().equals(about)).findFirst().map(words::of)
+                .orElseGet(() -> words.say("system." + about.replace(' ', '-')));
     }
 
     private static void fill(Typed typed, Check check) {

@@ -64,7 +64,8 @@ class GaugesController {
     @PostMapping
     String save(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Typed typed = Typed.of(fields);
-        return house.write(typed, response, "", false, () -> change(typed), (said, submission, found) -> page(model, said, submission), "/house/gauges");
+        return house.write(typed, response, "", false, () -> change(typed), (said, submission, found) -> page(model, said, submission),
+                "/house/gauges");
     }
 
     private HouseChange change(Typed typed) {
@@ -76,10 +77,12 @@ class GaugesController {
         if (!id.equals(NEW) && named(id).isEmpty()) {
             throw Refused.because(HouseReason.GAUGE_GONE).at("form");
         }
-        Rule kind = Rule.named(typed.get("kind")).filter(k -> k.shape() == Shape.GAUGE).orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("kind"));
+        Rule kind = Rule.named(typed.get("kind")).filter(k -> k.shape() == Shape.GAUGE)
+                .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("kind"));
         Map<String, String> said = new HashMap<>();
         FIELDS.forEach(f -> said.put(f, typed.get(f)));
-        return new HouseChange.GaugeListed(HouseGauge.typed(id.equals(NEW) ? houses.book().nextGauge() : id, kind, said), typed.get("reason"));
+        return new HouseChange.GaugeListed(HouseGauge.typed(id.equals(NEW) ? houses.book().nextGauge() : id, kind, said),
+                typed.get("reason"));
     }
 
     private Optional<HouseGauge> named(String id) {

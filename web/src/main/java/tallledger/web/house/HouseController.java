@@ -54,7 +54,8 @@ class HouseController {
     }
 
     @PostMapping("/rules/{name}")
-    String change(@PathVariable String name, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+    String change(@PathVariable String name, @RequestParam MultiValueMap<String, String> fields, Model model,
+            HttpServletResponse response) {
         Typed typed = Typed.of(fields);
         Optional<Rule> rule = Rule.named(name);
         if (rule.isEmpty()) {
@@ -64,7 +65,8 @@ class HouseController {
         }
         List<String> figures = rule.get().shape().figures();
         String what = String.join(" ", figures.stream().map(f -> typed.get(f).strip()).toList());
-        return house.write(typed, response, what, true, () -> new HouseChange.Ruled(rule.get(), figures(typed, rule.get()), typed.get("reason")),
+        return house.write(typed, response, what, true, () -> new HouseChange.Ruled(rule.get(), figures(typed, rule.get()),
+                        typed.get("reason")),
                 (said, submission, found) -> numbers(model, rule, said, submission, found), "/house?rule=" + name + "#rule-" + name);
     }
 
@@ -76,7 +78,8 @@ class HouseController {
             String unit = rule.unit(i).written();
             String text = typed.get(name).strip();
             try {
-                figures.add(TypedNumber.parse(!unit.isEmpty() && text.endsWith(unit) ? text.substring(0, text.length() - unit.length()) : text).value());
+                figures.add(TypedNumber.parse(!unit.isEmpty() && text.endsWith(unit) ? text.substring(0, text.length() - unit.length())
+                                : text).value());
             } catch (Refused refused) {
                 throw refused.at(name);
             }
@@ -116,7 +119,8 @@ class HouseController {
             response.setStatus(404);
             return times(model, step, typed, Submission.fresh(houses.head()));
         }
-        return house.write(typed, response, typed.get("seconds"), false, () -> new HouseChange.Timed(code, seconds(typed), typed.get("reason")),
+        return house.write(typed, response, typed.get("seconds"), false,
+                () -> new HouseChange.Timed(code, seconds(typed), typed.get("reason")),
                 (said, submission, found) -> times(model, step, said, submission), "/house/steps?step=" + code + "#step-" + code);
     }
 

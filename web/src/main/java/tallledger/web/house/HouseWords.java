@@ -97,6 +97,7 @@ public class HouseWords implements HouseChange.Listener<String> {
 
     /** What a key is known by. */
     public Fingerprint fingerprint(HouseChange change) {
-        return change instanceof HouseChange.KeyMade key ? Fingerprint.of(Base64.getDecoder().decode(key.publicKey())) : new Fingerprint("");
+        return change instanceof HouseChange.KeyMade key ? Fingerprint.of(Base64.getDecoder().decode(key.publicKey()))
+                : new Fingerprint("");
     }
 }

@@ -45,7 +45,8 @@ class HouseWriter {
      * @param change the form, read; a field that makes no sense is refused where it was typed
      * @param to     address to go on to
      */
-    String write(Typed typed, HttpServletResponse response, String what, boolean looks, Supplier<HouseChange> change, Page page, String to) {
+    String write(Typed typed, HttpServletResponse response, String what, boolean looks, Supplier<HouseChange> change, Page page,
+            String to) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = houses.acknowledged(submission);
         if (already.isPresent()) {

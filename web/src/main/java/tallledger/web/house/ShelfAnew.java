@@ -9,7 +9,10 @@ import tallledger.web.record.Shelves;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.Works;
 
-/** What the shelf shows of each machine, made anew from the books as work that says how far it is: asked for on a page, or at the start ({@code --rebuild-shelf}). */
+/**
+ * What the shelf shows of each machine, made anew from the books as work that says how far it is: asked for on a page, or at the start
+ * ({@code --rebuild-shelf}).
+ */
 @Component
 class ShelfAnew {
 

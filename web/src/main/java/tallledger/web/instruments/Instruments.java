@@ -18,8 +18,8 @@ import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Survey;
 
 /**
- * Instruments there are for a task: with the demo data those on its simulated machines; for any other machine the one at the other end of a line of
- * text, where the settings name it ({@code tallledger.instrument}).
+ * Instruments there are for a task: with the demo data those on its simulated machines; for any other machine the one at the other end of
+ * a line of text, where the settings name it ({@code tallledger.instrument}).
  */
 @Component
 public class Instruments {
@@ -50,15 +50,18 @@ public class Instruments {
     /** The one that reads a field. */
     public Optional<Instrument> with(Survey survey, Task task, String field) {
         Optional<InstrumentKind> kind = task.route().isPresent() ? Optional.of(InstrumentKind.TACHOMETER)
-                : task.step().flatMap(step -> step.recording().fields().stream().filter(f -> f.name().equals(field)).findFirst().flatMap(f -> kind(step, f)));
+                : task.step().flatMap(step -> step.recording().fields().stream().filter(f -> f.name().equals(field)).findFirst()
+                        .flatMap(f -> kind(step, f)));
         if (kind.isEmpty()) {
             return Optional.empty();
         }
         String name = survey.core().machine().identity().name();
         Optional<SimulatedMachine> machine = simulated.stream().filter(m -> m.description().identity().name().equals(name)).findFirst();
         if (machine.isPresent()) {
-            SimulatedInstrument instrument = new SimulatedInstrument(machine.get(), task.step(), route(task, machine.get()), kind.get(), survey.rules(), seed(survey, task));
-            return task.route().isPresent() || machine.get().answer(task.step().orElseThrow(), survey.rules(), new java.util.Random(instrument.seed())).values().containsKey(field)
+            SimulatedInstrument instrument = new SimulatedInstrument(machine.get(), task.step(), route(task, machine.get()), kind.get(),
+                    survey.rules(), seed(survey, task));
+            return task.route().isPresent() || machine.get()
+                    .answer(task.step().orElseThrow(), survey.rules(), new java.util.Random(instrument.seed())).values().containsKey(field)
                     ? Optional.of(instrument) : Optional.empty();
         }
         return line.map(l -> l.reading(kind.get()));

@@ -24,8 +24,8 @@ import tallledger.core.instrument.InstrumentReason;
 import tallledger.core.reason.Refused;
 
 /**
- * An instrument at the other end of lines of text (docs/INSTRUMENTS.md): a file that a bridge adds lines to, or a socket on this machine that answers
- * {@code read KIND} with one.
+ * An instrument at the other end of lines of text (docs/INSTRUMENTS.md): a file that a bridge adds lines to, or a socket on this machine
+ * that answers {@code read KIND} with one.
  *
  * @param where as the settings say it
  */
@@ -102,7 +102,8 @@ record LineInstrument(String where) {
             socket.getOutputStream().write(("read " + kind.name().toLowerCase(Locale.ROOT) + "\n").getBytes(StandardCharsets.UTF_8));
             socket.getOutputStream().flush();
             String line = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8), 256).readLine();
-            InstrumentLine read = InstrumentLine.parse(line == null ? "" : line).orElseThrow(() -> Refused.because(InstrumentReason.NOTHING_READ, kind));
+            InstrumentLine read = InstrumentLine.parse(line == null ? "" : line)
+                    .orElseThrow(() -> Refused.because(InstrumentReason.NOTHING_READ, kind));
             if (read.kind() != kind) {
                 throw Refused.because(InstrumentReason.NOTHING_READ, kind);
             }

@@ -70,7 +70,8 @@ class KitController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
-                () -> SurveyEntries.kit(survey.by(clock, typed.get("author")), KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
+                () -> SurveyEntries.kit(survey.by(clock, typed.get("author")),
+                        KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
                         typed.get("cost"), typed.get("until"), typed.get("note"))))));
     }
 
@@ -79,9 +80,12 @@ class KitController {
     String mark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name", () -> {
-            KitItem known = survey.steps().kit().named(typed.get("name")).orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
-            return SurveyEntries.kit(survey.by(clock, typed.get("author")), new KitItem(known.name(), state, known.promised(), known.choice(), known.cost(), known.until(), known.note()));
+        return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class)
+                .flatMap(state -> typed.attempt("name", () -> {
+            KitItem known = survey.steps().kit().named(typed.get("name"))
+                    .orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
+            return SurveyEntries.kit(survey.by(clock, typed.get("author")),
+                    new KitItem(known.name(), state, known.promised(), known.choice(), known.cost(), known.until(), known.note()));
         })));
     }
 
@@ -89,12 +93,14 @@ class KitController {
     String lift(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return write(survey, typed, model, response, () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
+        return write(survey, typed, model, response,
+                () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
                 Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy")))));
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
-        return entries.write(survey, typed, response, read, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + survey.id() + "/kit");
+        return entries.write(survey, typed, response, read, (now, said, submission) -> page(now, said, submission, model),
+                entry -> "redirect:/surveys/" + survey.id() + "/kit");
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -105,7 +111,9 @@ class KitController {
         model.addAttribute("kit", kit);
         model.addAttribute("sum", kit.sum());
         model.addAttribute("usual", usual);
-        model.addAttribute("lift", survey.steps().lift().map(l -> InUnit.of(l.what().says(survey.rules()), survey.folded().machine().unit())).orElse(Lift.unknown()));
+        model.addAttribute("lift",
+                survey.steps().lift().map(l -> InUnit.of(l.what().says(survey.rules()), survey.folded().machine().unit()))
+                .orElse(Lift.unknown()));
         model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
         model.addAttribute("states", KitItem.State.values());
         model.addAttribute("typed", typed);

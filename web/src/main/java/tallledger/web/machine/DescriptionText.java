@@ -36,8 +36,8 @@ import tallledger.web.forms.Typed;
 import tallledger.web.words.WebReason;
 
 /**
- * A machine's description as plain text, to be kept, reused and written in any editor: parts in square brackets, "field: value" a line. It is what the
- * machine's form asks for, and is read as the form is; what is wrong is said with its line.
+ * A machine's description as plain text, to be kept, reused and written in any editor: parts in square brackets, "field: value" a line. It
+ * is what the machine's form asks for, and is read as the form is; what is wrong is said with its line.
  */
 public final class DescriptionText {
 
@@ -179,7 +179,8 @@ public final class DescriptionText {
                 if (part.word.equals(OWN_CHART)) {
                     machine.fitOut().ownChart().lines().entrySet().stream()
                             .sorted(Map.Entry.comparingByKey(Comparator.comparing(StepId::written)))
-                            .forEach(e -> lines.add(e.getKey().written() + ": " + e.getValue().permissible() + (e.getValue().measured().isEmpty() ? "" : "; " + e.getValue().measured())));
+                            .forEach(e -> lines.add(e.getKey().written() + ": " + e.getValue().permissible()
+                                    + (e.getValue().measured().isEmpty() ? "" : "; " + e.getValue().measured())));
                 }
                 text.append(written(part, lines));
             }
@@ -287,7 +288,8 @@ public final class DescriptionText {
             int equals = line.lastIndexOf('=');
             if (part.grid.isPresent() && equals > 0) {
                 cells.computeIfAbsent(part.grid.get(), g -> new LinkedHashMap<>())
-                        .put(line.substring(0, equals).strip().replaceAll("\\s*·\\s*", AND), new Cell(number, line.substring(equals + 1).strip()));
+                        .put(line.substring(0, equals).strip().replaceAll("\\s*·\\s*", AND),
+                                new Cell(number, line.substring(equals + 1).strip()));
                 return;
             }
             int colon = line.indexOf(':');

@@ -92,14 +92,16 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
         Ranges ranges = Ranges.of(table);
         return new DriveView(RayChartView.plain(table),
                 table.counted().stream().map(speed -> line(table, speed, motor, units)).toList(),
-                ranges.ranges().stream().map(r -> new RangeLine(train.name(r.sweep()), shown(r.speeds().low()), shown(r.speeds().high()))).toList(),
-                spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m, units)).orElse(List.of()),
-                Stream.concat(check.remarks().stream(), StageCheck.of(table).stream()).toList(), factors(check), motor.flatMap(m -> noPower(table, m)), units);
+                ranges.ranges().stream().map(r -> new RangeLine(train.name(r.sweep()), shown(r.speeds().low()), shown(r.speeds().high())))
+                .toList(), spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m, units)).orElse(List.of()),
+                Stream.concat(check.remarks().stream(), StageCheck.of(table).stream()).toList(), factors(check),
+                motor.flatMap(m -> noPower(table, m)), units);
     }
 
     private static Line line(SpeedTable table, Speed speed, Optional<MotorRating> motor, Units units) {
         Route route = speed.routes().get(0);
-        String routes = String.join(", ", speed.routes().stream().filter(r -> !table.train().isReverse(r)).map(table.train()::name).toList());
+        String routes = String.join(", ", speed.routes().stream().filter(r -> !table.train().isReverse(r)).map(table.train()::name)
+                .toList());
         Optional<SpindlePower> power = motor.flatMap(m -> speed.expected().flatMap(n -> SpindlePower.at(table.train(), m, route, n)));
         String rpm = speed.nominal().map(Figures::plain).or(() -> speed.expected().map(n -> "about " + shown(n))).orElse("?");
         return new Line(table.train().name(route), rpm, routes, power.map(p -> shown(p.kilowatts() / units.kilowatts)).orElse(""),
@@ -124,7 +126,8 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
         return java.util.stream.IntStream.range(0, levers.size()).filter(l -> levers.get(l).positions().size() > 1).mapToObj(l -> {
             List<Optional<Double>> factors = check.factors().factors(l);
             String text = String.join(", ", java.util.stream.IntStream.range(1, factors.size()).filter(p -> factors.get(p).isPresent())
-                    .mapToObj(p -> levers.get(l).positions().get(p) + " is " + shown(factors.get(p).get()) + " × " + levers.get(l).positions().get(0)).toList());
+                    .mapToObj(p -> levers.get(l).positions().get(p) + " is " + shown(factors.get(p).get()) + " × "
+                            + levers.get(l).positions().get(0)).toList());
             return new Factors(levers.get(l).name(), text);
         }).filter(f -> !f.text().isEmpty()).toList();
     }

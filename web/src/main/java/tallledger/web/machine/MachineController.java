@@ -68,7 +68,8 @@ class MachineController {
     private final Writer writer;
     private final MachineWriter machines;
     private final Words words;
-    private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT, a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
+    private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT,
+            a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
     private final LastAsked<SpeedPlate, PlateCheck> threadChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofThreads);
     private final LastAsked<SpeedPlate, PlateCheck> feedChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofFeeds);
@@ -92,9 +93,11 @@ class MachineController {
         model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
         model.addAttribute("surveys", shelves.surveysOf(machine));
         model.addAttribute("submission", Submission.fresh(0));
-        model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED)).orElse(null));
+        model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED))
+                .orElse(null));
         model.addAttribute("feedCheck", machine.description().feeds().map(f -> feedChecks.of(f.plate())).orElse(null));
-        model.addAttribute("threadGrid", machine.description().threads().map(t -> PlateGrid.of(t.plate().levers(), PlateGrid.THREAD)).orElse(null));
+        model.addAttribute("threadGrid", machine.description().threads().map(t -> PlateGrid.of(t.plate().levers(), PlateGrid.THREAD))
+                .orElse(null));
         model.addAttribute("threadCheck", machine.description().threads().map(t -> threadChecks.of(t.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
@@ -130,7 +133,8 @@ class MachineController {
     private PlateCheck plateCheck(Typed typed, String prefix) {
         Typed own = typed.withoutErrors();
         List<Lever> levers = MachineForm.levers(own, prefix);
-        return levers.isEmpty() ? null : (prefix.equals(PlateGrid.THREAD) ? threadChecks : feedChecks).of(MachineForm.plateSoFar(own, levers, prefix));
+        return levers.isEmpty() ? null : (prefix.equals(PlateGrid.THREAD) ? threadChecks : feedChecks)
+                .of(MachineForm.plateSoFar(own, levers, prefix));
     }
 
     /** The machine as far as it is typed; empty while family, drive or axes make no sense. */
@@ -145,7 +149,8 @@ class MachineController {
         Optional<FeedPlate> feeds = feedLevers.isEmpty() ? Optional.empty()
                 : Optional.of(new FeedPlate(MachineForm.plateSoFar(own, feedLevers, PlateGrid.FEED), unit, Axis.Per.REV));
         return family.flatMap(f -> MachineForm.train(own).flatMap(train -> MachineForm.fitOut(own, f, unit, before)
-                .map(fit -> new SoFar(f, unit, train, MachineForm.plateSoFar(own, MachineDescription.leversOf(train), PlateGrid.SPEED), feeds, threads, fit))));
+                .map(fit -> new SoFar(f, unit, train, MachineForm.plateSoFar(own, MachineDescription.leversOf(train), PlateGrid.SPEED),
+                        feeds, threads, fit))));
     }
 
     private DriveView drive(Typed typed) {
@@ -153,7 +158,8 @@ class MachineController {
         Optional<DriveTrain> train = MachineForm.train(own);
         Optional<MotorRating> motor = MachineForm.motor(own, houses.newest().rules());
         Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new Asked(t,
-                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty(), DriveView.Units.of(typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM)))));
+                MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty(),
+                DriveView.Units.of(typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM)))));
         own.errors().forEach(typed::refuse);
         return view.orElse(null);
     }
@@ -211,21 +217,25 @@ class MachineController {
     /** What the machine's steps and speeds are called, by their keys. */
     private Map<String, String> stepNames(Optional<SoFar> soFar) {
         Map<String, String> names = new LinkedHashMap<>();
-        soFar.map(s -> s.steps(houses.newest().rules())).orElse(List.of()).forEach(step -> names.put(step.id().written(), words.say(step.name())));
-        soFar.map(SoFar::routes).orElse(List.of()).forEach(route -> names.put(route.key(), words.say("page.speed", soFar.orElseThrow().train().name(route))));
+        soFar.map(s -> s.steps(houses.newest().rules())).orElse(List.of())
+                .forEach(step -> names.put(step.id().written(), words.say(step.name())));
+        soFar.map(SoFar::routes).orElse(List.of())
+                .forEach(route -> names.put(route.key(), words.say("page.speed", soFar.orElseThrow().train().name(route))));
         return names;
     }
 
     /** A claim is tied to steps and speeds by their names, as they were chosen; kept are their keys. */
     private void tie(Typed typed, Optional<Machine> machine) {
-        List<String> rows = IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> "claim" + i + ".testedBy").filter(typed::has).toList();
+        List<String> rows = IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> "claim" + i + ".testedBy").filter(typed::has)
+                .toList();
         if (rows.isEmpty()) {
             return;
         }
         Map<String, String> names = stepNames(soFar(typed, machine.map(Machine::description)));
         rows.forEach(row -> {
             List<String> keys = new ArrayList<>();
-            MachineForm.tied(typed.get(row)).forEach(name -> names.entrySet().stream().filter(e -> e.getValue().equals(name) || e.getKey().equals(name)).findFirst()
+            MachineForm.tied(typed.get(row))
+                    .forEach(name -> names.entrySet().stream().filter(e -> e.getValue().equals(name) || e.getKey().equals(name)).findFirst()
                     .ifPresentOrElse(e -> keys.add(e.getKey()), () -> typed.refuse(row, Reason.of(WebReason.CLAIM_STEP_UNKNOWN, name))));
             if (!typed.isWrong(row)) {
                 typed.set(row, String.join("; ", keys));
@@ -242,12 +252,14 @@ class MachineController {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
         tie(typed, machine);
-        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description), houses.newest().rules());
+        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description),
+                houses.newest().rules());
         if (description.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
             return form(model, machine, typed, submission, leversOf(typed));
         }
-        return machines.write(machine, description.get(), typed, submission, response, next -> form(model, machine, typed, next, leversOf(typed)));
+        return machines.write(machine, description.get(), typed, submission, response,
+                next -> form(model, machine, typed, next, leversOf(typed)));
     }
 
     /** Buttons that change the form and save nothing: lay out the plate, fill it from a paste, more claim rows. */
@@ -292,7 +304,8 @@ class MachineController {
 
     private String form(Model model, Optional<Machine> machine, Typed typed, Submission submission, List<Lever> levers) {
         model.addAttribute("machine", machine.orElse(null));
-        model.addAttribute("title", machine.map(m -> model.containsAttribute("driveOnly") ? m.name() + ": drive" : "Change " + m.name()).orElse("Describe a machine"));
+        model.addAttribute("title", machine.map(m -> model.containsAttribute("driveOnly") ? m.name() + ": drive" : "Change " + m.name())
+                .orElse("Describe a machine"));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
@@ -314,16 +327,19 @@ class MachineController {
         model.addAttribute("soFar", soFar.map(s -> s.says(houses.newest().rules())).orElse(null));
         Map<String, String> names = stepNames(soFar);
         model.addAttribute("tiedNames", names);
-        model.addAttribute("tied", IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> MachineForm.tied(typed.get("claim" + i + ".testedBy")).stream().map(key -> names.getOrDefault(key, key))
+        model.addAttribute("tied", IntStream.range(0, MachineForm.claimRows(typed))
+                .mapToObj(i -> MachineForm.tied(typed.get("claim" + i + ".testedBy")).stream().map(key -> names.getOrDefault(key, key))
                 .collect(Collectors.joining("; "))).toList());
         model.addAttribute("rows", IntStream.range(0, FitOutForm.rows(typed)).boxed().toList());
         Set<String> open = openParts(typed, Boolean.TRUE.equals(model.getAttribute("folded")));
         model.addAttribute("openParts", open);
-        model.addAttribute("moving", IntStream.range(0, FitOutForm.rows(typed)).mapToObj(i -> typed.get("axis" + i + ".name")).filter(name -> !name.isBlank())
+        model.addAttribute("moving", IntStream.range(0, FitOutForm.rows(typed)).mapToObj(i -> typed.get("axis" + i + ".name"))
+                .filter(name -> !name.isBlank())
                 .collect(Collectors.joining(", ")));
         model.addAttribute("roles", Axis.Role.values());
         model.addAttribute("abilities", Axis.Ability.values());
-        model.addAttribute("features", typed.withoutErrors().choice("family", Family.class).map(f -> f.traits().features()).orElse(Set.of()));
+        model.addAttribute("features", typed.withoutErrors().choice("family", Family.class).map(f -> f.traits().features())
+                .orElse(Set.of()));
         model.addAttribute("starts", StartingDescription.all());
         model.addAttribute("laws", MotorRating.Law.values());
         model.addAttribute("patterns", LeverPattern.values());
@@ -349,7 +365,8 @@ class MachineController {
         typed.errors().keySet().forEach(field -> {
             if (field.matches("ax(is|es).*|feed.*|thread.*")) {
                 open.add("moves");
-            } else if (field.matches("features?|volts|hertz|phases|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable|otherSpeeds")) {
+            } else if (field.matches(
+                    "features?|volts|hertz|phases|supplyKilowatts|amperes|leadScrew|factors|promised|reach|buyable|otherSpeeds")) {
                 open.add("has");
             } else if (field.matches("claim.*|said.*")) {
                 open.add("said");
@@ -363,7 +380,8 @@ class MachineController {
     /** What a claimed travel can be of: the machine's axes, or those usual in the family chosen. */
     private static List<Axis> axes(Optional<Machine> machine, Typed typed) {
         Optional<Family> family = typed.withoutErrors().choice("family", Family.class);
-        return machine.map(Machine::description).filter(d -> family.filter(f -> f != d.identity().family()).isEmpty()).map(MachineDescription::fitOut)
+        return machine.map(Machine::description).filter(d -> family.filter(f -> f != d.identity().family()).isEmpty())
+                .map(MachineDescription::fitOut)
                 .or(() -> family.map(f -> f.traits().usual())).map(FitOut::axes).orElse(List.of());
     }
 

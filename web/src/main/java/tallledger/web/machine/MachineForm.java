@@ -120,7 +120,8 @@ final class MachineForm {
             return Optional.empty();
         }
         return typed.attempt("stages", () -> {
-            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds, threads, fitOut.get());
+            MachineDescription description = new MachineDescription(identity.get(), claims, train.get(), plate.get(), motor, feeds, threads,
+                    fitOut.get());
             description.speeds();
             return description;
         });
@@ -132,7 +133,8 @@ final class MachineForm {
             // Its own test chart is typed on a page of its own and stays as it was.
             return FitOutForm.read(typed, family, unit).map(fit -> before.map(b -> fit.with(b.fitOut().ownChart())).orElse(fit));
         }
-        return Optional.of(before.filter(b -> b.identity().family() == family).map(MachineDescription::fitOut).orElseGet(() -> family.traits().usual()));
+        return Optional.of(before.filter(b -> b.identity().family() == family).map(MachineDescription::fitOut)
+                .orElseGet(() -> family.traits().usual()));
     }
 
     /** Puts down what a machine of the chosen family usually has. */
@@ -145,13 +147,15 @@ final class MachineForm {
 
     /** The feed plate in the unit it says it counts in. */
     private static Optional<FeedPlate> feeds(Typed typed, List<Lever> levers) {
-        Optional<LengthUnit> unit = typed.has("feedUnit") ? typed.choice("feedUnit", LengthUnit.class) : typed.choice("unit", LengthUnit.class);
+        Optional<LengthUnit> unit = typed.has("feedUnit") ? typed.choice("feedUnit", LengthUnit.class)
+                : typed.choice("unit", LengthUnit.class);
         Optional<Axis.Per> per = typed.has("feedPer") ? typed.choice("feedPer", Axis.Per.class) : Optional.of(Axis.Per.REV);
         return plate(typed, levers, PlateGrid.FEED).flatMap(p -> unit.flatMap(u -> per.map(each -> new FeedPlate(p, u, each))));
     }
 
     private static Optional<ThreadPlate> threads(Typed typed, List<Lever> levers) {
-        Optional<ThreadPlate.Counted> counted = typed.has("threadCounted") ? typed.choice("threadCounted", ThreadPlate.Counted.class) : Optional.of(ThreadPlate.Counted.PITCH_MM);
+        Optional<ThreadPlate.Counted> counted = typed.has("threadCounted") ? typed.choice("threadCounted", ThreadPlate.Counted.class)
+                : Optional.of(ThreadPlate.Counted.PITCH_MM);
         return plate(typed, levers, PlateGrid.THREAD).flatMap(p -> counted.map(c -> new ThreadPlate(p, c)));
     }
 
@@ -260,7 +264,8 @@ final class MachineForm {
     /** What is said in free words, split into rows of claims to be checked; what stood there stays before them. */
     static void split(Typed typed, List<Axis> axes) {
         LengthUnit unit = typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
-        typed.withoutErrors().choice("saidBy", Claim.Source.class).flatMap(source -> typed.attempt("said", () -> ClaimText.split(typed.get("said"), source, unit, axes)))
+        typed.withoutErrors().choice("saidBy", Claim.Source.class)
+                .flatMap(source -> typed.attempt("said", () -> ClaimText.split(typed.get("said"), source, unit, axes)))
                 .ifPresent(claims -> {
                     int row = 0;
                     for (Claim claim : claims) {
@@ -359,7 +364,8 @@ final class MachineForm {
     }
 
     private static void writePlate(SpeedPlate feeds, Typed typed, String prefix) {
-        typed.set(prefix + "Levers", String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
+        typed.set(prefix + "Levers",
+                String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
         typed.set(prefix + "shape", PlateGrid.shapeOf(feeds.levers()));
         List<PlateCell> cells = List.copyOf(feeds.cells().values());
         IntStream.range(0, cells.size()).forEach(i -> typed.set(PlateGrid.field(prefix, i), cells.get(i).typed()));

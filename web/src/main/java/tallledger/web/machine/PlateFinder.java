@@ -66,12 +66,13 @@ final class PlateFinder {
      * @param rows    the plate as it would read
      * @param worst   how far the worst cell is off, %; empty where nothing was fitted
      */
-    public record Offer(List<Lever> levers, List<String> cells, boolean slides, List<LeverLine> lines, List<LeftOutLine> leftOut, PlateGrid grid,
-                        Optional<Double> worst) {
+    public record Offer(List<Lever> levers, List<String> cells, boolean slides, List<LeverLine> lines, List<LeftOutLine> leftOut,
+            PlateGrid grid, Optional<Double> worst) {
 
         /** Sizes as people say them: "3 × 4". */
         public String sizes() {
-            return levers.isEmpty() ? "1" : levers.stream().map(l -> String.valueOf(l.positions().size())).collect(Collectors.joining(" × "));
+            return levers.isEmpty() ? "1" : levers.stream().map(l -> String.valueOf(l.positions().size()))
+                    .collect(Collectors.joining(" × "));
         }
 
         /** What would stand at a cell of its grid. */
@@ -130,7 +131,8 @@ final class PlateFinder {
         }
         List<TypedNumber> speeds = ((SpeedList.Bare) asked.list).speeds();
         Arrangements all = Arrangements.of(speeds, asked.levers);
-        List<Offer> offers = new ArrayList<>(all.found().stream().filter(a -> cells(a.sizes()) <= DriveTrain.MOST_COMBINATIONS).limit(MOST_OFFERED)
+        List<Offer> offers = new ArrayList<>(all.found().stream().filter(a -> cells(a.sizes()) <= DriveTrain.MOST_COMBINATIONS)
+                .limit(MOST_OFFERED)
                 .map(PlateFinder::offer).toList());
         if (asked.levers.size() < 2) {
             single(distinct(speeds).stream().map(TypedNumber::typed).toList()).ifPresent(offers::add);
@@ -144,11 +146,14 @@ final class PlateFinder {
 
     private static List<TypedNumber> distinct(List<TypedNumber> speeds) {
         Map<Object, TypedNumber> distinct = new LinkedHashMap<>();
-        speeds.stream().sorted(java.util.Comparator.comparing(TypedNumber::value)).forEach(n -> distinct.putIfAbsent(n.value().stripTrailingZeros(), n));
+        speeds.stream().sorted(java.util.Comparator.comparing(TypedNumber::value))
+                .forEach(n -> distinct.putIfAbsent(n.value().stripTrailingZeros(), n));
         return List.copyOf(distinct.values());
     }
 
-    /** One lever, knob or belt with a position for each, as far as one stage has so many; or the one speed of a machine that has no choice. */
+    /**
+     * One lever, knob or belt with a position for each, as far as one stage has so many; or the one speed of a machine that has no choice.
+     */
     private static Optional<Offer> single(List<String> speeds) {
         if (speeds.size() > Stage.MOST_POSITIONS) {
             return Optional.empty();
@@ -164,7 +169,8 @@ final class PlateFinder {
             String unread = misread.map(out -> out.typed().typed()).orElse(PlateCell.UNREADABLE_SIGN);
             cells.add(Optional.ofNullable(a.cells().get(key)).map(TypedNumber::typed).orElse(unread));
         }
-        List<LeverLine> lines = IntStream.range(0, a.levers().size()).mapToObj(l -> new LeverLine(a.levers().get(l).name(), a.factors().get(l).stream()
+        List<LeverLine> lines = IntStream.range(0, a.levers().size())
+                .mapToObj(l -> new LeverLine(a.levers().get(l).name(), a.factors().get(l).stream()
                 .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · ")))).toList();
         List<LeftOutLine> leftOut = a.leftOut().stream().map(out -> new LeftOutLine(out.typed().typed(), Lever.nameOf(out.at(), a.levers()),
                 out.means().map(Figures::ratio).orElse(""), out.slips().isEmpty() ? "" : Figures.plain(out.slips().get(0).value()),
@@ -194,9 +200,11 @@ final class PlateFinder {
         Map<List<String>, PlateCell> plate = new LinkedHashMap<>();
         IntStream.range(0, keys.size()).forEach(i -> plate.put(keys.get(i), cells.get(i)));
         PlateCheck check = PlateCheck.ofFeeds(new SpeedPlate(levers, plate, Optional.empty()));
-        List<LeverLine> lines = IntStream.range(0, levers.size()).mapToObj(l -> new LeverLine(levers.get(l).name(), check.factors().factors(l).stream()
+        List<LeverLine> lines = IntStream.range(0, levers.size())
+                .mapToObj(l -> new LeverLine(levers.get(l).name(), check.factors().factors(l).stream()
                 .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · ")))).toList();
-        Offer offer = new Offer(levers, cells.stream().map(PlateCell::typed).toList(), false, lines, List.of(), PlateGrid.of(levers), Optional.empty());
+        Offer offer = new Offer(levers, cells.stream().map(PlateCell::typed).toList(), false, lines, List.of(), PlateGrid.of(levers),
+                Optional.empty());
         return new Found(List.of(offer), 0, check.remarks().stream().filter(r -> r.isDoubt()).map(r -> r.because()).toList());
     }
 
@@ -208,7 +216,8 @@ final class PlateFinder {
         }
         levers.add(new Lever("variator", ENDS, true));
         List<String> cells = sliding.ranges().stream().flatMap(List::stream).map(TypedNumber::typed).toList();
-        return new Found(List.of(new Offer(levers, cells, true, List.of(), List.of(), PlateGrid.of(levers), Optional.empty())), 0, List.of());
+        return new Found(List.of(new Offer(levers, cells, true, List.of(), List.of(), PlateGrid.of(levers), Optional.empty())), 0,
+                List.of());
     }
 
     /** Only how many and the ends: every product is offered, the rest of its plate unread. */
@@ -243,16 +252,20 @@ final class PlateFinder {
     }
 
     private static List<String> lettered(int positions) {
-        return IntStream.range(0, positions).mapToObj(i -> i < 26 ? String.valueOf((char) ('A' + i)) : "A" + (char) ('A' + i - 26)).toList();
+        return IntStream.range(0, positions).mapToObj(i -> i < 26 ? String.valueOf((char) ('A' + i)) : "A" + (char) ('A' + i - 26))
+                .toList();
     }
 
-    /** Takes an offer into the rows of the form: the motor's row stays, the levers' are new, their labels to be changed to the machine's. */
+    /**
+     * Takes an offer into the rows of the form: the motor's row stays, the levers' are new, their labels to be changed to the machine's.
+     */
     static void take(Typed typed, Offer offer, String prefix) {
         List<Lever> levers = offer.levers.stream().map(lever -> asTyped(lever, !prefix.isEmpty())).toList();
         if (prefix.isEmpty()) {
             stages(typed, levers);
         } else {
-            typed.set(prefix + "Levers", levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).collect(Collectors.joining("\n")));
+            typed.set(prefix + "Levers", levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions()))
+                    .collect(Collectors.joining("\n")));
         }
         typed.set(prefix + "shape", PlateGrid.shapeOf(levers));
         IntStream.range(0, offer.cells.size()).forEach(i -> typed.set(PlateGrid.field(prefix, i), offer.cells.get(i)));

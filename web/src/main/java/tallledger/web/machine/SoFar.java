@@ -20,7 +20,8 @@ import tallledger.core.rules.Rules;
 import tallledger.web.words.WebReason;
 
 /** A machine as far as it is described: enough to say what its survey would hold. */
-record SoFar(Family family, LengthUnit unit, DriveTrain train, SpeedPlate plate, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut) implements Described {
+record SoFar(Family family, LengthUnit unit, DriveTrain train, SpeedPlate plate, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads,
+        FitOut fitOut) implements Described {
 
     List<Step> steps(Rules rules) {
         return Catalogue.of(this, rules);

@@ -48,11 +48,13 @@ final class StageReader {
             return typed.attempt(row + ".values", () -> Stage.sliding(name, kind.get(), sweep(kind.get(), typed.get(row + ".values"))));
         }
         boolean several = pattern(typed, row) == LeverPattern.ONE_AT_A_TIME;
-        Optional<List<Engaged>> engaged = several ? typed.attempt(row + ".positions", () -> engaged(typed.get(row + ".positions"))) : Optional.empty();
+        Optional<List<Engaged>> engaged = several ? typed.attempt(row + ".positions", () -> engaged(typed.get(row + ".positions")))
+                : Optional.empty();
         if (several && engaged.isEmpty()) {
             return Optional.empty();
         }
-        List<String> labels = engaged.map(all -> all.stream().map(Engaged::label).toList()).orElseGet(() -> labels(typed.get(row + ".positions")));
+        List<String> labels = engaged.map(all -> all.stream().map(Engaged::label).toList())
+                .orElseGet(() -> labels(typed.get(row + ".positions")));
         Optional<List<Transmission>> does = typed.attempt(row + ".values",
                 () -> transmissions(kind.get(), typed.get(row + ".values"), labels.size()));
         return does.flatMap(list -> typed.attempt(row + ".positions", () -> {
@@ -79,7 +81,8 @@ final class StageReader {
             }
             labels(parts[1]).forEach(place -> all.add(new Engaged(parts[0].strip(), place, place)));
         }
-        return all.stream().map(e -> all.stream().filter(o -> o.place.equals(e.place)).count() > 1 ? new Engaged(e.lever, e.place, e.lever + "-" + e.place) : e).toList();
+        return all.stream().map(e -> all.stream().filter(o -> o.place.equals(e.place)).count() > 1
+                ? new Engaged(e.lever, e.place, e.lever + "-" + e.place) : e).toList();
     }
 
     private static LeverPattern pattern(Typed typed, String row) {
@@ -88,7 +91,8 @@ final class StageReader {
 
     /** How it is moved, where that is not as usual for its kind. */
     private static MovedBy movedBy(Typed typed, String row, StageKind kind) {
-        return typed.has(row + ".movedBy") ? typed.choice(row + ".movedBy", MovedBy.class).orElse(MovedBy.usual(kind)) : MovedBy.usual(kind);
+        return typed.has(row + ".movedBy") ? typed.choice(row + ".movedBy", MovedBy.class).orElse(MovedBy.usual(kind))
+                : MovedBy.usual(kind);
     }
 
     /** Labels as typed, parted by spaces or commas; "1..4" counts up; nothing typed is the one position "on". */
@@ -189,8 +193,10 @@ final class StageReader {
                     trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));
             return;
         }
-        typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions()) : stage.levers().stream().map(lever -> lever + ": "
-                + labelled(stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).toList()).replace(lever + "-", "")).collect(Collectors.joining("; ")));
+        typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions()) : stage.levers().stream()
+                .map(lever -> lever + ": "
+                + labelled(stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).toList())
+                .replace(lever + "-", "")).collect(Collectors.joining("; ")));
         boolean anyKnown = stage.positions().stream().anyMatch(p -> !(p.transmission() instanceof Transmission.Unknown));
         typed.set(row + ".values", anyKnown
                 ? stage.positions().stream().map(p -> written(p.transmission())).collect(Collectors.joining(" ")) : "");

@@ -32,8 +32,8 @@ import tallledger.web.words.Words;
  * @param bars     backlash at each station
  * @param says     what the backlash says of screw and nut
  */
-public record AxisView(String name, String minus, String plus, double claimed, double measured, String travel, List<Way> ways, List<Line> rest, List<Bar> bars,
-                       String says, int height) {
+public record AxisView(String name, String minus, String plus, double claimed, double measured, String travel, List<Way> ways,
+        List<Line> rest, List<Bar> bars, String says, int height) {
 
     static final int LEFT = 170;
     static final int WIDTH = 460;
@@ -80,10 +80,14 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(TypedLength.class)).map(l -> l.mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
         List<Way> ways = ways(ledger, axis, unit, steps, words);
-        List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words)).toList();
-        Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(MotionRecordings.Lost.class)).map(MotionRecordings.Lost::backlash);
-        return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest, travel(ledger, steps, words), ways, rest,
-                backlash.map(b -> bars(b, unit, words)).orElse(List.of()), backlash.map(b -> words.say(InUnit.of(b.says(ledger.rules()), unit))).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
+        List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))
+                .toList();
+        Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(MotionRecordings.Lost.class))
+                .map(MotionRecordings.Lost::backlash);
+        return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest,
+                travel(ledger, steps, words), ways, rest,
+                backlash.map(b -> bars(b, unit, words)).orElse(List.of()),
+                backlash.map(b -> words.say(InUnit.of(b.says(ledger.rules()), unit))).orElse(""), FIRST + ways.size() / 2 * PITCH + 8);
     }
 
     private static Optional<StepResult> result(StepLedger ledger, List<Step> steps, String code) {
@@ -101,8 +105,9 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         for (int i = 0; i < each.size(); i++) {
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-            ways.add(new Way(step.id().written(), words.shortly("movement." + step.code(), step.name()), step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words), FIRST + i / 2 * PITCH,
-                    step.code().equals("rapid")));
+            ways.add(new Way(step.id().written(), words.shortly("movement." + step.code(), step.name()),
+                            step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words),
+                            FIRST + i / 2 * PITCH, step.code().equals("rapid")));
         }
         return ways;
     }
@@ -113,12 +118,14 @@ public record AxisView(String name, String minus, String plus, double claimed, d
 
     private static Line line(StepLedger ledger, Step step, Words words) {
         Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-        String because = result.map(r -> r.judgement().because().isEmpty() ? r.remark() : words.say(r.judgement().because().get(0))).orElse("");
+        String because = result.map(r -> r.judgement().because().isEmpty() ? r.remark() : words.say(r.judgement().because().get(0)))
+                .orElse("");
         return new Line(step.id().written(), words.shortly("movement." + step.code(), step.name()), mark(ledger, step, result), because);
     }
 
     private static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {
-        return result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : ledger.isSpared(step) ? "inferred" : "open");
+        return result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : ledger.isSpared(step)
+                ? "inferred" : "open");
     }
 
     /** Bars at the two ends and the middle, the tallest 40 px. */
@@ -128,7 +135,8 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         int last = backlash.stations().size() - 1;
         for (int i = 0; i <= last; i++) {
             BigDecimal mean = backlash.stations().get(i).mean();
-            bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most, words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), "mm")));
+            bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most,
+                            words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), "mm")));
         }
         return bars;
     }

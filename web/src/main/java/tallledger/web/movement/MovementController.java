@@ -25,7 +25,8 @@ class MovementController {
         Survey survey = shelves.survey(id);
         var machine = survey.folded().machine();
         model.addAttribute("survey", survey);
-        model.addAttribute("axes", machine.fitOut().axes().stream().map(a -> AxisView.of(survey.steps(), a, machine.identity().unit(), words)).toList());
+        model.addAttribute("axes",
+                machine.fitOut().axes().stream().map(a -> AxisView.of(survey.steps(), a, machine.identity().unit(), words)).toList());
         return "movement/movement";
     }
 }

@@ -64,7 +64,8 @@ class PaperController {
     String print(@PathVariable long id, @RequestParam(defaultValue = "A4") String size, Model model) {
         Survey survey = shelves.survey(id);
         Map<Phase, List<Printed>> phases = new EnumMap<>(Phase.class);
-        Paper.of(survey.core()).open(survey.core()).forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>()).add(printed(survey, line)));
+        Paper.of(survey.core()).open(survey.core())
+                .forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>()).add(printed(survey, line)));
         model.addAttribute("survey", survey);
         model.addAttribute("phases", phases);
         model.addAttribute("letter", size.equals("Letter"));
@@ -74,9 +75,13 @@ class PaperController {
     private Printed printed(Survey survey, Paper.Line line) {
         String name = words.name(line.task(), survey.folded().machine().train());
         Optional<Step> step = line.task().step();
-        String what = step.filter(s -> s.recording().driveCheck().isEmpty()).map(s -> words.say("step." + s.code() + ".do", s.about().toArray())).orElse("");
-        String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.say("figure", l.workable()) + " " + l.unit() + AccuracyView.per(s).map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, "mm"))).orElse(""))
-                .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r)).map(n -> words.say("figure", n) + " rpm").orElse(""));
+        String what = step.filter(s -> s.recording().driveCheck().isEmpty())
+                .map(s -> words.say("step." + s.code() + ".do", s.about().toArray())).orElse("");
+        String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.say("figure", l.workable()) + " "
+                        + l.unit() + AccuracyView.per(s)
+                        .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, "mm"))).orElse(""))
+                .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r))
+                .map(n -> words.say("figure", n) + " rpm").orElse(""));
         return new Printed(line.number(), name, what, limit);
     }
 
@@ -101,7 +106,8 @@ class PaperController {
     String type(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return entries.writeAll(survey, typed, response, () -> drafts(survey, typed), (now, said, submission) -> page(now, said, submission, model), "redirect:/surveys/" + id + "/entries");
+        return entries.writeAll(survey, typed, response, () -> drafts(survey, typed),
+                (now, said, submission) -> page(now, said, submission, model), "redirect:/surveys/" + id + "/entries");
     }
 
     private List<Draft> drafts(Survey survey, Typed typed) {
@@ -133,7 +139,9 @@ class PaperController {
             return Optional.empty();
         }
         try {
-            return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()), new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()), typed.get("remark" + row).strip()),
+            return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()),
+                            new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()),
+                            typed.get("remark" + row).strip()),
                     survey.by(clock, typed.has("author") ? typed.get("author") : "?"), survey.basis(), typed.get("visit").strip()));
         } catch (Refused refused) {
             typed.refuse(refused.field().orElse("number") + row, refused.reason());

@@ -54,14 +54,16 @@ class PhotoController {
     }
 
     @PostMapping("/surveys/{id}/photos")
-    String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> photo, Model model,
-                HttpServletResponse response) {
+    String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> photo,
+            Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         Optional<Picture> picture = typed.attempt("photo", () -> darkroom.develop(photo));
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
-                (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model), entry -> back(id, typed),
-                (book, draft, submission) -> attachments.keep(book, List.of(picture.orElseThrow().whole(), picture.orElseThrow().small()), draft, submission));
+                (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model),
+                entry -> back(id, typed),
+                (book, draft, submission) -> attachments.keep(book, List.of(picture.orElseThrow().whole(), picture.orElseThrow().small()),
+                        draft, submission));
     }
 
     private Optional<Draft> entry(Survey survey, Typed typed, Picture picture) {
@@ -74,7 +76,8 @@ class PhotoController {
             typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
         }
         String caption = typed.has("caption") ? typed.get("caption") : "photograph";
-        return typed.isClean() ? typed.attempt("caption", () -> SurveyEntries.photo(survey.by(clock, typed.get("author")), typed.get("step"),
+        return typed.isClean() ? typed.attempt("caption",
+                () -> SurveyEntries.photo(survey.by(clock, typed.get("author")), typed.get("step"),
                 List.of(picture.whole().as(Photo.PICTURE), picture.small().as(Photo.SMALL)),
                 picture.width(), picture.height(), caption)) : Optional.empty();
     }
@@ -89,7 +92,8 @@ class PhotoController {
         Optional<Photo> photo = shelves.survey(id).core().photos().stream().filter(p -> p.entry() == entry).findFirst();
         boolean small = size.filter("small"::equals).isPresent();
         return photo.map(p -> small ? p.small().orElse(p.sha256()) : p.sha256()).flatMap(attachments::attachment)
-                .map(a -> ResponseEntity.ok().contentType(MediaType.parseMediaType(a.type())).cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
+                .map(a -> ResponseEntity.ok().contentType(MediaType.parseMediaType(a.type()))
+                        .cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
                         .body(a.bytes()))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }

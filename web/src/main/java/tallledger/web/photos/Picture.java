@@ -94,13 +94,15 @@ record Picture(AttachmentRow whole, AttachmentRow small, int width, int height) 
         BufferedImage kept = sized(image, LONGEST_SIDE, png);
         byte[] bytes = png ? png(kept) : jpeg(kept);
         byte[] small = jpeg(sized(image, SMALL_SIDE, false));
-        return new Picture(AttachmentRow.of(png ? "image/png" : "image/jpeg", bytes), AttachmentRow.of("image/jpeg", small), kept.getWidth(), kept.getHeight());
+        return new Picture(AttachmentRow.of(png ? "image/png" : "image/jpeg", bytes), AttachmentRow.of("image/jpeg", small),
+                kept.getWidth(), kept.getHeight());
     }
 
     /** EXIF orientation, 1 to 8; 1 where there is none. */
     private static int orientation(byte[] sent) {
         try {
-            ExifIFD0Directory exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(sent)).getFirstDirectoryOfType(ExifIFD0Directory.class);
+            ExifIFD0Directory exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(sent))
+                    .getFirstDirectoryOfType(ExifIFD0Directory.class);
             return exif != null && exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION) ? exif.getInt(ExifIFD0Directory.TAG_ORIENTATION) : 1;
         } catch (ImageProcessingException | MetadataException | IOException unread) {
             return 1;

@@ -37,7 +37,9 @@ public final class MoneyWalk {
         double high = LEFT + offer.ceiling() * across;
         sheet.line(Pen.READ, low, y, high, y).line(Pen.READ, low, y - 8, low, y + 8).line(Pen.READ, high, y - 8, high, y + 8);
         sheet.label(LEFT, 5 * ROW + 14, "broken: put right at its 80th percentile; on the offer: from opening to ceiling", "start");
-        return sheet.done("From " + say.apply(offer.start()) + " less what must be put right, the kit that is not there and a share of the unknown to an offer of " + say.apply(offer.offer())
+        return sheet.done("From " + say.apply(offer.start())
+                + " less what must be put right, the kit that is not there and a share of the unknown to an offer of "
+                + say.apply(offer.offer())
                 + ", between " + say.apply(offer.opening()) + " and " + say.apply(offer.ceiling()));
     }
 
@@ -50,14 +52,18 @@ public final class MoneyWalk {
         double floor = 150;
         Sheet sheet = new Sheet(WIDTH, 196);
         sheet.line(Pen.RULE, 80, 14, 80, floor, WIDTH - 20, floor);
-        sheet.line(Pen.READ, curve.stream().map(p -> new double[] {80 + p[0] * across, floor - p[1] / most * (floor - 20)}).toList(), false);
+        sheet.line(Pen.READ, curve.stream().map(p -> new double[] {80 + p[0] * across, floor - p[1] / most * (floor - 20)}).toList(),
+                false);
         sheet.label(74, 24, say.apply(curve.get(0)[1]), "end").label(74, floor + 4, say.apply(0), "end");
         sheet.label(80, floor + 18, "now", "start").label(WIDTH - 20, floor + 18, Math.round(last[0]) + " min", "end");
-        sheet.label(80, floor + 38, "what is left of the unknown, the steps worth most a minute first; what only runs would test stays", "start");
-        return sheet.done("The unknown falls from " + say.apply(curve.get(0)[1]) + " to " + say.apply(last[1]) + " in " + Math.round(last[0]) + " minutes of steps");
+        sheet.label(80, floor + 38, "what is left of the unknown, the steps worth most a minute first; what only runs would test stays",
+                "start");
+        return sheet.done("The unknown falls from " + say.apply(curve.get(0)[1]) + " to " + say.apply(last[1]) + " in "
+                + Math.round(last[0]) + " minutes of steps");
     }
 
-    private static void bar(Sheet sheet, int row, String name, double from, double to, double amount, double across, DoubleFunction<String> say, double shade) {
+    private static void bar(Sheet sheet, int row, String name, double from, double to, double amount, double across,
+            DoubleFunction<String> say, double shade) {
         double y = row * ROW + 4;
         double left = LEFT + Math.max(0, from) * across;
         double right = LEFT + Math.max(0, to) * across;

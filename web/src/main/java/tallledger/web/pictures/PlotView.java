@@ -56,13 +56,15 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
         /** Small circles, drawn as paths so that they have a pen. */
         public Sheet dots(Pen pen, List<double[]> points) {
             StringBuilder path = new StringBuilder();
-            points.forEach(p -> path.append('M').append(px(p[0] - 2.5)).append(' ').append(px(p[1])).append("a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0"));
+            points.forEach(p -> path.append('M').append(px(p[0] - 2.5)).append(' ').append(px(p[1]))
+                    .append("a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0"));
             strokes.add(new Stroke(path.toString(), pen));
             return this;
         }
 
         public Sheet circle(Pen pen, double x, double y, double r) {
-            strokes.add(new Stroke("M" + px(x - r) + " " + px(y) + "a" + px(r) + " " + px(r) + " 0 1 0 " + px(2 * r) + " 0a" + px(r) + " " + px(r) + " 0 1 0 " + px(-2 * r) + " 0", pen));
+            strokes.add(new Stroke("M" + px(x - r) + " " + px(y) + "a" + px(r) + " " + px(r) + " 0 1 0 " + px(2 * r) + " 0a" + px(r) + " "
+                            + px(r) + " 0 1 0 " + px(-2 * r) + " 0", pen));
             return this;
         }
 

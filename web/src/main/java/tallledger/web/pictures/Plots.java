@@ -74,7 +74,8 @@ public final class Plots {
         for (double at : List.of(least, most)) {
             sheet.label(LEFT - 6, floor - (at - least) * up + 4, say(at), "end");
         }
-        List<double[]> points = IntStream.range(0, x.size()).mapToObj(i -> new double[] {LEFT + (x.get(i) - x.get(0)) * across, floor - (y.get(i) - least) * up}).toList();
+        List<double[]> points = IntStream.range(0, x.size())
+                .mapToObj(i -> new double[] {LEFT + (x.get(i) - x.get(0)) * across, floor - (y.get(i) - least) * up}).toList();
         double from = asItLies ? base + slope * x.get(0) : 0;
         double to = asItLies ? base + slope * x.get(x.size() - 1) : 0;
         sheet.line(Pen.FIT, LEFT, floor - (from - least) * up, WIDTH - RIGHT, floor - (to - least) * up);
@@ -91,9 +92,11 @@ public final class Plots {
 
     /** Errors over the gauge lengths, with what grows with the length. */
     public PlotView lengths(DifferenceTakings.Lengths read) {
-        List<DifferenceTakings.Pair> ascending = read.pairs().stream().sorted(java.util.Comparator.comparing(p -> p.length().mm())).toList();
+        List<DifferenceTakings.Pair> ascending = read.pairs().stream().sorted(java.util.Comparator.comparing(p -> p.length().mm()))
+                .toList();
         List<Double> x = Stream.concat(Stream.of(0.0), ascending.stream().map(p -> p.length().mm().doubleValue())).toList();
-        return profile(x, Stream.concat(Stream.of(0.0), ascending.stream().map(DifferenceTakings.Pair::error)).toList(), 0, read.slope(), true);
+        return profile(x, Stream.concat(Stream.of(0.0), ascending.stream().map(DifferenceTakings.Pair::error)).toList(), 0, read.slope(),
+                true);
     }
 
     /** Readings in the order taken. */
@@ -110,7 +113,8 @@ public final class Plots {
         sheet.line(Pen.RULE, LEFT, TOP, LEFT, floor, WIDTH - RIGHT, floor);
         sheet.label(LEFT - 6, floor + 4, say(0), "end").label(LEFT - 6, TOP + 4, say(span), "end");
         sheet.line(Pen.FIT, LEFT, floor - (mean - least) * up, WIDTH - RIGHT, floor - (mean - least) * up);
-        List<double[]> points = IntStream.range(0, x.size()).mapToObj(i -> new double[] {LEFT + 10 + i * across, floor - (y.get(i) - least) * up}).toList();
+        List<double[]> points = IntStream.range(0, x.size())
+                .mapToObj(i -> new double[] {LEFT + 10 + i * across, floor - (y.get(i) - least) * up}).toList();
         sheet.line(Pen.READ, points, false).dots(Pen.READ, points);
         sheet.label(LEFT, HEIGHT - 20, "first", "start").label(WIDTH - RIGHT, HEIGHT - 20, "last", "end");
         sheet.label(LEFT, HEIGHT - 4, "over the least; broken: mean", "start");
@@ -148,11 +152,13 @@ public final class Plots {
         double most = Math.max(Math.max(first.size(), second.size()), 1e-6);
         Sheet sheet = new Sheet(300, 260);
         double r = 96;
-        sheet.circle(Pen.RULE, 120, 120, r).circle(Pen.RULE, 120, 120, r / 2).line(Pen.RULE, 120, 18, 120, 222).line(Pen.RULE, 18, 120, 222, 120);
+        sheet.circle(Pen.RULE, 120, 120, r).circle(Pen.RULE, 120, 120, r / 2).line(Pen.RULE, 120, 18, 120, 222)
+                .line(Pen.RULE, 18, 120, 222, 120);
         arrow(sheet, Pen.READ, first, r / most, turned ? "spindle" : "near");
         arrow(sheet, Pen.OTHER, second, r / most, turned ? "arbor" : "far");
         sheet.label(4, 14, "first reading at the top", "start").label(4, 252, "outer ring: " + say(most) + " out of centre", "start");
-        return sheet.done((turned ? "Spindle " : "Near ") + say(first.size()) + ", " + (turned ? "arbor " : "far ") + say(second.size()) + " out of centre");
+        return sheet.done((turned ? "Spindle " : "Near ") + say(first.size()) + ", " + (turned ? "arbor " : "far ") + say(second.size())
+                + " out of centre");
     }
 
     private static void arrow(Sheet sheet, Pen pen, TwoRounds.Vector v, double scale, String name) {
@@ -177,7 +183,8 @@ public final class Plots {
         double length = Math.max(test.targets().stream().mapToDouble(AxisTest.Target::position).max().orElse(1) - from, 1e-6);
         double across = (WIDTH - LEFT - RIGHT - 20) / length;
         Sheet sheet = new Sheet(WIDTH, HEIGHT);
-        sheet.line(Pen.RULE, LEFT, TOP, LEFT, floor, WIDTH - RIGHT, floor).line(Pen.RULE, LEFT, floor + least * up, WIDTH - RIGHT, floor + least * up);
+        sheet.line(Pen.RULE, LEFT, TOP, LEFT, floor, WIDTH - RIGHT, floor).line(Pen.RULE, LEFT, floor + least * up, WIDTH - RIGHT,
+                floor + least * up);
         sheet.label(LEFT - 6, floor + 4, say(least), "end").label(LEFT - 6, TOP + 4, say(most), "end");
         List<double[]> ups = new ArrayList<>();
         List<double[]> downs = new ArrayList<>();
@@ -185,8 +192,10 @@ public final class Plots {
             double x = LEFT + 10 + (t.position() - from) * across;
             ups.add(new double[] {x - 3, floor - (t.meanUp() - least) * up});
             downs.add(new double[] {x + 3, floor - (t.meanDown() - least) * up});
-            sheet.line(Pen.READ, x - 3, floor - (t.meanUp() - 2 * t.sUp() - least) * up, x - 3, floor - (t.meanUp() + 2 * t.sUp() - least) * up);
-            sheet.line(Pen.OTHER, x + 3, floor - (t.meanDown() - 2 * t.sDown() - least) * up, x + 3, floor - (t.meanDown() + 2 * t.sDown() - least) * up);
+            sheet.line(Pen.READ, x - 3, floor - (t.meanUp() - 2 * t.sUp() - least) * up, x - 3,
+                    floor - (t.meanUp() + 2 * t.sUp() - least) * up);
+            sheet.line(Pen.OTHER, x + 3, floor - (t.meanDown() - 2 * t.sDown() - least) * up, x + 3,
+                    floor - (t.meanDown() + 2 * t.sDown() - least) * up);
         }
         sheet.line(Pen.READ, ups, false).line(Pen.OTHER, downs, false);
         sheet.label(LEFT, HEIGHT - 20, say(from), "start").label(WIDTH - RIGHT, HEIGHT - 20, say(from + length), "end");
@@ -202,10 +211,12 @@ public final class Plots {
         double middle = 150;
         double r = 90;
         sheet.circle(Pen.FIT, middle, middle, r).line(Pen.RULE, middle, 10, middle, 290).line(Pen.RULE, 10, middle, 290, middle);
-        sheet.line(Pen.READ, polar(test.counterClockwise(), middle, r, 48 / most), true).line(Pen.OTHER, polar(test.clockwise(), middle, r, 48 / most), true);
+        sheet.line(Pen.READ, polar(test.counterClockwise(), middle, r, 48 / most), true)
+                .line(Pen.OTHER, polar(test.clockwise(), middle, r, 48 / most), true);
         sheet.label(294, middle + 4, "+X", "start").label(middle + 5, 12, "+Y", "start");
         sheet.label(4, 314, "broken circle: nominal; full: counter-clockwise; 48 px are " + say(most / 1000), "start");
-        return sheet.done("Circle: G " + say(CircleTest.circular(test.counterClockwise()) / 1000) + " and " + say(CircleTest.circular(test.clockwise()) / 1000));
+        return sheet.done("Circle: G " + say(CircleTest.circular(test.counterClockwise()) / 1000) + " and "
+                + say(CircleTest.circular(test.clockwise()) / 1000));
     }
 
     /** Profile with its waviness, roughness with its sampling lengths, and which spacings stand in it. */
@@ -220,8 +231,10 @@ public final class Plots {
         double most = Math.max(java.util.Arrays.stream(profile).map(z -> Math.abs(z - middle)).max().orElse(1), 1e-6);
         Sheet sheet = new Sheet(WIDTH, 2 * HEIGHT);
         sheet.line(Pen.RULE, LEFT, 52, WIDTH - RIGHT, 52).line(Pen.RULE, LEFT, 10, LEFT, 300);
-        sheet.line(Pen.READ, shown.stream().map(i -> new double[] {LEFT + i * across, 52 - (profile[i] - middle) * 38 / most}).toList(), false);
-        sheet.line(Pen.OTHER, shown.stream().map(i -> new double[] {LEFT + i * across, 52 - (r.waviness()[r.from() + i] - middle) * 38 / most}).toList(), false);
+        sheet.line(Pen.READ, shown.stream().map(i -> new double[] {LEFT + i * across, 52 - (profile[i] - middle) * 38 / most}).toList(),
+                false);
+        sheet.line(Pen.OTHER, shown.stream()
+                .map(i -> new double[] {LEFT + i * across, 52 - (r.waviness()[r.from() + i] - middle) * 38 / most}).toList(), false);
         sheet.label(LEFT - 6, 18, say(most / 1000), "end").label(LEFT - 6, 56, "0", "end");
         double rough = Math.max(java.util.Arrays.stream(r.roughness()).map(Math::abs).max().orElse(1), 1e-6);
         sheet.line(Pen.RULE, LEFT, 150, WIDTH - RIGHT, 150);
@@ -229,8 +242,10 @@ public final class Plots {
             double x = LEFT + (WIDTH - LEFT - RIGHT) * s / r.lengths();
             sheet.line(Pen.FIT, x, 108, x, 192);
         }
-        sheet.line(Pen.READ, shown.stream().map(i -> new double[] {LEFT + i * across, 150 - r.roughness()[i] * 38 / rough}).toList(), false);
-        sheet.label(LEFT - 6, 116, say(rough / 1000), "end").label(LEFT - 6, 154, "0", "end").label(WIDTH - RIGHT, 206, say(r.cutOff() * r.lengths()), "end");
+        sheet.line(Pen.READ, shown.stream().map(i -> new double[] {LEFT + i * across, 150 - r.roughness()[i] * 38 / rough}).toList(),
+                false);
+        sheet.label(LEFT - 6, 116, say(rough / 1000), "end").label(LEFT - 6, 154, "0", "end")
+                .label(WIDTH - RIGHT, 206, say(r.cutOff() * r.lengths()), "end");
         sheet.label(LEFT, 206, "above: profile, broken its waviness; below: roughness in lengths of " + say(r.cutOff()), "start");
         spacings(r, sheet);
         return sheet.done("Profile, roughness over " + r.lengths() + " sampling lengths, and the spacings in it");
@@ -250,10 +265,12 @@ public final class Plots {
         for (int f = 1; f < spacings.amplitude().length; f++) {
             double at = Math.log(1 / (f * spacings.bin()));
             if (at <= coarse && at >= fine) {
-                points.add(new double[] {LEFT + (coarse - at) / (coarse - fine) * (WIDTH - LEFT - RIGHT), floor - spacings.amplitude()[f] / most * 96});
+                points.add(new double[] {LEFT + (coarse - at) / (coarse - fine) * (WIDTH - LEFT - RIGHT),
+                                floor - spacings.amplitude()[f] / most * 96});
             }
         }
-        sheet.line(Pen.RULE, LEFT, floor, WIDTH - RIGHT, floor).line(Pen.READ, points, false).label(LEFT - 6, floor - 88, say(most / 1000), "end");
+        sheet.line(Pen.RULE, LEFT, floor, WIDTH - RIGHT, floor).line(Pen.READ, points, false)
+                .label(LEFT - 6, floor - 88, say(most / 1000), "end");
         sheet.label(LEFT, floor + 18, say(r.cutOff()), "start").label(WIDTH - RIGHT, floor + 18, say(4 * r.step()), "end");
         spacings.strongest().ifPresent(p -> {
             double x = LEFT + (coarse - Math.log(p.spacing())) / (coarse - fine) * (WIDTH - LEFT - RIGHT);
@@ -269,20 +286,26 @@ public final class Plots {
         double length = Math.max(last - run.readings().get(0).minutes(), 1);
         double from = run.readings().get(0).minutes();
         double least = run.readings().stream().mapToDouble(HotRun.Reading::celsius).min().orElse(0);
-        double most = Math.max(run.readings().stream().mapToDouble(HotRun.Reading::celsius).max().orElse(1), run.curve().map(HotRun.Curve::levels).orElse(least));
+        double most = Math.max(run.readings().stream().mapToDouble(HotRun.Reading::celsius).max().orElse(1),
+                run.curve().map(HotRun.Curve::levels).orElse(least));
         double floor = HEIGHT - BOTTOM;
         double up = (floor - TOP) / Math.max(most - least, 0.1);
         double across = (WIDTH - LEFT - RIGHT) / length;
         Sheet sheet = new Sheet(WIDTH, HEIGHT);
         sheet.line(Pen.RULE, LEFT, TOP, LEFT, floor, WIDTH - RIGHT, floor);
         run.curve().ifPresent(curve -> {
-            sheet.line(Pen.FIT, IntStream.rangeClosed(0, 60).mapToObj(i -> new double[] {LEFT + length * i / 60 * across, floor - (curve.at(from + length * i / 60) - least) * up}).toList(), false);
+            sheet.line(Pen.FIT, IntStream.rangeClosed(0, 60)
+                    .mapToObj(i -> new double[] {LEFT + length * i / 60 * across, floor - (curve.at(from + length * i / 60) - least) * up})
+                    .toList(), false);
             sheet.line(Pen.RULE, LEFT, floor - (curve.levels() - least) * up, WIDTH - RIGHT, floor - (curve.levels() - least) * up);
-            sheet.label(WIDTH - RIGHT, floor - (curve.levels() - least) * up - 5, String.format(java.util.Locale.ROOT, "levels at %.1f °C", curve.levels()), "end");
+            sheet.label(WIDTH - RIGHT, floor - (curve.levels() - least) * up - 5,
+                    String.format(java.util.Locale.ROOT, "levels at %.1f °C", curve.levels()), "end");
         });
-        List<double[]> points = run.readings().stream().map(r -> new double[] {LEFT + (r.minutes() - from) * across, floor - (r.celsius() - least) * up}).toList();
+        List<double[]> points = run.readings().stream()
+                .map(r -> new double[] {LEFT + (r.minutes() - from) * across, floor - (r.celsius() - least) * up}).toList();
         sheet.line(Pen.READ, points, false).dots(Pen.READ, points);
-        sheet.label(LEFT - 6, floor + 4, String.format(java.util.Locale.ROOT, "%.1f °C", least), "end").label(LEFT, HEIGHT - 20, Math.round(from) + " min", "start")
+        sheet.label(LEFT - 6, floor + 4, String.format(java.util.Locale.ROOT, "%.1f °C", least), "end")
+                .label(LEFT, HEIGHT - 20, Math.round(from) + " min", "start")
                 .label(WIDTH - RIGHT, HEIGHT - 20, Math.round(last) + " min", "end");
         return sheet.done("Temperature over " + Math.round(length) + " minutes");
     }

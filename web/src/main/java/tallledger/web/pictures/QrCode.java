@@ -9,7 +9,8 @@ import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.util.Map;
 
 /**
- * A text as a QR code (ISO/IEC 18004), to be drawn as one path: what a telephone reads from the paper is held against what was told by another way.
+ * A text as a QR code (ISO/IEC 18004), to be drawn as one path: what a telephone reads from the paper is held against what was told by
+ * another way.
  *
  * @param path squares, one unit each
  * @param size width and height with the quiet zone, units
@@ -22,7 +23,9 @@ public record QrCode(String path, int size, String text) {
 
     public static QrCode of(String text) {
         try {
-            BitMatrix squares = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
+            BitMatrix squares = new QRCodeWriter()
+                    .encode(text, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION,
+                            ErrorCorrectionLevel.M));
             StringBuilder path = new StringBuilder();
             for (int y = 0; y < squares.getHeight(); y++) {
                 for (int x = 0; x < squares.getWidth(); x++) {
@@ -31,7 +34,8 @@ public record QrCode(String path, int size, String text) {
                         x++;
                     }
                     if (x > from) {
-                        path.append('M').append(from).append(' ').append(y).append('h').append(x - from).append("v1h-").append(x - from).append('z');
+                        path.append('M').append(from).append(' ').append(y).append('h').append(x - from).append("v1h-").append(x - from)
+                                .append('z');
                     }
                 }
             }

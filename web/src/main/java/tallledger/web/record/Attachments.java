@@ -8,7 +8,9 @@ import org.springframework.stereotype.Component;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 
-/** Photographs, and whatever else is too large for an entry; the same bytes twice are kept once, and checked against their hash when read. */
+/**
+ * Photographs, and whatever else is too large for an entry; the same bytes twice are kept once, and checked against their hash when read.
+ */
 @Component
 public class Attachments {
 

@@ -9,7 +9,10 @@ import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 
-/** Work of nobody's request, out of everybody's way. It is over before the database is closed: one still read from would stay open, and be found again by whoever opens it next. */
+/**
+ * Work of nobody's request, out of everybody's way. It is over before the database is closed: one still read from would stay open, and be
+ * found again by whoever opens it next.
+ */
 @Component
 public class Background {
 

@@ -19,8 +19,8 @@ import tallledger.core.reason.Reason;
 import tallledger.web.words.WebReason;
 
 /**
- * Everything that is kept, as one zip, while it goes on being written: the database as it stands at one moment, the file of heads and the key. The heads are
- * read first: what is written meanwhile is then more than they know, never less.
+ * Everything that is kept, as one zip, while it goes on being written: the database as it stands at one moment, the file of heads and the
+ * key. The heads are read first: what is written meanwhile is then more than they know, never less.
  */
 @Component
 public class Backups {
@@ -40,7 +40,11 @@ public class Backups {
         this.data = data;
     }
 
-    /** A backup on the disk, whole; whoever asked takes it away and deletes it. @throws NotKept where there is no room, or it cannot be read; nothing is left of it then */
+    /**
+     * A backup on the disk, whole; whoever asked takes it away and deletes it.
+     *
+     * @throws NotKept where there is no room, or it cannot be read; nothing is left of it then
+     */
     public Path taken() {
         return taken(Watch.NOBODY);
     }

@@ -115,7 +115,8 @@ public class Books {
         Optional<Chain.Break> broken = have.broken.isPresent() ? have.broken
                 : Chain.firstBreak(have.newest(), more);
         if (have.broken.isEmpty()) {
-            broken.ifPresent(b -> LOG.warn("The chain of book {} is broken at entry {}: it opens for reading and takes no entry.", id, b.sequence()));
+            broken.ifPresent(b -> LOG.warn("The chain of book {} is broken at entry {}: it opens for reading and takes no entry.", id,
+                            b.sequence()));
         }
         Known now = new Known(List.copyOf(all), broken);
         known.put(id, now);
@@ -201,7 +202,8 @@ public class Books {
 
     private void noted(BookRow book, Entry entry) {
         heads.note(book.getId(), entry.sequence(), entry.hash());
-        Optional.ofNullable(book.getKind() == BookKind.MACHINE ? book.getId() : book.getMachineId()).ifPresent(machine -> grown.forEach(g -> g.accept(machine)));
+        Optional.ofNullable(book.getKind() == BookKind.MACHINE ? book.getId() : book.getMachineId())
+                .ifPresent(machine -> grown.forEach(g -> g.accept(machine)));
     }
 
     /** What is told of each entry written: the machine its book is of. */

@@ -62,7 +62,8 @@ public final class ChecksTable {
 
     private static Check line(CSVRecord record) {
         try {
-            return row(record.get("symptom"), record.get("element"), record.get("check"), record.get("low"), record.get("likely"), record.get("high"));
+            return row(record.get("symptom"), record.get("element"), record.get("check"), record.get("low"), record.get("likely"),
+                    record.get("high"));
         } catch (Refused refused) {
             throw Refused.because(WebReason.CHECK_LINE, record.getRecordNumber() + 1, refused.reason());
         } catch (IllegalArgumentException shortLine) {
@@ -93,10 +94,11 @@ public final class ChecksTable {
 
     public static String write(List<Check> checks) {
         StringBuilder csv = new StringBuilder();
-        try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new)).setRecordSeparator("\n").get())) {
+        try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new))
+                        .setRecordSeparator("\n").get())) {
             for (Check check : checks) {
-                printer.printRecord(check.about(), check.kind().map(Enum::name).orElse(""), check.what(), check.low().toPlainString(), check.likely().toPlainString(),
-                        check.high().toPlainString());
+                printer.printRecord(check.about(), check.kind().map(Enum::name).orElse(""), check.what(), check.low().toPlainString(),
+                        check.likely().toPlainString(), check.high().toPlainString());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -45,7 +45,8 @@ public class Closing {
         String written = Base64.getEncoder().encodeToString(key);
         houses.issued();
         return books.together(() -> {
-            boolean known = houses.book().keys().stream().anyMatch(c -> written.equals(c.entry().payload().optionalText("publicKey").orElse("")));
+            boolean known = houses.book().keys().stream()
+                    .anyMatch(c -> written.equals(c.entry().payload().optionalText("publicKey").orElse("")));
             if (!known) {
                 houses.change(new HouseChange.KeyMade(written), author, Submission.fresh(houses.head()));
             }

@@ -41,9 +41,10 @@ class EntryCodec {
             if (row.format() < Entry.OLDEST_FORMAT || row.format() > Entry.FORMAT) {
                 return damaged(row, Reason.of(WebReason.STRAY_FORMAT, row.format(), Entry.FORMAT));
             }
-            By by = new By(Instant.parse(row.at()), row.format() == 1 ? ZoneOffset.UTC : ZoneId.of(row.zone()), new Author(row.author(), row.role()));
-            Draft draft = new Draft(by, row.kind(), row.step(), json.readValue(row.payload(), TREE), List.of(json.readValue(row.attachments(), Attachment[].class)),
-                    Optional.ofNullable(row.strikes()));
+            By by = new By(Instant.parse(row.at()), row.format() == 1 ? ZoneOffset.UTC : ZoneId.of(row.zone()),
+                    new Author(row.author(), row.role()));
+            Draft draft = new Draft(by, row.kind(), row.step(), json.readValue(row.payload(), TREE),
+                    List.of(json.readValue(row.attachments(), Attachment[].class)), Optional.ofNullable(row.strikes()));
             return new Entry(row.format(), row.sequence(), draft, row.previous(), row.hash());
         } catch (DateTimeException badTime) {
             return damaged(row, Reason.of(WebReason.STRAY_TIME));
@@ -55,7 +56,8 @@ class EntryCodec {
     }
 
     private static String attachments(Entry entry) {
-        return CanonicalJson.write(entry.draft().attachments().stream().map(a -> Map.of("use", a.use(), "sha256", a.sha256(), "type", a.type())).toList());
+        return CanonicalJson.write(entry.draft().attachments().stream()
+                .map(a -> Map.of("use", a.use(), "sha256", a.sha256(), "type", a.type())).toList());
     }
 
     private static Entry damaged(EntryRow row, Reason because) {

@@ -16,6 +16,7 @@ public class HandedBooks {
 
     /** Its entries up to a version. */
     public List<Entry> house(int version) {
-        return books.openedBy(BookKind.HOUSE.name()).map(books::entries).orElse(List.of()).stream().filter(e -> e.sequence() <= version).toList();
+        return books.openedBy(BookKind.HOUSE.name()).map(books::entries).orElse(List.of()).stream().filter(e -> e.sequence() <= version)
+                .toList();
     }
 }

@@ -67,7 +67,8 @@ public class HandedShelf {
 
     /** One by its hash. @throws NoSuchBook where there is none, or it is not any more what it was */
     public HandedRow handed(String sha256) {
-        return Optional.of(sha256).filter(s -> s.matches("[0-9a-f]{64}")).map(mapper::handed).filter(h -> AttachmentRow.of("", h.bytes()).sha256().equals(sha256)).orElseThrow(() -> new NoSuchBook(0));
+        return Optional.of(sha256).filter(s -> s.matches("[0-9a-f]{64}")).map(mapper::handed)
+                .filter(h -> AttachmentRow.of("", h.bytes()).sha256().equals(sha256)).orElseThrow(() -> new NoSuchBook(0));
     }
 
     /**
@@ -80,7 +81,8 @@ public class HandedShelf {
         List<Entry> entries = books.getOrDefault("SURVEY", List.of());
         List<Entry> versions = books.getOrDefault("MACHINE", List.of());
         int version = JudgedBy.descriptions(entries).stream().mapToInt(JudgedBy::version).max().orElse(0);
-        Optional<MachineDescription> description = versions.stream().filter(e -> e.sequence() <= Math.max(version, 1)).flatMap(e -> read(e).stream()).reduce((a, b) -> b);
+        Optional<MachineDescription> description = versions.stream().filter(e -> e.sequence() <= Math.max(version, 1))
+                .flatMap(e -> read(e).stream()).reduce((a, b) -> b);
         if (entries.isEmpty() || description.isEmpty()) {
             throw new Unreadable(0, Reason.of(tallledger.core.reason.CommonReason.STRAY_UNREADABLE));
         }
@@ -88,7 +90,8 @@ public class HandedShelf {
         int rules = JudgedBy.rules(entries).stream().mapToInt(JudgedBy::version).max().orElse(House.FIRST);
         List<Entry> shown = new ArrayList<>(versions);
         Machine machine = new Machine(0, Math.max(version, 1), description.get(), shown, Map.of(), Chain.firstBreak(versions));
-        return new Survey(0, machine, Math.max(version, 1), tallledger.core.survey.Survey.fold(description.get(), house.at(rules), entries), rules, List.of(), Chain.firstBreak(entries));
+        return new Survey(0, machine, Math.max(version, 1), tallledger.core.survey.Survey.fold(description.get(), house.at(rules), entries),
+                rules, List.of(), Chain.firstBreak(entries));
     }
 
     private static Optional<MachineDescription> read(Entry entry) {

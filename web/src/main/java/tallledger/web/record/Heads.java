@@ -48,7 +48,8 @@ public class Heads {
     public record Missing(long book, String title, int had, int has) {
 
         public Reason says() {
-            return has == 0 ? Reason.of(WebReason.HEADS_BOOK, book, had) : has < had ? Reason.of(WebReason.HEADS_SHORTER, title, book, has, had)
+            return has == 0 ? Reason.of(WebReason.HEADS_BOOK, book, had) : has < had ? Reason.of(WebReason.HEADS_SHORTER, title, book, has,
+                    had)
                     : Reason.of(WebReason.HEADS_OTHER, title, book, had);
         }
     }
@@ -79,7 +80,8 @@ public class Heads {
             }
         });
         missing = List.copyOf(lacking);
-        lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is answered.", m.book(), m.has(), m.had()));
+        lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is "
+                + "answered.", m.book(), m.has(), m.had()));
         if (lacking.isEmpty()) {
             write(mapper);
         }
@@ -101,7 +103,8 @@ public class Heads {
     /** One more entry. */
     void note(long book, int sequence, String hash) {
         try {
-            Files.writeString(file, line(book, sequence, hash), StandardCharsets.UTF_8, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+            Files.writeString(file, line(book, sequence, hash), StandardCharsets.UTF_8, StandardOpenOption.CREATE,
+                    StandardOpenOption.APPEND);
         } catch (IOException e) {
             LOG.warn("The file of heads could not be written: {}", e.getMessage());
         }
@@ -110,7 +113,8 @@ public class Heads {
     private void write(LedgerMapper mapper) {
         try {
             Path fresh = file.resolveSibling(FILE + ".new");
-            Files.writeString(fresh, mapper.heads().stream().map(h -> line(h.book(), h.sequence(), h.hash())).collect(Collectors.joining()));
+            Files.writeString(fresh, mapper.heads().stream().map(h -> line(h.book(), h.sequence(), h.hash()))
+                    .collect(Collectors.joining()));
             Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (IOException e) {
             LOG.warn("The file of heads could not be written: {}", e.getMessage());
@@ -128,7 +132,8 @@ public class Heads {
             return heads;
         }
         try (Stream<String> lines = Files.lines(file, StandardCharsets.ISO_8859_1)) {
-            lines.map(l -> l.split(" ")).filter(p -> p.length == 3 && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}") && p[2].matches("[0-9a-f]{64}"))
+            lines.map(l -> l.split(" ")).filter(p -> p.length == 3 && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}")
+                    && p[2].matches("[0-9a-f]{64}"))
                     .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2])));
         } catch (IOException | UncheckedIOException e) {
             LOG.warn("The file of heads cannot be read: {}", e.getMessage());

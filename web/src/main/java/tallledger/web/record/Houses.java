@@ -45,7 +45,8 @@ public class Houses {
         if (known == null) {
             int before = writtenSoFar();
             Optional<BookRow> row = books.openedBy(BookKind.HOUSE.name());
-            known = new Kept(row.map(BookRow::getId), row.map(BookRow::getHead).orElse(0), HouseBook.of(row.map(books::entries).orElse(List.of()), shipped));
+            known = new Kept(row.map(BookRow::getId), row.map(BookRow::getHead).orElse(0),
+                    HouseBook.of(row.map(books::entries).orElse(List.of()), shipped));
             keep(known, before);
         }
         return known;
@@ -113,7 +114,8 @@ public class Houses {
         issued();
         int seen = submission.seen() == 0 ? House.FIRST : submission.seen();
         try {
-            return books.append(kept().id.orElseThrow(), change.draft(By.of(clock.instant(), clock.getZone(), author)), new Submission(submission.key(), seen));
+            return books.append(kept().id.orElseThrow(), change.draft(By.of(clock.instant(), clock.getZone(), author)),
+                    new Submission(submission.key(), seen));
         } finally {
             forget();
         }

@@ -18,7 +18,8 @@ import tallledger.core.reason.Reason;
  * @param strays      versions that cannot be read, and why
  * @param broken      where its chain breaks
  */
-public record Machine(long id, int version, MachineDescription description, List<Entry> entries, Map<Integer, Reason> strays, Optional<Chain.Break> broken) {
+public record Machine(long id, int version, MachineDescription description, List<Entry> entries, Map<Integer, Reason> strays,
+        Optional<Chain.Break> broken) {
 
     public String name() {
         return description.identity().name();
@@ -35,12 +36,15 @@ public record Machine(long id, int version, MachineDescription description, List
 
     /** One version of its description; empty where it cannot be read, or never was. */
     public Optional<MachineDescription> version(int which) {
-        return which == version ? Optional.of(description) : entry(which).filter(e -> !strays.containsKey(which) && !e.kind().equals(Shelves.PUT_AWAY) && !e.kind().equals(Shelves.TAKEN_OUT)).map(e -> MachineDescription.from(e.payload()));
+        return which == version ? Optional.of(description) : entry(which)
+                .filter(e -> !strays.containsKey(which) && !e.kind().equals(Shelves.PUT_AWAY) && !e.kind().equals(Shelves.TAKEN_OUT))
+                .map(e -> MachineDescription.from(e.payload()));
     }
 
     /** The entry that put it away; empty while it stands on the shelf. */
     public Optional<Entry> away() {
-        return entries.stream().filter(e -> e.damage().isEmpty() && (e.kind().equals(Shelves.PUT_AWAY) || e.kind().equals(Shelves.TAKEN_OUT))).reduce((a, b) -> b)
+        return entries.stream().filter(e -> e.damage().isEmpty()
+                && (e.kind().equals(Shelves.PUT_AWAY) || e.kind().equals(Shelves.TAKEN_OUT))).reduce((a, b) -> b)
                 .filter(e -> e.kind().equals(Shelves.PUT_AWAY));
     }
 

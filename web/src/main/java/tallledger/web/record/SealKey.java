@@ -66,7 +66,8 @@ public class SealKey {
                 Files.createFile(fresh, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
             }
             Base64.Encoder text = Base64.getEncoder();
-            Files.writeString(fresh, text.encodeToString(pair.getPrivate().getEncoded()) + "\n" + text.encodeToString(pair.getPublic().getEncoded()) + "\n", StandardCharsets.US_ASCII);
+            Files.writeString(fresh, text.encodeToString(pair.getPrivate().getEncoded()) + "\n"
+                    + text.encodeToString(pair.getPublic().getEncoded()) + "\n", StandardCharsets.US_ASCII);
             try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
                 channel.force(true);
             }

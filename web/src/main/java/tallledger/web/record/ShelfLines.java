@@ -17,9 +17,9 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What the shelf shows of each machine, in a table of its own, so that a page of a long shelf costs one query. A line counts only where it rests on the
- * books' last entries, by their hashes, and was made by this very build: at the start every line is held against them, and from then on each entry written
- * makes its machine's line stale. Losing all of them costs nothing but time.
+ * What the shelf shows of each machine, in a table of its own, so that a page of a long shelf costs one query. A line counts only where it
+ * rests on the books' last entries, by their hashes, and was made by this very build: at the start every line is held against them, and
+ * from then on each entry written makes its machine's line stale. Losing all of them costs nothing but time.
  */
 @Component
 class ShelfLines {
@@ -152,9 +152,11 @@ class ShelfLines {
         }
         List<Shelves.Place> unreadable = shown.values().stream().filter(p -> p.unreadable().isPresent()).toList();
         if (here.page() == 1) {
-            shown.values().stream().flatMap(p -> p.summary().stream()).filter(line -> line.away() == here.away()).forEach(line -> lines.add(0, line));
+            shown.values().stream().flatMap(p -> p.summary().stream()).filter(line -> line.away() == here.away())
+                    .forEach(line -> lines.add(0, line));
         }
-        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, waiting > 0 ? ledger.machines() : mapper.all() + beside.size(), unreadable, waiting);
+        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, waiting > 0 ? ledger.machines() : mapper.all()
+                + beside.size(), unreadable, waiting);
     }
 
     private Optional<Summary> read(long machine, ShelfRow row) {

@@ -30,8 +30,8 @@ public record ShelfQuery(String text, Optional<Family> family, String place, Opt
 
     /** What is no choice is none; a page that is none is the first. */
     public static ShelfQuery of(String text, String family, String place, String state, String sort, String page) {
-        return new ShelfQuery(lower(text), named(Family.values(), family), lower(place), named(State.values(), state), named(Sort.values(), sort).orElse(Sort.KNOWN),
-                page.matches("\\d{1,6}") ? Math.max(1, Integer.parseInt(page)) : 1);
+        return new ShelfQuery(lower(text), named(Family.values(), family), lower(place), named(State.values(), state),
+                named(Sort.values(), sort).orElse(Sort.KNOWN), page.matches("\\d{1,6}") ? Math.max(1, Integer.parseInt(page)) : 1);
     }
 
     static String lower(String text) {

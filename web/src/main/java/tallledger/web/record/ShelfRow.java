@@ -8,16 +8,20 @@ import tallledger.core.machine.Identity;
 public record ShelfRow(Long machine, String restsOn, String line) {
 
     /** What it is found and sorted by; nobody knows what is greatest. */
-    public record Sorted(String name, String family, String place, String words, boolean surveyed, double known, double runShare, double putRight, double unknown, double offered, int worst) {
+    public record Sorted(String name, String family, String place, String words, boolean surveyed, double known, double runShare,
+            double putRight, double unknown, double offered, int worst) {
 
         private static final int LONGEST = 200;
 
         static Sorted of(Summary line) {
             Identity i = line.identity();
-            String words = Stream.of(i.name(), i.maker(), i.model(), i.serial(), i.seenAt(), i.offeredBy()).map(ShelfQuery::lower).collect(Collectors.joining("\n"));
+            String words = Stream.of(i.name(), i.maker(), i.model(), i.serial(), i.seenAt(), i.offeredBy()).map(ShelfQuery::lower)
+                    .collect(Collectors.joining("\n"));
             double last = Double.MAX_VALUE;
-            return new Sorted(cut(i.name(), LONGEST), i.family().name(), cut(ShelfQuery.lower(i.seenAt()), LONGEST), cut(words, 10 * LONGEST), line.survey().isPresent(), line.share(), line.runShare(),
-                    line.money().map(Summary.Amounts::putRight).orElse(last), line.money().map(Summary.Amounts::unknown).orElse(last), line.money().map(m -> -m.offerToAsking()).orElse(last),
+            return new Sorted(cut(i.name(), LONGEST), i.family().name(), cut(ShelfQuery.lower(i.seenAt()), LONGEST),
+                    cut(words, 10 * LONGEST), line.survey().isPresent(), line.share(), line.runShare(),
+                    line.money().map(Summary.Amounts::putRight).orElse(last), line.money().map(Summary.Amounts::unknown).orElse(last),
+                    line.money().map(m -> -m.offerToAsking()).orElse(last),
                     line.worst().map(w -> w.severity().ordinal()).orElse(line.survey().isPresent() ? 90 : 99));
         }
 
@@ -30,7 +34,8 @@ public record ShelfRow(Long machine, String restsOn, String line) {
     public record Asked(String like, String family, String placeLike, Boolean surveyed, boolean away, String sort, int skipped, int most) {
 
         static Asked of(ShelfQuery query) {
-            return new Asked(query.like(), query.familyName(), query.placeLike(), query.surveyed(), query.away(), query.sort().name(), query.skipped(), ShelfQuery.A_PAGE);
+            return new Asked(query.like(), query.familyName(), query.placeLike(), query.surveyed(), query.away(), query.sort().name(),
+                    query.skipped(), ShelfQuery.A_PAGE);
         }
     }
 }

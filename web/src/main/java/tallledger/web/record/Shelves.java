@@ -42,7 +42,8 @@ public class Shelves {
     private record Folded<T>(int head, T value) {
     }
 
-    private record Fold(JudgedBy judgedBy, int rules, List<Stray> strays, Optional<Chain.Break> otherDescription, tallledger.core.survey.Survey core) {
+    private record Fold(JudgedBy judgedBy, int rules, List<Stray> strays, Optional<Chain.Break> otherDescription,
+            tallledger.core.survey.Survey core) {
     }
 
     /** A machine on the shelf; or what is left of one that cannot be read. */
@@ -93,7 +94,10 @@ public class Shelves {
         });
     }
 
-    /** A page of the shelf; one machine that cannot be read hides no other. Where many lines are to be made, the rest follows in the background. */
+    /**
+     * A page of the shelf; one machine that cannot be read hides no other. Where many lines are to be made, the rest follows in the
+     * background.
+     */
     public Page shelf(ShelfQuery query) {
         long until = System.nanoTime() + PATIENCE.toNanos();
         for (List<Long> some = lines.take(A_FETCH); !some.isEmpty(); some = System.nanoTime() < until ? lines.take(A_FETCH) : List.of()) {
@@ -168,7 +172,8 @@ public class Shelves {
             Machine machine = machine(book);
             Optional<Survey> survey = newest.map(b -> survey(b, machine));
             Place place = new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, survey, words)), Optional.empty());
-            return new ShelfLines.Made(place, lines.restsOn(last(machine.entries()), newest.map(BookRow::getId).orElse(null), survey.map(s -> last(s.entries())).orElse(null)));
+            return new ShelfLines.Made(place, lines.restsOn(last(machine.entries()), newest.map(BookRow::getId).orElse(null),
+                            survey.map(s -> last(s.entries())).orElse(null)));
         } catch (Unreadable lost) {
             return new ShelfLines.Made(new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(lost.reason())), "");
         }
@@ -224,7 +229,8 @@ public class Shelves {
         if (why.strip().length() > LONGEST_WHY) {
             throw Refused.because(CommonReason.TEXT_LONG, why.strip().length(), LONGEST_WHY).at("why");
         }
-        books.append(machineId, Draft.of(By.of(clock.instant(), clock.getZone(), author), PUT_AWAY, "", Map.of("why", why.strip())), submission);
+        books.append(machineId, Draft.of(By.of(clock.instant(), clock.getZone(), author), PUT_AWAY, "", Map.of("why", why.strip())),
+                submission);
     }
 
     /** Takes it out again. */
@@ -235,7 +241,8 @@ public class Shelves {
     /** Writes a new version in which one plate cell means something else than it shows. */
     public void acceptReading(Machine machine, List<String> at, String means, String author, Submission submission) {
         PlateCell cell = machine.description().plate().cell(at);
-        String shown = cell.typed().contains(PlateCell.MEANS) ? cell.typed().substring(0, cell.typed().indexOf(PlateCell.MEANS)) : cell.typed();
+        String shown = cell.typed().contains(PlateCell.MEANS) ? cell.typed().substring(0, cell.typed().indexOf(PlateCell.MEANS))
+                : cell.typed();
         PlateCell corrected = PlateCell.parse(shown + PlateCell.MEANS + means);
         describeAnew(machine.id(), machine.description().withCell(at, corrected), author, submission);
     }
@@ -269,10 +276,12 @@ public class Shelves {
 
     /** Goes on with a closed survey: a new book, whose first entry names the last hash of the one before. */
     public long nextVolume(Survey closed, String author, Submission submission) {
-        Draft opened = SurveyEntries.opened(By.of(clock.instant(), clock.getZone(), author), closed.machine().version(), closed.machine().hash(), houses.issued(), "", closed.steps().scope(), closed.rules().judgedAs());
+        Draft opened = SurveyEntries.opened(By.of(clock.instant(), clock.getZone(), author), closed.machine().version(),
+                closed.machine().hash(), houses.issued(), "", closed.steps().scope(), closed.rules().judgedAs());
         Map<String, Object> payload = new HashMap<>(opened.payload());
         payload.put("after", Map.of("survey", closed.id(), "hash", last(closed.entries())));
-        return books.open(BookKind.SURVEY, Optional.of(closed.machine().id()), closed.machine().name(), Draft.of(opened.by(), opened.kind(), opened.step(), payload), submission);
+        return books.open(BookKind.SURVEY, Optional.of(closed.machine().id()), closed.machine().name(),
+                Draft.of(opened.by(), opened.kind(), opened.step(), payload), submission);
     }
 
     private Draft described(MachineDescription description, String author) {
@@ -299,8 +308,10 @@ public class Shelves {
             }
         }
         int which = version;
-        Machine machine = newest.map(description -> new Machine(book.getId(), which, description, entries, Map.copyOf(strays), books.broken(book)))
-                .orElseThrow(() -> new Unreadable(book.getId(), strays.values().stream().findFirst().orElse(Reason.of(CommonReason.STRAY_UNREADABLE))));
+        Machine machine = newest.map(description -> new Machine(book.getId(), which, description, entries, Map.copyOf(strays),
+                        books.broken(book)))
+                .orElseThrow(() -> new Unreadable(book.getId(),
+                        strays.values().stream().findFirst().orElse(Reason.of(CommonReason.STRAY_UNREADABLE))));
         machines.put(book.getId(), new Folded<>(machine.head(), machine));
         return machine;
     }
@@ -333,7 +344,8 @@ public class Shelves {
             folds.put(book.getId(), have);
         }
         Fold fold = have.value;
-        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, houses.newest().version(), fold.strays, books.broken(book).or(() -> fold.otherDescription));
+        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, houses.newest().version(), fold.strays,
+                books.broken(book).or(() -> fold.otherDescription));
     }
 
     private Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {
@@ -355,7 +367,8 @@ public class Shelves {
         House house = houses.book().at(rules.map(JudgedBy::version).orElse(House.FIRST));
         Optional<Chain.Break> otherRules = rules.filter(r -> !r.hash().equals(house.hash()))
                 .map(r -> new Chain.Break(r.entry().sequence(), Reason.of(WebReason.CHAIN_OTHER_RULES, r.version())));
-        tallledger.core.survey.Survey core = before.map(b -> b.judgedBy.version() == by.version() && b.rules == house.version() ? b.core.grown(entries)
+        tallledger.core.survey.Survey core = before.map(b -> b.judgedBy.version() == by.version() && b.rules == house.version()
+                ? b.core.grown(entries)
                 : b.core.by(description, house, entries)).orElseGet(() -> tallledger.core.survey.Survey.fold(description, house, entries));
         return new Fold(by, house.version(), List.copyOf(strays), other.or(() -> otherRules), core);
     }

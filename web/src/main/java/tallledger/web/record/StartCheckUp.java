@@ -34,8 +34,10 @@ class StartCheckUp {
                 return;
             }
             books.check(book).ifPresent(b -> {
-                LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(), book.getTitle(), b.sequence());
-                shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId()).orElse(book.getId()));
+                LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(),
+                        book.getTitle(), b.sequence());
+                shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId())
+                        .orElse(book.getId()));
             });
         }
     }

@@ -101,7 +101,8 @@ public class Store {
     }
 
     /**
-     * Writes what can be made again at any time. It is not forced to the device, and where there is no room, or nothing may be written, it is left.
+     * Writes what can be made again at any time. It is not forced to the device, and where there is no room, or nothing may be written, it
+     * is left.
      *
      * @return whether it was written
      */

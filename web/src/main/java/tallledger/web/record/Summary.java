@@ -27,8 +27,8 @@ import tallledger.web.words.Words;
  * @param away    whether it was put away
  * @param broken  entry at which the machine's record, or its newest survey's, is not what was written
  */
-public record Summary(long machine, Identity identity, Optional<Long> survey, Optional<Coverage.Counts> counts, Optional<Worst> worst, int findings, int known,
-                      int all, int steps, int inScope, Optional<Amounts> money, Optional<Integer> broken, boolean away) {
+public record Summary(long machine, Identity identity, Optional<Long> survey, Optional<Coverage.Counts> counts, Optional<Worst> worst,
+        int findings, int known, int all, int steps, int inScope, Optional<Amounts> money, Optional<Integer> broken, boolean away) {
 
     /** Its worst finding, in words. */
     public record Worst(Severity severity, String says) {
@@ -42,7 +42,8 @@ public record Summary(long machine, Identity identity, Optional<Long> survey, Op
     public record Amounts(double putRight, double unknown, Optional<Double> offer, Optional<Double> asking, String currency, double known) {
 
         static Amounts of(Money money) {
-            return new Amounts(money.putRight().mean(), money.unknown(), money.offer().map(Offer::offer), money.stakes().flatMap(Stakes::asking).map(a -> a.value().doubleValue()),
+            return new Amounts(money.putRight().mean(), money.unknown(), money.offer().map(Offer::offer),
+                    money.stakes().flatMap(Stakes::asking).map(a -> a.value().doubleValue()),
                     money.stakes().map(Stakes::currency).orElse(""), money.known());
         }
 
@@ -61,7 +62,9 @@ public record Summary(long machine, Identity identity, Optional<Long> survey, Op
         int inScope = newest.map(s -> s.steps().inScope().size()).orElse(0);
         return new Summary(machine.id(), machine.description().identity(), newest.map(Survey::id), counts,
                 findings.stream().findFirst().map(f -> new Worst(f.severity(), words.say(f.what()))), findings.size(),
-                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope, newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken().or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence), machine.away().isPresent());
+                speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope,
+                newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken()
+                .or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence), machine.away().isPresent());
     }
 
     /** Of two equally known, the one somebody ran more of comes first. */

@@ -28,7 +28,8 @@ import tallledger.core.survey.Stray;
  * @param unjudged       entries that name a version of the description that cannot be read
  * @param broken         where its record is not what was written: the chain, or the description it judges by
  */
-public record Survey(long id, Machine machine, int machineVersion, tallledger.core.survey.Survey core, int newestRules, List<Stray> unjudged, Optional<Chain.Break> broken) {
+public record Survey(long id, Machine machine, int machineVersion, tallledger.core.survey.Survey core, int newestRules,
+        List<Stray> unjudged, Optional<Chain.Break> broken) {
 
     /** What its spindle runs come to. */
     public SpindleSurvey folded() {

@@ -9,7 +9,10 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Files that are being made, to be taken away and deleted. They lie beside the data, where there is room if there is any; what a hard stop left of them is cleared at the next start. */
+/**
+ * Files that are being made, to be taken away and deleted. They lie beside the data, where there is room if there is any; what a hard stop
+ * left of them is cleared at the next start.
+ */
 @Component
 public class Unfinished {
 

@@ -26,14 +26,18 @@ public record GaugeChoice(String id, String name) {
 
     /** The usual one of the kind first, then the house's own. */
     static List<GaugeChoice> of(Rule kind, House house, Rules rules, LengthUnit unit, LocalDate today, Words words) {
-        GaugeChoice usual = new GaugeChoice("", words.say("gauge.usual", words.say("rule." + kind), figures(rules.gauge(kind), kind, unit, words)));
-        return Stream.concat(Stream.of(usual), house.gauges(kind).stream().map(own -> new GaugeChoice(own.id(), named(own, unit, today, words)))).toList();
+        GaugeChoice usual = new GaugeChoice("",
+                words.say("gauge.usual", words.say("rule." + kind), figures(rules.gauge(kind), kind, unit, words)));
+        return Stream.concat(Stream.of(usual),
+                house.gauges(kind).stream().map(own -> new GaugeChoice(own.id(), named(own, unit, today, words)))).toList();
     }
 
     /** Ways of reading a speed, each with the house's own gauges for it behind. */
     static List<GaugeChoice> speeds(House house, LocalDate today, Words words) {
-        return Stream.of(Method.values()).filter(Method::isShown).flatMap(m -> Stream.concat(Stream.of(new GaugeChoice(m.name(), words.of(m))),
-                SpeedReading.usual(m).map(house::gauges).orElse(List.of()).stream().map(own -> new GaugeChoice(m.name() + ":" + own.id(), named(own, LengthUnit.MM, today, words))))).toList();
+        return Stream.of(Method.values()).filter(Method::isShown)
+                .flatMap(m -> Stream.concat(Stream.of(new GaugeChoice(m.name(), words.of(m))),
+                SpeedReading.usual(m).map(house::gauges).orElse(List.of()).stream()
+                .map(own -> new GaugeChoice(m.name() + ":" + own.id(), named(own, LengthUnit.MM, today, words))))).toList();
     }
 
     private static String named(HouseGauge own, LengthUnit unit, LocalDate today, Words words) {
@@ -48,13 +52,15 @@ public record GaugeChoice(String id, String name) {
 
     /** The one taken last for such a reading in this survey. */
     static String last(StepLedger ledger, Rule kind, House house) {
-        Optional<Gauge> with = ledger.all().stream().filter(r -> r.step().recording().usualGauge().equals(Optional.of(kind))).map(StepResult::values)
+        Optional<Gauge> with = ledger.all().stream().filter(r -> r.step().recording().usualGauge().equals(Optional.of(kind)))
+                .map(StepResult::values)
                 .reduce((a, b) -> b).flatMap(v -> v.readWith());
         return id(with, house.gauges(kind));
     }
 
     /** That gauge among the house's, by what it is called; empty where it is none of them. */
     static String id(Optional<Gauge> with, List<HouseGauge> own) {
-        return with.filter(g -> g.paper().isPresent()).flatMap(g -> own.stream().filter(o -> o.gauge().name().equals(g.name())).findFirst()).map(HouseGauge::id).orElse("");
+        return with.filter(g -> g.paper().isPresent()).flatMap(g -> own.stream().filter(o -> o.gauge().name().equals(g.name())).findFirst())
+                .map(HouseGauge::id).orElse("");
     }
 }

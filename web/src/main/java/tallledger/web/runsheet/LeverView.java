@@ -56,7 +56,8 @@ public record LeverView(String name, List<Place> places, String label, boolean m
             List<String> places = new ArrayList<>(List.of(NEUTRAL));
             stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).forEach(p -> places.add(p.label()));
             String at = lever.equals(in) ? stage.positions().get(here).label() : NEUTRAL;
-            boolean moved = lever.equals(in) ? before.filter(b -> b == here).isEmpty() : was.isEmpty() || was.filter(lever::equals).isPresent();
+            boolean moved = lever.equals(in) ? before.filter(b -> b == here).isEmpty() : was.isEmpty() || was.filter(lever::equals)
+                    .isPresent();
             levers.add(row(lever, places, places.indexOf(at), moved, stage.shifting().mustStop()));
         }
         levers.sort(java.util.Comparator.comparing(l -> l.label.equals(NEUTRAL) ? 0 : 1));
@@ -68,7 +69,8 @@ public record LeverView(String name, List<Place> places, String label, boolean m
         for (int p = 0; p < labels.size(); p++) {
             places.add(new Place(labels.get(p), PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here));
         }
-        return new LeverView(name, places, labels.get(here), moved, mustStop, slot(LeverPattern.ROW, labels.size()), labels.size() * PITCH, 44);
+        return new LeverView(name, places, labels.get(here), moved, mustStop, slot(LeverPattern.ROW, labels.size()), labels.size() * PITCH,
+                44);
     }
 
     private static LeverView of(Stage stage, int here, boolean moved) {
@@ -111,7 +113,8 @@ public record LeverView(String name, List<Place> places, String label, boolean m
         return switch (pattern) {
             case ROW, ONE_AT_A_TIME -> "M" + first + " 14H" + (first + (count - 1) * PITCH);
             case GATE -> "M" + first + " 42H" + (first + (count - 1) / 2 * PITCH) + java.util.stream.IntStream.range(0, (count + 1) / 2)
-                    .mapToObj(b -> "M" + (first + b * PITCH) + " 16V" + (2 * b + 1 < count ? 68 : 42)).collect(java.util.stream.Collectors.joining());
+                    .mapToObj(b -> "M" + (first + b * PITCH) + " 16V" + (2 * b + 1 < count ? 68 : 42))
+                    .collect(java.util.stream.Collectors.joining());
             case DIAL -> "M" + (DIAL_MIDDLE - 24) + " " + DIAL_MIDDLE + "a24 24 0 1 0 48 0a24 24 0 1 0 -48 0";
         };
     }

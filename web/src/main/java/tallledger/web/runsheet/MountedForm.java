@@ -33,7 +33,8 @@ final class MountedForm {
     private static Optional<Mounted> read(Typed typed, Mounted.Kind kind, Identity machine) {
         try {
             return Optional.of(kind == Mounted.Kind.NOTHING ? Mounted.parse(kind, "", "", "", "", machine.unit())
-                    : Mounted.parse(kind, typed.get(kind + ".diameter"), typed.get(kind + ".markedRpm"), typed.get(kind + ".markedMs"), typed.get(kind + ".askedOf"), machine.unit()));
+                    : Mounted.parse(kind, typed.get(kind + ".diameter"), typed.get(kind + ".markedRpm"), typed.get(kind + ".markedMs"),
+                            typed.get(kind + ".askedOf"), machine.unit()));
         } catch (Refused refused) {
             typed.refuse(refused.field().map(f -> kind + "." + f).orElse(KIND), refused.reason());
             return Optional.empty();

@@ -27,7 +27,8 @@ public record PhaseView(Phase phase, List<StepView> lines, long done, long all, 
             List<Standing> steps = standings.stream().filter(s -> s.task().step().isPresent()).toList();
             Coverage.Counts counts = survey.drive().coverage().counts();
             boolean speeds = steps.size() < standings.size();
-            phases.add(new PhaseView(phase, lines, steps.stream().filter(s -> !s.isOpen()).count() + (speeds ? counts.run() : 0), steps.size() + (speeds ? counts.all() : 0), here));
+            phases.add(new PhaseView(phase, lines, steps.stream().filter(s -> !s.isOpen()).count() + (speeds ? counts.run() : 0),
+                            steps.size() + (speeds ? counts.all() : 0), here));
         });
         return phases;
     }

@@ -36,8 +36,8 @@ import tallledger.web.words.Words;
  * @param leftOpen    what the minutes leave open
  * @param later       what was put off
  */
-public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecimal spent, BigDecimal needed, List<Reason> summary, List<Coming> coming,
-                       List<Reason> beyond, String leftOpen, List<Coming> later, Minutes minutes) {
+public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecimal spent, BigDecimal needed, List<Reason> summary,
+        List<Coming> coming, List<Reason> beyond, String leftOpen, List<Coming> later, Minutes minutes) {
 
     private static final int SHOWN = 4;
     private static final double MINUTE = 60;
@@ -71,9 +71,12 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
             summary.add(Reason.of(WebReason.PLAN_GAP, (runs.timeRatio() - 1) * 100));
         }
         plan.spindle().minutes().filter(m -> m.worth() > 0).ifPresent(m -> summary.add(m.bound() > m.worth() + 1
-                ? Reason.of(WebReason.PLAN_BUYS_PERHAPS, money(survey, words, m.worth()), money(survey, words, m.bound())) : Reason.of(WebReason.PLAN_BUYS, money(survey, words, m.worth()))));
-        return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()), summary,
-                coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words), later(survey, words), minutes(survey, plan, words));
+                ? Reason.of(WebReason.PLAN_BUYS_PERHAPS, money(survey, words, m.worth()), money(survey, words, m.bound()))
+                : Reason.of(WebReason.PLAN_BUYS, money(survey, words, m.worth()))));
+        return new PlanView(plan.spindle().school(), plan.spindle().minutesLeft(), whole(plan.minutesSpent()), whole(plan.minutesOpen()),
+                summary,
+                coming(survey, plan, words), BeyondProof.of(survey.core(), runs.beyondProof()), leftOpen(survey.steps(), plan, words),
+                later(survey, words), minutes(survey, plan, words));
     }
 
     private static Minutes minutes(Survey survey, SheetPlan plan, Words words) {
@@ -85,14 +88,18 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         Worths worths = Worths.of(survey.core());
         for (Phase phase : Phase.values()) {
             if (phase == Phase.SPINDLE) {
-                plan.spindle().plan().runs().forEach(run -> planned.add(new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
+                plan.spindle().plan().runs()
+                        .forEach(run -> planned.add(new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
                         minutes(run.seconds()) + worth(survey, words, run.proves().stream().mapToDouble(worths::of).sum()))));
             }
             survey.steps().open().stream().filter(s -> s.phase() == phase)
-                    .forEach(s -> (plan.chosen().contains(s.id()) ? planned : left).add(new Coming(s.id().written(), words.say(s.name()), minutes(s.seconds()) + worth(survey, words, worths.of(s)))));
+                    .forEach(s -> (plan.chosen().contains(s.id()) ? planned : left)
+                            .add(new Coming(s.id().written(), words.say(s.name()),
+                            minutes(s.seconds()) + worth(survey, words, worths.of(s)))));
         }
         var run = plan.spindle().plan().runs().stream().map(r -> r.route()).toList();
-        survey.folded().table().counted().stream().filter(s -> s.routes().stream().noneMatch(r -> run.contains(r) || survey.folded().latest().containsKey(r)))
+        survey.folded().table().counted().stream()
+                .filter(s -> s.routes().stream().noneMatch(r -> run.contains(r) || survey.folded().latest().containsKey(r)))
                 .forEach(s -> left.add(new Coming(s.routes().get(0).key(), survey.folded().machine().train().name(s.routes().get(0)), "")));
         return new Minutes(planned, left, left.isEmpty() ? Optional.empty() : Optional.of(Reason.of(WebReason.PLAN_LEFT_OUT, left.size())));
     }
@@ -117,23 +124,27 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     private static List<Coming> coming(Survey survey, SheetPlan plan, Words words) {
         boolean speeds = plan.next().flatMap(Task::route).isPresent();
         if (speeds) {
-            return plan.spindle().plan().runs().stream().limit(SHOWN).map(run -> new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
+            return plan.spindle().plan().runs().stream().limit(SHOWN)
+                    .map(run -> new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
                     run.proves().isEmpty() ? words.say("plan.nothing-new") : words.say("plan.proves", names(run.proves())))).toList();
         }
         List<Step> open = survey.steps().open().stream().filter(s -> plan.chosen().contains(s.id())).toList();
         int from = Math.max(0, plan.next().flatMap(Task::step).map(open::indexOf).orElse(0));
-        return open.stream().skip(from).limit(SHOWN).map(s -> new Coming(s.id().written(), words.say(s.name()), words.of(s.phase()))).toList();
+        return open.stream().skip(from).limit(SHOWN).map(s -> new Coming(s.id().written(), words.say(s.name()), words.of(s.phase())))
+                .toList();
     }
 
     private static String leftOpen(StepLedger ledger, SheetPlan plan, Words words) {
         String elements = names(plan.spindle().plan().leftOpen());
-        long steps = plan.spindle().minutesLeft().isEmpty() ? 0 : ledger.open().stream().filter(s -> !plan.chosen().contains(s.id())).count();
+        long steps = plan.spindle().minutesLeft().isEmpty() ? 0 : ledger.open().stream().filter(s -> !plan.chosen().contains(s.id()))
+                .count();
         String more = steps == 0 ? "" : words.say("plan.steps-left", steps);
         return elements.isEmpty() || more.isEmpty() ? elements + more : elements + ", " + more;
     }
 
     private static List<Coming> later(Survey survey, Words words) {
-        return survey.steps().later().stream().map(task -> new Coming(task.key(), words.name(task, survey.folded().machine().train()), "")).toList();
+        return survey.steps().later().stream().map(task -> new Coming(task.key(), words.name(task, survey.folded().machine().train()), ""))
+                .toList();
     }
 
     private static String names(List<Elements.Element> elements) {

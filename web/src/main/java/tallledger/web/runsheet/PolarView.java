@@ -22,8 +22,8 @@ import tallledger.core.geometry.Round;
  * @param between what lies between the thin circles, with its unit
  * @param angle   of the high spot, degrees
  */
-public record PolarView(String outline, List<Dot> dots, double inner, double outer, double fit, double centreX, double centreY, double highX, double highY,
-                        String between, long angle) {
+public record PolarView(String outline, List<Dot> dots, double inner, double outer, double fit, double centreX, double centreY,
+        double highX, double highY, String between, long angle) {
 
     static final int MIDDLE = 130;
     private static final double INNER = 48;
@@ -39,13 +39,14 @@ public record PolarView(String outline, List<Dot> dots, double inner, double out
         double least = round.readings().stream().mapToDouble(BigDecimal::doubleValue).min().orElseThrow();
         double tir = round.tir().doubleValue();
         double scale = tir > 0 ? SPREAD / tir : 0;
-        List<Dot> dots = IntStream.range(0, round.count()).mapToObj(k -> at(round.angle(k), INNER + scale * (round.readings().get(k).doubleValue() - least))).toList();
+        List<Dot> dots = IntStream.range(0, round.count())
+                .mapToObj(k -> at(round.angle(k), INNER + scale * (round.readings().get(k).doubleValue() - least))).toList();
         String outline = dots.stream().map(d -> d.x + " " + d.y).collect(Collectors.joining("L", "M", "Z"));
         Dot centre = at(round.highSpot(), scale * round.eccentricity());
         Dot high = at(round.highSpot(), LABEL);
         BigDecimal between = round.tir().movePointRight(3).round(new MathContext(3, RoundingMode.HALF_UP)).stripTrailingZeros();
-        return new PolarView(outline, dots, INNER, tenth(INNER + scale * tir), tenth(INNER + scale * (round.mean() - least)), centre.x, centre.y, high.x, high.y,
-                written.apply(between), Math.round(round.highSpot()) % 360);
+        return new PolarView(outline, dots, INNER, tenth(INNER + scale * tir), tenth(INNER + scale * (round.mean() - least)), centre.x,
+                centre.y, high.x, high.y, written.apply(between), Math.round(round.highSpot()) % 360);
     }
 
     /** Zero at the top, on clockwise. */

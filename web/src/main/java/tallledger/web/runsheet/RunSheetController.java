@@ -123,7 +123,8 @@ class RunSheetController {
         Typed typed = Typed.of(fields);
         Optional<Step> step = survey.steps().step(typed.get("step"));
         return sheet.write(survey, typed, model, response, () -> step.isPresent()
-                ? typed.attempt("reason", () -> SurveyEntries.stepPassedOver(survey.by(clock, typed.get("author")), step.get(), typed.get("reason")))
+                ? typed.attempt("reason", () -> SurveyEntries.stepPassedOver(survey.by(clock, typed.get("author")), step.get(),
+                        typed.get("reason")))
                 : settings(survey, typed).flatMap(settings -> typed.attempt("reason",
                         () -> SurveyEntries.passedOver(survey.by(clock, typed.get("author")), settings, typed.get("reason")))));
     }
@@ -134,7 +135,8 @@ class RunSheetController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> typed.choice("school", School.class).flatMap(school ->
-                typed.attempt("minutes", () -> SurveyEntries.planChosen(survey.by(clock, typed.get("author")), school, typed.get("minutes")))));
+                typed.attempt("minutes", () -> SurveyEntries.planChosen(survey.by(clock, typed.get("author")), school,
+                                typed.get("minutes")))));
     }
 
     @PostMapping("/surveys/{id}/check")
@@ -142,10 +144,12 @@ class RunSheetController {
                  HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class).filter(check -> ByEye.decided(typed)).flatMap(check ->
+        return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class)
+                .filter(check -> ByEye.decided(typed)).flatMap(check ->
                 typed.attempt("seconds", () -> {
                     survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.core(), step));
-                    return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), survey.rules(), check, typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
+                    return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), survey.rules(), check,
+                            typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
                 })));
     }
 
@@ -154,14 +158,18 @@ class RunSheetController {
                  HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), survey.machine().version(), survey.machine().hash())));
+        return sheet.write(survey, typed, model, response,
+                () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), survey.machine().version(),
+                        survey.machine().hash())));
     }
 
     @PostMapping("/surveys/{id}/adopt-rules")
-    String adoptRules(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
+    String adoptRules(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(survey, typed, model, response, () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), houses.issued())));
+        return sheet.write(survey, typed, model, response,
+                () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), houses.issued())));
     }
 
     private Optional<List<String>> settings(Survey survey, Typed typed) {

@@ -90,7 +90,8 @@ public class SheetPage {
         model.addAttribute("takes", open.map(task -> instruments.fields(survey, task)).orElse(Set.of()));
         speed(survey, route, typed, model);
         step(survey, step, typed, model);
-        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r)).or(() -> step.flatMap(s -> RunGate.refusal(survey.core(), s)));
+        Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r))
+                .or(() -> step.flatMap(s -> RunGate.refusal(survey.core(), s)));
         model.addAttribute("gate", gate.orElse(null));
         boolean starts = gate.isEmpty() && (route.isPresent() || step.filter(Step::runs).isPresent());
         model.addAttribute("stopUse", RunGate.stopping(survey.core()).isEmpty() ? null : RunGate.stopUse(survey.core()));
@@ -114,7 +115,9 @@ public class SheetPage {
         model.addAttribute("brake", survey.rules().graded(Rule.SPINDLE_STOP));
         Map<String, String> sofar = new HashMap<>();
         Optional<CutMade> cut = step.flatMap(s -> survey.steps().cut(s)).map(Noted::what);
-        model.addAttribute("cut", step.flatMap(s -> survey.steps().cut(s)).map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
+        model.addAttribute("cut",
+                step.flatMap(s -> survey.steps().cut(s))
+                .map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
                 typed.set(f.name(), cut.flatMap(c -> of(c, f)).orElseGet(() -> s.recording().start(f, survey.rules())));
@@ -123,7 +126,9 @@ public class SheetPage {
         }));
         model.addAttribute("warm", survey.steps().temperatures(clock.instant()).orElse(null));
         Optional<Rule> kind = step.flatMap(s -> s.recording().usualGauge());
-        model.addAttribute("gauges", kind.map(k -> GaugeChoice.of(k, houses.newest(), survey.rules(), survey.core().machine().unit(), today(), words)).orElse(List.of()));
+        model.addAttribute("gauges",
+                kind.map(k -> GaugeChoice.of(k, houses.newest(), survey.rules(), survey.core().machine().unit(), today(), words))
+                .orElse(List.of()));
         if (kind.isPresent() && !typed.isSent("gauge")) {
             typed.set("gauge", GaugeChoice.last(survey.steps(), kind.get(), houses.newest()));
         }
@@ -164,8 +169,10 @@ public class SheetPage {
 
     /** The instrument in the surveyor's hand: the one used last. */
     private static String lastMethod(SpindleSurvey survey, House house) {
-        Optional<SpeedReading> last = survey.runs().stream().flatMap(r -> r.record().reading().stream()).filter(r -> r.method().isShown()).reduce((a, b) -> b);
-        String own = last.flatMap(r -> SpeedReading.usual(r.method()).map(kind -> GaugeChoice.id(r.readWith(), house.gauges(kind)))).orElse("");
+        Optional<SpeedReading> last = survey.runs().stream().flatMap(r -> r.record().reading().stream()).filter(r -> r.method().isShown())
+                .reduce((a, b) -> b);
+        String own = last.flatMap(r -> SpeedReading.usual(r.method()).map(kind -> GaugeChoice.id(r.readWith(), house.gauges(kind))))
+                .orElse("");
         return last.map(SpeedReading::method).orElse(Method.CONTACT_TACHOMETER).name() + (own.isEmpty() ? "" : ":" + own);
     }
 

@@ -46,7 +46,8 @@ public record SheetView(String key, String name, Optional<BigDecimal> nominal, O
     static SheetView of(SpindleSurvey survey, Route route) {
         Speed speed = survey.table().speedOf(route).orElseThrow();
         Optional<BigDecimal> nominal = survey.table().nominal(route)
-                .or(() -> speed.isSweep() ? Optional.empty() : speed.expected().map(n -> BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)));
+                .or(() -> speed.isSweep() ? Optional.empty()
+                        : speed.expected().map(n -> BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)));
         Optional<Limit> limit = new SpeedRead(nominal, survey.table().plate().tolerance()).about(survey.rules());
         List<Run> runs = survey.runs();
         Optional<Route> before = runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1).route());

@@ -27,7 +27,8 @@ class SheetWriter {
 
     String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
         return writer.write(survey, typed, response, read,
-                (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model), entry -> next(survey, entry, typed));
+                (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model),
+                entry -> next(survey, entry, typed));
     }
 
     /** On to the next step; back to the same one after what belongs to it and does not finish it. */

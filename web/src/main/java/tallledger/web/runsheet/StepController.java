@@ -42,7 +42,8 @@ class StepController {
     String done(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed)).flatMap(step -> typed.attempt("form", () -> {
+        return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed))
+                .flatMap(step -> typed.attempt("form", () -> {
             RunGate.check(survey.core(), step);
             Map<String, String> values = new HashMap<>();
             step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));

@@ -43,7 +43,8 @@ import tallledger.web.words.Words;
  * @param rules of the house, as judged by
  * @param unit  of lengths typed without one
  */
-public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules, Words words) implements Recording.Kinds<StepMargin.Beside> {
+public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules, Words words)
+        implements Recording.Kinds<StepMargin.Beside> {
 
     /** A list from an instrument is counted where a line is wanted; it stands whole in the ledger. */
     private static final int LONG = 1_000;
@@ -58,7 +59,8 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
      * @param draws    the picture of a result of this kind, where it has one
      * @param log      a log of it in a few words
      */
-    record Beside(String promised, Optional<CycleView> cycle, String page, Function<StepResult, Optional<Picture>> draws, UnaryOperator<String> log) {
+    record Beside(String promised, Optional<CycleView> cycle, String page, Function<StepResult, Optional<Picture>> draws,
+            UnaryOperator<String> log) {
     }
 
     /**
@@ -70,7 +72,8 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         UnaryOperator<String> log = recording.tell(new StepMargin(typed, unit, rules, words)).log;
         return recording.fields().stream().filter(f -> !typed.getOrDefault(f.name(), "").isBlank()).map(f -> {
             String value = typed.get(f.name()).strip();
-            return f.entry() == Recording.Entry.LOG ? log.apply(value) : words.say("field." + f.name()) + " " + figure(f, value, unit, words);
+            return f.entry() == Recording.Entry.LOG ? log.apply(value) : words.say("field." + f.name()) + " "
+                    + figure(f, value, unit, words);
         }).toList();
     }
 
@@ -108,12 +111,14 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside rounds(Rounds rounds) {
         return drawn(result -> result.as(Rounds.Read.class)
-                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")), words.say(result.step().name()), result.entry())));
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")),
+                        words.say(result.step().name()), result.entry())));
     }
 
     @Override
     public Beside speedRead(SpeedRead speed) {
-        return promises(speed.about(rules).map(l -> words.say("promised.speed", l.lower(), l.upper())).orElse(words.say("promised.nothing")));
+        return promises(speed.about(rules).map(l -> words.say("promised.speed", l.lower(), l.upper()))
+                .orElse(words.say("promised.nothing")));
     }
 
     @Override
@@ -144,7 +149,8 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside rise(Recordings.Rise rise) {
         return drawn(result -> result.as(Recordings.Warmed.class).flatMap(Recordings.Warmed::run)
-                .map(run -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).hot(run), words.say(result.step().name()), result.entry())));
+                .map(run -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).hot(run),
+                        words.say(result.step().name()), result.entry())));
     }
 
     @Override
@@ -155,14 +161,17 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside feed(MotionRecordings.Feed feed) {
         String by = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
-        String promised = feed.promised().map(p -> words.say("promised.feed", InUnit.of(Quantity.of(p, by), unit), feed.tolerance(rules).movePointRight(2).stripTrailingZeros()))
+        String promised = feed.promised()
+                .map(p -> words.say("promised.feed", InUnit.of(Quantity.of(p, by), unit),
+                        feed.tolerance(rules).movePointRight(2).stripTrailingZeros()))
                 .orElse(words.say("promised.nothing"));
         return promises(words.of(feed.rate()) + " " + promised);
     }
 
     @Override
     public Beside travel(MotionRecordings.Travel travel) {
-        return promises(travel.claimed().map(c -> words.say("promised.travel", InUnit.length(c.mm(), unit))).orElse(words.say("promised.nothing")));
+        return promises(travel.claimed().map(c -> words.say("promised.travel", InUnit.length(c.mm(), unit)))
+                .orElse(words.say("promised.nothing")));
     }
 
     @Override
@@ -193,12 +202,14 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside chartLine(ChartLine line) {
         return drawn(result -> result.as(RoundTakings.Shape.class)
-                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")), words.say(result.step().name()), result.entry()))
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")),
+                        words.say(result.step().name()), result.entry()))
                 .or(() -> plotted(line, result)));
     }
 
     private Optional<Picture> plotted(ChartLine line, StepResult result) {
-        return Optional.of(result).flatMap(r -> plot(line, r).map(view -> new Picture("pictures/plot", view, words.say(r.step().name()), r.entry())));
+        return Optional.of(result)
+                .flatMap(r -> plot(line, r).map(view -> new Picture("pictures/plot", view, words.say(r.step().name()), r.entry())));
     }
 
     /** A result typed alone has no picture. */
@@ -217,8 +228,10 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside finish(Finish finish) {
-        return new Beside(words.say("promised.finish", rules.figures(Rule.FINISH_RATIO).get(0), rules.figures(Rule.FINISH_RATIO).get(1)), Optional.empty(), "",
-                result -> result.as(Finish.Read.class).flatMap(Finish.Read::trace).map(trace -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).trace(trace),
+        return new Beside(words.say("promised.finish", rules.figures(Rule.FINISH_RATIO).get(0), rules.figures(Rule.FINISH_RATIO).get(1)),
+                Optional.empty(), "",
+                result -> result.as(Finish.Read.class).flatMap(Finish.Read::trace)
+                .map(trace -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).trace(trace),
                         words.say(result.step().name()), result.entry())), log -> log);
     }
 
@@ -234,8 +247,10 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside cycle(WatchedCycle cycle) {
-        return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, rules, words)), "", result -> CycleView.ofResult(result, rules, words)
-                .filter(view -> !view.lines().isEmpty()).map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())),
+        return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, rules, words)), "",
+                result -> CycleView.ofResult(result, rules, words)
+                .filter(view -> !view.lines().isEmpty())
+                .map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())),
                 log -> words.say("entry.events", log.lines().filter(l -> !l.isBlank()).count()));
     }
 

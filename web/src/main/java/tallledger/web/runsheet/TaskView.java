@@ -33,8 +33,8 @@ import tallledger.web.words.Words;
  * @param past    what was recorded of it so far
  * @param way     how it is measured, as it is drawn; empty where nothing is
  */
-public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, Severity ifBad, BigDecimal minutes, Form form, Margin margin,
-                       Past past, Optional<Drawing> way) {
+public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, Severity ifBad, BigDecimal minutes,
+        Form form, Margin margin, Past past, Optional<Drawing> way) {
 
     /** One need: its words, its key in the form, whether it must be ticked. */
     public record Ask(String text, String value, boolean changed) {
@@ -86,15 +86,22 @@ public record TaskView(String key, Phase phase, String name, String task, String
                 words.say("step." + step.code() + ".look", about), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
-                new Margin(recording.limit(step.judgedBy(survey.rules())).map(l -> grades(l, survey, words) + AccuracyView.per(step).map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""), beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)), past, recording.limitRule().filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
+                new Margin(recording.limit(step.judgedBy(survey.rules()))
+                        .map(l -> grades(l, survey, words) + AccuracyView.per(step)
+                        .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""),
+                        beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)), past, recording.limitRule()
+                .filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
     }
 
     private static String worth(Survey survey, Step step, Words words) {
         String currency = survey.stakes().map(Stakes::currency).orElse("");
-        return Money.worth(survey, step).map(u -> words.say("page.worth", words.money(u.worth(), currency), Math.round(100 * u.chance()), words.money(u.cost(), currency))).orElse("");
+        return Money.worth(survey, step)
+                .map(u -> words.say("page.worth", words.money(u.worth(), currency), Math.round(100 * u.chance()),
+                        words.money(u.cost(), currency))).orElse("");
     }
 
     private static String grades(GradedLimit limit, Survey survey, Words words) {
-        return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(survey.machine().unit(), l, limit.unit())).collect(Collectors.joining(" · "));
+        return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(survey.machine().unit(), l, limit.unit()))
+                .collect(Collectors.joining(" · "));
     }
 }

@@ -44,7 +44,8 @@ class TraceController {
 
     /** The form comes back as it was, with what the file holds typed into it. */
     @PostMapping("/surveys/{id}/trace")
-    String read(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
+    String read(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file,
+            Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         Optional<TraceFile.Typed> read = typed.attempt("file", () -> TraceFile.read(bytes(file)));
@@ -57,7 +58,8 @@ class TraceController {
             response.setStatus(422);
         }
         model.addAttribute("fromFile", read.isPresent() ? Reason.of(WebReason.TRACE_READ) : null);
-        return page.show(survey, Optional.of(typed.get("step")), Optional.empty(), typed, new Submission(typed.get("submission"), typed.wholeOr("seen", survey.head())), model);
+        return page.show(survey, Optional.of(typed.get("step")), Optional.empty(), typed,
+                new Submission(typed.get("submission"), typed.wholeOr("seen", survey.head())), model);
     }
 
     private static byte[] bytes(Optional<MultipartFile> file) {
@@ -81,14 +83,17 @@ class TraceController {
 
     @GetMapping("/surveys/{id}/traces/{entry}.x3p")
     ResponseEntity<byte[]> profile(@PathVariable long id, @PathVariable int entry) {
-        return file(id, entry, ".x3p", MediaType.APPLICATION_OCTET_STREAM, (trace, result) -> TraceFile.profile(trace.profile(), result.at().toString(), result.author()));
+        return file(id, entry, ".x3p", MediaType.APPLICATION_OCTET_STREAM,
+                (trace, result) -> TraceFile.profile(trace.profile(), result.at().toString(), result.author()));
     }
 
-    private ResponseEntity<byte[]> file(long id, int entry, String ending, MediaType type, BiFunction<Finish.Traced, StepResult, byte[]> written) {
+    private ResponseEntity<byte[]> file(long id, int entry, String ending, MediaType type,
+            BiFunction<Finish.Traced, StepResult, byte[]> written) {
         Optional<StepResult> result = shelves.survey(id).steps().all().stream().filter(r -> r.entry() == entry).findFirst();
         return result.flatMap(r -> r.as(Finish.Read.class)).flatMap(Finish.Read::trace)
                 .map(trace -> ResponseEntity.ok().contentType(type)
-                        .header("Content-Disposition", ContentDisposition.attachment().filename("trace-" + id + "-" + entry + ending).build().toString())
+                        .header("Content-Disposition", ContentDisposition.attachment().filename("trace-" + id + "-" + entry + ending)
+                                .build().toString())
                         .body(written.apply(trace, result.orElseThrow())))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }

@@ -53,7 +53,8 @@ class WeighController {
         Typed typed = Typed.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed, houses.newest())
-                : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed, new Read(houses.newest(), clock.instant()))).orElse(List.of()));
+                : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed, new Read(houses.newest(), clock.instant())))
+                .orElse(List.of()));
         return "runsheet/weigh :: weigh";
     }
 
@@ -76,7 +77,8 @@ class WeighController {
         try {
             Optional<Gauge> by = with.house.gauge(typed.get("gauge"), step.recording().usualGauge());
             Optional<BigDecimal> apart = survey.steps().temperatures(with.now).map(Temperatures::apart);
-            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit(), by, apart), step.judgedBy(survey.rules())).because();
+            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit(), by, apart),
+                    step.judgedBy(survey.rules())).because();
         } catch (Refused refused) {
             return List.of(Reason.of(WebReason.WEIGH_REFUSED, refused.reason()));
         }

@@ -158,7 +158,8 @@ class CheckController {
         ByteArrayOutputStream whole = new ByteArrayOutputStream();
         handover.write(closed.get(), whole);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(whole.toByteArray())); ZipOutputStream zip = new ZipOutputStream(out)) {
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(whole.toByteArray()));
+                ZipOutputStream zip = new ZipOutputStream(out)) {
             for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
                 zip.putNextEntry(new ZipEntry(e.getName()));
                 byte[] bytes = in.readAllBytes();

@@ -48,7 +48,8 @@ class CloseController {
     private final Writer writer;
     private final Clock clock;
 
-    CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock, Works works) {
+    CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock,
+            Works works) {
         this.works = works;
         this.shelves = shelves;
         this.closing = closing;
@@ -77,7 +78,8 @@ class CloseController {
                 typed.refuse("read", Reason.of(WebReason.CLOSE_UNREAD));
             }
             return Optional.of(SurveyEntries.closed(survey.by(clock, typed.get("author")), ""));
-        }, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/close", (book, draft, submission) -> closing.close(survey, typed.get("author"), submission));
+        }, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/close",
+                (book, draft, submission) -> closing.close(survey, typed.get("author"), submission));
     }
 
     private static String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -86,7 +88,8 @@ class CloseController {
         model.addAttribute("open", statement.sections().getOrDefault(Heading.NOT_TESTED, List.of()));
         model.addAttribute("record", statement.sections().getOrDefault(Heading.RECORD, List.of()));
         model.addAttribute("closed", survey.core().closed().orElse(null));
-        model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
+        model.addAttribute("words", survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read)
+                .map(Fingerprint::words).orElse(""));
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
@@ -100,7 +103,8 @@ class CloseController {
         handover.ready(survey);
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.parseMediaType("application/zip"));
-        headers.setContentDisposition(ContentDisposition.attachment().filename("survey-" + id + "-to-entry-" + survey.head() + ".zip").build());
+        headers.setContentDisposition(ContentDisposition.attachment().filename("survey-" + id + "-to-entry-" + survey.head() + ".zip")
+                .build());
         return new ResponseEntity<>(out -> handover.write(survey, out), headers, org.springframework.http.HttpStatus.OK);
     }
 
@@ -110,8 +114,10 @@ class CloseController {
         Survey survey = shelves.survey(id);
         handover.ready(survey);
         boolean withPictures = pictures.equals("yes");
-        return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures, Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
-                progress -> works.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"), out -> handover.write(survey, out, withPictures, progress))));
+        return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures,
+                        Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
+                progress -> works.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"),
+                        out -> handover.write(survey, out, withPictures, progress))));
     }
 
     /** The next volume of a closed survey: it names the seal before it. */
@@ -131,9 +137,13 @@ class CloseController {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         boolean shift = typed.get("what").equals(Event.Camera.What.SHIFTED.name());
-        return entries.write(survey, typed, response, () -> shift ? typed.attempt("seconds", () -> SurveyEntries.cameraShifted(survey.by(clock, typed.get("author")), typed.get("seconds")))
-                : typed.choice("what", Event.Camera.What.class).map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
-                (now, said, submission) -> page(now, said, submission, model), entry -> typed.get("back").equals("run") ? "redirect:/surveys/" + id + "/run" : "redirect:/surveys/" + id + "/close#films");
+        return entries.write(survey, typed, response,
+                () -> shift ? typed.attempt("seconds", () -> SurveyEntries.cameraShifted(survey.by(clock, typed.get("author")),
+                        typed.get("seconds")))
+                : typed.choice("what", Event.Camera.What.class)
+                .map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
+                (now, said, submission) -> page(now, said, submission, model), entry -> typed.get("back").equals("run")
+                ? "redirect:/surveys/" + id + "/run" : "redirect:/surveys/" + id + "/close#films");
     }
 
     /** Chapters of a film, to lie beside it. */
@@ -141,6 +151,7 @@ class CloseController {
     ResponseEntity<String> chapters(@PathVariable long id, @PathVariable int film) {
         Survey survey = shelves.survey(id);
         Films films = Films.of(survey.entries(), survey.core().struck().keySet());
-        return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build() : ResponseEntity.ok().contentType(MediaType.parseMediaType("text/vtt;charset=UTF-8")).body(tables.chapters(survey, films, film));
+        return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build() : ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/vtt;charset=UTF-8")).body(tables.chapters(survey, films, film));
     }
 }

@@ -41,14 +41,18 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Checks a survey as it was handed over, without any database: reads the zip's directory, hashes each file, goes through each book entry by entry, holds all
- * against the seal. The same findings, in the same words for where, as {@code verify.js} comes to; a test holds the two against each other.
+ * Checks a survey as it was handed over, without any database: reads the zip's directory, hashes each file, goes through each book entry
+ * by entry, holds all against the seal. The same findings, in the same words for where, as {@code verify.js} comes to; a test holds the
+ * two against each other.
  */
 public final class HandedOver {
 
     private static final int MOST_FILES = 5_000;
     private static final long MOST_BYTES = 700_000_000;
-    /** What is read to be shown goes through the memory: a ledger of some 160 000 entries where there is enough of it, photographs of so many bytes each and together. */
+    /**
+     * What is read to be shown goes through the memory: a ledger of some 160 000 entries where there is enough of it, photographs of so
+     * many bytes each and together.
+     */
     private static final int MOST_READ = (int) Math.min(80_000_000, Runtime.getRuntime().maxMemory() / 20);
     private static final int A_PHOTOGRAPH = 15_000_000;
     private static final long MOST_SHOWN = 60_000_000;
@@ -69,10 +73,16 @@ public final class HandedOver {
         return new HandedOver().checked(file, progress);
     }
 
-    /** The entries of each book, to be read; one that makes no sense keeps its place. @throws IOException where there is no ledger that can be read @throws Refused where it is larger than can be shown */
+    /**
+     * The entries of each book, to be read; one that makes no sense keeps its place.
+     *
+     * @throws IOException where there is no ledger that can be read
+     * @throws Refused where it is larger than can be shown
+     */
     static Map<String, List<Entry>> books(Path file) throws IOException {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8);
-                InputStream in = zip.getInputStream(Optional.ofNullable(zip.getEntry(SealCheck.LEDGER)).orElseThrow(() -> new IOException("no ledger")))) {
+                InputStream in = zip.getInputStream(Optional.ofNullable(zip.getEntry(SealCheck.LEDGER))
+                        .orElseThrow(() -> new IOException("no ledger")))) {
             byte[] ledger = in.readNBytes(MOST_READ + 1);
             if (ledger.length > MOST_READ) {
                 throw Refused.because(WebReason.HANDED_LARGE, zip.getEntry(SealCheck.LEDGER).getSize() / 1_000_000, MOST_READ / 1_000_000);
@@ -109,7 +119,8 @@ public final class HandedOver {
                     if (left < 0 || picture.length > A_PHOTOGRAPH) {
                         continue;
                     }
-                    photographs.put(e.getName().substring(7, 71), "data:image/" + (e.getName().endsWith("png") ? "png" : "jpeg") + ";base64," + Base64.getEncoder().encodeToString(picture));
+                    photographs.put(e.getName().substring(7, 71), "data:image/" + (e.getName().endsWith("png") ? "png" : "jpeg")
+                            + ";base64," + Base64.getEncoder().encodeToString(picture));
                 }
             }
         }
@@ -129,14 +140,16 @@ public final class HandedOver {
             }
             int done = 0;
             for (Map.Entry<String, ZipEntry> f : files.entrySet()) {
-                hash(zip, f.getValue()).ifPresentOrElse(hash -> hashes.put(f.getKey(), hash), () -> found.add(new Found(What.ZIP_BROKEN, f.getKey())));
+                hash(zip, f.getValue()).ifPresentOrElse(hash -> hashes.put(f.getKey(), hash),
+                        () -> found.add(new Found(What.ZIP_BROKEN, f.getKey())));
                 progress.accept(++done / (double) files.size());
             }
             if (!files.containsKey(SealCheck.LEDGER)) {
                 found.add(new Found(What.LEDGER_MISSING, SealCheck.LEDGER));
                 return nothing();
             }
-            Optional<Ledger> ledger = hashes.containsKey(SealCheck.LEDGER) ? ledger(zip, files.get(SealCheck.LEDGER)) : unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
+            Optional<Ledger> ledger = hashes.containsKey(SealCheck.LEDGER) ? ledger(zip, files.get(SealCheck.LEDGER))
+                    : unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
             if (ledger.isEmpty()) {
                 return nothing();
             }
@@ -219,7 +232,8 @@ public final class HandedOver {
         if (n < 3 || (mark[0] & 0xff) != 0xef || (mark[1] & 0xff) != 0xbb || (mark[2] & 0xff) != 0xbf) {
             in.unread(mark, 0, n);
         }
-        return new InputStreamReader(in, StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT).onUnmappableCharacter(CodingErrorAction.REPORT));
+        return new InputStreamReader(in, StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT)
+                .onUnmappableCharacter(CodingErrorAction.REPORT));
     }
 
     private Optional<Ledger> ledger(ZipFile zip, ZipEntry entry) throws IOException {
@@ -232,7 +246,8 @@ public final class HandedOver {
         if (reading.format > Handover.FORMAT || reading.hasBooks && reading.format != Handover.FORMAT) {
             return unreadable(What.LEDGER_NEWER, SealCheck.LEDGER);
         }
-        return reading.hasBooks ? Optional.of(new Ledger(reading.books, reading.title, HexFormat.of().formatHex(reading.digest.digest()))) : unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
+        return reading.hasBooks ? Optional.of(new Ledger(reading.books, reading.title, HexFormat.of().formatHex(reading.digest.digest())))
+                : unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
     }
 
     private Optional<Seal> seal(ZipFile zip, ZipEntry entry) {

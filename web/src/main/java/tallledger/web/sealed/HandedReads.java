@@ -15,7 +15,10 @@ import tallledger.web.record.Survey;
 import tallledger.web.record.Unfinished;
 import tallledger.web.verdict.Reports;
 
-/** Surveys of elsewhere as they are shown. Their bytes never change, so each is unpacked, checked and judged once and kept while there is room. */
+/**
+ * Surveys of elsewhere as they are shown. Their bytes never change, so each is unpacked, checked and judged once and kept while there is
+ * room.
+ */
 @Component
 class HandedReads {
 

@@ -40,8 +40,8 @@ import tallledger.web.words.WebReason;
 import tallledger.web.works.Progress;
 
 /**
- * A survey handed over as one zip (W 4.4): its entries with those of its machine and of the house as judged by, the report, photographs, tables, and, where it
- * is closed, the seal over all of it. Written as it is made; made again from the same entries it is the same bytes.
+ * A survey handed over as one zip (W 4.4): its entries with those of its machine and of the house as judged by, the report, photographs,
+ * tables, and, where it is closed, the seal over all of it. Written as it is made; made again from the same entries it is the same bytes.
  */
 @Component
 public class Handover {
@@ -60,7 +60,8 @@ public class Handover {
     private final Drawings drawings;
     private final DrawingFiles drawn;
 
-    Handover(HandedBooks books, Attachments attachments, SealKey keys, Reports reports, Tables tables, Drawings drawings, DrawingFiles drawn) {
+    Handover(HandedBooks books, Attachments attachments, SealKey keys, Reports reports, Tables tables, Drawings drawings,
+            DrawingFiles drawn) {
         this.books = books;
         this.attachments = attachments;
         this.keys = keys;
@@ -119,14 +120,20 @@ public class Handover {
         write(survey, out, false, Progress.unwatched());
     }
 
-    /** The same, telling how far it is. @param withPictures each drawing as a picture too: they take longest @throws Progress.Stopped where it is to stop */
+    /**
+     * The same, telling how far it is.
+     *
+     * @param withPictures each drawing as a picture too: they take longest
+     * @throws Progress.Stopped where it is to stop
+     */
     void write(Survey survey, OutputStream out, boolean withPictures, Progress progress) throws IOException {
         List<Entry> entries = survey.entries();
         Zip zip = new Zip(out, entries.get(entries.size() - 1));
         zip.add(SealCheck.LEDGER, o -> ledger(survey, o));
         int done = 0;
         for (Photo photo : survey.core().photos()) {
-            progress.at(PHOTOGRAPHS * ++done / survey.core().photos().size(), Reason.of(WebReason.WORK_PHOTOGRAPHS, done, survey.core().photos().size()));
+            progress.at(PHOTOGRAPHS * ++done / survey.core().photos().size(),
+                    Reason.of(WebReason.WORK_PHOTOGRAPHS, done, survey.core().photos().size()));
             Optional<AttachmentRow> row = attachments.attachment(photo.sha256());
             String name = "photos/" + photo.sha256() + (row.filter(r -> r.type().equals("image/png")).isPresent() ? ".png" : ".jpg");
             if (row.isPresent() && !zip.hashes.containsKey(name)) {
@@ -164,8 +171,10 @@ public class Handover {
     /** Sealed with the key it was closed with; a survey whose key is not here any more is handed over unsealed, and the check says so. */
     private Optional<Seal> seal(Survey survey, Map<String, String> hashes) {
         Optional<Entry> closed = survey.core().closed();
-        Optional<KeyPair> pair = closed.flatMap(c -> keys.known().filter(k -> Fingerprint.of(Seal.bytes(k.getPublic())).hex().equals(c.payload().optionalText("key").orElse(""))));
-        return pair.map(k -> Seal.of(closed.get().hash(), closed.get().sequence(), closed.get().by().author().written(), closed.get().at().toString(), hashes, k.getPublic(), k.getPrivate()));
+        Optional<KeyPair> pair = closed.flatMap(c -> keys.known()
+                .filter(k -> Fingerprint.of(Seal.bytes(k.getPublic())).hex().equals(c.payload().optionalText("key").orElse(""))));
+        return pair.map(k -> Seal.of(closed.get().hash(), closed.get().sequence(), closed.get().by().author().written(),
+                        closed.get().at().toString(), hashes, k.getPublic(), k.getPrivate()));
     }
 
     /** All books it rests on, canonical, entry after entry. */
@@ -187,12 +196,14 @@ public class Handover {
             }
             out.write(("],\"kind\":" + CanonicalJson.write(book.getKey()) + "}").getBytes(StandardCharsets.UTF_8));
         }
-        out.write(("],\"format\":" + FORMAT + ",\"title\":" + CanonicalJson.write(survey.machine().name()) + "}").getBytes(StandardCharsets.UTF_8));
+        out.write(("],\"format\":" + FORMAT + ",\"title\":" + CanonicalJson.write(survey.machine().name()) + "}")
+                .getBytes(StandardCharsets.UTF_8));
     }
 
     /** The page that checks without this application: one file, its script inside. */
     static String page() throws IOException {
-        return resource("verify.html").replace("/*WORDS*/", String.join(" ", Fingerprint.list())).replace("/*SCRIPT*/", resource("verify.js"));
+        return resource("verify.html").replace("/*WORDS*/", String.join(" ", Fingerprint.list()))
+                .replace("/*SCRIPT*/", resource("verify.js"));
     }
 
     private static String resource(String name) throws IOException {

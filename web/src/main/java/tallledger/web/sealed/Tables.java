@@ -53,31 +53,43 @@ class Tables {
     }
 
     private String readings(Survey survey) {
-        return csv(List.of("entry", "time", "author", "position", "plate rpm", "read rpm", "off %", "symptoms", "quiet", "outcome", "remark"), survey.folded().counting().stream().map((Run r) -> List.of(
-                String.valueOf(r.entry()), r.at().toString(), r.author(), survey.folded().machine().train().name(r.route()), r.nominal().map(Figures::plain).orElse(""),
+        return csv(List.of("entry", "time", "author", "position", "plate rpm", "read rpm", "off %", "symptoms", "quiet", "outcome",
+                        "remark"), survey.folded().counting().stream().map((Run r) -> List.of(
+                String.valueOf(r.entry()), r.at().toString(), r.author(), survey.folded().machine().train().name(r.route()),
+                r.nominal().map(Figures::plain).orElse(""),
                 r.record().reading().map(read -> Figures.plain(read.rpm())).orElse(""), r.deviation().map(Figures::percent).orElse(""),
-                r.record().symptoms().stream().map(words::of).collect(Collectors.joining(", ")), r.record().quiet() ? "noted" : "", words.of(r.outcome()), r.remark())).toList());
+                r.record().symptoms().stream().map(words::of).collect(Collectors.joining(", ")), r.record().quiet() ? "noted" : "",
+                words.of(r.outcome()), r.remark())).toList());
     }
 
     private String steps(Survey survey) {
-        return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark"), survey.steps().steps().stream()
-                .flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).map((StepResult r) -> List.of(String.valueOf(r.entry()), r.at().toString(), r.author(), words.say(r.step().name()),
-                        words.of(r.step().phase()), typed(r), r.because().stream().map(words::say).collect(Collectors.joining(" ")), words.of(r.outcome()), r.grade().map(words::of).orElse(""), r.remark())).toList());
+        return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark"),
+                survey.steps().steps().stream()
+                .flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
+                .map((StepResult r) -> List.of(String.valueOf(r.entry()), r.at().toString(), r.author(), words.say(r.step().name()),
+                        words.of(r.step().phase()), typed(r), r.because().stream().map(words::say).collect(Collectors.joining(" ")),
+                        words.of(r.outcome()), r.grade().map(words::of).orElse(""), r.remark())).toList());
     }
 
     private static String typed(StepResult r) {
-        return new TreeMap<>(r.values().typed()).entrySet().stream().filter(e -> !e.getValue().isEmpty()).map(e -> e.getKey() + " " + e.getValue()).collect(Collectors.joining("; "));
+        return new TreeMap<>(r.values().typed()).entrySet().stream().filter(e -> !e.getValue().isEmpty())
+                .map(e -> e.getKey() + " " + e.getValue()).collect(Collectors.joining("; "));
     }
 
     private String kit(Survey survey) {
         var kit = survey.steps().kit();
-        return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark"), kit.items().stream().map(i -> List.of(String.valueOf(kit.entries().get(i.name())), i.name(), words.of(i.state()),
-                i.promised(), i.choice(), i.cost().map(Figures::plain).orElse(""), i.until().map(Object::toString).orElse(""), i.note())).toList());
+        return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark"),
+                kit.items().stream().map(i -> List.of(String.valueOf(kit.entries().get(i.name())), i.name(), words.of(i.state()),
+                i.promised(), i.choice(), i.cost().map(Figures::plain).orElse(""), i.until().map(Object::toString).orElse(""), i.note()))
+                .toList());
     }
 
     private String chapters(Survey survey, Films films) {
-        return csv(List.of("film", "from", "until", "entries", "what"), films.films().stream().flatMap(f -> films.chapters(f.number(), survey.entries()).stream()).map(c -> List.of(String.valueOf(c.film()), clock(c.from()),
-                clock(c.until()), c.entries().stream().map(e -> String.valueOf(e.sequence())).collect(Collectors.joining(" ")), what(survey, c))).toList());
+        return csv(List.of("film", "from", "until", "entries", "what"),
+                films.films().stream().flatMap(f -> films.chapters(f.number(), survey.entries()).stream())
+                .map(c -> List.of(String.valueOf(c.film()), clock(c.from()),
+                clock(c.until()), c.entries().stream().map(e -> String.valueOf(e.sequence())).collect(Collectors.joining(" ")),
+                what(survey, c))).toList());
     }
 
     /** WebVTT (W3C): what was written when, beside the film. */
@@ -85,7 +97,8 @@ class Tables {
         StringBuilder vtt = new StringBuilder("WEBVTT\n");
         for (Films.Chapter c : films.chapters(film, survey.entries())) {
             vtt.append('\n').append(clock(c.from())).append(" --> ").append(clock(c.until())).append('\n')
-                    .append(what(survey, c).replace("&", "&amp;").replace("<", "&lt;").replace("-->", "\u2192").replaceAll("\\s*\\R\\s*", " ")).append('\n');
+                    .append(what(survey, c).replace("&", "&amp;").replace("<", "&lt;").replace("-->", "\u2192").replaceAll("\\s*\\R\\s*",
+                            " ")).append('\n');
         }
         return vtt.toString();
     }
@@ -95,7 +108,8 @@ class Tables {
     }
 
     private String said(Survey survey, Entry e) {
-        return survey.core().task(e.step()).map(t -> words.name(t, survey.folded().machine().train())).orElseGet(() -> words.kind(e.kind()) + (e.step().isEmpty() ? "" : " " + e.step()));
+        return survey.core().task(e.step()).map(t -> words.name(t, survey.folded().machine().train()))
+                .orElseGet(() -> words.kind(e.kind()) + (e.step().isEmpty() ? "" : " " + e.step()));
     }
 
     private static String clock(Duration d) {

@@ -44,7 +44,10 @@ public final class LatticePlot {
         sheet.label(x + 28, y + 50, cell.off(), "start");
     }
 
-    /** The strokes of the marks: whole for proven, half for inferred, crossed for failed, two short ones for undecided; a ring for passed over. */
+    /**
+     * The strokes of the marks: whole for proven, half for inferred, crossed for failed, two short ones for undecided; a ring for passed
+     * over.
+     */
     private static void mark(PlotView.Sheet sheet, double x, double y, String mark) {
         switch (mark) {
             case "proven" -> sheet.line(Pen.READ, x, y + 8, x, y + 50);

@@ -75,14 +75,16 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
         return new Cell(train.name(route.get()), true, route.get().key(), plateText(plate),
                 run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse,
-                run.map(r -> r.record().symptoms()).orElse(Set.of()), lit.stream().anyMatch(s -> route.get().at(s.element().stage()) == s.element().position()
+                run.map(r -> r.record().symptoms()).orElse(Set.of()),
+                lit.stream().anyMatch(s -> route.get().at(s.element().stage()) == s.element().position()
                         && survey.elements().isChoice(s.element())));
     }
 
     /** The worst that any run of this cell showed, either way round; else what is known of it without a run here. */
     private static String strokeOf(SpindleSurvey survey, List<String> key, Route forward) {
         return survey.latest().values().stream().filter(r -> survey.machine().train().plateKey(r.route()).equals(key))
-                .map(Run::outcome).min(java.util.Comparator.comparing(o -> List.of(Outcome.FAILED, Outcome.PROVEN, Outcome.UNDECIDED).indexOf(o)))
+                .map(Run::outcome).min(java.util.Comparator.comparing(o -> List.of(Outcome.FAILED, Outcome.PROVEN, Outcome.UNDECIDED)
+                        .indexOf(o)))
                 .map(new Marks()::of)
                 .orElseGet(() -> survey.passed().containsKey(forward) ? "passed" : new Marks().of(survey.coverage().mark(forward)));
     }

@@ -35,7 +35,8 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     }
 
     /** One ray, from (x1, y1) to (x2, y2); a band has its other edge at y3 → y4. */
-    public record Line(double x1, double y1, double x2, double y2, double y3, double y4, boolean band, String state, boolean lit, String title) {
+    public record Line(double x1, double y1, double x2, double y2, double y3, double y4, boolean band, String state, boolean lit,
+            String title) {
 
         public String points() {
             return String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", x1, y1, x2, y2, x2, y4, x1, y3);

@@ -68,7 +68,8 @@ class SpeedsController {
     }
 
     private Drawn drawn(Survey survey) {
-        List<Blame.Suspect> lit = plans.of(survey).blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList()).orElse(List.of());
+        List<Blame.Suspect> lit = plans.of(survey).blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList())
+                .orElse(List.of());
         return new Drawn(LatticeView.of(survey.folded(), lit), RayChartView.of(survey.folded(), lit), PlateDoubt.of(survey.folded()));
     }
 

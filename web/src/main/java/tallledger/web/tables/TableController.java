@@ -35,7 +35,10 @@ import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
-/** Tables brought in: readings and kit into a survey, a speed plate into a machine's description. What will be recorded is said line by line first. */
+/**
+ * Tables brought in: readings and kit into a survey, a speed plate into a machine's description. What will be recorded is said line by
+ * line first.
+ */
 @Controller
 class TableController {
 

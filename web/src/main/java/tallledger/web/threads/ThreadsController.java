@@ -57,7 +57,8 @@ class ThreadsController {
         }
         var machine = survey.folded().machine();
         Optional<GearChart> chart = machine.fitOut().chart().map(c -> c.parse(machine.identity().unit()));
-        Optional<WheelSet> wheels = typed.has("wheels") ? typed.attempt("wheels", () -> WheelSet.parse(typed.get("wheels"))) : Optional.empty();
+        Optional<WheelSet> wheels = typed.has("wheels") ? typed.attempt("wheels", () -> WheelSet.parse(typed.get("wheels")))
+                : Optional.empty();
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("unit", machine.identity().unit());
@@ -75,11 +76,13 @@ class ThreadsController {
         Optional<BigDecimal> module = typed.attempt("module", () -> TypedNumber.parsePositive(typed.get("module")).value());
         Optional<BigDecimal> thick = typed.attempt("thick", () -> length(typed.get("thick"), unit));
         Optional<BigDecimal> thin = typed.attempt("thin", () -> length(typed.get("thin"), unit));
-        Optional<BigDecimal> turns = typed.attempt("turns", () -> typed.has("turns") ? TypedRatio.parse(typed.get("turns")) : BigDecimal.ONE);
+        Optional<BigDecimal> turns = typed.attempt("turns", () -> typed.has("turns") ? TypedRatio.parse(typed.get("turns"))
+                : BigDecimal.ONE);
         if (chart.isEmpty() || !List.of(teeth, module, thick, thin, turns).stream().allMatch(Optional::isPresent)) {
             return List.of();
         }
-        return typed.attempt("thick", () -> UnevenWheel.of(teeth.get(), module.get(), new UnevenWheel.Tooth(thick.get(), thin.get()), chart.get().leadScrew().mm(), turns.get()).says())
+        return typed.attempt("thick", () -> UnevenWheel.of(teeth.get(), module.get(), new UnevenWheel.Tooth(thick.get(), thin.get()),
+                        chart.get().leadScrew().mm(), turns.get()).says())
                 .map(says -> InUnit.of(says, unit)).orElse(List.of());
     }
 

@@ -34,11 +34,12 @@ import tallledger.web.words.Words;
  * @param raises  what would raise the offer most
  * @param whatIf  whether something is only supposed
  */
-public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices, List<Open> open, List<Open> next, More more, long unknown, List<Raise> raises, boolean whatIf) {
+public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices, List<Open> open,
+        List<Open> next, More more, long unknown, List<Raise> raises, boolean whatIf) {
 
     /** In words, with the currency behind. */
-    public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking, String opening, String offer, String ceiling, long known,
-                       String lambda, int bad, String expected, int unpricedKit) {
+    public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking,
+            String opening, String offer, String ceiling, long known, String lambda, int bad, String expected, int unpricedKit) {
     }
 
     /** @param entry it rests on; nought where none @param cost in words; empty where there is none */
@@ -69,45 +70,61 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
 
     private static Set<String> steps(Survey survey, Typed asked, String as) {
         Set<String> steps = new HashSet<>();
-        asked.names().stream().filter(name -> name.startsWith("if-") && asked.get(name).equals(as)).map(name -> name.substring(3)).filter(id -> survey.steps().step(id).isPresent()).forEach(steps::add);
+        asked.names().stream().filter(name -> name.startsWith("if-") && asked.get(name).equals(as)).map(name -> name.substring(3))
+                .filter(id -> survey.steps().step(id).isPresent()).forEach(steps::add);
         return steps;
     }
 
     static MoneyView of(Survey survey, Money.WhatIf what, Words words) {
         Money money = Money.of(survey.core(), what);
         String currency = money.stakes().map(Stakes::currency).orElse("");
-        List<Open> open = money.untested().stream().filter(u -> u.worth() > 0).limit(LISTED).map(u -> open(u, what, currency, words)).toList();
-        List<Open> supposed = survey.steps().inScope().stream().filter(s -> what.good().contains(s.id().written()) || what.bad().contains(s.id().written()))
-                .map(s -> new Open(s.id().written(), words.say(s.name()), "", "", "", "", what.good().contains(s.id().written()) ? "good" : "bad")).toList();
+        List<Open> open = money.untested().stream().filter(u -> u.worth() > 0).limit(LISTED).map(u -> open(u, what, currency, words))
+                .toList();
+        List<Open> supposed = survey.steps().inScope().stream()
+                .filter(s -> what.good().contains(s.id().written()) || what.bad().contains(s.id().written()))
+                .map(s -> new Open(s.id().written(), words.say(s.name()), "", "", "", "", what.good().contains(s.id().written()) ? "good"
+                        : "bad")).toList();
         List<Open> listed = new java.util.ArrayList<>(supposed);
         listed.addAll(open);
         double rest = money.untested().stream().filter(u -> u.worth() > 0).skip(LISTED).mapToDouble(Money.Untested::worth).sum();
         int count = (int) Math.max(0, money.untested().stream().filter(u -> u.worth() > 0).count() - LISTED);
         long unknown = money.untested().stream().filter(u -> u.step().isPresent() && u.cost() == 0).count();
-        List<Price> prices = money.priced().stream().map(p -> new Price(p.finding().what(), p.finding().severity(), p.finding().entries().stream().findFirst().orElse(0), p.finding().entries(),
-                p.cost().map(c -> words.money(c.low(), "") + " / " + words.money(c.likely(), "") + " / " + words.money(c.high(), currency)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
-        return new MoneyView(Glance.of(survey.core(), money), sums(money, amount -> words.money(amount, currency)), money.offer().map(o -> MoneyWalk.of(money, amount -> words.money(amount, currency))),
-                money.next(1).isEmpty() ? Optional.empty() : Optional.of(MoneyWalk.overMinutes(money, amount -> words.money(amount, currency))), prices, List.copyOf(listed),
-                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)), unknown,
-                what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
+        List<Price> prices = money.priced().stream()
+                .map(p -> new Price(p.finding().what(), p.finding().severity(), p.finding().entries().stream().findFirst().orElse(0),
+                        p.finding().entries(),
+                p.cost().map(c -> words.money(c.low(), "") + " / " + words.money(c.likely(), "") + " / " + words.money(c.high(), currency))
+                .orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
+        return new MoneyView(Glance.of(survey.core(), money), sums(money, amount -> words.money(amount, currency)),
+                money.offer().map(o -> MoneyWalk.of(money, amount -> words.money(amount, currency))),
+                money.next(1).isEmpty() ? Optional.empty()
+                : Optional.of(MoneyWalk.overMinutes(money, amount -> words.money(amount, currency))), prices, List.copyOf(listed),
+                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)),
+                unknown, what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
     }
 
     private static List<Raise> raises(Survey survey, Money money, String currency, Words words) {
-        return money.raises(survey.core(), NEXT).stream().map(r -> new Raise(r.step().map(s -> s.id().written()).orElse(""), r.finding().map(Finding::brief).orElseGet(() -> r.step().orElseThrow().name()),
+        return money.raises(survey.core(), NEXT).stream()
+                .map(r -> new Raise(r.step().map(s -> s.id().written()).orElse(""),
+                        r.finding().map(Finding::brief).orElseGet(() -> r.step().orElseThrow().name()),
                 words.money(r.by(), currency))).toList();
     }
 
     private static Open open(Money.Untested u, Money.WhatIf what, String currency, Words words) {
         return new Open(u.step().map(s -> s.id().written()).orElse(""), u.step().map(s -> words.say(s.name())).orElse(u.element()),
-                BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", words.money(u.cost(), currency), words.money(u.worth(), currency),
-                u.seconds() == 0 ? "" : BigDecimal.valueOf(u.seconds() / 60.0).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString(), "");
+                BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", words.money(u.cost(), currency),
+                words.money(u.worth(), currency),
+                u.seconds() == 0 ? "" : BigDecimal.valueOf(u.seconds() / 60.0).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros()
+                .toPlainString(), "");
     }
 
     private static Sums sums(Money m, DoubleFunction<String> say) {
         Optional<Stakes> stakes = m.stakes();
-        return new Sums(say.apply(m.putRight().mean()), say.apply(m.putRight().eightieth()), say.apply(m.putRight().together()), say.apply(m.kit()), say.apply(m.unknown()),
-                m.offer().map(o -> say.apply(o.start())).orElse(""), stakes.filter(s -> s.sound().isEmpty()).isPresent(), m.offer().map(o -> say.apply(o.opening())).orElse(""),
-                m.offer().map(o -> say.apply(o.offer())).orElse(""), m.offer().map(o -> say.apply(o.ceiling())).orElse(""), Math.round(100 * m.known()),
+        return new Sums(say.apply(m.putRight().mean()), say.apply(m.putRight().eightieth()), say.apply(m.putRight().together()),
+                say.apply(m.kit()), say.apply(m.unknown()),
+                m.offer().map(o -> say.apply(o.start())).orElse(""), stakes.filter(s -> s.sound().isEmpty()).isPresent(),
+                m.offer().map(o -> say.apply(o.opening())).orElse(""),
+                m.offer().map(o -> say.apply(o.offer())).orElse(""), m.offer().map(o -> say.apply(o.ceiling())).orElse(""),
+                Math.round(100 * m.known()),
                 BigDecimal.valueOf(m.tells().lambda()).setScale(2, RoundingMode.HALF_UP).toPlainString(), m.tells().bad(),
                 BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), m.unpricedKit());
     }

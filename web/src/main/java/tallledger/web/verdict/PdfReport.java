@@ -58,8 +58,11 @@ class PdfReport {
     /** For Greek, Cyrillic and Arabic, which the others do not hold. */
     private static final String OTHER_SCRIPTS = "DejaVuSans";
     private static final String OTHER_FAMILY = "DejaVu Sans";
-    private static final String NOTHING = "<html lang=\"en\"><head><title>A</title><meta name=\"subject\" content=\"A\"/><meta name=\"description\" content=\"A\"/><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
-            + "<svg alt=\"A\" xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" y=\"9\">e</text></svg></body></html>";
+    private static final String NOTHING = "<html lang=\"en\"><head><title>A</title><meta name=\"subject\" content=\"A\"/><meta "
+            + "name=\"description\" "
+            + "content=\"A\"/><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
+            + "<svg alt=\"A\" xmlns=\"http://www.w3.org/2000/svg\" width=\"20\" height=\"20\"><path d=\"M0 0L9 9\"/><text x=\"1\" "
+            + "y=\"9\">e</text></svg></body></html>";
 
     static {
         // Each font and each style sheet would be a line of log, at every report.
@@ -81,7 +84,8 @@ class PdfReport {
     @EventListener(ApplicationReadyEvent.class)
     void warm() {
         if (warms) {
-            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH, Photographs.none()), "warm report");
+            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH, Photographs.none()),
+                    "warm report");
             thread.setDaemon(true);
             thread.start();
         }
@@ -101,7 +105,8 @@ class PdfReport {
         if (page.codePoints().allMatch(c -> c <= ' ' || OWN.get().get(c))) {
             return made(page, at, photographs);
         }
-        context.setVariable("style", face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + face(OTHER_FAMILY, OTHER_SCRIPTS, 400) + style);
+        context.setVariable("style", face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + face(OTHER_FAMILY, OTHER_SCRIPTS, 400)
+                + style);
         List<String> missing = missing(page);
         context.setVariable("missing", missing.isEmpty() ? null : missing);
         return made(templates.process(form.template(), context), at, photographs);
@@ -109,12 +114,15 @@ class PdfReport {
 
     /** The same as one page that needs no other: its style, its fonts and its pictures inside. */
     String page(Map<String, Object> view) {
-        return templates.process(Reports.Form.WHOLE.template(), context(view, face("Archivo", "Archivo_400Regular", 400) + face("Archivo Narrow", "ArchivoNarrow_700Bold", 700) + text("static/css/print.css")));
+        return templates.process(Reports.Form.WHOLE.template(),
+                context(view, face("Archivo", "Archivo_400Regular", 400) + face("Archivo Narrow", "ArchivoNarrow_700Bold", 700)
+                        + text("static/css/print.css")));
     }
 
     private static String face(String family, String file, int weight) {
         try (InputStream in = withoutLigatures("static/fonts/" + file + ".ttf")) {
-            return "@font-face { font-family: \"" + family + "\"; font-weight: " + weight + "; src: url(\"data:font/ttf;base64," + Base64.getEncoder().encodeToString(in.readAllBytes()) + "\"); }\n";
+            return "@font-face { font-family: \"" + family + "\"; font-weight: " + weight + "; src: url(\"data:font/ttf;base64,"
+                    + Base64.getEncoder().encodeToString(in.readAllBytes()) + "\"); }\n";
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -130,7 +138,8 @@ class PdfReport {
 
     /** Signs that no font that ships with the application holds, by their number: they are printed as #, and the report says so. */
     private static List<String> missing(String page) {
-        return page.codePoints().filter(c -> c > ' ' && !OWN.get().get(c) && !OTHERS.get().get(c)).distinct().sorted().limit(MOST_MISSING).mapToObj(c -> String.format(Locale.ROOT, "U+%04X", c)).toList();
+        return page.codePoints().filter(c -> c > ' ' && !OWN.get().get(c) && !OTHERS.get().get(c)).distinct().sorted().limit(MOST_MISSING)
+                .mapToObj(c -> String.format(Locale.ROOT, "U+%04X", c)).toList();
     }
 
     private static final int MOST_MISSING = 60;
@@ -141,7 +150,8 @@ class PdfReport {
     /** Signs a font holds. */
     private static BitSet held(String file) {
         BitSet held = new BitSet();
-        try (InputStream in = stream("static/fonts/" + file + ".ttf"); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
+        try (InputStream in = stream("static/fonts/" + file + ".ttf"); TrueTypeFont font = new TTFParser()
+                .parse(new RandomAccessReadBuffer(in))) {
             CmapLookup signs = font.getUnicodeCmapLookup();
             for (int c = 0; c < MOST_SIGNS; c++) {
                 held.set(c, signs.getGlyphId(c) != 0);
@@ -182,7 +192,8 @@ class PdfReport {
             PDMetadata metadata = document.getDocumentCatalog().getMetadata();
             if (metadata != null) {
                 String xmp = new String(metadata.toByteArray(), StandardCharsets.UTF_8);
-                metadata.importXMPMetadata(MADE.matcher(xmp).replaceAll("<xmp:CreateDate>" + at.truncatedTo(ChronoUnit.SECONDS) + "</xmp:CreateDate>").getBytes(StandardCharsets.UTF_8));
+                metadata.importXMPMetadata(MADE.matcher(xmp).replaceAll("<xmp:CreateDate>" + at.truncatedTo(ChronoUnit.SECONDS)
+                                + "</xmp:CreateDate>").getBytes(StandardCharsets.UTF_8));
             }
             document.setDocumentId(at.toEpochMilli());
             document.save(out);
@@ -197,8 +208,9 @@ class PdfReport {
     }
 
     /**
-     * The font without its table of substitutions: what is drawn for "ff" as one shape has no letters behind it, so that a report could be neither searched nor
-     * copied. The table is found by its name in the directory at the font's beginning; by another name nobody looks at it.
+     * The font without its table of substitutions: what is drawn for "ff" as one shape has no letters behind it, so that a report could be
+     * neither searched nor copied. The table is found by its name in the directory at the font's beginning; by another name nobody looks
+     * at it.
      */
     private static InputStream withoutLigatures(String path) {
         try (InputStream in = stream(path)) {

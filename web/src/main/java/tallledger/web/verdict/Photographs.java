@@ -16,7 +16,10 @@ import tallledger.core.reason.Reason;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.Progress;
 
-/** Photographs of a report, read one after the other as its pages are laid out, so that they never stand in the memory all at once; each is a step of the work. */
+/**
+ * Photographs of a report, read one after the other as its pages are laid out, so that they never stand in the memory all at once; each is
+ * a step of the work.
+ */
 final class Photographs implements FSStreamFactory {
 
     static final String PROTOCOL = "photograph";
@@ -25,7 +28,8 @@ final class Photographs implements FSStreamFactory {
     private static final double LAST = 0.9;
 
     /** A picture of one point, which nobody will see: the pages are thrown away. */
-    private static final byte[] NOTHING = Base64.getDecoder().decode("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==");
+    private static final byte[] NOTHING = Base64.getDecoder()
+            .decode("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==");
 
     private final Function<String, Optional<byte[]>> kept;
     private final int all;
@@ -77,7 +81,8 @@ final class Photographs implements FSStreamFactory {
     private byte[] bytes(String sha256) {
         read.add(sha256);
         try {
-            progress.at(FIRST + (LAST - FIRST) * Math.min(1.0, read.size() / (double) Math.max(all, 1)), Reason.of(WebReason.WORK_PHOTOGRAPHS, Math.min(read.size(), all), all));
+            progress.at(FIRST + (LAST - FIRST) * Math.min(1.0, read.size() / (double) Math.max(all, 1)),
+                    Reason.of(WebReason.WORK_PHOTOGRAPHS, Math.min(read.size(), all), all));
         } catch (Progress.Stopped stop) {
             stopped = true;
             return NOTHING;

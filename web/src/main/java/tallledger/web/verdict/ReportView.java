@@ -214,7 +214,10 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
                 .orElse(standing.later() ? words.say("report.put-off") : "");
     }
 
-    /** The key's fingerprint and the last hash; of a survey that is not sealed the hash alone. What stands for a hash in a file of strangers may be anything. */
+    /**
+     * The key's fingerprint and the last hash; of a survey that is not sealed the hash alone. What stands for a hash in a file of
+     * strangers may be anything.
+     */
     private static QrCode code(Survey survey) {
         String key = survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read)
                 .map(k -> "key " + k.hex() + "\n").orElse("not sealed\n");

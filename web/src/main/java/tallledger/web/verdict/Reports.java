@@ -80,7 +80,8 @@ public class Reports {
     /** What the print of a survey of elsewhere is made of; of those nothing is kept in memory, since they have no book here. */
     public Map<String, Object> handed(Survey survey) {
         VerdictView verdict = VerdictView.of(survey);
-        return Map.of("survey", survey, "verdict", verdict, "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "report", ReportView.of(survey, verdict, drawings, words, marks), "withMoney", false);
+        return Map.of("survey", survey, "verdict", verdict, "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "report",
+                ReportView.of(survey, verdict, drawings, words, marks), "withMoney", false);
     }
 
     /** The same with what only the report has. */
@@ -102,9 +103,11 @@ public class Reports {
 
     byte[] pdf(Survey survey, Form form, boolean withMoney, boolean letter, Progress progress) {
         Map<Integer, String> images = new HashMap<>();
-        survey.core().photos().stream().filter(p -> attachments.attachment(p.sha256()).isPresent()).forEach(p -> images.put(p.entry(), Photographs.address(p.sha256())));
+        survey.core().photos().stream().filter(p -> attachments.attachment(p.sha256()).isPresent())
+                .forEach(p -> images.put(p.entry(), Photographs.address(p.sha256())));
         Photographs photographs = new Photographs(hash -> attachments.attachment(hash).map(AttachmentRow::bytes), images.size(), progress);
-        return pdf.render(form, whole(survey, withMoney, images), survey.entries().get(survey.entries().size() - 1).at(), letter, photographs);
+        return pdf.render(form, whole(survey, withMoney, images), survey.entries().get(survey.entries().size() - 1).at(), letter,
+                photographs);
     }
 
     /** The same as one page that needs no other. */
@@ -114,7 +117,9 @@ public class Reports {
         for (int i = 0; i < photos.size(); i++) {
             int entry = photos.get(i).entry();
             progress.at(i / (double) photos.size(), Reason.of(WebReason.WORK_PHOTOGRAPHS, i + 1, photos.size()));
-            attachments.attachment(photos.get(i).sha256()).ifPresent(row -> images.put(entry, "data:" + row.type() + ";base64," + Base64.getEncoder().encodeToString(row.bytes())));
+            attachments.attachment(photos.get(i).sha256())
+                    .ifPresent(row -> images.put(entry, "data:" + row.type() + ";base64," + Base64.getEncoder()
+                            .encodeToString(row.bytes())));
         }
         progress.at(1, Reason.of(WebReason.WORK_WRITES));
         return pdf.page(whole(survey, withMoney, images));

@@ -78,7 +78,8 @@ class VerdictController {
     String judgeAs(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class).map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
+        return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class)
+                .map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
     }
 
@@ -87,7 +88,8 @@ class VerdictController {
     String prices(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return entries.write(survey, typed, response, () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
+        return entries.write(survey, typed, response,
+                () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
                 Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background")))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
     }
@@ -102,8 +104,10 @@ class VerdictController {
         if (finding.isEmpty()) {
             typed.refuse("form", Reason.of(WebReason.FINDING_GONE, target));
         }
-        return entries.write(survey, typed, response, () -> finding.flatMap(f -> typed.choice("severity", Severity.class).flatMap(severity -> typed.attempt("why",
-                () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")), Regrade.parse(target, severity, typed.get("why"), whose(typed),
+        return entries.write(survey, typed, response,
+                () -> finding.flatMap(f -> typed.choice("severity", Severity.class).flatMap(severity -> typed.attempt("why",
+                () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")),
+                        Regrade.parse(target, severity, typed.get("why"), whose(typed),
                         typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay")), f.severity())))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
     }
@@ -114,7 +118,8 @@ class VerdictController {
             model.addAttribute("money", MoneyView.of(survey, supposed, words));
         }
         model.addAttribute("backgrounds", Background.values());
-        survey.core().stakes().filter(s -> !typed.isSent("background")).ifPresent(s -> s.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
+        survey.core().stakes().filter(s -> !typed.isSent("background"))
+                .ifPresent(s -> s.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
         if (!typed.isSent("background")) {
             typed.set("background", Background.IN_DAILY_USE.name());
         }
@@ -131,19 +136,22 @@ class VerdictController {
         Survey survey = shelves.survey(id);
         model.addAllAttributes(reports.report(survey));
         model.addAttribute("withMoney", money.equals("yes"));
-        model.addAttribute("images", survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
+        model.addAttribute("images",
+                survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
         return Reports.Form.WHOLE.template();
     }
 
     /** The report as one page to hand on: it needs nothing else. */
     @GetMapping("/surveys/{id}/report.html")
     ResponseEntity<String> page(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
-        return ResponseEntity.ok().contentType(HTML).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
+        return ResponseEntity.ok().contentType(HTML)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
                 .body(reports.page(shelves.survey(id), money.equals("yes"), Progress.unwatched()));
     }
 
     @GetMapping("/surveys/{id}/verdict.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
+    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money,
+            @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
         Survey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
@@ -152,20 +160,24 @@ class VerdictController {
 
     /** The same as work: there at once where it is quick; with many entries or photographs it says how far it is. */
     @PostMapping("/surveys/{id}/report")
-    String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
+    String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size,
+            @RequestParam(defaultValue = "") String form) {
         Survey survey = shelves.survey(id);
         boolean withMoney = money.equals("yes");
         Works.Doing doing = form.equals("page")
-                ? progress -> works.file("survey-" + id + ".html", HTML, out -> out.write(reports.page(survey, withMoney, progress).getBytes(StandardCharsets.UTF_8)))
+                ? progress -> works.file("survey-" + id + ".html", HTML,
+                        out -> out.write(reports.page(survey, withMoney, progress).getBytes(StandardCharsets.UTF_8)))
                 : progress -> works.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
                         out -> out.write(reports.pdf(survey, Reports.Form.named(form), withMoney, size.equals("Letter"), progress)));
-        return works.answer(works.begin(String.join(" ", "report", "" + id, "" + survey.head(), money, size, form), Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
+        return works.answer(works.begin(String.join(" ", "report", "" + id, "" + survey.head(), money, size, form),
+                        Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
     }
 
     private static Regrade.Whose whose(Typed typed) {
         if (typed.get("whose").isEmpty()) {
             return Regrade.Whose.FAULT;
         }
-        return Stream.of(Regrade.Whose.values()).filter(w -> w.name().equals(typed.get("whose"))).findFirst().orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("whose"));
+        return Stream.of(Regrade.Whose.values()).filter(w -> w.name().equals(typed.get("whose"))).findFirst()
+                .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("whose"));
     }
 }

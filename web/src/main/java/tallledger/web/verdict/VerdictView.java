@@ -27,7 +27,8 @@ import tallledger.web.record.Survey;
 public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remarks, Seal seal) {
 
     /** What it all comes to. */
-    public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ClaimVerdict.Told> told, ConditionStatement statement) {
+    public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ClaimVerdict.Told> told,
+            ConditionStatement statement) {
 
         public Map<Reason, List<Finding>> bySystem() {
             return Finding.bySystem(findings);
@@ -57,18 +58,21 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
         List<Entry> entries = survey.entries();
         List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
         List<ClaimVerdict> claims = ClaimVerdict.of(survey.core());
-        Judged judged = new Judged(survey.folded().coverage().counts(), Finding.of(survey.core()), claims, ClaimVerdict.byWhat(claims, survey.folded().machine().unit()), ConditionStatement.of(survey.core()));
+        Judged judged = new Judged(survey.folded().coverage().counts(), Finding.of(survey.core()), claims,
+                ClaimVerdict.byWhat(claims, survey.folded().machine().unit()), ConditionStatement.of(survey.core()));
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
                 String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
                 entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
-                survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words).orElse(""));
+                survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
+                .orElse(""));
         return new VerdictView(judged, survey.core().photos(), remarks(survey), seal);
     }
 
     /** Remarks of their own, and those written beside a run. */
     private static List<Remark> remarks(Survey survey) {
         return survey.core().decoded().counting().filter(h -> !h.event().remark().isEmpty())
-                .map(h -> new Remark(h.entry().by().author().written(), h.entry().step(), h.event().remark(), h.entry().sequence())).toList();
+                .map(h -> new Remark(h.entry().by().author().written(), h.entry().step(), h.event().remark(), h.entry().sequence()))
+                .toList();
     }
 
     static String time(Instant at) {

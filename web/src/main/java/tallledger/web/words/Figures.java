@@ -14,7 +14,8 @@ public final class Figures {
     }
 
     public static String plain(BigDecimal number) {
-        return grouped(number.stripTrailingZeros().scale() <= 0 ? number.setScale(0, RoundingMode.UNNECESSARY).toPlainString() : number.toPlainString());
+        return grouped(number.stripTrailingZeros().scale() <= 0 ? number.setScale(0, RoundingMode.UNNECESSARY).toPlainString()
+                : number.toPlainString());
     }
 
     /** A value with its uncertainty, both to the same place: "0.090 ± 0.009"; trailing noughts are figures here. */

@@ -54,7 +54,8 @@ class WorkController {
     @ResponseBody
     Map<String, Object> stand(@PathVariable String id) {
         Works.Work work = work(id);
-        return Map.of("stand", work.stand().name(), "share", Math.round(100 * work.progress().share()), "doing", words.say(work.progress().doing()));
+        return Map.of("stand", work.stand().name(), "share", Math.round(100 * work.progress().share()), "doing",
+                words.say(work.progress().doing()));
     }
 
     @PostMapping("/stop")
@@ -74,7 +75,8 @@ class WorkController {
         headers.setContentType(file.type());
         headers.setContentLength(Files.size(file.path()));
         // Read in the window it was asked from, as a report; anything else is put away.
-        headers.setContentDisposition((file.type().equals(MediaType.APPLICATION_PDF) ? ContentDisposition.inline() : ContentDisposition.attachment()).filename(file.name()).build());
+        headers.setContentDisposition((file.type().equals(MediaType.APPLICATION_PDF) ? ContentDisposition.inline()
+                        : ContentDisposition.attachment()).filename(file.name()).build());
         return new ResponseEntity<>(out -> {
             try (InputStream in = Files.newInputStream(file.path())) {
                 in.transferTo(out);

@@ -28,7 +28,10 @@ import tallledger.web.record.NotKept;
 import tallledger.web.record.Unfinished;
 import tallledger.web.words.WebReason;
 
-/** Work that takes longer than a page may: it goes on by itself, says how far it is, and can be stopped. What it made waits to be taken; nothing outlives a start. */
+/**
+ * Work that takes longer than a page may: it goes on by itself, says how far it is, and can be stopped. What it made waits to be taken;
+ * nothing outlives a start.
+ */
 @Component
 public class Works {
 
@@ -110,7 +113,11 @@ public class Works {
             return Optional.ofNullable(failure);
         }
 
-        /** It is kept to be taken, unless somebody asked it to stop in the last moment. @throws Progress.Stopped then, and nothing of it is left */
+        /**
+         * It is kept to be taken, unless somebody asked it to stop in the last moment.
+         *
+         * @throws Progress.Stopped then, and nothing of it is left
+         */
         private synchronized void done(Made it) {
             try {
                 progress.at(1);
@@ -188,7 +195,8 @@ public class Works {
      * @throws NotKept where too many go on
      */
     public synchronized Work begin(String key, Reason title, String back, Doing doing) {
-        Optional<Work> same = works.stream().filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE && w.made instanceof Made.File))
+        Optional<Work> same = works.stream()
+                .filter(w -> w.key.equals(key) && (w.stand == Stand.GOES_ON || w.stand == Stand.DONE && w.made instanceof Made.File))
                 .findFirst();
         if (same.isPresent()) {
             return same.get();

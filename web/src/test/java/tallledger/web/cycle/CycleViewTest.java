@@ -34,8 +34,10 @@ class CycleViewTest {
     @Test
     void whatNeverCameHasNoPlace() {
         CycleView view = drawn("guard", "runs 0\nguard-opened 3\nstops 5\nguard-closed 9\nstarts-by-itself 10");
-        assertThat(view.lines()).filteredOn(l -> l.verdict().equals("MISSING")).hasSize(2).allMatch(l -> l.x() < 0).allMatch(l -> l.says().equals("never came"));
-        assertThat(view.lines()).filteredOn(CycleView.Line::hazard).singleElement().satisfies(l -> assertThat(l.says()).isEqualTo("must not happen, after 1 s"));
+        assertThat(view.lines()).filteredOn(l -> l.verdict().equals("MISSING")).hasSize(2).allMatch(l -> l.x() < 0)
+                .allMatch(l -> l.says().equals("never came"));
+        assertThat(view.lines()).filteredOn(CycleView.Line::hazard).singleElement()
+                .satisfies(l -> assertThat(l.says()).isEqualTo("must not happen, after 1 s"));
         assertThat(view.lines()).allMatch(l -> l.from() < 0 || l.to() >= l.from());
     }
 
@@ -45,6 +47,7 @@ class CycleViewTest {
         assertThat(view.keys()).extracting(CycleView.Key::name).contains("guard opened", "starts by itself");
         assertThat(view.keys()).filteredOn(CycleView.Key::hazard).extracting(CycleView.Key::event).containsExactly("starts-by-itself");
         assertThat(view.script()).contains("stops 0–12 s after (house rule)");
-        assertThat(CycleView.blank(new WatchedCycle("own"), Map.of("script", "12 monkeys"), LengthUnit.MM, Rules.shipped(), words).keys()).isEmpty();
+        assertThat(CycleView.blank(new WatchedCycle("own"), Map.of("script", "12 monkeys"), LengthUnit.MM, Rules.shipped(), words).keys())
+                .isEmpty();
     }
 }

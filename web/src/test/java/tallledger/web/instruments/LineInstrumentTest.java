@@ -28,7 +28,8 @@ class LineInstrumentTest {
     private Path folder;
 
     private static void refuses(Instrument instrument, String code) {
-        assertThatThrownBy(() -> instrument.read(ANY)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+        assertThatThrownBy(() -> instrument.read(ANY))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }
 
     @Test
@@ -51,7 +52,8 @@ class LineInstrumentTest {
             Thread bridge = new Thread(() -> {
                 for (String answer : new String[] {"tachometer 251.3 rpm\n", "indicator 1 mm\n", ""}) {
                     try (Socket socket = server.accept()) {
-                        String asked = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8)).readLine();
+                        String asked = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))
+                                .readLine();
                         socket.getOutputStream().write(("read tachometer".equals(asked) ? answer : "?").getBytes(StandardCharsets.UTF_8));
                     } catch (IOException closed) {
                         return;
@@ -59,7 +61,8 @@ class LineInstrumentTest {
                 }
             });
             bridge.start();
-            Instrument tachometer = LineInstrument.at("socket:localhost:" + server.getLocalPort()).orElseThrow().reading(InstrumentKind.TACHOMETER);
+            Instrument tachometer = LineInstrument.at("socket:localhost:" + server.getLocalPort()).orElseThrow()
+                    .reading(InstrumentKind.TACHOMETER);
             assertThat(tachometer.read(ANY)).isEqualTo("251.3");
             refuses(tachometer, "instrument.nothing");
             refuses(tachometer, "instrument.nothing");

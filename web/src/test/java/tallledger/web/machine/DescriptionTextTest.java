@@ -35,7 +35,10 @@ class DescriptionTextTest {
     @Test
     void itsOwnChartIsInIt() {
         MachineDescription machine = machines().get(0);
-        MachineDescription charted = machine.with(machine.fitOut().with(new OwnChart(Map.of(StepId.read("nose-runout"), new OwnChart.Printed("0.01", "0.006 mm"), StepId.read("bed-straight"), new OwnChart.Printed("0.02 mm", "")))));
+        MachineDescription charted =
+                machine.with(machine.fitOut()
+                .with(new OwnChart(Map.of(StepId.read("nose-runout"), new OwnChart.Printed("0.01", "0.006 mm"), StepId.read("bed-straight"),
+                        new OwnChart.Printed("0.02 mm", "")))));
         String text = DescriptionText.write(charted);
         assertThat(text).contains("[own chart]\nbed-straight: 0.02 mm\nnose-runout: 0.01; 0.006 mm\n");
         assertThat(DescriptionText.read(text, Rules.shipped()).description()).contains(charted);
@@ -77,18 +80,21 @@ class DescriptionTextTest {
             shifting: stop to shift         | kind: gear                      | 7  | text.twice
             """)
     void whatIsWrongIsSaidWithItsLine(String right, String wrong, int line, String code) {
-        String text = "[machine]\nname: L\nfamily: lathe\n[stage]\nname: gear\nkind: gear\nshifting: stop to shift\npositions: A B\n[speeds]\nA = 80\nB = 400\n";
+        String text = "[machine]\nname: L\nfamily: lathe\n[stage]\nname: gear\nkind: gear\nshifting: stop to shift\npositions: A "
+                + "B\n[speeds]\nA = 80\nB = 400\n";
         assertThat(text).contains(right + "\n");
         DescriptionText.Read read = DescriptionText.read(text.replace(right + "\n", wrong + "\n"), Rules.shipped());
         assertThat(read.description()).isEmpty();
         assertThat(read.wrong()).extracting(DescriptionText.Wrong::line).contains(line);
-        assertThat(read.wrong().stream().filter(w -> w.line() == line).map(w -> w.because().code()).toList()).as("%s", read.wrong()).contains(code);
+        assertThat(read.wrong().stream().filter(w -> w.line() == line).map(w -> w.because().code()).toList()).as("%s", read.wrong())
+                .contains(code);
     }
 
     /** Nonsense of any kind is said, never thrown. */
     @Test
     void nonsenseIsSaid() {
-        for (String text : List.of("", "\n\n", "hello", "[machine", "[]", "[machine]\n:", "[speeds]\n=\n", "[axis]\nname:", "[claim]\nof: swing\n", "[own chart]\nno step: x; y", "[stage]\n".repeat(30),
+        for (String text : List.of("", "\n\n", "hello", "[machine", "[]", "[machine]\n:", "[speeds]\n=\n", "[axis]\nname:",
+                        "[claim]\nof: swing\n", "[own chart]\nno step: x; y", "[stage]\n".repeat(30),
                 "[machine]\nname: x\nname: y", "[claim]\n".repeat(400), "[threads]\nlever: " + "A ".repeat(9_000))) {
             DescriptionText.Read read = DescriptionText.read(text, Rules.shipped());
             assertThat(read.description()).as(text.substring(0, Math.min(text.length(), 40))).isEmpty();

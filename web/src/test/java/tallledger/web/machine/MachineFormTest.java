@@ -118,7 +118,8 @@ class MachineFormTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"50,100|paste.rows", "50;200|paste.columns", "A,1,50;A,1,60|paste.repeated", "A,1,50;C,9,60|paste.stray"})
+    @CsvSource(delimiter = '|', value = {"50,100|paste.rows", "50;200|paste.columns", "A,1,50;A,1,60|paste.repeated",
+                    "A,1,50;C,9,60|paste.stray"})
     void aPasteThatDoesNotFitSaysWhy(String pasted, String code) {
         assertThatThrownBy(() -> PlatePaste.read(pasted.replace(';', '\n'), TWO)).isInstanceOfSatisfying(Refused.class,
                 refused -> assertThat(refused.reason().code()).isEqualTo(code));

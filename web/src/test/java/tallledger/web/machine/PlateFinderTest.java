@@ -33,7 +33,8 @@ class PlateFinderTest {
     @Test
     void rowsAndColumnsAreTheTwoLevers() {
         MachineDescription machine = taken(asked("low mid high\nI 31.5 45 63\nII 125 x ?", ""), 0);
-        assertThat(machine.plate().levers()).extracting(l -> l.positions()).containsExactly(List.of("I", "II"), List.of("low", "mid", "high"));
+        assertThat(machine.plate().levers()).extracting(l -> l.positions())
+                .containsExactly(List.of("I", "II"), List.of("low", "mid", "high"));
         assertThat(machine.plate().cell(List.of("II", "low")).typed()).isEqualTo("125");
         assertThat(machine.plate().cell(List.of("II", "mid"))).isInstanceOf(PlateCell.NoSpeed.class);
         assertThat(machine.plate().cell(List.of("II", "high"))).isInstanceOf(PlateCell.Unreadable.class);
@@ -56,7 +57,8 @@ class PlateFinderTest {
     void aMisreadSpeedStandsAsItWasReadAndThePlateCheckNamesIt() {
         Typed typed = asked("50 65 95 110 250 325 745 550", "2, 4");
         PlateFinder.Found found = PlateFinder.found(typed, "").orElseThrow();
-        int wanted = (int) found.offers().stream().takeWhile(o -> !(o.sizes().equals("2 × 4") && o.leftOut().get(0).at().equals("B3"))).count();
+        int wanted = (int) found.offers().stream().takeWhile(o -> !(o.sizes().equals("2 × 4") && o.leftOut().get(0).at().equals("B3")))
+                .count();
         assertThat(found.offers().get(wanted).leftOut()).singleElement().satisfies(out -> {
             assertThat(out.reading()).isEqualTo("475");
             assertThat(out.slip()).isEqualTo("DIGITS_SWAPPED");
@@ -123,7 +125,8 @@ class PlateFinderTest {
         typed.set("feedUnit", "MM");
         typed.set("feedPer", "REV");
         MachineDescription machine = MachineForm.description(typed, Optional.empty(), Rules.shipped()).orElseThrow();
-        assertThat(machine.feeds().orElseThrow().plate().levers()).singleElement().satisfies(l -> assertThat(l.positions()).containsExactly("slowest", "fastest"));
+        assertThat(machine.feeds().orElseThrow().plate().levers()).singleElement()
+                .satisfies(l -> assertThat(l.positions()).containsExactly("slowest", "fastest"));
     }
 
     /** One stage has up to 16 positions: more speeds are offered as several levers or, where none fit, not at all. */
@@ -136,7 +139,8 @@ class PlateFinderTest {
             """)
     void noLeverIsOfferedThatTheFormWouldRefuse(String list, String single) {
         PlateFinder.Found found = PlateFinder.found(asked(list, ""), "").orElseThrow();
-        assertThat(found.offers().stream().filter(o -> o.levers().size() == 1).map(PlateFinder.Offer::sizes).findFirst().orElse("")).isEqualTo(single);
+        assertThat(found.offers().stream().filter(o -> o.levers().size() == 1).map(PlateFinder.Offer::sizes).findFirst().orElse(""))
+                .isEqualTo(single);
         for (int i = 0; i < found.offers().size(); i++) {
             assertThat(taken(asked(list, ""), i).plate().levers()).isEqualTo(found.offers().get(i).levers());
         }
@@ -145,7 +149,8 @@ class PlateFinderTest {
 
     @Test
     void leversCountedAreAskedForWhereOnlyTheEndsAreKnown() {
-        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), "").orElseThrow().offers()).extracting(PlateFinder.Offer::sizes).contains("2 × 6")
+        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), "").orElseThrow().offers()).extracting(PlateFinder.Offer::sizes)
+                .contains("2 × 6")
                 .doesNotContain("3 × 4");
         PlateFinder.Found none = PlateFinder.found(asked("12 from 31.5 to 1400", "3 and 5"), "").orElseThrow();
         assertThat(none.offers()).isEmpty();

@@ -53,7 +53,8 @@ class AxisViewTest {
         assertThat(carriage.ways()).extracting(AxisView.Way::toPlus).containsExactly(false, true, false, true);
         assertThat(carriage.ways().get(0).figure()).endsWith(" mm/rev");
         assertThat(carriage.ways().get(0).y()).isEqualTo(carriage.ways().get(1).y());
-        assertThat(carriage.rest()).extracting(AxisView.Line::name).containsExactly("five stops", "lock", "hand wheel and dial", "backlash", "play");
+        assertThat(carriage.rest()).extracting(AxisView.Line::name).containsExactly("five stops", "lock", "hand wheel and dial", "backlash",
+                "play");
     }
 
     /** To its own side, from the middle, the head at its end; a rapid has two. */

@@ -112,7 +112,8 @@ class DarkroomTest {
     @Test
     void eightOfManyPixelsFitIntoLittleMemory() throws Exception {
         Path log = Files.createTempFile("darkroom", ".txt");
-        Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java", "-Xmx256m", "-cp", System.getProperty("java.class.path"), Huge.class.getName())
+        Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java", "-Xmx256m", "-cp",
+                System.getProperty("java.class.path"), Huge.class.getName())
                 .redirectErrorStream(true).redirectOutput(log.toFile()).start();
         assertThat(process.waitFor(90, TimeUnit.SECONDS)).isTrue();
         assertThat(process.exitValue()).as(Files.readString(log)).isZero();

@@ -40,13 +40,15 @@ class PictureTest {
         tiff.putShort((short) 0x8825).putShort((short) 4).putInt(1).putInt(50);
         tiff.putInt(0);
         tiff.position(50);
-        tiff.putShort((short) 1).putShort((short) 0x0001).putShort((short) 2).putInt(2).put("N\0\0\0".getBytes(StandardCharsets.US_ASCII)).putInt(0);
+        tiff.putShort((short) 1).putShort((short) 0x0001).putShort((short) 2).putInt(2).put("N\0\0\0".getBytes(StandardCharsets.US_ASCII))
+                .putInt(0);
         tiff.position(100);
         tiff.put("Tablet7\0".getBytes(StandardCharsets.US_ASCII));
         byte[] exif = Arrays.copyOf(tiff.array(), 160);
         byte[] jpeg = drawn("jpg", 400, 300);
         ByteBuffer whole = ByteBuffer.allocate(jpeg.length + 10 + exif.length);
-        whole.put(jpeg, 0, 2).put((byte) 0xff).put((byte) 0xe1).putShort((short) (8 + exif.length)).put("Exif\0\0".getBytes(StandardCharsets.US_ASCII)).put(exif);
+        whole.put(jpeg, 0, 2).put((byte) 0xff).put((byte) 0xe1).putShort((short) (8 + exif.length))
+                .put("Exif\0\0".getBytes(StandardCharsets.US_ASCII)).put(exif);
         whole.put(jpeg, 2, jpeg.length - 2);
         return whole.array();
     }
@@ -87,14 +89,17 @@ class PictureTest {
     @ValueSource(strings = {"bmp", "gif"})
     void otherKindsOfPictureAreRefused(String format) throws IOException {
         byte[] other = drawn(format, 10, 10);
-        assertThatThrownBy(() -> Picture.of(other)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.type"));
+        assertThatThrownBy(() -> Picture.of(other))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.type"));
     }
 
     @Test
     void halfAPictureIsRefused() throws IOException {
         byte[] half = Arrays.copyOf(drawn("png", 300, 300), 60);
-        assertThatThrownBy(() -> Picture.of(half)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.broken"));
-        assertThatThrownBy(() -> Picture.of(new byte[0])).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.missing"));
+        assertThatThrownBy(() -> Picture.of(half))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.broken"));
+        assertThatThrownBy(() -> Picture.of(new byte[0]))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.missing"));
     }
 
     /** A header that promises 30 000 × 30 000 is refused before a byte of it is decoded. */
@@ -105,6 +110,7 @@ class PictureTest {
         java.util.zip.CRC32 crc = new java.util.zip.CRC32();
         crc.update(png, 12, 17);
         ByteBuffer.wrap(png).putInt(29, (int) crc.getValue());
-        assertThatThrownBy(() -> Picture.of(png)).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.pixels"));
+        assertThatThrownBy(() -> Picture.of(png))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.pixels"));
     }
 }

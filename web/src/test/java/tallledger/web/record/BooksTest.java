@@ -123,7 +123,8 @@ class BooksTest {
                 books.append(survey, remark("figure 31." + i), Submission.fresh(i));
             }
             try (Connection connection = app.bean(DataSource.class).getConnection(); Statement change = connection.createStatement()) {
-                change.executeUpdate("update entry set payload = replace(payload, '31.2', '31.8') where book_id = " + survey + " and sequence = 3");
+                change.executeUpdate("update entry set payload = replace(payload, '31.2', '31.8') where book_id = " + survey
+                        + " and sequence = 3");
             }
             List<Entry> read = app.bean(LedgerMapper.class).entries(survey, 0).stream().map(app.bean(EntryCodec.class)::entry).toList();
             assertThat(Chain.firstBreak(read)).get().satisfies(b -> {

@@ -24,14 +24,18 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.web.App;
 import tallledger.web.Http;
 
-/** The data of every earlier version of the database's layout, as the application of that time left them: opened, read whole and written on. */
+/**
+ * The data of every earlier version of the database's layout, as the application of that time left them: opened, read whole and written
+ * on.
+ */
 class KeptFilesTest {
 
     @TempDir
     Path data;
 
     private void unpack(int version) throws IOException {
-        try (InputStream kept = KeptFilesTest.class.getResourceAsStream("/kept/v" + version + ".zip"); ZipInputStream zip = new ZipInputStream(kept)) {
+        try (InputStream kept = KeptFilesTest.class.getResourceAsStream("/kept/v" + version + ".zip");
+                ZipInputStream zip = new ZipInputStream(kept)) {
             for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
                 Files.copy(zip, data.resolve(Path.of(e.getName()).getFileName()));
             }
@@ -64,10 +68,12 @@ class KeptFilesTest {
             for (long id : surveys) {
                 Survey survey = app.bean(Shelves.class).survey(id);
                 assertThat(survey.broken()).isEmpty();
-                // A wheel without a diameter was taken then, and is not any more: its limit could not be reckoned. It is said, and hides nothing.
+                // A wheel without a diameter was taken then, and is not any more: its limit could not be reckoned. It is said, and hides
+                // nothing.
                 assertThat(survey.strays().values()).as("survey %d",
                         id).allMatch(because -> because.toString().contains("mounted.wheel-diameter")).hasSizeLessThan(2);
-                assertThat(survey.core().photos()).allSatisfy(p -> assertThat(app.bean(Attachments.class).attachment(p.sha256())).isPresent());
+                assertThat(survey.core().photos())
+                        .allSatisfy(p -> assertThat(app.bean(Attachments.class).attachment(p.sha256())).isPresent());
                 assertThat(http.get("/surveys/" + id + "/verdict").statusCode()).isEqualTo(200);
             }
             assertThat(http.get("/").statusCode()).isEqualTo(200);

@@ -26,9 +26,11 @@ class ShelfQueryTest {
     private static App app;
     private static ShelfLines lines;
 
-    private static Summary line(long id, String name, Family family, String place, int known, Optional<Summary.Amounts> money, Optional<Severity> worst, boolean away) {
+    private static Summary line(long id, String name, Family family, String place, int known, Optional<Summary.Amounts> money,
+            Optional<Severity> worst, boolean away) {
         Identity identity = new Identity(name, "Maker", "M" + id, family, "S" + id, "", place, "an owner", LengthUnit.MM);
-        return new Summary(id, identity, money.map(m -> id + 100), Optional.empty(), worst.map(s -> new Summary.Worst(s, "bad")), worst.isPresent() ? 1 : 0, known, 10, known, 10, money, Optional.empty(), away);
+        return new Summary(id, identity, money.map(m -> id + 100), Optional.empty(), worst.map(s -> new Summary.Worst(s, "bad")),
+                worst.isPresent() ? 1 : 0, known, 10, known, 10, money, Optional.empty(), away);
     }
 
     private static Optional<Summary.Amounts> money(double putRight, double unknown, double offer, double asking) {
@@ -40,9 +42,11 @@ class ShelfQueryTest {
         app = App.on(data);
         lines = app.bean(ShelfLines.class);
         ShelfMapper mapper = app.bean(ShelfMapper.class);
-        for (Summary line : List.of(line(1, "Alder", Family.LATHE, "Upper shed", 4, money(300, 50, 900, 1000), Optional.of(Severity.SOON), false),
+        for (Summary line : List.of(line(1, "Alder", Family.LATHE, "Upper shed", 4, money(300, 50, 900, 1000), Optional.of(Severity.SOON),
+                        false),
                 line(2, "Birch", Family.KNEE_MILL, "Lower Shed", 9, money(100, 400, 400, 1000), Optional.of(Severity.STOP_USE), false),
-                line(3, "Cedar", Family.LATHE, "yard 100%", 0, Optional.empty(), Optional.empty(), false), line(4, "Dogwood", Family.LATHE, "yard", 6, money(0, 90, 500, 900), Optional.empty(), false),
+                line(3, "Cedar", Family.LATHE, "yard 100%", 0, Optional.empty(), Optional.empty(), false),
+                line(4, "Dogwood", Family.LATHE, "yard", 6, money(0, 90, 500, 900), Optional.empty(), false),
                 line(5, "Elder", Family.LATHE, "yard", 6, money(0, 90, 500, 900), Optional.empty(), true))) {
             ShelfRow row = new ShelfRow(line.machine(), "", JsonMapper.builder().build().writeValueAsString(line));
             mapper.keep(row, line, ShelfRow.Sorted.of(line));
@@ -64,13 +68,15 @@ class ShelfQueryTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"KNOWN,2 4 1 3", "NAME,1 2 3 4", "PUT_RIGHT,4 2 1 3", "UNKNOWN,1 4 2 3", "OFFER,1 4 2 3", "WORST,2 1 4 3", "nonsense,2 4 1 3"})
+    @CsvSource({"KNOWN,2 4 1 3", "NAME,1 2 3 4", "PUT_RIGHT,4 2 1 3", "UNKNOWN,1 4 2 3", "OFFER,1 4 2 3", "WORST,2 1 4 3",
+                    "nonsense,2 4 1 3"})
     void itIsSortedAsAsked(String sort, String order) {
         assertThat(found(ShelfQuery.of("", "", "", "", sort, ""))).containsExactly(numbers(order));
     }
 
     @ParameterizedTest
-    @CsvSource({"' SHED ','','','',1 2", "m3,'','','',3", "'',LATHE,'','',1 3 4", "'',LATHE,'',SURVEYED,1 4", "'','','',NOT_BEGUN,3", "nowhere,'','','',''", "'',SAW,'','',1 2 3 4", "'','',YARD,'',3 4",
+    @CsvSource({"' SHED ','','','',1 2", "m3,'','','',3", "'',LATHE,'','',1 3 4", "'',LATHE,'',SURVEYED,1 4", "'','','',NOT_BEGUN,3",
+                    "nowhere,'','','',''", "'',SAW,'','',1 2 3 4", "'','',YARD,'',3 4",
             "'','',%,'',3", "_,'','','',''", "'','','',AWAY,5", "elder,'','','',''", "'o''neill','','','',''"})
     void itIsFilteredByTextFamilyPlaceAndState(String text, String family, String place, String state, String left) {
         ShelfQuery query = ShelfQuery.of(text, family, place, state, "NAME", "");

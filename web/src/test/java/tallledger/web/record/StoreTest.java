@@ -76,14 +76,18 @@ class StoreTest {
         Flyway.configure().dataSource(url, "sa", "").locations("classpath:db/migration").target("2").load().migrate();
         String key = Submission.fresh(0).key();
         try (Connection connection = DriverManager.getConnection(url, "sa", ""); Statement s = connection.createStatement()) {
-            s.executeUpdate("insert into photo values ('" + AttachmentRow.of("", new byte[] {9}).sha256() + "', 'image/png', X'09', X'08')");
-            s.executeUpdate("insert into photo values ('" + AttachmentRow.of("", new byte[] {7}).sha256() + "', 'image/png', X'07', X'08')");
+            s.executeUpdate("insert into photo values ('" + AttachmentRow.of("", new byte[] {9}).sha256()
+                    + "', 'image/png', X'09', X'08')");
+            s.executeUpdate("insert into photo values ('" + AttachmentRow.of("", new byte[] {7}).sha256()
+                    + "', 'image/png', X'07', X'08')");
             for (int book = 1; book <= 3; book++) {
-                s.executeUpdate("insert into book (kind, title, opened_at) values ('" + (book < 3 ? "MACHINE" : "HOUSE") + "', 'old', '2026-05-01T08:00:00Z')");
+                s.executeUpdate("insert into book (kind, title, opened_at) values ('" + (book < 3 ? "MACHINE" : "HOUSE")
+                        + "', 'old', '2026-05-01T08:00:00Z')");
                 Draft draft = Draft.of(By.of(Instant.parse("2026-05-01T08:00:00Z"), "Q"), "CHECKS", "", Map.of());
                 Entry entry = new Entry(1, 1, draft, Entry.BEFORE_FIRST, "");
                 String hash = AttachmentRow.of("", entry.canonical().getBytes(StandardCharsets.UTF_8)).sha256();
-                s.executeUpdate("insert into entry values (" + book + ", 1, '2026-05-01T08:00:00Z', 'Q', 'CHECKS', '', '{}', null, '" + entry.previous() + "', '" + hash
+                s.executeUpdate("insert into entry values (" + book + ", 1, '2026-05-01T08:00:00Z', 'Q', 'CHECKS', '', '{}', null, '"
+                        + entry.previous() + "', '" + hash
                         + "', '" + (book < 3 ? key : "house-key") + "')");
             }
         }
@@ -98,8 +102,10 @@ class StoreTest {
                 assertThat(e.format()).isEqualTo(1);
                 assertThat(e.isWhole()).isTrue();
             });
-            assertThat(app.bean(Attachments.class).attachment(AttachmentRow.of("", new byte[] {9}).sha256())).get().extracting(AttachmentRow::type).isEqualTo("image/png");
-            assertThat(app.bean(Attachments.class).attachment(AttachmentRow.of("", new byte[] {8}).sha256())).get().extracting(AttachmentRow::type).isEqualTo("image/jpeg");
+            assertThat(app.bean(Attachments.class).attachment(AttachmentRow.of("", new byte[] {9}).sha256())).get()
+                    .extracting(AttachmentRow::type).isEqualTo("image/png");
+            assertThat(app.bean(Attachments.class).attachment(AttachmentRow.of("", new byte[] {8}).sha256())).get()
+                    .extracting(AttachmentRow::type).isEqualTo("image/jpeg");
         }
     }
 
@@ -107,19 +113,22 @@ class StoreTest {
     @Test
     void aPowerCutRightAfterTheAnswerLosesNothing() throws Exception {
         StoreScenes.powerCutDisk();
-        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
+                        + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
             for (int i = 1; i <= 30; i++) {
                 if (i % 10 == 0) {
                     byte[] bytes = {(byte) i};
-                    app.bean(Attachments.class).keep(survey, List.of(AttachmentRow.of("image/png", bytes)), remark("picture " + i), Submission.fresh(i));
+                    app.bean(Attachments.class).keep(survey, List.of(AttachmentRow.of("image/png", bytes)), remark("picture " + i),
+                            Submission.fresh(i));
                 } else {
                     app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
                 }
                 Path cut = data.resolve("cut-" + i + ".mv.db");
                 Files.copy(StoreScenes.onDevice(data.resolve("tall-ledger.mv.db")), cut);
                 try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data + "/cut-" + i, "sa", "");
-                     ResultSet found = connection.createStatement().executeQuery("select count(*), (select count(*) from attachment) from entry where book_id = " + survey)) {
+                     ResultSet found = connection.createStatement()
+                             .executeQuery("select count(*), (select count(*) from attachment) from entry where book_id = " + survey)) {
                     found.next();
                     assertThat(found.getInt(1)).as("entries on the device after answer %d", i).isEqualTo(i + 1);
                     assertThat(found.getInt(2)).isEqualTo(i / 10);
@@ -178,7 +187,8 @@ class StoreTest {
             long id = survey(app);
             Survey survey = shelves.survey(id);
             app.bean(Books.class).append(id, remark("meanwhile"), Submission.fresh(1));
-            assertThatThrownBy(() -> shelves.acceptReadingIn(survey, List.of("I", "L"), "170", "Q", Submission.fresh(1))).isInstanceOf(MovedOn.class);
+            assertThatThrownBy(() -> shelves.acceptReadingIn(survey, List.of("I", "L"), "170", "Q", Submission.fresh(1)))
+                    .isInstanceOf(MovedOn.class);
             assertThat(shelves.machine(survey.machine().id()).version()).isEqualTo(1);
             shelves.acceptReadingIn(shelves.survey(id), List.of("I", "L"), "170", "Q", Submission.fresh(2));
             assertThat(shelves.machine(survey.machine().id()).version()).isEqualTo(2);
@@ -194,8 +204,8 @@ class StoreTest {
             survey = survey(app);
         }
         try (App app = App.on(data, "--tallledger.room=900TB")) {
-            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("one"), Submission.fresh(1))).isInstanceOfSatisfying(NotKept.class,
-                    not -> assertThat(not.reason().code()).isEqualTo("store.room"));
+            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("one"), Submission.fresh(1)))
+                    .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.room"));
             assertThat(app.bean(Shelves.class).survey(survey).entries()).hasSize(1);
         }
     }
@@ -204,7 +214,8 @@ class StoreTest {
     @Test
     void aStoreThatClosedItselfOpensAgain() {
         StoreScenes.powerCutDisk();
-        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
+                        + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
             Books books = app.bean(Books.class);
             books.append(survey, remark("before"), Submission.fresh(1));
@@ -221,7 +232,8 @@ class StoreTest {
                     assertThat(i).as("presses it takes").isLessThan(2);
                 }
             }
-            assertThat(books.entries(books.book(survey))).extracting(e -> e.draft().payload().get("text")).containsExactly(null, "before", "full");
+            assertThat(books.entries(books.book(survey))).extracting(e -> e.draft().payload().get("text"))
+                    .containsExactly(null, "before", "full");
         } finally {
             StoreScenes.diskFull(false);
         }
@@ -231,7 +243,8 @@ class StoreTest {
     @Test
     void onAFullDiskNothingIsClosedByHalf() {
         StoreScenes.powerCutDisk();
-        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+        try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
+                        + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
             Shelves shelves = app.bean(Shelves.class);
             int house = app.bean(Houses.class).head();
@@ -280,8 +293,8 @@ class StoreTest {
                 assertThat(read.entries()).extracting(e -> e.sequence()).containsExactly(1, 2, 4, 5);
                 assertThat(read.broken().orElseThrow().sequence()).isEqualTo(3);
             }
-            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(5))).isInstanceOfSatisfying(NotKept.class,
-                    not -> assertThat(not.reason().code()).isEqualTo("store.broken"));
+            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(5)))
+                    .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.broken"));
         }
     }
 
@@ -292,8 +305,10 @@ class StoreTest {
         try (App app = App.on(data)) {
             survey = survey(app);
             long other = app.bean(Shelves.class).addMachine(KestrelVale.dunmarshR50().description(), "Q", Submission.fresh(0));
-            change(app, "update entry set payload = (select payload from entry where book_id = " + other + "), hash = (select hash from entry where book_id = " + other
-                    + "), at = (select at from entry where book_id = " + other + ") where book_id = " + app.bean(Shelves.class).survey(survey).machine().id());
+            change(app, "update entry set payload = (select payload from entry where book_id = " + other
+                    + "), hash = (select hash from entry where book_id = " + other
+                    + "), at = (select at from entry where book_id = " + other + ") where book_id = " + app.bean(Shelves.class)
+                    .survey(survey).machine().id());
         }
         try (App app = App.on(data)) {
             assertThat(app.bean(Shelves.class).survey(survey).broken().orElseThrow().because().code()).isEqualTo("chain.other-description");
@@ -353,18 +368,20 @@ class StoreTest {
             for (int i = 1; i <= 7; i++) {
                 app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
             }
-            for (Map.Entry<Integer, String> bad : Map.of(2, "payload = '{\"text\":'", 3, "kind = 'NOTED'", 4, "at = 'yesterday'", 5, "payload = '{\"text\":1.5}'",
-                    6, "format = 3", 7, "zone = 'Nowhere/Land'").entrySet()) {
+            for (Map.Entry<Integer, String> bad : Map.of(2, "payload = '{\"text\":'", 3, "kind = 'NOTED'", 4, "at = 'yesterday'", 5,
+                            "payload = '{\"text\":1.5}'", 6, "format = 3", 7, "zone = 'Nowhere/Land'").entrySet()) {
                 change(app, "update entry set " + bad.getValue() + " where book_id = " + survey + " and sequence = " + bad.getKey());
             }
         }
         try (App app = App.on(data)) {
             Survey read = app.bean(Shelves.class).survey(survey);
             assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5, 6, 7);
-            assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time", "stray.unreadable", "stray.format", "stray.time");
+            assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time",
+                    "stray.unreadable", "stray.format", "stray.time");
             assertThat(read.core().remarks()).extracting(e -> e.entry()).containsExactly(8);
             assertThat(app.bean(Shelves.class).shelf(ShelfQuery.ALL).lines()).hasSize(1);
-            for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries", "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
+            for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries",
+                            "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {
                 assertThat(app.status(page)).as(page).isEqualTo(200);
             }

@@ -50,7 +50,8 @@ class LeverViewTest {
         MachineDescription drill = KestrelVale.dunmarshR50().description();
         LeverView dial = LeverView.of(drill, route(drill, "A2"), Optional.empty()).get(1);
         double middle = dial.width() / 2.0;
-        assertThat(dial.places()).hasSize(7).allSatisfy(p -> assertThat(Math.hypot(p.x() - middle, p.y() - middle)).isCloseTo(24, offset(1e-9)));
+        assertThat(dial.places()).hasSize(7)
+                .allSatisfy(p -> assertThat(Math.hypot(p.x() - middle, p.y() - middle)).isCloseTo(24, offset(1e-9)));
         assertThat(dial.places().get(0).y()).isLessThan(dial.places().get(1).y());
         assertThat(dial.places().get(1).x()).isGreaterThan(middle);
     }

@@ -10,11 +10,15 @@ import tallledger.core.geometry.Round;
 
 class PolarViewTest {
 
-    /** r = 10 + 4 cos(θ − 90°) + cos 2θ µm: greatest 13 at 90°, least 5 at 270°; 8 µm are drawn as 52 px, the least at 48 px from the middle. */
+    /**
+     * r = 10 + 4 cos(θ − 90°) + cos 2θ µm: greatest 13 at 90°, least 5 at 270°; 8 µm are drawn as 52 px, the least at 48 px from the
+     * middle.
+     */
     @Test
     void theFirstReadingIsAtTheTopAndTheHighSpotAQuarterOn() {
         PolarView view = PolarView.of(new Round(IntStream.range(0, 12).mapToDouble(k -> Math.toRadians(30.0 * k))
-                .mapToObj(a -> BigDecimal.valueOf((10 + 4 * Math.cos(a - Math.PI / 2) + Math.cos(2 * a)) / 1000).setScale(12, RoundingMode.HALF_UP)).toList()), BigDecimal::toPlainString);
+                .mapToObj(a -> BigDecimal.valueOf((10 + 4 * Math.cos(a - Math.PI / 2) + Math.cos(2 * a)) / 1000)
+                        .setScale(12, RoundingMode.HALF_UP)).toList()), BigDecimal::toPlainString);
         assertThat(view.dots()).hasSize(12);
         // 11 µm at the top: 48 + 6 · 6.5 = 87 px up.
         assertThat(view.dots().get(0)).isEqualTo(new PolarView.Dot(130, 43));

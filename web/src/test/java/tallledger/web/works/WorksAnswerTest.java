@@ -73,6 +73,7 @@ class WorksAnswerTest {
         assertThat(failed.failure()).contains(Reason.of(WebReason.WORK_FAILED));
         Works.Work page = patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"));
         assertThat(patient.answer(page)).isEqualTo("redirect:/works/" + page.id());
-        assertThat(patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"))).as("what left no file is done again").isNotSameAs(page);
+        assertThat(patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"))).as("what left no file is done again")
+                .isNotSameAs(page);
     }
 }
