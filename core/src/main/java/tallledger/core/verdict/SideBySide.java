@@ -19,6 +19,8 @@ import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Offer;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -159,9 +161,15 @@ public record SideBySide(List<Row> rows, boolean sisters) {
     }
 
     private static Row of(Reason name, List<Cell> cells) {
-        boolean same = cells.stream().map(c -> c.said.map(Object::toString).orElse("")).distinct().count() == 1 && cells.stream()
-                .map(Cell::there).distinct().count() == 1;
+        boolean same = cells.stream().map(c -> c.said.map(SideBySide::compared).orElse("")).distinct().count() == 1
+                && cells.stream().map(Cell::there).distinct().count() == 1;
         return new Row(same ? Part.ALIKE : Part.OTHERWISE, name, Optional.empty(), cells, 0);
+    }
+
+    /** Figures are alike however many noughts stand behind them; words as they stand. */
+    private static String compared(Object said) {
+        return said instanceof BigDecimal n ? n.stripTrailingZeros().toPlainString()
+                : said instanceof Quantity q ? compared(q.value()) + q.unit() : said.toString();
     }
 
     private static Row texts(VerdictReason name, List<Survey> surveys, Function<Survey, Optional<Object>> text) {
@@ -179,16 +187,26 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 texts(VerdictReason.BESIDE_FASTEST, surveys, s -> nominals(s).reduce((a, b) -> b).map(Object.class::cast))));
         Set<String> axes = new LinkedHashSet<>();
         surveys.forEach(s -> s.machine().fitOut().axes().stream().map(Axis::name).forEach(axes::add));
-        axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name),
-                        surveys.stream().map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
-                .map(a -> a.travel().isBlank() ? Cell.UNTESTED : Cell.said(a.travel())).orElse(Cell.NOT_THERE)).toList())));
+        axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name), surveys.stream()
+                .map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
+                        .map(a -> travel(a, s.machine().unit())).orElse(Cell.NOT_THERE)).toList())));
         Set<Feature> features = new LinkedHashSet<>();
         surveys.forEach(s -> features.addAll(s.machine().fitOut().features()));
-        features.stream().sorted()
-                .forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f),
-                        surveys.stream().map(s -> s.machine().fitOut().has(f) ? Cell.said(Reason.of(VerdictReason.BESIDE_HAS))
-                : Cell.NOT_THERE).toList())));
+        features.stream().sorted().forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f), surveys.stream()
+                .map(s -> s.machine().fitOut().has(f) ? Cell.said(Reason.of(VerdictReason.BESIDE_HAS)) : Cell.NOT_THERE).toList())));
         return rows.stream().filter(r -> r.cells.stream().anyMatch(c -> c.said.isPresent())).toList();
+    }
+
+    /** As a length, so that 20 in and 508 mm are alike. */
+    private static Cell travel(Axis axis, LengthUnit unit) {
+        if (axis.travel().isBlank()) {
+            return Cell.UNTESTED;
+        }
+        try {
+            return Cell.said(Quantity.of(TypedLength.parse(axis.travel(), unit).mm(), "mm"));
+        } catch (Refused asItStands) {
+            return Cell.said(axis.travel());
+        }
     }
 
     private static Stream<BigDecimal> nominals(Survey survey) {

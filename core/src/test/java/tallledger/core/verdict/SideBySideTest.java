@@ -4,16 +4,32 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
+import tallledger.core.drive.MotorRating;
+import tallledger.core.family.Family;
+import tallledger.core.family.Feature;
+import tallledger.core.family.FitOut;
 import tallledger.core.house.House;
+import tallledger.core.ledger.By;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.price.Stakes;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.Power;
+import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.SideBySide.Part;
 import tallledger.core.verdict.SideBySide.Row;
 
@@ -81,6 +97,78 @@ class SideBySideTest {
     @Test
     void sistersAreAlike() {
         assertThat(beside(lathe(), lathe(), lathe()).rows()).allMatch(r -> r.part() == Part.ALIKE);
+    }
+
+    private static SurveyBook machine(String maker, String model, String year, LengthUnit unit, String travel, Set<Feature> features) {
+        MachineDescription d = Machines.twelve();
+        FitOut f = d.fitOut();
+        Axis carriage = new Axis("carriage", "left", "right", Set.of(), travel, f.axes().get(0).rates());
+        FitOut fitted = new FitOut(List.of(carriage), features, f.supply(), Optional.empty());
+        MotorRating motor = new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8"));
+        Identity identity = new Identity("L", maker, model, Family.LATHE, "", year, "", "", unit);
+        return new SurveyBook(new MachineDescription(identity, List.of(), d.train(), d.plate(), Optional.of(motor), Optional.empty(), fitted),
+                Scope.WHOLE, 20);
+    }
+
+    private static Row named(SideBySide all, VerdictReason name, Object... about) {
+        return all.rows().stream().filter(r -> r.name().equals(Reason.of(name, about))).findFirst().orElseThrow();
+    }
+
+    /** What one has and another lacks is there as a row; what both say alike stands last, 20 in and 508 mm too. */
+    @Test
+    void descriptionsStandSideBySide() {
+        Feature lamp = Feature.values()[0];
+        SurveyBook one = machine("Brinmoor", "T1", "1974", LengthUnit.INCH, "20", Set.of(lamp));
+        SurveyBook other = machine("brinmoor ", "t1", "1981", LengthUnit.MM, "508.0", Set.of());
+        SideBySide all = beside(one, other);
+        assertThat(all.sisters()).as("as written by two people").isTrue();
+        assertThat(named(all, VerdictReason.BESIDE_TRAVEL, "carriage").part()).isEqualTo(Part.ALIKE);
+        Row feature = named(all, VerdictReason.BESIDE_FEATURE, lamp);
+        assertThat(feature.part()).isEqualTo(Part.OTHERWISE);
+        assertThat(feature.cells()).extracting(SideBySide.Cell::there).containsExactly(true, false);
+        assertThat(named(all, VerdictReason.BESIDE_YEAR).part()).isEqualTo(Part.OTHERWISE);
+        assertThat(named(all, VerdictReason.BESIDE_YEAR).cells()).extracting(c -> c.said().orElseThrow()).containsExactly("1974", "1981");
+        assertThat(named(all, VerdictReason.BESIDE_POWER).part()).isEqualTo(Part.ALIKE);
+        assertThat(named(all, VerdictReason.BESIDE_SPEEDS).cells()).extracting(c -> c.said().orElseThrow()).containsExactly(12, 12);
+        assertThat(named(all, VerdictReason.BESIDE_SLOWEST).cells().get(0).said()).contains(new BigDecimal("31.5"));
+        assertThat(named(all, VerdictReason.BESIDE_FASTEST).cells().get(0).said()).contains(new BigDecimal("1400"));
+        assertThat(named(beside(one, machine("Brinmoor", "T1", "1974", LengthUnit.MM, "500", Set.of(lamp))), VerdictReason.BESIDE_TRAVEL,
+                "carriage").part()).isEqualTo(Part.OTHERWISE);
+        Row unsaid = named(beside(one, machine("Brinmoor", "T1", "1974", LengthUnit.MM, "", Set.of())), VerdictReason.BESIDE_TRAVEL,
+                "carriage");
+        assertThat(unsaid.cells().get(1).there()).as("it has the axis, nobody says how long").isTrue();
+        assertThat(unsaid.cells().get(1).said()).isEmpty();
+        assertThat(unsaid.part()).isEqualTo(Part.OTHERWISE);
+    }
+
+    /** Of one maker and model they are sisters; of another model, or of none, they are not. */
+    @Test
+    void onlyOfOneMakerAndModelAreTheySisters() {
+        SurveyBook one = machine("Brinmoor", "T1", "", LengthUnit.MM, "", Set.of());
+        assertThat(beside(one, machine("Brinmoor", "T2", "", LengthUnit.MM, "", Set.of())).sisters()).isFalse();
+        assertThat(beside(one, machine("Eskholt", "T1", "", LengthUnit.MM, "", Set.of())).sisters()).isFalse();
+        SurveyBook nameless = machine("Brinmoor", "", "", LengthUnit.MM, "", Set.of());
+        assertThat(beside(nameless, nameless).sisters()).isFalse();
+    }
+
+    /** Money in each one's currency; where nobody asked a price there is neither price nor offer, and that is no likeness. */
+    @Test
+    void whatIsAskedAndReckonedStandsSideBySide() {
+        SurveyBook one = lathe();
+        SurveyBook other = lathe();
+        one.write(SurveyEntries.priced(By.of(one.now(), SurveyBook.ME), Stakes.typed("4000", "", "£", "IN_DAILY_USE")));
+        SideBySide all = beside(one, other);
+        Row asked = named(all, VerdictReason.BESIDE_ASKED);
+        assertThat(asked.part()).isEqualTo(Part.OTHERWISE);
+        assertThat(asked.cells().get(0).said()).contains(new SideBySide.Amount(4000, "£"));
+        assertThat(asked.cells().get(1).there()).isFalse();
+        assertThat(named(all, VerdictReason.BESIDE_OFFER).cells()).extracting(SideBySide.Cell::there).containsExactly(true, false);
+        assertThat(named(all, VerdictReason.BESIDE_KNOWN).cells()).allSatisfy(c -> assertThat(c.said().orElseThrow())
+                .isEqualTo(Reason.of(VerdictReason.BESIDE_PERCENT, 0L)));
+        for (VerdictReason sum : List.of(VerdictReason.BESIDE_PUT_RIGHT, VerdictReason.BESIDE_KIT, VerdictReason.BESIDE_UNKNOWN)) {
+            assertThat(named(all, sum).cells()).as(sum.name()).allSatisfy(c -> assertThat(c.said().orElseThrow()).isInstanceOf(SideBySide.Amount.class));
+        }
+        assertThat(named(all, VerdictReason.BESIDE_KIT).part()).as("£ 0 and 0 of no currency").isEqualTo(Part.OTHERWISE);
     }
 
     @Test
