@@ -79,6 +79,11 @@ public final class CoreBench {
         System.out.printf("%-12s %8s | %9s %6s %6s %7s | %9s %7s | %9s | %9s%n", "speeds", "plate ms", "gears ms", "runs", "bound",
                 "t/bound", "every ms", "t/bound", "replan ms", "blame ms");
         GEARBOXES.forEach(CoreBench::row);
+        for (Box box : GEARBOXES) {
+            MachineDescription machine = machine(box);
+            RunPlanner planner = new RunPlanner(machine.speeds(), Elements.of(machine.train()), Rules.shipped());
+            System.out.printf("%-12s ten minutes' choice: %.1f ms%n", box.name, median(() -> planner.plan(School.MY_MINUTES, 600)));
+        }
         System.out.println();
         arrangements();
         wholeMachine();

@@ -5,8 +5,10 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.LongToDoubleFunction;
 import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
@@ -19,7 +21,7 @@ import tallledger.core.drive.Route;
  * <p>Textbook: branch over sets, then order each. Searching orders directly finds the fewest runs and the quickest order among
  * all fewest sets in one pass, since a set can be run under the rule exactly if some order of it can. A branch is left when the
  * runs it has left cannot cover what is missing: at least as many as any one stage has positions missing, and at least as many as
- * the climb to the highest speed takes.
+ * the climb to the highest speed takes. Of orders that are equally quick the one found first is taken: as far as it goes, slow to fast.
  */
 final class CoverSearch {
 
@@ -40,14 +42,58 @@ final class CoverSearch {
     private final double[][] move;
     private final long[] stageMasks;
     private final int[] hops;
+    /** How many candidates, slowest first, may follow each. */
+    private final int[] reaches;
     private final long needed;
     private boolean cut;
 
-    private record Key(long mask, int lastAndReach) {
-    }
-
     /** A state, with the way to it. */
     record Node(long mask, int last, int reach, double time, Node before) {
+    }
+
+    /** States of one layer, in the order they were found; of equal ones the quickest. Found by open addressing: there are millions. */
+    private static final class Layer {
+
+        private static final long MIXES = 0x9E3779B97F4A7C15L;
+
+        private final List<Node> nodes = new ArrayList<>();
+        /** Place of a node among the nodes, from 1; 0 where the slot is free. */
+        private int[] slots = new int[1 << 12];
+
+        /** The slot of a state, or the free one where it would stand. */
+        private int slot(long mask, int last, int reach) {
+            long mixed = (mask * MIXES ^ ((long) last << 32 | reach)) * MIXES;
+            int at = (int) (mixed >>> 32) & slots.length - 1;
+            while (slots[at] != 0) {
+                Node there = nodes.get(slots[at] - 1);
+                if (there.mask == mask && there.last == last && there.reach == reach) {
+                    return at;
+                }
+                at = at + 1 & slots.length - 1;
+            }
+            return at;
+        }
+
+        private void reach(long mask, int last, int reach, double time, Node before) {
+            int at = slot(mask, last, reach);
+            if (slots[at] == 0) {
+                nodes.add(new Node(mask, last, reach, time, before));
+                slots[at] = nodes.size();
+                if (nodes.size() * 2 > slots.length) {
+                    grow();
+                }
+            } else if (time < nodes.get(slots[at] - 1).time) {
+                nodes.set(slots[at] - 1, new Node(mask, last, reach, time, before));
+            }
+        }
+
+        private void grow() {
+            slots = new int[slots.length * 2];
+            for (int i = 0; i < nodes.size(); i++) {
+                Node node = nodes.get(i);
+                slots[slot(node.mask, node.last, node.reach)] = i + 1;
+            }
+        }
     }
 
     /**
@@ -76,6 +122,7 @@ final class CoverSearch {
         this.needed = provable | ends;
         this.stageMasks = stageMasks(train);
         this.hops = hops();
+        this.reaches = IntStream.range(0, n).map(i -> cold ? reachOf(rpm[i]) : 0).toArray();
     }
 
     /** The lowest and the highest speed are forced in as long as nobody ran them and they may still be run. */
@@ -201,7 +248,7 @@ final class CoverSearch {
         for (int target = lowerBound();; target++) {
             Collection<Node> layer = starts(target);
             for (int depth = 1; depth < target && !layer.isEmpty(); depth++) {
-                layer = next(layer, target - depth - 1, Double.MAX_VALUE).values();
+                layer = next(layer, target - depth - 1, Double.MAX_VALUE);
             }
             Node best = layer.stream().filter(n -> (needed & ~n.mask) == 0).min(Comparator.comparingDouble(Node::time)).orElse(null);
             if (best != null || target > routes.size()) {
@@ -228,15 +275,18 @@ final class CoverSearch {
             withFastest = better(withFastest, layer.stream().filter(n -> (n.mask & HIGHEST) != 0).toList(), worth);
             // Once everything is covered only something quicker is worth looking for.
             inTime = Math.min(inTime, layer.stream().filter(n -> (needed & ~n.mask) == 0).mapToDouble(Node::time).min().orElse(limit));
-            layer = next(layer, Integer.MAX_VALUE, inTime).values();
+            layer = next(layer, Integer.MAX_VALUE, inTime);
         }
         return new Frontier(all, withFastest);
     }
 
     private static List<Node> better(List<Node> some, Collection<Node> more, LongToDoubleFunction worth) {
-        Map<Long, Double> worths = new HashMap<>();
+        // Of all that have exercised the same only the quickest can be better than what is there.
+        Map<Long, Node> quickest = new LinkedHashMap<>();
+        more.forEach(n -> quickest.merge(n.mask, n, (a, b) -> b.time < a.time ? b : a));
         List<Node> sorted = new ArrayList<>(some);
-        sorted.addAll(more);
+        sorted.addAll(quickest.values());
+        Map<Long, Double> worths = new HashMap<>();
         sorted.forEach(n -> worths.computeIfAbsent(n.mask, worth::applyAsDouble));
         sorted.sort(Comparator.comparingDouble(Node::time).thenComparingDouble(n -> -worths.get(n.mask)));
         List<Node> kept = new ArrayList<>();
@@ -271,44 +321,41 @@ final class CoverSearch {
         return starts;
     }
 
-    private Map<Key, Node> next(Collection<Node> layer, int runsLeft, double limit) {
-        Map<Key, Node> next = new HashMap<>();
+    private List<Node> next(Collection<Node> layer, int runsLeft, double limit) {
+        Layer next = new Layer();
         for (Node node : layer) {
             long missing = needed & ~node.mask;
+            if (missing == 0) {
+                continue;
+            }
+            double[] moves = move[node.last];
             for (int i = 0; i < node.reach; i++) {
-                int reach = Math.max(node.reach, cold ? reachOfCached(i) : node.reach);
-                if ((masks[i] & missing) == 0 && reach == node.reach) {
+                int reach = Math.max(node.reach, reaches[i]);
+                double time = node.time + moves[i] + runTime[i];
+                if (time > limit || (masks[i] & missing) == 0 && reach == node.reach) {
                     continue;
                 }
-                double time = node.time + move[node.last][i] + runTime[i];
                 long mask = node.mask | masks[i];
-                if (time > limit || runsLeft != Integer.MAX_VALUE && lowerBound(mask, reach) > runsLeft) {
-                    continue;
-                }
-                Key key = new Key(mask, i << 12 | reach);
-                Node known = next.get(key);
-                if (known == null || time < known.time) {
-                    next.put(key, new Node(mask, i, reach, time, node));
+                if (runsLeft == Integer.MAX_VALUE || lowerBound(mask, reach) <= runsLeft) {
+                    next.reach(mask, i, reach, time, node);
                 }
             }
         }
-        return next.size() > MOST_STATES ? trimmed(next) : next;
+        return next.nodes.size() > MOST_STATES ? trimmed(next.nodes) : next.nodes;
     }
 
-    private int[] reaches;
-
-    private int reachOfCached(int i) {
-        if (reaches == null) {
-            reaches = IntStream.range(0, routes.size()).map(k -> reachOf(rpm[k])).toArray();
-        }
-        return reaches[i];
-    }
-
-    private Map<Key, Node> trimmed(Map<Key, Node> layer) {
+    /** The states that miss least, the quickest of those that miss one more than fit in. */
+    private List<Node> trimmed(List<Node> layer) {
         cut = true;
-        Map<Key, Node> kept = new HashMap<>();
-        layer.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<Key, Node> e) -> Long.bitCount(needed & ~e.getValue().mask))
-                .thenComparingDouble(e -> e.getValue().time)).limit(MOST_STATES).forEach(e -> kept.put(e.getKey(), e.getValue()));
+        Map<Integer, List<Node>> byMissing = new TreeMap<>();
+        layer.forEach(n -> byMissing.computeIfAbsent(Long.bitCount(needed & ~n.mask), k -> new ArrayList<>()).add(n));
+        List<Node> kept = new ArrayList<>(MOST_STATES);
+        for (List<Node> some : byMissing.values()) {
+            if (kept.size() + some.size() > MOST_STATES) {
+                some.sort(Comparator.comparingDouble(Node::time));
+            }
+            kept.addAll(some.subList(0, Math.min(some.size(), MOST_STATES - kept.size())));
+        }
         return kept;
     }
 
