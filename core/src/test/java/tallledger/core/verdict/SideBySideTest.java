@@ -106,8 +106,8 @@ class SideBySideTest {
         FitOut fitted = new FitOut(List.of(carriage), features, f.supply(), Optional.empty());
         MotorRating motor = new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8"));
         Identity identity = new Identity("L", maker, model, Family.LATHE, "", year, "", "", unit);
-        return new SurveyBook(new MachineDescription(identity, List.of(), d.train(), d.plate(), Optional.of(motor), Optional.empty(), fitted),
-                Scope.WHOLE, 20);
+        return new SurveyBook(new MachineDescription(identity, List.of(), d.train(), d.plate(), Optional.of(motor), Optional.empty(),
+                        fitted), Scope.WHOLE, 20);
     }
 
     private static Row named(SideBySide all, VerdictReason name, Object... about) {
@@ -166,7 +166,8 @@ class SideBySideTest {
         assertThat(named(all, VerdictReason.BESIDE_KNOWN).cells()).allSatisfy(c -> assertThat(c.said().orElseThrow())
                 .isEqualTo(Reason.of(VerdictReason.BESIDE_PERCENT, 0L)));
         for (VerdictReason sum : List.of(VerdictReason.BESIDE_PUT_RIGHT, VerdictReason.BESIDE_KIT, VerdictReason.BESIDE_UNKNOWN)) {
-            assertThat(named(all, sum).cells()).as(sum.name()).allSatisfy(c -> assertThat(c.said().orElseThrow()).isInstanceOf(SideBySide.Amount.class));
+            assertThat(named(all, sum).cells()).as(sum.name())
+                    .allSatisfy(c -> assertThat(c.said().orElseThrow()).isInstanceOf(SideBySide.Amount.class));
         }
         assertThat(named(all, VerdictReason.BESIDE_KIT).part()).as("£ 0 and 0 of no currency").isEqualTo(Part.OTHERWISE);
     }
