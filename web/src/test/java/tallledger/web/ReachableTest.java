@@ -7,10 +7,14 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import java.util.List;
+import java.util.concurrent.CountDownLatch;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
+import tallledger.web.works.Works;
 
 /** Every main view: no axe violation, no sideways scrolling, no complaint of script or policy, at three widths. */
 class ReachableTest {
@@ -24,9 +28,25 @@ class ReachableTest {
     /** One window for all: opening one takes longer than looking at a page. */
     private static final Browser BROWSER = Browser.open();
 
+    /** Work goes on as long as its page is looked at. */
+    private static final CountDownLatch OVER = new CountDownLatch(1);
+
     @AfterAll
     static void close() {
+        OVER.countDown();
         BROWSER.page().context().close();
+    }
+
+    private static String work() {
+        return App.demo().bean(Works.class).begin("looked at", Reason.of(WebReason.WORK_SHELF), "/", progress -> {
+            progress.at(0.4, Reason.of(WebReason.WORK_SHELF_LINES, 4, 10));
+            try {
+                OVER.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            return new Works.Made.Page("/");
+        }).id();
     }
 
     static Stream<String> views() {
@@ -44,7 +64,7 @@ class ReachableTest {
                 "/surveys/" + ready + "/run?step=own-cycle.1", "/surveys/" + ready + "/run?step=trip-repeat.carriage",
                 "/surveys/3/entries?strike=4", "/surveys/3/entries?kind=KIT&at=9999",
                 "/surveys/20/run?step=nose-round", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/drawings",
-                "/machines/bring", "/surveys/3/table", "/machines/1/table", "/nowhere");
+                "/machines/bring", "/surveys/3/table", "/machines/1/table", "/works/" + work(), "/nowhere");
     }
 
     /** What passes is not listed node by node. */
