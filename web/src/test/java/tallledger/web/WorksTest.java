@@ -101,6 +101,7 @@ class WorksTest {
         page.click("button:has-text('Make the report')");
         page.waitForURL("**/works/**");
         page.waitForSelector("text=Take it");
+        assertThat(page.innerText("main")).containsPattern("It is done: survey-" + survey + "\\.pdf, [0-9]+\\.[0-9] MB\\.");
         byte[] pdf = page.request().get(app.url(page.getAttribute("a:has-text('Take it')", "href"))).body();
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(document.getNumberOfPages()).isGreaterThan(4);

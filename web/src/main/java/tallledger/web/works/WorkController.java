@@ -2,6 +2,8 @@ package tallledger.web.works;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.file.Files;
 import java.util.Map;
 import java.util.Optional;
@@ -43,6 +45,10 @@ class WorkController {
         Works.Work work = work(id);
         if (work.stand() == Works.Stand.DONE && work.made().orElseThrow() instanceof Works.Made.Page page) {
             return "redirect:" + page.address();
+        }
+        if (work.stand() == Works.Stand.DONE && work.made().orElseThrow() instanceof Works.Made.File file) {
+            model.addAttribute("file", file.name());
+            model.addAttribute("megabytes", BigDecimal.valueOf(file.path().toFile().length(), 6).setScale(1, RoundingMode.UP).toPlainString());
         }
         model.addAttribute("work", work);
         model.addAttribute("called", words.say(work.title()));
