@@ -48,7 +48,8 @@ class WorkController {
         }
         if (work.stand() == Works.Stand.DONE && work.made().orElseThrow() instanceof Works.Made.File file) {
             model.addAttribute("file", file.name());
-            model.addAttribute("megabytes", BigDecimal.valueOf(file.path().toFile().length(), 6).setScale(1, RoundingMode.UP).toPlainString());
+            model.addAttribute("megabytes", BigDecimal.valueOf(file.path().toFile().length(), 6).setScale(1, RoundingMode.UP)
+                    .toPlainString());
         }
         model.addAttribute("work", work);
         model.addAttribute("called", words.say(work.title()));
