@@ -15,6 +15,9 @@ import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
@@ -34,6 +37,7 @@ import tallledger.core.survey.SurveyEntries;
 @Component
 public class Shelves {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Shelves.class);
     private static final String DESCRIBED = "DESCRIBED";
     static final String PUT_AWAY = "PUT_AWAY";
     static final String TAKEN_OUT = "TAKEN_OUT";
@@ -175,8 +179,18 @@ public class Shelves {
             return new ShelfLines.Made(place, lines.restsOn(last(machine.entries()), newest.map(BookRow::getId).orElse(null),
                             survey.map(s -> last(s.entries())).orElse(null)));
         } catch (Unreadable lost) {
-            return new ShelfLines.Made(new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(lost.reason())), "");
+            return lost(book, lost.reason());
+        } catch (DataAccessException store) {
+            throw store;
+        } catch (RuntimeException broken) {
+            // One that cannot be read at all hides no other.
+            LOG.warn("Machine {} cannot be shown on the shelf: {}", book.getId(), broken.toString());
+            return lost(book, Reason.of(CommonReason.STRAY_UNREADABLE));
         }
+    }
+
+    private static ShelfLines.Made lost(BookRow book, Reason because) {
+        return new ShelfLines.Made(new Place(book.getId(), book.getTitle(), Optional.empty(), Optional.of(because)), "");
     }
 
     private static String last(List<Entry> entries) {
@@ -205,7 +219,8 @@ public class Shelves {
     }
 
     public List<Survey> surveysOf(Machine machine) {
-        return books.ofMachine(machine.id()).stream().filter(b -> b.getKind() == BookKind.SURVEY)
+        // One of which nothing is left is told of once, when the store is found to lack it; here it hides no other.
+        return books.ofMachine(machine.id()).stream().filter(b -> b.getKind() == BookKind.SURVEY && b.getHead() > 0)
                 .map(b -> survey(b, machine)).toList();
     }
 
@@ -337,6 +352,9 @@ public class Shelves {
     private Survey survey(BookRow book, Machine machine) {
         Folded<Fold> have = folds.get(book.getId()).orElse(null);
         List<Entry> entries = books.entries(book);
+        if (entries.isEmpty()) {
+            throw new Unreadable(book.getId(), Reason.of(CommonReason.STRAY_UNREADABLE));
+        }
         int head = entries.get(entries.size() - 1).sequence();
         if (have == null || have.head != head) {
             // A fold of a longer book than there is now is no beginning of this one.

@@ -1,12 +1,11 @@
 package tallledger.web.record;
 
+import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -29,8 +28,8 @@ public class Unfinished {
         return Files.createTempFile(data, PREFIX, suffix);
     }
 
-    /** What a hard stop left. */
-    @EventListener(ApplicationReadyEvent.class)
+    /** What a hard stop left; before anybody can ask for a new one. */
+    @PostConstruct
     void clear() throws IOException {
         try (DirectoryStream<Path> left = Files.newDirectoryStream(data, PREFIX + "*")) {
             for (Path file : left) {

@@ -422,6 +422,32 @@ class StoreTest {
         }
     }
 
+    /** A survey of which no entry is left hides no other machine from the shelf, today or after a start. */
+    @Test
+    void aSurveyWithoutEntriesHidesNoOtherMachine() throws Exception {
+        long lost;
+        try (App app = App.on(data)) {
+            lost = survey(app);
+            app.bean(Shelves.class).addMachine(KestrelVale.farrowbyRt().description(), "Q. Tester", Submission.fresh(0));
+            assertThat(shelf(app)).contains(KestrelVale.farrowbyRt().description().identity().name());
+            change(app, "delete from entry where book_id = " + lost);
+            change(app, "delete from shelf_line");
+        }
+        Files.deleteIfExists(data.resolve("heads.txt"));
+        try (App app = App.on(data)) {
+            for (int i = 0; i < 2; i++) {
+                assertThat(app.status("/")).isEqualTo(200);
+                assertThat(shelf(app)).contains(KestrelVale.farrowbyRt().description().identity().name(),
+                        "cannot be shown: it cannot be read");
+            }
+            long machine = app.bean(LedgerMapper.class).book(lost).getMachineId();
+            assertThat(app.status("/machines/" + machine)).isEqualTo(200);
+            for (String page : List.of("run", "entries", "verdict", "close", "kit")) {
+                assertThat(app.status("/surveys/" + lost + "/" + page)).as(page).isLessThan(500);
+            }
+        }
+    }
+
     @Test
     void aLineOfARecordThatWasChangedBeforeItsEndDoesNotStand() throws Exception {
         try (App app = App.on(data)) {
