@@ -89,8 +89,13 @@ public final class Machines {
 
     /** A machine of a family as it usually is, with a 3 × 4 box of twelve speeds that runs one way. */
     public static MachineDescription twelve(Family family) {
+        return twelve(family, LengthUnit.MM);
+    }
+
+    /** The same, its lengths in a unit. */
+    public static MachineDescription twelve(Family family, LengthUnit unit) {
         DriveTrain train = new DriveTrain(List.of(motor("1440"), lever("range", "A B C"), lever("gear", "1 2 3 4")), List.of());
-        return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train,
+        return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", unit), List.of(), train,
                 plate(MachineDescription.leversOf(train), TWELVE)).with(family.traits().usual());
     }
 }

@@ -24,8 +24,11 @@ import tallledger.core.rules.Rules;
 public final class AlongTakings {
 
     private static final double METRE = 1000;
+    /** Binary noise of two heights that are one, mm. */
+    private static final double ALIKE = 1e-9;
     private static final double RECTANGULAR = Math.sqrt(12);
-    private static final String USUAL_LEVEL = "0.02";
+    /** 0.02 mm/m a division; half a thou in 12 in. */
+    private static final Preset USUAL_LEVEL = new Preset("0.02", "0.5");
 
     private AlongTakings() {
     }
@@ -47,8 +50,9 @@ public final class AlongTakings {
     }
 
     private static List<Field> level(String series) {
-        return List.of(new Field("sensitivity", Entry.NUMBER, "mm/m", USUAL_LEVEL, List.of(), true),
-                new Field("feet", Entry.LENGTH, "mm", "", List.of(), true), new Field(series, Entry.SERIES, "", "", List.of(), true));
+        return List.of(new Field("sensitivity", Entry.NUMBER, FieldUnit.SLOPE, USUAL_LEVEL, List.of(), true),
+                new Field("feet", Entry.LENGTH, FieldUnit.LENGTH, Preset.NONE, List.of(), true),
+                new Field(series, Entry.SERIES, FieldUnit.NONE, Preset.NONE, List.of(), true));
     }
 
     /** h_k = s·d_k·L; what its zero is off by tilts the whole run and drops out with the end line. */
@@ -66,7 +70,7 @@ public final class AlongTakings {
 
         @Override
         public Along read(Values values, ChartLine line) {
-            double sensitivity = values.positive("sensitivity").doubleValue();
+            double sensitivity = values.sensitivity("sensitivity").doubleValue();
             double feet = Takings.positive(values, "feet").mm().doubleValue();
             List<TypedNumber> divisions = Takings.numbers(values, "divisions");
             double coarsest = divisions.stream().filter(d -> d.value().signum() != 0).mapToDouble(d -> d.step().doubleValue()).max()
@@ -84,37 +88,50 @@ public final class AlongTakings {
             double one = Math.max(read.digit, level.alone() * (run.length() / (run.h().size() - 1)) / METRE);
             double value = run.straightness();
             // What the level is off by all along tips the line through the ends with it: only its share of the figure stays.
-            Uncertainty u = Uncertainty.of(ofSums(run) * one, level.calibration().doubleValue() * value / Gauge.COVERAGE_FACTOR);
-            double signed = line.isSigned() ? side(run, line.sense()) * value : value;
-            return line.judged(Takings.decimal(signed), u, BigDecimal.valueOf(run.length()), rules, says(run));
+            // A row of noughts is not nought: half of a reading's digit stays open, whatever lies between the places.
+            double least = read.digit * RECTANGULAR / 2 / Gauge.COVERAGE_FACTOR;
+            Uncertainty u = Uncertainty.of(Math.max(ofSums(run) * one, least),
+                    level.calibration().doubleValue() * value / Gauge.COVERAGE_FACTOR);
+            double other = line.isSigned() ? otherSide(run, line.sense()) : 0;
+            return other > u.expanded() ? line.judged(Takings.decimal(-other), u, BigDecimal.valueOf(run.length()), rules, says(run))
+                    : line.either().judged(Takings.decimal(value), u, BigDecimal.valueOf(run.length()), rules, says(run));
         }
 
-        /** Below nought where it lies more the way it never may. */
-        private static int side(Straightness run, ChartLine.Sense sense) {
+        /** How far it lies the way it never may, mm. */
+        private static double otherSide(Straightness run, ChartLine.Sense sense) {
             double up = run.deviations().stream().mapToDouble(v -> v).max().orElse(0);
             double down = -run.deviations().stream().mapToDouble(v -> v).min().orElse(0);
-            return (sense == ChartLine.Sense.HOLLOW ? down : up) >= (sense == ChartLine.Sense.HOLLOW ? up : down) ? 1 : -1;
+            return sense == ChartLine.Sense.HOLLOW ? up : down;
         }
 
-        /** √Σ c², the straightness being Σ c·h over the rises h between its highest and its lowest place. */
+        /**
+         * √(p·(1 − p/n)), the straightness being a sum over the rises of the p feet of n between its highest and its lowest place; of several
+         * such pairs the one that leaves most open.
+         */
         private static double ofSums(Straightness run) {
             int n = run.h().size() - 1;
-            int high = run.highest();
-            int low = run.lowest();
+            List<Double> off = run.deviations();
+            double most = off.stream().mapToDouble(v -> v).max().orElse(0);
+            double least = off.stream().mapToDouble(v -> v).min().orElse(0);
             double squares = 0;
-            for (int i = 1; i <= n; i++) {
-                double c = (i <= high ? 1 : 0) - (i <= low ? 1 : 0) - (double) (high - low) / n;
-                squares += c * c;
+            for (int i = 0; i <= n; i++) {
+                for (int k = 0; k <= n; k++) {
+                    if (most - off.get(i) < ALIKE && off.get(k) - least < ALIKE) {
+                        double p = Math.abs(i - k);
+                        squares = Math.max(squares, p * (1 - p / n));
+                    }
+                }
             }
             return Math.sqrt(squares);
         }
     }
 
     private static Reason says(Straightness run) {
-        Straightness.Window worst = run.worstMetre();
-        return Reason.of(EvidenceReason.RUN_FORM, Reason.each(EvidenceReason.RUN_FORMS, run.form()), Takings.shown(run.straightness()),
-                Takings.shown(run.leastZone()),
-                Takings.shown(worst.straightness()), Takings.shown(worst.from()), Takings.shown(worst.to()));
+        Reason form = Reason.each(EvidenceReason.RUN_FORMS, run.form());
+        return run.worstMetre().map(worst -> Reason.of(EvidenceReason.RUN_FORM, form, Takings.shown(run.straightness()),
+                Takings.shown(run.leastZone()), Takings.shown(worst.straightness()), Takings.shown(worst.from()), Takings.shown(worst.to()),
+                Quantity.of(BigDecimal.valueOf(METRE), "mm"))).orElseGet(() -> Reason.of(EvidenceReason.RUN_FORM_LONG_FEET, form,
+                Takings.shown(run.straightness()), Takings.shown(run.leastZone()), Quantity.of(BigDecimal.valueOf(METRE), "mm")));
     }
 
     /** t_k mm/m; max − min is judged, the slope along is for information. */
@@ -127,7 +144,7 @@ public final class AlongTakings {
 
         @Override
         public Across read(Values values, ChartLine line) {
-            BigDecimal sensitivity = values.positive("sensitivity");
+            BigDecimal sensitivity = values.sensitivity("sensitivity");
             double feet = Takings.positive(values, "feet").mm().doubleValue();
             List<TypedNumber> divisions = Takings.numbers(values, "levels");
             if (divisions.size() < 2 || divisions.size() > Straightness.MOST) {
@@ -146,8 +163,12 @@ public final class AlongTakings {
             BigDecimal twist = most.subtract(read.levels.stream().min(BigDecimal::compareTo).orElseThrow());
             double digit = Math.max(read.digit / RECTANGULAR, level.alone());
             Uncertainty u = Uncertainty.of(Math.sqrt(2) * digit, level.calibrated(twist.doubleValue()));
-            return line.judged(twist, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.ACROSS_SLOPE, Takings.shown(slope(read) * METRE),
-                            read.levels.size()));
+            return line.judged(twist, u, BigDecimal.ZERO, rules, across(read, rules.length(BigDecimal.valueOf(1000))));
+        }
+
+        private static Reason across(Across read, BigDecimal over) {
+            return Reason.of(EvidenceReason.ACROSS_SLOPE, Quantity.of(Takings.decimal(slope(read) * over.doubleValue()), "mm/m"),
+                    read.levels.size(), Quantity.of(over, "mm"));
         }
 
         /** By least squares, mm/m a mm. */
@@ -171,8 +192,8 @@ public final class AlongTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(new Field("spacing", Entry.LENGTH, "mm", "", List.of(), true),
-                    new Field("along", Entry.SERIES, "mm", "", List.of(), true));
+            return List.of(new Field("spacing", Entry.LENGTH, FieldUnit.LENGTH, Preset.NONE, List.of(), true),
+                    new Field("along", Entry.SERIES, FieldUnit.DIAL, Preset.NONE, List.of(), true));
         }
 
         @Override
@@ -209,9 +230,9 @@ public final class AlongTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(new Field("stepAcross", Entry.LENGTH, "mm", "", List.of(), true),
-                    new Field("stepDown", Entry.LENGTH, "mm", "", List.of(), true),
-                    new Field("heights", Entry.LONG_TEXT, "mm", "", List.of(), true));
+            return List.of(new Field("stepAcross", Entry.LENGTH, FieldUnit.LENGTH, Preset.NONE, List.of(), true),
+                    new Field("stepDown", Entry.LENGTH, FieldUnit.LENGTH, Preset.NONE, List.of(), true),
+                    new Field("heights", Entry.LONG_TEXT, FieldUnit.DIAL, Preset.NONE, List.of(), true));
         }
 
         @Override

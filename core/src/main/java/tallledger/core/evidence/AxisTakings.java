@@ -2,7 +2,6 @@ package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recording.Entry;
@@ -12,6 +11,7 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.AxisTest;
 import tallledger.core.geometry.CircleTest;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Quantity;
@@ -24,6 +24,8 @@ import tallledger.core.rules.Rules;
 public final class AxisTakings {
 
     private static final double MICROMETRES = 1000;
+    /** Pairs that all lie this near to the nominal radius are places, not angles and deviations; as a share. */
+    private static final double NEAR_RADIUS = 0.2;
 
     private AxisTakings() {
     }
@@ -38,7 +40,8 @@ public final class AxisTakings {
 
         /** Between its outermost targets, mm. */
         double length() {
-            return test.targets().get(test.targets().size() - 1).position() - test.targets().get(0).position();
+            return test.targets().stream().mapToDouble(AxisTest.Target::position).max().orElse(0)
+                    - test.targets().stream().mapToDouble(AxisTest.Target::position).min().orElse(0);
         }
     }
 
@@ -51,7 +54,7 @@ public final class AxisTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("targets", Entry.LONG_TEXT, "µm"));
+            return List.of(Field.must("targets", Entry.LONG_TEXT, FieldUnit.DEVIATION));
         }
 
         @Override
@@ -64,7 +67,7 @@ public final class AxisTakings {
                 }
             }
             AxisTest test = values.at("targets", () -> new AxisTest(targets));
-            return new Tested(test, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max).movePointLeft(3), values.readWith(),
+            return new Tested(test, steps.stream().reduce(BigDecimal.ZERO, BigDecimal::max), values.readWith(),
                     values.apart());
         }
 
@@ -73,13 +76,13 @@ public final class AxisTakings {
             if (parts.length != 3) {
                 throw Refused.because(EvidenceReason.TARGET_LINE, row);
             }
-            return new AxisTest.Target(TypedLength.parse(parts[0], values.unit()).mm().doubleValue(), deviations(parts[1], steps),
-                    deviations(parts[2], steps));
+            return new AxisTest.Target(TypedLength.parse(parts[0], values.unit()).mm().doubleValue(), deviations(parts[1], values, steps),
+                    deviations(parts[2], values, steps));
         }
 
-        private static List<Double> deviations(String text, List<BigDecimal> steps) {
-            return Arrays.stream(text.split("[\\s;]+")).filter(t -> !t.isEmpty()).map(TypedNumber::parse).peek(n -> steps.add(n.step()))
-                    .map(n -> n.value().doubleValue() / MICROMETRES).toList();
+        private static List<Double> deviations(String text, Values values, List<BigDecimal> steps) {
+            return TypedLength.row(text, values.deviationUnit()).stream().peek(d -> steps.add(d.step())).map(d -> d.mm().doubleValue())
+                    .toList();
         }
 
         @Override
@@ -96,7 +99,7 @@ public final class AxisTakings {
             because.add(Reason.of(EvidenceReason.AXIS_R, r.because()));
             because.add(Reason.of(EvidenceReason.AXIS_SAYS, Takings.micrometres(test.reversal()), Takings.micrometres(test.systematic()),
                             Takings.micrometres(test.meanBidirectional()), test.targets().size(), test.runs()));
-            because.addAll(Takings.temperature(read.length(), read.apart));
+            because.addAll(Takings.temperature(read.length(), read.apart, rules));
             boolean worse = r.outcome().compareTo(a.outcome()) != 0 && weight(r) > weight(a);
             return new StepJudgement(worse ? r.outcome() : a.outcome(),
                     a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty(), a.budget());
@@ -120,34 +123,42 @@ public final class AxisTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("nominal", Entry.LENGTH, "mm"), Field.must("counter", Entry.LONG_TEXT, "°, µm"),
-                    Field.must("clockwise", Entry.LONG_TEXT, "°, µm"));
+            return List.of(Field.must("nominal", Entry.LENGTH, FieldUnit.LENGTH),
+                    Field.must("counter", Entry.LONG_TEXT, FieldUnit.ANGLE_AND_DEVIATION),
+                    Field.must("clockwise", Entry.LONG_TEXT, FieldUnit.ANGLE_AND_DEVIATION));
         }
 
         @Override
         public Driven read(Values values, ChartLine line) {
             double radius = Takings.positive(values, "nominal").mm().doubleValue();
-            List<CircleTest.Point> counter = points(values, "counter");
-            List<CircleTest.Point> clockwise = points(values, "clockwise");
+            List<CircleTest.Point> counter = points(values, "counter", radius);
+            List<CircleTest.Point> clockwise = points(values, "clockwise", radius);
             return new Driven(values.at("counter", () -> new CircleTest(radius, counter, clockwise)), values.readWith());
         }
 
-        private static List<CircleTest.Point> points(Values values, String field) {
-            List<CircleTest.Point> points = new ArrayList<>();
+        /** An angle and a deviation a line; or x and y from the centre, which all lie about the nominal radius away from it. */
+        private static List<CircleTest.Point> points(Values values, String field, double radius) {
+            List<double[]> rows = new ArrayList<>();
             for (String row : values.text(field).split("[\\r\\n;]+")) {
                 if (!row.isBlank()) {
-                    values.at(field, () -> points.add(point(row.strip())));
+                    values.at(field, () -> rows.add(pair(row.strip(), values.bare())));
                 }
             }
-            return points;
+            double mm = values.unit().millimetres().doubleValue();
+            boolean places = !rows.isEmpty() && rows.stream().allMatch(r -> Math.abs(Math.hypot(r[0], r[1]) * mm / radius - 1) < NEAR_RADIUS);
+            double micrometres = values.deviationUnit().doubleValue() * MICROMETRES;
+            return rows.stream().map(r -> places
+                    ? new CircleTest.Point(Math.toDegrees(Math.atan2(r[1], r[0])), (Math.hypot(r[0], r[1]) * mm - radius) * MICROMETRES)
+                    : new CircleTest.Point(r[0], r[1] * micrometres)).toList();
         }
 
-        private static CircleTest.Point point(String row) {
+        private static double[] pair(String row, LengthUnit machine) {
             String[] two = row.split("[\\s,]+");
             if (two.length != 2) {
-                throw Refused.because(EvidenceReason.CIRCLE_LINE, row.length() > 40 ? row.substring(0, 40) : row);
+                throw Refused.because(EvidenceReason.CIRCLE_LINE, row.length() > 40 ? row.substring(0, 40) : row,
+                        FieldUnit.DEVIATION.in(machine));
             }
-            return new CircleTest.Point(TypedNumber.parse(two[0]).value().doubleValue(), TypedNumber.parse(two[1]).value().doubleValue());
+            return new double[] {TypedNumber.parse(two[0]).value().doubleValue(), TypedNumber.parse(two[1]).value().doubleValue()};
         }
 
         @Override

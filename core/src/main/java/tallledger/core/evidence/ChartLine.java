@@ -13,6 +13,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.gauge.Grade;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Quantity;
@@ -20,6 +21,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.rules.Unit;
 
 /**
  * One line of an acceptance chart: a way of measuring it, and its limit. Whoever has only the result types that; whoever has the readings
@@ -29,8 +31,9 @@ import tallledger.core.rules.Rules;
  * @param graded rule of its limit
  * @param per   length the limit is stated for, mm; nought where it is stated as it is
  * @param sense which side of nought is allowed
+ * @param nose  rule of the limit at the nose, where this one is that of a distance out from it
  */
-public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) implements Recording<Object> {
+public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, Optional<Rule> nose) implements Recording<Object> {
 
     /** Which side of nought is allowed: a signed limit runs from nought to its figure. */
     public enum Sense {
@@ -56,19 +59,31 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
 
     private static final String VALUE = "value";
     private static final String OVER = "over";
+    private static final String NOSE = "noseSwing";
+    private static final String OUT = "out";
     private static final String LIES = "lies";
 
     public static ChartLine of(ChartWay way, Rule graded) {
-        return new ChartLine(way, graded, BigDecimal.ZERO, Sense.EITHER);
+        return new ChartLine(way, graded, BigDecimal.ZERO, Sense.EITHER, Optional.empty());
     }
 
     public static ChartLine per(ChartWay way, Rule graded, int per) {
-        return new ChartLine(way, graded, BigDecimal.valueOf(per), Sense.EITHER);
+        return new ChartLine(way, graded, BigDecimal.valueOf(per), Sense.EITHER, Optional.empty());
+    }
+
+    /** Runout at a distance from the nose, whose own limit is another. */
+    public static ChartLine out(ChartWay way, Rule graded, Rule nose) {
+        return new ChartLine(way, graded, BigDecimal.ZERO, Sense.EITHER, Optional.of(nose));
     }
 
     /** The same with one side of nought only. */
     public ChartLine only(Sense one) {
-        return new ChartLine(way, graded, per, one);
+        return new ChartLine(way, graded, per, one, nose);
+    }
+
+    /** The same with both sides of nought alike. */
+    ChartLine either() {
+        return new ChartLine(way, graded, per, Sense.EITHER, nose);
     }
 
     boolean scales() {
@@ -94,12 +109,16 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>(way.taking().fields(this));
         boolean alone = fields.isEmpty();
-        fields.add(new Field(VALUE, Entry.LENGTH, "mm", "", List.of(), alone));
+        fields.add(new Field(VALUE, Entry.LENGTH, valueUnit(), Preset.NONE, List.of(), alone));
+        if (nose.isPresent()) {
+            fields.add(Field.may(NOSE, Entry.LENGTH, FieldUnit.DIAL));
+            fields.add(Field.may(OUT, Entry.LENGTH, FieldUnit.LENGTH));
+        }
         if (scales()) {
-            fields.add(new Field(OVER, Entry.LENGTH, "mm", alone ? per.toPlainString() : "", List.of(), alone));
+            fields.add(new Field(OVER, Entry.LENGTH, FieldUnit.LENGTH, alone ? Preset.length(per) : Preset.NONE, List.of(), alone));
         }
         if (isSigned() && !way.taking().isSigned()) {
-            fields.add(new Field(LIES, Entry.CHOICE, "", Lies.AS_IT_MAY.name(), List.of(Lies.values()), false));
+            fields.add(new Field(LIES, Entry.CHOICE, FieldUnit.NONE, Preset.text(Lies.AS_IT_MAY.name()), List.of(Lies.values()), false));
         }
         return fields;
     }
@@ -108,7 +127,7 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
     public Object read(Values values) {
         List<Field> asked = way.taking().fields(this);
         boolean readings = asked.stream().filter(Field::must)
-                .anyMatch(f -> values.has(f.name()) && !values.text(f.name()).equals(f.start()));
+                .anyMatch(f -> values.has(f.name()) && !values.text(f.name()).equals(f.start().in(values.bare())));
         if (!readings) {
             if (!values.has(VALUE)) {
                 throw Refused.because(EvidenceReason.CHART_NOTHING).at(asked.isEmpty() ? VALUE : asked.get(0).name());
@@ -121,20 +140,36 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
         return way.taking().read(values, this);
     }
 
-    private Plain plain(Values values) {
-        TypedLength value = values.length(VALUE);
+    private Object plain(Values values) {
+        TypedLength value = graded.unit() == Unit.MILLIMETRES_PER_METRE ? values.slope(VALUE) : values.length(VALUE);
         Optional<TypedLength> over = scales()
-                ? Optional.of(values.has(OVER) ? values.length(OVER) : TypedLength.parse(per + " mm", values.unit())) : Optional.empty();
+                ? Optional.of(values.has(OVER) ? values.length(OVER) : exactly(values.bare())) : Optional.empty();
         over.filter(o -> o.mm().signum() <= 0).ifPresent(o -> {
             throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, o.typed()).at(OVER);
         });
+        if (nose.isPresent()) {
+            Optional<TypedLength> near = values.has(NOSE) ? Optional.of(values.length(NOSE)) : Optional.empty();
+            return new FarOut(value, near, values.has(OUT) ? Optional.of(Takings.positive(values, OUT)) : Optional.empty(),
+                    values.readWith());
+        }
         boolean other = isSigned() && values.text(LIES).equals(Lies.THE_OTHER_WAY.name());
         return new Plain(other ? value.mm().negate() : value.mm(), value.step(), over, values.readWith(), values.apart());
     }
 
+    private FieldUnit valueUnit() {
+        return graded.unit() == Unit.MILLIMETRES ? FieldUnit.DIAL : FieldUnit.of(graded.unit());
+    }
+
+    /** The length the limit is stated for, where nobody types another. */
+    private TypedLength exactly(LengthUnit machine) {
+        String stated = Preset.length(per).in(machine) + " " + machine.symbol();
+        return new TypedLength(stated, TypedLength.parse(stated, machine).mm(), BigDecimal.ZERO);
+    }
+
     @Override
     public StepJudgement judge(Object read, Rules rules) {
-        return read instanceof Plain plain ? judge(plain, rules) : way.taking().judge(read, this, rules);
+        return read instanceof Plain plain ? judge(plain, rules) : read instanceof FarOut out ? out.judge(this, rules)
+                : way.taking().judge(read, this, rules);
     }
 
     private StepJudgement judge(Plain read, Rules rules) {
@@ -150,20 +185,21 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
         }
         // Only here a length of the machine is held against one of a gauge.
         return judged(read.value, Takings.warm(u.withDigit(ofLength), over.mm().doubleValue(), read.apart), over.mm(), rules,
-                Takings.temperature(over.mm().doubleValue(), read.apart).toArray(Reason[]::new));
+                Takings.temperature(over.mm().doubleValue(), read.apart, rules).toArray(Reason[]::new));
     }
 
     /** The verdict on a result over a length, with what it comes to over the length its limit is stated for. */
     StepJudgement judged(BigDecimal value, Uncertainty u, BigDecimal over, Rules rules, Reason... besides) {
         GradedLimit stated = rules.graded(graded);
-        GradedLimit here = scales() ? stated.over(over, per) : stated;
-        StepJudgement judged = isSigned() ? signed(here, value, u) : Recordings.byGrade(here, value.abs(), u);
+        BigDecimal length = rules.length(per);
+        GradedLimit here = scales() ? stated.over(over, length) : stated;
+        StepJudgement judged = isSigned() ? signed(here, value, u) : Recordings.byGrade(here, value.abs(), u, value);
         List<Reason> because = new ArrayList<>();
-        if (scales() && over.compareTo(per) != 0) {
-            Quantity scaled = new Quantity(value.multiply(per).divide(over, MathContext.DECIMAL64),
-                    u.scaled(per.doubleValue() / over.doubleValue()).expanded(), "mm");
+        if (scales() && over.compareTo(length) != 0) {
+            Quantity scaled = new Quantity(value.multiply(length).divide(over, MathContext.DECIMAL64),
+                    u.scaled(length.doubleValue() / over.doubleValue()).expanded(), "mm");
             because.add(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, "mm"), Quantity.of(over, "mm"), scaled,
-                            Quantity.of(per, "mm")));
+                            Quantity.of(length, "mm")));
         }
         because.addAll(judged.because());
         because.addAll(List.of(besides));
@@ -178,7 +214,7 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
             best = best.isEmpty() && within ? Optional.of(grade) : best;
         }
         Judgement wanted = against(limit, limit.wanted(), value, u);
-        Optional<StepJudgement.Budget> budget = Optional.of(new StepJudgement.Budget(u, limit.unit()));
+        Optional<StepJudgement.Budget> budget = Optional.of(new StepJudgement.Budget(u, value, limit.workable(), limit.unit()));
         if (best.filter(grade -> grade.compareTo(limit.wanted()) <= 0).isPresent()) {
             Quantity read = new Quantity(value, u.expanded(), limit.unit());
             return new StepJudgement(Outcome.PROVEN, best,
@@ -202,8 +238,8 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense) 
     }
 
     @Override
-    public Optional<BigDecimal> limitPer() {
-        return scales() ? Optional.of(per) : Optional.empty();
+    public Optional<BigDecimal> limitPer(Rules rules) {
+        return scales() ? Optional.of(rules.length(per)) : Optional.empty();
     }
 
     @Override

@@ -9,7 +9,9 @@ import java.util.stream.Stream;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Uncertainty;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
@@ -23,6 +25,8 @@ import tallledger.core.rules.Rules;
 public final class DifferenceTakings {
 
     private static final int MOST = 60;
+    /** 225 lbf stand for 1 kN on an inch machine, kN. */
+    private static final BigDecimal PER_225_LBF = new BigDecimal("1.000849860");
     private static final double RECTANGULAR = Math.sqrt(12);
 
     private DifferenceTakings() {
@@ -43,13 +47,10 @@ public final class DifferenceTakings {
      */
     public record Lengths(List<Pair> pairs, BigDecimal step, Optional<Gauge> by, Optional<BigDecimal> apart) {
 
-        /** The one that is off most. */
+        /** The one that is off most for its length: a limit per length is that much smaller over a shorter one. */
         public Pair worst() {
-            return pairs.stream().max(java.util.Comparator.comparingDouble(p -> Math.abs(p.error()))).orElseThrow();
-        }
-
-        public double longest() {
-            return pairs.stream().mapToDouble(p -> p.length.mm().doubleValue()).max().orElseThrow();
+            return pairs.stream().max(java.util.Comparator.comparingDouble(p -> Math.abs(p.error()) / p.length.mm().doubleValue()))
+                    .orElseThrow();
         }
 
         /** By least squares through nought: what grows with the length, a share. */
@@ -102,12 +103,12 @@ public final class DifferenceTakings {
         }
     }
 
-    /** A line a length: "50 50.003". The error that is worst is judged over the greatest length. */
+    /** A line a length: "50 50.003". Each is judged over its own length; the worst of them decides. */
     static final class GaugeLengths implements Taking<Lengths> {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("lengths", Entry.LONG_TEXT, "mm"));
+            return List.of(Field.must("lengths", Entry.LONG_TEXT, FieldUnit.LENGTH));
         }
 
         @Override
@@ -123,29 +124,46 @@ public final class DifferenceTakings {
         }
 
         private static Pair pair(String row, Values values) {
-            String[] two = row.split("\\s*[:;]\\s*|\\s+");
-            if (two.length != 2) {
+            List<TypedLength> two = TypedLength.row(row.replace(':', ';'), values.unit().millimetres());
+            if (two.size() != 2) {
                 throw Refused.because(EvidenceReason.LENGTHS_LINE, row.length() > MOST ? row.substring(0, MOST) : row);
             }
-            Pair pair = new Pair(TypedLength.parse(two[0], values.unit()), TypedLength.parse(two[1], values.unit()));
+            Pair pair = new Pair(two.get(0), two.get(1));
             if (pair.length.mm().signum() <= 0) {
-                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, two[0]);
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, two.get(0).typed());
             }
             return pair;
         }
 
         @Override
         public StepJudgement judge(Lengths read, ChartLine line, Rules rules) {
-            Pair worst = read.worst();
-            double longest = read.longest();
-            BigDecimal error = Takings.decimal(Math.abs(worst.error()));
-            Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
-            Uncertainty u = Takings.warm(gauge.difference(error, read.step), worst.length.mm().doubleValue(), read.apart);
+            // A failure decides before what is too close, that before a pass; of equals the one furthest off for its length.
+            Pair worst = read.pairs.stream().max(java.util.Comparator.comparingInt((Pair p) -> weight(alone(p, read, line, rules)))
+                    .thenComparingDouble(p -> Math.abs(p.error()) / p.length.mm().doubleValue())).orElseThrow();
             List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.LENGTHS_SAY, read.pairs.size(),
                             Quantity.of(worst.length.mm(), "mm"), Takings.shown(worst.error()),
-                    Takings.shown(read.slope() * 1000), Takings.shown(read.rest()))));
-            says.addAll(Takings.temperature(worst.length.mm().doubleValue(), read.apart));
-            return line.judged(error, u, Takings.decimal(longest), rules, says.toArray(Reason[]::new));
+                    Takings.slope(read.slope()), Takings.shown(read.rest()))));
+            says.addAll(Takings.temperature(worst.length.mm().doubleValue(), read.apart, rules));
+            StepJudgement decides = alone(worst, read, line, rules);
+            says.addAll(0, decides.because());
+            Optional<Grade> grade = read.pairs.stream().map(p -> alone(p, read, line, rules).grade())
+                    .reduce((a, b) -> a.flatMap(x -> b.map(y -> x.compareTo(y) > 0 ? x : y))).orElseThrow();
+            return new StepJudgement(decides.outcome(), grade, says, Optional.empty(), decides.budget());
+        }
+
+        private static StepJudgement alone(Pair pair, Lengths read, ChartLine line, Rules rules) {
+            BigDecimal error = Takings.decimal(pair.error());
+            Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
+            Uncertainty u = Takings.warm(gauge.difference(error.abs(), read.step), pair.length.mm().doubleValue(), read.apart);
+            return line.judged(error, u, Takings.decimal(pair.length.mm().doubleValue()), rules);
+        }
+
+        private static int weight(StepJudgement judged) {
+            return switch (judged.outcome()) {
+                case FAILED -> 2;
+                case UNDECIDED -> 1;
+                case PROVEN -> 0;
+            };
         }
     }
 
@@ -154,24 +172,25 @@ public final class DifferenceTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("dip", Entry.LENGTH, "mm"), Field.must("thrust", Entry.NUMBER, "kN"));
+            return List.of(Field.must("dip", Entry.LENGTH, FieldUnit.DIAL), Field.must("thrust", Entry.NUMBER, FieldUnit.FORCE));
         }
 
         @Override
         public Pressed read(Values values, ChartLine line) {
-            return new Pressed(values.length("dip"), values.at("thrust", () -> TypedNumber.parsePositive(values.text("thrust"))),
+            return new Pressed(values.length("dip"), values.force("thrust"),
                     values.readWith());
         }
 
         @Override
         public StepJudgement judge(Pressed read, ChartLine line, Rules rules) {
-            double thrust = read.thrust.value().doubleValue();
+            BigDecimal stated = rules.unit() == LengthUnit.INCH ? PER_225_LBF : BigDecimal.ONE;
+            double thrust = read.thrust.value().doubleValue() / stated.doubleValue();
             BigDecimal per = Takings.decimal(read.dip.mm().doubleValue() / thrust);
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.dip.mm(), read.dip.step())
                     .scaled(1 / thrust)
-                    .withDigit(per.doubleValue() / thrust * read.thrust.step().doubleValue() / RECTANGULAR);
+                    .withDigit(per.doubleValue() / read.thrust.value().doubleValue() * read.thrust.step().doubleValue() / RECTANGULAR);
             return line.judged(per, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), "mm"),
-                            Quantity.of(read.thrust.value(), "kN"), Quantity.of(per, "mm")));
+                            Quantity.of(read.thrust.value(), "kN"), Quantity.of(per, "mm"), Quantity.of(stated, "kN")));
         }
     }
 
@@ -180,8 +199,8 @@ public final class DifferenceTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("square", Entry.LENGTH, "mm"), Field.must("squareTurned", Entry.LENGTH, "mm"),
-                    Field.must("blade", Entry.LENGTH, "mm"));
+            return List.of(Field.must("square", Entry.LENGTH, FieldUnit.DIAL), Field.must("squareTurned", Entry.LENGTH, FieldUnit.DIAL),
+                    Field.must("blade", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override
@@ -213,10 +232,10 @@ public final class DifferenceTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("infeeds", Entry.SERIES, "mm"),
-                    new Field("counts", Entry.CHOICE, "", Counts.DIAMETER.name(), List.of(Counts.values()), false),
-                    Field.must("before", Entry.LENGTH, "mm"), Field.must("after", Entry.LENGTH, "mm"),
-                    Field.may("sparked", Entry.LENGTH, "mm"));
+            return List.of(Field.must("infeeds", Entry.SERIES, FieldUnit.LENGTH),
+                    new Field("counts", Entry.CHOICE, FieldUnit.NONE, Preset.text(Counts.DIAMETER.name()), List.of(Counts.values()), false),
+                    Field.must("before", Entry.LENGTH, FieldUnit.LENGTH), Field.must("after", Entry.LENGTH, FieldUnit.LENGTH),
+                    Field.may("sparked", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
@@ -21,6 +22,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
@@ -89,11 +91,17 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
             Optional<Gauge> by) {
     }
 
-    /** A trace and what it comes to at its cut-off. */
-    public record Traced(Trace profile, Trace.Roughness roughness) {
+    /**
+     * A trace and what it comes to at its cut-off.
+     *
+     * @param agrees whether it lies within the range that cut-off is for; one a person chose is theirs
+     */
+    public record Traced(Trace profile, Trace.Roughness roughness, boolean agrees) {
     }
 
     private static final MathContext SHOWN = new MathContext(3);
+    /** µm in a microinch. */
+    private static final BigDecimal MICROINCH = new BigDecimal("0.0254");
     /** A spacing this near to the feed is the feed. */
     private static final double SAME_FEED = 0.03;
     /** A spindle that turns this near to a speed of its plate turns at that. */
@@ -113,17 +121,17 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
 
     @Override
     public List<Field> fields() {
-        List<Field> fields = new ArrayList<>(List.of(Field.may("ra", Entry.NUMBER, "µm"),
-                        new Field("how", Entry.CHOICE, "", By.GAUGE.name(), List.of(By.values()), false)));
+        List<Field> fields = new ArrayList<>(List.of(Field.may("ra", Entry.NUMBER, FieldUnit.ROUGHNESS),
+                        new Field("how", Entry.CHOICE, FieldUnit.NONE, Preset.text(By.GAUGE.name()), List.of(By.values()), false)));
         if (process == Process.TURNED) {
-            fields.add(Field.may("feed", Entry.LENGTH, "mm"));
-            fields.add(Field.may("nose", Entry.LENGTH, "mm"));
+            fields.add(Field.may("feed", Entry.LENGTH, FieldUnit.LENGTH));
+            fields.add(Field.may("nose", Entry.LENGTH, FieldUnit.LENGTH));
         }
-        fields.add(Field.may("spacing", Entry.LENGTH, "mm"));
-        fields.add(Field.may("trace", Entry.LONG_TEXT, "µm"));
-        fields.add(new Field("cutOff", Entry.CHOICE, "", CutOff.BY_THE_SURFACE.name(), List.of(CutOff.values()), false));
-        fields.add(Field.may("past", Entry.TEXT, "m/min"));
-        fields.add(Field.may("spindle", Entry.NUMBER, "rpm"));
+        fields.add(Field.may("spacing", Entry.LENGTH, FieldUnit.LENGTH));
+        fields.add(Field.may("trace", Entry.LONG_TEXT, FieldUnit.ROUGHNESS));
+        fields.add(new Field("cutOff", Entry.CHOICE, FieldUnit.NONE, Preset.text(CutOff.BY_THE_SURFACE.name()), List.of(CutOff.values()), false));
+        fields.add(Field.may("past", Entry.TEXT, FieldUnit.SURFACE));
+        fields.add(Field.may("spindle", Entry.NUMBER, FieldUnit.SPEED));
         return fields;
     }
 
@@ -141,18 +149,20 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
             Trace trace = trace(values);
             CutOff cutOff = Stream.of(CutOff.values()).filter(c -> c.name().equals(values.text("cutOff"))).findFirst()
                     .orElse(CutOff.BY_THE_SURFACE);
-            Trace.Roughness rough = values.at("cutOff",
-                    () -> cutOff.mm().map(trace::at).orElseGet(() -> trace.chosen(process != Process.GROUND)));
-            return new Read(new BigDecimal(rough.ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned,
-                    Optional.of(new Traced(trace, rough)), made(values), values.readWith());
+            OptionalDouble feed = values.has("feed") && process != Process.GROUND
+                    ? OptionalDouble.of(values.length("feed").mm().doubleValue()) : OptionalDouble.empty();
+            Trace.Chosen chosen = values.at("cutOff", () -> cutOff.mm().map(mm -> new Trace.Chosen(trace.at(mm), true))
+                    .orElseGet(() -> trace.chosen(process != Process.GROUND, feed)));
+            return new Read(new BigDecimal(chosen.roughness().ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned,
+                    Optional.of(new Traced(trace, chosen.roughness(), chosen.agrees())), made(values), values.readWith());
         }
-        TypedNumber ra = values.at("ra", () -> TypedNumber.parsePositive(values.text("ra")));
+        TypedNumber ra = values.roughness("ra");
         return new Read(ra.value(), ra.step(), how, turned, Optional.empty(), made(values), values.readWith());
     }
 
     private static Optional<Made> made(Values values) {
         Optional<BigDecimal> rpm = values.has("spindle") ? Optional.of(values.positive("spindle")) : Optional.empty();
-        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"))), rpm))
+        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"), values.bare())), rpm))
                 : Optional.empty();
     }
 
@@ -164,8 +174,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
             boolean pairs = rows.size() > 1 && rows.stream().allMatch(r -> r.length == 2);
             if (!pairs) {
                 double spacing = values.has("spacing") ? values.length("spacing").mm().doubleValue() : 0;
-                return new Trace(spacing, rows.stream().flatMap(Arrays::stream).map(z -> TypedNumber.parse(z).value().doubleValue())
-                        .toList());
+                return new Trace(spacing, rows.stream().flatMap(Arrays::stream).map(z -> height(z, values)).toList());
             }
             List<Double> x = rows.stream().map(r -> TypedLength.parse(r[0], values.unit()).mm().doubleValue()).toList();
             double spacing = (x.get(x.size() - 1) - x.get(0)) / (x.size() - 1);
@@ -174,17 +183,22 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
                     throw Refused.because(EvidenceReason.FINISH_UNEVEN, i + 1, x.get(i - 1), x.get(i));
                 }
             }
-            return new Trace(spacing, rows.stream().map(r -> TypedNumber.parse(r[1]).value().doubleValue()).toList());
+            return new Trace(spacing, rows.stream().map(r -> height(r[1], values)).toList());
         });
+    }
+
+    /** One height of a trace, µm. */
+    private static double height(String typed, Values values) {
+        return TypedLength.parse(typed, values.roughnessUnit()).mm().movePointRight(3).doubleValue();
     }
 
     /** Ra that should be there, µm; empty for a turned surface of which nobody says feed and nose. */
     private Optional<BigDecimal> expected(Read read, Rules rules) {
         return switch (process) {
             case TURNED -> read.turned.map(t -> new BigDecimal(t.ra()).round(SHOWN));
-            case MILLED -> Optional.of(rules.number(Rule.RA_MILLED));
-            case GROUND -> Optional.of(rules.number(Rule.RA_GROUND));
-            case DRILLED -> Optional.of(rules.number(Rule.RA_DRILLED));
+            case MILLED -> Optional.of(rules.roughness(Rule.RA_MILLED));
+            case GROUND -> Optional.of(rules.roughness(Rule.RA_GROUND));
+            case DRILLED -> Optional.of(rules.roughness(Rule.RA_DRILLED));
         };
     }
 
@@ -193,7 +207,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         List<Reason> says = new ArrayList<>();
         Uncertainty u = read.how == By.PLATE ? Uncertainty.of(0, BY_EYE * read.ra.doubleValue() / Gauge.COVERAGE_FACTOR)
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
-        Quantity ra = new Quantity(read.ra, u.expanded(), "µm");
+        Quantity ra = new Quantity(read.ra, u.expanded(), InUnit.ROUGHNESS);
         read.trace.map(Traced::roughness)
                 .ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE,
                         Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), "mm"), t.lengths(), shown(t.rz()), shown(t.rq()),
@@ -201,28 +215,41 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
                 new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
         read.trace.ifPresent(t -> says.addAll(marks(t, read, rules)));
         Optional<BigDecimal> expected = expected(read, rules);
-        int grade = Trace.grade(read.ra.doubleValue());
+        Reason grade = grade(read.ra, rules.unit());
         if (expected.isEmpty()) {
             says.add(0, Reason.of(EvidenceReason.FINISH_ALONE, ra, grade));
             return StepJudgement.of(Outcome.UNDECIDED, says.toArray(Reason[]::new));
         }
         BigDecimal most = expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(1));
         Judgement judged = Judgement.of(read.ra, u,
-                new Limit(BigDecimal.ZERO, most, "µm", Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most, "µm"))));
+                new Limit(BigDecimal.ZERO, most, InUnit.ROUGHNESS, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most, InUnit.ROUGHNESS))));
         BigDecimal times = read.ra.divide(expected.get(), new MathContext(2));
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
         EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
                 : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
                 : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
-        says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), "µm")));
+        says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), InUnit.ROUGHNESS)));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
         Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
-        return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, "µm")));
+        return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, read.ra, most, InUnit.ROUGHNESS)));
+    }
+
+    /** The roughness grade a reading lies in; on an inch machine with the trade's number in µin. */
+    private static Reason grade(BigDecimal ra, LengthUnit machine) {
+        int n = machine == LengthUnit.INCH ? Trace.gradeByNumber(ra.divide(MICROINCH, MathContext.DECIMAL64).doubleValue())
+                : Trace.grade(ra.doubleValue());
+        return n > Trace.GRADES_COUNT ? Reason.of(EvidenceReason.FINISH_ROUGHER, Trace.GRADES_COUNT)
+                : machine == LengthUnit.INCH ? Reason.of(EvidenceReason.FINISH_NUMBER, Trace.NUMBERS.get(n - 1), n)
+                : Reason.of(EvidenceReason.FINISH_GRADE, n);
     }
 
     /** What a trace shows beside its figures: how it lay, where it is torn, which spacing stands out and what comes round so often. */
     private List<Reason> marks(Traced t, Read read, Rules rules) {
         List<Reason> says = new ArrayList<>();
+        if (!t.agrees) {
+            says.add(Reason.of(EvidenceReason.FINISH_NO_CUT_OFF, Quantity.of(BigDecimal.valueOf(t.roughness.cutOff()).stripTrailingZeros(),
+                    "mm")));
+        }
         if (t.profile.isSteep()) {
             says.add(Reason.of(EvidenceReason.FINISH_STEEP, new BigDecimal(t.profile.degrees()).round(new MathContext(2))));
         }
@@ -279,7 +306,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
     }
 
     private static Quantity shown(double um) {
-        return Quantity.of(new BigDecimal(um).round(SHOWN), "µm");
+        return Quantity.of(new BigDecimal(um).round(SHOWN), InUnit.ROUGHNESS);
     }
 
     @Override

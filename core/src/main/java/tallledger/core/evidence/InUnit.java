@@ -22,6 +22,8 @@ public final class InUnit {
     private static final BigDecimal THOU_UNDER = new BigDecimal("2.54");
     /** What was typed in inches ends after a few digits; a limit of millimetres does not, and three say it. */
     private static final int EXACT = 6;
+    /** Unit of a roughness in µm: µin on an inch machine, where other µm are thou. */
+    public static final String ROUGHNESS = "Ra";
     private static final MathContext THREE = new MathContext(3);
 
     private InUnit() {
@@ -39,7 +41,7 @@ public final class InUnit {
     /** One figure with its unit behind it. */
     public static Reason of(Quantity quantity, LengthUnit unit) {
         Optional<Scale> scale = unit == LengthUnit.INCH ? Scale.of(quantity) : Optional.empty();
-        String written = scale.map(Scale::unit).orElse(quantity.unit());
+        String written = scale.map(Scale::unit).orElse(quantity.unit().equals(ROUGHNESS) ? "µm" : quantity.unit());
         Object figure = quantity.expanded() > 0
                 ? Shown.of(scale.map(s -> quantity.value().divide(s.worth, MathContext.DECIMAL64)).orElse(quantity.value()),
                         quantity.expanded() / scale.map(s -> s.worth.doubleValue()).orElse(1.0))
@@ -81,8 +83,14 @@ public final class InUnit {
                 case "µm" -> Optional.of(new Scale("thou", INCH));
                 case "mm/rev" -> Optional.of(new Scale("in/rev", INCH));
                 case "mm/min" -> Optional.of(new Scale("in/min", INCH));
+                case "mm/m" -> Optional.of(new Scale("thou per 12 in", BigDecimal.ONE.divide(BigDecimal.valueOf(12), MathContext.DECIMAL128)));
+                case "µm/m" -> Optional.of(new Scale("µin/in", BigDecimal.ONE));
+                case ROUGHNESS -> Optional.of(new Scale("µin", INCH.movePointLeft(3)));
                 case "m/min" -> Optional.of(new Scale("ft/min", INCH.multiply(BigDecimal.valueOf(12)).movePointLeft(3)));
-                case "m/s" -> Optional.of(new Scale("ft/s", INCH.multiply(BigDecimal.valueOf(12)).movePointLeft(3)));
+                // Wheels are marked by the minute where they are marked in feet.
+                case "m/s" -> Optional.of(new Scale("ft/min", new BigDecimal("0.00508")));
+                case "kN" -> Optional.of(new Scale("lbf", new BigDecimal("0.0044482216")));
+                case "N/mm²" -> Optional.of(new Scale("hp per in³/min", BigDecimal.valueOf(2730)));
                 case "kg" -> Optional.of(new Scale("lb", new BigDecimal("0.4536")));
                 case "kW" -> Optional.of(new Scale("hp", new BigDecimal("0.7457")));
                 // A rise or a fall, never a temperature: those are typed in either and kept as typed.

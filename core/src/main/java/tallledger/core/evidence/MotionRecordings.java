@@ -89,8 +89,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("distance", Entry.LENGTH, "mm"), per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER, "")
-                    : Field.must("seconds", Entry.NUMBER, "s"));
+            return List.of(Field.must("distance", Entry.LENGTH, FieldUnit.LENGTH), per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER, FieldUnit.NONE)
+                    : Field.must("seconds", Entry.NUMBER, FieldUnit.SECONDS));
         }
 
         @Override
@@ -132,7 +132,7 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("value", Entry.LENGTH, "mm"));
+            return List.of(Field.must("value", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override
@@ -164,7 +164,7 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("stops", Entry.SERIES, "mm"));
+            return List.of(Field.must("stops", Entry.SERIES, FieldUnit.DIAL));
         }
 
         @Override
@@ -210,8 +210,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("minus", Entry.SERIES, "mm"), Field.must("middle", Entry.SERIES, "mm"),
-                    Field.must("plus", Entry.SERIES, "mm"));
+            return List.of(Field.must("minus", Entry.SERIES, FieldUnit.DIAL), Field.must("middle", Entry.SERIES, FieldUnit.DIAL),
+                    Field.must("plus", Entry.SERIES, FieldUnit.DIAL));
         }
 
         @Override
@@ -278,7 +278,7 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("wheels", Entry.TEXT, ""));
+            return List.of(Field.must("wheels", Entry.TEXT, FieldUnit.NONE));
         }
 
         @Override
@@ -334,8 +334,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(new Field("pitch", Entry.LENGTH, "mm", marked, List.of(), true), Field.must("length", Entry.LENGTH, "mm"),
-                    Field.must("turns", Entry.NUMBER, ""));
+            return List.of(new Field("pitch", Entry.LENGTH, FieldUnit.LENGTH, Preset.text(marked), List.of(), true), Field.must("length", Entry.LENGTH, FieldUnit.LENGTH),
+                    Field.must("turns", Entry.NUMBER, FieldUnit.NONE));
         }
 
         @Override

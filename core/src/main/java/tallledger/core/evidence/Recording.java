@@ -22,16 +22,16 @@ public interface Recording<V> {
      *
      * @param name    its key
      * @param entry   how it is typed
-     * @param unit    shown beside it, may be empty
+     * @param unit    what bare figures in it are counted in
      * @param start   what stands in it at first
      * @param choices where one of several is chosen
      * @param must    whether it cannot be left empty
      */
-    record Field(String name, Entry entry, String unit, String start, List<? extends Enum<?>> choices, boolean must) {
+    record Field(String name, Entry entry, FieldUnit unit, Preset start, List<? extends Enum<?>> choices, boolean must) {
 
         /** Whether bare figures in it are lengths in the machine's unit. */
         public boolean isLength() {
-            return entry == Entry.LENGTH || isRow() && unit.equals("mm");
+            return unit == FieldUnit.LENGTH || unit == FieldUnit.DIAL;
         }
 
         /** Whether several figures stand in it. */
@@ -44,12 +44,12 @@ public interface Recording<V> {
             return name.equals("value") && !must ? "value-alone" : name;
         }
 
-        static Field must(String name, Entry entry, String unit) {
-            return new Field(name, entry, unit, "", List.of(), true);
+        static Field must(String name, Entry entry, FieldUnit unit) {
+            return new Field(name, entry, unit, Preset.NONE, List.of(), true);
         }
 
-        static Field may(String name, Entry entry, String unit) {
-            return new Field(name, entry, unit, "", List.of(), false);
+        static Field may(String name, Entry entry, FieldUnit unit) {
+            return new Field(name, entry, unit, Preset.NONE, List.of(), false);
         }
     }
 
@@ -134,8 +134,8 @@ public interface Recording<V> {
         return Optional.empty();
     }
 
-    /** Length the limit is stated for, mm; empty where it is stated as it is. */
-    default Optional<BigDecimal> limitPer() {
+    /** Length the limit is stated for, mm: a round one of the machine's unit; empty where it is stated as it is. */
+    default Optional<BigDecimal> limitPer(Rules rules) {
         return Optional.empty();
     }
 
@@ -146,7 +146,7 @@ public interface Recording<V> {
 
     /** What a field is taken for, or stands in it, before anybody types. */
     default String start(Field field, Rules rules) {
-        return field.start();
+        return field.start().in(rules.unit());
     }
 
     /** What it is usually read with; empty where nothing is measured with a gauge. */

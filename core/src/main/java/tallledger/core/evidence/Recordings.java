@@ -13,6 +13,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.HotRun;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
@@ -95,7 +96,7 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("text", Entry.TEXT, ""));
+            return List.of(Field.must("text", Entry.TEXT, FieldUnit.NONE));
         }
 
         @Override
@@ -130,7 +131,7 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("count", Entry.NUMBER, ""));
+            return List.of(Field.must("count", Entry.NUMBER, FieldUnit.NONE));
         }
 
         @Override
@@ -166,7 +167,7 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must(field(), isLength() ? Entry.LENGTH : Entry.NUMBER, graded.unit().written()));
+            return List.of(Field.must(field(), isLength() ? Entry.LENGTH : Entry.NUMBER, FieldUnit.of(graded.unit())));
         }
 
         private String field() {
@@ -228,7 +229,8 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("value", Entry.LENGTH, "mm"), new Field("over", Entry.LENGTH, "mm", per.toPlainString(), List.of(),
+            return List.of(Field.must("value", Entry.LENGTH, FieldUnit.DIAL),
+                    new Field("over", Entry.LENGTH, FieldUnit.LENGTH, Preset.length(per), List.of(),
                             true));
         }
 
@@ -249,13 +251,14 @@ public final class Recordings {
             // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
             double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(value.mm(), value.step()).withDigit(ofLength);
-            GradedLimit here = rules.graded(graded).over(over.mm(), per);
+            BigDecimal length = rules.length(per);
+            GradedLimit here = rules.graded(graded).over(over.mm(), length);
             StepJudgement judged = byGrade(here, value.mm(), u);
-            double share = per.doubleValue() / over.mm().doubleValue();
-            Quantity scaled = new Quantity(value.mm().multiply(per).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(),
+            double share = length.doubleValue() / over.mm().doubleValue();
+            Quantity scaled = new Quantity(value.mm().multiply(length).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(),
                     "mm");
             List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"),
-                            Quantity.of(over.mm(), "mm"), scaled, Quantity.of(per, "mm"))));
+                            Quantity.of(over.mm(), "mm"), scaled, Quantity.of(length, "mm"))));
             because.addAll(judged.because());
             return judged.saying(because);
         }
@@ -266,8 +269,8 @@ public final class Recordings {
         }
 
         @Override
-        public Optional<BigDecimal> limitPer() {
-            return Optional.of(per);
+        public Optional<BigDecimal> limitPer(Rules rules) {
+            return Optional.of(rules.length(per));
         }
 
         @Override
@@ -307,8 +310,8 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.may("cold", Entry.NUMBER, "°C"), Field.may("hot", Entry.NUMBER, "°C"),
-                    Field.may("minutes", Entry.LONG_TEXT, "min, °C"), Field.may("ambient", Entry.NUMBER, "°C"));
+            return List.of(Field.may("cold", Entry.NUMBER, FieldUnit.TEMPERATURE), Field.may("hot", Entry.NUMBER, FieldUnit.TEMPERATURE),
+                    Field.may("minutes", Entry.LONG_TEXT, FieldUnit.MINUTES_AND_TEMPERATURE), Field.may("ambient", Entry.NUMBER, FieldUnit.TEMPERATURE));
         }
 
         @Override
@@ -325,7 +328,7 @@ public final class Recordings {
             List<BigDecimal> steps = new ArrayList<>(List.of(BigDecimal.ZERO));
             for (String line : values.text("minutes").split("[\\r\\n;]+")) {
                 if (!line.isBlank()) {
-                    values.at("minutes", () -> readings.add(reading(line.strip(), steps)));
+                    values.at("minutes", () -> readings.add(reading(line.strip(), steps, values.bare())));
                 }
             }
             HotRun run = values.at("minutes", () -> new HotRun(readings));
@@ -333,12 +336,12 @@ public final class Recordings {
                     values.readWith());
         }
 
-        private static HotRun.Reading reading(String line, List<BigDecimal> steps) {
+        private static HotRun.Reading reading(String line, List<BigDecimal> steps, LengthUnit machine) {
             String[] two = line.split("\\s*:\\s*|\\s+", 2);
             if (two.length != 2) {
-                throw Refused.because(EvidenceReason.HOT_LINE, line);
+                throw Refused.because(EvidenceReason.HOT_LINE, line, FieldUnit.TEMPERATURE.in(machine));
             }
-            TypedNumber celsius = Temperature.parse(two[1]);
+            TypedNumber celsius = Temperature.parse(two[1], machine);
             steps.add(celsius.step());
             return new HotRun.Reading(TypedNumber.parse(two[0]).value().doubleValue(), celsius.value().doubleValue());
         }
@@ -352,36 +355,60 @@ public final class Recordings {
         }
 
         private StepJudgement risen(BigDecimal rise, Warmed read, Rules rules) {
-            return byGrade(rules.graded(graded), rise.max(BigDecimal.ZERO), read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER))
-                    .difference(rise, read.step));
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(rise, read.step);
+            if (rise.doubleValue() < -2 * HotRun.U_OF_READING) {
+                // Nothing cools while it runs: the two are swapped, or it ran before. Neither says how warm it gets.
+                return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), List.of(Reason.of(EvidenceReason.HOT_COOLED,
+                        new Quantity(rise.negate(), u.expanded(), "K"))), Optional.empty());
+            }
+            return byGrade(rules.graded(graded), rise, u);
         }
 
         private StepJudgement overMinutes(HotRun run, Warmed read, Rules rules) {
             double start = read.ambient.map(a -> a.value().doubleValue()).orElse(run.readings().get(0).celsius());
             List<Reason> says = new ArrayList<>();
-            if (run.bendsUpwards()) {
-                says.add(Reason.of(EvidenceReason.HOT_BENDS));
+            says.add(levels(run, start, rules));
+            if (run.cooler().isPresent()) {
+                says.add(0, Reason.of(EvidenceReason.HOT_COOLER, decimal(run.cooler().get().minutes())));
+                return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, Optional.empty());
             }
-            run.curve().ifPresent(curve -> {
-                Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER))
-                        .difference(BigDecimal.valueOf(curve.levels() - start), read.step);
-                Quantity levelled = new Quantity(new BigDecimal(curve.levels() - start).round(FOUR),
-                        2 * Math.hypot(one.rest(), curve.off()), "K");
-                boolean settled = run.toCome().orElse(Double.MAX_VALUE) < rules.value(Rule.SETTLED);
-                says.add(Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled,
-                                new BigDecimal(curve.tau()).round(FOUR),
-                        Quantity.of(new BigDecimal(run.toCome().orElse(0.0)).round(new MathContext(2)), "K")));
-            });
             if (run.atThirty().isEmpty()) {
                 says.add(0, Reason.of(EvidenceReason.HOT_EARLY));
-                return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, Optional.empty());
+                return new StepJudgement(run.bendsUpwards() ? Outcome.FAILED : Outcome.UNDECIDED, Optional.empty(), says,
+                        Optional.empty());
             }
             StepJudgement judged = risen(new BigDecimal(run.atThirty().get() - start).setScale(2, java.math.RoundingMode.HALF_UP)
                     .stripTrailingZeros(), read, rules);
             says.addAll(0, judged.because());
             // What does not settle is no good however little it has risen yet.
-            return new StepJudgement(run.bendsUpwards() && judged.outcome() == Outcome.PROVEN ? Outcome.UNDECIDED : judged.outcome(),
-                    judged.grade(), says, Optional.empty(), judged.budget());
+            return run.bendsUpwards() ? new StepJudgement(Outcome.FAILED, Optional.empty(), says, Optional.empty(), judged.budget())
+                    : judged.saying(says);
+        }
+
+        /** Where it levels, or that it is not to be told yet. */
+        private static Reason levels(HotRun run, double start, Rules rules) {
+            if (run.bendsUpwards()) {
+                return Reason.of(EvidenceReason.HOT_BENDS);
+            }
+            Optional<HotRun.Level> level = run.level();
+            double rise = level.map(l -> l.levels() - start).orElse(0.0);
+            boolean flat = level.filter(l -> l.tau().isEmpty()).isPresent();
+            if (level.isEmpty() || !flat && level.get().expanded() >= Math.abs(rise) / 2) {
+                return Reason.of(EvidenceReason.HOT_UNTOLD);
+            }
+            HotRun.Level at = level.get();
+            Quantity levelled = new Quantity(new BigDecimal(rise).round(FOUR), at.expanded(), "K");
+            if (flat) {
+                return Reason.of(EvidenceReason.HOT_FLAT, levelled);
+            }
+            boolean settled = Math.abs(at.toCome()) + at.open() < rules.value(Rule.SETTLED);
+            return Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled,
+                    new BigDecimal(at.tau().orElseThrow()).round(FOUR),
+                    new Quantity(new BigDecimal(at.toCome()).round(FOUR), at.open(), "K"));
+        }
+
+        private static BigDecimal decimal(double minutes) {
+            return BigDecimal.valueOf(minutes).stripTrailingZeros();
         }
 
         @Override
@@ -437,8 +464,13 @@ public final class Recordings {
 
     /** The grade proven within, or what it fails; what is too close says what would settle it. */
     static StepJudgement byGrade(GradedLimit limit, BigDecimal value, Uncertainty uncertainty) {
+        return byGrade(limit, value, uncertainty, value);
+    }
+
+    /** @param shown the value with its sign, where the readings have one */
+    static StepJudgement byGrade(GradedLimit limit, BigDecimal value, Uncertainty uncertainty, BigDecimal shown) {
         GradedLimit.Reached reached = limit.reached(value, uncertainty.expanded());
-        Quantity read = new Quantity(value, uncertainty.expanded(), limit.unit());
+        Quantity read = new Quantity(shown, uncertainty.expanded(), limit.unit());
         Quantity wanted = Quantity.of(limit.limit(), limit.unit());
         Reason because = switch (reached.verdict()) {
             case WITHIN -> Reason.of(EvidenceReason.GRADED_WITHIN, read, reached.grade().orElseThrow(),
@@ -453,7 +485,7 @@ public final class Recordings {
             case TOO_CLOSE_TO_CALL -> Outcome.UNDECIDED;
         };
         return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty(),
-                Optional.of(new StepJudgement.Budget(uncertainty, limit.unit())));
+                Optional.of(new StepJudgement.Budget(uncertainty, value, limit.workable(), limit.unit())));
     }
 
     /**

@@ -19,6 +19,7 @@ import tallledger.core.rules.Rules;
 /** Measured round a spindle: two planes, an arbor or bar turned half, a sweep over a table. */
 public final class RoundTakings {
 
+    private static final BigDecimal THREE_HUNDRED = BigDecimal.valueOf(300);
     /** What no indicator tells apart from nothing, mm (W 3.4). */
     private static final double NOISE = 0.001;
 
@@ -88,13 +89,16 @@ public final class RoundTakings {
                 .expanded() / Gauge.COVERAGE_FACTOR);
     }
 
-    /** The greater TIR of the two planes is judged; how the axis stands is said. */
+    /**
+     * The swing 300 out (12 in) is judged: y = near + (far − near)·300/d by vectors, each the swing 2e of its plane, d between the planes; at
+     * 300 itself the dial's own swing where that is more. How the axis stands is said.
+     */
     static final class TwoPlanes implements Taking<Pair> {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("near", Entry.SERIES, "mm"), Field.must("far", Entry.SERIES, "mm"),
-                    Field.must("apart", Entry.LENGTH, "mm"));
+            return List.of(Field.must("near", Entry.SERIES, FieldUnit.DIAL), Field.must("far", Entry.SERIES, FieldUnit.DIAL),
+                    Field.must("apart", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override
@@ -107,17 +111,22 @@ public final class RoundTakings {
         public StepJudgement judge(Pair pair, ChartLine line, Rules rules) {
             TwoRounds vectors = pair.vectors();
             double apart = pair.apart.orElseThrow().mm().doubleValue();
+            double stated = rules.length(THREE_HUNDRED).doubleValue();
             Reason says = Reason.of(EvidenceReason.PLANES_SAY,
                     Reason.each(EvidenceReason.PLANES_STAND, vectors.standing(noise(pair, rules))),
                     Takings.micrometres(vectors.first().size()),
-                    Takings.micrometres(vectors.second().size()), Takings.shown(vectors.tilt(apart) * 300),
-                    Quantity.of(BigDecimal.valueOf(300), "mm"));
+                    Takings.micrometres(vectors.second().size()), Takings.shown(vectors.tilt(apart) * stated),
+                    Quantity.of(BigDecimal.valueOf(stated), "mm"));
             if (tooFew(pair).isPresent()) {
                 return StepJudgement.of(Outcome.UNDECIDED, tooFew(pair).get(), says);
             }
-            BigDecimal tir = pair.first.tir().max(pair.second.tir());
-            Uncertainty u = pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(tir, pair.step);
-            return line.judged(tir, u, pair.apart.orElseThrow().mm(), rules, says);
+            double k = stated / apart;
+            double reckoned = 2 * vectors.along(k).size();
+            double swing = k == 1 ? Math.max(reckoned, pair.second.tir().doubleValue()) : reckoned;
+            Gauge gauge = pair.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
+            Uncertainty u = gauge.difference(pair.first.tir(), pair.step).scaled(1 - k)
+                    .plus(gauge.difference(pair.second.tir(), pair.step).scaled(k));
+            return line.judged(Takings.decimal(swing), u, BigDecimal.ZERO, rules, says);
         }
     }
 
@@ -126,7 +135,7 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("first", Entry.SERIES, "mm"), Field.must("turned", Entry.SERIES, "mm"));
+            return List.of(Field.must("first", Entry.SERIES, FieldUnit.DIAL), Field.must("turned", Entry.SERIES, FieldUnit.DIAL));
         }
 
         @Override
@@ -158,7 +167,7 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("round", Entry.SERIES, "mm"));
+            return List.of(Field.must("round", Entry.SERIES, FieldUnit.DIAL));
         }
 
         @Override
@@ -187,8 +196,8 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("nearFar", Entry.SERIES, "mm"), Field.must("nearFarTurned", Entry.SERIES, "mm"),
-                    Field.must("between", Entry.LENGTH, "mm"));
+            return List.of(Field.must("nearFar", Entry.SERIES, FieldUnit.DIAL), Field.must("nearFarTurned", Entry.SERIES, FieldUnit.DIAL),
+                    Field.must("between", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override
@@ -224,8 +233,8 @@ public final class RoundTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("radius", Entry.LENGTH, "mm"), Field.must("right", Entry.LENGTH, "mm"),
-                    Field.may("back", Entry.LENGTH, "mm"), Field.may("bolts", Entry.LENGTH, "mm"));
+            return List.of(Field.must("radius", Entry.LENGTH, FieldUnit.LENGTH), Field.must("right", Entry.LENGTH, FieldUnit.DIAL),
+                    Field.may("back", Entry.LENGTH, FieldUnit.DIAL), Field.may("bolts", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override
@@ -247,23 +256,25 @@ public final class RoundTakings {
             Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
             Uncertainty u = gauge.difference(worst.mm(), worst.step());
             double ofRadius = worst.mm().abs().doubleValue() / across.doubleValue() * 2 * read.radius.step().doubleValue() / Math.sqrt(12);
+            BigDecimal stated = rules.length(THREE_HUNDRED);
             List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, EvidenceReason.TIP_RIGHT, EvidenceReason.TIP_LEFT,
-                            EvidenceReason.TIP_LEVEL, read)));
+                            EvidenceReason.TIP_LEVEL, read, stated)));
             read.back.ifPresent(back -> says.add(tip(back, EvidenceReason.TIP_BACK, EvidenceReason.TIP_FRONT, EvidenceReason.TIP_UPRIGHT,
-                            read)));
+                            read, stated)));
             return line.judged(worst.mm().abs(), u.withDigit(ofRadius), across, rules, says.toArray(Reason[]::new));
         }
 
-        /** The dial reads more where the table comes nearer: the head leans away from there, and is tipped towards it. */
-        private static Reason tip(TypedLength difference, EvidenceReason towards, EvidenceReason away, EvidenceReason none, Swept read) {
+        /** The dial reads more where the table comes nearer: the nose stands too far from there, and is swung towards it. */
+        private static Reason tip(TypedLength difference, EvidenceReason towards, EvidenceReason away, EvidenceReason none, Swept read,
+                BigDecimal stated) {
             if (difference.mm().signum() == 0) {
                 return Reason.of(none);
             }
             double slope = difference.mm().abs().doubleValue() / (2 * read.radius.mm().doubleValue());
             Object bolts = read.bolts.<Object>map(b -> Reason.of(EvidenceReason.TIP_BOLTS, Takings.shown(slope * 2 * b.mm().doubleValue()),
                             Quantity.of(b.mm(), "mm"))).orElse("");
-            return Reason.of(difference.mm().signum() > 0 ? towards : away, Takings.shown(slope * 300),
-                    Quantity.of(BigDecimal.valueOf(300), "mm"), bolts);
+            return Reason.of(difference.mm().signum() > 0 ? towards : away, Takings.shown(slope * stated.doubleValue()),
+                    Quantity.of(stated, "mm"), bolts);
         }
     }
 }

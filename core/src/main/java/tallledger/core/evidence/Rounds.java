@@ -59,7 +59,7 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
 
     @Override
     public List<Field> fields() {
-        return List.of(Field.must("readings", Entry.SERIES, "mm"), Field.may("swept", Entry.LENGTH, "mm"));
+        return List.of(Field.must("readings", Entry.SERIES, FieldUnit.DIAL), Field.may("swept", Entry.LENGTH, FieldUnit.DIAL));
     }
 
     @Override

@@ -66,7 +66,7 @@ public final class SeriesTakings {
             return top / IntStream.range(0, readings.size()).mapToDouble(i -> (i - mx) * (i - mx)).sum();
         }
 
-        /** Whether the trend over all of them is more than the scatter about it explains: 2·s_b, two-sided. */
+        /** Whether the trend over all of them is more than the scatter about it explains: by Student's t for n − 2, two-sided 95 %. */
         public boolean hasTrend() {
             int n = readings.size();
             double mx = (n - 1) / 2.0;
@@ -75,7 +75,7 @@ public final class SeriesTakings {
             double rest = IntStream.range(0, n).mapToDouble(i -> Math.pow(readings.get(i).mm().doubleValue() - mean - b * (i - mx), 2))
                     .sum();
             double sb = Math.sqrt(rest / Math.max(n - 2, 1) / IntStream.range(0, n).mapToDouble(i -> (i - mx) * (i - mx)).sum());
-            return Math.abs(b) > 2 * sb && Math.abs(b) > 1e-9;
+            return Math.abs(b) > Uncertainty.student(n - 2) * sb && Math.abs(b) > 1e-9;
         }
     }
 
@@ -87,11 +87,13 @@ public final class SeriesTakings {
      */
     public record Moved(TypedLength commanded, Row stood, Optional<BigDecimal> apart) {
 
-        /** What each step was off by, mm. */
+        /** What each step was off by, mm, counted the way the row goes as a whole: a step back is short by more than itself. */
         public List<BigDecimal> errors() {
-            return IntStream.range(1, stood.readings.size())
-                    .mapToObj(i -> stood.readings.get(i).mm().subtract(stood.readings.get(i - 1).mm()).abs().subtract(commanded.mm()))
-                    .toList();
+            List<BigDecimal> moved = IntStream.range(1, stood.readings.size())
+                    .mapToObj(i -> stood.readings.get(i).mm().subtract(stood.readings.get(i - 1).mm())).toList();
+            int along = moved.stream().reduce(BigDecimal.ZERO, BigDecimal::add).signum();
+            int way = along != 0 ? along : moved.stream().mapToInt(BigDecimal::signum).filter(s -> s != 0).findFirst().orElse(1);
+            return moved.stream().map(m -> (way < 0 ? m.negate() : m).subtract(commanded.mm())).toList();
         }
     }
 
@@ -108,8 +110,8 @@ public final class SeriesTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("head", Entry.LENGTH, "mm"), Field.must("tail", Entry.LENGTH, "mm"),
-                    Field.must("apart", Entry.LENGTH, "mm"), Field.may("centres", Entry.LENGTH, "mm"));
+            return List.of(Field.must("head", Entry.LENGTH, FieldUnit.LENGTH), Field.must("tail", Entry.LENGTH, FieldUnit.LENGTH),
+                    Field.must("apart", Entry.LENGTH, FieldUnit.LENGTH), Field.may("centres", Entry.LENGTH, FieldUnit.LENGTH));
         }
 
         @Override
@@ -127,10 +129,11 @@ public final class SeriesTakings {
             BigDecimal taper = read.taper();
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER)).difference(taper, read.head.step().max(read.tail.step()));
             BigDecimal angle = taper.divide(read.apart.mm().multiply(BigDecimal.valueOf(2)), MathContext.DECIMAL64);
+            BigDecimal over = rules.length(THREE_HUNDRED);
             Reason says = read.centres.map(c -> offset(read, c))
                     .orElseGet(() -> Reason.of(EvidenceReason.COLLARS_SAY,
-                            Takings.shown(taper.doubleValue() * 300 / read.apart.mm().doubleValue()),
-                    Quantity.of(THREE_HUNDRED, "mm"), Takings.shown(angle.doubleValue() * 1000)));
+                            Takings.shown(taper.doubleValue() * over.doubleValue() / read.apart.mm().doubleValue()),
+                    Quantity.of(over, "mm"), Takings.slope(angle.doubleValue())));
             return line.judged(taper.abs(), u, read.apart.mm(), rules, says);
         }
 
@@ -148,7 +151,7 @@ public final class SeriesTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("repeats", Entry.SERIES, "mm"));
+            return List.of(Field.must("repeats", Entry.SERIES, FieldUnit.DIAL));
         }
 
         @Override
@@ -169,7 +172,7 @@ public final class SeriesTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("pieces", Entry.SERIES, "mm"));
+            return List.of(Field.must("pieces", Entry.SERIES, FieldUnit.LENGTH));
         }
 
         @Override
@@ -193,7 +196,7 @@ public final class SeriesTakings {
 
         @Override
         public List<Field> fields(ChartLine line) {
-            return List.of(Field.must("commanded", Entry.LENGTH, "mm"), Field.must("stood", Entry.SERIES, "mm"));
+            return List.of(Field.must("commanded", Entry.LENGTH, FieldUnit.LENGTH), Field.must("stood", Entry.SERIES, FieldUnit.LENGTH));
         }
 
         @Override
@@ -208,7 +211,7 @@ public final class SeriesTakings {
                     read.commanded.mm().doubleValue(), read.apart);
             double sum = read.errors().stream().mapToDouble(BigDecimal::doubleValue).sum();
             List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.STEPS_SAY, read.errors().size(), Takings.shown(sum))));
-            says.addAll(Takings.temperature(read.commanded.mm().doubleValue(), read.apart));
+            says.addAll(Takings.temperature(read.commanded.mm().doubleValue(), read.apart, rules));
             return line.judged(worst, u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
         }
     }

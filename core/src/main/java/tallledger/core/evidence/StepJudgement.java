@@ -27,11 +27,18 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
         Optional<Budget> budget) {
 
     /**
-     * An uncertainty in the unit of its figure.
+     * A judged figure's uncertainty part by part, in the unit of the figure.
      *
-     * @param unit canonical
+     * @param value    what was judged
+     * @param workable its limit of the last grade
+     * @param unit     canonical, of both
      */
-    public record Budget(Uncertainty parts, String unit) {
+    public record Budget(Uncertainty parts, BigDecimal value, BigDecimal workable, String unit) {
+
+        /** How many times the last limit the figure is; nought where the limit is. */
+        public double timesItsLimit() {
+            return workable.signum() == 0 ? 0 : Math.abs(value.doubleValue()) / workable.doubleValue();
+        }
 
         /** Each part as it goes into U: the digit, the gauge, the repeats, the temperature; those that add nothing are left out. */
         public Reason says(LengthUnit machine) {

@@ -34,17 +34,17 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
     @Override
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>();
-        fields.add(new Field("source", Entry.CHOICE, "", SupplyReading.Source.MAINS.name(), List.of(SupplyReading.Source.values()), true));
-        fields.add(Field.must("l12", Entry.NUMBER, "V"));
-        fields.add(Field.may("l23", Entry.NUMBER, "V"));
-        fields.add(Field.may("l31", Entry.NUMBER, "V"));
+        fields.add(new Field("source", Entry.CHOICE, FieldUnit.NONE, Preset.text(SupplyReading.Source.MAINS.name()), List.of(SupplyReading.Source.values()), true));
+        fields.add(Field.must("l12", Entry.NUMBER, FieldUnit.VOLTS));
+        fields.add(Field.may("l23", Entry.NUMBER, FieldUnit.VOLTS));
+        fields.add(Field.may("l31", Entry.NUMBER, FieldUnit.VOLTS));
         if (plate.volts().filter(Voltage::isDual).isPresent()) {
-            fields.add(new Field("connected", Entry.CHOICE, "", SupplyReading.Connected.NOT_KNOWN.name(),
+            fields.add(new Field("connected", Entry.CHOICE, FieldUnit.NONE, Preset.text(SupplyReading.Connected.NOT_KNOWN.name()),
                             List.of(SupplyReading.Connected.values()), false));
         }
-        fields.add(Field.may("hertz", Entry.NUMBER, "Hz"));
-        fields.add(Field.may("rating", Entry.NUMBER, ""));
-        fields.add(Field.must("measuredBy", Entry.TEXT, ""));
+        fields.add(Field.may("hertz", Entry.NUMBER, FieldUnit.HERTZ));
+        fields.add(Field.may("rating", Entry.NUMBER, FieldUnit.NONE));
+        fields.add(Field.must("measuredBy", Entry.TEXT, FieldUnit.NONE));
         return fields;
     }
 

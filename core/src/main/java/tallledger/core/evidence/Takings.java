@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Uncertainty;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
@@ -51,7 +52,7 @@ final class Takings {
     /** Plain numbers in one field, parted by blanks, semicolons or lines. */
     static List<TypedNumber> numbers(Values values, String field) {
         return values.at(field, () -> {
-            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).map(TypedNumber::parse)
+            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+|,(?=\\s)")).filter(t -> !t.isEmpty()).map(TypedNumber::parse)
                     .toList();
             if (all.isEmpty()) {
                 throw Refused.because(CommonReason.NUMBER_MISSING);
@@ -72,12 +73,7 @@ final class Takings {
     /** Lengths that may lie below nought, as on a dial. */
     static List<TypedLength> signed(String text, Values values, String field) {
         return values.at(field, () -> {
-            List<TypedLength> all = new ArrayList<>();
-            for (String one : text.split("[\\s;]+")) {
-                if (!one.isEmpty()) {
-                    all.add(TypedLength.parse(one, values.unit()));
-                }
-            }
+            List<TypedLength> all = TypedLength.row(text, values.unit().millimetres());
             if (all.isEmpty()) {
                 throw Refused.because(CommonReason.NUMBER_MISSING);
             }
@@ -103,11 +99,23 @@ final class Takings {
      * What machine and gauge apart in temperature put into a length, or what a kelvin would where nobody read them; nothing where it is
      * too short for that.
      */
-    static List<Reason> temperature(double length, Optional<BigDecimal> apart) {
+    static List<Reason> temperature(double length, Optional<BigDecimal> apart, Rules rules) {
         return length < TEMPERATURE_MATTERS ? List.of()
                 : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, "K"),
                         micrometres(length * Uncertainty.STEEL * k.doubleValue()), shown(length)))
-                .orElseGet(() -> Reason.of(EvidenceReason.TEMPERATURE_UNREAD, micrometres(length * Uncertainty.STEEL), shown(length))));
+                .orElseGet(() -> unread(length, rules.unit())));
+    }
+
+    /** What a kelvin would put into a length; a degree Fahrenheit on an inch machine. */
+    private static Reason unread(double length, LengthUnit machine) {
+        BigDecimal degree = machine == LengthUnit.MM ? BigDecimal.ONE : BigDecimal.ONE.divide(new BigDecimal("1.8"), MathContext.DECIMAL64);
+        return Reason.of(EvidenceReason.TEMPERATURE_UNREAD, micrometres(length * Uncertainty.STEEL * degree.doubleValue()), shown(length),
+                Quantity.of(degree, "K"));
+    }
+
+    /** A slope, shown in mm/m. */
+    static Quantity slope(double share) {
+        return Quantity.of(decimal(share * 1000).round(FOUR), "mm/m");
     }
 
     static Quantity shown(double mm) {

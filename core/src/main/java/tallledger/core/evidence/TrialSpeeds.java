@@ -65,7 +65,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
 
     @Override
     public List<Field> fields() {
-        return List.of(Field.must("changeOver", Entry.NUMBER, "rpm"), Field.must("trials", Entry.LONG_TEXT, "rpm"));
+        return List.of(Field.must("changeOver", Entry.NUMBER, FieldUnit.SPEED), Field.must("trials", Entry.LONG_TEXT, FieldUnit.SPEED));
     }
 
     @Override

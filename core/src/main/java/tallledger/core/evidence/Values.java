@@ -2,8 +2,6 @@ package tallledger.core.evidence;
 
 import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,8 +9,10 @@ import java.util.function.Supplier;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reading.LengthUnit;
 import tallledger.core.reading.Temperature;
+import tallledger.core.reading.TypedForce;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reading.TypedSlope;
 import tallledger.core.reason.Refused;
 
 /**
@@ -22,8 +22,13 @@ import tallledger.core.reason.Refused;
  * @param unit  of lengths typed without one
  * @param readWith the gauge, where the record names it; else the house's usual one counts
  * @param apart    how much warmer the machine was than the gauge, K; empty where their temperatures were not read
+ * @param bare     of all else that is typed without a unit: °C and µm, or °F and µin. Records of inch machines were metric in this once
  */
-public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith, Optional<BigDecimal> apart) {
+public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith, Optional<BigDecimal> apart, LengthUnit bare) {
+
+    private static final BigDecimal MICROMETRE = new BigDecimal("0.001");
+    private static final BigDecimal TENTH = new BigDecimal("0.00254");
+    private static final BigDecimal MICROINCH = new BigDecimal("0.0000254");
 
     public Values {
         typed = Map.copyOf(typed);
@@ -37,6 +42,11 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** Where nobody read the temperatures of machine and gauge. */
     public Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith) {
         this(typed, unit, readWith, Optional.empty());
+    }
+
+    /** Where all that is typed without a unit is of the machine's system. */
+    public Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith, Optional<BigDecimal> apart) {
+        this(typed, unit, readWith, apart, unit);
     }
 
     public String text(String field) {
@@ -61,9 +71,60 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
         return at(field, () -> TypedNumber.parse(text(field)));
     }
 
-    /** In °C; °F are read where they are typed. */
+    /** In °C. */
     public TypedNumber temperature(String field) {
-        return at(field, () -> Temperature.parse(text(field)));
+        return at(field, () -> Temperature.parse(text(field), bare));
+    }
+
+    /** In kN, above nought. */
+    public TypedNumber force(String field) {
+        return at(field, () -> TypedForce.parse(text(field), bare));
+    }
+
+    /** What a level's division is worth, mm/m, above nought. */
+    public BigDecimal sensitivity(String field) {
+        return at(field, () -> {
+            TypedNumber slope = TypedSlope.parse(text(field), bare);
+            if (slope.value().signum() <= 0) {
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, text(field));
+            }
+            return slope.value();
+        });
+    }
+
+    /** A slope, mm in a metre. Inch records of once were typed as a length in a metre. */
+    TypedLength slope(String field) {
+        if (bare != unit) {
+            return length(field);
+        }
+        return at(field, () -> {
+            TypedNumber slope = TypedSlope.parse(text(field), bare);
+            if (slope.value().signum() < 0) {
+                throw Refused.because(EvidenceReason.LENGTH_NEGATIVE, text(field));
+            }
+            return new TypedLength(text(field), slope.value(), slope.step());
+        });
+    }
+
+    /** Roughness in µm, above nought: a bare figure is µm, on an inch machine µin. */
+    public TypedNumber roughness(String field) {
+        return at(field, () -> {
+            TypedLength ra = TypedLength.parse(text(field), roughnessUnit());
+            if (ra.mm().signum() <= 0) {
+                throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, text(field));
+            }
+            return new TypedNumber(ra.typed(), ra.mm().movePointRight(3), ra.step().movePointRight(3));
+        });
+    }
+
+    /** Worth of a bare figure of roughness or of a trace, mm. */
+    BigDecimal roughnessUnit() {
+        return bare == LengthUnit.INCH ? MICROINCH : MICROMETRE;
+    }
+
+    /** Worth of a bare deviation of an axis or a circle, mm: a micrometre, or a tenth of a thou. */
+    BigDecimal deviationUnit() {
+        return bare == LengthUnit.INCH ? TENTH : MICROMETRE;
     }
 
     public BigDecimal positive(String field) {
@@ -81,8 +142,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** Several lengths in one field, parted by blanks, semicolons or lines. */
     public List<TypedLength> lengths(String field) {
         return at(field, () -> {
-            List<TypedLength> lengths = new ArrayList<>();
-            Arrays.stream(text(field).split("[\\s;]+")).filter(t -> !t.isEmpty()).forEach(t -> lengths.add(TypedLength.parse(t, unit)));
+            List<TypedLength> lengths = TypedLength.row(text(field), unit.millimetres());
             if (lengths.isEmpty()) {
                 throw Refused.because(CommonReason.NUMBER_MISSING);
             }

@@ -42,12 +42,13 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>();
         if (isOwn()) {
-            fields.add(Field.must("title", Entry.TEXT, ""));
-            fields.add(Field.must("script", Entry.LONG_TEXT, ""));
+            fields.add(Field.must("title", Entry.TEXT, FieldUnit.NONE));
+            fields.add(Field.must("script", Entry.LONG_TEXT, FieldUnit.NONE));
         } else {
-            CycleScripts.settings(script).forEach(s -> fields.add(Field.must(s.field(), Entry.NUMBER, s.unit())));
+            CycleScripts.settings(script).forEach(s -> fields.add(Field.must(s.field(), Entry.NUMBER,
+                    s == CycleScripts.Setting.PASSES ? FieldUnit.NONE : FieldUnit.SECONDS)));
         }
-        fields.add(Field.must("log", Entry.LOG, "s"));
+        fields.add(Field.must("log", Entry.LOG, FieldUnit.SECONDS));
         return fields;
     }
 

@@ -92,7 +92,7 @@ final class ChartLines {
             .of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_OUT_300, 300));
     static final Template DRILL_QUILL_SQUARE = step("drill-quill-square", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM)
             .of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_QUILL_100, 100));
-    static final Template THRUST_DIP = step("thrust-dip", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM)
+    static final Template THRUST_DIP = step("thrust-dip", ACCURACY, SOON, 150).naming("1 kN", "225 lbf").needs(Kind.LEVEL_AND_WARM)
             .of("arm").records(ChartLine.of(ChartWay.THRUST, Rule.THRUST_DIP));
     static final Template SPINDLE_SQUARE_IN = step("spindle-square-in", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
             .of("column").records(ChartLine.per(ChartWay.SWEEP, Rule.DRILL_SQUARE_300, 300));
@@ -151,7 +151,7 @@ final class ChartLines {
             .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
     static final Template ZX_SQUARE = step("zx-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
             .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
-    static final Template CIRCLE_TEST = step("circle-test", TEST_CUT, SOON, 420).needs(Kind.LEVEL_AND_WARM)
+    static final Template CIRCLE_TEST = step("circle-test", TEST_CUT, SOON, 420).naming("µm", "tenths").needs(Kind.LEVEL_AND_WARM)
             .of("control").records(ChartLine.of(ChartWay.CIRCLE, Rule.CIRCLE_FORM));
     static final Template MILLED_SQUARE = step("milled-square", TEST_CUT, LIVE_WITH, 60).still()
             .of("control").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
@@ -171,7 +171,7 @@ final class ChartLines {
     static final Line AXES = Line.eachAxis(
             step("axis-straight", ACCURACY, SOON, 240).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("slide")
                     .records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000)),
-            step("axis-test", ACCURACY, SOON, 600).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("scale")
+            step("axis-test", ACCURACY, SOON, 600).naming("µm", "tenths").eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("scale")
                     .records(ChartLine.of(ChartWay.AXIS, Rule.AXIS_ACCURACY)));
 
     static final Line LATHE_CHART = Line.of(BED_STRAIGHT, CARRIAGE_STRAIGHT, TAILSTOCK_WAYS, NOSE_CAMMING,

@@ -89,11 +89,11 @@ final class Lathe {
                             .records(new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true)),
                     step("nose-round", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
                             .records(new Rounds(Rule.LATHE_NOSE)),
-                    step("bar-runout", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                            .records(ChartLine.of(ChartWay.TWO_PLANES, Rule.LATHE_300)),
+                    step("bar-runout", ACCURACY, SOON, 90).naming(300).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
+                            .records(ChartLine.out(ChartWay.TWO_PLANES, Rule.LATHE_300, Rule.LATHE_NOSE)),
                     step("axial-float", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM).of("spindle")
                             .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
-                    step("bed-twist", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM).of("bed")
+                    step("bed-twist", ACCURACY, SOON, 180).naming("a metre", "12 in").needs(Kind.LEVEL_AND_WARM).of("bed")
                             .records(ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST)),
                     ChartLines.LATHE_CHART, CommonSteps.AXES_ACCURACY,
                     step("turn-parallel", TEST_CUT, SOON, 420).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CHUCK_KEY_OUT).of("bed")

@@ -44,9 +44,9 @@ final class MillSteps {
             .records(new Recordings.Measure(Rule.MILL_NOSE, Rule.INDICATOR, true));
     static final Template NOSE_ROUND = step("nose-round", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
             .records(new Rounds(Rule.MILL_NOSE));
-    static final Template MILL_BAR_RUNOUT = step("mill-bar-runout", ACCURACY, SOON, 90)
+    static final Template MILL_BAR_RUNOUT = step("mill-bar-runout", ACCURACY, SOON, 90).naming(300)
             .needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED).of("spindle")
-            .records(ChartLine.of(ChartWay.TWO_PLANES, Rule.MILL_300));
+            .records(ChartLine.out(ChartWay.TWO_PLANES, Rule.MILL_300, Rule.MILL_NOSE));
     static final Template AXIAL_FLOAT = step("axial-float", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM).of("spindle")
             .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true));
     static final Template ARBOR_RUNOUT = step("arbor-runout", ACCURACY, SOON, 120).with(Feature.ARBOR)

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.motion.AxisId;
@@ -27,9 +28,11 @@ import tallledger.core.rules.Rules;
  * @param runs      whether something turns or travels under power, so that the start checks are due first
  * @param spares    codes of steps it makes needless when it is good
  * @param own       what the machine's own chart says of it
+ * @param figures   lengths and units that stand in its words, in the unit of the machine
  */
 public record Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
-                   List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own) {
+                   List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own,
+                   List<Object> figures) {
 
     /** What the machine's own chart says of it, mm. @param measured by its maker or rebuilder; empty where only the limit is printed */
     public record OwnLimit(BigDecimal permissible, Optional<BigDecimal> measured) {
@@ -38,21 +41,19 @@ public record Step(StepId id, List<String> about, Phase phase, Recording<?> reco
     /** One of which no chart of the machine's own says anything. */
     public Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds, List<Need> needs,
             Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares) {
-        this(id, about, phase, recording, ifBad, seconds, needs, system, axis, runs, spares, Optional.empty());
+        this(id, about, phase, recording, ifBad, seconds, needs, system, axis, runs, spares, Optional.empty(), List.of());
     }
 
     /** The house's rules as they judge this step: the machine's own limit stands for the rebuilt one, and none is stricter. */
     public Rules judgedBy(Rules house) {
-        return own.flatMap(o -> recording.limitRule().map(rule -> {
-            List<BigDecimal> figures = house.figures(rule);
-            return house.with(rule, List.of(o.permissible, figures.get(1).max(o.permissible), figures.get(2).max(o.permissible)));
-        })).orElse(house);
+        return own.flatMap(o -> recording.limitRule().map(rule -> house.permitting(rule, o.permissible))).orElse(house);
     }
 
     public Step {
         about = List.copyOf(about);
         needs = List.copyOf(needs);
         spares = Set.copyOf(spares);
+        figures = List.copyOf(figures);
     }
 
     /** Key of its words. */
@@ -67,9 +68,14 @@ public record Step(StepId id, List<String> about, Phase phase, Recording<?> reco
 
     /** Its name: a code of words with what it is about, which begins it and so has a capital. */
     public Reason name() {
-        return new Reason("step." + code(), IntStream.range(0, about.size())
+        return new Reason("step." + code(), Stream.concat(IntStream.range(0, about.size())
                 .mapToObj(i -> (Object) (i == 0 ? about.get(i).substring(0, 1).toUpperCase(Locale.ROOT) + about.get(i).substring(1)
-                        : about.get(i))).toList());
+                        : about.get(i))), figures.stream()).toList());
+    }
+
+    /** What to do, and what to look and listen for: codes of words with what it is about and its figures. */
+    public Reason says(String what) {
+        return new Reason("step." + code() + "." + what, Stream.concat(about.stream(), figures.stream()).toList());
     }
 
     /** Minutes with a tenth, for sums on the page. */

@@ -1,5 +1,6 @@
 package tallledger.core.family;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -8,12 +9,14 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.rules.Rules;
 
 /**
@@ -42,6 +45,7 @@ final class Template implements Line {
     private final List<Need.Kind> needs = new ArrayList<>();
     private String system = "";
     private final Set<String> spares = new HashSet<>();
+    private final List<Function<LengthUnit, Object>> figures = new ArrayList<>();
     private boolean runs;
 
     private Template(String code, Phase phase, Severity ifBad, int seconds) {
@@ -92,6 +96,18 @@ final class Template implements Line {
 
     Template needs(Need.Kind... kinds) {
         needs.addAll(List.of(kinds));
+        return this;
+    }
+
+    /** A length that stands in its words, mm: a round one on an inch machine. */
+    Template naming(int mm) {
+        figures.add(unit -> InUnit.length(Rules.shipped().in(unit).length(BigDecimal.valueOf(mm)), unit));
+        return this;
+    }
+
+    /** What stands in its words on a metric machine, and on an inch machine. */
+    Template naming(String metric, String inch) {
+        figures.add(unit -> unit == LengthUnit.INCH ? inch : metric);
         return this;
     }
 
@@ -171,7 +187,7 @@ final class Template implements Line {
         StepId id = new StepId(code, axis.map(AxisId::written).orElse(""), side);
         return new Step(id, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
                 new Part.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart()
-                .limit(id, subject.machine.unit()));
+                .limit(id, subject.machine.unit()), figures.stream().map(f -> f.apply(subject.machine.unit())).toList());
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */

@@ -2,6 +2,8 @@ package tallledger.core.finish;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import tallledger.core.reason.Refused;
@@ -29,6 +31,9 @@ public record Trace(double spacing, List<Double> heights) {
     private static final double[] IRREGULAR = {0.02, 0.1, 2, 10, 80};
     /** Upper ends of the roughness grades N1 to N12, Ra in µm (ISO 1302). */
     private static final double[] GRADES = {0.025, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.3, 12.5, 25, 50};
+    public static final int GRADES_COUNT = GRADES.length;
+    /** The trade's roughness numbers of the same grades, Ra in µin. */
+    public static final List<Integer> NUMBERS = List.of(1, 2, 4, 8, 16, 32, 63, 125, 250, 500, 1000, 2000);
     private static final double ALPHA = Math.sqrt(Math.log(2) / Math.PI);
     private static final int MOST_LENGTHS = 5;
     private static final double CROSSING = 0.1;
@@ -83,6 +88,15 @@ public record Trace(double spacing, List<Double> heights) {
     public static int grade(double ra) {
         int n = 0;
         while (n < GRADES.length && ra > GRADES[n] + 1e-9) {
+            n++;
+        }
+        return n + 1;
+    }
+
+    /** The same on an inch machine: by the smallest of the trade's roughness numbers not below an Ra in µin. */
+    public static int gradeByNumber(double microinches) {
+        int n = 0;
+        while (n < NUMBERS.size() && microinches > NUMBERS.get(n) + 1e-9) {
             n++;
         }
         return n + 1;
@@ -236,24 +250,59 @@ public record Trace(double spacing, List<Double> heights) {
     }
 
     /**
-     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for: the smallest whose result lies within
-     * its range; the largest the trace is long enough for where none does.
+     * A result and why at that cut-off.
+     *
+     * @param agrees whether the result lies within the range its cut-off is for
      */
-    public Roughness chosen(boolean regular) {
-        Roughness last = null;
-        for (int c = 0; c < CUT_OFFS.size(); c++) {
-            Roughness here;
-            try {
-                here = at(CUT_OFFS.get(c));
-            } catch (Refused tooShort) {
+    public record Chosen(Roughness roughness, boolean agrees) {
+    }
+
+    /**
+     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for. Every cut-off of which the trace holds a
+     * sampling length is tried; of those whose result lies within their own range the longest counts: a short one agrees with anything by
+     * filtering it away (house rule; the standard of the method takes the shorter). Where none agrees, that of the table for the spacing
+     * that is known, else the longest.
+     *
+     * <p>Worked: waves of 18 µm at 0.35 mm under noise of 0.6 µm: 0.08 mm would filter the waves away and agree; 0.8 mm counts.
+     *
+     * @param feed spacing that is known from the feed, mm: no shorter cut-off than its own is taken
+     * @throws Refused where not even one sampling length of the shortest is there
+     */
+    public Chosen chosen(boolean regular, OptionalDouble feed) {
+        double[] table = regular ? REGULAR : IRREGULAR;
+        int least = feed.isPresent() ? range(REGULAR, feed.getAsDouble()) : 0;
+        Optional<Roughness> longest = Optional.empty();
+        Optional<Roughness> known = Optional.empty();
+        for (int c = CUT_OFFS.size() - 1; c >= 0; c--) {
+            Optional<Roughness> here = heldAt(CUT_OFFS.get(c));
+            if (here.isEmpty()) {
                 continue;
             }
-            last = here;
-            boolean fits = regular ? here.rsm > 0 && here.rsm <= REGULAR[c] : here.ra <= IRREGULAR[c];
-            if (fits) {
-                return here;
+            double own = regular ? here.get().rsm : here.get().ra;
+            if (c >= least && own > 0 && range(table, own) == c) {
+                return new Chosen(here.get(), true);
             }
+            longest = longest.or(() -> here);
+            known = feed.isPresent() && c == least ? here : known;
         }
-        return last == null ? at(CUT_OFFS.get(0)) : last;
+        Roughness taken = known.isPresent() ? known.get() : longest.isPresent() ? longest.get() : at(CUT_OFFS.get(0));
+        return new Chosen(taken, false);
+    }
+
+    private Optional<Roughness> heldAt(double cutOff) {
+        try {
+            return Optional.of(at(cutOff));
+        } catch (Refused tooShort) {
+            return Optional.empty();
+        }
+    }
+
+    /** Which cut-off a spacing or an Ra calls for; the last beyond all. */
+    private static int range(double[] upTo, double own) {
+        int c = 0;
+        while (c < upTo.length - 1 && own > upTo[c] * (1 + 1e-9)) {
+            c++;
+        }
+        return c;
     }
 }

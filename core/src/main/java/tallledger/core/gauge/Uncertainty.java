@@ -66,6 +66,12 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
         return new Uncertainty(Math.hypot(digit, more), calibration, scatter, repeats, thermal);
     }
 
+    /** Of the sum of two figures that were read apart; repeats stay the first one's. */
+    public Uncertainty plus(Uncertainty other) {
+        return new Uncertainty(Math.hypot(digit, other.digit), Math.hypot(calibration, other.calibration), Math.hypot(scatter, other.scatter),
+                repeats, Math.hypot(thermal, other.thermal));
+    }
+
     /** Of a figure made from this one by a factor. */
     public Uncertainty scaled(double factor) {
         double f = Math.abs(factor);
@@ -88,7 +94,7 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
     }
 
     /** Student's t, two-sided 95 %. */
-    static double student(int degrees) {
+    public static double student(int degrees) {
         return new TDistribution(degrees).inverseCumulativeProbability(CONFIDENCE);
     }
 

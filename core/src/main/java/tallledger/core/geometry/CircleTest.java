@@ -88,6 +88,10 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
             double difference = Math.abs(p.deviation - at(clockwise, p.degrees));
             most = difference > most.deviation ? new Point(p.degrees, difference) : most;
         }
+        for (Point p : clockwise) {
+            double difference = Math.abs(p.deviation - at(counterClockwise, p.degrees));
+            most = difference > most.deviation ? new Point(p.degrees, difference) : most;
+        }
         return most;
     }
 
@@ -114,6 +118,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         List<Double> values = new ArrayList<>();
         List<Double> weights = new ArrayList<>();
         take(counterClockwise, 1, rows, values, weights);
+        int counter = rows.size();
         take(clockwise, -1, rows, values, weights);
         double[][] weighted = new double[rows.size()][];
         double[] right = new double[rows.size()];
@@ -127,7 +132,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         }
         double[] s = new QRDecomposition(new Array2DRowRealMatrix(weighted, false)).getSolver().solve(new ArrayRealVector(right, false))
                 .toArray();
-        return shared(s, rows, values, weights);
+        return shared(s, counter, rows, values, weights);
     }
 
     /** mean, centre x and y, cos 2θ, sin 2θ, lost motion in X and Y. */
@@ -147,7 +152,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         }
     }
 
-    private Explained shared(double[] s, List<double[]> rows, List<Double> values, List<Double> weights) {
+    private Explained shared(double[] s, int counter, List<double[]> rows, List<Double> values, List<Double> weights) {
         double scale = 0;
         double square = 0;
         double lost = 0;
@@ -164,7 +169,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
             square += w * Math.pow(s[4] * row[4], 2);
             lost += w * Math.pow(s[5] * row[5] + s[6] * row[6], 2);
             rest += w * left * left;
-            spike = isBehindReversal(row) ? Math.max(spike, Math.abs(left)) : spike;
+            spike = isBehindReversal(row, i < counter) ? Math.max(spike, Math.abs(left)) : spike;
         }
         double all = scale + square + lost + rest;
         Shares shares = all <= 1e-24 ? new Shares(0, 0, 0, 0) : new Shares(100 * scale / all, 100 * square / all, 100 * lost / all,
@@ -172,8 +177,9 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         return new Explained(s[1], s[2], s[0], s[3], s[4], s[5], s[6], shares, spike);
     }
 
-    private static boolean isBehindReversal(double[] row) {
+    /** Within 10° of a reversal the axis has just passed: after it as the angles go counter-clockwise, before it clockwise. */
+    private static boolean isBehindReversal(double[] row, boolean counter) {
         double degrees = (Math.toDegrees(Math.atan2(row[2], row[1])) + TURN) % QUARTER;
-        return degrees <= SPIKE || degrees >= QUARTER - SPIKE;
+        return counter ? degrees <= SPIKE : degrees >= QUARTER - SPIKE;
     }
 }

@@ -1,15 +1,24 @@
 package tallledger.core.geometry;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.exception.MathRuntimeException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.RealMatrix;
 import tallledger.core.reason.Refused;
 
 /**
  * Temperature over minutes at one speed, fitted by T(t) = T∞ − (T∞ − T_0)·e^(−t/τ), by least squares over T∞ and A = T∞ − T_0 for every τ,
  * and over τ by closing in on the least. Three or more readings that span at least 10 min.
  *
- * <p>Worked: 20, 32, 38 °C at 0, 10, 20 min: T∞ = 44, τ = 14.4 min.
+ * <p>What the fit leaves open is its covariance, with u of a reading the larger of 0.5 K and the root mean square of what the fit leaves.
+ * Readings over at least 30 min that all lie within 0.5 K of one another are level, without a fit; with τ under 2 min the level is the mean
+ * of all readings but the first.
+ *
+ * <p>Worked: 20, 32, 38 °C at 0, 10, 20 min: T∞ = 44, τ = 14.4 min, U of the level 5.7 K. 21.0 21.0 21.0 21.1 over 30 min: settled.
  *
  * @param readings in the order of their minutes
  */
@@ -18,8 +27,15 @@ public record HotRun(List<Reading> readings) {
     /** Fewest readings that fit a curve, and the minutes they must span. */
     public static final int FEWEST = 3;
     public static final double LEAST_SPAN = 10;
+    /** u of one reading of a temperature, K. */
+    public static final double U_OF_READING = 0.5;
     private static final double JUDGED_AT = 30;
     private static final double MOST_TAU = 1e4;
+    private static final double QUICK_TAU = 2;
+    /** Readings of the last stretch lie at least so many minutes apart. */
+    private static final double APART = 5;
+    /** What rises no faster than this at the end is not running away, K/min. */
+    private static final double RUNS_AWAY = 0.5;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
     /** One reading, min and °C. */
@@ -32,6 +48,18 @@ public record HotRun(List<Reading> readings) {
         public double at(double minutes) {
             return levels - (levels - start) * Math.exp(-minutes / tau);
         }
+    }
+
+    /**
+     * Where it levels.
+     *
+     * @param tau      min; empty where no curve was fitted
+     * @param levels   °C
+     * @param expanded U of it, K
+     * @param toCome   after the last reading, K; below nought where it cools
+     * @param open     U of what is to come, K
+     */
+    public record Level(Optional<Double> tau, double levels, double expanded, double toCome, double open) {
     }
 
     /** @throws Refused for readings out of order, two at one minute, or more than anybody takes */
@@ -66,23 +94,83 @@ public record HotRun(List<Reading> readings) {
         return Optional.empty();
     }
 
-    /** Whether it rises faster at the end than in the middle: it does not settle. */
+    /** The first reading more than 2 u colder than the first or than one before it: a machine does not cool while it runs. */
+    public Optional<Reading> cooler() {
+        double highest = Double.NEGATIVE_INFINITY;
+        for (Reading r : readings) {
+            if (r.celsius < highest - 2 * U_OF_READING) {
+                return Optional.of(r);
+            }
+            highest = Math.max(highest, r.celsius);
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * Whether it does not settle: the quadratic term of all readings, or of the last three that lie at least 5 min apart, is positive by more
+     * than twice its uncertainty, and the last two readings rise by more than 0.5 K/min.
+     */
     public boolean bendsUpwards() {
         int n = readings.size();
-        if (n < FEWEST) {
+        if (n < FEWEST || slope(n - 2, n - 1) <= RUNS_AWAY) {
             return false;
         }
-        int middle = n / 2;
-        return slope(middle, n - 1) > slope(0, middle) && slope(middle, n - 1) > 0;
+        return bends(readings) || bends(lastThree());
     }
 
     private double slope(int from, int to) {
         return (readings.get(to).celsius - readings.get(from).celsius) / (readings.get(to).minutes - readings.get(from).minutes);
     }
 
+    private List<Reading> lastThree() {
+        List<Reading> three = new ArrayList<>();
+        for (int i = readings.size() - 1; i >= 0 && three.size() < FEWEST; i--) {
+            if (three.isEmpty() || three.get(three.size() - 1).minutes - readings.get(i).minutes >= APART) {
+                three.add(readings.get(i));
+            }
+        }
+        return three;
+    }
+
+    /** c of T = a + b·t + c·t² by least squares against twice its u. */
+    private static boolean bends(List<Reading> of) {
+        if (of.size() < FEWEST) {
+            return false;
+        }
+        double middle = of.stream().mapToDouble(Reading::minutes).average().orElse(0);
+        double[][] rows = of.stream().map(r -> new double[] {1, r.minutes - middle, (r.minutes - middle) * (r.minutes - middle)})
+                .toArray(double[][]::new);
+        Optional<RealMatrix> inverse = inverse(rows);
+        if (inverse.isEmpty()) {
+            return false;
+        }
+        double[] right = new double[3];
+        for (int i = 0; i < rows.length; i++) {
+            for (int k = 0; k < 3; k++) {
+                right[k] += rows[i][k] * of.get(i).celsius;
+            }
+        }
+        double c = inverse.get().operate(right)[2];
+        return c > 2 * U_OF_READING * Math.sqrt(inverse.get().getEntry(2, 2));
+    }
+
+    /** (JᵀJ)⁻¹; empty where the columns cannot be told apart. */
+    private static Optional<RealMatrix> inverse(double[][] rows) {
+        RealMatrix j = new Array2DRowRealMatrix(rows, false);
+        try {
+            return Optional.of(new LUDecomposition(j.transposeMultiply(j), 1e-14).getSolver().getInverse());
+        } catch (MathRuntimeException alike) {
+            return Optional.empty();
+        }
+    }
+
+    private double span() {
+        return readings.get(readings.size() - 1).minutes - readings.get(0).minutes;
+    }
+
     /** The levelling curve; empty where there are too few readings, they span too little, or they bend upwards. */
     public Optional<Curve> curve() {
-        double span = readings.get(readings.size() - 1).minutes - readings.get(0).minutes;
+        double span = span();
         if (readings.size() < FEWEST || span < LEAST_SPAN || bendsUpwards()) {
             return Optional.empty();
         }
@@ -128,8 +216,39 @@ public record HotRun(List<Reading> readings) {
         return new Curve(tau, levels, atNought, Math.sqrt(squares / readings.size()));
     }
 
-    /** What is still to come after the last reading, K. */
-    public Optional<Double> toCome() {
-        return curve().map(c -> c.levels - c.at(readings.get(readings.size() - 1).minutes));
+    /**
+     * Where it levels, with what that leaves open; empty where it bends upwards, where there are too few readings, or where they do not tell
+     * it apart from a straight line: τ over twice the span.
+     */
+    public Optional<Level> level() {
+        double least = readings.stream().mapToDouble(Reading::celsius).min().orElse(0);
+        double most = readings.stream().mapToDouble(Reading::celsius).max().orElse(0);
+        double mean = readings.stream().mapToDouble(Reading::celsius).average().orElse(0);
+        if (span() >= JUDGED_AT && most - least <= U_OF_READING + 1e-9) {
+            return Optional.of(new Level(Optional.empty(), mean, 2 * U_OF_READING / Math.sqrt(readings.size()), 0, 0));
+        }
+        return curve().filter(c -> c.tau <= 2 * span()).flatMap(this::level);
+    }
+
+    private Optional<Level> level(Curve curve) {
+        double u = Math.max(U_OF_READING, curve.off);
+        int n = readings.size();
+        if (curve.tau < QUICK_TAU) {
+            double mean = readings.stream().skip(1).mapToDouble(Reading::celsius).average().orElse(0);
+            return Optional.of(new Level(Optional.of(curve.tau), mean, 2 * u / Math.sqrt(n - 1), 0, 0));
+        }
+        double first = readings.get(0).minutes;
+        double a = curve.levels - curve.at(first);
+        double[][] rows = readings.stream().map(r -> {
+            double s = r.minutes - first;
+            double e = Math.exp(-s / curve.tau);
+            return new double[] {1, -e, -a * e * s / (curve.tau * curve.tau)};
+        }).toArray(double[][]::new);
+        double left = span();
+        double e = Math.exp(-left / curve.tau);
+        double[] ofCome = {0, e, a * e * left / (curve.tau * curve.tau)};
+        return inverse(rows).map(cov -> new Level(Optional.of(curve.tau), curve.levels, 2 * u * Math.sqrt(cov.getEntry(0, 0)), a * e,
+                2 * u * Math.sqrt(new Array2DRowRealMatrix(ofCome).transposeMultiply(cov.multiply(new Array2DRowRealMatrix(ofCome)))
+                        .getEntry(0, 0))));
     }
 }

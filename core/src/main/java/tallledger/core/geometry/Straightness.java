@@ -2,6 +2,7 @@ package tallledger.core.geometry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import tallledger.core.reason.Refused;
@@ -127,18 +128,18 @@ public record Straightness(List<Double> x, List<Double> h) {
         return (x.get(b) - x.get(a)) * (h.get(c) - h.get(a)) - (x.get(c) - x.get(a)) * (h.get(b) - h.get(a));
     }
 
-    /** The stretch of up to a metre that is least straight in itself; the whole where it is no longer. */
-    public Window worstMetre() {
-        Window worst = new Window(x.get(0), x.get(1), 0);
+    /** The stretch of up to a metre that is least straight in itself; empty where no metre holds three places. */
+    public Optional<Window> worstMetre() {
+        Window worst = null;
         for (int from = 0; from < x.size(); from++) {
             for (int to = from + 2; to < x.size() && x.get(to) - x.get(from) <= METRE + 1e-9; to++) {
                 double here = spread(deviations(from, to));
-                if (here > worst.straightness) {
+                if (worst == null || here > worst.straightness) {
                     worst = new Window(x.get(from), x.get(to), here);
                 }
             }
         }
-        return worst;
+        return Optional.ofNullable(worst);
     }
 
     public Form form() {

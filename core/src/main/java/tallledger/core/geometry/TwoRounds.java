@@ -49,6 +49,11 @@ public record TwoRounds(Vector first, Vector second) {
         return new TwoRounds(Vector.of(first), Vector.of(second));
     }
 
+    /** The vector k times as far out as the second plane is from the first. */
+    public Vector along(double k) {
+        return new Vector(first.x + k * (second.x - first.x), first.y + k * (second.y - first.y));
+    }
+
     /** Of two planes, mm a mm. */
     public double tilt(double apart) {
         return second.less(first).size() / apart;

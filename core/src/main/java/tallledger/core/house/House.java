@@ -5,6 +5,7 @@ import java.util.Optional;
 import tallledger.core.blame.Check;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -28,9 +29,9 @@ public record House(int version, String hash, Rules rules, List<Check> checks, L
         gauges = List.copyOf(gauges);
     }
 
-    /** The same, for a survey that judges its machine as of this grade. */
-    public House judgedAs(Grade grade) {
-        return new House(version, hash, rules.judgedAs(grade), checks, gauges);
+    /** The same, for a survey that judges a machine read in this unit as of this grade. */
+    public House judging(LengthUnit unit, Grade grade) {
+        return new House(version, hash, rules.in(unit).judgedAs(grade), checks, gauges);
     }
 
     /** Its gauges of a kind, in the order they were listed. */

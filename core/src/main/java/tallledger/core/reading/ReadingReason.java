@@ -5,6 +5,7 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum ReadingReason implements ReasonCode {
+    FORCE_NOT_ONE("force.not-one", "typed"),
     FACTOR_MISSING("factor.missing"),
     LENGTH_NOT_ONE("length.not-one", "shortened"),
     LENGTH_OVER_NOUGHT("length.over-nought", "typed"),
@@ -19,12 +20,14 @@ enum ReadingReason implements ReasonCode {
     OPTICAL_MARKS("optical.marks", "marksText", "mostMarks"),
     SERIES_COUNT("series.count", "typed", "most"),
     SERIES_UNEVEN("series.uneven", "typed"),
+    SLOPE_NOT_ONE("slope.not-one", "typed"),
     SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
     SURFACE_UNIT("surface.unit", "unit"),
     TAPS_PART_TURN("taps.part-turn", "turnsText"),
     TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),
     TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns"),
-    TEMPERATURE_IMPOSSIBLE("temperature.impossible", "typed");
+    TEMPERATURE_IMPOSSIBLE("temperature.impossible", "typed"),
+    TEMPERATURE_NOT_ONE("temperature.not-one", "typed");
 
     private final Sentence sentence;
 

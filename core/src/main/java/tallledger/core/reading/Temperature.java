@@ -4,12 +4,16 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
-/** A temperature as read off a thermometer: {@code 21.5}, {@code 21.5 °C}, {@code 70 °F}. A bare number is °C. */
+/**
+ * A temperature as read off a thermometer: {@code 21.5}, {@code 21.5 °C}, {@code 70 °F}. A bare number is °C, on an
+ * inch machine °F.
+ */
 public final class Temperature {
 
-    private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*°?\\s*([cCfF]?)");
+    private static final Pattern FORM = Pattern.compile("([^°cCfF]*\\d\\.?)\\s?°?\\s?([cCfF]?)");
     private static final BigDecimal FREEZING = BigDecimal.valueOf(32);
     private static final BigDecimal COLDEST = new BigDecimal("-273.15");
     private static final BigDecimal NINE_FIFTHS = new BigDecimal("1.8");
@@ -22,13 +26,17 @@ public final class Temperature {
      *
      * @throws Refused when it is no temperature
      */
-    public static TypedNumber parse(String text) {
+    public static TypedNumber parse(String text, LengthUnit machine) {
+        if (text.isBlank()) {
+            throw Refused.because(CommonReason.NUMBER_MISSING);
+        }
         Matcher parts = FORM.matcher(text.strip());
         if (!parts.matches()) {
-            return TypedNumber.parse(text);
+            throw Refused.because(ReadingReason.TEMPERATURE_NOT_ONE, text.strip().length() > 24 ? text.strip().substring(0, 24) + "…"
+                    : text.strip());
         }
         TypedNumber number = TypedNumber.parse(parts.group(1));
-        boolean fahrenheit = parts.group(2).equalsIgnoreCase("f");
+        boolean fahrenheit = parts.group(2).isEmpty() ? machine == LengthUnit.INCH : parts.group(2).equalsIgnoreCase("f");
         TypedNumber celsius = fahrenheit
                 ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
                 number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64)) : new TypedNumber(text.strip(), number.value(), number.step());

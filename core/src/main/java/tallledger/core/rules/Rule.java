@@ -45,67 +45,67 @@ public enum Rule {
     DRILL_CLAIM_FORCE(Group.SPEEDS, Shape.ONE, Unit.NEWTONS_PER_MM2, "2000"),
 
     LATHE_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.040"),
-    LATHE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    LATHE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
     MILL_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.015", "0.030"),
-    MILL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.030", "0.060"),
+    MILL_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.020", "0.030", "0.060"),
     DRILL_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.050", "0.100"),
     GRINDER_NOSE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.008", "0.015"),
     AXIAL_FLOAT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.015", "0.030"),
     BACKLASH(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.15", "0.40"),
     PLAY(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.03", "0.08"),
-    STRAIGHT_1000(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
-    TWIST(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
-    PARALLEL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
-    SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.030", "0.050"),
-    TABLE_500(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
-    SCALE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
+    STRAIGHT_1000(Group.LIMITS, Shape.GRADED, 1000, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    TWIST(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES_PER_METRE, "0.020", "0.040", "0.080"),
+    PARALLEL_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
+    SQUARE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.020", "0.030", "0.050"),
+    TABLE_500(Group.LIMITS, Shape.GRADED, 500, Unit.MILLIMETRES, "0.020", "0.040", "0.080"),
+    SCALE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.010", "0.020", "0.050"),
     BEARING_RISE(Group.LIMITS, Shape.GRADED, Unit.KELVIN, "25", "35", "45"),
     /** A hot run has settled when less than this is still to come. */
     SETTLED(Group.LIMITS, Shape.ONE, Unit.KELVIN, "1"),
     SPINDLE_STOP(Group.LIMITS, Shape.GRADED, Unit.SECONDS, "5", "8", "12"),
     TRIP_RANGE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.05", "0.05"),
-    THREAD_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.10", "0.10", "0.10"),
+    THREAD_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.10", "0.10", "0.10"),
 
     // Lines of the acceptance charts; the methods are the standards', the limits the house's until the machine's own chart is typed.
-    TAILSTOCK_WAYS_1000(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.02", "0.04", "0.08"),
+    TAILSTOCK_WAYS_1000(Group.LIMITS, Shape.GRADED, 1000, Unit.MILLIMETRES, "0.02", "0.04", "0.08"),
     NOSE_CAMMING(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
-    SPINDLE_CARRIAGE_V_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.02", "0.03", "0.06"),
-    SPINDLE_CARRIAGE_H_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.015", "0.025", "0.05"),
+    SPINDLE_CARRIAGE_V_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.02", "0.03", "0.06"),
+    SPINDLE_CARRIAGE_H_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.015", "0.025", "0.05"),
     CENTRE_TIR(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
-    TOP_SLIDE_150(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.03", "0.04", "0.08"),
-    FACING_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.015", "0.02", "0.04"),
-    BARREL_100(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.015", "0.02", "0.04"),
+    TOP_SLIDE_150(Group.LIMITS, Shape.GRADED, 150, Unit.MILLIMETRES, "0.03", "0.04", "0.08"),
+    FACING_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.015", "0.02", "0.04"),
+    BARREL_100(Group.LIMITS, Shape.GRADED, 100, Unit.MILLIMETRES, "0.015", "0.02", "0.04"),
     CENTRES_LEVEL(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.03", "0.04", "0.08"),
     LEAD_FLOAT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.015", "0.02", "0.04"),
     TURNED_ROUND(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.008", "0.012", "0.025"),
-    TABLE_FLAT_1000(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.03", "0.06", "0.1"),
-    TSLOT_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.015", "0.03", "0.06"),
-    XY_SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.02", "0.03", "0.05"),
-    KNEE_SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.025", "0.035", "0.06"),
-    QUILL_100(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.015", "0.025", "0.05"),
-    LYING_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.02", "0.03", "0.06"),
+    TABLE_FLAT_1000(Group.LIMITS, Shape.GRADED, 1000, Unit.MILLIMETRES, "0.03", "0.06", "0.1"),
+    TSLOT_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.015", "0.03", "0.06"),
+    XY_SQUARE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.02", "0.03", "0.05"),
+    KNEE_SQUARE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.025", "0.035", "0.06"),
+    QUILL_100(Group.LIMITS, Shape.GRADED, 100, Unit.MILLIMETRES, "0.015", "0.025", "0.05"),
+    LYING_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.02", "0.03", "0.06"),
     ARBOR_SUPPORT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.02", "0.03", "0.06"),
-    BLOCK_100(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
-    BASE_FLAT_1000(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.1", "0.2"),
-    DRILL_OUT_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.04", "0.1", "0.2"),
-    DRILL_SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.1", "0.2"),
-    DRILL_QUILL_100(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.05", "0.08", "0.15"),
-    HEAD_LEVEL_1000(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.1", "0.2", "0.4"),
+    BLOCK_100(Group.LIMITS, Shape.GRADED, 100, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
+    BASE_FLAT_1000(Group.LIMITS, Shape.GRADED, 1000, Unit.MILLIMETRES, "0.05", "0.1", "0.2"),
+    DRILL_OUT_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.04", "0.1", "0.2"),
+    DRILL_SQUARE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.05", "0.1", "0.2"),
+    DRILL_QUILL_100(Group.LIMITS, Shape.GRADED, 100, Unit.MILLIMETRES, "0.05", "0.08", "0.15"),
+    HEAD_LEVEL_1000(Group.LIMITS, Shape.GRADED, 1000, Unit.MILLIMETRES, "0.1", "0.2", "0.4"),
     THRUST_DIP(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.1", "0.2", "0.4"),
     HOLE_PLACE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.1", "0.2", "0.4"),
-    CENTRES_LINE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
-    GRINDER_TO_TRAVEL_100(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.01", "0.02"),
-    INFEED_SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
+    CENTRES_LINE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
+    GRINDER_TO_TRAVEL_100(Group.LIMITS, Shape.GRADED, 100, Unit.MILLIMETRES, "0.005", "0.01", "0.02"),
+    INFEED_SQUARE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
     INFEED_REPEAT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.001", "0.002", "0.005"),
     INFEED_SUM(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.010", "0.020"),
     GROUND_ROUND(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.001", "0.002", "0.004"),
-    GROUND_PARALLEL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.002", "0.004", "0.01"),
+    GROUND_PARALLEL_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.002", "0.004", "0.01"),
     ROTARY_TRUE(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.01", "0.02"),
-    ROTARY_FLAT_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
+    ROTARY_FLAT_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
     GROUND_SPREAD(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.003", "0.006", "0.012"),
-    CENTRELESS_PARALLEL_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
+    CENTRELESS_PARALLEL_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
     CENTRELESS_TAPER(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.002", "0.004", "0.008"),
-    AXES_SQUARE_300(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
+    AXES_SQUARE_300(Group.LIMITS, Shape.GRADED, 300, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
     AXIS_ACCURACY(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
     AXIS_REPEAT(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.005", "0.01", "0.02"),
     CIRCLE_FORM(Group.LIMITS, Shape.GRADED, Unit.MILLIMETRES, "0.01", "0.02", "0.04"),
@@ -228,12 +228,18 @@ public enum Rule {
     private final Group group;
     private final Shape shape;
     private final Unit unit;
+    private final BigDecimal per;
     private final List<BigDecimal> shipped;
 
     Rule(Group group, Shape shape, Unit unit, String... shipped) {
+        this(group, shape, 0, unit, shipped);
+    }
+
+    Rule(Group group, Shape shape, int per, Unit unit, String... shipped) {
         this.group = group;
         this.shape = shape;
         this.unit = unit;
+        this.per = BigDecimal.valueOf(per);
         this.shipped = Stream.of(shipped).map(BigDecimal::new).toList();
         shape.check(this.shipped, unit);
     }
@@ -259,6 +265,11 @@ public enum Rule {
     /** Unit of one of its figures. */
     public Unit unit(int figure) {
         return shape.unit(unit, figure);
+    }
+
+    /** Length its limit is stated for, mm; nought where it is stated as it is. An inch machine has a round one of its own. */
+    public BigDecimal per() {
+        return per;
     }
 
     /** The house's starting figures. */

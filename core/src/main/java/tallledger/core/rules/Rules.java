@@ -10,6 +10,7 @@ import java.util.Map;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
+import tallledger.core.reading.LengthUnit;
 
 /**
  * The judgement numbers as they stood at one version of the house's book: what is not changed there is as it ships.
@@ -17,14 +18,18 @@ import tallledger.core.gauge.GradedLimit;
  * @param changed figures of the rules somebody changed
  * @param steps   what steps take, s, by their code, where somebody changed it
  * @param judgedAs grade that is wanted: what is outside it is a finding
+ * @param unit     of the machine that is judged: an inch machine has inch limits
+ * @param own      limits of the machine's own chart, in place of the house's: as they are, mm
  */
-public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> steps, Grade judgedAs) {
+public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> steps, Grade judgedAs, LengthUnit unit,
+        Map<Rule, GradedLimit> own) {
 
-    private static final Rules SHIPPED = new Rules(Map.of(), Map.of(), Grade.WORKABLE);
+    private static final Rules SHIPPED = new Rules(Map.of(), Map.of(), Grade.WORKABLE, LengthUnit.MM, Map.of());
 
     public Rules {
         changed = Map.copyOf(changed);
         steps = Map.copyOf(steps);
+        own = Map.copyOf(own);
     }
 
     /** As they ship: the beginning of a house's book, and of tests. Whoever judges for a survey is given that survey's. */
@@ -38,18 +43,33 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
         Map<Rule, List<BigDecimal>> now = new EnumMap<>(Rule.class);
         now.putAll(changed);
         now.put(rule, List.copyOf(figures));
-        return new Rules(now, steps, judgedAs);
+        return new Rules(now, steps, judgedAs, unit, own);
     }
 
     public Rules withStep(String code, int seconds) {
         Map<String, Integer> now = new HashMap<>(steps);
         now.put(code, seconds);
-        return new Rules(changed, now, judgedAs);
+        return new Rules(changed, now, judgedAs, unit, own);
     }
 
     /** The same, for a survey that judges its machine as rebuilt, sound or workable. */
     public Rules judgedAs(Grade grade) {
-        return new Rules(changed, steps, grade);
+        return new Rules(changed, steps, grade, unit, own);
+    }
+
+    /** The same, for a machine whose lengths are read in this unit. */
+    public Rules in(LengthUnit machine) {
+        return new Rules(changed, steps, judgedAs, machine, own);
+    }
+
+    /** The same where the machine's own chart permits so much, mm: it stands for the rebuilt grade, and no other is stricter. */
+    public Rules permitting(Rule rule, BigDecimal permissible) {
+        GradedLimit house = graded(rule);
+        Map<Rule, GradedLimit> now = new EnumMap<>(Rule.class);
+        now.putAll(own);
+        now.put(rule, new GradedLimit(permissible, house.sound().max(permissible), house.workable().max(permissible), house.unit(),
+                judgedAs));
+        return new Rules(changed, steps, judgedAs, unit, now);
     }
 
     public List<BigDecimal> figures(Rule rule) {
@@ -70,6 +90,11 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
     /** Its only figure, in its unit. */
     public BigDecimal number(Rule rule) {
         return figures(rule).get(0);
+    }
+
+    /** A roughness, µm; on an inch machine the trade's number in µin nearest to the house's figure, unless somebody changed it. */
+    public BigDecimal roughness(Rule rule) {
+        return unit == LengthUnit.MM || isChanged(rule) ? number(rule) : InchLimits.roughness(number(rule));
     }
 
     /** The same for reckoning in binary. */
@@ -96,9 +121,20 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
                 : Duration.ofMillis(number(rule).movePointRight(3).longValue());
     }
 
+    /** A limit in its canonical unit, for {@link #length} of what it is stated for. */
     public GradedLimit graded(Rule rule) {
-        List<BigDecimal> f = figures(rule);
+        if (own.containsKey(rule)) {
+            GradedLimit chart = own.get(rule);
+            return new GradedLimit(chart.rebuilt(), chart.sound(), chart.workable(), chart.unit(), judgedAs);
+        }
+        List<BigDecimal> f = figures(rule).stream().map(figure -> unit == LengthUnit.MM ? figure
+                : InchLimits.limit(figure, rule, isChanged(rule))).toList();
         return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit().written(), judgedAs);
+    }
+
+    /** The round length of this machine's unit that stands for so many mm, in mm: 12 in, which are 304.8, for 300. */
+    public BigDecimal length(BigDecimal mm) {
+        return unit == LengthUnit.MM ? mm : InchLimits.length(mm);
     }
 
     public Gauge gauge(Rule rule) {

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 /** What a rule's figures are counted in, and between what they make sense. */
 public enum Unit {
     MILLIMETRES("mm", "0", "10"),
+    MILLIMETRES_PER_METRE("mm/m", "0", "10"),
     SECONDS("s", "0", "7200"),
     MINUTES("min", "1", "600"),
     KELVIN("K", "0", "200"),

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.LengthUnit;
+import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
@@ -53,10 +54,23 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
         }
     }
 
+    /** All that is typed without a unit being of the machine's. */
     public static Mounted parse(Kind kind, String diameter, String markedRpm, String markedMs, String askedOf, LengthUnit unit) {
+        return parse(kind, diameter, markedRpm, markedMs, askedOf, unit, unit);
+    }
+
+    /**
+     * As typed.
+     *
+     * @param unit of a diameter typed without one
+     * @param bare system a surface speed typed without its unit is of
+     * @throws Refused naming the field
+     */
+    public static Mounted parse(Kind kind, String diameter, String markedRpm, String markedMs, String askedOf, LengthUnit unit,
+            LengthUnit bare) {
         Optional<BigDecimal> across = read(diameter, "diameter", () -> positive(TypedLength.parse(diameter, unit).mm(), diameter));
         Optional<BigDecimal> rpm = read(markedRpm, "markedRpm", () -> TypedNumber.parsePositive(markedRpm).value());
-        Optional<BigDecimal> surface = read(markedMs, "markedMs", () -> TypedNumber.parsePositive(markedMs).value());
+        Optional<BigDecimal> surface = read(markedMs, "markedMs", () -> SurfaceSpeed.ofWheel(markedMs, bare));
         return new Mounted(kind, across, rpm, surface, askedOf, Map.of("diameter", diameter.strip(), "markedRpm", markedRpm.strip(),
                 "markedMs", markedMs.strip()));
     }
@@ -83,7 +97,8 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
         return fields;
     }
 
-    public static Mounted from(Payload p, LengthUnit unit) {
-        return parse(Kind.valueOf(p.text("kind")), p.text("diameter"), p.text("markedRpm"), p.text("markedMs"), p.text("askedOf"), unit);
+    /** @param bare system a mark typed without its unit is of */
+    public static Mounted from(Payload p, LengthUnit unit, LengthUnit bare) {
+        return parse(Kind.valueOf(p.text("kind")), p.text("diameter"), p.text("markedRpm"), p.text("markedMs"), p.text("askedOf"), unit, bare);
     }
 }

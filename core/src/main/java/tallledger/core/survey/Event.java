@@ -158,7 +158,8 @@ public sealed interface Event {
 
         /** @param otherwise unit of a record that does not name its own */
         public Optional<Mounted> mounted(LengthUnit otherwise) {
-            return mounted.map(m -> Mounted.from(m, basis.map(Basis::unit).orElse(otherwise)));
+            return mounted.map(m -> Mounted.from(m, basis.map(Basis::unit).orElse(otherwise),
+                    basis.map(Basis::bare).orElse(LengthUnit.MM)));
         }
 
         @Override

@@ -38,7 +38,7 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
                      List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
-        House as = house.judgedAs(JudgedBy.grade(entries));
+        House as = house.judging(machine.unit(), JudgedBy.grade(entries));
         return new SurveyFold(machine, as, Catalogue.of(machine, as.rules()), Decoded.of(entries), List.of()).fold();
     }
 
@@ -52,7 +52,7 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
 
     /** The same entries by another description or other rules: nothing is decoded twice, and every step is judged by them. */
     public Survey by(MachineDescription other, House others, List<Entry> all) {
-        House as = others.judgedAs(JudgedBy.grade(all));
+        House as = others.judging(other.unit(), JudgedBy.grade(all));
         return new SurveyFold(other, as, Catalogue.of(other, as.rules()), decoded.grown(all), List.of()).fold();
     }
 

@@ -109,7 +109,7 @@ public final class SurveyEntries {
         });
         Basis by = basis.with(step.recording().usualGauge().map(usual -> basis.gauge().orElseGet(() -> ledger.rules().gauge(usual))))
                 .at(ledger.temperatures(who.at()));
-        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart()),
+        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart(), by.bare()),
                 step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", values, "flagged", flagged,
@@ -131,9 +131,14 @@ public final class SurveyEntries {
         return draft(by, Kind.LATER, key, Map.of("step", key));
     }
 
-    /** How warm machine and gauges are, as typed. @throws Refused naming "machine" or "gauge" */
-    public static Draft temperatures(By by, String machine, String gauge) {
-        return draft(by, Kind.TEMPERATURES, "", Temperatures.typed(machine, gauge).toPayload());
+    /**
+     * How warm machine and gauges are, as typed.
+     *
+     * @param unit of the machine: bare figures of an inch machine are °F
+     * @throws Refused naming "machine" or "gauge"
+     */
+    public static Draft temperatures(By by, String machine, String gauge, LengthUnit unit) {
+        return draft(by, Kind.TEMPERATURES, "", Temperatures.typed(machine, gauge, unit).toPayload());
     }
 
     /** A test cut as it was made. @param unit of lengths typed without one */

@@ -139,7 +139,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 }
             }
         }
-        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording().limitPer(), cells,
+        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording().limitPer(first.rules()), cells,
                 rank);
     }
 

@@ -142,8 +142,8 @@ class FinishRecordTest {
     @ParameterizedTest
     @CsvSource({"12 in/min, 0.3048", "300 mm/min, 0.3", "18, 18", "60 ft/min, 18.288", "1 m/s, 60"})
     void aSpeedPastAToolIsReadInItsUnit(String typed, BigDecimal metres) {
-        assertThat(SurfaceSpeed.parse(typed)).isEqualByComparingTo(metres);
-        assertThatThrownBy(() -> SurfaceSpeed.parse("3 knots")).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> SurfaceSpeed.parse("-3")).isInstanceOf(Refused.class);
+        assertThat(SurfaceSpeed.parse(typed, LengthUnit.MM)).isEqualByComparingTo(metres);
+        assertThatThrownBy(() -> SurfaceSpeed.parse("3 knots", LengthUnit.MM)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> SurfaceSpeed.parse("-3", LengthUnit.MM)).isInstanceOf(Refused.class);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
@@ -37,7 +38,7 @@ class FinishTest {
             double in = (x + 1e-12) % 0.2 - 0.1;
             return 1000 * in * in / (2 * 0.8);
         });
-        Trace.Roughness r = scallops.chosen(true);
+        Trace.Roughness r = scallops.chosen(true, OptionalDouble.empty()).roughness();
         assertThat(r.cutOff()).as("mean spacing 0.2 mm").isEqualTo(0.8);
         assertThat(r.ra()).isEqualTo(new Turned(0.2, 0.8).ra(), within(0.02));
         assertThat(r.rz()).isEqualTo(6.25, within(0.1));
@@ -89,7 +90,7 @@ class FinishTest {
     void aGroundSurfaceIsCutOffByItsOwnRa() {
         Random random = new Random(9);
         Trace ground = trace(0.002, 12, x -> 0.05 * random.nextGaussian());
-        assertThat(ground.chosen(false).cutOff()).isEqualTo(0.25);
+        assertThat(ground.chosen(false, OptionalDouble.empty()).roughness().cutOff()).isEqualTo(0.25);
     }
 
     @Test
@@ -175,6 +176,6 @@ class FinishTest {
         Trace longest = trace(0.0005, 29.99, x -> 2 * Math.sin(x * 120));
         assertThat(longest.heights()).hasSizeGreaterThan(59_000);
         assertThat(longest.dropout()).isEmpty();
-        assertThat(longest.chosen(true).spacings().strongest()).isPresent();
+        assertThat(longest.chosen(true, OptionalDouble.empty()).roughness().spacings().strongest()).isPresent();
     }
 }

@@ -131,7 +131,7 @@ class RoundsAndAxesTest {
         assertThat(curve.levels()).isEqualTo(44, within(0.001));
         assertThat(curve.tau()).isEqualTo(10 / Math.log(2), within(0.001));
         assertThat(curve.start()).isEqualTo(20, within(0.001));
-        assertThat(run.toCome().orElseThrow()).isEqualTo(6, within(0.001));
+        assertThat(run.level().orElseThrow().toCome()).isEqualTo(6, within(0.001));
         assertThat(run.atThirty()).as("nobody read it so late").isEmpty();
         assertThat(new HotRun(List.of(new Reading(0, 20), new Reading(25, 40), new Reading(35, 42))).atThirty()).contains(41.0);
     }

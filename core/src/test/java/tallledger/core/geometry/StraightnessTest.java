@@ -52,13 +52,13 @@ class StraightnessTest {
     @Test
     void theWorstMetreIsTheStretchThatIsLeastStraightInItself() {
         Straightness run = run(250, "0 0 0 0 0 0 0 0.02 0");
-        assertThat(run.worstMetre().to() - run.worstMetre().from()).isLessThanOrEqualTo(1000);
-        assertThat(run.worstMetre().straightness()).isEqualTo(0.02, NOTHING);
-        assertThat(run.worstMetre().to()).isEqualTo(2000);
-        assertThat(run(250, "0 0.01 0").worstMetre().straightness()).isEqualTo(0.01, NOTHING);
+        assertThat(run.worstMetre().orElseThrow().to() - run.worstMetre().orElseThrow().from()).isLessThanOrEqualTo(1000);
+        assertThat(run.worstMetre().orElseThrow().straightness()).isEqualTo(0.02, NOTHING);
+        assertThat(run.worstMetre().orElseThrow().to()).isEqualTo(2000);
+        assertThat(run(250, "0 0.01 0").worstMetre().orElseThrow().straightness()).isEqualTo(0.01, NOTHING);
         // A long shallow bow: over a metre a quarter of it is left.
         List<Double> bow = IntStream.rangeClosed(0, 8).mapToObj(i -> 0.04 * (1 - Math.pow((i - 4) / 4.0, 2))).toList();
-        assertThat(Straightness.equallySpaced(250, bow).worstMetre().straightness()).isEqualTo(0.01, NOTHING);
+        assertThat(Straightness.equallySpaced(250, bow).worstMetre().orElseThrow().straightness()).isEqualTo(0.01, NOTHING);
     }
 
     @Test

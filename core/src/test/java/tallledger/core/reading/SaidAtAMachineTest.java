@@ -36,22 +36,22 @@ class SaidAtAMachineTest {
     @ParameterizedTest
     @CsvSource({"21.5, 21.5, 0.1", "21.5 °C, 21.5, 0.1", "70 °F, 21.11, 0.556", "98.6F, 37, 0.0556", "-4 F, -20, 0.556"})
     void temperatures(String typed, double celsius, double step) {
-        assertThat(Temperature.parse(typed).value().doubleValue()).isCloseTo(celsius, within(0.01));
-        assertThat(Temperature.parse(typed).step().doubleValue()).isCloseTo(step, within(0.001));
+        assertThat(Temperature.parse(typed, LengthUnit.MM).value().doubleValue()).isCloseTo(celsius, within(0.01));
+        assertThat(Temperature.parse(typed, LengthUnit.MM).step().doubleValue()).isCloseTo(step, within(0.001));
     }
 
     @ParameterizedTest
     @CsvSource({"power, strong, power.not-one", "power, 5 horse, power.not-one", "power, 0, number.not-positive",
                     "mass, heavy, mass.not-one", "mass, 300 to 250 lb, range.crossed",
         "mass, 3 tons, mass.not-one", "mass, -5, number.not-positive", "ratio, 1/0, number.not-positive", "ratio, 5:0, number.not-positive",
-        "ratio, a:b, number.not-one", "temperature, warm, number.not-one"})
+        "ratio, a:b, number.not-one", "temperature, warm, temperature.not-one"})
     void whatIsNoneIsRefused(String kind, String typed, String code) {
         assertThatThrownBy(() -> {
             switch (kind) {
                 case "power" -> Power.parse(typed);
                 case "mass" -> Mass.parse(typed);
                 case "ratio" -> TypedRatio.parse(typed);
-                default -> Temperature.parse(typed);
+                default -> Temperature.parse(typed, LengthUnit.MM);
             }
         }).isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
     }

@@ -18,6 +18,40 @@ class TypedLengthTest {
         assertThat(TypedLength.parse(typed, LengthUnit.MM).mm()).isEqualByComparingTo(mm);
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"5.|127", "9 ft 11|3022.6", "5 ft 6 1/2 in|1689.1", "2 inches|50.8", "1 in.|25.4",
+        "63 µin|0.0016002", "35 5/8|904.875", "5' 6\"|1676.4", "0.0005 in|0.0127", "-1/2|-12.7", "12 microns|0.012"})
+    void readsWhatIsSaidInAShop(String typed, BigDecimal mm) {
+        assertThat(TypedLength.parse(typed, LengthUnit.INCH).mm()).isEqualByComparingTo(mm);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"5 tenths; 3 tenths|0.0127 0.00762", "0.01, 0.02|0.254 0.508", "0.01 0.02|0.254 0.508",
+        "0,01 0,02|0.254 0.508", "2 thou 3 thou|0.0508 0.0762", "1-9/16 2 1/4|39.6875 57.15", "0.5 thou|0.0127", "-0.01; 0|-0.254 0"})
+    void severalStandInOneField(String typed, String mm) {
+        assertThat(TypedLength.row(typed, LengthUnit.INCH.millimetres()).stream().map(l -> l.mm().stripTrailingZeros().toPlainString()))
+                .containsExactly(mm.split(" "));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"0.5|0.0416667", "0.0005 in/ft|0.0416667", "0.5 thou per 12 in|0.0416667", "0.02 mm/m|0.02",
+        "4 thou/ft|0.333333", "0.25 thou|0.0208333"})
+    void aSlopeIsThouPer12InOnAnInchMachine(String typed, double mmPerMetre) {
+        assertThat(TypedSlope.parse(typed, LengthUnit.INCH).value().doubleValue()).isCloseTo(mmPerMetre,
+                org.assertj.core.data.Offset.offset(1e-6));
+    }
+
+    @Test
+    void aSlopeIsMmPerMetreOnAMetricMachine() {
+        assertThat(TypedSlope.parse("0.02", LengthUnit.MM).value()).isEqualByComparingTo("0.02");
+        assertThat(TypedSlope.parse("0.02 mm", LengthUnit.MM).value()).isEqualByComparingTo("0.02");
+        assertThatThrownBy(() -> TypedSlope.parse("steep", LengthUnit.MM)).isInstanceOf(Refused.class);
+        assertThat(TypedForce.parse("225", LengthUnit.INCH).value().doubleValue()).isCloseTo(1.00085,
+                org.assertj.core.data.Offset.offset(1e-5));
+        assertThat(SurfaceSpeed.ofWheel("6500", LengthUnit.INCH).doubleValue()).isCloseTo(33.02, org.assertj.core.data.Offset.offset(1e-6));
+        assertThat(SurfaceSpeed.ofWheel("33", LengthUnit.MM)).isEqualByComparingTo("33");
+    }
+
     @Test
     void aBareNumberIsInTheMachinesOwnUnit() {
         assertThat(TypedLength.parse("10", LengthUnit.INCH).mm()).isEqualByComparingTo("254");

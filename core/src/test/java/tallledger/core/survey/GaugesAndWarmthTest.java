@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.reading.LengthUnit;
 import tallledger.core.SurveyBook;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Family;
@@ -64,7 +65,7 @@ class GaugesAndWarmthTest {
     @Test
     void temperaturesCountInTheirSittingOnly() {
         assertThat(budget(read(Optional.empty())).parts().thermal()).isZero();
-        book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "68 °F"));
+        book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "68 °F", LengthUnit.MM));
         StepResult warm = read(Optional.empty());
         assertThat(budget(warm).parts().thermal()).isCloseTo(0.0199186, within(1e-6));
         assertThat(warm.judgement().because()).extracting(Reason::code).contains("temperature.apart");
@@ -72,18 +73,18 @@ class GaugesAndWarmthTest {
         StepResult later = read(Optional.empty());
         assertThat(budget(later).parts().thermal()).isZero();
         assertThat(later.judgement().because()).extracting(Reason::code).contains("temperature.unread");
-        book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "20"));
+        book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "20", LengthUnit.MM));
         book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
         assertThat(budget(read(Optional.empty())).parts().thermal()).isZero();
         assertThat(book.survey().strays()).isEmpty();
     }
 
     @ParameterizedTest
-    @CsvSource({"-300,20,machine,temperature.impossible", "20,-460 F,gauge,temperature.impossible", "warm,20,machine,number.not-one",
+    @CsvSource({"-300,20,machine,temperature.impossible", "20,-460 F,gauge,temperature.impossible", "warm,20,machine,temperature.not-one",
                     "20,,gauge,number.missing", "20,200,gauge,temperatures.apart"})
     void whatIsNoTemperatureIsSaidAtItsField(String machine, String gauge, String field, String why) {
         Refused refused = catchThrowableOfType(Refused.class, () -> SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), machine,
-                        gauge == null ? "" : gauge));
+                        gauge == null ? "" : gauge, LengthUnit.MM));
         assertThat(refused.field()).contains(field);
         assertThat(refused.reason().code()).isEqualTo(why);
     }

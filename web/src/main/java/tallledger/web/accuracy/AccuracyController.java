@@ -60,7 +60,7 @@ class AccuracyController {
         Typed typed = Typed.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.temperatures(survey.by(clock, typed.get("author")), typed.get("machine"),
-                        typed.get("gauge"))),
+                        typed.get("gauge"), survey.folded().machine().unit())),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/accuracy");
     }
 

@@ -12,6 +12,7 @@ import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.web.words.Marks;
@@ -77,7 +78,7 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
         String left = results.size() < 2 ? "" : figure(results.get(results.size() - 1), words);
         String mark = counts.map(r -> marks.of(r.outcome())).orElse(survey.steps().passed().containsKey(step.id()) ? "passed" : "open");
         return new Row(step.id().written(), words.say(step.name()), Drawing.of(step), grades,
-                per(step).map(p -> mm(survey, p, words)).orElse(""), own, found, left, mark,
+                per(step, survey.rules()).map(p -> mm(survey, p, words)).orElse(""), own, found, left, mark,
                 counts.flatMap(StepResult::grade).map(words::of).orElse(""), step.phase() == Phase.TEST_CUT);
     }
 
@@ -86,8 +87,8 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
     }
 
     /** Length its limit is stated for, mm; empty where it is stated as it is. */
-    public static Optional<BigDecimal> per(Step step) {
-        return step.recording().limitPer();
+    public static Optional<BigDecimal> per(Step step, Rules rules) {
+        return step.recording().limitPer(rules);
     }
 
     /** The figure that was judged, over the length its limit is stated for, with what it leaves open; else why there is none. */

@@ -170,6 +170,6 @@ class OwnChartController {
         GradedLimit limit = step.recording().limit(rules).orElseThrow();
         return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit()))
                 .collect(Collectors.joining(" · "))
-                + AccuracyView.per(step).map(p -> words.say("page.per", words.in(machine.description().unit(), p, "mm"))).orElse("");
+                + AccuracyView.per(step, rules).map(p -> words.say("page.per", words.in(machine.description().unit(), p, "mm"))).orElse("");
     }
 }

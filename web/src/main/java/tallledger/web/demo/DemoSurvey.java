@@ -97,7 +97,7 @@ final class DemoSurvey {
     }
 
     DemoSurvey temperatures(String machine, String gauge) {
-        write(30, SurveyEntries.temperatures(by(), machine, gauge));
+        write(30, SurveyEntries.temperatures(by(), machine, gauge, LengthUnit.MM));
         return this;
     }
 

@@ -82,9 +82,9 @@ public class Instruments {
         return switch (field.entry()) {
             case CHOICE, TEXT, LOG -> Optional.empty();
             case LENGTH, NUMBER, SERIES, LONG_TEXT -> switch (field.unit()) {
-                case "V" -> Optional.of(InstrumentKind.VOLTMETER);
-                case "°C", "min, °C" -> Optional.of(InstrumentKind.THERMOMETER);
-                case "rpm" -> Optional.of(InstrumentKind.TACHOMETER);
+                case VOLTS -> Optional.of(InstrumentKind.VOLTMETER);
+                case TEMPERATURE, MINUTES_AND_TEMPERATURE -> Optional.of(InstrumentKind.THERMOMETER);
+                case SPEED -> Optional.of(InstrumentKind.TACHOMETER);
                 default -> step.recording().usualGauge().flatMap(InstrumentKind::of);
             };
         };

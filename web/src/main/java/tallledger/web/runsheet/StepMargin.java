@@ -87,7 +87,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
             return words.say("entry.figures", value.split("\\s+").length);
         }
         String one = value.replaceAll("\\R+", ", ");
-        String of = field.isLength() ? unit.symbol() : field.unit();
+        String of = field.unit().in(unit);
         return of.isEmpty() || !BARE.matcher(value).matches() ? one : one + " " + of;
     }
 

@@ -79,15 +79,14 @@ public record TaskView(String key, Phase phase, String name, String task, String
         List<Ask> asked = ledger.asked(step).stream()
                 .map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
         StepMargin.Beside beside = recording.tell(new StepMargin(typed, survey.machine().unit(), survey.rules(), words));
-        Object[] about = step.about().toArray();
         Past past = new Past(ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
                 Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, survey.rules(), words)));
-        return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say("step." + step.code() + ".do", about),
-                words.say("step." + step.code() + ".look", about), asked, step.ifBad(),
+        return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say(step.says("do")),
+                words.say(step.says("look")), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
                 new Margin(recording.limit(step.judgedBy(survey.rules()))
-                        .map(l -> grades(l, survey, words) + AccuracyView.per(step)
+                        .map(l -> grades(l, survey, words) + AccuracyView.per(step, survey.rules())
                         .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""),
                         beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)), past, recording.limitRule()
                 .filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));

@@ -1,0 +1,30 @@
+package tallledger.core.evidence;
+
+import java.math.BigDecimal;
+import tallledger.core.reading.LengthUnit;
+import tallledger.core.rules.Rules;
+
+/**
+ * What stands in a field before anybody types: said for a metric and for an inch machine, so that no field is filled with a figure in
+ * another unit than its own.
+ */
+public record Preset(String metric, String inch) {
+
+    public static final Preset NONE = new Preset("", "");
+    private static final Rules INCHES = Rules.shipped().in(LengthUnit.INCH);
+
+    /** The same on both: a choice, or a text with its unit in it. */
+    static Preset text(String text) {
+        return new Preset(text, text);
+    }
+
+    /** A length a limit is stated for: 300 mm, 12 in. */
+    static Preset length(BigDecimal mm) {
+        BigDecimal inches = INCHES.length(mm).divide(LengthUnit.INCH.millimetres(), java.math.MathContext.DECIMAL64).stripTrailingZeros();
+        return new Preset(mm.toPlainString(), inches.toPlainString());
+    }
+
+    public String in(LengthUnit machine) {
+        return machine == LengthUnit.INCH ? inch : metric;
+    }
+}
