@@ -22,7 +22,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 
 /** Small builders for the tests of every package. */
 public final class Machines {

@@ -17,7 +17,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;

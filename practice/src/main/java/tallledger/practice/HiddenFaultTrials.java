@@ -13,7 +13,7 @@ import java.util.random.RandomGenerator;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.rules.Rule;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Basis;
 import tallledger.core.blame.Blame;

@@ -16,6 +16,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Span;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.evidence.ChartLine;
@@ -73,6 +74,10 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
         }
         values.putAll(own);
         values.remove(REMARK);
+        if (description.unit() == LengthUnit.INCH) {
+            step.recording().fields().stream().filter(f -> !f.isLength()).forEach(f -> values.computeIfPresent(f.name(),
+                    (name, typed) -> f.unit().retyped(typed)));
+        }
         boolean looked = !step.recording().decides();
         return new Answer(values, looked && !own.isEmpty(), own.getOrDefault(REMARK, ""));
     }

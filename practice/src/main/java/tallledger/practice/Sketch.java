@@ -39,7 +39,7 @@ import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedList;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.supply.SupplyPlate;
 
@@ -241,7 +241,7 @@ final class Sketch {
 
     /** What somebody says, as they say it, split as the form splits it. */
     Sketch said(Source source, String text) {
-        claims.addAll(ClaimText.split(text, source, identity.unit(), fitOut.axes()));
+        claims.addAll(ClaimText.split(text, source, identity.family(), identity.unit(), fitOut.axes()));
         return this;
     }
 

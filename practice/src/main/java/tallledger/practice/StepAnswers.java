@@ -14,7 +14,7 @@ import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

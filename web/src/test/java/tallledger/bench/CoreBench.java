@@ -54,7 +54,7 @@ import tallledger.core.motion.WheelSet;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.family.Catalogue;
 import tallledger.practice.HiddenFaultTrials;
 import tallledger.practice.KestrelVale;

@@ -32,7 +32,7 @@ class PaperScreenTest {
         String sheet = new Http(App.demo()).get("/surveys/" + survey + "/paper").body();
         String lamp = number(sheet, "Lamp");
         String speed = number(sheet, "A1");
-        assertThat(sheet).contains("31.5 rpm", "0.40 mm").contains("class=\"box\"");
+        assertThat(sheet).contains("31.5 rpm", "0.4 mm").contains("class=\"box\"");
         assertThat(new Http(App.demo()).get("/surveys/" + survey + "/paper?size=Letter").body()).contains("letter");
         Browser browser = Browser.open();
         Page page = browser.page();

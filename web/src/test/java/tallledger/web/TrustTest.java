@@ -17,7 +17,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;

@@ -146,10 +146,9 @@ class WordsTest {
             KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family)
                     .map(d -> d.with(fitOut)).map(WordsTest::withEverySaidThing).forEach(machine ->
                     Catalogue.of(machine, Rules.shipped()).forEach(step -> {
-                        Object[] about = step.about().toArray();
-                        assertThat(words.say(step.name()) + words.say("step." + step.code() + ".look", about)).doesNotContain("{");
+                        assertThat(words.say(step.name()) + words.say(step.says("look"))).doesNotContain("{");
                         if (!(step.recording() instanceof SpindleCheck)) {
-                            assertThat(words.say("step." + step.code() + ".do", about)).doesNotContain("{").hasSizeGreaterThan(12);
+                            assertThat(words.say(step.says("do"))).doesNotContain("{").hasSizeGreaterThan(12);
                         }
                         step.needs().forEach(need -> assertThat(words.say("need." + need.kind().name(), need.of())).isNotBlank());
                         step.recording().fields().forEach(field -> assertThat(words.say("field." + field.name())).isNotBlank());

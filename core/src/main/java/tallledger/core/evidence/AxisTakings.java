@@ -11,7 +11,7 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.AxisTest;
 import tallledger.core.geometry.CircleTest;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Quantity;

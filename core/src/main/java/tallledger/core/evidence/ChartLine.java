@@ -13,7 +13,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Quantity;

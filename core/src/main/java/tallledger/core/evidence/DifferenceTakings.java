@@ -11,7 +11,7 @@ import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Uncertainty;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;

@@ -22,7 +22,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;

@@ -5,7 +5,7 @@ import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.gauge.Shown;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 

@@ -117,7 +117,7 @@ public final class MotionRecordings {
     /**
      * Travel end to end.
      *
-     * @param claimed as typed: its last digit leaves half of it open, so 30 in is claimed from 29.5 in; empty where nobody says
+     * @param claimed as typed: its last digit leaves half of it open, so 30 in is claimed from 29.5 in, 600 mm from 594; empty where nobody says
      */
     public record Travel(Optional<TypedLength> claimed) implements Recording<TypedLength> {
         @Override
@@ -143,11 +143,15 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(TypedLength length, Rules rules) {
             Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
-            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(),
-                            c.mm().subtract(c.step().movePointLeft(1).multiply(HALF_OF_TEN)), "mm"))
+            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), "mm"))
                     .orElse(StepJudgement.of(Outcome.PROVEN,
                             Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
         }
+    }
+
+    /** What a claimed length leaves open below: half its last digit or 1 % of it, whichever is more. */
+    public static BigDecimal allowance(TypedLength claimed, Rules rules) {
+        return claimed.step().movePointLeft(1).multiply(HALF_OF_TEN).max(claimed.mm().multiply(rules.share(Rule.CLAIM_HOLDS)));
     }
 
     /** Five stops against the same trip. */

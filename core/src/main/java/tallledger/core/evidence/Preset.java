@@ -1,8 +1,9 @@
 package tallledger.core.evidence;
 
 import java.math.BigDecimal;
-import tallledger.core.reading.LengthUnit;
-import tallledger.core.rules.Rules;
+import java.math.MathContext;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.rules.InchLimits;
 
 /**
  * What stands in a field before anybody types: said for a metric and for an inch machine, so that no field is filled with a figure in
@@ -11,7 +12,6 @@ import tallledger.core.rules.Rules;
 public record Preset(String metric, String inch) {
 
     public static final Preset NONE = new Preset("", "");
-    private static final Rules INCHES = Rules.shipped().in(LengthUnit.INCH);
 
     /** The same on both: a choice, or a text with its unit in it. */
     static Preset text(String text) {
@@ -20,7 +20,7 @@ public record Preset(String metric, String inch) {
 
     /** A length a limit is stated for: 300 mm, 12 in. */
     static Preset length(BigDecimal mm) {
-        BigDecimal inches = INCHES.length(mm).divide(LengthUnit.INCH.millimetres(), java.math.MathContext.DECIMAL64).stripTrailingZeros();
+        BigDecimal inches = InchLimits.length(mm).divide(LengthUnit.INCH.millimetres(), MathContext.DECIMAL64).stripTrailingZeros();
         return new Preset(mm.toPlainString(), inches.toPlainString());
     }
 

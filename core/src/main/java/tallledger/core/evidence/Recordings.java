@@ -13,7 +13,7 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.HotRun;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;

@@ -10,7 +10,7 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Uncertainty;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Uncertainty;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;

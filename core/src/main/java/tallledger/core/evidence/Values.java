@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import tallledger.core.gauge.Gauge;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedForce;
 import tallledger.core.reading.TypedLength;

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
@@ -22,6 +23,7 @@ import tallledger.core.drive.OtherSpeed;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
@@ -62,6 +64,8 @@ public final class Catalogue {
         steps.addAll(movement, machine.fitOut().speeds().stream().map(s -> otherSpeed(s, rules)).toList());
         int standing = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.STANDING) <= 0).count();
         steps.addAll(standing, machine.redone().stream().map(what -> redone(what, rules)).toList());
+        int travels = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.TRAVELS) <= 0).count();
+        steps.addAll(travels, machine.claimedSizes().entrySet().stream().map(s -> size(s.getKey(), s.getValue(), rules)).toList());
         int kit = (int) steps.stream().filter(s -> s.phase().compareTo(Phase.KIT) <= 0).count();
         steps.addAll(kit, machine.counted().stream().map(c -> counted(c, rules)).toList());
         return List.copyOf(steps);
@@ -73,6 +77,12 @@ public final class Catalogue {
                 List.of(speed.what(), speed.rpm().toPlainString()), Phase.MOVEMENT,
                 new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(OTHER_DRIVE), Optional.empty(), true, Set.of());
+    }
+
+    /** A size that somebody claims is measured. */
+    private static Step size(String code, TypedLength claimed, Rules rules) {
+        return new Step(StepId.of(code), List.of(), Phase.TRAVELS, new MotionRecordings.Travel(Optional.of(claimed)), Severity.NOTE,
+                rules.whole(Rule.ONE_COUNT), List.of(), Part.System.of("size"), Optional.empty(), false, Set.of());
     }
 
     /** What a former owner did is looked at for itself, whatever it is. */

@@ -1,12 +1,14 @@
 package tallledger.core.family;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reading.TypedLength;
 
 /** What a family's steps need to know of a machine. */
 public interface Described {
@@ -42,6 +44,11 @@ public interface Described {
 
     default List<Counted> counted() {
         return List.of();
+    }
+
+    /** Sizes somebody claims, by the code of the step that measures each. */
+    default Map<String, TypedLength> claimedSizes() {
+        return Map.of();
     }
 
     /** What a former owner made anew or added, as it is called: each is looked at. */

@@ -14,7 +14,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.motion.GearChart;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
 

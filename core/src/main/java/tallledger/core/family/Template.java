@@ -16,7 +16,8 @@ import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.rules.InchLimits;
 import tallledger.core.rules.Rules;
 
 /**
@@ -101,7 +102,7 @@ final class Template implements Line {
 
     /** A length that stands in its words, mm: a round one on an inch machine. */
     Template naming(int mm) {
-        figures.add(unit -> InUnit.length(Rules.shipped().in(unit).length(BigDecimal.valueOf(mm)), unit));
+        figures.add(unit -> InUnit.length(unit == LengthUnit.INCH ? InchLimits.length(BigDecimal.valueOf(mm)) : BigDecimal.valueOf(mm), unit));
         return this;
     }
 

@@ -5,7 +5,7 @@ import java.util.Optional;
 import tallledger.core.blame.Check;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

@@ -8,13 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.Series;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
+import tallledger.core.said.SaidText;
 import tallledger.core.supply.Voltage;
 
 /**
@@ -33,15 +34,16 @@ public record Claim(Attribute attribute, String value, Source source, String wor
 
     /** What a claim can be about, and how its value is read. */
     public enum Attribute {
-        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), REVERSES(Form.TEXT), FEED_COUNT(Form.COUNT),
-                THREAD_COUNT(Form.COUNT),
+        SPEED_COUNT(Form.COUNT), SLOWEST_SPEED(Form.SPEED), FASTEST_SPEED(Form.SPEED), SPEED(Form.SPEED), SPEED_LIST(Form.TEXT),
+        SPEEDS_WORK(Form.TEXT), REVERSES(Form.TEXT), FEED_COUNT(Form.COUNT), SLOWEST_FEED(Form.TEXT), FASTEST_FEED(Form.TEXT),
+        THREAD_COUNT(Form.COUNT), TABLE_SIZE(Form.TEXT), WHEEL_SIZE(Form.TEXT), RATIO(Form.TEXT),
         SWING(Form.LENGTH), ACCURACY(Form.LENGTH), BETWEEN_CENTRES(Form.LENGTH), TRAVEL(Form.LENGTH), DRILLING_CAPACITY(Form.LENGTH),
         UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
         THROAT(Form.LENGTH), BORE(Form.LENGTH), CHUCK_SIZE(Form.LENGTH), REST_SIZE(Form.LENGTH), TAPER(Form.TEXT),
-        MOTOR_POWER(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT), REBUILT_BY(Form.TEXT),
+        MOTOR_POWER(Form.POWER), DRIVE_RATING(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT), REBUILT_BY(Form.TEXT),
         REDONE(Form.TEXT), FROM_STORAGE(Form.TEXT),
         NEARLY_ALL_RUN(Form.TEXT), NO_BACKLASH(Form.TEXT), COLLETS(Form.SERIES), KIT_COUNT(Form.SERIES), CONDITION(Form.TEXT),
-        OTHER(Form.TEXT);
+        FUNCTION(Form.TEXT), WAYS(Form.TEXT), SCREWS(Form.TEXT), SERVICED(Form.TEXT), ADMISSION(Form.TEXT), OTHER(Form.TEXT);
 
         private final Form form;
 
@@ -101,6 +103,12 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case TEXT -> { }
         }
         return new Claim(attribute, value.strip(), source, wording.strip(), axis);
+    }
+
+    /** What of it there should be so many: its words without the count; collets as they are. */
+    public String thing() {
+        String said = attribute == Attribute.COLLETS ? "collets" : SaidText.withoutCount(wording);
+        return said.isBlank() ? "kit" : said;
     }
 
     /** The same, tested by steps and speeds. */

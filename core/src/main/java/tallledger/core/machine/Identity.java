@@ -4,7 +4,7 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.family.Family;
 import java.util.Map;
 import java.util.stream.Stream;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**

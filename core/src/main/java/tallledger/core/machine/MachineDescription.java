@@ -24,7 +24,8 @@ import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Refused;
 
@@ -44,7 +45,12 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                                  Optional<MotorRating> motor, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut)
                                  implements Described {
 
-    public static final int MOST_CLAIMS = 60;
+    /** Steps that measure a size somebody claims, by what is claimed. */
+    public static final Map<Claim.Attribute, String> SIZES = Map.of(Claim.Attribute.SWING, "size-swing", Claim.Attribute.BETWEEN_CENTRES,
+            "size-between-centres", Claim.Attribute.UNDER_SPINDLE, "size-under-spindle", Claim.Attribute.ARM_RADIUS, "size-radius",
+            Claim.Attribute.THROAT, "size-throat", Claim.Attribute.BORE, "size-bore", Claim.Attribute.CHUCK_SIZE, "size-chuck",
+            Claim.Attribute.REST_SIZE, "size-rest");
+    public static final int MOST_CLAIMS = 90;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
         this(identity, claims, train, plate, Optional.empty(), Optional.empty(), identity.family().traits().usual());
@@ -90,12 +96,23 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         Map<String, Counted> counted = new LinkedHashMap<>();
         for (Claim claim : claims) {
             if (claim.attribute().form() == Claim.Form.SERIES) {
-                String what = claim.attribute() == Claim.Attribute.COLLETS ? "collets" : claim.wording().isBlank() ? "kit"
-                        : claim.wording();
+                String what = claim.thing();
                 counted.putIfAbsent(what.toLowerCase(Locale.ROOT), new Counted(what, claim.count().orElseThrow()));
             }
         }
         return List.copyOf(counted.values());
+    }
+
+    @Override
+    public Map<String, TypedLength> claimedSizes() {
+        Map<String, TypedLength> sizes = new LinkedHashMap<>();
+        for (Claim claim : claims) {
+            String code = SIZES.get(claim.attribute());
+            if (code != null) {
+                sizes.putIfAbsent(code, TypedLength.parse(claim.value(), unit()));
+            }
+        }
+        return sizes;
     }
 
     @Override

@@ -65,11 +65,16 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         return new Backlash(List.copyOf(stations), most, most.subtract(least));
     }
 
+    /** Whether it differs along the screw by more than readings do. */
+    public boolean isWorn(Rules rules) {
+        return wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0;
+    }
+
     /** Which of the two is worn, screw or nut. */
     public Reason says(Rules rules) {
         BigDecimal least = greatest.subtract(wear).stripTrailingZeros();
         boolean nut = least.compareTo(rules.number(Rule.NUT_TIGHT)) > 0;
-        if (wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0) {
+        if (isWorn(rules)) {
             return Reason.of(nut ? MotionReason.BACKLASH_SCREW_AND_NUT : MotionReason.BACKLASH_SCREW, mm(wear), loosest().name(),
                     mm(least));
         }

@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.Map;
@@ -19,6 +20,7 @@ public record Power(String typed, BigDecimal kilowatts) {
 
     private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kw", BigDecimal.ONE, "w", new BigDecimal("0.001"),
             "hp", new BigDecimal("0.7457"));
+    private static final Pattern FRACTION = Pattern.compile("(?:\\d{1,3}[ -])?\\d{1,3}/[1-9]\\d{0,2}");
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*([a-z.]*)");
 
     /** @throws Refused when it is no power above nought, or in a unit not known here */
@@ -29,7 +31,13 @@ public record Power(String typed, BigDecimal kilowatts) {
         if (worth == null) {
             throw Refused.because(ReadingReason.POWER_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) : typed);
         }
-        return new Power(typed, TypedNumber.parsePositive(parts.group(1)).value().multiply(worth).stripTrailingZeros());
+        return new Power(typed, figure(parts.group(1)).multiply(worth).round(java.math.MathContext.DECIMAL64).stripTrailingZeros());
+    }
+
+    /** 5.5, or 1 1/2. */
+    private static BigDecimal figure(String digits) {
+        return FRACTION.matcher(digits.strip()).matches() ? TypedLength.parse(digits, LengthUnit.MM).mm()
+                : TypedNumber.parsePositive(digits).value();
     }
 
     /** So many kW, as nobody typed it otherwise. */

@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;

@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 
 /**
  * What the house's limits are on a machine read in inches. They are conventions, and gauges are graduated in inches, so round inch
@@ -19,7 +19,7 @@ import tallledger.core.reading.LengthUnit;
  * <p>Worked: 0.010 mm per 300 mm is 0.4 thou per 12 in, 0.04 mm per 300 mm 1.5 thou per 12 in, 0.030 mm per 1 000 mm 1.2 thou per 40 in,
  * 0.02 mm/m 0.25 thou per 12 in.
  */
-final class InchLimits {
+public final class InchLimits {
 
     private static final BigDecimal INCH = LengthUnit.INCH.millimetres();
     private static final BigDecimal METRE = BigDecimal.valueOf(1000);
@@ -34,7 +34,7 @@ final class InchLimits {
     }
 
     /** L' in mm; a length no limit is stated for is left as it is. */
-    static BigDecimal length(BigDecimal mm) {
+    public static BigDecimal length(BigDecimal mm) {
         Integer inches = mm.stripTrailingZeros().scale() > 0 ? null : INCHES.get(mm.intValue());
         return inches == null ? mm : INCH.multiply(BigDecimal.valueOf(inches));
     }

@@ -193,6 +193,8 @@ public enum Rule {
     /** A route run before is offered again where it tells so many times what the best new one does. */
     BLAME_AGAIN(Group.CHANCES, Shape.ONE, Unit.TIMES, "1.25"),
 
+    /** A figure of a sheet or a seller holds within this, or half its last digit, whichever is more. */
+    CLAIM_HOLDS(Group.MONEY, Shape.ONE, Unit.PERCENT, "1"),
     /** A claimed figure that is no further off than this is as claimed. */
     CLAIM_NEAR(Group.MONEY, Shape.ONE, Unit.PERCENT, "5"),
     /** That a step turns out bad, by how bad it then is, of a machine in daily use. */

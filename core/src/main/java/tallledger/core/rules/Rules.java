@@ -10,7 +10,7 @@ import java.util.Map;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 
 /**
  * The judgement numbers as they stood at one version of the house's book: what is not changed there is as it ships.

@@ -16,7 +16,7 @@ import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.price.Stakes;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.safety.Mounted;
 

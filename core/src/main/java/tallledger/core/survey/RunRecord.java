@@ -12,7 +12,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.Values;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
 

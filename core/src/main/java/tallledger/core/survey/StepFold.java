@@ -24,7 +24,7 @@ import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

@@ -13,7 +13,7 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 

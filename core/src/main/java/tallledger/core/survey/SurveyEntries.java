@@ -28,7 +28,7 @@ import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.price.Stakes;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;

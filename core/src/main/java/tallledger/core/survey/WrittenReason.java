@@ -6,7 +6,7 @@ import java.util.Map;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Payload;
 import tallledger.core.evidence.InUnit;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
@@ -12,6 +13,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.machine.Claim;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
@@ -32,12 +34,18 @@ final class ClaimsOfDrive {
             case SPEED_COUNT -> count(claim, survey);
             case SLOWEST_SPEED -> end(claim, survey, first(survey.table().counted()), Standing.BETTER, Standing.SHORT);
             case FASTEST_SPEED -> end(claim, survey, last(survey.table().counted()), Standing.SHORT, Standing.BETTER);
+            case SPEED -> single(claim, TypedNumber.parsePositive(claim.value()).value(), Optional.empty(), survey);
+            case SPEED_LIST -> list(claim, survey);
+            case SPEEDS_WORK -> allWork(claim, survey);
             case REVERSES -> reverses(claim, survey);
             default -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         };
     }
 
-    /** Upheld only if that many distinct speeds exist and every one is proven or inferred. */
+    /**
+     * Upheld only if that many distinct speeds exist, each proven, inferred or read within its limit, whatever was heard of it: that it runs
+     * and how it runs are two things. More on the plate than claimed is better only where they were shown.
+     */
     private static ClaimVerdict count(Claim claim, SpindleSurvey survey) {
         Coverage.Counts counts = survey.coverage().counts();
         int claimed = TypedNumber.parsePositive(claim.value()).value().intValue();
@@ -45,14 +53,83 @@ final class ClaimsOfDrive {
         Reason because = Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(), counts.inferred(),
                 counts.failed() + counts.undecided() + counts.open());
         Standing standing;
-        if (counts.all() != claimed) {
-            standing = counts.all() < claimed ? Standing.SHORT : Standing.BETTER;
-        } else if (counts.proven() + counts.inferred() == counts.all()) {
-            standing = Standing.UPHELD;
+        int there = counts.proven() + counts.inferred() + heardOnly(survey);
+        if (counts.all() < claimed) {
+            standing = Standing.SHORT;
+        } else if (there == counts.all()) {
+            standing = counts.all() > claimed ? Standing.BETTER : Standing.UPHELD;
         } else {
-            standing = counts.failed() > 0 ? Standing.SHORT : Standing.UNTESTED;
+            standing = counts.all() - (counts.failed() - heardOnly(survey)) < claimed ? Standing.SHORT : Standing.UNTESTED;
         }
         return new ClaimVerdict(claim, standing, because, entries, open(survey));
+    }
+
+    /** Speeds that failed by what was heard alone: they were read within their limit. */
+    private static int heardOnly(SpindleSurvey survey) {
+        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(speed -> speed.routes().stream()
+                .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
+                .anyMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.WITHIN).isPresent())).count();
+    }
+
+    /** "She runs them all": one that failed contradicts it, every one run and proven upholds it. */
+    private static ClaimVerdict allWork(Claim claim, SpindleSurvey survey) {
+        Coverage.Counts counts = survey.coverage().counts();
+        Standing standing = counts.failed() > 0 ? Standing.CONTRADICTED : counts.all() > 0 && counts.proven() == counts.all()
+                ? Standing.UPHELD : Standing.UNTESTED;
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(),
+                counts.inferred(), counts.failed() + counts.undecided() + counts.open()),
+                survey.counting().stream().map(Run::entry).toList(), open(survey));
+    }
+
+    /**
+     * One speed: by the run at the lever positions where it stands, else by whichever run reads as much.
+     *
+     * @param at where it stands, where its place in a list says so
+     */
+    private static ClaimVerdict single(Claim claim, BigDecimal rpm, Optional<Speed> at, SpindleSurvey survey) {
+        Optional<Speed> place = at.or(() -> survey.table().counted().stream()
+                .filter(s -> s.nominal().filter(n -> n.compareTo(rpm) == 0).isPresent()).findFirst());
+        Optional<Run> run = place.flatMap(s -> read(s, survey));
+        if (run.isEmpty() && place.isEmpty()) {
+            run = survey.latest().values().stream().filter(r -> r.record().reading().isPresent())
+                    .filter(r -> judged(r, rpm, survey).verdict() == Verdict.WITHIN).findFirst();
+        }
+        return run.map(r -> {
+            Judgement j = judged(r, rpm, survey);
+            Standing standing = switch (j.verdict()) {
+                case WITHIN -> Standing.UPHELD;
+                case TOO_CLOSE_TO_CALL -> Standing.UNTESTED;
+                case OUTSIDE -> Standing.CONTRADICTED;
+            };
+            return new ClaimVerdict(claim, standing, j.because(), List.of(r.entry()), standing == Standing.UNTESTED ? Optional.of(r.task())
+                    : Optional.empty());
+        }).orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_NOT_RUN), List.of(),
+                place.map(s -> Task.of(s.routes().get(0))).or(() -> open(survey))));
+    }
+
+    private static Optional<Run> read(Speed speed, SpindleSurvey survey) {
+        return speed.routes().stream().flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
+                .filter(run -> run.record().reading().isPresent()).findFirst();
+    }
+
+    private static Judgement judged(Run run, BigDecimal rpm, SpindleSurvey survey) {
+        return Judgement.of(run.record().reading().orElseThrow().rpm(), run.record().reading().get().expanded(survey.rules()),
+                Limit.aboutSpeed(rpm, survey.rules().share(Rule.SPEED_TOLERANCE)));
+    }
+
+    /** A row of a plate: contradicted by one of its speeds, upheld by all; as many as the machine has are its speeds in their order. */
+    private static ClaimVerdict list(Claim claim, SpindleSurvey survey) {
+        List<BigDecimal> said = Stream.of(claim.value().split("\\s+")).map(n -> TypedNumber.parsePositive(n).value()).toList();
+        List<Speed> counted = survey.table().counted();
+        List<BigDecimal> sorted = said.stream().sorted().toList();
+        List<ClaimVerdict> each = said.stream().map(n -> single(claim, n, sorted.size() == counted.size()
+                ? Optional.of(counted.get(sorted.indexOf(n))) : Optional.empty(), survey)).toList();
+        List<ClaimVerdict> bad = each.stream().filter(v -> v.standing() == Standing.CONTRADICTED).toList();
+        long good = each.stream().filter(v -> v.standing() == Standing.UPHELD).count();
+        Standing standing = !bad.isEmpty() ? Standing.CONTRADICTED : good == each.size() ? Standing.UPHELD : Standing.UNTESTED;
+        Reason because = Reason.of(VerdictReason.CLAIM_LIST, good, said.size(), bad.stream().map(v -> (Object) v.because()).toList());
+        return new ClaimVerdict(claim, standing, because, each.stream().flatMap(v -> v.entries().stream()).sorted().distinct().toList(),
+                each.stream().filter(v -> v.standing() == Standing.UNTESTED).flatMap(v -> v.test().stream()).findFirst());
     }
 
     /** A speed not shown good by any run. */

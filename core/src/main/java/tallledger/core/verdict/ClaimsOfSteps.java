@@ -2,9 +2,12 @@ package tallledger.core.verdict;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
@@ -13,8 +16,13 @@ import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.Judgement;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.machine.Claim;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
 import tallledger.core.motion.ChangeWheels;
+import tallledger.core.motion.FeedReading;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
@@ -39,7 +47,10 @@ final class ClaimsOfSteps {
         return switch (claim.attribute()) {
             case DRILLING_CAPACITY -> drilling(claim, survey);
             case TRAVEL -> travel(claim, survey);
-            case FEED_COUNT -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS)
+            case SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE, CHUCK_SIZE, REST_SIZE -> size(claim, survey);
+            case SLOWEST_FEED, FASTEST_FEED -> feedEnd(claim, survey);
+            case FUNCTION -> Functions.of(claim, survey);
+            case FEED_COUNT -> countedFeeds(claim, survey).or(() -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS))
                     .orElseGet(() -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_FEEDS_NONE));
             case THREAD_COUNT -> ofPlate(claim, survey, Catalogue.THREAD_PLATE, VerdictReason.CLAIM_THREAD_PLATE)
                     .orElseGet(() -> threads(claim, survey));
@@ -63,7 +74,7 @@ final class ClaimsOfSteps {
                         by.test());
     }
 
-    private static ClaimVerdict tied(Claim claim, List<Task> tasks, Survey survey) {
+    static ClaimVerdict tied(Claim claim, List<Task> tasks, Survey survey) {
         List<Object> because = new ArrayList<>();
         List<Made> done = new ArrayList<>();
         Optional<Task> open = Optional.empty();
@@ -104,8 +115,7 @@ final class ClaimsOfSteps {
     }
 
     private static boolean isAbout(Step step, Claim claim) {
-        String what = claim.attribute() == Claim.Attribute.COLLETS ? "collets" : claim.wording();
-        return step.about().get(0).equalsIgnoreCase(what.isBlank() ? "kit" : what);
+        return step.about().get(0).equalsIgnoreCase(claim.thing());
     }
 
     /**
@@ -122,9 +132,9 @@ final class ClaimsOfSteps {
         int spared = (int) feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && survey.steps().isSpared(s)).count();
         int open = feeds.size() - proven - spared;
         int claimed = claim.count().orElseThrow();
-        Standing standing = feeds.size() < claimed || done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0
-                ? Standing.UNTESTED
-                : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
+        // Known only at its ends a plate is not short: what it does not show nobody has counted.
+        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0 || feeds.size() < claimed
+                ? Standing.UNTESTED : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
         return Optional.of(new ClaimVerdict(claim, standing, Reason.of(says, feeds.size(), proven, spared, open),
                         done.stream().map(StepResult::entry).sorted().toList(),
                 feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && !survey.steps().isSpared(s)).findFirst()
@@ -144,9 +154,11 @@ final class ClaimsOfSteps {
         Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), rules.number(Rule.DRILL_CLAIM_SPEED),
                         Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
                 rules.number(Rule.DRILL_CLAIM_FORCE)), survey.machine().unit());
-        Standing standing = cut.suffices().filter(enough -> !enough).isPresent() || cut.ways().isEmpty() ? Standing.SHORT
-                : Standing.UNTESTED;
-        return new ClaimVerdict(claim, standing, because, List.of(), step(survey, "drill-cut"));
+        Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut")).findFirst();
+        return drilled.map(r -> new ClaimVerdict(claim, r.isBad() ? Standing.CONTRADICTED : r.outcome() == Outcome.PROVEN ? Standing.UPHELD
+                        : Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_STEP, r.step().name(), said(r)), List.of(r.entry()),
+                        Optional.<Task>empty()))
+                .orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, because, List.of(), step(survey, "drill-cut")));
     }
 
     /** Against what the chart promises and the wheels counted can cut. */
@@ -165,6 +177,60 @@ final class ClaimsOfSteps {
                 List.of(counted.get().entry()), Optional.empty());
     }
 
+    /** "Three quill feeds", as many as were counted at the quill. */
+    private static Optional<ClaimVerdict> countedFeeds(Claim claim, Survey survey) {
+        Optional<Task> step = step(survey, "quill-rates");
+        boolean quill = claim.axis().flatMap(a -> survey.machine().fitOut().axes().stream().filter(x -> x.id().equals(a)).findFirst())
+                .filter(a -> a.role() == Axis.Role.QUILL).isPresent();
+        if (!quill || step.isEmpty()) {
+            return Optional.empty();
+        }
+        int claimed = claim.count().orElseThrow();
+        return Optional.of(survey.steps().latest().values().stream().filter(r -> r.step().code().equals("quill-rates")).findFirst()
+                .map(r -> {
+                    int counted = r.as(Integer.class).orElse(0);
+                    return new ClaimVerdict(claim, counted < claimed ? Standing.SHORT : counted > claimed ? Standing.BETTER
+                            : Standing.UPHELD, Reason.of(VerdictReason.CLAIM_COUNTED, counted), List.of(r.entry()), Optional.<Task>empty());
+                }).orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_STEP_NOT_DONE,
+                        step.get().name(survey.machine().train())), List.of(), step)));
+    }
+
+    /** An end of the feeds, by the slowest or fastest that was measured in its unit. */
+    private static ClaimVerdict feedEnd(Claim claim, Survey survey) {
+        Matcher m = FEED.matcher(claim.value());
+        if (!m.matches()) {
+            return ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
+        }
+        boolean slowest = claim.attribute() == Claim.Attribute.SLOWEST_FEED;
+        BigDecimal claimed = TypedLength.parse(m.group(1) + (m.group(2) == null ? "" : " " + m.group(2)), survey.machine().unit()).mm();
+        List<StepResult> feeds = survey.steps().latest().values().stream().filter(r -> r.as(FeedReading.class)
+                .filter(f -> m.group(3) == null || f.unit().equals(m.group(3).equals("rev") ? "mm/rev" : "mm/min")).isPresent())
+                .filter(r -> !(r.step().recording() instanceof MotionRecordings.Feed f && f.rapid()))
+                .sorted(Comparator.comparing(r -> r.as(FeedReading.class).orElseThrow().rate())).toList();
+        Optional<Task> next = survey.steps().open().stream().filter(s -> s.recording() instanceof MotionRecordings.Feed f && !f.rapid())
+                .findFirst().map(Task::of);
+        if (feeds.isEmpty()) {
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_FEED_END_OPEN), List.of(), next);
+        }
+        StepResult end = slowest ? feeds.get(0) : feeds.get(feeds.size() - 1);
+        Judgement judged = end.as(FeedReading.class).orElseThrow().against(Optional.of(claimed), survey.rules().share(Rule.FEED_TOLERANCE),
+                survey.rules()).orElseThrow();
+        // That no feed as slow was measured is no sign that there is none.
+        Standing standing = judged.verdict() == Verdict.WITHIN ? Standing.UPHELD : Standing.UNTESTED;
+        return new ClaimVerdict(claim, standing, InUnit.of(judged.because(), survey.machine().unit()), List.of(end.entry()),
+                standing == Standing.UPHELD ? Optional.empty() : next);
+    }
+
+    private static final Pattern FEED = Pattern.compile("(\\d[\\d.,]*)\\s*(thou|mm|in|\")?\\s*(?:/\\s*(rev|min))?");
+
+    /** A size somebody claims, by the step that measures it. */
+    private static ClaimVerdict size(Claim claim, Survey survey) {
+        String code = MachineDescription.SIZES.get(claim.attribute());
+        Optional<StepResult> measured = survey.steps().latest().values().stream().filter(r -> r.step().code().equals(code)).findFirst();
+        return measured.map(r -> length(claim, r, r.step().name(), survey)).orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED,
+                Reason.of(VerdictReason.CLAIM_SIZE_OPEN), List.of(), step(survey, code)));
+    }
+
     /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
     private static ClaimVerdict travel(Claim claim, Survey survey) {
         if (claim.axis().isEmpty()) {
@@ -178,9 +244,13 @@ final class ClaimsOfSteps {
                     .filter(s -> s.recording() instanceof MotionRecordings.Travel && s.axis().equals(claim.axis())).findFirst()
                     .map(Task::of));
         }
+        return length(claim, measured.get(), measured.get().step().about().get(0), survey);
+    }
+
+    private static ClaimVerdict length(Claim claim, StepResult measured, Object about, Survey survey) {
         TypedLength said = TypedLength.parse(claim.value(), survey.machine().identity().unit());
         BigDecimal claimed = said.mm();
-        TypedLength travelled = measured.get().as(TypedLength.class).orElseThrow();
+        TypedLength travelled = measured.as(TypedLength.class).orElseThrow();
         StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules())
                 .in(survey.machine().identity().unit());
         BigDecimal over = travelled.mm().subtract(claimed);
@@ -189,9 +259,9 @@ final class ClaimsOfSteps {
             case UNDECIDED -> Standing.UNTESTED;
             case PROVEN -> over.compareTo(claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR))) > 0 ? Standing.BETTER : Standing.UPHELD;
         };
-        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_TRAVEL, measured.get().step().about().get(0),
-                        judged.because().get(0)), List.of(measured.get().entry()),
-                standing == Standing.UNTESTED ? Optional.of(measured.get().task()) : Optional.empty());
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_LENGTH, about, judged.because().get(0),
+                        InUnit.of(Quantity.of(MotionRecordings.allowance(said, survey.rules()), "mm"), survey.machine().unit())),
+                List.of(measured.entry()), standing == Standing.UNTESTED ? Optional.of(measured.task()) : Optional.empty());
     }
 
     /** A step of this machine by its code. */

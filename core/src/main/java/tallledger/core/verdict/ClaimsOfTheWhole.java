@@ -17,6 +17,11 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Noted;
+import tallledger.core.reading.TypedNumber;
+import tallledger.core.supply.SupplyReading;
 import tallledger.core.machine.Claim;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.Power;
@@ -39,6 +44,14 @@ final class ClaimsOfTheWhole {
             Symptom.RUNS_ROUGH);
     private static final Pattern YEAR = Pattern.compile("(?<!\\d)(?:18|19|20)\\d\\d(?!\\d)");
 
+    private static final Pattern WEIGHED = Pattern.compile("(?i)\\b(?:weigh|weighed|weighing|scales?|load ?cell|crane scale|weighbridge)\\b");
+    private static final Pattern POWER = Pattern.compile("(?i)(?<![\\w.])(?:\\d{1,3} )?\\d{1,4}(?:[.,]\\d{1,3}|/\\d{1,2})?\\s?(?:kw|hp)\\b");
+    private static final Pattern HOURS = Pattern.compile("(?i)\\bhours?\\s?:?\\s?(\\d{1,3}(?:[ ,]\\d{3})+|\\d{2,7})\\b"
+            + "|(?<![\\w.])(\\d{1,3}(?:[ ,]\\d{3})+|\\d{2,7})\\s?hours\\b");
+    /** What reground or scraped ways would have to be: straight, and not worn where the work is. */
+    private static final List<String> WAYS = List.of("bed-straight", "bed-twist", "carriage-straight", "tailstock-ways", "table-flat",
+            "table-straight", "axis-straight", "bed-by-headstock");
+
     private ClaimsOfTheWhole() {
     }
 
@@ -53,6 +66,15 @@ final class ClaimsOfTheWhole {
             case WEIGHT -> weight(claim, survey);
             case SUPPLY -> supply(claim, survey);
             case MOTOR_POWER -> power(claim, survey);
+            case DRIVE_RATING -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_RATING);
+            case HOURS -> hours(claim, survey);
+            case WAYS -> work(claim, survey, WAYS);
+            case SCREWS -> screws(claim, survey);
+            case TAPER -> new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_TAPER), List.of(),
+                    ClaimsOfSteps.step(survey, "spindle-taper").or(() -> ClaimsOfSteps.step(survey, "drill-taper")));
+            case SERVICED -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_SERVICED);
+            case ADMISSION -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_ADMISSION);
+            case OTHER -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_WORDS);
             default -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         };
     }
@@ -137,8 +159,7 @@ final class ClaimsOfTheWhole {
     }
 
     /**
-     * "Quiet" needs a note of noise at every speed. No other such word is borne out by anything; what must be put right first contradicts
-     * it.
+     * "Quiet" needs a note of noise at every speed. No other such word is borne out by anything; what stops use contradicts it.
      */
     private static ClaimVerdict condition(Claim claim, Survey survey) {
         if (claim.value().toLowerCase(Locale.ROOT).contains("quiet")) {
@@ -153,7 +174,7 @@ final class ClaimsOfTheWhole {
                     survey.drive().coverage().marked(Mark.OPEN).stream().findFirst().map(s -> Task.of(s.routes().get(0))));
         }
         List<Finding> findings = Finding.of(survey).stream().filter(f -> f.severity() != Severity.NOTE).toList();
-        List<Finding> bad = findings.stream().filter(f -> f.severity().compareTo(Severity.BEFORE_USE) <= 0).toList();
+        List<Finding> bad = findings.stream().filter(f -> f.severity() == Severity.STOP_USE).toList();
         return bad.isEmpty() ? new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_CONDITION, findings.size()),
                 entries(findings), Optional.empty())
                 : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_CONDITION_BAD, bad.size()), entries(bad),
@@ -164,22 +185,18 @@ final class ClaimsOfTheWhole {
         return findings.stream().flatMap(f -> f.entries().stream()).sorted().distinct().toList();
     }
 
-    /** Against the year that stands with the serial number as read, else with the machine's description. */
+    /** Against the year that stands with the serial number as read; a machine's description is only what somebody said. */
     private static ClaimVerdict year(Claim claim, Survey survey) {
         Optional<StepResult> serial = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("serial")).findFirst();
         Optional<String> read = serial.flatMap(r -> r.as(String.class)).flatMap(ClaimsOfTheWhole::year);
-        Optional<String> plate = year(survey.machine().identity().year());
         Optional<String> claimed = year(claim.value());
-        Optional<String> other = read.or(() -> plate);
-        if (claimed.isEmpty() || other.isEmpty()) {
+        if (claimed.isEmpty() || read.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_YEAR_OPEN), List.of(),
                     ClaimsOfSteps.step(survey, "serial"));
         }
-        Object where = read.isPresent() ? serial.orElseThrow().step().name() : Claim.Source.PLATE;
-        return new ClaimVerdict(claim, claimed.equals(other) ? Standing.UPHELD : Standing.CONTRADICTED,
-                Reason.of(VerdictReason.CLAIM_YEAR, other.get(), where),
-                read.isPresent() ? List.of(serial.orElseThrow().entry()) : List.of(), read.isPresent() ? Optional.empty()
-                : ClaimsOfSteps.step(survey, "serial"));
+        return new ClaimVerdict(claim, claimed.equals(read) ? Standing.UPHELD : Standing.CONTRADICTED,
+                Reason.of(VerdictReason.CLAIM_YEAR, read.get(), serial.orElseThrow().step().name()), List.of(serial.orElseThrow().entry()),
+                Optional.empty());
     }
 
     private static Optional<String> year(String text) {
@@ -187,42 +204,94 @@ final class ClaimsOfTheWhole {
         return m.find() ? Optional.of(m.group()) : Optional.empty();
     }
 
-    /** Against what was put down for the lift. */
+    /** Only a weighing weighs: what somebody says for the lift is another word. */
     private static ClaimVerdict weight(Claim claim, Survey survey) {
-        if (survey.steps().lift().isEmpty()) {
-            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_WEIGHED_NOT), List.of(),
+        Optional<Noted<Lift>> lift = survey.steps().lift();
+        if (lift.isEmpty() || !WEIGHED.matcher(lift.get().what().saidBy()).find()) {
+            return new ClaimVerdict(claim, Standing.UNTESTED, lift.map(l -> Reason.of(VerdictReason.CLAIM_WEIGHED_WORD,
+                    l.what().machine().typed(), l.what().saidBy())).orElse(Reason.of(VerdictReason.CLAIM_WEIGHED_NOT)), List.of(),
                     ClaimsOfSteps.step(survey, "lift"));
         }
         Mass claimed = Mass.parse(claim.value());
-        Mass said = survey.steps().lift().get().what().machine();
+        Mass weighed = lift.get().what().machine();
         BigDecimal near = survey.rules().share(Rule.CLAIM_NEAR);
-        boolean heavier = said.low().compareTo(claimed.high().multiply(BigDecimal.ONE.add(near))) > 0;
-        boolean lighter = said.high().compareTo(claimed.low().multiply(BigDecimal.ONE.subtract(near))) < 0;
+        boolean heavier = weighed.low().compareTo(claimed.high().multiply(BigDecimal.ONE.add(near))) > 0;
+        boolean lighter = weighed.high().compareTo(claimed.low().multiply(BigDecimal.ONE.subtract(near))) < 0;
         return new ClaimVerdict(claim, heavier || lighter ? Standing.CONTRADICTED : Standing.UPHELD,
-                Reason.of(VerdictReason.CLAIM_WEIGHED, said.typed(), survey.steps().lift().get().what().saidBy()),
-                List.of(survey.steps().lift().get().entry()), Optional.empty());
+                Reason.of(VerdictReason.CLAIM_WEIGHED, weighed.typed(), lift.get().what().saidBy()), List.of(lift.get().entry()),
+                Optional.empty());
     }
 
+    /** By what was measured between the phases, within the house's tolerance of one of the voltages claimed. */
     private static ClaimVerdict supply(Claim claim, Survey survey) {
-        Optional<Voltage> plate = survey.machine().fitOut().supply().volts();
-        Voltage claimed = Voltage.parse(claim.value());
-        return plate.map(p -> new ClaimVerdict(claim,
-                        claimed.ways().stream().anyMatch(c -> p.ways().stream().anyMatch(w -> c.low().compareTo(w.high()) <= 0
-                        && w.low().compareTo(c.high()) <= 0))
-                ? Standing.UPHELD : Standing.CONTRADICTED,
-                Reason.of(VerdictReason.CLAIM_PLATE_SAYS, p.typed().replaceAll("(?i)\\s*v(olts?)?$", "") + " V"), List.of(),
-                Optional.<Task>empty())).orElseGet(() -> unread(claim, survey));
+        Optional<StepResult> measured = survey.steps().latest().values().stream().filter(r -> r.as(SupplyReading.class).isPresent())
+                .findFirst();
+        if (measured.isEmpty()) {
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_SUPPLY_OPEN), List.of(),
+                    ClaimsOfSteps.step(survey, "supply"));
+        }
+        List<BigDecimal> volts = measured.get().as(SupplyReading.class).orElseThrow().volts();
+        BigDecimal off = survey.rules().share(Rule.VOLTAGE_TOLERANCE);
+        boolean fits = Voltage.parse(claim.value()).ways().stream().anyMatch(way -> volts.stream().allMatch(v ->
+                v.compareTo(way.low().multiply(BigDecimal.ONE.subtract(off))) >= 0
+                && v.compareTo(way.high().multiply(BigDecimal.ONE.add(off))) <= 0));
+        return new ClaimVerdict(claim, fits ? Standing.UPHELD : Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_SUPPLY,
+                volts.stream().map(v -> (Object) v).toList()), List.of(measured.get().entry()), Optional.empty());
     }
 
+    /** By the motor's plate as it was read, figures in the unit that was claimed. */
     private static ClaimVerdict power(Claim claim, Survey survey) {
+        Optional<StepResult> plate = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("motor-plate")).findFirst();
+        Optional<String> read = plate.flatMap(r -> r.as(String.class)).map(POWER::matcher).filter(Matcher::find).map(Matcher::group);
+        if (read.isEmpty()) {
+            return unread(claim, survey);
+        }
         BigDecimal claimed = Power.parse(claim.value()).kilowatts();
+        BigDecimal over = Power.parse(read.get()).kilowatts().subtract(claimed);
         BigDecimal near = claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR));
-        return survey.machine().motor().map(m -> {
-            BigDecimal over = m.kilowatts().subtract(claimed);
-            Standing standing = over.abs().compareTo(near) <= 0 ? Standing.UPHELD : over.signum() < 0 ? Standing.SHORT : Standing.BETTER;
-            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, Quantity.of(m.kilowatts(), "kW")), List.of(),
-                    Optional.<Task>empty());
-        }).orElseGet(() -> unread(claim, survey));
+        Standing standing = over.abs().compareTo(near) <= 0 ? Standing.UPHELD : over.signum() < 0 ? Standing.SHORT : Standing.BETTER;
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, read.get()),
+                List.of(plate.orElseThrow().entry()), Optional.empty());
+    }
+
+    /** By the hours that somebody read off the control or its counter and wrote down there. */
+    private static ClaimVerdict hours(Claim claim, Survey survey) {
+        Optional<StepResult> read = survey.steps().latest().values().stream()
+                .filter(r -> HOURS.matcher(r.remark()).find()).reduce((a, b) -> b);
+        if (read.isEmpty()) {
+            return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_HOURS_OPEN), List.of(),
+                    ClaimsOfSteps.step(survey, "control-boots"));
+        }
+        Matcher m = HOURS.matcher(read.get().remark());
+        m.find();
+        BigDecimal counted = new BigDecimal((m.group(1) == null ? m.group(2) : m.group(1)).replaceAll("[ ,]", ""));
+        BigDecimal claimed = TypedNumber.parsePositive(claim.value().replaceAll("(?i)\\s*(hours?|h)$", "")).value();
+        BigDecimal most = claimed.multiply(BigDecimal.ONE.add(survey.rules().share(Rule.CLAIM_NEAR)));
+        return new ClaimVerdict(claim, counted.compareTo(most) > 0 ? Standing.CONTRADICTED : Standing.UPHELD,
+                Reason.of(VerdictReason.CLAIM_HOURS, counted), List.of(read.get().entry()), Optional.empty());
+    }
+
+    /** "Reground", "new screws": contradicted by what such work would have to show and does not, never upheld by anything short of it. */
+    private static ClaimVerdict work(Claim claim, Survey survey, List<String> codes) {
+        List<StepResult> done = survey.steps().latest().values().stream().filter(r -> codes.contains(r.step().code())).toList();
+        List<StepResult> bad = done.stream().filter(StepResult::isBad).toList();
+        Optional<Task> next = survey.steps().inScope().stream().filter(s -> codes.contains(s.code())
+                && !survey.steps().latest().containsKey(s.id())).findFirst().map(Task::of);
+        return new ClaimVerdict(claim, bad.isEmpty() ? Standing.UNTESTED : Standing.CONTRADICTED, bad.isEmpty()
+                ? Reason.of(VerdictReason.CLAIM_WORK, done.size())
+                : Reason.of(VerdictReason.CLAIM_TIED, bad.stream().map(r -> (Object) Reason.of(VerdictReason.CLAIM_STEP, r.step().name(),
+                        r.because().isEmpty() ? List.of(r.outcome()) : r.because())).toList()),
+                (bad.isEmpty() ? done : bad).stream().map(StepResult::entry).sorted().toList(), next);
+    }
+
+    /** A new screw has no wear along it. */
+    private static ClaimVerdict screws(Claim claim, Survey survey) {
+        List<StepResult> worn = survey.steps().latest().values().stream().filter(r -> r.as(MotionRecordings.Lost.class)
+                .filter(l -> l.backlash().isWorn(survey.rules())).isPresent()).toList();
+        return worn.isEmpty() ? work(claim, survey, List.of("lead-screw-wear"))
+                : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_TIED, worn.stream().map(r -> (Object) Reason.of(
+                        VerdictReason.CLAIM_STEP, r.step().name(), r.because())).toList()),
+                        worn.stream().map(StepResult::entry).sorted().toList(), Optional.empty());
     }
 
     private static ClaimVerdict unread(Claim claim, Survey survey) {

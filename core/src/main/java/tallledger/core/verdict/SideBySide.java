@@ -19,7 +19,7 @@ import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Offer;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;

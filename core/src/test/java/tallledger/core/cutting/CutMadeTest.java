@@ -15,7 +15,7 @@ import tallledger.core.family.StepId;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;

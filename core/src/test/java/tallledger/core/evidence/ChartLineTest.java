@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.ChartLine.Sense;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

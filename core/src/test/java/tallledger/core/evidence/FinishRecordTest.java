@@ -20,7 +20,7 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;

@@ -15,7 +15,7 @@ import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 

@@ -20,7 +20,7 @@ import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 

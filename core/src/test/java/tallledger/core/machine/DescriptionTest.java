@@ -30,7 +30,7 @@ import tallledger.core.machine.Claim.Source;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.reading.Power;
 
@@ -114,7 +114,7 @@ class DescriptionTest {
         MachineDescription twelve = Machines.twelve();
         SpeedPlate other = Machines.plate(List.of(Machines.plateLever("gear", "1 2")), "100 200");
         assertThatThrownBy(() -> new MachineDescription(twelve.identity(), List.of(), twelve.train(), other)).isInstanceOf(Refused.class);
-        List<Claim> many = Collections.nCopies(61, new Claim(Attribute.OTHER, "x", Source.SELLER, ""));
+        List<Claim> many = Collections.nCopies(91, new Claim(Attribute.OTHER, "x", Source.SELLER, ""));
         assertThatThrownBy(() -> new MachineDescription(twelve.identity(), many, twelve.train(), twelve.plate()))
                 .isInstanceOf(Refused.class);
     }

@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.LengthUnit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;

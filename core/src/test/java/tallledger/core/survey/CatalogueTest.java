@@ -39,7 +39,7 @@ import tallledger.core.plate.SpeedPlate;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.verdict.ClaimVerdict;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
 

@@ -20,7 +20,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 

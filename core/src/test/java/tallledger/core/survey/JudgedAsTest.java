@@ -19,7 +19,7 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

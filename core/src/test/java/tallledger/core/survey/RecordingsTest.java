@@ -27,7 +27,7 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.gauge.Shown;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
@@ -152,7 +152,7 @@ class RecordingsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"763, PROVEN, travel.enough", "760, UNDECIDED, travel.close", "757, FAILED, travel.short"})
+    @CsvSource({"760, PROVEN, travel.enough", "753, UNDECIDED, travel.close", "750, FAILED, travel.short"})
     void aTravelIsHeldAgainstItsClaim(String measured, Outcome outcome, String code) {
         StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(TypedLength.parse("760", LengthUnit.MM))),
                 "value=" + measured + " mm");

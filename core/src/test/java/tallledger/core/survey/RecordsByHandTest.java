@@ -26,7 +26,7 @@ import tallledger.core.ByHand;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;

@@ -14,7 +14,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
 

@@ -24,7 +24,7 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.family.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 
 /**

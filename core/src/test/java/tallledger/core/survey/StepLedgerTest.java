@@ -36,7 +36,7 @@ import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.Axis;
 import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;

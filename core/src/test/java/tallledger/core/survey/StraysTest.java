@@ -30,7 +30,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;

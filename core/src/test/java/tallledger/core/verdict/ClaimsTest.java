@@ -27,7 +27,7 @@ import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.ThreadPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.survey.Scope;
@@ -73,15 +73,17 @@ class ClaimsTest {
         assertThat(only().entries()).contains(9);
     }
 
-    /** No entry can bear out "excellent"; what must be put right before use contradicts it, what one can live with does not. */
+    /** No entry can bear out "excellent"; what stops use contradicts it, what must be put right before use does not. */
     @Test
     void excellentIsNeverUpheld() {
         said(claim(Attribute.CONDITION, "excellent"));
         book.step("lamp", true);
         assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
         book.step("oil-levels", true);
+        assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+        book.step("isolator", true);
         assertThat(only().standing()).isEqualTo(Standing.CONTRADICTED);
-        assertThat(only().entries()).containsExactly(3);
+        assertThat(only().entries()).containsExactly(4);
     }
 
     @Test
@@ -153,30 +155,29 @@ class ClaimsTest {
         assertThat(only().standing()).as("somebody says it is bad").isEqualTo(Standing.CONTRADICTED);
     }
 
-    /** Against the description where no serial number was read; where neither says a year it stays open. */
+    /** A machine's own description is what somebody said: it upholds nothing. */
     @Test
-    void aYearStandsAgainstTheDescriptionToo() {
-        for (var expected : List.of(List.of("1974", Standing.UPHELD), List.of("1973", Standing.CONTRADICTED),
-                        List.of("long ago", Standing.UNTESTED))) {
-            said(claim(Attribute.YEAR, (String) expected.get(0)));
+    void aYearOfTheDescriptionUpholdsNothing() {
+        for (String year : List.of("1974", "1973")) {
+            said(claim(Attribute.YEAR, year));
             MachineDescription d = book.machine();
             Identity dated = new Identity("Test lathe", "", "", Family.LATHE, "", "1974", "", "", LengthUnit.MM);
             book = new SurveyBook(new MachineDescription(dated, d.claims(), d.train(), d.plate()), Scope.WHOLE, 20);
-            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             assertThat(only().test()).as("the serial number would say").map(Task::key).contains("serial");
             assertThat(only().entries()).isEmpty();
         }
     }
 
     /**
-     * 600 claimed: measured 610, 600, 700 and 500, each with its U: as claimed, too close to call, better, short; tied to no axis nothing
-     * tests it.
+     * 600 claimed, which holds from 594: measured 610, 600, 594, 700 and 500, each with its U: as claimed, as claimed, too close to call,
+     * better, short; tied to no axis nothing tests it.
      */
     @Test
     void aTravelIsHeldAgainstWhatWasMeasured() {
         said(claim(Attribute.TRAVEL, "600 mm"));
         assertThat(only().because().code()).isEqualTo("claim.travel-untied");
-        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UNTESTED), List.of("700", Standing.BETTER),
+        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UPHELD), List.of("594", Standing.UNTESTED), List.of("700", Standing.BETTER),
                         List.of("500", Standing.SHORT))) {
             said(new Claim(Attribute.TRAVEL, "600 mm", Source.SELLER, "", AxisId.read("carriage")));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
@@ -195,7 +196,7 @@ class ClaimsTest {
                 claim(Attribute.FASTEST_SPEED, "315"), claim(Attribute.SLOWEST_SPEED, "50"));
         String first = book.machine().train().routes().get(0).key();
         assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing)
-                .containsExactly(Standing.UNTESTED, Standing.SHORT, Standing.BETTER, Standing.UNTESTED, Standing.UNTESTED);
+                .containsExactly(Standing.UNTESTED, Standing.SHORT, Standing.UNTESTED, Standing.UNTESTED, Standing.UNTESTED);
         assertThat(only().test()).map(Task::key).contains(first);
         assertThat(only().because().arguments()).containsExactly(4, 0, 0, 0, 4);
         all("40.2", "80.1", "160.4", "316");
@@ -222,14 +223,16 @@ class ClaimsTest {
         assertThat(only().standing()).as("five digits are no year").isEqualTo(Standing.UNTESTED);
     }
 
-    /** Put down for the lift: 1 850 kg. Within 5 % of it is as claimed. */
+    /** Weighed for the lift: 1 850 kg. Within 5 % of it is as claimed. What somebody says for the lift weighs nothing. */
     @Test
-    void aWeightStandsAgainstTheLifts() {
+    void aWeightStandsAgainstAWeighing() {
         for (var expected : List.of(List.of("1800 kg", Standing.UPHELD), List.of("1.9 to 2.1 t", Standing.UPHELD),
                         List.of("1750 kg", Standing.CONTRADICTED), List.of("2 t", Standing.CONTRADICTED))) {
             said(claim(Attribute.WEIGHT, (String) expected.get(0)));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
-            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the keeper")));
+            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the seller")));
+            assertThat(only().standing()).as("a word").isEqualTo(Standing.UNTESTED);
+            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "weighed by the crane scale")));
             assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
         }
     }
@@ -283,8 +286,8 @@ class ClaimsTest {
     }
 
     /**
-     * Four threads by two levers: as many as are claimed and each right, or inferred; fewer on the plate, or one wrong, is short; more is
-     * better.
+     * Four threads by two levers: as many as are claimed and each right, or inferred; one wrong is short, fewer on the plate
+     * are not counted there; more is better.
      */
     @Test
     void threadsOfAPlateAreCountedOnIt() {
@@ -292,11 +295,11 @@ class ClaimsTest {
         ThreadPlate plate = new ThreadPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"),
                         Machines.plateLever("knob", "1 2")), "8 9 16 18"), ThreadPlate.Counted.PER_INCH);
         MachineDescription d = book.machine();
-        for (var expected : List.of(List.of("4", Standing.UPHELD), List.of("3", Standing.BETTER), List.of("5", Standing.SHORT))) {
+        for (var expected : List.of(List.of("4", Standing.UPHELD), List.of("3", Standing.BETTER), List.of("5", Standing.UNTESTED))) {
             book = new SurveyBook(new MachineDescription(d.identity(), List.of(claim(Attribute.THREAD_COUNT, (String) expected.get(0))),
                             d.train(), d.plate(), Optional.empty(), Optional.empty(), Optional.of(plate), d.fitOut()), Scope.WHOLE, 20);
             book.step("thread-plate.I.1", false, "pitch", "8 tpi", "length", "127.00 mm", "turns", "40");
-            assertThat(only().standing()).isEqualTo(expected.get(0).equals("5") ? Standing.SHORT : Standing.UNTESTED);
+            assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             assertThat(only().because().arguments()).containsExactly(4, 1, 0, 3);
             assertThat(only().test()).isPresent();
             book.step("thread-plate.II.2", false, "pitch", "18 tpi", "length", "56.44 mm", "turns", "40");
@@ -307,11 +310,11 @@ class ClaimsTest {
         }
     }
 
-    /** By power: that it suffices is no cut that was made, that it does not is short of it. */
+    /** By power, as the motor is described: a reckoning, whichever way it comes out. The cut itself decides. */
     @Test
     void aDrillingCapacityIsHeldAgainstThePower() {
         said();
-        for (var expected : List.of(List.of("0.1 kW", Standing.SHORT), List.of("30 kW", Standing.UNTESTED))) {
+        for (var expected : List.of(List.of("0.1 kW", Standing.UNTESTED), List.of("30 kW", Standing.UNTESTED))) {
             MotorRating motor = new MotorRating(Power.parse((String) expected.get(0)), MotorRating.Law.CONSTANT_POWER,
                     new BigDecimal("0.8"));
             book = new SurveyBook(with(book.machine(), Optional.of(motor), book.machine().fitOut(),
@@ -396,27 +399,76 @@ class ClaimsTest {
         assertThat(new ArrayList<>(told.get(1).claims())).extracting(ClaimVerdict::standing).containsOnly(Standing.UNTESTED);
     }
 
+    /** The motor's plate as it was read, whatever the description says; figures in the unit that was claimed. */
     @Test
-    void whatAPlateSaysIsHeldAgainstIt() {
-        said(claim(Attribute.MOTOR_POWER, "4 kW"), claim(Attribute.SUPPLY, "400 V"));
-        assertThat(ClaimVerdict.of(book.survey())).allSatisfy(v -> {
-            assertThat(v.standing()).isEqualTo(Standing.UNTESTED);
-            assertThat(v.because().code()).isEqualTo("claim.plate-unread");
-        });
-        MachineDescription d = book.machine();
-        FitOut f = d.fitOut();
-        FitOut supplied = new FitOut(f.axes(), f.features(), SupplyPlate.parse("380-400", "50", 3, "", "", false), f.chart(),
-                f.otherSpeeds());
+    void aMotorsPowerStandsAgainstItsPlateAsRead() {
         for (var expected : List.of(List.of("4 kW", Standing.UPHELD), List.of("4.1 kW", Standing.UPHELD), List.of("5.5 kW", Standing.SHORT),
                         List.of("3 kW", Standing.BETTER), List.of("5.5 hp", Standing.UPHELD))) {
-            MachineDescription rated = new MachineDescription(d.identity(),
-                    List.of(claim(Attribute.MOTOR_POWER, (String) expected.get(0)), claim(Attribute.SUPPLY, "400 V"),
-                            claim(Attribute.SUPPLY, "230 V")),
-                    d.train(), d.plate(), Optional.of(new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER,
-                            new BigDecimal("0.8"))), d.feeds(), d.threads(), supplied);
-            SurveyBook other = new SurveyBook(rated, Scope.WHOLE, 20);
-            assertThat(ClaimVerdict.of(other.survey())).extracting(ClaimVerdict::standing)
-                    .containsExactly((Standing) expected.get(1), Standing.UPHELD, Standing.CONTRADICTED);
+            said(claim(Attribute.MOTOR_POWER, (String) expected.get(0)));
+            MachineDescription d = book.machine();
+            MachineDescription rated = with(d, Optional.of(new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER,
+                    new BigDecimal("0.8"))), d.fitOut(), claim(Attribute.MOTOR_POWER, (String) expected.get(0)));
+            book = new SurveyBook(rated, Scope.WHOLE, 20);
+            assertThat(only().standing()).as("the description says so").isEqualTo(Standing.UNTESTED);
+            assertThat(only().test()).map(Task::key).contains("motor-plate");
+            book.step("motor-plate", false, "text", "4 kW, 1 440 rpm, 400 V");
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+            assertThat(only().because().toString()).contains("4 kW").doesNotContain("4.10");
         }
+    }
+
+    /** 208 or 220 V: measured 209, 211 and 208 it is one of the two; 400 V is neither. */
+    @Test
+    void aSupplyStandsAgainstWhatWasMeasured() {
+        for (var expected : List.of(List.of("208/220 V", Standing.UPHELD), List.of("400 V", Standing.CONTRADICTED))) {
+            said(claim(Attribute.SUPPLY, (String) expected.get(0)));
+            assertThat(only().test()).map(Task::key).contains("supply");
+            book.step("supply", false, "source", "MAINS", "l12", "209", "l23", "211", "l31", "208", "measuredBy", "E. Lamb");
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+        }
+    }
+
+    /** 315 by its place: the run there reads 250. A card says 250: a run reads that. 90 is nowhere. */
+    @Test
+    void aSingleSpeedStandsByTheRun() {
+        said(claim(Attribute.SPEED, "315"), claim(Attribute.SPEED, "250"), claim(Attribute.SPEED_LIST, "40 80 160 315"),
+                claim(Attribute.SPEED, "90"), claim(Attribute.SPEEDS_WORK, "they all work"));
+        all("40.2", "80.1", "160.4", "250");
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.CONTRADICTED,
+                Standing.UPHELD, Standing.CONTRADICTED, Standing.UNTESTED, Standing.CONTRADICTED);
+    }
+
+    /** A speed that ran as it should and whined is there; that it is good is another thing. */
+    @Test
+    void aSpeedThatWhinesIsThere() {
+        said(claim(Attribute.SPEED_COUNT, "4"), claim(Attribute.FASTEST_SPEED, "315"), claim(Attribute.SPEEDS_WORK, "all work"));
+        all("40.2", "80.1", "160.4");
+        book.run(List.of("B", "2"), "316", false, Symptom.WHINES);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UPHELD, Standing.UPHELD,
+                Standing.CONTRADICTED);
+    }
+
+    @Test
+    void whatASizeIsSaidToBeIsMeasured() {
+        for (var expected : List.of(List.of("400", Standing.UNTESTED), List.of("410", Standing.UPHELD), List.of("380", Standing.SHORT))) {
+            said(claim(Attribute.SWING, "410 mm"));
+            assertThat(only().test()).map(Task::key).contains("size-swing");
+            if (!expected.get(0).equals("400")) {
+                book.step("size-swing", false, "value", (String) expected.get(0));
+            }
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+        }
+    }
+
+    /** The ends of the feeds by what was measured; the count of them is nobody's yet. */
+    @Test
+    void functionsStandByTheStepsThatShowThem() {
+        said(claim(Attribute.FUNCTION, "coolant"), claim(Attribute.FUNCTION, "lamp"), claim(Attribute.FUNCTION, "cup holder"),
+                claim(Attribute.SERVICED, "serviced"), claim(Attribute.WAYS, "reground"), claim(Attribute.HOURS, "9000"));
+        book.step("coolant", true);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.CONTRADICTED,
+                Standing.UNTESTED, Standing.UNTESTED, Standing.UNTESTED, Standing.UNTESTED, Standing.UNTESTED);
+        book.step("bed-by-headstock", true);
+        assertThat(ClaimVerdict.of(book.survey()).get(4).standing()).isEqualTo(Standing.CONTRADICTED);
     }
 }

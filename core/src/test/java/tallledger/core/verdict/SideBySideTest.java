@@ -23,7 +23,7 @@ import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Stakes;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;

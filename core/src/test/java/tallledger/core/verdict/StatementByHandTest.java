@@ -5,7 +5,7 @@ import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
 import tallledger.core.safety.Mounted;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Route;
 import java.util.Optional;

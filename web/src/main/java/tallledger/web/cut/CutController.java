@@ -22,7 +22,7 @@ import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
 import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;

@@ -21,7 +21,7 @@ import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Phase;

@@ -19,7 +19,7 @@ import tallledger.core.drive.StageCheck;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.PlateRemark;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.web.speeds.RayChartView;
 import tallledger.web.words.Figures;

@@ -40,7 +40,7 @@ import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;

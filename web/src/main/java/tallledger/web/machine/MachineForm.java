@@ -33,7 +33,7 @@ import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
@@ -264,8 +264,9 @@ final class MachineForm {
     /** What is said in free words, split into rows of claims to be checked; what stood there stays before them. */
     static void split(Typed typed, List<Axis> axes) {
         LengthUnit unit = typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
+        Family family = Stream.of(Family.values()).filter(f -> typed.holds("family", f.name())).findFirst().orElse(Family.LATHE);
         typed.withoutErrors().choice("saidBy", Claim.Source.class)
-                .flatMap(source -> typed.attempt("said", () -> ClaimText.split(typed.get("said"), source, unit, axes)))
+                .flatMap(source -> typed.attempt("said", () -> ClaimText.split(typed.get("said"), source, family, unit, axes)))
                 .ifPresent(claims -> {
                     int row = 0;
                     for (Claim claim : claims) {
@@ -286,7 +287,7 @@ final class MachineForm {
     /** A blank form: one fixed motor and two gear levers to fill in. */
     static Typed blank() {
         Typed typed = Typed.blank();
-        typed.set("family", tallledger.core.family.Family.LATHE.name());
+        typed.set("family", Family.LATHE.name());
         typed.set("unit", LengthUnit.MM.name());
         typed.set("stage0.name", "motor");
         typed.set("stage0.kind", StageKind.MOTOR.name());

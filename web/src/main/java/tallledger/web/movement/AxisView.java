@@ -9,7 +9,7 @@ import java.util.Optional;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
 import tallledger.core.motion.FeedReading;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;

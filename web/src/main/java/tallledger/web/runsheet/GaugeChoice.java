@@ -7,7 +7,7 @@ import java.util.stream.Stream;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.House;
 import tallledger.core.house.HouseGauge;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rule;

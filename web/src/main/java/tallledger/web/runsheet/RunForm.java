@@ -16,7 +16,7 @@ import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.House;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;

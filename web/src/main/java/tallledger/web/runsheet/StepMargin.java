@@ -26,7 +26,7 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

@@ -16,8 +16,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.Finish;
 import tallledger.core.finish.TraceFile;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
@@ -51,8 +53,10 @@ class TraceController {
         Optional<TraceFile.Typed> read = typed.attempt("file", () -> TraceFile.read(bytes(file)));
         read.ifPresent(trace -> {
             typed.set("ra", "");
-            typed.set("spacing", trace.spacing().isEmpty() ? typed.get("spacing") : trace.spacing() + " mm");
-            typed.set("trace", trace.heights());
+            boolean inches = survey.folded().machine().unit() == LengthUnit.INCH;
+            String spacing = inches ? FieldUnit.LENGTH.retyped(trace.spacing()) : trace.spacing() + " mm";
+            typed.set("spacing", trace.spacing().isEmpty() ? typed.get("spacing") : spacing);
+            typed.set("trace", inches ? FieldUnit.ROUGHNESS.retyped(trace.heights()) : trace.heights());
         });
         if (read.isEmpty()) {
             response.setStatus(422);

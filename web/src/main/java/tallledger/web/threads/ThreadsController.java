@@ -15,7 +15,7 @@ import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.UnevenWheel;
 import tallledger.core.motion.WheelSet;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedRatio;

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.gauge.Shown;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.evidence.InUnit;
-import tallledger.core.reading.LengthUnit;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Task;

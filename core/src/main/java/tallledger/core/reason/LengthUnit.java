@@ -1,4 +1,4 @@
-package tallledger.core.reading;
+package tallledger.core.reason;
 
 import java.math.BigDecimal;
 

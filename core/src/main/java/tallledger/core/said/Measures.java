@@ -1,0 +1,185 @@
+package tallledger.core.said;
+
+import static tallledger.core.said.Forms.LENGTH;
+import static tallledger.core.said.Forms.LONG;
+import static tallledger.core.said.Forms.NUM;
+import static tallledger.core.said.Forms.RPM;
+import static tallledger.core.said.Forms.SIZE;
+import static tallledger.core.said.Forms.TO;
+import static tallledger.core.said.Forms.of;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.said.Vocabulary.Kind;
+
+/** The rules for figures, in the order they are tried: what is no figure of the machine first, then what is most particular. */
+final class Measures {
+
+    private static final Pattern STRANGERS = of("\\b(?:adds?|adding|jog(?:s|ging)?|chang(?:es?|ing)[- ]over|phone|tel|call|lift(?:ing)?|crane|hoist|"
+            + "fork ?lift|trailer|asking|priced?|costs?|paid|offers?|new price|door|sheds?|postcode)\\b[^;.]*?\\d(?:(?! and )[^,;])*"
+            + "|[£$€]\\s?\\d[\\d., ]*\\d?|" + LONG + "\\s*(?:pounds sterling|gbp|usd|eur|euros?|dollars|quid|%|percent|per cent|miles?|km|owners?)\\b"
+            + "|\\bnot\\s+(?:a\\s+)?\\d[\\d.,]*|\\b(?:\\d+|one|a)\\s*(?:years?|months?|weeks?|days?|hours? (?:away|notice|drive)|minutes?|seconds?|shifts?)\\b[^,;]*"
+            + "|[^,;]*\\b(?:warranty|guaranteed?)\\b[^,;]*|\\b(?:since|until|till)\\s+(?:19|20)\\d\\d\\b"
+            + "|\\b(?:moved|bought|rewired|overhauled|painted|last used|installed|refurbished|retired|came here|acquired|purchased|stored)\\b[^,;]*?"
+            + "\\b(?:19|20)\\d\\d\\b");
+    private static final Pattern TABLE = of("\\btable\\s*(?:size|surface|top)?\\s*(?:of|is|:)?\\s*" + SIZE + "|" + SIZE
+            + "\\s*(?:working )?(?:table|worktable)\\b");
+    private static final Pattern WHEEL = of("(?<!regulating )\\b(?:grinding )?wheel\\s*(?:size)?\\s*(?:of|is|:)?\\s*" + SIZE + "|" + SIZE + "\\s*(?:grinding )?wheel\\b");
+    private static final Pattern TRAVELS = of("\\btravels?\\s*(?:of|are|is|:)?\\s*(?:x[/ ,]*y(?:[/ ,]*z)?)?\\s*:?\\s*" + SIZE + "|" + SIZE
+            + "\\s*(?:of )?travels?\\b");
+    private static final Pattern LATHE_SIZE = of("(\\d+(?:[.,]\\d+)?)\\s*(?:mm|in(?:ch)?|[\"″”])?\\s*(?:x|×|by)\\s*(\\d+)\\s*(mm|in(?:ch(?:es)?)?|[\"″”])?\\s*"
+            + "(?:[a-z-]+\\s){0,2}lathe\\b");
+    private static final Pattern TAPER = of("\\b(?:no\\.?|number|nr\\.?|#)\\s*\\d+\\s*(?:morse )?(?:spindle )?(taper|nose|centre|center|arbor)\\b"
+            + "|\\b(?:mt|mk|bt|nt|iso|int|cat|hsk|sk|jt)[- ]?\\d{1,3}\\b(?:\\s*(taper|spindle|nose))?|\\br\\s?8\\b|\\bmorse(?: taper)?\\s*(?:no\\.?\\s*)?\\d\\b"
+            + "|\\btaper\\s*(?:no\\.?\\s*|number\\s*)?\\d{1,2}\\b|(?<![\\w.])\\d{1,2}\\s*(?:int|iso|nt|mt|morse)?\\s*(taper)\\b");
+    private static final Pattern RATIO = of("(?:\\b(?:back gear|range [a-z]|low range|reduction|ratio)\\b[^,;\\d]{0,16})?" + NUM
+            + "\\s*(?:to|:)\\s*(?:1|one)\\b(?:,?\\s*or\\s*(?:perhaps |maybe )?\\d+(?:[.,]\\d+)?)?");
+    private static final Pattern COLLETS = of("\\bcollets?,?\\s*(?:from\\s+)?(\\d[\\d.,]*\\s*(?:mm)?\\s*(?:to|-|–)\\s*\\d[\\d.,]*\\s*(?:mm)?\\s*(?:by|in steps of|"
+            + "every)\\s*\\d[\\d.,]*)|(?<![\\w.])(\\d+)\\s+collets\\b");
+    private static final Pattern FRAGMENT = of(SIZE);
+
+    private Measures() {
+    }
+
+    static void read(Sentence s, Vocabulary v) {
+        if (v.plate()) {
+            plateList(s);
+        }
+        s.each(STRANGERS, s::keep);
+        s.each(COLLETS, m -> s.take(Topic.COLLETS, first(m), m));
+        s.each(TAPER, m -> m.group().contains("centre") || m.group().contains("center") || m.group().contains("arbor") ? s.keep(m)
+                : s.take(Topic.TAPER, m.group(), m));
+        s.each(RATIO, m -> s.takeExactly(Topic.RATIO, m.group(), m, ""));
+        sizes(s, v);
+        Speeds.read(s, v);
+        Feeds.read(s, v);
+        lengths(s, v);
+        rest(s, v);
+    }
+
+    /** A row of a plate: its figures in their order. */
+    private static void plateList(Sentence s) {
+        s.each(of("(?<![\\w./])\\d+(?:\\.\\d+)?(?:[ ,/]+\\d+(?:\\.\\d+)?(?![\\w/])){2,}"), m -> s.take(Topic.SPEED_LIST,
+                String.join(" ", Arrays.stream(m.group().split("[ ,/]+")).toList()), m));
+    }
+
+    private static void sizes(Sentence s, Vocabulary v) {
+        s.each(TABLE, m -> s.take(Topic.TABLE_SIZE, first(m), m));
+        s.each(WHEEL, m -> s.take(Topic.WHEEL_SIZE, first(m), m));
+        if (v.kind() == Kind.LATHE) {
+            s.each(LATHE_SIZE, m -> {
+                String unit = m.group(3) == null ? "" : " " + m.group(3);
+                s.take(Topic.SWING, m.group(1) + unit, m);
+                return s.take(Topic.BETWEEN_CENTRES, m.group(2) + unit, m);
+            });
+        }
+        s.each(TRAVELS, m -> {
+            String[] parts = first(m).split("\\s*(?:x|×|by)\\s*");
+            String unit = parts[parts.length - 1].replaceAll("[\\d.,/ -]", "").strip();
+            for (int i = 0; i < parts.length && i < v.axes().size(); i++) {
+                s.take(Topic.TRAVEL, parts[i].replaceAll("[^\\d.,/ -]", "").strip() + (unit.isEmpty() ? "" : " " + unit), m, v.axes().get(i));
+            }
+            return true;
+        });
+        // Any other size may be a table's, a wheel's, a room's: nobody says.
+        s.each(FRAGMENT, m -> s.keep(m));
+    }
+
+    static String first(Matcher m) {
+        for (int i = 1; i <= m.groupCount(); i++) {
+            if (m.group(i) != null) {
+                return m.group(i).strip();
+            }
+        }
+        return m.group().strip();
+    }
+
+    private record Named(Topic topic, String name, List<Kind> kinds) {
+    }
+
+    private static final List<Kind> ALL = List.of(Kind.values());
+    private static final List<Named> NAMED = List.of(
+            new Named(Topic.BETWEEN_CENTRES, "between (?:the )?cent(?:re|er)s", List.of(Kind.LATHE, Kind.GRINDER)),
+            new Named(Topic.SWING, "swings?(?: over (?:the )?bed)?", ALL),
+            new Named(Topic.UNDER_SPINDLE, "(?:height )?under (?:the )?spindle", ALL),
+            new Named(Topic.ARM_RADIUS, "(?:arm(?: radius)?|radius)", List.of(Kind.DRILL)),
+            new Named(Topic.THROAT, "throat", ALL), new Named(Topic.BORE, "(?:spindle )?bore", ALL),
+            new Named(Topic.CHUCK_SIZE, "(?:\\w+[- ]jaw |magnetic |independent |rotary )*chuck", ALL),
+            new Named(Topic.REST_SIZE, "(?:fixed |travelling )?(?:steady(?: rest)?|rest)", List.of(Kind.LATHE)));
+
+    private static void lengths(Sentence s, Vocabulary v) {
+        s.each(of("\\bdrill(?:s|ing)?(?: capacity)?\\s*(?:up to|of|:)?\\s*" + LENGTH + "(?:\\s*in (?:steel|cast iron|mild steel|iron))?"),
+                m -> s.take(Topic.DRILLING_CAPACITY, m.group(1), m));
+        for (Named named : NAMED) {
+            if (named.kinds.contains(v.kind())) {
+                s.each(of(LENGTH + "\\s*" + named.name + "\\b|\\b" + named.name + "\\s*(?:of|opens to|up to|:|is)?\\s*" + LENGTH),
+                        m -> first(m).matches("\\d{1,2}") && named.topic == Topic.CHUCK_SIZE ? false
+                                : s.take(named.topic, first(m), m));
+            }
+        }
+        String axes = String.join("|", v.axes().stream().map(Pattern::quote).toList());
+        if (!axes.isEmpty()) {
+            s.each(of("\\b(" + axes + ")\\s+(?:travels?|moves|stroke)\\s*(?:of|:|is)?\\s*" + LENGTH), m -> s.take(Topic.TRAVEL, m.group(2), m,
+                    m.group(1)));
+            s.each(of(LENGTH + "\\s*(?:of\\s+)?(" + axes + ")\\s+(?:travel|stroke)\\b"), m -> s.take(Topic.TRAVEL, m.group(1), m, m.group(2)));
+        }
+        if (v.kind() == Kind.MILL || v.kind() == Kind.CENTRE) {
+            boolean[] lettered = {false};
+            s.each(of("(?<![\\w-])([xyz])\\s*(?:axis|travel)?\\s*[:=]?\\s*" + LENGTH), m -> {
+                lettered[0] = true;
+                return !v.axis(m.group(1)).isEmpty() && s.take(Topic.TRAVEL, m.group(2), m, v.axis(m.group(1)));
+            });
+            if (lettered[0] && !axes.isEmpty()) {
+                s.each(of("\\b(" + axes + ")\\s*[:=]?\\s*" + LENGTH), m -> s.take(Topic.TRAVEL, m.group(2), m, m.group(1)));
+            }
+        }
+    }
+
+    private static void rest(Sentence s, Vocabulary v) {
+        String drive = "(?:inverter|vfd|vsd|converter|phase converter|spindle drive|servo drive|drive)";
+        String power = "(?<![\\w./])((?:\\d+ )?\\d+/\\d+|\\d{1,3}(?:,\\d{3})+|\\d+(?:[.,]\\d+)?)\\s*(hp\\b|h\\.p\\.|kw\\b|horse ?power\\b)";
+        s.each(of(power + "\\s*(?:\\w+\\s+)?" + drive + "\\b|\\b" + drive + "\\s*(?:is\\s*)?(?:rated|of|:)?\\s*(?:at\\s*|for\\s*)?" + power),
+                m -> s.take(Topic.DRIVE_RATING, power(m), m));
+        s.each(of(power + "\\s*(?:[\\w-]+\\s+){0,2}?(?:coolant|pump|feed|rapid|hydraulic|suds)\\b|\\b(?:pump|coolant|feed motor|hydraulics?)\\s*(?:motor\\s*)?"
+                + power), m -> s.keep(m));
+        s.each(of(power), m -> s.take(Topic.MOTOR_POWER, power(m), m));
+        s.each(of("\\b(?:weighs?|weight|weighing|mass)\\s*(?:is|of|:|about|around|roughly|approx\\.?|some|circa|just over|just under)*\\s*" + LONG
+                + "(?:" + TO + NUM + ")?\\s*(kg|kgs|kilos?|t\\b|tonnes?|tons?|lbs?|pounds)?"), m -> s.take(Topic.WEIGHT, mass(m, v), m));
+        s.each(of("(?<=^|[,;\\u0001])\\s*(?:about|approx\\.?|circa|roughly|around)?\\s*" + LONG + "(?:" + TO + NUM + ")?\\s*(kg|kgs|t|tonnes?|lbs?)\\s*(?=$|[,;])"),
+                m -> s.take(Topic.WEIGHT, mass(m, v), m));
+        s.each(of("(?<![\\w.])(\\d{3})\\s*(?:v(?:olts?)?)?\\s*(or|/|-|–|to)\\s*(\\d{3})\\s*v(?:olts?|ac)?\\b|(?<![\\w.])(\\d{3})\\s*v(?:olts?|ac)?\\b"),
+                m -> s.take(Topic.SUPPLY, m.group(4) != null ? m.group(4) + " V" : m.group(1) + (m.group(2).matches("or|/") ? "/" : "-")
+                        + m.group(3) + " V", m));
+        s.each(of(LONG + "\\s*(?:running |spindle |cutting |power[- ]on )?(?:hours|hrs)\\b"), m -> number(m.group(1)) >= 100
+                && s.take(Topic.HOURS, m.group(1), m));
+        s.each(of("\\b(?:built|made|manufactured|year(?: of (?:build|manufacture|construction))?|dated|new in)\\s*:?\\s*(?:in\\s+)?(?:about\\s+|circa\\s+)?"
+                + "((?:19|20)\\d\\d)\\b|\\b((?:19|20)\\d\\d)\\s+(?:build|model|machine|lathe|mill|drill|grinder)\\b|(?<=^|[,;])\\s*(?:about |circa |c\\. ?)?"
+                + "((?:19|20)\\d\\d)\\s*(?=$|[,;.])"), m -> s.take(Topic.YEAR, first(m), m));
+        s.each(of("\\b(?:(?:turns|bores|grinds|mills) )?(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate to|true to)\\s+" + LENGTH), m -> m.group(1)
+                .matches(".*[a-z\"″”]\\s*\\.?") && s.take(Topic.ACCURACY, m.group(1), m));
+        s.each(of("(?<![\\w.])(\\d{1,3})\\s+((?:[a-z-]+\\s)?(?:steadies|steady rests|chucks|face ?plates|tool ?holders|vices|vises|arbors|change ?wheels|"
+                + "change gears|dogs|cutters|boring bars|drill chucks|sockets|sleeves|clamps|wheel flanges|mandrels|centres))\\b"),
+                m -> s.takeExactly(Topic.KIT_COUNT, m.group(1), m, m.group(2)));
+    }
+
+    private static String power(Matcher m) {
+        for (int i = 1; i < m.groupCount(); i++) {
+            if (m.group(i) != null) {
+                return m.group(i) + (m.group(i + 1).startsWith("k") ? " kW" : " hp");
+            }
+        }
+        return m.group();
+    }
+
+    private static String mass(Matcher m, Vocabulary v) {
+        String unit = m.group(3) == null ? v.inches() ? "lb" : "kg" : m.group(3).startsWith("k") ? "kg" : m.group(3).startsWith("t") ? "t" : "lb";
+        return m.group(1) + (m.group(2) == null ? "" : " to " + m.group(2)) + " " + unit;
+    }
+
+    static double number(String digits) {
+        String plain = digits.replace(" ", "");
+        return Double.parseDouble(plain.matches("\\d{1,3}(,\\d{3})+(\\.\\d+)?") ? plain.replace(",", "") : plain.replace(',', '.'));
+    }
+}
