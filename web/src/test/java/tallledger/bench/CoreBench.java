@@ -114,7 +114,8 @@ public final class CoreBench {
         double[][] both = new double[2][65_536];
         System.out.printf("trace of 50 000: filtered at one cut-off %.1f ms, cut-off chosen and spacings found %.1f ms; one transform "
                 + "of 65 536 points by the library %.1f ms%n",
-                median(() -> trace.at(0.8)), median(() -> trace.chosen(true, java.util.OptionalDouble.empty()).roughness().spacings().strongest()),
+                median(() -> trace.at(0.8)), median(() -> trace.chosen(true, java.util.OptionalDouble.empty()).roughness().spacings()
+                        .strongest()),
                 median(() -> {
                     IntStream.range(0, 50_000).forEach(i -> {
                         both[0][i] = i % 17;

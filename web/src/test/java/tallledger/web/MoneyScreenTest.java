@@ -41,6 +41,15 @@ class MoneyScreenTest {
         page.click("text=Reckon with these");
         page.waitForSelector("text=from the price asked");
         assertThat(page.inputValue("#background")).isEqualTo("STOOD_IDLE");
+        assertThat(page.locator(".sums dd").nth(2).innerText()).as("all may be lost, and nobody said its mass: never a bare nought")
+                .isEqualTo("none yet");
+        assertThat(browser.text()).contains("nothing is safe to offer", "look first at what is worth most");
+        page.fill("#mass", "1 150 kg");
+        page.click("text=Reckon with these");
+        page.waitForSelector("text=only its scrap value, £173, is safe to offer");
+        page.fill("#asking", "40 000");
+        page.click("text=Reckon with these");
+        page.waitForSelector("text=from the price asked, £40");
         assertThat(page.locator("#money .plot").count()).as("the walk, and the unknown over the minutes").isEqualTo(2);
         int before = entries(survey);
         String offer = page.locator(".sums dd").nth(2).innerText();

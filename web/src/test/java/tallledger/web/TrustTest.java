@@ -203,7 +203,7 @@ class TrustTest {
         assertThat(survey(survey).head()).isEqualTo(2);
         long whole = whole(KestrelVale.castervaleU2().description());
         Map<String, String> form = http.form("/surveys/" + whole + "/run?step=travel.table", "/surveys/" + whole + "/step");
-        assertThat(http.post("/surveys/" + whole + "/weigh", form, "value", "900.2 mm").body()).contains("As typed:", "too close");
+        assertThat(http.post("/surveys/" + whole + "/weigh", form, "value", "891.2 mm").body()).contains("As typed:", "too close");
         assertThat(http.post("/surveys/" + whole + "/weigh", form, "value", "rot").body()).contains("refused. ");
         assertThat(http.post("/surveys/" + whole + "/weigh", form, "value", "").body()).doesNotContain("As typed:");
     }

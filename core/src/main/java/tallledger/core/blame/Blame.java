@@ -20,7 +20,8 @@ import tallledger.core.drive.Route;
  * 1 − (1 − f)·Π(1 − s) over the faulty elements on its route; runs of one route count each, though half of f stays with the route
  * (see {@link Posterior}). Elements that every run so far used together are one group.
  *
- * <p>The hunt ends when a part reaches 0.9, when no fault exceeds 0.99, or after 16 runs without either: then the likeliest is named
+ * <p>The hunt ends when a part reaches 0.9, when no fault exceeds 0.99, or after 16 runs from the first failing one on without either:
+ * then the likeliest is named
  * as likeliest, not proven (house rules).
  *
  * <p>Worked (f = 0.03): 3 × 4 box, A1, B2 and C4 pass, B3 and A3 fail: gear 3 has 0.959, range A and B 0.007 each, no fault 0.034;
@@ -94,7 +95,26 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
         double f = trials.stream().filter(Trial::failed).mapToDouble(t -> chances.falseAlarm(t.symptoms())).max().orElse(chances.noise());
         Optional<Telling> tells = tellsMost(posterior, elements, allowed, timeTo, f, rules.value(Rule.BLAME_AGAIN));
         return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells,
-                hunt(suspects, posterior.noFault(), trials.size(), rules));
+                hunt(suspects, posterior.noFault(), sinceFirstFailing(trials), rules));
+    }
+
+    /** Runs that the hunt has taken: from the first failing one on, which is the first of them. */
+    private static int sinceFirstFailing(List<Trial> trials) {
+        for (int i = 0; i < trials.size(); i++) {
+            if (trials.get(i).failed()) {
+                return trials.size() - i;
+            }
+        }
+        return 0;
+    }
+
+    /**
+     * Every set of one or two elements and nothing, with its probability.
+     *
+     * @param times what every prior is multiplied by
+     */
+    public static List<FaultSet> sets(Elements elements, List<Trial> trials, Rules rules, double times) {
+        return Posterior.of(elements, trials, Chances.of(rules).scaled(times)).best(elements, Integer.MAX_VALUE);
     }
 
     private static Hunt hunt(List<Suspect> suspects, double noFault, int runs, Rules rules) {

@@ -21,6 +21,23 @@ record Chances(double prior, double shows, double noise, double heat, double unm
                 rules.value(Rule.IMAGINED_HEAT), rules.value(Rule.IMAGINED_FAILURE));
     }
 
+    /** Nothing is certain: at nought and one Bayes' rule divides by nought. */
+    Chances {
+        prior = Math.min(MOST, Math.max(LEAST, prior));
+        shows = Math.min(MOST, Math.max(LEAST, shows));
+        noise = Math.min(MOST, Math.max(LEAST, noise));
+        heat = Math.min(MOST, Math.max(LEAST, heat));
+        unmistaken = Math.min(MOST, Math.max(LEAST, unmistaken));
+    }
+
+    private static final double LEAST = 1e-6;
+    private static final double MOST = 0.999;
+
+    /** The same with every prior so many times. */
+    Chances scaled(double times) {
+        return new Chances(prior * times, shows, noise, heat, unmistaken);
+    }
+
     /** f of what was heard: the greatest of its symptoms'. */
     double falseAlarm(Set<Symptom> symptoms) {
         return symptoms.stream().mapToDouble(this::falseAlarm).max().orElse(unmistaken);

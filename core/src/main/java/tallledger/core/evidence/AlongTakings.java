@@ -105,7 +105,8 @@ public final class AlongTakings {
         }
 
         /**
-         * √(p·(1 − p/n)), the straightness being a sum over the rises of the p feet of n between its highest and its lowest place; of several
+         * √(p·(1 − p/n)), the straightness being a sum over the rises of the p feet of n between its highest and its lowest place; of
+         * several
          * such pairs the one that leaves most open.
          */
         private static double ofSums(Straightness run) {

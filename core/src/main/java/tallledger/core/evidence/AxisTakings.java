@@ -145,7 +145,8 @@ public final class AxisTakings {
                 }
             }
             double mm = values.unit().millimetres().doubleValue();
-            boolean places = !rows.isEmpty() && rows.stream().allMatch(r -> Math.abs(Math.hypot(r[0], r[1]) * mm / radius - 1) < NEAR_RADIUS);
+            boolean places = !rows.isEmpty() && rows.stream().allMatch(r -> Math.abs(Math.hypot(r[0], r[1]) * mm / radius
+                    - 1) < NEAR_RADIUS);
             double micrometres = values.deviationUnit().doubleValue() * MICROMETRES;
             return rows.stream().map(r -> places
                     ? new CircleTest.Point(Math.toDegrees(Math.atan2(r[1], r[0])), (Math.hypot(r[0], r[1]) * mm - radius) * MICROMETRES)

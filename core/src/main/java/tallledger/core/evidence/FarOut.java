@@ -16,7 +16,8 @@ import tallledger.core.rules.Rules;
 
 /**
  * A swing read some way out from the nose, without angles. A limit "300 out" belongs to a distance: what is read at another distance d lies
- * at 300 between |k·far − |k − 1|·near| and k·far + |k − 1|·near, k = 300/d (12 in on an inch machine). It is within by the greater, outside
+ * at 300 between |k·far − |k − 1|·near| and k·far + |k − 1|·near, k = 300/d (12 in on an inch machine). It is within by the greater,
+ * outside
  * by the lesser, else the angles would tell. Where the nose was not read, the reading is held against the limit straight between the nose's
  * (at 0) and the far one's (at 300).
  *
@@ -59,7 +60,8 @@ public record FarOut(TypedLength far, Optional<TypedLength> near, Optional<Typed
             return with(byMost, says);
         }
         return byLeast.outcome() == Outcome.FAILED ? with(byLeast, says)
-                : new StepJudgement(Outcome.UNDECIDED, byMost.grade(), List.of(says, Reason.of(EvidenceReason.FAR_ANGLES)), Optional.empty(),
+                : new StepJudgement(Outcome.UNDECIDED, byMost.grade(), List.of(says, Reason.of(EvidenceReason.FAR_ANGLES)),
+                Optional.empty(),
                 byMost.budget());
     }
 

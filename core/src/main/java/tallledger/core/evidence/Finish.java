@@ -129,7 +129,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         }
         fields.add(Field.may("spacing", Entry.LENGTH, FieldUnit.LENGTH));
         fields.add(Field.may("trace", Entry.LONG_TEXT, FieldUnit.ROUGHNESS));
-        fields.add(new Field("cutOff", Entry.CHOICE, FieldUnit.NONE, Preset.text(CutOff.BY_THE_SURFACE.name()), List.of(CutOff.values()), false));
+        fields.add(new Field("cutOff", Entry.CHOICE, FieldUnit.NONE, Preset.text(CutOff.BY_THE_SURFACE.name()), List.of(CutOff.values()),
+                false));
         fields.add(Field.may("past", Entry.TEXT, FieldUnit.SURFACE));
         fields.add(Field.may("spindle", Entry.NUMBER, FieldUnit.SPEED));
         return fields;
@@ -162,7 +163,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
 
     private static Optional<Made> made(Values values) {
         Optional<BigDecimal> rpm = values.has("spindle") ? Optional.of(values.positive("spindle")) : Optional.empty();
-        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"), values.bare())), rpm))
+        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"), values.bare())),
+                rpm))
                 : Optional.empty();
     }
 
@@ -222,7 +224,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         }
         BigDecimal most = expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(1));
         Judgement judged = Judgement.of(read.ra, u,
-                new Limit(BigDecimal.ZERO, most, InUnit.ROUGHNESS, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most, InUnit.ROUGHNESS))));
+                new Limit(BigDecimal.ZERO, most, InUnit.ROUGHNESS, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most,
+                        InUnit.ROUGHNESS))));
         BigDecimal times = read.ra.divide(expected.get(), new MathContext(2));
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
         EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
@@ -231,7 +234,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), InUnit.ROUGHNESS)));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
         Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
-        return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, read.ra, most, InUnit.ROUGHNESS)));
+        return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, read.ra, most,
+                InUnit.ROUGHNESS)));
     }
 
     /** The roughness grade a reading lies in; on an inch machine with the trade's number in µin. */

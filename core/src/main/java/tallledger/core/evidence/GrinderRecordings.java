@@ -96,7 +96,8 @@ public final class GrinderRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("outerRadius", Entry.LENGTH, FieldUnit.LENGTH), Field.must("outerSpeed", Entry.NUMBER, FieldUnit.SPEED),
+            return List.of(Field.must("outerRadius", Entry.LENGTH, FieldUnit.LENGTH), Field.must("outerSpeed", Entry.NUMBER,
+                    FieldUnit.SPEED),
                     Field.must("innerRadius", Entry.LENGTH, FieldUnit.LENGTH), Field.must("innerSpeed", Entry.NUMBER, FieldUnit.SPEED));
         }
 

@@ -83,7 +83,8 @@ public final class InUnit {
                 case "µm" -> Optional.of(new Scale("thou", INCH));
                 case "mm/rev" -> Optional.of(new Scale("in/rev", INCH));
                 case "mm/min" -> Optional.of(new Scale("in/min", INCH));
-                case "mm/m" -> Optional.of(new Scale("thou per 12 in", BigDecimal.ONE.divide(BigDecimal.valueOf(12), MathContext.DECIMAL128)));
+                case "mm/m" -> Optional.of(new Scale("thou per 12 in", BigDecimal.ONE.divide(BigDecimal.valueOf(12),
+                        MathContext.DECIMAL128)));
                 case "µm/m" -> Optional.of(new Scale("µin/in", BigDecimal.ONE));
                 case ROUGHNESS -> Optional.of(new Scale("µin", INCH.movePointLeft(3)));
                 case "m/min" -> Optional.of(new Scale("ft/min", INCH.multiply(BigDecimal.valueOf(12)).movePointLeft(3)));

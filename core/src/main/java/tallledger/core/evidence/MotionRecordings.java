@@ -89,7 +89,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("distance", Entry.LENGTH, FieldUnit.LENGTH), per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER, FieldUnit.NONE)
+            return List.of(Field.must("distance", Entry.LENGTH, FieldUnit.LENGTH), per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER,
+                    FieldUnit.NONE)
                     : Field.must("seconds", Entry.NUMBER, FieldUnit.SECONDS));
         }
 
@@ -117,7 +118,8 @@ public final class MotionRecordings {
     /**
      * Travel end to end.
      *
-     * @param claimed as typed: its last digit leaves half of it open, so 30 in is claimed from 29.5 in, 600 mm from 594; empty where nobody says
+     * @param claimed as typed: its last digit leaves half of it open, so 30 in is claimed from 29.5 in, 600 mm from 594; empty where
+     * nobody says
      */
     public record Travel(Optional<TypedLength> claimed) implements Recording<TypedLength> {
         @Override
@@ -338,7 +340,8 @@ public final class MotionRecordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(new Field("pitch", Entry.LENGTH, FieldUnit.LENGTH, Preset.text(marked), List.of(), true), Field.must("length", Entry.LENGTH, FieldUnit.LENGTH),
+            return List.of(new Field("pitch", Entry.LENGTH, FieldUnit.LENGTH, Preset.text(marked), List.of(), true), Field.must("length",
+                    Entry.LENGTH, FieldUnit.LENGTH),
                     Field.must("turns", Entry.NUMBER, FieldUnit.NONE));
         }
 

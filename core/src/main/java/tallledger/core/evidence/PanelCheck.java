@@ -51,9 +51,11 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
 
     @Override
     public List<Field> fields() {
-        return List.of(new Field("disconnect", Entry.CHOICE, FieldUnit.NONE, Preset.text(State.NOT_SEEN.name()), List.of(State.values()), true),
+        return List.of(new Field("disconnect", Entry.CHOICE, FieldUnit.NONE, Preset.text(State.NOT_SEEN.name()), List.of(State.values()),
+                true),
                 new Field("fuses", Entry.CHOICE, FieldUnit.NONE, Preset.text(State.NOT_SEEN.name()), List.of(State.values()), true),
-                new Field("motorAmps", Entry.NUMBER, FieldUnit.AMPERES, Preset.text(plate.map(BigDecimal::toPlainString).orElse("")), List.of(), false),
+                new Field("motorAmps", Entry.NUMBER, FieldUnit.AMPERES, Preset.text(plate.map(BigDecimal::toPlainString).orElse("")),
+                        List.of(), false),
                 Field.may("overloadAmps", Entry.NUMBER, FieldUnit.AMPERES),
                 new Field("diagram", Entry.CHOICE, FieldUnit.NONE, Preset.text(Diagram.NOT_SEEN.name()), List.of(Diagram.values()), true));
     }

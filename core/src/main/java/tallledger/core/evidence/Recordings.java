@@ -311,7 +311,8 @@ public final class Recordings {
         @Override
         public List<Field> fields() {
             return List.of(Field.may("cold", Entry.NUMBER, FieldUnit.TEMPERATURE), Field.may("hot", Entry.NUMBER, FieldUnit.TEMPERATURE),
-                    Field.may("minutes", Entry.LONG_TEXT, FieldUnit.MINUTES_AND_TEMPERATURE), Field.may("ambient", Entry.NUMBER, FieldUnit.TEMPERATURE));
+                    Field.may("minutes", Entry.LONG_TEXT, FieldUnit.MINUTES_AND_TEMPERATURE), Field.may("ambient", Entry.NUMBER,
+                            FieldUnit.TEMPERATURE));
         }
 
         @Override

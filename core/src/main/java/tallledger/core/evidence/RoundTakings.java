@@ -90,7 +90,8 @@ public final class RoundTakings {
     }
 
     /**
-     * The swing 300 out (12 in) is judged: y = near + (far − near)·300/d by vectors, each the swing 2e of its plane, d between the planes; at
+     * The swing 300 out (12 in) is judged: y = near + (far − near)·300/d by vectors, each the swing 2e of its plane, d between the
+     * planes; at
      * 300 itself the dial's own swing where that is more. How the axis stands is said.
      */
     static final class TwoPlanes implements Taking<Pair> {

@@ -27,9 +27,11 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
 
     /** The fields, which a run's form and a step's share. */
     public static final List<Field> FIELDS = List.of(
-            Field.may("reading", Entry.NUMBER, FieldUnit.SPEED), new Field("method", Entry.CHOICE, FieldUnit.NONE, Preset.text(Method.CONTACT_TACHOMETER.name()),
+            Field.may("reading", Entry.NUMBER, FieldUnit.SPEED), new Field("method", Entry.CHOICE, FieldUnit.NONE,
+                    Preset.text(Method.CONTACT_TACHOMETER.name()),
                     Stream.of(Method.values()).filter(Method::isShown).toList(), false),
-            Field.may("marks", Entry.NUMBER, FieldUnit.NONE), Field.may("factor", Entry.TEXT, FieldUnit.NONE), Field.may("turns", Entry.NUMBER, FieldUnit.NONE),
+            Field.may("marks", Entry.NUMBER, FieldUnit.NONE), Field.may("factor", Entry.TEXT, FieldUnit.NONE), Field.may("turns",
+                    Entry.NUMBER, FieldUnit.NONE),
             Field.may("seconds", Entry.NUMBER, FieldUnit.SECONDS));
 
     @Override

@@ -34,7 +34,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
     @Override
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>();
-        fields.add(new Field("source", Entry.CHOICE, FieldUnit.NONE, Preset.text(SupplyReading.Source.MAINS.name()), List.of(SupplyReading.Source.values()), true));
+        fields.add(new Field("source", Entry.CHOICE, FieldUnit.NONE, Preset.text(SupplyReading.Source.MAINS.name()),
+                List.of(SupplyReading.Source.values()), true));
         fields.add(Field.must("l12", Entry.NUMBER, FieldUnit.VOLTS));
         fields.add(Field.may("l23", Entry.NUMBER, FieldUnit.VOLTS));
         fields.add(Field.may("l31", Entry.NUMBER, FieldUnit.VOLTS));

@@ -52,7 +52,8 @@ final class Takings {
     /** Plain numbers in one field, parted by blanks, semicolons or lines. */
     static List<TypedNumber> numbers(Values values, String field) {
         return values.at(field, () -> {
-            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+|,(?=\\s)")).filter(t -> !t.isEmpty()).map(TypedNumber::parse)
+            List<TypedNumber> all = Arrays.stream(values.text(field).split("[\\s;]+|,(?=\\s)")).filter(t -> !t.isEmpty())
+                    .map(TypedNumber::parse)
                     .toList();
             if (all.isEmpty()) {
                 throw Refused.because(CommonReason.NUMBER_MISSING);

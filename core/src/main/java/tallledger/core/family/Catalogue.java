@@ -193,6 +193,11 @@ public final class Catalogue {
     }
 
     /** Every system a step can name, for the house's table of checks. */
+    public static Set<String> codes() {
+        return ALL.stream().map(Template::code).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Names of what is put right when steps fail. */
     public static Set<String> systems() {
         return Stream.concat(ALL.stream().map(Template::systemName), Stream.of(REDONE, OTHER_DRIVE, FEED_BOX))
                 .collect(Collectors.toCollection(TreeSet::new));

@@ -171,7 +171,8 @@ final class ChartLines {
     static final Line AXES = Line.eachAxis(
             step("axis-straight", ACCURACY, SOON, 240).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("slide")
                     .records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000)),
-            step("axis-test", ACCURACY, SOON, 600).naming("µm", "tenths").eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("scale")
+            step("axis-test", ACCURACY, SOON, 600).naming("µm", "tenths").eachAxis(a -> a.has(Ability.READOUT))
+                    .needs(Kind.LEVEL_AND_WARM).of("scale")
                     .records(ChartLine.of(ChartWay.AXIS, Rule.AXIS_ACCURACY)));
 
     static final Line LATHE_CHART = Line.of(BED_STRAIGHT, CARRIAGE_STRAIGHT, TAILSTOCK_WAYS, NOSE_CAMMING,

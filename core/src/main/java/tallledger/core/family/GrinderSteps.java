@@ -22,7 +22,8 @@ import tallledger.core.rules.Rule;
 final class GrinderSteps {
 
     static final Template GRINDER_WAYS = step("grinder-ways", STANDING, SOON, 90).needs(Kind.POWER_ISOLATED).of("ways");
-    static final Template WHEEL_MARK = step("wheel-mark", STANDING, STOP_USE, 60).naming("m/s", "ft/min").records(new GrinderRecordings.WheelMark()).of("wheel");
+    static final Template WHEEL_MARK = step("wheel-mark", STANDING, STOP_USE, 60).naming("m/s", "ft/min")
+            .records(new GrinderRecordings.WheelMark()).of("wheel");
     static final Template WHEEL_SOUND = step("wheel-sound", STANDING, STOP_USE, 120).needs(Kind.POWER_ISOLATED).of("wheel");
     static final Template WHEEL_GUARD = step("wheel-guard", STANDING, STOP_USE, 45).needs(Kind.POWER_ISOLATED).of("guard");
     static final Template HYDRAULIC_OIL = step("hydraulic-oil", STANDING, SOON, 45).with(Feature.HYDRAULICS).of("hydraulics");

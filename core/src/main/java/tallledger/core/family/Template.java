@@ -102,7 +102,8 @@ final class Template implements Line {
 
     /** A length that stands in its words, mm: a round one on an inch machine. */
     Template naming(int mm) {
-        figures.add(unit -> InUnit.length(unit == LengthUnit.INCH ? InchLimits.length(BigDecimal.valueOf(mm)) : BigDecimal.valueOf(mm), unit));
+        figures.add(unit -> InUnit.length(unit == LengthUnit.INCH ? InchLimits.length(BigDecimal.valueOf(mm)) : BigDecimal.valueOf(mm),
+                unit));
         return this;
     }
 

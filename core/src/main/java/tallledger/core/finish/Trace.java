@@ -258,7 +258,8 @@ public record Trace(double spacing, List<Double> heights) {
     }
 
     /**
-     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for. Every cut-off of which the trace holds a
+     * At the cut-off that its own spacing (turned, milled, planed) or its own Ra (ground) calls for. Every cut-off of which the trace
+     * holds a
      * sampling length is tried; of those whose result lies within their own range the longest counts: a short one agrees with anything by
      * filtering it away (house rule; the standard of the method takes the shorter). Where none agrees, that of the table for the spacing
      * that is known, else the longest.

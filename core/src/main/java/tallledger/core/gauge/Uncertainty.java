@@ -68,7 +68,8 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
 
     /** Of the sum of two figures that were read apart; repeats stay the first one's. */
     public Uncertainty plus(Uncertainty other) {
-        return new Uncertainty(Math.hypot(digit, other.digit), Math.hypot(calibration, other.calibration), Math.hypot(scatter, other.scatter),
+        return new Uncertainty(Math.hypot(digit, other.digit), Math.hypot(calibration, other.calibration), Math.hypot(scatter,
+                other.scatter),
                 repeats, Math.hypot(thermal, other.thermal));
     }
 

@@ -107,7 +107,8 @@ public record HotRun(List<Reading> readings) {
     }
 
     /**
-     * Whether it does not settle: the quadratic term of all readings, or of the last three that lie at least 5 min apart, is positive by more
+     * Whether it does not settle: the quadratic term of all readings, or of the last three that lie at least 5 min apart, is positive by
+     * more
      * than twice its uncertainty, and the last two readings rise by more than 0.5 K/min.
      */
     public boolean bendsUpwards() {
@@ -217,7 +218,8 @@ public record HotRun(List<Reading> readings) {
     }
 
     /**
-     * Where it levels, with what that leaves open; empty where it bends upwards, where there are too few readings, or where they do not tell
+     * Where it levels, with what that leaves open; empty where it bends upwards, where there are too few readings, or where they do not
+     * tell
      * it apart from a straight line: τ over twice the span.
      */
     public Optional<Level> level() {

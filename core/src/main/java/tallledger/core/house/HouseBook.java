@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import tallledger.core.blame.Check;
 import tallledger.core.ledger.Entry;
+import tallledger.core.price.Repair;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -34,11 +35,16 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
     public record Change(Entry entry, HouseChange what) {
     }
 
-    /** @param shippedChecks the table of checks this release comes with */
+    /** Of a release that had only a table of checks. */
     public static HouseBook of(List<Entry> entries, List<Check> shippedChecks) {
-        Fold fold = new Fold(House.shipped(shippedChecks));
+        return of(entries, House.shipped(shippedChecks));
+    }
+
+    /** @param shipped what this release comes with */
+    public static HouseBook of(List<Entry> entries, House shipped) {
+        Fold fold = new Fold(shipped);
         entries.forEach(fold::take);
-        return new HouseBook(House.shipped(shippedChecks), fold.versions, List.copyOf(fold.changes), fold.strays, fold.issued);
+        return new HouseBook(shipped, fold.versions, List.copyOf(fold.changes), fold.strays, fold.issued);
     }
 
     public House newest() {
@@ -52,7 +58,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
     /** Whether this release's own figures and checks stand in the book. */
     public boolean isIssued() {
-        return issued.filter(i -> i.checks().equals(first.checks())
+        return issued.filter(i -> i.checks().equals(first.checks()) && i.repairs().equals(first.repairs())
                 && Stream.of(Rule.values()).allMatch(r -> isSame(r.shipped(), i.figures().getOrDefault(r.name(), List.of())))).isPresent();
     }
 
@@ -105,7 +111,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
     public House with(HouseChange change) {
         Fold fold = new Fold(newest());
         change.tell(fold);
-        return new House(newest().version() + 1, "", fold.rules, fold.checks, List.copyOf(fold.gauges.values()));
+        return new House(newest().version() + 1, "", fold.rules, fold.checks, fold.repairs, List.copyOf(fold.gauges.values()));
     }
 
     private static final class Fold implements HouseChange.Listener<Void> {
@@ -118,11 +124,14 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         private boolean ownChecks;
         private Rules rules;
         private List<Check> checks;
+        private List<Repair> repairs;
+        private boolean ownRepairs;
         private final Map<String, HouseGauge> gauges = new LinkedHashMap<>();
 
         private Fold(House from) {
             rules = from.rules();
             checks = from.checks();
+            repairs = from.repairs();
             from.gauges().forEach(g -> gauges.put(g.id(), g));
         }
 
@@ -136,7 +145,8 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
                 change.tell(this);
                 changes.add(new Change(entry, change));
                 if (!entry.kind().equals(HouseChange.Kind.KEY.name())) {
-                    versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, List.copyOf(gauges.values())));
+                    versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, repairs,
+                            List.copyOf(gauges.values())));
                 }
             } catch (Refused refused) {
                 strays.put(entry.sequence(), Reason.of(CommonReason.STRAY_REFUSED, refused.reason()));
@@ -151,6 +161,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
             change.figures().forEach((name, figures) -> Rule.named(name).filter(rule -> !own.contains(rule))
                     .ifPresent(rule -> rules = rules.with(rule, figures)));
             checks = ownChecks ? checks : change.checks();
+            repairs = ownRepairs ? repairs : change.repairs();
             return null;
         }
 
@@ -192,6 +203,13 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         public Void row(HouseChange.Row change) {
             checks = change.in(checks);
             ownChecks = true;
+            return null;
+        }
+
+        @Override
+        public Void repair(HouseChange.RepairRow change) {
+            repairs = change.in(repairs);
+            ownRepairs = true;
             return null;
         }
 

@@ -13,6 +13,8 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.price.Repair;
+import tallledger.core.price.Spread;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 
@@ -34,6 +36,8 @@ public sealed interface HouseChange {
 
         T row(Row change);
 
+        T repair(RepairRow change);
+
         T gauge(GaugeListed change);
 
         T gauge(GaugeOut change);
@@ -42,7 +46,7 @@ public sealed interface HouseChange {
     }
 
     /** Kinds of entry in the house's book. */
-    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, GAUGE, GAUGE_OUT, KEY }
+    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY }
 
     <T> T tell(Listener<T> listener);
 
@@ -53,19 +57,27 @@ public sealed interface HouseChange {
      * changed of its own stays.
      *
      * @param figures of rules by name; one that this version does not know is kept and says nothing
+     * @param repairs of entries of before that had none: what their checks cost
      */
-    record Issued(Map<String, List<BigDecimal>> figures, List<Check> checks) implements HouseChange {
+    record Issued(Map<String, List<BigDecimal>> figures, List<Check> checks, List<Repair> repairs) implements HouseChange {
+        /** Of a release that has only a table of checks. */
         public static Issued now(List<Check> checks) {
+            return now(checks, House.repairsOf(checks));
+        }
+
+        public static Issued now(List<Check> checks, List<Repair> repairs) {
             Map<String, List<BigDecimal>> figures = new HashMap<>();
             Stream.of(Rule.values()).forEach(rule -> figures.put(rule.name(), rule.shipped()));
-            return new Issued(figures, checks);
+            return new Issued(figures, checks, repairs);
         }
 
         static Issued from(Payload p) {
             Map<String, List<BigDecimal>> figures = new HashMap<>();
             Payload kept = p.part("figures");
             kept.fields().keySet().forEach(name -> figures.put(name, decimals(kept, name)));
-            return new Issued(figures, table(p));
+            List<Check> checks = table(p);
+            return new Issued(figures, checks, p.has("repairs") ? p.parts("repairs").stream().map(HouseChange::repair).toList()
+                    : House.repairsOf(checks));
         }
 
         @Override
@@ -77,7 +89,8 @@ public sealed interface HouseChange {
         public Draft draft(By by) {
             Map<String, Object> kept = new HashMap<>();
             figures.forEach((name, these) -> kept.put(name, texts(these)));
-            return Draft.of(by, Kind.ISSUED.name(), "", Map.of("figures", kept, "checks", checks.stream().map(HouseChange::kept).toList()));
+            return Draft.of(by, Kind.ISSUED.name(), "", Map.of("figures", kept, "checks", checks.stream().map(HouseChange::kept).toList(),
+                    "repairs", repairs.stream().map(HouseChange::kept).toList()));
         }
     }
 
@@ -205,6 +218,49 @@ public sealed interface HouseChange {
         }
     }
 
+    /**
+     * One row of the table of repairs.
+     *
+     * @param was the row as it was; empty for a new one
+     * @param now the row as it is from here on; empty where it is taken out
+     */
+    record RepairRow(Optional<Repair> was, Optional<Repair> now, String reason) implements HouseChange {
+
+        public RepairRow {
+            reason = checked(reason);
+        }
+
+        static RepairRow from(Payload p) {
+            return new RepairRow(p.has("was") ? Optional.of(repair(p.part("was"))) : Optional.empty(),
+                    p.has("now") ? Optional.of(repair(p.part("now"))) : Optional.empty(), p.text("reason"));
+        }
+
+        /** @throws Refused where the table no longer has the row as it was */
+        List<Repair> in(List<Repair> table) {
+            List<Repair> rows = new ArrayList<>(table);
+            int at = was.map(rows::indexOf).orElse(rows.size());
+            if (at < 0) {
+                throw Refused.because(HouseReason.CHECK_ROW_GONE);
+            }
+            was.ifPresent(gone -> rows.remove(at));
+            now.ifPresent(repair -> rows.add(at, repair));
+            return rows;
+        }
+
+        @Override
+        public <T> T tell(Listener<T> listener) {
+            return listener.repair(this);
+        }
+
+        @Override
+        public Draft draft(By by) {
+            Map<String, Object> payload = new HashMap<>(Map.of("reason", reason));
+            was.ifPresent(repair -> payload.put("was", kept(repair)));
+            now.ifPresent(repair -> payload.put("now", kept(repair)));
+            return Draft.of(by, Kind.REPAIR.name(), now.or(() -> was).map(Repair::about).orElse(""), payload);
+        }
+    }
+
     /** A gauge of the house is listed, or described anew. */
     record GaugeListed(HouseGauge gauge, String reason) implements HouseChange {
 
@@ -260,6 +316,7 @@ public sealed interface HouseChange {
             case STEP_TIME -> Timed.from(p);
             case CHECKS -> Listed.from(p);
             case CHECK -> Row.from(p);
+            case REPAIR -> RepairRow.from(p);
             case GAUGE -> GaugeListed.from(p);
             case GAUGE_OUT -> GaugeOut.from(p);
             case KEY -> KeyMade.from(p);
@@ -296,6 +353,24 @@ public sealed interface HouseChange {
         return Map.of("about", check.about(), "element", check.kind().map(Enum::name).orElse(""), "check", check.what(), "low",
                 check.low().toPlainString(),
                 "likely", check.likely().toPlainString(), "high", check.high().toPlainString());
+    }
+
+    private static Map<String, Object> kept(Repair repair) {
+        return Map.of("about", repair.about(), "element", repair.element(), "repair", repair.what(), "hours", texts(repair.hours()),
+                "parts",
+                texts(repair.parts()));
+    }
+
+    private static List<String> texts(Spread spread) {
+        return texts(List.of(spread.low(), spread.likely(), spread.high()));
+    }
+
+    private static Repair repair(Payload p) {
+        return new Repair(p.text("about"), p.text("element"), p.text("repair"), spread(p.decimals("hours")), spread(p.decimals("parts")));
+    }
+
+    private static Spread spread(List<BigDecimal> three) {
+        return new Spread(three.get(0), three.get(1), three.get(2));
     }
 
     private static Check check(Payload p) {

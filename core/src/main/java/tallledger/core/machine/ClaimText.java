@@ -15,7 +15,8 @@ import tallledger.core.said.SaidText;
 import tallledger.core.said.Vocabulary;
 
 /**
- * What people say of a machine, split into claims for a person to check ({@code said} holds the rules). What nothing was taken of stays as it
+ * What people say of a machine, split into claims for a person to check ({@code said} holds the rules). What nothing was taken of stays
+ * as it
  * was said, under "other": nothing is lost, nothing is guessed beyond the words.
  *
  * <p>Worked: "24 speeds, 20 to 1600 rpm" are three claims; "travels 30 x 12 x 18 in" three, an axis each; "17 x 60 in" is words only.

@@ -1,9 +1,6 @@
 package tallledger.core.price;
 
 import java.math.BigDecimal;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Optional;
 import tallledger.core.reason.Refused;
 
 /**
@@ -36,18 +33,8 @@ public record Cost(double low, double likely, double high) {
         return (high - low) / 6;
     }
 
-    /** From the least to the most of several that it may turn out to be, likely the middle one of them; empty of none. */
-    public static Optional<Cost> among(List<Cost> several) {
-        if (several.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Cost> sorted = several.stream().sorted(Comparator.comparingDouble(Cost::likely)).toList();
-        return Optional.of(new Cost(several.stream().mapToDouble(Cost::low).min().orElseThrow(), sorted.get((sorted.size() - 1) / 2).likely,
-                several.stream().mapToDouble(Cost::high).max().orElseThrow()));
-    }
-
-    /** The one with the greatest mean; empty of none. */
-    public static Optional<Cost> dearest(List<Cost> several) {
-        return several.stream().max(Comparator.comparingDouble(Cost::mean));
+    /** Each of its figures no more than so much. */
+    public Cost upTo(double most) {
+        return high <= most ? this : new Cost(Math.min(low, most), Math.min(likely, most), most);
     }
 }

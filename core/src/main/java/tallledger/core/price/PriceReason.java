@@ -6,6 +6,8 @@ import tallledger.core.reason.Sentence;
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum PriceReason implements ReasonCode {
     COST_ORDER("cost.order", "low", "likely", "high"),
+    REPAIR_WHAT("repair.what", "most"),
+    MASS_TYPED("price.mass", "typed"),
     CURRENCY("price.currency", "typed"),
     PRICE_LARGE("price.large", "typed");
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reading.Mass;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
@@ -18,19 +19,43 @@ import tallledger.core.reason.Refused;
  * @param sound      value of a sound one of its kind; empty where the user does not know
  * @param currency   as people write it behind a figure; may be empty
  */
-public record Stakes(Optional<TypedNumber> asking, Optional<TypedNumber> sound, String currency, Background background) {
+public record Stakes(Optional<TypedNumber> asking, Optional<TypedNumber> sound, String currency, Background background, Extra extra) {
+
+    /**
+     * What else somebody knows.
+     *
+     * @param mass   of the machine, as typed; {@link Mass#NONE} where nobody says
+     * @param scrap  what it fetches as scrap and parts
+     * @param anHour what an hour of work costs in this survey; empty for the house's rate
+     */
+    public record Extra(Mass mass, Optional<TypedNumber> scrap, Optional<TypedNumber> anHour) {
+        public static final Extra NONE = new Extra(Mass.NONE, Optional.empty(), Optional.empty());
+    }
+
 
     private static final BigDecimal MOST = new BigDecimal("100000000");
     private static final int LONGEST = 8;
 
     /** @throws Refused naming asking, sound, currency or background */
     public static Stakes typed(String asking, String sound, String currency, String background) {
+        return typed(asking, sound, currency, background, "", "", "");
+    }
+
+    /**
+     * As typed.
+     *
+     * @param mass with its unit; may be empty, as scrap and anHour may
+     * @throws Refused naming asking, sound, currency, background, mass, scrap or anHour
+     */
+    public static Stakes typed(String asking, String sound, String currency, String background, String mass, String scrap, String anHour) {
         if (currency.strip().length() > LONGEST || currency.chars().anyMatch(Character::isDigit)) {
             throw Refused.because(PriceReason.CURRENCY, currency.strip()).at("currency");
         }
         Background from = Stream.of(Background.values()).filter(b -> b.name().equals(background)).findFirst()
                 .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("background"));
-        return new Stakes(price(asking, "asking"), price(sound, "sound"), currency.strip(), from);
+        Mass weighs = mass.isBlank() ? Mass.NONE : at("mass", () -> Mass.parse(mass));
+        return new Stakes(price(asking, "asking"), price(sound, "sound"), currency.strip(), from,
+                new Extra(weighs, price(scrap, "scrap"), price(anHour, "anHour")));
     }
 
     private static Optional<TypedNumber> price(String text, String field) {
@@ -63,10 +88,16 @@ public record Stakes(Optional<TypedNumber> asking, Optional<TypedNumber> sound, 
         Map<String, Object> kept = new HashMap<>(Map.of("currency", currency, "background", background.name()));
         kept.put("asking", asking.map(TypedNumber::typed).orElse(""));
         kept.put("sound", sound.map(TypedNumber::typed).orElse(""));
+        if (!extra.equals(Extra.NONE)) {
+            kept.put("mass", extra.mass.typed());
+            kept.put("scrap", extra.scrap.map(TypedNumber::typed).orElse(""));
+            kept.put("anHour", extra.anHour.map(TypedNumber::typed).orElse(""));
+        }
         return kept;
     }
 
     public static Stakes from(Payload p) {
-        return typed(p.text("asking"), p.text("sound"), p.text("currency"), p.text("background"));
+        return typed(p.text("asking"), p.text("sound"), p.text("currency"), p.text("background"), p.optionalText("mass").orElse(""),
+                p.optionalText("scrap").orElse(""), p.optionalText("anHour").orElse(""));
     }
 }

@@ -11,7 +11,8 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /**
- * A force as read off a scale or load cell: {@code 1}, {@code 1 kN}, {@code 900 N}, {@code 100 kgf}, {@code 225 lbf}. A bare number is kN, on
+ * A force as read off a scale or load cell: {@code 1}, {@code 1 kN}, {@code 900 N}, {@code 100 kgf}, {@code 225 lbf}. A bare number is
+ * kN, on
  * an inch machine lbf.
  *
  * <p>Worked: 225 lbf is 1.00085 kN.

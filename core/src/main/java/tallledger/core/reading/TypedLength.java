@@ -43,7 +43,8 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
             Map.entry("tenths", TENTH), Map.entry("tenth", TENTH), Map.entry("µin", MICROINCH), Map.entry("uin", MICROINCH),
             Map.entry("µinch", MICROINCH), Map.entry("microinch", MICROINCH), Map.entry("microinches", MICROINCH));
     private static final Pattern WITH_UNIT = Pattern.compile("([^a-zµ\"″”'′’]*\\d\\.?)\\s?([a-zµ\"″”'′’]*)\\.?");
-    private static final Pattern FEET = Pattern.compile("(\\d{1,4})\\s?(?:ft|foot|feet|['′’])\\.?[ -]?(\\d[\\d ./-]*)\\s?(?:in|inch|inches|\"|″|”)?\\.?");
+    private static final Pattern FEET = Pattern.compile("(\\d{1,4})\\s?(?:ft|foot|feet|['′’])\\.?[ -]?(\\d[\\d"
+            + " ./-]*)\\s?(?:in|inch|inches|\"|″|”)?\\.?");
     private static final Pattern FRACTION = Pattern.compile("([+-]?)(?:(\\d{1,5})[- ])?(\\d{1,5})/(\\d{1,5})");
     /** One length in a row of them: a figure, a fraction after it, and the unit behind. */
     private static final Pattern ONE_OF_ROW =

@@ -21,7 +21,8 @@ public final class TypedSlope {
     private static final BigDecimal THOUSAND = BigDecimal.valueOf(1000);
     private static final int LONGEST = 40;
     private static final Pattern FORM = Pattern.compile(
-            "([^a-zµ\"/]*\\d\\.?)\\s?(mm|µm|um|in|inch|inches|\"|thou|tenths)?\\s?(?:(?:/|per|in)\\s?(12 ?in|12 ?\"|ft|foot|m|metre|meter)?)?\\.?");
+            "([^a-zµ\"/]*\\d\\.?)\\s?(mm|µm|um|in|inch|inches|\"|thou|tenths)?\\s?(?:(?:/|per|in)\\s?(12 ?in|12"
+                    + " ?\"|ft|foot|m|metre|meter)?)?\\.?");
 
     private TypedSlope() {
     }

@@ -197,6 +197,10 @@ public enum Rule {
     CLAIM_HOLDS(Group.MONEY, Shape.ONE, Unit.PERCENT, "1"),
     /** A claimed figure that is no further off than this is as claimed. */
     CLAIM_NEAR(Group.MONEY, Shape.ONE, Unit.PERCENT, "5"),
+    /** An hour of work. */
+    LABOUR_RATE(Group.MONEY, Shape.ONE, Unit.MONEY, "45"),
+    /** What a kilogram fetches as scrap and parts. */
+    SCRAP_A_KILO(Group.MONEY, Shape.ONE, Unit.MONEY, "0.15"),
     /** That a step turns out bad, by how bad it then is, of a machine in daily use. */
     CHANCE_BAD(Group.MONEY, Shape.BY_SEVERITY, Unit.CHANCE, "0.02", "0.05", "0.10", "0.20", "0"),
     /** Times that, by where the machine comes from. */

@@ -99,6 +99,7 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
 
     /** @param bare system a mark typed without its unit is of */
     public static Mounted from(Payload p, LengthUnit unit, LengthUnit bare) {
-        return parse(Kind.valueOf(p.text("kind")), p.text("diameter"), p.text("markedRpm"), p.text("markedMs"), p.text("askedOf"), unit, bare);
+        return parse(Kind.valueOf(p.text("kind")), p.text("diameter"), p.text("markedRpm"), p.text("markedMs"), p.text("askedOf"), unit,
+                bare);
     }
 }

@@ -11,8 +11,10 @@ import java.util.regex.Pattern;
 final class Feeds {
 
     private static final String SIZE = "(thou\\b|mm\\b|in\\b(?:ch(?:es)?)?|[\"″])?";
-    private static final String RATE = "(mm|in(?:ch(?:es)?)?)?\\s*(?:(?:per|a|/)\\s*(rev(?:olution)?\\b|turn\\b|min(?:ute)?\\b)|(ipm|ipr)\\b)";
-    private static final Pattern AFTER_FEEDS = of("\\bfeeds?\\b\\s*[,:]?\\s*(?:from\\s+|of\\s+|ranging from\\s+)?" + NUM + "\\s*" + SIZE + TO + NUM + "\\s*" + SIZE
+    private static final String RATE = "(mm|in(?:ch(?:es)?)?)?\\s*(?:(?:per|a|/)\\s*(rev(?:olution)?\\b|turn\\b|min(?:ute)?\\b)|(ipm|"
+            + "ipr)\\b)";
+    private static final Pattern AFTER_FEEDS = of("\\bfeeds?\\b\\s*[,:]?\\s*(?:from\\s+|of\\s+|ranging from\\s+)?" + NUM + "\\s*" + SIZE
+            + TO + NUM + "\\s*" + SIZE
             + "(?:\\s*" + RATE + ")?");
     private static final Pattern BY_RATE = of(NUM + "\\s*" + SIZE + TO + NUM + "\\s*" + SIZE + "\\s*" + RATE);
     private static final Pattern COUNT = of("(?<![\\w.])(\\d{1,3})\\s+(?:([a-z][a-z ]*?)\\s+)?(?:power\\s+)?feeds?\\b");
@@ -40,9 +42,11 @@ final class Feeds {
             return false;
         }
         String size = m.group(4) != null ? m.group(4) : m.group(2) != null ? m.group(2) : m.group(5) != null ? m.group(5) : "";
-        String per = m.group(6) != null ? m.group(6).startsWith("min") ? "/min" : "/rev" : m.group(7) != null ? m.group(7).equals("ipm") ? "/min"
+        String per = m.group(6) != null ? m.group(6).startsWith("min") ? "/min" : "/rev" : m.group(7) != null ? m.group(7).equals("ipm")
+                ? "/min"
                 : "/rev" : "";
-        String unit = size.isEmpty() ? m.group(7) != null ? "in" : per.isEmpty() ? "" : v.inches() ? "in" : "mm" : size.startsWith("in") ? "in"
+        String unit = size.isEmpty() ? m.group(7) != null ? "in" : per.isEmpty() ? "" : v.inches() ? "in" : "mm" : size.startsWith("in")
+                ? "in"
                 : size;
         String behind = unit.isEmpty() ? "" : " " + unit + per;
         s.take(Topic.SLOWEST_FEED, m.group(1) + behind, m);

@@ -10,14 +10,16 @@ final class Forms {
     /** The same with thousands parted by blanks, where a unit behind it says that it is one number. */
     static final String LONG = "(?<![\\w./])(\\d{1,3}(?: \\d{3})+|\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?|\\d+(?:[.,]\\d+)?)";
     /** Inches only where no word behind makes it "in steel", "in low". */
-    private static final String IN = "in(?:ch(?:es)?)?\\b\\.?(?!\\s+(?:steel|cast|iron|mild|low|high|top|bottom|the|a|an|its?|this|that|all|good|very|"
+    private static final String IN = "in(?:ch(?:es)?)?\\b\\.?(?!\\s+(?:steel|cast|iron|mild|low|high|top|bottom|the|a|an|its?|this|"
+            + "that|all|good|very|"
             + "excellent|order|back|middle|both|each|use|gear|reverse|(?:19|20)\\d\\d)\\b)";
     private static final String UNIT = "(?:mm\\b|cm\\b|m\\b|metres?\\b|" + IN + "|ft\\b|feet\\b|thou\\b|[\"″”])";
     /** 410 mm, 16", 5 ft 5, 35 5/8 in, 5.00. */
     static final String LENGTH = "((?<![\\w./])(?:\\d+\\s*(?:ft|feet|['′’])\\s*\\d+(?:[- ]\\d+/\\d+)?(?:\\s*(?:in\\b|[\"″”]))?"
             + "|(?:\\d{1,3}(?:,\\d{3})+|\\d+(?:[.,]\\d+)?)(?:[- ]\\d+/\\d+)?\\s*" + UNIT + "?))";
     /** Two or three sizes: 30 x 12 x 18 in. */
-    static final String SIZE = "((?<![\\w./])\\d+(?:[.,]\\d+)?(?:[- ]\\d+/\\d+)?\\s*(?:mm|in|[\"″”])?\\s*(?:x|×|by)\\s*\\d+(?:[.,]\\d+)?(?:[- ]\\d+/\\d+)?"
+    static final String SIZE = "((?<![\\w./])\\d+(?:[.,]\\d+)?(?:[-"
+            + " ]\\d+/\\d+)?\\s*(?:mm|in|[\"″”])?\\s*(?:x|×|by)\\s*\\d+(?:[.,]\\d+)?(?:[- ]\\d+/\\d+)?"
             + "(?:\\s*(?:mm|in|[\"″”])?\\s*(?:x|×|by)\\s*\\d+(?:[.,]\\d+)?(?:[- ]\\d+/\\d+)?)?\\s*(?:mm\\b|cm\\b|" + IN + "|[\"″”])?)";
     static final String TO = "\\s*(?:to|up to|through|-|–|—)\\s*";
     static final String RPM = "(?:rpm|r/min|rev/min|revs?(?: a| per)? min(?:ute)?|min-1|r\\.p\\.m\\.?|revs)";

@@ -17,26 +17,35 @@ import tallledger.core.said.Vocabulary.Kind;
 /** The rules for figures, in the order they are tried: what is no figure of the machine first, then what is most particular. */
 final class Measures {
 
-    private static final Pattern STRANGERS = of("\\b(?:adds?|adding|jog(?:s|ging)?|chang(?:es?|ing)[- ]over|phone|tel|call|lift(?:ing)?|crane|hoist|"
+    private static final Pattern STRANGERS = of("\\b(?:adds?|adding|jog(?:s|ging)?|chang(?:es?|ing)[-"
+            + " ]over|phone|tel|call|lift(?:ing)?|crane|hoist|"
             + "fork ?lift|trailer|asking|priced?|costs?|paid|offers?|new price|door|sheds?|postcode)\\b[^;.]*?\\d(?:(?! and )[^,;])*"
-            + "|[£$€]\\s?\\d[\\d., ]*\\d?|" + LONG + "\\s*(?:pounds sterling|gbp|usd|eur|euros?|dollars|quid|%|percent|per cent|miles?|km|owners?)\\b"
-            + "|\\bnot\\s+(?:a\\s+)?\\d[\\d.,]*|\\b(?:\\d+|one|a)\\s*(?:years?|months?|weeks?|days?|hours? (?:away|notice|drive)|minutes?|seconds?|shifts?)\\b[^,;]*"
+            + "|[£$€]\\s?\\d[\\d., ]*\\d?|" + LONG
+            + "\\s*(?:pounds sterling|gbp|usd|eur|euros?|dollars|quid|%|percent|per cent|miles?|km|owners?)\\b"
+            + "|\\bnot\\s+(?:a\\s+)?\\d[\\d.,]*|\\b(?:\\d+|one|a)\\s*(?:years?|months?|weeks?|days?|hours?"
+                    + " (?:away|notice|drive)|minutes?|seconds?|shifts?)\\b[^,;]*"
             + "|[^,;]*\\b(?:warranty|guaranteed?)\\b[^,;]*|\\b(?:since|until|till)\\s+(?:19|20)\\d\\d\\b"
-            + "|\\b(?:moved|bought|rewired|overhauled|painted|last used|installed|refurbished|retired|came here|acquired|purchased|stored)\\b[^,;]*?"
+            + "|\\b(?:moved|bought|rewired|overhauled|painted|last used|installed|refurbished|retired|came"
+                    + " here|acquired|purchased|stored)\\b[^,;]*?"
             + "\\b(?:19|20)\\d\\d\\b");
     private static final Pattern TABLE = of("\\btable\\s*(?:size|surface|top)?\\s*(?:of|is|:)?\\s*" + SIZE + "|" + SIZE
             + "\\s*(?:working )?(?:table|worktable)\\b");
-    private static final Pattern WHEEL = of("(?<!regulating )\\b(?:grinding )?wheel\\s*(?:size)?\\s*(?:of|is|:)?\\s*" + SIZE + "|" + SIZE + "\\s*(?:grinding )?wheel\\b");
+    private static final Pattern WHEEL = of("(?<!regulating )\\b(?:grinding )?wheel\\s*(?:size)?\\s*(?:of|is|:)?\\s*" + SIZE + "|" + SIZE
+            + "\\s*(?:grinding )?wheel\\b");
     private static final Pattern TRAVELS = of("\\btravels?\\s*(?:of|are|is|:)?\\s*(?:x[/ ,]*y(?:[/ ,]*z)?)?\\s*:?\\s*" + SIZE + "|" + SIZE
             + "\\s*(?:of )?travels?\\b");
-    private static final Pattern LATHE_SIZE = of("(\\d+(?:[.,]\\d+)?)\\s*(?:mm|in(?:ch)?|[\"″”])?\\s*(?:x|×|by)\\s*(\\d+)\\s*(mm|in(?:ch(?:es)?)?|[\"″”])?\\s*"
+    private static final Pattern LATHE_SIZE = of("(\\d+(?:[.,]\\d+)?)\\s*(?:mm|in(?:ch)?|[\"″”])?\\s*(?:x|×|by)\\s*(\\d+)\\s*(mm|"
+            + "in(?:ch(?:es)?)?|[\"″”])?\\s*"
             + "(?:[a-z-]+\\s){0,2}lathe\\b");
-    private static final Pattern TAPER = of("\\b(?:no\\.?|number|nr\\.?|#)\\s*\\d+\\s*(?:morse )?(?:spindle )?(taper|nose|centre|center|arbor)\\b"
-            + "|\\b(?:mt|mk|bt|nt|iso|int|cat|hsk|sk|jt)[- ]?\\d{1,3}\\b(?:\\s*(taper|spindle|nose))?|\\br\\s?8\\b|\\bmorse(?: taper)?\\s*(?:no\\.?\\s*)?\\d\\b"
+    private static final Pattern TAPER = of("\\b(?:no\\.?|number|nr\\.?|#)\\s*\\d+\\s*(?:morse )?(?:spindle"
+            + " )?(taper|nose|centre|center|arbor)\\b"
+            + "|\\b(?:mt|mk|bt|nt|iso|int|cat|hsk|sk|jt)[- ]?\\d{1,3}\\b(?:\\s*(taper|spindle|nose))?|\\br\\s?8\\b|\\bmorse(?:"
+                    + " taper)?\\s*(?:no\\.?\\s*)?\\d\\b"
             + "|\\btaper\\s*(?:no\\.?\\s*|number\\s*)?\\d{1,2}\\b|(?<![\\w.])\\d{1,2}\\s*(?:int|iso|nt|mt|morse)?\\s*(taper)\\b");
     private static final Pattern RATIO = of("(?:\\b(?:back gear|range [a-z]|low range|reduction|ratio)\\b[^,;\\d]{0,16})?" + NUM
             + "\\s*(?:to|:)\\s*(?:1|one)\\b(?:,?\\s*or\\s*(?:perhaps |maybe )?\\d+(?:[.,]\\d+)?)?");
-    private static final Pattern COLLETS = of("\\bcollets?,?\\s*(?:from\\s+)?(\\d[\\d.,]*\\s*(?:mm)?\\s*(?:to|-|–)\\s*\\d[\\d.,]*\\s*(?:mm)?\\s*(?:by|in steps of|"
+    private static final Pattern COLLETS = of("\\bcollets?,?\\s*(?:from\\s+)?(\\d[\\d.,]*\\s*(?:mm)?\\s*(?:to|-|"
+            + "–)\\s*\\d[\\d.,]*\\s*(?:mm)?\\s*(?:by|in steps of|"
             + "every)\\s*\\d[\\d.,]*)|(?<![\\w.])(\\d+)\\s+collets\\b");
     private static final Pattern FRAGMENT = of(SIZE);
 
@@ -79,7 +88,8 @@ final class Measures {
             String[] parts = first(m).split("\\s*(?:x|×|by)\\s*");
             String unit = parts[parts.length - 1].replaceAll("[\\d.,/ -]", "").strip();
             for (int i = 0; i < parts.length && i < v.axes().size(); i++) {
-                s.take(Topic.TRAVEL, parts[i].replaceAll("[^\\d.,/ -]", "").strip() + (unit.isEmpty() ? "" : " " + unit), m, v.axes().get(i));
+                s.take(Topic.TRAVEL, parts[i].replaceAll("[^\\d.,/ -]", "").strip() + (unit.isEmpty() ? "" : " " + unit), m, v.axes()
+                        .get(i));
             }
             return true;
         });
@@ -121,9 +131,11 @@ final class Measures {
         }
         String axes = String.join("|", v.axes().stream().map(Pattern::quote).toList());
         if (!axes.isEmpty()) {
-            s.each(of("\\b(" + axes + ")\\s+(?:travels?|moves|stroke)\\s*(?:of|:|is)?\\s*" + LENGTH), m -> s.take(Topic.TRAVEL, m.group(2), m,
+            s.each(of("\\b(" + axes + ")\\s+(?:travels?|moves|stroke)\\s*(?:of|:|is)?\\s*" + LENGTH), m -> s.take(Topic.TRAVEL,
+                    m.group(2), m,
                     m.group(1)));
-            s.each(of(LENGTH + "\\s*(?:of\\s+)?(" + axes + ")\\s+(?:travel|stroke)\\b"), m -> s.take(Topic.TRAVEL, m.group(1), m, m.group(2)));
+            s.each(of(LENGTH + "\\s*(?:of\\s+)?(" + axes + ")\\s+(?:travel|stroke)\\b"), m -> s.take(Topic.TRAVEL, m.group(1), m,
+                    m.group(2)));
         }
         if (v.kind() == Kind.MILL || v.kind() == Kind.CENTRE) {
             boolean[] lettered = {false};
@@ -140,26 +152,36 @@ final class Measures {
     private static void rest(Sentence s, Vocabulary v) {
         String drive = "(?:inverter|vfd|vsd|converter|phase converter|spindle drive|servo drive|drive)";
         String power = "(?<![\\w./])((?:\\d+ )?\\d+/\\d+|\\d{1,3}(?:,\\d{3})+|\\d+(?:[.,]\\d+)?)\\s*(hp\\b|h\\.p\\.|kw\\b|horse ?power\\b)";
-        s.each(of(power + "\\s*(?:\\w+\\s+)?" + drive + "\\b|\\b" + drive + "\\s*(?:is\\s*)?(?:rated|of|:)?\\s*(?:at\\s*|for\\s*)?" + power),
+        s.each(of(power + "\\s*(?:\\w+\\s+)?" + drive + "\\b|\\b" + drive + "\\s*(?:is\\s*)?(?:rated|of|:)?\\s*(?:at\\s*|for\\s*)?"
+                + power),
                 m -> s.take(Topic.DRIVE_RATING, power(m), m));
-        s.each(of(power + "\\s*(?:[\\w-]+\\s+){0,2}?(?:coolant|pump|feed|rapid|hydraulic|suds)\\b|\\b(?:pump|coolant|feed motor|hydraulics?)\\s*(?:motor\\s*)?"
+        s.each(of(power
+                + "\\s*(?:[\\w-]+\\s+){0,2}?(?:coolant|pump|feed|rapid|hydraulic|suds)\\b|\\b(?:pump|coolant|feed"
+                        + " motor|hydraulics?)\\s*(?:motor\\s*)?"
                 + power), m -> s.keep(m));
         s.each(of(power), m -> s.take(Topic.MOTOR_POWER, power(m), m));
-        s.each(of("\\b(?:weighs?|weight|weighing|mass)\\s*(?:is|of|:|about|around|roughly|approx\\.?|some|circa|just over|just under)*\\s*" + LONG
+        s.each(of("\\b(?:weighs?|weight|weighing|mass)\\s*(?:is|of|:|about|around|roughly|approx\\.?|some|circa|just over|just"
+                + " under)*\\s*" + LONG
                 + "(?:" + TO + NUM + ")?\\s*(kg|kgs|kilos?|t\\b|tonnes?|tons?|lbs?|pounds)?"), m -> s.take(Topic.WEIGHT, mass(m, v), m));
-        s.each(of("(?<=^|[,;\\u0001])\\s*(?:about|approx\\.?|circa|roughly|around)?\\s*" + LONG + "(?:" + TO + NUM + ")?\\s*(kg|kgs|t|tonnes?|lbs?)\\s*(?=$|[,;])"),
+        s.each(of("(?<=^|[,;\\u0001])\\s*(?:about|approx\\.?|circa|roughly|around)?\\s*" + LONG + "(?:" + TO + NUM
+                + ")?\\s*(kg|kgs|t|tonnes?|lbs?)\\s*(?=$|[,;])"),
                 m -> s.take(Topic.WEIGHT, mass(m, v), m));
-        s.each(of("(?<![\\w.])(\\d{3})\\s*(?:v(?:olts?)?)?\\s*(or|/|-|–|to)\\s*(\\d{3})\\s*v(?:olts?|ac)?\\b|(?<![\\w.])(\\d{3})\\s*v(?:olts?|ac)?\\b"),
+        s.each(of("(?<![\\w.])(\\d{3})\\s*(?:v(?:olts?)?)?\\s*(or|/|-|–|to)\\s*(\\d{3})\\s*v(?:olts?|ac)?\\b|"
+                + "(?<![\\w.])(\\d{3})\\s*v(?:olts?|ac)?\\b"),
                 m -> s.take(Topic.SUPPLY, m.group(4) != null ? m.group(4) + " V" : m.group(1) + (m.group(2).matches("or|/") ? "/" : "-")
                         + m.group(3) + " V", m));
         s.each(of(LONG + "\\s*(?:running |spindle |cutting |power[- ]on )?(?:hours|hrs)\\b"), m -> number(m.group(1)) >= 100
                 && s.take(Topic.HOURS, m.group(1), m));
-        s.each(of("\\b(?:built|made|manufactured|year(?: of (?:build|manufacture|construction))?|dated|new in)\\s*:?\\s*(?:in\\s+)?(?:about\\s+|circa\\s+)?"
-                + "((?:19|20)\\d\\d)\\b|\\b((?:19|20)\\d\\d)\\s+(?:build|model|machine|lathe|mill|drill|grinder)\\b|(?<=^|[,;])\\s*(?:about |circa |c\\. ?)?"
+        s.each(of("\\b(?:built|made|manufactured|year(?: of (?:build|manufacture|construction))?|dated|new"
+                + " in)\\s*:?\\s*(?:in\\s+)?(?:about\\s+|circa\\s+)?"
+                + "((?:19|20)\\d\\d)\\b|\\b((?:19|20)\\d\\d)\\s+(?:build|model|machine|lathe|mill|drill|grinder)\\b|(?<=^|"
+                + "[,;])\\s*(?:about |circa |c\\. ?)?"
                 + "((?:19|20)\\d\\d)\\s*(?=$|[,;.])"), m -> s.take(Topic.YEAR, first(m), m));
-        s.each(of("\\b(?:(?:turns|bores|grinds|mills) )?(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate to|true to)\\s+" + LENGTH), m -> m.group(1)
+        s.each(of("\\b(?:(?:turns|bores|grinds|mills) )?(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate"
+                + " to|true to)\\s+" + LENGTH), m -> m.group(1)
                 .matches(".*[a-z\"″”]\\s*\\.?") && s.take(Topic.ACCURACY, m.group(1), m));
-        s.each(of("(?<![\\w.])(\\d{1,3})\\s+((?:[a-z-]+\\s)?(?:steadies|steady rests|chucks|face ?plates|tool ?holders|vices|vises|arbors|change ?wheels|"
+        s.each(of("(?<![\\w.])(\\d{1,3})\\s+((?:[a-z-]+\\s)?(?:steadies|steady rests|chucks|face ?plates|tool"
+                + " ?holders|vices|vises|arbors|change ?wheels|"
                 + "change gears|dogs|cutters|boring bars|drill chucks|sockets|sleeves|clamps|wheel flanges|mandrels|centres))\\b"),
                 m -> s.takeExactly(Topic.KIT_COUNT, m.group(1), m, m.group(2)));
     }
@@ -174,7 +196,8 @@ final class Measures {
     }
 
     private static String mass(Matcher m, Vocabulary v) {
-        String unit = m.group(3) == null ? v.inches() ? "lb" : "kg" : m.group(3).startsWith("k") ? "kg" : m.group(3).startsWith("t") ? "t" : "lb";
+        String unit = m.group(3) == null ? v.inches() ? "lb" : "kg" : m.group(3).startsWith("k") ? "kg" : m.group(3).startsWith("t")
+                ? "t" : "lb";
         return m.group(1) + (m.group(2) == null ? "" : " to " + m.group(2)) + " " + unit;
     }
 

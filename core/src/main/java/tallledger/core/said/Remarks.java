@@ -8,14 +8,21 @@ import tallledger.core.said.Vocabulary.Kind;
 /** The rules for what is said in words: admissions, functions, work done on it, praise. The words are the value. */
 final class Remarks {
 
-    private static final Pattern ADMISSION = of("[^,;\\u0001]*\\b(?:missing|broken|cracked|a crack|chipped|a chip|(?:does|do|did)(?: not|n't) (?:work|run|go|engage|turn|hold|start)|"
-            + "not working|inoperative|faulty|needs? (?!no)|wants (?:a|an|new|some)\\b|worn\\b|leak(?:s|ing|y)?|a (?:bit|little|touch) of|a little|a dent|dented|"
-            + "waiting for|awaiting|on order|noisy|damaged|bent\\b|seized|stiff|sticks|jumps out|slips|rusty|some rust|some play|backlash in|no (?:coolant pump|manuals?|motor|guards?|"
+    private static final Pattern ADMISSION = of("[^,;\\u0001]*\\b(?:missing|broken|cracked|a crack|chipped|a chip|(?:does|do|did)(?:"
+            + " not|n't) (?:work|run|go|engage|turn|hold|start)|"
+            + "not working|inoperative|faulty|needs? (?!no)|wants (?:a|an|new|some)\\b|worn\\b|leak(?:s|ing|y)?|a (?:bit|little|touch)"
+                    + " of|a little|a dent|dented|"
+            + "waiting for|awaiting|on order|noisy|damaged|bent\\b|seized|stiff|sticks|jumps out|slips|rusty|some rust|some"
+                    + " play|backlash in|no (?:coolant pump|manuals?|motor|guards?|"
             + "chuck|tooling|change ?wheels|reverse)\\b)[^,;\\u0001]*");
-    private static final Pattern DENIES = of("\\b(?:no|not|nothing|never|hardly|without|isn't)\\b[^,;]{0,14}\\b(?:worn|broken|missing|damaged|cracked|noisy|bent|stiff|leak\\w*|rusty)\\b");
-    private static final Pattern PRAISE = of("[^,;\\u0001]*\\b(?:excellent|beautiful(?:ly)?|perfect(?:ly)?|immaculate|lovely|mint|superb|great|as new|like new|"
-            + "can(?:'t|not) fault|no complaints|never let|well (?:kept|looked after|maintained)|very (?:good|nice|tidy|clean|tight|smooth)|good (?:condition|order|nick|runner|machine)|"
-            + "condition\\b|tidy|smooth|fine machine|nice machine|strong machine|better than|makes no odds|fond of|good\\b|tight\\b|fair\\b|tired\\b)[^,;\\u0001]*");
+    private static final Pattern DENIES = of("\\b(?:no|not|nothing|never|hardly|without|isn't)\\b[^,;]{0,14}\\b(?:worn|broken|missing|"
+            + "damaged|cracked|noisy|bent|stiff|leak\\w*|rusty)\\b");
+    private static final Pattern PRAISE = of("[^,;\\u0001]*\\b(?:excellent|beautiful(?:ly)?|perfect(?:ly)?|immaculate|lovely|mint|"
+            + "superb|great|as new|like new|"
+            + "can(?:'t|not) fault|no complaints|never let|well (?:kept|looked after|maintained)|very"
+                    + " (?:good|nice|tidy|clean|tight|smooth)|good (?:condition|order|nick|runner|machine)|"
+            + "condition\\b|tidy|smooth|fine machine|nice machine|strong machine|better than|makes no odds|fond"
+                    + " of|good\\b|tight\\b|fair\\b|tired\\b)[^,;\\u0001]*");
 
     private Remarks() {
     }
@@ -27,15 +34,21 @@ final class Remarks {
 
     static void read(Sentence s, Vocabulary v) {
         s.each(of("\\b((?:next to |almost |practically )?no (?:back\\s?lash|play))\\b"), m -> s.take(Topic.NO_BACKLASH, m.group(1), m));
-        s.each(of("\\b(?:nearly |almost )?(?:all|every)\\s+(?:the\\s+)?functions?\\b[^,;\\u0001]*|\\b(?:nearly |almost )?(?:all|everything)\\s+(?:is\\s+)?(?:works?|working|runs?|running)\\b"),
+        s.each(of("\\b(?:nearly |almost )?(?:all|every)\\s+(?:the\\s+)?functions?\\b[^,;\\u0001]*|\\b(?:nearly |almost"
+                + " )?(?:all|everything)\\s+(?:is\\s+)?(?:works?|working|runs?|running)\\b"),
                 m -> s.takeExactly(Topic.NEARLY_ALL_RUN, s.original(m.start(), m.end()), m, ""));
         s.each(of("\\brebuilt\\s+(?:completely\\s+)?by\\s+[^,;\\u0001]+|\\b(?:re-?built|re-?conditioned|refurbished)\\b"), m -> s.take(
                 Topic.REBUILT_BY, s.original(m.start(), m.end()), m));
-        s.each(of("\\bnew\\s+(?:lead ?|ball ?|feed ?)?screws?\\b(?:\\s+and\\s+nuts?)?"), m -> s.take(Topic.SCREWS, s.original(m.start(), m.end()), m));
-        s.each(of("\\b(?:ways?|bed|slides?|knee|column|table|saddle)\\b[^,;\\d\\u0001]{0,16}\\b(?:re-?ground|re-?scraped|scraped|chromed)\\b(?:\\s+and\\s+\\w+)?"
-                + "|\\b(?:re-?ground|re-?scraped)\\b(?:\\s+(?:ways?|bed|slides?))?"), m -> s.take(Topic.WAYS, s.original(m.start(), m.end()), m));
-        s.each(of("\\b(?:(?:just|fully|recently|regularly) )?(?:serviced|overhauled|tested)\\b"), m -> s.take(Topic.SERVICED, s.original(m.start(), m.end()), m));
-        s.each(of("\\b(?:added|modern|home-?made|later|replacement|rewired|replaced|new)\\s+(?:[\\p{L}-]+\\s+){0,2}?(?:pedal|panel|trough|tray|"
+        s.each(of("\\bnew\\s+(?:lead ?|ball ?|feed ?)?screws?\\b(?:\\s+and\\s+nuts?)?"), m -> s.take(Topic.SCREWS, s.original(m.start(),
+                m.end()), m));
+        s.each(of("\\b(?:ways?|bed|slides?|knee|column|table|saddle)\\b[^,;\\d\\u0001]{0,16}\\b(?:re-?ground|re-?scraped|scraped|"
+                + "chromed)\\b(?:\\s+and\\s+\\w+)?"
+                + "|\\b(?:re-?ground|re-?scraped)\\b(?:\\s+(?:ways?|bed|slides?))?"), m -> s.take(Topic.WAYS, s.original(m.start(),
+                m.end()), m));
+        s.each(of("\\b(?:(?:just|fully|recently|regularly) )?(?:serviced|overhauled|tested)\\b"), m -> s.take(Topic.SERVICED,
+                s.original(m.start(), m.end()), m));
+        s.each(of("\\b(?:added|modern|home-?made|later|replacement|rewired|replaced|new)\\s+(?:[\\p{L}-]+\\s+){0,2}?(?:pedal|panel|"
+                + "trough|tray|"
                 + "switch(?:gear|es)?|motor|guard|lamp|pump|wiring|handle|handwheel|feed drive)s?\\b"), m -> s.take(Topic.REDONE,
                 s.original(m.start(), m.end()), m));
         s.each(of("\\b(?:released |out )?(?:from|of|in) (?:long |dry )?storage\\b[^,;\\u0001]*"), m -> s.take(Topic.FROM_STORAGE,
@@ -48,13 +61,17 @@ final class Remarks {
     /** Things it has or does, each by the words for it. */
     private static void functions(Sentence s, Vocabulary v) {
         if (v.kind() == Kind.GRINDER) {
-            s.each(of("\\bor (?:at )?both\\b|\\binner only\\b|\\bouter only\\b|\\bat both(?: ends)?\\b|\\b(?:it )?counts (?:the )?spark[- ]?outs?\\b"
+            s.each(of("\\bor (?:at )?both\\b|\\binner only\\b|\\bouter only\\b|\\bat both(?: ends)?\\b|\\b(?:it )?counts (?:the"
+                    + " )?spark[- ]?outs?\\b"
                     + "|\\bparks\\b|\\bwheel and chuck stop\\b[^,;\\u0001]*"), m -> function(s, m));
         }
         String axes = String.join("|", v.axes().stream().map(Pattern::quote).toList());
-        s.each(of("\\bfoot[- ]?brake\\b|\\bbrake\\b|\\bkick[- ]?bar\\b|\\bchuck guard\\b|\\bguard switch\\b|\\bgear cover switch\\b|\\bemergency stop\\b|"
-                + "\\bcoolant\\b(?! pump| motor)|\\bwork light\\b|\\blamp\\b|\\b(?:central|one[- ]shot|auto(?:matic)?) lubrication\\b|\\bpower clamping\\b|\\bpower (?:elevation|rise and fall)\\b"
-                + "|\\b(?:digital )?readout(?: on \\w+ axes)?\\b|\\bdro\\b|\\bhalf[- ]?nut\\b|\\bthread dial\\b|\\bdead stop\\b|\\bdrawbar\\b|\\bgearbox\\b|\\btool ?changer\\b|"
+        s.each(of("\\bfoot[- ]?brake\\b|\\bbrake\\b|\\bkick[- ]?bar\\b|\\bchuck guard\\b|\\bguard switch\\b|\\bgear cover"
+                + " switch\\b|\\bemergency stop\\b|"
+                + "\\bcoolant\\b(?! pump| motor)|\\bwork light\\b|\\blamp\\b|\\b(?:central|one[- ]shot|auto(?:matic)?)"
+                        + " lubrication\\b|\\bpower clamping\\b|\\bpower (?:elevation|rise and fall)\\b"
+                + "|\\b(?:digital )?readout(?: on \\w+ axes)?\\b|\\bdro\\b|\\bhalf[- ]?nut\\b|\\bthread dial\\b|\\bdead"
+                        + " stop\\b|\\bdrawbar\\b|\\bgearbox\\b|\\btool ?changer\\b|"
                 + "\\bchip conveyor\\b|\\bmagnetic chuck\\b|\\btapping reverse\\b|\\bdepth stop\\b|\\bfine feed\\b" + (axes.isEmpty() ? ""
                 : "|\\brapids?(?: on)?(?: the| all)? (?:" + axes + "|axes)\\b")), m -> function(s, m));
     }

@@ -8,12 +8,14 @@ import java.util.regex.Pattern;
 /**
  * Running text, read sentence by sentence.
  *
- * <p>Worked: "Fifteen speeds, 25 to 3150, she runs them all." is a count of 15, a slowest of 25, a fastest of 3150, and that all of them run.
+ * <p>Worked: "Fifteen speeds, 25 to 3150, she runs them all." is a count of 15, a slowest of 25, a fastest of 3150, and that all of them
+ * run.
  */
 public final class SaidText {
 
     /** A full stop with a blank behind it ends a sentence, but not behind "No" or "approx", nor before a small letter. */
-    private static final Pattern END = Pattern.compile("\\R|;|[!?](?=\\s|$)|(?<!\\b(?:[Nn]o|[Nn]r|approx|abt|ca|incl|max|min|dia|spec))\\.(?=\\s|$)(?!\\s[a-z])");
+    private static final Pattern END = Pattern.compile("\\R|;|[!?](?=\\s|$)|(?<!\\b(?:[Nn]o|[Nn]r|approx|abt|ca|incl|max|min|dia|"
+            + "spec))\\.(?=\\s|$)(?!\\s[a-z])");
     private static final int LONGEST_SENTENCE = 600;
 
     private SaidText() {

@@ -14,10 +14,12 @@ final class Sentence {
     private static final char KEPT = '\u0002';
     private static final Pattern LETTERS = Pattern.compile("[\\p{L}\\d\u0002]");
     /** What only joins what was taken says nothing by itself. */
-    private static final Pattern JOINS = Pattern.compile("(?:[^\\p{L}\\d\u0002]|\\b(?:and|with|the|a|an|it|its|is|are|has|have|of|or|on|in|at|to|from|for|by|all|"
+    private static final Pattern JOINS = Pattern.compile("(?:[^\\p{L}\\d\u0002]|\\b(?:and|with|the|a|an|it|its|is|are|has|have|of|or|"
+            + "on|in|at|to|from|for|by|all|"
             + "about|around|roughly|approx|approximately|circa|i|believe|think|maybe|perhaps|should|be|supposed|only|also|plus|each|per|s|"
             + "machine|lathe|mill|drill|grinder|motor|spindle|speeds?|feeds?|travels?|wheel|table|chuck|swing|goes|up|down|rpm|then)\\b)*");
-    private static final Pattern HEDGE = Pattern.compile("(?i)\\s*(?:or so|i believe|i think|i reckon|maybe|perhaps|as far as i know|so i am told|"
+    private static final Pattern HEDGE = Pattern.compile("(?i)\\s*(?:or so|i believe|i think|i reckon|maybe|perhaps|as far as i know|so"
+            + " i am told|"
             + "supposedly|i never counted)\\s*");
 
     private final String said;

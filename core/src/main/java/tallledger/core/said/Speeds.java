@@ -14,18 +14,24 @@ import java.util.regex.Pattern;
 /** The rules for speeds of the spindle. A range, a count and the ends of a list are claims of their own. */
 final class Speeds {
 
-    private static final Pattern AFTER_COUNT = of("\\bspeeds?\\b\\s*[,:]?\\s*(?:in \\w+ (?:ranges|steps)\\s*,?\\s*)?(?:from\\s+|of\\s+|ranging from\\s+|between\\s+)?"
+    private static final Pattern AFTER_COUNT = of("\\bspeeds?\\b\\s*[,:]?\\s*(?:in \\w+"
+            + " (?:ranges|steps)\\s*,?\\s*)?(?:from\\s+|of\\s+|ranging from\\s+|between\\s+)?"
             + LONG + "(?:\\s*(?:to|up to|through|-|–|—|and)\\s*)" + LONG + "(?:\\s*" + RPM + ")?(?!\\s*(?:mm|in\\b|kg|lb|v\\b|volts))");
     private static final Pattern RANGE = of(LONG + TO + LONG + "\\s*" + RPM);
     private static final Pattern IN_RANGE = of(NUM + TO + NUM + "\\s+in\\s+(low|high|(?:the )?(?:first|second|top|bottom)(?: range)?)\\b");
-    private static final Pattern SLOW = of("\\b(?:low|slowest|bottom speed|lowest(?: speed)?|slow end)\\b[^,;\\d]{0,18}?\\b(?:to|is|of|at)\\s+" + NUM
+    private static final Pattern SLOW = of("\\b(?:low|slowest|bottom speed|lowest(?: speed)?|slow"
+            + " end)\\b[^,;\\d]{0,18}?\\b(?:to|is|of|at)\\s+" + NUM
             + "(?:\\s*" + RPM + ")?");
-    private static final Pattern FAST = of("\\b(?:high(?: range)?|top speed|fastest|highest(?: speed)?|max(?:imum)?(?: speed)?|spindle)\\b[^,;\\d]{0,18}?\\b(?:to|is|of|at)\\s+"
+    private static final Pattern FAST = of("\\b(?:high(?: range)?|top speed|fastest|highest(?: speed)?|max(?:imum)?(?:"
+            + " speed)?|spindle)\\b[^,;\\d]{0,18}?\\b(?:to|is|of|at)\\s+"
             + NUM + "(?:\\s*" + RPM + ")?|\\b(?:up to|max(?:imum)?|top speed)\\s+" + LONG + "\\s*" + RPM);
-    private static final Pattern ALL_WORK = of("\\b(?:all|every(?: one)?|each)\\s+(?:of\\s+)?(?:the\\s+)?(?:(\\d+)\\s+)?(?:spindle\\s+|gear\\s+)?speeds?\\b[^,;.\\d]{0,16}\\b"
-            + "(?:works?|working|runs?|running|perfect(?:ly)?|fine|ok|good|tested)\\b|\\b(?:about |nearly |almost )?every one of them(?: works?| runs?)?\\b"
+    private static final Pattern ALL_WORK = of("\\b(?:all|every(?:"
+            + " one)?|each)\\s+(?:of\\s+)?(?:the\\s+)?(?:(\\d+)\\s+)?(?:spindle\\s+|gear\\s+)?speeds?\\b[^,;.\\d]{0,16}\\b"
+            + "(?:works?|working|runs?|running|perfect(?:ly)?|fine|ok|good|tested)\\b|\\b(?:about |nearly |almost )?every one of them(?:"
+                    + " works?| runs?)?\\b"
             + "|\\b(?:she |it |he |they )?runs? them all\\b|\\ball of them (?:work|run)\\b");
-    private static final Pattern COUNT = of("(?<![\\w.])(\\d{1,3})\\s+(?:distinct\\s+|spindle\\s+|gear(?:ed)?\\s+|forward\\s+|different\\s+)*speeds?\\b(?!\\s*(?:motor|pump|box))"
+    private static final Pattern COUNT = of("(?<![\\w.])(\\d{1,3})\\s+(?:distinct\\s+|spindle\\s+|gear(?:ed)?\\s+|forward\\s+|"
+            + "different\\s+)*speeds?\\b(?!\\s*(?:motor|pump|box))"
             + "|(?<![\\w.])(\\d{1,2})[- ]speed\\b(?!\\s*(?:motor|pump|box))");
 
     private Speeds() {
@@ -62,7 +68,9 @@ final class Speeds {
         return false;
     }
 
-    /** "62 to 480 in low, 520 to 4300 in high": the low end of the lower and the high end of the higher; the other two are ends of ranges. */
+    /**
+     * "62 to 480 in low, 520 to 4300 in high": the low end of the lower and the high end of the higher; the other two are ends of ranges.
+     */
     private static void inRanges(Sentence s) {
         List<String> low = new ArrayList<>();
         List<String> high = new ArrayList<>();

@@ -21,8 +21,10 @@ import tallledger.core.reason.Refused;
  * @param whose    whether it is a fault of the machine at all
  * @param cost     to put it right, low, likely and high, in the user's money; empty where nobody says
  * @param time     minutes it costs each time, and how many times a day; empty where it costs none
+ * @param repair   which repair of the house's table it leads to, where somebody chose one
  */
-public record Regrade(int target, Severity severity, String why, Whose whose, List<BigDecimal> cost, List<BigDecimal> time) {
+public record Regrade(int target, Severity severity, String why, Whose whose, List<BigDecimal> cost, List<BigDecimal> time,
+        Optional<String> repair) {
 
     private static final BigDecimal MOST = new BigDecimal("10000000");
 
@@ -36,6 +38,17 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
 
     /** @throws Refused where nobody says why, or a figure is none */
     public static Regrade parse(int target, Severity severity, String why, Whose whose, String cost, String minutes, String times) {
+        return parse(target, severity, why, whose, cost, minutes, times, "");
+    }
+
+    /**
+     * As typed.
+     *
+     * @param repair what is done, as the house's table has it; empty where nobody chose
+     * @throws Refused where nobody says why, or a figure is none
+     */
+    public static Regrade parse(int target, Severity severity, String why, Whose whose, String cost, String minutes, String times,
+            String repair) {
         if (why.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING).at("why");
         }
@@ -46,7 +59,8 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
             throw Refused.because(SurveyReason.REGRADE_TIME).at(minutes.isBlank() ? "minutesEach" : "timesADay");
         }
         List<BigDecimal> time = minutes.isBlank() ? List.of() : List.of(figure(minutes, "minutesEach"), figure(times, "timesADay"));
-        return new Regrade(target, severity, why.strip(), whose, cost.isBlank() ? List.of() : costs(cost), time);
+        return new Regrade(target, severity, why.strip(), whose, cost.isBlank() ? List.of() : costs(cost), time,
+                repair.isBlank() ? Optional.empty() : Optional.of(repair.strip()));
     }
 
     /** One figure, or low, likely and high. */
@@ -84,13 +98,14 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
                         whose == Whose.BY_DESIGN));
         fields.put("outside", whose == Whose.OUTSIDE);
         fields.put("cost", cost.stream().map(BigDecimal::toPlainString).toList());
+        repair.ifPresent(r -> fields.put("repair", r));
         fields.put("time", time.stream().map(BigDecimal::toPlainString).toList());
         return fields;
     }
 
     static Regrade from(Payload p) {
         return new Regrade(p.whole("target"), Severity.valueOf(p.text("severity")), p.text("why"), whose(p), p.decimals("cost"),
-                p.decimals("time"));
+                p.decimals("time"), p.optionalText("repair"));
     }
 
     /** Older entries know nothing of "outside". */

@@ -121,9 +121,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
      * @param held routes not to be run now: what tells most is looked for among the others
      */
     static Optional<Blame> blame(SpindleSurvey survey, Set<Route> held) {
-        List<Trial> trials = survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
-                .filter(run -> !run.record().symptoms().isEmpty() || run.record().reading().isPresent() || run.outcome() == Outcome.PROVEN)
-                .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
+        List<Trial> trials = trials(survey);
         if (trials.stream().noneMatch(Trial::failed)) {
             return Optional.empty();
         }
@@ -134,6 +132,13 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
                 .flatMap(s -> s.routes().stream()).filter(r -> !survey.passed().containsKey(r) && !held.contains(r)).toList();
         return Optional.of(Blame.of(survey.elements(), trials, allowed, route -> survey.standing()
                 .map(s -> times.move(survey.machine().train(), s, route)).orElse(0.0), survey.rules()));
+    }
+
+    /** Every run since the last repair of something on its route that says something. */
+    static List<Trial> trials(SpindleSurvey survey) {
+        return survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
+                .filter(run -> !run.record().symptoms().isEmpty() || run.record().reading().isPresent() || run.outcome() == Outcome.PROVEN)
+                .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
     }
 
     private static List<SpeedCauses.Reading> readings(SpindleSurvey survey) {

@@ -2,26 +2,42 @@ package tallledger.core.survey;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
-import tallledger.core.blame.Check;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import tallledger.core.blame.Blame;
+import tallledger.core.blame.Trial;
 import tallledger.core.coverage.ElementWorth;
+import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.price.Background;
 import tallledger.core.price.Cost;
+import tallledger.core.price.Mixture;
+import tallledger.core.price.Rates;
+import tallledger.core.price.Repair;
+import tallledger.core.price.RepairBill;
 import tallledger.core.price.Stakes;
+import tallledger.core.reading.Mass;
+import tallledger.core.reading.TypedNumber;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /**
- * What looking is worth, in the user's money (W 4.2): p·c. p by how bad it is when it is bad, times where the machine comes from, times
- * λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let expect, no more than 0.9; c the mean of the dearest
- * repair in the table of checks for the step's system. An element of the drive has a p and a c of its own, which take λ and no background.
+ * What looking is worth, in the user's money (W 4.2). A step is bad with p by how bad it then is, times where the machine comes from, times
+ * λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let expect, no more than 0.9; it then leads to the repairs
+ * of
+ * its own rows, else of its system's, with shares w. Looking at it is worth p·Σ w_r·mean_r·(1 − q_r), q_r the chance that what was found
+ * bad pays r already. An element of the drive has its posterior with priors times λ and no background, while nothing has failed.
  */
 public final class Worths {
 
@@ -34,15 +50,34 @@ public final class Worths {
     private final Background from;
     private final double most;
     private final Tells tells;
-    private final Map<String, List<Cost>> costs = new HashMap<>();
+    private final Rates rates;
+    private final double scrap;
+    private final Map<String, List<Repair>> repairs = new HashMap<>();
+    private final Map<String, Double> paid = new HashMap<>();
+    private final Elements elements;
+    private final Map<Element, Double> marginals = new HashMap<>();
 
     private Worths(Survey survey, Set<String> good, Set<String> bad) {
         this.survey = survey;
         this.rules = survey.rules();
         this.from = survey.stakes().map(Stakes::background).orElse(Background.IN_DAILY_USE);
         this.most = rules.value(Rule.CHANCE_MOST);
-        survey.house().checks().forEach(c -> costs.computeIfAbsent(c.about(), x -> new ArrayList<>()).add(cost(c)));
+        this.elements = Elements.of(survey.machine().train());
+        OptionalDouble mass = mass(survey);
+        Optional<Stakes> stakes = survey.stakes();
+        this.scrap = stakes.flatMap(s -> s.extra().scrap()).map(s -> s.value().doubleValue())
+                .orElse(mass.orElse(0) * rules.value(Rule.SCRAP_A_KILO));
+        double worthMost = stakes.flatMap(Stakes::start).map(s -> Math.max(0, s.value().doubleValue() - scrap)).orElse(Double.MAX_VALUE);
+        this.rates = Rates.of(stakes.flatMap(s -> s.extra().anHour()).map(TypedNumber::value).orElse(rules.number(Rule.LABOUR_RATE))
+                .doubleValue(), mass, worthMost);
+        survey.house().repairs().forEach(r -> repairs.computeIfAbsent(r.about(), x -> new ArrayList<>()).add(r));
         this.tells = tells(good, bad);
+        survey.steps().latest().values().stream().filter(r -> r.isBad() && r.severity() != Severity.NOTE)
+                .filter(r -> !good.contains(r.step().id().written())).forEach(r -> pay(mixture(r.step())));
+        bad.forEach(id -> survey.steps().step(id).ifPresent(s -> pay(mixture(s))));
+        if (!driveFailed()) {
+            chances(tells.lambda).forEach(marginals::put);
+        }
     }
 
     public static Worths of(Survey survey) {
@@ -59,8 +94,15 @@ public final class Worths {
         return new Worths(survey, good, bad);
     }
 
-    private static Cost cost(Check check) {
-        return Cost.of(check.low(), check.likely(), check.high());
+    /** kg: as typed with the prices, else as put down for the lift; of a range its middle. */
+    private static OptionalDouble mass(Survey survey) {
+        Optional<Mass> typed = survey.stakes().map(s -> s.extra().mass()).filter(m -> m.high().signum() > 0);
+        return typed.or(() -> survey.steps().lift().map(l -> l.what().machine()).filter(m -> m.high().signum() > 0))
+                .map(m -> OptionalDouble.of((m.low().doubleValue() + m.high().doubleValue()) / 2)).orElse(OptionalDouble.empty());
+    }
+
+    private void pay(Mixture mixture) {
+        mixture.shares().forEach(s -> paid.merge(s.key(), s.share(), (a, b) -> 1 - (1 - a) * (1 - b)));
     }
 
     /** k and E over the steps tested; undecided ones count in neither. */
@@ -86,6 +128,15 @@ public final class Worths {
         return tells;
     }
 
+    public Rates rates() {
+        return rates;
+    }
+
+    /** What the machine fetches as scrap and parts. */
+    public double scrap() {
+        return scrap;
+    }
+
     /** p of a step before anything was tested. */
     public double before(Step step) {
         return before(step.ifBad(), from, rules);
@@ -102,33 +153,107 @@ public final class Worths {
         return Math.min(before(step) * tells.lambda, most);
     }
 
-    /** c of a step; empty where the table of checks has nothing for its system. */
+    /** The repairs a step leads to when it is bad: its own rows, else its system's, an axis' apart from another's. */
+    public Mixture mixture(Step step) {
+        List<Repair> rows = Stream.of(step.id().written(), step.code(), step.system().name()).map(this::rows).filter(r -> !r.isEmpty())
+                .findFirst().orElse(List.of());
+        return mixture(rows, place(step));
+    }
+
+    private static String place(Step step) {
+        return step.axis().map(a -> a.written()).orElse("");
+    }
+
+    /** The repair somebody chose for what was found at a step; empty where the table no longer has it. */
+    public Optional<Mixture> chosen(Step step, String what) {
+        return survey.house().repairs().stream().filter(r -> r.what().equals(what)).findFirst()
+                .map(r -> mixture(List.of(r), place(step)));
+    }
+
+    /** What the table has for a symptom or a system, whatever part it is of. */
+    public List<Repair> rows(String about) {
+        return repairs.getOrDefault(about, List.of());
+    }
+
+    /** What such rows come to at a place. */
+    public Mixture mixture(List<Repair> rows, String place) {
+        return Mixture.cheapestFirst(rows.stream().map(r -> new Mixture.Share(r.key() + (place.isEmpty() ? "" : " @ " + place), r.what(),
+                r.cost(rates), 0)).toList());
+    }
+
+    /** Mean of what a step leads to when it is bad; empty where the table has nothing for it. */
     public Optional<Cost> dearest(Step step) {
-        return Cost.dearest(costs(step.system().name()));
+        Mixture m = mixture(step);
+        return m.isEmpty() ? Optional.empty() : Optional.of(new Cost(m.mean(), m.mean(), m.mean()));
     }
 
-    /** What the table of checks has for a symptom or a system. */
-    public List<Cost> costs(String about) {
-        return costs.getOrDefault(about, List.of());
-    }
-
-    /** p·c of a step; nought where the table has nothing for its system. */
+    /** p·Σ w·mean·(1 − q) of a step; nought where the table has nothing for its system. */
     public double of(Step step) {
-        return chance(step) * dearest(step).map(Cost::mean).orElse(0.0);
+        return chance(step) * mixture(step).shares().stream().mapToDouble(s -> s.share() * s.cost().mean()
+                * (1 - paid.getOrDefault(s.key(), 0.0))).sum();
     }
 
-    /** p of an element now. */
+    /** Whether a run failed by what was heard or felt: from then on the drive is what its posterior says. */
+    public boolean driveFailed() {
+        return SurveyPlan.trials(survey.drive()).stream().anyMatch(Trial::failed);
+    }
+
+    /** p of an element now, of a drive nothing of which failed. */
     public double chance(Element element) {
-        return Math.min(rules.figures(rule(element)).get(0).doubleValue() * tells.lambda, most);
+        return marginals.getOrDefault(element, 0.0);
+    }
+
+    private Map<Element, Double> chances(double times) {
+        Map<Element, Double> chances = new LinkedHashMap<>();
+        for (Blame.FaultSet set : Blame.sets(elements, SurveyPlan.trials(survey.drive()), rules, times)) {
+            set.elements().forEach(e -> chances.merge(e, set.probability(), Double::sum));
+        }
+        return chances;
+    }
+
+    /** The repairs an element leads to: by what was heard on its failing runs, else those of its kind. */
+    public Mixture mixture(Element element) {
+        String kind = survey.machine().train().stages().get(element.stage()).kind().name();
+        Set<Symptom> heard = new TreeSet<>(SurveyPlan.trials(survey.drive()).stream().filter(Trial::failed)
+                .filter(t -> elements.in(elements.mask(t.route())).contains(element)).flatMap(t -> t.symptoms().stream())
+                .collect(Collectors.toSet()));
+        List<Repair> rows = heard.stream().flatMap(s -> rows(s.name()).stream())
+                .filter(r -> r.element().isEmpty() || r.element().equals(kind)).distinct().toList();
+        List<Repair> taken = rows.isEmpty() ? rows(Repair.ELEMENT).stream().filter(r -> r.element().equals(kind)).toList() : rows;
+        return mixture(taken, element.stageName() + " " + element.label());
     }
 
     /** c of an element. */
     public double cost(Element element) {
-        return rules.figures(rule(element)).get(1).doubleValue();
+        Mixture m = mixture(element);
+        return m.isEmpty() ? rules.figures(rule(element)).get(1).doubleValue() : m.mean();
     }
 
     public double of(Element element) {
         return chance(element) * cost(element);
+    }
+
+    /** What the drive asks for by its posterior, over the sets of faulty elements; empty while nothing failed. */
+    public Optional<RepairBill.Asker> drive() {
+        if (!driveFailed()) {
+            return Optional.empty();
+        }
+        Map<Element, Mixture> of = new HashMap<>();
+        Map<String, Double> alone = new LinkedHashMap<>();
+        Map<String, Double> both = new HashMap<>();
+        Map<String, Cost> costs = new LinkedHashMap<>();
+        for (Blame.FaultSet set : Blame.sets(elements, SurveyPlan.trials(survey.drive()), rules, 1)) {
+            List<Mixture> mixtures = set.elements().stream().map(e -> of.computeIfAbsent(e, this::mixture)).toList();
+            mixtures.forEach(m -> m.shares().forEach(s -> {
+                alone.merge(s.key(), s.share() * set.probability(), Double::sum);
+                costs.putIfAbsent(s.key(), s.cost());
+            }));
+            if (mixtures.size() == 2) {
+                mixtures.get(0).shares().forEach(s -> mixtures.get(1).shares().forEach(t -> both.merge(RepairBill.pair(s.key(), t.key()),
+                        s.share() * t.share() * set.probability(), Double::sum)));
+            }
+        }
+        return Optional.of(new RepairBill.Asker(alone, both, costs));
     }
 
     private Rule rule(Element element) {

@@ -43,7 +43,8 @@ final class ClaimsOfDrive {
     }
 
     /**
-     * Upheld only if that many distinct speeds exist, each proven, inferred or read within its limit, whatever was heard of it: that it runs
+     * Upheld only if that many distinct speeds exist, each proven, inferred or read within its limit, whatever was heard of it: that it
+     * runs
      * and how it runs are two things. More on the plate than claimed is better only where they were shown.
      */
     private static ClaimVerdict count(Claim claim, SpindleSurvey survey) {

@@ -154,10 +154,11 @@ final class ClaimsOfSteps {
         Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), rules.number(Rule.DRILL_CLAIM_SPEED),
                         Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
                 rules.number(Rule.DRILL_CLAIM_FORCE)), survey.machine().unit());
-        Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut")).findFirst();
+        Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut"))
+                .findFirst();
         return drilled.map(r -> new ClaimVerdict(claim, r.isBad() ? Standing.CONTRADICTED : r.outcome() == Outcome.PROVEN ? Standing.UPHELD
-                        : Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_STEP, r.step().name(), said(r)), List.of(r.entry()),
-                        Optional.<Task>empty()))
+                        : Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_DRILLED, r.step().name(), said(r), cut.says()),
+                        List.of(r.entry()), Optional.<Task>empty()))
                 .orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, because, List.of(), step(survey, "drill-cut")));
     }
 

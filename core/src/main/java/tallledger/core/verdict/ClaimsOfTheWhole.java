@@ -44,8 +44,10 @@ final class ClaimsOfTheWhole {
             Symptom.RUNS_ROUGH);
     private static final Pattern YEAR = Pattern.compile("(?<!\\d)(?:18|19|20)\\d\\d(?!\\d)");
 
-    private static final Pattern WEIGHED = Pattern.compile("(?i)\\b(?:weigh|weighed|weighing|scales?|load ?cell|crane scale|weighbridge)\\b");
-    private static final Pattern POWER = Pattern.compile("(?i)(?<![\\w.])(?:\\d{1,3} )?\\d{1,4}(?:[.,]\\d{1,3}|/\\d{1,2})?\\s?(?:kw|hp)\\b");
+    private static final Pattern WEIGHED = Pattern.compile("(?i)\\b(?:weigh|weighed|weighing|scales?|load ?cell|crane"
+            + " scale|weighbridge)\\b");
+    private static final Pattern POWER = Pattern.compile("(?i)(?<![\\w.])(?:\\d{1,3}"
+            + " )?\\d{1,4}(?:[.,]\\d{1,3}|/\\d{1,2})?\\s?(?:kw|hp)\\b");
     private static final Pattern HOURS = Pattern.compile("(?i)\\bhours?\\s?:?\\s?(\\d{1,3}(?:[ ,]\\d{3})+|\\d{2,7})\\b"
             + "|(?<![\\w.])(\\d{1,3}(?:[ ,]\\d{3})+|\\d{2,7})\\s?hours\\b");
     /** What reground or scraped ways would have to be: straight, and not worn where the work is. */
@@ -241,7 +243,8 @@ final class ClaimsOfTheWhole {
 
     /** By the motor's plate as it was read, figures in the unit that was claimed. */
     private static ClaimVerdict power(Claim claim, Survey survey) {
-        Optional<StepResult> plate = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("motor-plate")).findFirst();
+        Optional<StepResult> plate = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("motor-plate"))
+                .findFirst();
         Optional<String> read = plate.flatMap(r -> r.as(String.class)).map(POWER::matcher).filter(Matcher::find).map(Matcher::group);
         if (read.isEmpty()) {
             return unread(claim, survey);
@@ -289,7 +292,8 @@ final class ClaimsOfTheWhole {
         List<StepResult> worn = survey.steps().latest().values().stream().filter(r -> r.as(MotionRecordings.Lost.class)
                 .filter(l -> l.backlash().isWorn(survey.rules())).isPresent()).toList();
         return worn.isEmpty() ? work(claim, survey, List.of("lead-screw-wear"))
-                : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_TIED, worn.stream().map(r -> (Object) Reason.of(
+                : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_TIED, worn.stream().map(r ->
+                (Object) Reason.of(
                         VerdictReason.CLAIM_STEP, r.step().name(), r.because())).toList()),
                         worn.stream().map(StepResult::entry).sorted().toList(), Optional.empty());
     }

@@ -16,7 +16,8 @@ final class Functions {
     /** By the words for it, the codes of the steps that show it; longer words before shorter. */
     private static final Map<String, List<String>> STEPS = Map.ofEntries(
             Map.entry("foot brake", List.of("foot-brake")), Map.entry("brake", List.of("foot-brake", "check-BRAKE")),
-            Map.entry("kick bar", List.of("kick-bar")), Map.entry("chuck guard", List.of("guard")), Map.entry("guard switch", List.of("guard")),
+            Map.entry("kick bar", List.of("kick-bar")), Map.entry("chuck guard", List.of("guard")), Map.entry("guard switch",
+                    List.of("guard")),
             Map.entry("gear cover switch", List.of("cover-switch")), Map.entry("emergency stop", List.of("emergency-stop")),
             Map.entry("coolant", List.of("coolant")), Map.entry("lamp", List.of("lamp")), Map.entry("work light", List.of("lamp")),
             Map.entry("lubrication", List.of("lubrication", "servo-lubrication")),

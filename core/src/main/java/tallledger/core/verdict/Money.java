@@ -2,9 +2,10 @@ package tallledger.core.verdict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -14,8 +15,10 @@ import tallledger.core.coverage.Elements;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.price.Cost;
-import tallledger.core.price.CostSum;
+import tallledger.core.price.Mixture;
 import tallledger.core.price.Offer;
+import tallledger.core.price.Repair;
+import tallledger.core.price.RepairBill;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.rules.Rule;
@@ -28,32 +31,38 @@ import tallledger.core.survey.Survey;
 import tallledger.core.survey.Worths;
 
 /**
- * What the faults and the untested cost (W 4.2). Put-right: open findings at their cost, a person's own before the table of checks.
- * Unknown: Σ p·c over what was not tested, every p times λ = (4 + k)/(4 + E), k bad among the steps tested and E what the chances had let
- * expect; p capped at 0.9. What is so by design, a note, or only a plate's misprint is not priced; kit is a line of its own.
+ * What the faults and the untested cost (W 4.2). A repair is paid once, however many findings or untested steps ask for it.
+ *
+ * <p>Put-right: each open finding asks for the repair a person chose or priced, else for those of its step, its symptom or its system with
+ * their shares; the drive asks by its posterior once a run failed ({@link RepairBill}). Unknown: an untested step s is bad with p_s and
+ * leads
+ * to repair r with share w_sr: Σ_r mean_r·(1 − q_r)·(1 − Π_s (1 − p_s·w_sr)), q_r the chance that put-right pays r already; every p times
+ * λ = (4 + k)/(4 + E). What is so by design, a note, or only a plate's misprint is not priced; kit is a line of its own.
  *
  * @param priced   findings with what each costs, worst first
- * @param putRight their sum
+ * @param putRight what they come to
+ * @param unknown  what the untested may cost
  * @param kit      what is owed and priced
  * @param unpricedKit how many owed pieces nobody priced
  * @param untested what was not tested, worth most first
  * @param tells    λ and what it was reckoned from
  * @param known    share of all worth, without λ, that was tested
  */
-public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRight, double kit, int unpricedKit, List<Untested> untested,
+public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill putRight, double unknown, double kit, int unpricedKit,
+        List<Untested> untested,
         Worths.Tells tells, double known, Optional<Offer> offer) {
 
     /**
      * A finding with its cost.
      *
-     * @param cost empty where it is not priced, or the table has nothing for it
+     * @param cost empty where it is not priced by itself, or the table has nothing for it
      * @param by   who says so
      */
-    public record Priced(Finding finding, Optional<Cost> cost, By by) {
+    public record Priced(Finding finding, Optional<Mixture> cost, By by) {
     }
 
     /** Where a cost comes from, or why there is none. */
-    public enum By { PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, OUTSIDE, NOTE, PLATE, KIT, SELLER_REPAIRS }
+    public enum By { PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, OUTSIDE, NOTE, PLATE, KIT, SELLER_REPAIRS, DRIVE, CHOSEN }
 
     /**
      * A step or an element of the drive that was not tested.
@@ -61,14 +70,17 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
      * @param step    empty for an element
      * @param element its stage and position; empty for a step
      * @param chance  p with background, λ and cap
-     * @param cost    c; nought where the table has nothing for its system
+     * @param leadsTo repairs it asks for when it is bad
+     * @param worth   what looking at it alone takes off the unknown
      * @param seconds it takes; nought for an element, which goes with a run
      */
-    public record Untested(Optional<Step> step, String element, double chance, double cost, int seconds) {
+    public record Untested(Optional<Step> step, String element, double chance, Mixture leadsTo, double worth, int seconds) {
 
-        public double worth() {
-            return chance * cost;
+        /** Mean of what it leads to when it is bad; nought where the table has nothing for it. */
+        public double cost() {
+            return leadsTo.mean();
         }
+
 
         /** Worth a minute of looking. */
         public double perMinute() {
@@ -95,10 +107,6 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         return new Reckoning(survey, what).money();
     }
 
-    public double unknown() {
-        return untested.stream().mapToDouble(Untested::worth).sum();
-    }
-
     /** The steps worth most a minute. */
     public List<Untested> next(int most) {
         return untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0)
@@ -109,20 +117,27 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
     public static Optional<Untested> worth(Survey survey, Step step) {
         Worths worths = Worths.of(survey);
         return worths.dearest(step).filter(c -> c.mean() > 0)
-                .map(c -> new Untested(Optional.of(step), "", worths.chance(step), c.mean(), step.seconds()));
+                .map(c -> new Untested(Optional.of(step), "", worths.chance(step), worths.mixture(step), worths.of(step), step.seconds()));
     }
 
     /**
-     * What minutes take off the unknown: the steps worth most a minute first. Between its corners there may be a better choice by less
-     * than one step's worth; at each corner there is none.
+     * What minutes take off the unknown: the steps worth most a minute alone first, each with what it takes off after those before it.
      *
      * @return minutes and what is left of the unknown, from now on
      */
     public List<double[]> overMinutes() {
-        List<double[]> curve = new ArrayList<>(List.of(new double[] {0, unknown()}));
+        Map<String, Double> spared = new LinkedHashMap<>();
+        Map<String, Double> means = new LinkedHashMap<>();
+        untested.forEach(u -> u.leadsTo.shares().forEach(s -> {
+            spared.merge(s.key(), 1 - u.chance * s.share(), (x, y) -> x * y);
+            means.putIfAbsent(s.key(), s.cost().mean() * (1 - putRight.asked().getOrDefault(s.key(), 0.0)));
+        }));
+        List<double[]> curve = new ArrayList<>(List.of(new double[] {0, unknown}));
         for (Untested u : next(Integer.MAX_VALUE)) {
             double[] last = curve.get(curve.size() - 1);
-            curve.add(new double[] {last[0] + u.seconds / 60.0, last[1] - u.worth()});
+            u.leadsTo.shares().forEach(s -> spared.compute(s.key(), (k, was) -> was / (1 - u.chance * s.share())));
+            double left = spared.entrySet().stream().mapToDouble(r -> means.get(r.getKey()) * (1 - r.getValue())).sum();
+            curve.add(new double[] {last[0] + u.seconds / 60.0, Math.max(0, left)});
         }
         return curve;
     }
@@ -146,8 +161,8 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             return List.of();
         }
         List<Raise> raises = new ArrayList<>();
-        priced.stream().filter(p -> p.cost.isPresent() && !p.finding.entries().isEmpty())
-                .sorted(Comparator.comparingDouble((Priced p) -> p.cost.get().mean()).reversed()).limit(most)
+        priced.stream().filter(p -> (p.cost.isPresent() || p.by == By.DRIVE) && !p.finding.entries().isEmpty())
+                .sorted(Comparator.comparingDouble((Priced p) -> p.cost.map(Mixture::mean).orElse(Double.MAX_VALUE)).reversed()).limit(most)
                 .forEach(p -> raises.add(new Raise(Optional.of(p.finding), Optional.empty(),
                         raised(survey, new WhatIf(Set.of(p.finding.entries().get(0)), Set.of(), Set.of())))));
         untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).limit(most)
@@ -177,23 +192,24 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
         }
 
         private Money money() {
-            List<Priced> priced = priced();
-            List<Cost> open = new ArrayList<>(priced.stream().flatMap(p -> p.cost.stream()).toList());
-            what.bad.forEach(id -> survey.steps().step(id).flatMap(worths::dearest).ifPresent(open::add));
-            CostSum putRight = CostSum.of(open);
-            List<Untested> untested = untested();
+            List<Priced> priced = Finding.of(survey).stream().map(this::price).toList();
+            List<RepairBill.Asker> askers = new ArrayList<>(priced.stream().flatMap(p -> p.cost.stream()).map(RepairBill.Asker::of)
+                    .toList());
+            what.bad.forEach(id -> survey.steps().step(id).map(worths::mixture).filter(m -> !m.isEmpty()).map(RepairBill.Asker::of)
+                    .ifPresent(askers::add));
+            if (priced.stream().anyMatch(p -> p.by == By.DRIVE)) {
+                worths.drive().ifPresent(askers::add);
+            }
+            RepairBill putRight = RepairBill.of(askers);
+            Reckoned reckoned = untested(putRight);
             var kit = survey.steps().kit().sum();
-            double unknown = untested.stream().mapToDouble(Untested::worth).sum();
             double[] shares = {rules.share(Rule.SHARE_OPENING).doubleValue(), rules.share(Rule.SHARE_OFFER).doubleValue(),
                     rules.share(Rule.SHARE_CEILING).doubleValue()};
-            Optional<Offer> offer = survey.stakes().flatMap(Stakes::start).map(TypedNumber::value)
-                    .map(start -> Offer.of(start.doubleValue(), putRight, kit.toReplace().doubleValue(), unknown, shares));
-            return new Money(survey.stakes(), priced, putRight, kit.toReplace().doubleValue(), kit.unpriced(), untested, worths.tells(),
-                    known(), offer);
-        }
-
-        private List<Priced> priced() {
-            return Finding.of(survey).stream().map(this::price).toList();
+            Optional<Offer> offer = survey.stakes().flatMap(s -> s.start().map(start -> Offer.of(start.value().doubleValue(),
+                    s.asking().map(a -> a.value().doubleValue()).orElse(Double.MAX_VALUE), worths.scrap(), putRight,
+                    kit.toReplace().doubleValue(), reckoned.unknown, shares)));
+            return new Money(survey.stakes(), priced, putRight, reckoned.unknown, kit.toReplace().doubleValue(), kit.unpriced(),
+                    reckoned.untested, worths.tells(), known(), offer);
         }
 
         private Priced price(Finding f) {
@@ -203,8 +219,14 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             if (f.whose() != Regrade.Whose.FAULT) {
                 return new Priced(f, Optional.empty(), f.whose() == Regrade.Whose.BY_DESIGN ? By.BY_DESIGN : By.OUTSIDE);
             }
-            Optional<Cost> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3)
-                    .map(c -> Cost.of(c.get(0), c.get(1), c.get(2)));
+            Optional<Made> rests = f.entries().stream().map(made::get).filter(Objects::nonNull).findFirst();
+            Optional<Mixture> chosen = f.judged().flatMap(j -> j.what().repair())
+                    .flatMap(r -> rests.flatMap(m -> m instanceof StepResult s ? worths.chosen(s.step(), r) : Optional.empty()));
+            if (chosen.isPresent()) {
+                return new Priced(f, chosen, By.CHOSEN);
+            }
+            Optional<Mixture> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3)
+                    .map(c -> Mixture.of("finding " + f.entries(), "", Cost.of(c.get(0), c.get(1), c.get(2)).upTo(worths.rates().most())));
             if (own.isPresent()) {
                 return new Priced(f, own, By.PERSON);
             }
@@ -214,44 +236,77 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             if (f.severity() == Severity.NOTE) {
                 return new Priced(f, Optional.empty(), By.NOTE);
             }
-            Optional<Made> rests = f.entries().stream().map(made::get).filter(java.util.Objects::nonNull).findFirst();
             if (rests.isEmpty()) {
-                return new Priced(f, Optional.empty(),
-                        survey.drive().checks().values().stream().anyMatch(c -> f.entries().contains(c.entry())) ? By.NOT_IN_TABLE
-                        : By.KIT);
+                return survey.drive().checks().values().stream().filter(c -> f.entries().contains(c.entry())).findFirst()
+                        .map(c -> table(f, List.of("check-" + c.check().name(), "spindle controls")))
+                        .orElseGet(() -> new Priced(f, Optional.empty(), By.KIT));
             }
-            Optional<Cost> table = Cost.among(rests.get() instanceof StepResult r ? worths.costs(r.step().system().name())
-                    : symptoms((Run) rests.get()));
-            return new Priced(f, table, table.isPresent() ? By.TABLE : By.NOT_IN_TABLE);
+            if (rests.get() instanceof StepResult r) {
+                Mixture m = worths.mixture(r.step());
+                return new Priced(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
+            }
+            // What was heard or felt is the drive's, by its posterior; a speed alone that is off is a matter of its setting.
+            boolean heard = !((Run) rests.get()).record().symptoms().isEmpty();
+            return heard ? new Priced(f, Optional.empty(), By.DRIVE) : table(f, List.of("SPEED_OFF"));
         }
 
-        private List<Cost> symptoms(Run run) {
-            return run.record().symptoms().stream().flatMap(s -> worths.costs(s.name()).stream()).toList();
+        private Priced table(Finding f, List<String> abouts) {
+            List<Repair> rows = abouts.stream().map(worths::rows).filter(r -> !r.isEmpty()).findFirst().orElse(List.of());
+            Mixture m = worths.mixture(rows, "");
+            return new Priced(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
         }
 
         private boolean isLooked(Step step) {
             return what.good.contains(step.id().written()) || what.bad.contains(step.id().written());
         }
 
-        private List<Untested> untested() {
+        /** What was not tested, worth most first, and what it may cost together. */
+        private record Reckoned(List<Untested> untested, double unknown) {
+        }
+
+        private Reckoned untested(RepairBill putRight) {
             List<Untested> untested = new ArrayList<>();
-            Set<Integer> repaired = new HashSet<>(what.repaired);
+            Map<String, Double> spared = new LinkedHashMap<>();
+            Map<String, Double> means = new LinkedHashMap<>();
             for (Step step : survey.steps().inScope()) {
                 StepResult latest = survey.steps().latest().get(step.id());
                 // What the seller puts right is to be tested again; λ stays, it was found bad.
-                boolean again = latest != null && repaired.contains(latest.entry());
+                boolean again = latest != null && what.repaired.contains(latest.entry());
                 if ((latest == null || again) && !isLooked(step) && !survey.steps().isSpared(step)) {
-                    untested.add(new Untested(Optional.of(step), "", worths.chance(step), worths.dearest(step).map(Cost::mean).orElse(0.0),
-                                    step.seconds()));
+                    Mixture m = worths.mixture(step);
+                    untested.add(new Untested(Optional.of(step), "", worths.chance(step), m, ask(m, worths.chance(step), putRight,
+                            spared, means), step.seconds()));
                 }
             }
-            Elements elements = Elements.of(survey.machine().train());
-            long open = elements.reachable() & ~survey.drive().coverage().exercised() & ~survey.drive().coverage().failedOn();
-            for (Elements.Element e : elements.in(open)) {
-                untested.add(new Untested(Optional.empty(), e.stageName() + " " + e.label(), worths.chance(e), worths.cost(e), 0));
+            if (!worths.driveFailed()) {
+                Elements elements = Elements.of(survey.machine().train());
+                for (Elements.Element e : elements.in(elements.reachable())) {
+                    Mixture m = worths.mixture(e);
+                    double p = worths.chance(e);
+                    untested.add(new Untested(Optional.empty(), e.stageName() + " " + e.label(), p, m, ask(m, p, putRight, spared,
+                            means), 0));
+                }
             }
             untested.sort(Comparator.comparingDouble(Untested::worth).reversed());
-            return untested;
+            double unknown = spared.entrySet().stream().mapToDouble(r -> means.get(r.getKey())
+                    * (1 - putRight.asked().getOrDefault(r.getKey(), 0.0)) * (1 - r.getValue())).sum();
+            return new Reckoned(untested, unknown);
+        }
+
+        /**
+         * Adds one that may ask for its repairs.
+         *
+         * @param spared by repair the chance that none asks for it
+         * @return what looking at this one alone takes off the unknown
+         */
+        private static double ask(Mixture m, double p, RepairBill putRight, Map<String, Double> spared, Map<String, Double> means) {
+            double worth = 0;
+            for (Mixture.Share s : m.shares()) {
+                spared.merge(s.key(), 1 - p * s.share(), (a, b) -> a * b);
+                means.putIfAbsent(s.key(), s.cost().mean());
+                worth += p * s.share() * s.cost().mean() * (1 - putRight.asked().getOrDefault(s.key(), 0.0));
+            }
+            return worth;
         }
 
         /** Share of all p·c, as they were before anything was tested, that stands on a test. */
@@ -259,14 +314,16 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, CostSum putRig
             double all = 0;
             double tested = 0;
             for (Step step : survey.steps().inScope()) {
-                double worth = worths.before(step) * worths.dearest(step).map(Cost::mean).orElse(0.0);
+                double worth = worths.before(step) * worths.mixture(step).mean();
                 all += worth;
                 tested += survey.steps().latest().containsKey(step.id()) || survey.steps().isSpared(step) ? worth : 0;
             }
             Elements elements = Elements.of(survey.machine().train());
             long known = survey.drive().coverage().exercised() | survey.drive().coverage().failedOn();
             for (Elements.Element e : elements.in(elements.reachable())) {
-                double worth = rules.worth(ElementWorth.rule(survey.machine().train().stages().get(e.stage()).kind()));
+                double worth = rules.figures(ElementWorth.rule(survey.machine().train().stages().get(e.stage()).kind())).get(0)
+                        .doubleValue()
+                        * worths.cost(e);
                 all += worth;
                 tested += elements.in(known).contains(e) ? worth : 0;
             }

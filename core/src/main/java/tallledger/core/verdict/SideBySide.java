@@ -18,7 +18,7 @@ import tallledger.core.family.Feature;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.motion.Axis;
-import tallledger.core.price.Offer;
+import tallledger.core.price.Stakes;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Quantity;
@@ -139,7 +139,8 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 }
             }
         }
-        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording().limitPer(first.rules()), cells,
+        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording()
+                .limitPer(first.rules()), cells,
                 rank);
     }
 
@@ -148,15 +149,25 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())),
                 plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),
                 plain(VerdictReason.BESIDE_UNKNOWN, money, m -> Optional.of(m.unknown())),
-                plain(VerdictReason.BESIDE_OFFER, money, m -> m.offer().map(Offer::offer)),
+                of(Reason.of(VerdictReason.BESIDE_OFFER), money.stream().map(SideBySide::offered).toList()),
                 of(Reason.of(VerdictReason.BESIDE_KNOWN),
                         money.stream().map(m -> Cell.said(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * m.known())))).toList()));
     }
 
+    /** Under half a unit nothing is offered, and a nought is not shown for it. */
+    private static final double HALF = 0.5;
+
+    private static Cell offered(Money m) {
+        return m.offer().map(o -> o.offer() < HALF ? Cell.said(Reason.of(VerdictReason.BESIDE_NO_OFFER)) : amount(m, o.offer()))
+                .orElse(Cell.NOT_THERE);
+    }
+
+    private static Cell amount(Money m, double amount) {
+        return Cell.said(new Amount(amount, m.stakes().map(Stakes::currency).orElse("")));
+    }
+
     private static Row plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {
-        List<Cell> cells = money.stream()
-                .map(m -> amount.apply(m).map(a -> Cell.said(new Amount(a, m.stakes().map(s -> s.currency()).orElse(""))))
-                .orElse(Cell.NOT_THERE)).toList();
+        List<Cell> cells = money.stream().map(m -> amount.apply(m).map(a -> amount(m, a)).orElse(Cell.NOT_THERE)).toList();
         return of(Reason.of(name), cells);
     }
 

@@ -11,6 +11,7 @@ import tallledger.core.reason.Sentence;
 enum VerdictReason implements ReasonCode {
     CLAIM_COUNT_EVIDENCE("claim.count-evidence", "all", "run", "proven", "inferred", "open"),
     CLAIM_FEEDS("claim.feeds", "plate", "proven", "spared", "open"),
+    CLAIM_DRILLED("claim.drilled", "step", "because", "cut"),
     CLAIM_DRILL("claim.drill", "cut", "speed", "feed", "force"),
     CLAIM_THREAD_PLATE("claim.thread-plate", "plate", "proven", "spared", "open"),
     CLAIM_FEEDS_NONE("claim.feeds-none"),
@@ -75,7 +76,7 @@ enum VerdictReason implements ReasonCode {
     BESIDE_HAS("beside.has"),
     BESIDE_KIT("beside.kit"),
     BESIDE_KNOWN("beside.known"),
-    BESIDE_OFFER("beside.offer"),
+    BESIDE_OFFER("beside.offer"), BESIDE_NO_OFFER("beside.no-offer"),
     BESIDE_PERCENT("beside.percent", "known"),
     BESIDE_POWER("beside.power"),
     BESIDE_PUT_RIGHT("beside.put-right"),

@@ -80,8 +80,10 @@ class FoundByTrialTest {
      * 0.185 to 0.205 at 300. 0.030 at 150 with 0.010 at the nose is 0.050 to 0.070: workable. 0.030 at 150 with 0.025: 0.035 to 0.085.
      */
     @ParameterizedTest
-    @CsvSource({"value=0.065|out=100, FAILED,", "value=0.065|noseSwing=0.005|out=100, FAILED,", "value=0.030|noseSwing=0.010|out=150, PROVEN, WORKABLE",
-        "value=0.030|noseSwing=0.025|out=150, UNDECIDED,", "value=0.065, PROVEN, WORKABLE", "value=0.065|noseSwing=0.005|out=300, PROVEN, WORKABLE",
+    @CsvSource({"value=0.065|out=100, FAILED,", "value=0.065|noseSwing=0.005|out=100, FAILED,",
+            "value=0.030|noseSwing=0.010|out=150, PROVEN, WORKABLE",
+        "value=0.030|noseSwing=0.025|out=150, UNDECIDED,", "value=0.065, PROVEN, WORKABLE",
+                "value=0.065|noseSwing=0.005|out=300, PROVEN, WORKABLE",
         "value=0.019|out=100, PROVEN, SOUND", "value=0.012|out=100, PROVEN, REBUILT"})
     void aSwingFarOutBelongsToItsDistance(String fields, Outcome outcome, Grade grade) {
         StepJudgement judged = judged(OUT, fields);

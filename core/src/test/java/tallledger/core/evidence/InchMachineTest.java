@@ -97,7 +97,8 @@ class InchMachineTest {
     @Test
     void oldRecordsOfInchMachinesKeepWhatTheyMeant() {
         Recordings.Rise rise = new Recordings.Rise(Rule.BEARING_RISE);
-        Values old = new Values(Map.of("cold", "20.0", "hot", "50.0"), LengthUnit.INCH, java.util.Optional.empty(), java.util.Optional.empty(),
+        Values old = new Values(Map.of("cold", "20.0", "hot", "50.0"), LengthUnit.INCH, java.util.Optional.empty(),
+                java.util.Optional.empty(),
                 LengthUnit.MM);
         assertThat(rise.read(old).ends().orElseThrow().hot().value()).isEqualByComparingTo("50.0");
     }
@@ -107,7 +108,8 @@ class InchMachineTest {
     @EnumSource(Family.class)
     void noStepNamesAMetricLength(Family family) {
         for (Step step : Catalogue.of(Machines.twelve(family, LengthUnit.INCH), INCHES)) {
-            assertThat(step.name().arguments() + " " + step.says("do").arguments()).as(step.code()).doesNotContain("mm", "a metre", "kN", "µm", "m/s");
+            assertThat(step.name().arguments() + " " + step.says("do").arguments()).as(step.code()).doesNotContain("mm", "a metre", "kN",
+                    "µm", "m/s");
             step.recording().limitPer(INCHES).ifPresent(per -> assertThat(per.remainder(new java.math.BigDecimal("25.4")).signum())
                     .as(step.code()).isZero());
         }

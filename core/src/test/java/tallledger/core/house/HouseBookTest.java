@@ -82,7 +82,7 @@ class HouseBookTest {
     @Test
     void aLaterReleaseIssuesItsOwnFiguresBesideTheHouses() {
         write(new HouseChange.Issued(Map.of("SPEED_TOLERANCE", figures("7"), "COLD_STEP", figures("3"), "NO_SUCH", figures("1")),
-                        List.of(OIL)));
+                        List.of(OIL), List.of()));
         write(new HouseChange.Ruled(Rule.COLD_STEP, figures("2"), "old bearings"));
         assertThat(book().isIssued()).as("not what this release ships").isFalse();
         write(HouseChange.Issued.now(List.of(GEAR)));
@@ -206,12 +206,13 @@ class HouseBookTest {
     /** A release that ships fewer figures, or other checks, is another issue. */
     @Test
     void whatIsIssuedIsComparedWhole() {
-        write(new HouseChange.Issued(HouseChange.Issued.now(List.of()).figures(), List.of(GEAR)));
+        write(new HouseChange.Issued(HouseChange.Issued.now(List.of()).figures(), List.of(GEAR), List.of()));
         assertThat(book().isIssued()).as("other checks").isFalse();
         Map<String, List<BigDecimal>> less = new java.util.HashMap<>(HouseChange.Issued.now(List.of()).figures());
         less.put("SLIP", figures("1"));
         assertThat(HouseBook.of(List.of(Entry.following(Optional.empty(),
-                        new HouseChange.Issued(less, List.of(OIL)).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL)).isIssued()).isFalse();
+                        new HouseChange.Issued(less, List.of(OIL), List.of()).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL))
+                                .isIssued()).isFalse();
     }
 
     @Test

@@ -55,7 +55,8 @@ class ClaimTextTest {
 
     @Test
     void everyLineKeepsItsWordsAndWhoSaidThem() {
-        List<Claim> claims = ClaimText.split("24 speeds\n\nhas been in the family for years. Reverses", Source.FORMER_OPERATOR, Family.UNIVERSAL_MILL,
+        List<Claim> claims = ClaimText.split("24 speeds\n\nhas been in the family for years. Reverses", Source.FORMER_OPERATOR,
+                Family.UNIVERSAL_MILL,
                 LengthUnit.MM, MILL);
         assertThat(claims).extracting(Claim::wording).containsExactly("24 speeds", "has been in the family for years", "Reverses");
         assertThat(claims).extracting(Claim::source).containsOnly(Source.FORMER_OPERATOR);
@@ -63,7 +64,9 @@ class ClaimTextTest {
 
     @Test
     void pastesWithoutEndAreRefused() {
-        assertThatThrownBy(() -> ClaimText.split("x\n".repeat(5_000), Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL)).isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> ClaimText.split("good\n".repeat(100), Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> ClaimText.split("x\n".repeat(5_000), Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL))
+                .isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> ClaimText.split("good\n".repeat(100), Source.SELLER, Family.UNIVERSAL_MILL, LengthUnit.MM, MILL))
+                .isInstanceOf(Refused.class);
     }
 }

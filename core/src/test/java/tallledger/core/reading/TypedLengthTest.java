@@ -20,7 +20,8 @@ class TypedLengthTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"5.|127", "9 ft 11|3022.6", "5 ft 6 1/2 in|1689.1", "2 inches|50.8", "1 in.|25.4",
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"5.|127", "9 ft 11|3022.6", "5 ft 6 1/2 in|1689.1", "2 inches|50.8",
+            "1 in.|25.4",
         "63 µin|0.0016002", "35 5/8|904.875", "5' 6\"|1676.4", "0.0005 in|0.0127", "-1/2|-12.7", "12 microns|0.012"})
     void readsWhatIsSaidInAShop(String typed, BigDecimal mm) {
         assertThat(TypedLength.parse(typed, LengthUnit.INCH).mm()).isEqualByComparingTo(mm);

@@ -82,7 +82,8 @@ class SaidTextTest {
 
     /** Each once became a claim that nobody had made. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"LATHE|17 x 60 in", "LATHE|No. 5 centre in the tailstock", "MACHINING_CENTRE|It changes over at about 2 300",
+    @CsvSource(delimiter = '|', value = {"LATHE|17 x 60 in", "LATHE|No. 5 centre in the tailstock",
+            "MACHINING_CENTRE|It changes over at about 2 300",
         "LATHE|Jog at 40", "RADIAL_DRILL|Skid adds 300 to 400 lb", "LATHE|Loading adds about 150", "LATHE|22 years with one owner",
         "LATHE|Three months' warranty", "MACHINING_CENTRE|The lift is good for 12,000", "LATHE|Price 4500", "LATHE|the room is 3 x 4 m",
         "KNEE_MILL|delivered within walking distance of the station"})
@@ -103,7 +104,8 @@ class SaidTextTest {
     /** The words of a claim are those that were said, hedge and all. */
     @Test
     void aClaimKeepsItsWordsAndItsHedge() {
-        SaidText.Split split = SaidText.read("Ways scraped and chromed. 1998, I believe. It smells of oil.", vocabulary(Family.KNEE_MILL, true,
+        SaidText.Split split = SaidText.read("Ways scraped and chromed. 1998, I believe. It smells of oil.", vocabulary(Family.KNEE_MILL,
+                true,
                 false));
         assertThat(split.things()).extracting(Said::words).containsExactly("Ways scraped and chromed", "1998, I believe");
         assertThat(split.untaken()).containsExactly("It smells of oil");
@@ -113,7 +115,8 @@ class SaidTextTest {
     @Test
     void aHostileTextIsReadInNoTime() {
         Vocabulary v = vocabulary(Family.LATHE, false, false);
-        for (String nasty : new String[] {"1".repeat(8000), "1 ".repeat(4000), "x ".repeat(4000), "a,".repeat(4000), "1x".repeat(4000), " ".repeat(8000),
+        for (String nasty : new String[] {"1".repeat(8000), "1 ".repeat(4000), "x ".repeat(4000), "a,".repeat(4000), "1x".repeat(4000),
+                " ".repeat(8000),
             "speeds ".repeat(1100), "twenty ".repeat(1100), "no. ".repeat(2000), "1-".repeat(4000)}) {
             long start = System.nanoTime();
             SaidText.read(nasty, v);

@@ -206,7 +206,8 @@ class RecordingsTest {
         Recording<?> through = new GrinderRecordings.ThroughFeed();
         // π · 300 · 30 · sin 3° = 1 480 mm/min; 1 000 mm in 41.2 s is 1 456: 1.6 % slip.
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2").because().get(0).arguments().subList(0, 2))
-                .extracting(Object::toString).containsExactly("figure.unit[Shown[value=1456, expanded=8], mm/min]", said("1480", "mm/min").toString());
+                .extracting(Object::toString).containsExactly("figure.unit[Shown[value=1456, expanded=8], mm/min]", said("1480",
+                "mm/min").toString());
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=55").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(through, "diameter=300|speed=30|angle=30|distance=1000|seconds=41")).isEqualTo("angle through.angle");
     }

@@ -142,7 +142,8 @@ class StandsByItselfTest {
     }
 
     private static House with(Rule rule, String... figures) {
-        return new House(2, "", Rules.shipped().with(rule, Stream.of(figures).map(BigDecimal::new).toList()), List.of(), List.of());
+        return new House(2, "", Rules.shipped().with(rule, Stream.of(figures).map(BigDecimal::new).toList()), List.of(), List.of(),
+                List.of());
     }
 
     /** Judged by other rules: how it was judged when it was written stays beside it. */

@@ -177,7 +177,8 @@ class ClaimsTest {
     void aTravelIsHeldAgainstWhatWasMeasured() {
         said(claim(Attribute.TRAVEL, "600 mm"));
         assertThat(only().because().code()).isEqualTo("claim.travel-untied");
-        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UPHELD), List.of("594", Standing.UNTESTED), List.of("700", Standing.BETTER),
+        for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UPHELD), List.of("594", Standing.UNTESTED),
+                List.of("700", Standing.BETTER),
                         List.of("500", Standing.SHORT))) {
             said(new Claim(Attribute.TRAVEL, "600 mm", Source.SELLER, "", AxisId.read("carriage")));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
@@ -232,7 +233,8 @@ class ClaimsTest {
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the seller")));
             assertThat(only().standing()).as("a word").isEqualTo(Standing.UNTESTED);
-            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "weighed by the crane scale")));
+            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000",
+                    "weighed by the crane scale")));
             assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
         }
     }

@@ -37,7 +37,7 @@ public class HouseWords implements HouseChange.Listener<String> {
         String named = switch (HouseChange.Kind.valueOf(change.entry().kind())) {
             case RULE -> words.say("rule." + of) + " ";
             case STEP_TIME -> words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " ";
-            case ISSUED, CHECKS, CHECK, GAUGE, GAUGE_OUT, KEY -> "";
+            case ISSUED, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY -> "";
         };
         return named + of(change.what());
     }
@@ -86,6 +86,12 @@ public class HouseWords implements HouseChange.Listener<String> {
 
     @Override
     public String row(HouseChange.Row change) {
+        String code = change.was().isEmpty() ? "house.row-new" : change.now().isEmpty() ? "house.row-out" : "house.row";
+        return words.say(code, change.now().or(change::was).orElseThrow().what(), change.reason());
+    }
+
+    @Override
+    public String repair(HouseChange.RepairRow change) {
         String code = change.was().isEmpty() ? "house.row-new" : change.now().isEmpty() ? "house.row-out" : "house.row";
         return words.say(code, change.now().or(change::was).orElseThrow().what(), change.reason());
     }

@@ -77,7 +77,8 @@ class PaperController {
         Optional<Step> step = line.task().step();
         String what = step.filter(s -> s.recording().driveCheck().isEmpty())
                 .map(s -> words.say(s.says("do"))).orElse("");
-        String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.in(survey.folded().machine().unit(), l.workable(), l.unit()) + AccuracyView.per(s, survey.rules())
+        String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.in(survey.folded().machine().unit(),
+                l.workable(), l.unit()) + AccuracyView.per(s, survey.rules())
                         .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, "mm"))).orElse(""))
                 .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r))
                 .map(n -> words.say("figure", n) + " rpm").orElse(""));

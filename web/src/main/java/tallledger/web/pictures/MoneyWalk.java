@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import tallledger.core.price.Offer;
 import tallledger.core.verdict.Money;
+import tallledger.web.words.Words;
 import tallledger.web.pictures.PlotView.Sheet;
 
 /** From the value the reckoning starts from down to the offer, a bar a step, and how far opening and ceiling lie. */
@@ -18,8 +19,9 @@ public final class MoneyWalk {
     private MoneyWalk() {
     }
 
-    /** @param say an amount in words */
-    public static PlotView of(Money money, DoubleFunction<String> say) {
+    public static PlotView of(Money money, String currency, Words words) {
+        DoubleFunction<String> say = amount -> words.money(amount, currency);
+        DoubleFunction<String> offered = amount -> words.offer(amount, currency);
         Offer offer = money.offer().orElseThrow();
         double across = (WIDTH - LEFT - RIGHT) / offer.start();
         Sheet sheet = new Sheet(WIDTH, 5 * ROW + 34);
@@ -30,21 +32,21 @@ public final class MoneyWalk {
         double worse = Math.max(0, offer.start() - money.putRight().eightieth());
         sheet.line(Pen.OTHER, LEFT + worse * across, ROW + 4 + BAR / 2, LEFT + Math.max(0, afterPutRight) * across, ROW + 4 + BAR / 2);
         bar(sheet, 2, "− kit not there", afterKit, afterPutRight, money.kit(), across, say, 0.7);
-        bar(sheet, 3, "− share of the unknown", offer.offer(), afterKit, afterKit - offer.offer(), across, say, 0.7);
-        bar(sheet, 4, "offer", 0, offer.offer(), offer.offer(), across, say, 0.4);
+        bar(sheet, 3, "− share of the unknown", afterKit - offer.doubt(), afterKit, offer.doubt(), across, say, 0.7);
+        bar(sheet, 4, "offer", 0, offer.offer(), offer.offer(), across, offered, 0.4);
         double y = 4 * ROW + 4 + BAR / 2;
         double low = LEFT + offer.opening() * across;
         double high = LEFT + offer.ceiling() * across;
         sheet.line(Pen.READ, low, y, high, y).line(Pen.READ, low, y - 8, low, y + 8).line(Pen.READ, high, y - 8, high, y + 8);
         sheet.label(LEFT, 5 * ROW + 14, "broken: put right at its 80th percentile; on the offer: from opening to ceiling", "start");
-        return sheet.done("From " + say.apply(offer.start())
-                + " less what must be put right, the kit that is not there and a share of the unknown to an offer of "
-                + say.apply(offer.offer())
-                + ", between " + say.apply(offer.opening()) + " and " + say.apply(offer.ceiling()));
+        return sheet.done(offer.onFloor() ? words.say("money.walk-floor", say.apply(offer.start()), say.apply(offer.floor()))
+                : words.say("money.walk", say.apply(offer.start()), offered.apply(offer.offer()), offered.apply(offer.opening()),
+                        offered.apply(offer.ceiling())));
     }
 
     /** What is left of the unknown over the minutes spent on what is worth most of them. */
-    public static PlotView overMinutes(Money money, DoubleFunction<String> say) {
+    public static PlotView overMinutes(Money money, String currency, Words words) {
+        DoubleFunction<String> say = amount -> words.money(amount, currency);
         List<double[]> curve = money.overMinutes();
         double[] last = curve.get(curve.size() - 1);
         double most = Math.max(curve.get(0)[1], 1);

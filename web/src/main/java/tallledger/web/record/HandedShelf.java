@@ -86,7 +86,8 @@ public class HandedShelf {
         if (entries.isEmpty() || description.isEmpty()) {
             throw new Unreadable(0, Reason.of(tallledger.core.reason.CommonReason.STRAY_UNREADABLE));
         }
-        HouseBook house = HouseBook.of(books.getOrDefault("HOUSE", List.of()), ChecksTable.shipped());
+        HouseBook house = HouseBook.of(books.getOrDefault("HOUSE", List.of()), House.shipped(ChecksTable.shipped(),
+                RepairsTable.shipped()));
         int rules = JudgedBy.rules(entries).stream().mapToInt(JudgedBy::version).max().orElse(House.FIRST);
         List<Entry> shown = new ArrayList<>(versions);
         Machine machine = new Machine(0, Math.max(version, 1), description.get(), shown, Map.of(), Chain.firstBreak(versions));

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import tallledger.core.blame.Check;
 import tallledger.core.house.House;
 import tallledger.core.house.HouseBook;
 import tallledger.core.house.HouseChange;
@@ -25,7 +24,7 @@ public class Houses {
 
     private final Books books;
     private final Clock clock;
-    private final List<Check> shipped = ChecksTable.shipped();
+    private final House shipped = House.shipped(ChecksTable.shipped(), RepairsTable.shipped());
     private volatile Kept kept;
     private int written;
 
@@ -91,7 +90,8 @@ public class Houses {
         forget();
         Kept now = kept();
         if (!now.book.isIssued()) {
-            Draft draft = HouseChange.Issued.now(shipped).draft(By.of(clock.instant(), clock.getZone(), APPLICATION));
+            Draft draft = HouseChange.Issued.now(shipped.checks(), shipped.repairs()).draft(By.of(clock.instant(), clock.getZone(),
+                    APPLICATION));
             if (now.id.isPresent()) {
                 books.append(now.id.get(), draft, Submission.fresh(now.head));
             } else {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleFunction;
 import tallledger.core.evidence.Severity;
+import tallledger.core.price.Mixture;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.verdict.Finding;
@@ -39,7 +40,8 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
 
     /** In words, with the currency behind. */
     public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking,
-            String opening, String offer, String ceiling, long known, String lambda, int bad, String expected, int unpricedKit) {
+            String opening, String offer, String ceiling, long known, String lambda, int bad, String expected, int unpricedKit,
+                    String says) {
     }
 
     /** @param entry it rests on; nought where none @param cost in words; empty where there is none */
@@ -92,14 +94,33 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
         List<Price> prices = money.priced().stream()
                 .map(p -> new Price(p.finding().what(), p.finding().severity(), p.finding().entries().stream().findFirst().orElse(0),
                         p.finding().entries(),
-                p.cost().map(c -> words.money(c.low(), "") + " / " + words.money(c.likely(), "") + " / " + words.money(c.high(), currency))
-                .orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
-        return new MoneyView(Glance.of(survey.core(), money), sums(money, amount -> words.money(amount, currency)),
-                money.offer().map(o -> MoneyWalk.of(money, amount -> words.money(amount, currency))),
+                p.cost().map(c -> mixture(c, currency, words)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
+        return new MoneyView(Glance.of(survey.core(), money), sums(money, currency, words),
+                money.offer().map(o -> MoneyWalk.of(money, currency, words)),
                 money.next(1).isEmpty() ? Optional.empty()
-                : Optional.of(MoneyWalk.overMinutes(money, amount -> words.money(amount, currency))), prices, List.copyOf(listed),
+                : Optional.of(MoneyWalk.overMinutes(money, currency, words)), prices, List.copyOf(listed),
                 money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)),
                 unknown, what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
+    }
+
+    /** "about 380 £: gib adjusted (67 %), gib fitted anew (33 %)"; one repair with its three figures. */
+    private static String mixture(Mixture m, String currency, Words words) {
+        if (m.shares().size() == 1) {
+            Mixture.Share s = m.shares().get(0);
+            String figures = words.money(s.cost().low(), "") + " / " + words.money(s.cost().likely(), "") + " / " + words.money(s.cost()
+                    .high(),
+                    currency);
+            return s.what().isEmpty() ? figures : words.say("money.one", s.what(), figures);
+        }
+        return words.say("money.mixture", words.money(m.mean(), currency), m.shares().stream().map(s -> (Object) words.say("money.share",
+                s.what(), Math.round(100 * s.share()))).toList());
+    }
+
+    /** What goes with the three figures: that they stand on scrap value, or that it is worth more than is asked. */
+    private static String says(Money m, String currency, Words words) {
+        return m.offer().map(o -> o.onFloor() && o.floor() < 0.5 ? words.say("money.nothing-safe")
+                : o.onFloor() ? words.say("money.floor", words.money(o.floor(), currency))
+                : o.isMoreThanAsked() ? words.say("money.more-than-asked", words.money(o.worth(), currency)) : "").orElse("");
     }
 
     private static List<Raise> raises(Survey survey, Money money, String currency, Words words) {
@@ -117,15 +138,17 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
                 .toPlainString(), "");
     }
 
-    private static Sums sums(Money m, DoubleFunction<String> say) {
+    private static Sums sums(Money m, String currency, Words words) {
+        DoubleFunction<String> say = amount -> words.money(amount, currency);
+        DoubleFunction<String> offered = amount -> words.offer(amount, currency);
         Optional<Stakes> stakes = m.stakes();
-        return new Sums(say.apply(m.putRight().mean()), say.apply(m.putRight().eightieth()), say.apply(m.putRight().together()),
-                say.apply(m.kit()), say.apply(m.unknown()),
-                m.offer().map(o -> say.apply(o.start())).orElse(""), stakes.filter(s -> s.sound().isEmpty()).isPresent(),
-                m.offer().map(o -> say.apply(o.opening())).orElse(""),
-                m.offer().map(o -> say.apply(o.offer())).orElse(""), m.offer().map(o -> say.apply(o.ceiling())).orElse(""),
+        return new Sums(say.apply(m.putRight().mean()), say.apply(m.putRight().eightieth()), say.apply(m.putRight().correlated()),
+                say.apply(m.kit()), say.apply(m.unknown()), m.offer().map(o -> say.apply(o.start())).orElse(""),
+                stakes.filter(s -> s.sound().isEmpty()).isPresent(), m.offer().map(o -> offered.apply(o.opening())).orElse(""),
+                m.offer().map(o -> offered.apply(o.offer())).orElse(""), m.offer().map(o -> offered.apply(o.ceiling())).orElse(""),
                 Math.round(100 * m.known()),
                 BigDecimal.valueOf(m.tells().lambda()).setScale(2, RoundingMode.HALF_UP).toPlainString(), m.tells().bad(),
-                BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), m.unpricedKit());
+                BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), m.unpricedKit(),
+                says(m, currency, words));
     }
 }

@@ -20,6 +20,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
 import tallledger.core.price.Background;
+import tallledger.core.price.Repair;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
@@ -90,8 +92,14 @@ class VerdictController {
         Typed typed = Typed.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
-                Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background")))),
+                Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
+                        inUnit(typed.get("mass"), survey.folded().machine().unit()), typed.get("scrap"), typed.get("anHour")))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
+    }
+
+    /** A bare mass of an inch machine is in pounds: so it is written. */
+    private static String inUnit(String mass, LengthUnit unit) {
+        return unit == LengthUnit.INCH && mass.strip().matches("[\\d., ]+") ? mass.strip() + " lb" : mass;
     }
 
     /** A person judges a finding otherwise than the rules. */
@@ -108,8 +116,17 @@ class VerdictController {
                 () -> finding.flatMap(f -> typed.choice("severity", Severity.class).flatMap(severity -> typed.attempt("why",
                 () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")),
                         Regrade.parse(target, severity, typed.get("why"), whose(typed),
-                        typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay")), f.severity())))),
+                        typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay"), repair(survey, typed)), f.severity())))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
+    }
+
+    /** One of the house's repairs, or none. @throws Refused at "repair" */
+    private static String repair(Survey survey, Typed typed) {
+        String said = typed.get("repair").strip();
+        if (!said.isEmpty() && survey.core().house().repairs().stream().noneMatch(r -> r.what().equals(said))) {
+            throw Refused.because(WebReason.REPAIR_UNKNOWN, said).at("repair");
+        }
+        return said;
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -118,6 +135,7 @@ class VerdictController {
             model.addAttribute("money", MoneyView.of(survey, supposed, words));
         }
         model.addAttribute("backgrounds", Background.values());
+        model.addAttribute("repairs", survey.core().house().repairs().stream().map(Repair::what).distinct().sorted().toList());
         survey.core().stakes().filter(s -> !typed.isSent("background"))
                 .ifPresent(s -> s.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
         if (!typed.isSent("background")) {

@@ -12,6 +12,7 @@ public enum WebReason implements ReasonCode {
     CHECK_COLUMN("check.column", "column"),
     CHECK_LINE("check.line", "getRecordNumber", "reason"),
     CHECK_SHORT("check.short", "getRecordNumber"),
+    REPAIR_UNKNOWN("repair.unknown", "said"),
     CHECK_SYMPTOM("check.symptom", "about"),
     COLD_START_LOW("cold.start-low"),
     COLD_TOO_FAST("cold.too-fast", "survey", "number"),

@@ -78,6 +78,11 @@ public class Words {
         return currency.isEmpty() ? whole : currency.chars().anyMatch(Character::isLetter) ? whole + "\u00a0" + currency : currency + whole;
     }
 
+    /** What is offered: an amount; where nothing is safe to offer, that in words, never a bare nought. */
+    public String offer(double amount, String currency) {
+        return amount < 0.5 ? say("money.none-yet") : money(amount, currency);
+    }
+
     /** A reckoned figure to three digits. */
     public String figure(double value) {
         return Figures.plain(new BigDecimal(value).round(THREE));

@@ -1,0 +1,42 @@
+package tallledger.core.price;
+
+import tallledger.core.reason.Refused;
+
+/**
+ * A repair: a row of the house's table (W 4.2).
+ *
+ * @param about   what it is for: the code of a step, the name of a symptom, or that of a system; {@link #ELEMENT} for a part of the spindle
+ *                drive of which nothing was heard yet
+ * @param element which kind of element of the drive, by name; empty for any
+ * @param what    what is done
+ * @param hours   of work on a machine of 1 500 kg
+ * @param parts   parts and outside work, in the user's money
+ */
+public record Repair(String about, String element, String what, Spread hours, Spread parts) {
+
+    /** Rows for an element of the drive of which nothing was heard yet. */
+    public static final String ELEMENT = "ELEMENT";
+    private static final int LONGEST = 200;
+
+    /** @throws Refused where it names nothing, or at "hours" or "parts" */
+    public Repair {
+        about = about.strip();
+        what = what.strip();
+        if (about.isEmpty() || what.isEmpty() || what.length() > LONGEST || about.length() > LONGEST) {
+            throw Refused.because(PriceReason.REPAIR_WHAT, LONGEST);
+        }
+    }
+
+    /** What makes two rows one repair, wherever they stand in the table: what is done, and what it takes. */
+    public String key() {
+        return what + " " + hours + " " + parts;
+    }
+
+    /** size · hours · rate + parts, each of its three figures. */
+    public Cost cost(Rates rates) {
+        double hour = rates.size() * rates.anHour();
+        return new Cost(hour * hours.low().doubleValue() + parts.low().doubleValue(),
+                hour * hours.likely().doubleValue() + parts.likely().doubleValue(),
+                hour * hours.high().doubleValue() + parts.high().doubleValue()).upTo(rates.most());
+    }
+}
