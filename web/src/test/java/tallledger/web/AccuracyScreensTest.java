@@ -134,6 +134,41 @@ class AccuracyScreensTest {
                 "Q. Tester", "buyer", tallledger.core.survey.Scope.WHOLE, tallledger.web.record.Submission.fresh(0));
     }
 
+    /** Half an inch where half a thou is meant: asked back with nothing written; one key says which, and the record has what was meant. */
+    @Test
+    void aReadingFarOverItsLimitIsAskedBack() {
+        long survey = opened(KestrelVale.aldwark90().description());
+        var shelves = App.demo().bean(tallledger.web.record.Shelves.class);
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=nose-camming"));
+        page.locator("input[name=confirmed]").all().forEach(c -> c.check());
+        page.fill("#author", "Q. Tester");
+        page.fill("#f-value", "0.5");
+        int before = shelves.survey(survey).entries().size();
+        page.click("button[value=good]");
+        page.waitForSelector(".ask-back");
+        assertThat(browser.text()).contains("0.5 in is ", " times the limit of ", "It was meant as 0.5 thou", "It is 0.5 in");
+        assertThat(page.inputValue("#f-value")).isEqualTo("0.5");
+        assertThat(shelves.survey(survey).entries()).hasSize(before);
+        page.click("text=It was meant as 0.5 thou");
+        page.waitForURL("**done=**");
+        var recorded = shelves.survey(survey).steps().all();
+        assertThat(recorded.get(recorded.size() - 1).values().text("value")).isEqualTo("0.5 thou");
+        page.navigate(App.demo().url("/surveys/" + survey + "/run?step=nose-camming"));
+        page.fill("#author", "Q. Tester");
+        page.fill("#f-value", "0.5");
+        page.click("button[value=bad]");
+        page.waitForSelector(".ask-back");
+        page.click("text=It is 0.5 in");
+        page.waitForURL("**done=**");
+        recorded = shelves.survey(survey).steps().all();
+        assertThat(recorded.get(recorded.size() - 1).values().text("value")).isEqualTo("0.5");
+        assertThat(recorded.get(recorded.size() - 1).isBad()).isTrue();
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
+    }
+
     /** With the demo every reading can be taken; on a machine that is none of the demo's, nothing stands there. */
     @Test
     void aReadingIsTakenFromTheInstrument() {

@@ -1,5 +1,7 @@
 package tallledger.core.cutting;
 
+import java.math.BigDecimal;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /**
@@ -61,7 +63,8 @@ public record Job(Kind kind, double diameter, double speed, double feed, double 
         if (kind == Kind.FACE_MILLING) {
             check(width, "width");
             if (width > diameter) {
-                throw Refused.because(CuttingReason.CUT_WIDE, width, diameter).at("width");
+                throw Refused.because(CuttingReason.CUT_WIDE, Quantity.of(BigDecimal.valueOf(width), "mm"),
+                        Quantity.of(BigDecimal.valueOf(diameter), "mm")).at("width");
             }
         }
     }

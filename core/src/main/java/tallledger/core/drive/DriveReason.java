@@ -9,7 +9,7 @@ public enum DriveReason implements ReasonCode {
     EXCLUSION_SINGLE("exclusion.single"),
     GEARS_NONE("gears.none"),
     MOTOR_EFFICIENCY("motor.efficiency", "efficiency"),
-    MOTOR_POWER("motor.power", "kilowatts"),
+    MOTOR_POWER("motor.power", "power", "most"),
     OTHER_SPEEDS_ENDS("other-speeds.ends", "line"),
     OTHER_SPEEDS_LIMIT("other-speeds.limit", "typed", "most"),
     OTHER_SPEEDS_LINE("other-speeds.line", "line"),

@@ -1,5 +1,6 @@
 package tallledger.core.drive;
 
+import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Refused;
@@ -33,10 +34,13 @@ public record MotorRating(Power power, Law law, BigDecimal efficiency) {
         }
     }
 
+    private static final BigDecimal MOST = new BigDecimal("500");
+
     public MotorRating {
         efficiency = efficiency.stripTrailingZeros();
-        if (power.kilowatts().signum() <= 0 || power.kilowatts().compareTo(new BigDecimal("500")) > 0) {
-            throw Refused.because(DriveReason.MOTOR_POWER, power.kilowatts());
+        if (power.kilowatts().signum() <= 0 || power.kilowatts().compareTo(MOST) > 0) {
+            throw Refused.because(DriveReason.MOTOR_POWER, Quantity.of(power.kilowatts(), "kW"),
+                    Quantity.of(MOST, "kW"));
         }
         if (efficiency.signum() <= 0 || efficiency.compareTo(BigDecimal.ONE) > 0) {
             throw Refused.because(DriveReason.MOTOR_EFFICIENCY, efficiency);

@@ -1,5 +1,6 @@
 package tallledger.core.drive;
 
+import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -14,7 +15,7 @@ public sealed interface Transmission {
     /** One winding or pole count, or the only speed: min⁻¹ at the plate's supply frequency, as the motor's plate says. */
     record MotorSpeed(BigDecimal rpm) implements Transmission {
         public MotorSpeed {
-            checkWithin(rpm, 1, 60_000, DriveReason.MOTOR_SPEED_OUTSIDE);
+            checkWithin(rpm, 1, 60_000, DriveReason.MOTOR_SPEED_OUTSIDE, "");
         }
 
         @Override
@@ -26,8 +27,8 @@ public sealed interface Transmission {
     /** A groove pair of a step pulley: d_driver/d_driven, diameters in mm. */
     record Grooves(BigDecimal driver, BigDecimal driven) implements Transmission {
         public Grooves {
-            checkWithin(driver, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE);
-            checkWithin(driven, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE);
+            checkWithin(driver, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE, "mm");
+            checkWithin(driven, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE, "mm");
         }
 
         @Override
@@ -54,7 +55,7 @@ public sealed interface Transmission {
     /** A ratio somebody knows without the teeth; 1 is direct. */
     record Ratio(BigDecimal ratio) implements Transmission {
         public Ratio {
-            checkWithin(ratio, 0.001, 1_000, DriveReason.RATIO_OUTSIDE);
+            checkWithin(ratio, 0.001, 1_000, DriveReason.RATIO_OUTSIDE, "");
         }
 
         @Override
@@ -83,9 +84,10 @@ public sealed interface Transmission {
     record Sweep(Optional<Span> factor) implements Transmission {
     }
 
-    private static void checkWithin(BigDecimal value, double lowest, double highest, DriveReason what) {
+    private static void checkWithin(BigDecimal value, double lowest, double highest, DriveReason what, String unit) {
         if (value.doubleValue() < lowest || value.doubleValue() > highest) {
-            throw Refused.because(what, value, BigDecimal.valueOf(lowest), BigDecimal.valueOf(highest));
+            throw Refused.because(what, Quantity.of(value, unit), Quantity.of(BigDecimal.valueOf(lowest), unit),
+                    Quantity.of(BigDecimal.valueOf(highest), unit));
         }
     }
 }

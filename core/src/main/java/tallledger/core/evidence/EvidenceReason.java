@@ -13,6 +13,8 @@ import tallledger.core.reason.Sentence;
 public enum EvidenceReason implements ReasonCode {
     ACROSS_COUNT("across.count", "count", "fewest", "most"),
     ACROSS_SLOPE("across.slope", "slope", "count", "over"),
+    LAST_DIGIT("step.last-digit", "typed", "finer"),
+    ASK_BACK("step.ask-back", "figure", "times", "limit"),
     AXIS_A("axis-test.a", "because"),
     AXIS_R("axis-test.r", "because"),
     AXIS_SAYS("axis-test.says", "reversal", "systematic", "mean", "targets", "runs"),

@@ -67,7 +67,8 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
             volts.add(values.positive("l31"));
         }
         Optional<BigDecimal> hertz = values.has("hertz") ? Optional.of(values.positive("hertz")) : Optional.empty();
-        Optional<BigDecimal> rating = values.has("rating") ? Optional.of(values.positive("rating")) : Optional.empty();
+        Optional<BigDecimal> rating = !values.has("rating") ? Optional.empty()
+                : Optional.of(source == SupplyReading.Source.INVERTER ? values.positive("rating") : values.power("rating"));
         SupplyReading.Connected connected = Stream.of(SupplyReading.Connected.values())
                 .filter(c -> c.name().equals(values.text("connected"))).findFirst()
                 .orElse(SupplyReading.Connected.NOT_KNOWN);

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.reason.LengthUnit;
+import tallledger.core.reading.Power;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedForce;
 import tallledger.core.reading.TypedLength;
@@ -74,6 +75,12 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** In °C. */
     public TypedNumber temperature(String field) {
         return at(field, () -> Temperature.parse(text(field), bare));
+    }
+
+    /** In kW; a bare figure of the inch system is hp. */
+    public BigDecimal power(String field) {
+        boolean horses = bare == LengthUnit.INCH && text(field).chars().noneMatch(Character::isLetter);
+        return at(field, () -> Power.parse(horses ? text(field) + " hp" : text(field)).kilowatts());
     }
 
     /** In kN, above nought. */

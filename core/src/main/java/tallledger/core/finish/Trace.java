@@ -1,5 +1,7 @@
 package tallledger.core.finish;
 
+import java.math.BigDecimal;
+import tallledger.core.reason.Quantity;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -199,13 +201,17 @@ public record Trace(double spacing, List<Double> heights) {
         return much == 0 ? OptionalInt.empty() : IntStream.range(0, off.length).filter(i -> off[i] > much).map(i -> i + 2).findFirst();
     }
 
+    private static Quantity millimetres(double length) {
+        return Quantity.of(BigDecimal.valueOf(Math.round(length * 1000) / 1000.0), "mm");
+    }
+
     /** @throws Refused where not even one sampling length is left */
     public Roughness at(double cutOff) {
         int drop = (int) Math.round(cutOff / 2 / spacing);
         int each = (int) Math.round(cutOff / spacing);
         int lengths = each == 0 ? 0 : Math.min(MOST_LENGTHS, (heights.size() - 2 * drop) / each);
         if (lengths < 1 || each < 4) {
-            throw Refused.because(FinishReason.TRACE_SHORT, Math.round(length() * 1000) / 1000.0, 2 * cutOff, cutOff);
+            throw Refused.because(FinishReason.TRACE_SHORT, millimetres(length()), millimetres(2 * cutOff), millimetres(cutOff));
         }
         double[] w = waviness(cutOff);
         double[] r = new double[lengths * each];

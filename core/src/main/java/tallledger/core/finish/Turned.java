@@ -1,5 +1,7 @@
 package tallledger.core.finish;
 
+import java.math.BigDecimal;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /**
@@ -17,7 +19,8 @@ public record Turned(double feed, double nose) {
     /** @throws Refused where one is not above nought, or the feed is more than the nose */
     public Turned {
         if (!(feed > 0) || !(nose > 0) || feed > nose) {
-            throw Refused.because(FinishReason.TURNED_FEED, feed, nose);
+            throw Refused.because(FinishReason.TURNED_FEED, Quantity.of(BigDecimal.valueOf(feed), "mm"),
+                    Quantity.of(BigDecimal.valueOf(nose), "mm"));
         }
     }
 

@@ -1,5 +1,6 @@
 package tallledger.core.reading;
 
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.Locale;
@@ -23,7 +24,13 @@ public record Mass(String typed, BigDecimal low, BigDecimal high) {
     public static final Mass NONE = new Mass("", BigDecimal.ZERO, BigDecimal.ZERO);
     private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kg", BigDecimal.ONE, "t", new BigDecimal("1000"), "lb",
             new BigDecimal("0.4536"), "lbs", new BigDecimal("0.4536"));
+    private static final Pattern BARE = Pattern.compile("\\d[\\d., ]*(?:(?:to|-|–|—) ?\\d[\\d., ]*)?");
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)(?:\\s*(?:kg|lbs?|t)?\\s*(?:to|-|–|—)\\s*(\\d.*?))?\\s*([a-z]*)");
+
+    /** A bare figure of an inch machine is in pounds: so it is written down, since kg stand in the record where nothing is said. */
+    public static String named(String typed, LengthUnit machine) {
+        return machine == LengthUnit.INCH && BARE.matcher(typed.strip()).matches() ? typed.strip() + " lb" : typed;
+    }
 
     /** @throws Refused when it is no mass, is below nought, in a unit not known here, or a range the wrong way round */
     public static Mass parse(String text) {

@@ -47,8 +47,9 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
             + " ./-]*)\\s?(?:in|inch|inches|\"|″|”)?\\.?");
     private static final Pattern FRACTION = Pattern.compile("([+-]?)(?:(\\d{1,5})[- ])?(\\d{1,5})/(\\d{1,5})");
     /** One length in a row of them: a figure, a fraction after it, and the unit behind. */
-    private static final Pattern ONE_OF_ROW =
-            Pattern.compile("[^\\s;,a-zA-Zµμ\"″”]\\S*?(?: \\d{1,5}/\\d{1,5})?(?:\\s?[a-zA-Zµμ\"″”]+\\.?)?(?=[\\s;,]|$)");
+    private static final Pattern ONE_OF_ROW = Pattern.compile("(?:[+-]?\\d{1,5} \\d{1,5}/\\d{1,5}|[^\\s;,a-zA-Zµμ\"″”]\\S*?)"
+            + "(?:\\s?[a-zA-Zµμ\"″”]+\\.?)?(?=[\\s;,]|$)");
+    private static final Pattern UNIT_BEHIND = Pattern.compile("[a-zA-Zµμ\"″”'′’]+\\.?$");
     private static final Pattern BETWEEN = Pattern.compile("[\\s;]+|,(?=\\s|$)");
 
     /** @throws Refused when the text is no length; the reason quotes it and gives the forms that work */
@@ -92,34 +93,39 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
 
     /**
      * Several in one field, parted by blanks, semicolons, lines, or commas with a blank behind: {@code 5 tenths; 3 tenths},
-     * {@code 0.01, 0.02}, {@code 0.01 0.02}. Empty where nothing is typed.
+     * {@code 0.01, 0.02}, {@code 0.01 0.02}. Empty where nothing is typed. A unit that stands behind the last alone is that of all:
+     * {@code 0.2 1.6 2.0 thou}.
      *
      * @param bare worth of one of the unit of a bare number, mm
      */
     public static List<TypedLength> row(String text, BigDecimal bare) {
-        List<TypedLength> all = new ArrayList<>();
+        List<String> pieces = new ArrayList<>();
         for (String piece : text.split("[;\\r\\n\\t]+|,(?=\\s|$)")) {
-            String row = piece.strip();
-            if (row.isEmpty()) {
-                continue;
-            }
-            if (row.chars().noneMatch(Character::isLetter) && row.indexOf('"') < 0 && row.indexOf('/') < 0) {
-                for (String one : BETWEEN.split(row)) {
-                    all.add(parse(one, bare));
-                }
-                continue;
-            }
-            Matcher one = ONE_OF_ROW.matcher(row);
-            int end = 0;
-            while (one.find() && row.substring(end, one.start()).isBlank()) {
-                all.add(parse(one.group(), bare));
-                end = one.end();
-            }
-            if (end < row.length()) {
-                throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(row.substring(end).strip()));
+            if (!piece.isBlank()) {
+                pieces.addAll(pieces(piece.strip()));
             }
         }
-        return List.copyOf(all);
+        Matcher last = pieces.isEmpty() ? UNIT_BEHIND.matcher("") : UNIT_BEHIND.matcher(pieces.get(pieces.size() - 1));
+        boolean ofAll = last.find() && pieces.stream().filter(p -> UNIT_BEHIND.matcher(p).find()).count() == 1;
+        String unit = ofAll ? " " + last.group() : "";
+        return pieces.stream().map(p -> parse(ofAll && !p.endsWith(last.group()) ? p + unit : p, bare)).toList();
+    }
+
+    private static List<String> pieces(String row) {
+        if (row.chars().noneMatch(Character::isLetter) && row.indexOf('"') < 0 && row.indexOf('/') < 0) {
+            return List.of(BETWEEN.split(row));
+        }
+        List<String> pieces = new ArrayList<>();
+        Matcher one = ONE_OF_ROW.matcher(row);
+        int end = 0;
+        while (one.find() && row.substring(end, one.start()).isBlank()) {
+            pieces.add(one.group());
+            end = one.end();
+        }
+        if (end < row.length()) {
+            throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(row.substring(end).strip()));
+        }
+        return pieces;
     }
 
     private static TypedLength one(String digits, String typed, BigDecimal worth, BigDecimal stepWorth) {

@@ -161,6 +161,8 @@ public enum Rule {
     RULE_TRAVEL(Group.GAUGES, Shape.ONE, Unit.MILLIMETRES, "0.5"),
     /** u of the distance of a feed, read off a rule or dial. */
     RULE_FEED(Group.GAUGES, Shape.ONE, Unit.MILLIMETRES, "0.125"),
+    /** A reading so many times over its limit is asked back: its unit is likelier wrong than the machine. */
+    ASK_BACK(Group.GAUGES, Shape.ONE, Unit.TIMES, "10"),
 
     LISTEN(Group.TIMES, Shape.ONE, Unit.SECONDS, "20"),
     TURNS(Group.TIMES, Shape.ONE, Unit.COUNT, "10"),

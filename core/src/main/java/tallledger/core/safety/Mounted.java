@@ -1,5 +1,6 @@
 package tallledger.core.safety;
 
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.HashMap;
@@ -47,7 +48,7 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
             throw Refused.because(SafetyReason.MOUNTED_WHEEL_MARK).at("markedMs");
         }
         markedMs.filter(v -> v.compareTo(MOST_MS) > 0).ifPresent(v -> {
-            throw Refused.because(SafetyReason.MOUNTED_SURFACE_SPEED, v, MOST_MS).at("markedMs");
+            throw Refused.because(SafetyReason.MOUNTED_SURFACE_SPEED, Quantity.of(v, "m/s"), Quantity.of(MOST_MS, "m/s")).at("markedMs");
         });
         if (askedOf.length() > LONGEST_NAME) {
             throw Refused.because(CommonReason.TEXT_LONG, askedOf.length(), LONGEST_NAME).at("askedOf");

@@ -1,5 +1,6 @@
 package tallledger.core.safety;
 
+import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -37,8 +38,8 @@ public record SpeedGate(Optional<Reason> refused) {
         if (mounted.markedMs().isPresent() && mounted.diameter().isPresent()) {
             BigDecimal surface = surfaceSpeed(mounted.diameter().get(), rpm);
             if (surface.compareTo(mounted.markedMs().get()) > 0) {
-                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, surface.round(FIGURES), mounted.markedMs().get(),
-                        mounted.diameter().get().stripTrailingZeros());
+                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, Quantity.of(surface.round(FIGURES), "m/s"),
+                        Quantity.of(mounted.markedMs().get(), "m/s"), Quantity.of(mounted.diameter().get().stripTrailingZeros(), "mm"));
             }
         }
         boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();

@@ -1,5 +1,6 @@
 package tallledger.core.supply;
 
+import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -134,8 +135,9 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         boolean right = rating.get().compareTo(wanted) >= 0;
         SupplyReason.Sized sized = source == Source.INVERTER ? SupplyReason.Sized.INVERTER
                 : plate.heavyStart() ? SupplyReason.Sized.HEAVY : SupplyReason.Sized.CONVERTER;
+        String unit = source == Source.INVERTER ? "A" : "kW";
         SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
         return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT,
-                        Reason.each(row, sized, rating.get(), motor.get(), wanted)));
+                        Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted, unit))));
     }
 }

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.evidence.InUnit;
 import tallledger.core.family.Step;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -37,7 +38,7 @@ public final class RunGate {
     }
 
     private static Optional<Reason> mounted(Survey survey, Route route) {
-        return survey.steps().mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).flatMap(mounted -> {
+        return survey.steps().mounted().filter(m -> m.kind() != Mounted.Kind.NOTHING).<Reason>flatMap(mounted -> {
             Optional<BigDecimal> rpm = fastest(survey.drive(), route);
             if (rpm.isEmpty()) {
                 return Optional.of(Reason.of(SurveyReason.GATE_UNKNOWN, mounted.kind()));
@@ -46,7 +47,7 @@ public final class RunGate {
             return SpeedGate.of(mounted, rpm.get(), top(survey.drive()), survey.rules()).refused()
                     .or(() -> survey.steps().wheelMark().filter(w -> mounted.kind() == Mounted.Kind.WHEEL)
                             .flatMap(w -> SpeedGate.of(w, rpm.get(), top(survey.drive()), survey.rules()).refused()));
-        });
+        }).map(why -> InUnit.of(why, survey.machine().unit()));
     }
 
     /**

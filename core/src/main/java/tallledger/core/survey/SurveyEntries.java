@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import tallledger.core.evidence.AskBack;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
@@ -98,6 +99,26 @@ public final class SurveyEntries {
         if (missing > 0) {
             throw Refused.because(SurveyReason.NEEDS_UNCONFIRMED, missing, changed.size()).at("confirmed");
         }
+        Taken taken = taken(who, ledger, step, typed, basis);
+        StepJudgement judged = step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
+        JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
+        Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", taken.read.typed(), "flagged", flagged,
+                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", taken.by.toPayload(),
+                "judged", then.toPayload()));
+        ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
+        return draft(who, Kind.STEP, step.id().written(), payload);
+    }
+
+    /** Whether what was typed is to be asked back before it is recorded. @throws Refused naming the field that cannot be read */
+    public static Optional<AskBack> askBack(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis) {
+        return AskBack.of(step.recording(), taken(who, ledger, step, typed, basis).read, step.judgedBy(ledger.rules()));
+    }
+
+    /** What was typed, and by what it is judged. */
+    private record Taken(Values read, Basis by) {
+    }
+
+    private static Taken taken(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.getOrDefault(f.name(), "").strip()));
         step.recording().fields().forEach(f -> {
@@ -109,14 +130,7 @@ public final class SurveyEntries {
         });
         Basis by = basis.with(step.recording().usualGauge().map(usual -> basis.gauge().orElseGet(() -> ledger.rules().gauge(usual))))
                 .at(ledger.temperatures(who.at()));
-        StepJudgement judged = step.recording().weigh(new Values(values, basis.unit(), by.gauge(), by.apart(), by.bare()),
-                step.judgedBy(ledger.rules()));
-        JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
-        Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", values, "flagged", flagged,
-                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", by.toPayload(),
-                "judged", then.toPayload()));
-        ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
-        return draft(who, Kind.STEP, step.id().written(), payload);
+        return new Taken(new Values(values, basis.unit(), by.gauge(), by.apart(), by.bare()), by);
     }
 
     public static Draft stepPassedOver(By by, Step step, String reason) {

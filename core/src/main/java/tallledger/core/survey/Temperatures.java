@@ -42,6 +42,11 @@ public record Temperatures(TypedNumber machine, TypedNumber gauge, LengthUnit ba
         return typed(p.text("machine"), p.text("gauge"), p.has("bare") ? LengthUnit.valueOf(p.text("bare")) : LengthUnit.MM);
     }
 
+    /** One of the two as typed, with its unit. */
+    public String says(TypedNumber one) {
+        return one.typed().chars().anyMatch(Character::isLetter) ? one.typed() : one.typed() + (bare == LengthUnit.INCH ? " °F" : " °C");
+    }
+
     /** How much warmer the machine is, K. */
     public BigDecimal apart() {
         return machine.value().subtract(gauge.value());

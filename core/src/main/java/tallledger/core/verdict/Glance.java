@@ -30,13 +30,15 @@ public record Glance(List<Reason> use, List<Finding> worst) {
         List<Reason> use = new ArrayList<>();
         if (!stop.isEmpty()) {
             use.add(Reason.of(VerdictReason.GLANCE_STOP, stop));
-        } else if (!before.isEmpty()) {
-            use.add(Reason.of(VerdictReason.GLANCE_BEFORE, before));
-        } else if (enough) {
-            use.add(Reason.of(VerdictReason.GLANCE_NOTHING, known));
         }
+        // What is usable once a thing is put right was looked at; where it was not, that leads.
         if (!enough) {
             use.add(Reason.of(VerdictReason.GLANCE_LITTLE, known));
+        }
+        if (stop.isEmpty() && !before.isEmpty()) {
+            use.add(Reason.of(enough ? VerdictReason.GLANCE_BEFORE : VerdictReason.GLANCE_BEFORE_AMONG, before));
+        } else if (stop.isEmpty() && enough) {
+            use.add(Reason.of(VerdictReason.GLANCE_NOTHING, known));
         }
         return new Glance(List.copyOf(use), findings.stream().limit(SHOWN).toList());
     }

@@ -86,6 +86,7 @@ enum VerdictReason implements ReasonCode {
     BESIDE_UNKNOWN("beside.unknown"),
     BESIDE_YEAR("beside.year"),
     GLANCE_BEFORE("glance.before", "findings"),
+    GLANCE_BEFORE_AMONG("glance.before-among", "findings"),
     GLANCE_LITTLE("glance.little", "known"),
     GLANCE_NOTHING("glance.nothing", "known"),
     GLANCE_STOP("glance.stop", "findings"),

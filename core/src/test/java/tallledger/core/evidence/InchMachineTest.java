@@ -3,6 +3,11 @@ package tallledger.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
+import tallledger.core.reading.Power;
+import tallledger.core.supply.SupplyPlate;
+import tallledger.core.supply.Voltage;
+import java.util.Optional;
+import java.math.BigDecimal;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -91,6 +96,17 @@ class InchMachineTest {
         ChartLine dip = ChartLine.of(ChartWay.THRUST, Rule.THRUST_DIP);
         assertThat(judged(dip, "dip=4 thou|thrust=450").grade()).as("2 thou per 225 lbf; rebuilt 4").contains(Grade.REBUILT);
         assertThat(said(judged(dip, "dip=4 thou|thrust=450"))).contains("lbf").doesNotContain("kN");
+    }
+
+    /** A converter of 5 on an inch machine is 5 hp, 3.73 kW, for a motor of 3 kW; said so, and no kW. */
+    @Test
+    void aConverterIsOfHorsepower() {
+        SupplyCheck check = new SupplyCheck(new SupplyPlate(Optional.of(Voltage.parse("400")), Optional.of(BigDecimal.valueOf(50)), 3,
+                Optional.of(Power.parse("3 kW")), Optional.empty(), false));
+        String fields = "source=ROTARY_CONVERTER|l12=400|l23=400|l31=400|hertz=50|measuredBy=E|rating=";
+        assertThat(check.read(typed(check, fields + "5")).rating().orElseThrow()).isEqualByComparingTo("3.7285");
+        assertThat(check.read(typed(check, fields + "5 kW")).rating().orElseThrow()).isEqualByComparingTo("5");
+        assertThat(said(judged(check, fields + "3"))).contains("supply.size-small", "hp").doesNotContain("kW");
     }
 
     /** Records of once were metric in all but lengths: they stay so. */

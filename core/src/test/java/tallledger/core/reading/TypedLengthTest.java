@@ -29,7 +29,9 @@ class TypedLengthTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"5 tenths; 3 tenths|0.0127 0.00762", "0.01, 0.02|0.254 0.508", "0.01 0.02|0.254 0.508",
-        "0,01 0,02|0.254 0.508", "2 thou 3 thou|0.0508 0.0762", "1-9/16 2 1/4|39.6875 57.15", "0.5 thou|0.0127", "-0.01; 0|-0.254 0"})
+        "0,01 0,02|0.254 0.508", "2 thou 3 thou|0.0508 0.0762", "1-9/16 2 1/4|39.6875 57.15", "0.5 thou|0.0127", "-0.01; 0|-0.254 0",
+        "0.2 1.6 2.0 thou|0.00508 0.04064 0.0508", "1, 2, 3 tenths|0.00254 0.00508 0.00762", "0.1 0.2 mm|0.1 0.2",
+        "1/2 3/4 in|12.7 19.05", "0.2 thou 1.6 2 thou|0.00508 40.64 0.0508"})
     void severalStandInOneField(String typed, String mm) {
         assertThat(TypedLength.row(typed, LengthUnit.INCH.millimetres()).stream().map(l -> l.mm().stripTrailingZeros().toPlainString()))
                 .containsExactly(mm.split(" "));

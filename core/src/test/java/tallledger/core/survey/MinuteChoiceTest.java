@@ -10,10 +10,12 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
@@ -27,6 +29,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
+import tallledger.core.coverage.Elements;
 import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
@@ -48,9 +51,9 @@ class MinuteChoiceTest {
     }
 
     /** Worth of the best order that begins with what was run, every order tried. @param withFastest only those that have 800 among them */
-    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, double lambda,
+    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, Map<String, Double> chances,
             java.util.function.DoubleUnaryOperator rest) {
-        double best = !withFastest || run.contains(5) ? worth(run, known, lambda) + rest.applyAsDouble(seconds) : Double.NEGATIVE_INFINITY;
+        double best = !withFastest || run.contains(5) ? worth(run, known, chances) + rest.applyAsDouble(seconds) : Double.NEGATIVE_INFINITY;
         for (int next = 0; next < RPM.length; next++) {
             double reach = highest == 0 ? 20 : Math.max(4 * highest, nextAbove(highest));
             if (run.contains(next) || (known >> next & 1) == 1 || RPM[next] > reach * (1 + 1e-9)) {
@@ -61,7 +64,7 @@ class MinuteChoiceTest {
             if (takes <= seconds) {
                 List<Integer> longer = new ArrayList<>(run);
                 longer.add(next);
-                best = Math.max(best, orders(longer, next, Math.max(highest, RPM[next]), seconds - takes, known, withFastest, lambda,
+                best = Math.max(best, orders(longer, next, Math.max(highest, RPM[next]), seconds - takes, known, withFastest, chances,
                                 rest));
             }
         }
@@ -72,8 +75,15 @@ class MinuteChoiceTest {
         return Arrays.stream(RPM).filter(n -> n > highest).min().orElse(highest);
     }
 
-    /** A motor 0.03 · 350, a belt step 0.03 · 60, a gear 0.03 · 600, each once. */
-    private static double worth(List<Integer> run, int known, double lambda) {
+    /** By "motor", "belt0", "gear2": the chance that it is bad, which BlameTest holds against every set of one or two written out. */
+    private static Map<String, Double> chances(SpindleSurvey drive, Worths worths) {
+        Elements elements = drive.elements();
+        return elements.in(elements.reachable()).stream().collect(Collectors.toMap(e -> e.stageName().equals("belt")
+                || e.stageName().equals("gear") ? e.stageName() + e.position() : "motor", worths::chance));
+    }
+
+    /** A motor p · 350, a belt step p · 60, a gear p · 600, each once. */
+    private static double worth(List<Integer> run, int known, Map<String, Double> chances) {
         Set<String> before = new HashSet<>();
         Set<String> now = new HashSet<>();
         for (int i = 0; i < RPM.length; i++) {
@@ -86,7 +96,7 @@ class MinuteChoiceTest {
             }
         }
         now.removeAll(before);
-        return lambda * 0.03 * now.stream().mapToDouble(e -> e.equals("motor") ? 350 : e.startsWith("belt") ? 60 : 600).sum();
+        return now.stream().mapToDouble(e -> chances.get(e) * (e.equals("motor") ? 350 : e.startsWith("belt") ? 60 : 600)).sum();
     }
 
     private static double steps(List<Step> open, Worths worths, double seconds) {
@@ -127,9 +137,10 @@ class MinuteChoiceTest {
             double highest = known == 0 ? 0 : RPM[Integer.SIZE - 1 - Integer.numberOfLeadingZeros(known)];
             int last = known == 0 ? -1 : Integer.SIZE - 1 - Integer.numberOfLeadingZeros(known);
             double share = some.isEmpty() ? seconds : 0.5 * seconds;
-            boolean reached = orders(List.of(), last, highest, share, known, true, 1, s -> 0) > Double.NEGATIVE_INFINITY;
-            double best = orders(List.of(), last, highest, seconds, known, reached, worths.tells().lambda(), s -> steps(some, worths, s));
-            assertThat(choice.worth()).as("trial %d, %d s", trial, seconds).isEqualTo(best, within(best * 1e-3));
+            Map<String, Double> chances = chances(drive, worths);
+            boolean reached = orders(List.of(), last, highest, share, known, true, chances, s -> 0) > Double.NEGATIVE_INFINITY;
+            double best = orders(List.of(), last, highest, seconds, known, reached, chances, s -> steps(some, worths, s));
+            assertThat(choice.worth()).as("trial %d, %d s", trial, seconds).isEqualTo(best, within(best * 1e-9));
             withFastest += reached ? 1 : 0;
             assertThat(choice.bound()).isEqualTo(choice.worth());
             assertThat(choice.way().fastest()).isEqualTo(reached);

@@ -71,7 +71,7 @@ class SaysNoMoreTest {
         assertThat(seen.keySet()).as("what was said at all, so that none of this is idle")
                 .contains("statement.quiet", "statement.good", "statement.grade", "statement.measured", "statement.coverage",
                 "statement.inferred", "statement.shift-clean", "statement.deviations", "statement.step-bad", "statement.steps-again",
-                "statement.steps-open", "statement.struck", "glance.stop", "glance.before",
+                "statement.steps-open", "statement.struck", "glance.stop", "glance.before", "glance.before-among",
                 "glance.nothing", "glance.little", "statement.step-passed", "statement.passed", "statement.repaired",
                 "statement.system-repaired", "statement.outside", "statement.open");
     }
@@ -372,7 +372,8 @@ class SaysNoMoreTest {
                     .anyMatch(List.of("JUMPS_OUT", "SLIPS", "NO_DRIVE", "WILL_NOT_ENGAGE", "HUNTS")::contains));
             return switch (said.code()) {
                 case "glance.stop" -> stops;
-                case "glance.before" -> !stops && before;
+                case "glance.before" -> !stops && before && money.known() >= 0.5;
+                case "glance.before-among" -> !stops && before && money.known() < 0.5;
                 case "glance.nothing" -> !stops && !before && money.known() >= 0.5;
                 case "glance.little" -> money.known() < 0.5;
                 default -> false;

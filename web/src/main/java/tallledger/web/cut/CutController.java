@@ -1,9 +1,11 @@
 package tallledger.web.cut;
 
+import tallledger.core.reading.SurfaceSpeed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import tallledger.core.evidence.InUnit;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
@@ -98,6 +100,7 @@ class CutController {
                 .ifPresent(way -> typed.set("rpm", new BigDecimal(way.rpm()).round(new MathContext(4))
                 .stripTrailingZeros().toPlainString()));
         model.addAttribute("cut", cut.orElse(null));
+        model.addAttribute("says", cut.map(c -> InUnit.of(c.says(), machine.unit())).orElse(null));
         model.addAttribute("train", machine.train());
         return "cut/cut";
     }
@@ -107,7 +110,9 @@ class CutController {
         boolean drill = family == Family.RADIAL_DRILL || family == Family.PEDESTAL_DRILL;
         typed.set("kind", (drill ? Job.Kind.DRILLING : family == Family.LATHE ? Job.Kind.TURNING : Job.Kind.FACE_MILLING).name());
         typed.set("material", Job.Material.STEEL.name());
-        typed.set("feed", survey.rules().number(Rule.DRILL_CLAIM_FEED).toPlainString() + " mm");
+        BigDecimal feed = survey.rules().number(Rule.DRILL_CLAIM_FEED);
+        typed.set("feed", machine.unit() == LengthUnit.MM ? feed.toPlainString() + " mm"
+                : feed.divide(LengthUnit.INCH.millimetres(), TWO).toPlainString() + " in");
     }
 
     /** What is left empty is taken from the table of typical values. */
@@ -119,9 +124,9 @@ class CutController {
         boolean drilling = kind.filter(k -> k == Job.Kind.DRILLING).isPresent();
         Optional<Double> depth = drilling ? Optional.of(0.0) : length(typed, "depth", unit);
         Optional<Double> width = kind.filter(k -> k == Job.Kind.FACE_MILLING).isPresent() ? length(typed, "width", unit) : Optional.of(0.0);
-        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? figure(typed.get("speed"))
+        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? SurfaceSpeed.parse(typed.get("speed"), unit).doubleValue()
                 : kind.flatMap(k -> material.map(m -> (double) m.speed(k))).orElse(1.0));
-        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force"))
+        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force")) * (unit == LengthUnit.INCH ? HORSEPOWER : 1)
                 : material.map(m -> (double) m.force()).orElse(1.0));
         if (!typed.isClean() || Stream.of(kind, material, diameter, feed, depth, width, speed, force).anyMatch(Optional::isEmpty)) {
             return Optional.empty();
@@ -129,6 +134,10 @@ class CutController {
         return typed.attempt("diameter", () -> new Job(kind.get(), diameter.get(), speed.get(), feed.get(), depth.get(), width.get(),
                         force.get()));
     }
+
+    /** A horsepower for a cubic inch a minute, N/mm². */
+    private static final double HORSEPOWER = 2730;
+    private static final MathContext TWO = new MathContext(2);
 
     private static double figure(String typed) {
         return TypedNumber.parsePositive(typed).value().doubleValue();

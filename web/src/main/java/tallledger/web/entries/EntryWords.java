@@ -1,5 +1,6 @@
 package tallledger.web.entries;
 
+import tallledger.core.evidence.FieldUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,7 +49,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     @Override
     public String started(Event.StartConfirmed event, Entry entry) {
-        return words.say("entry.start", event.items()) + event.mounted().map(this::mounted).orElse("");
+        return words.say("entry.start", event.items()) + event.mounted()
+                .map(m -> mounted(m, event.basis().map(Basis::bare).orElse(LengthUnit.MM))).orElse("");
     }
 
     @Override
@@ -194,11 +196,12 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
         return words.say("entry.strike", event.target(), event.reason());
     }
 
-    private String mounted(Payload m) {
+    private String mounted(Payload m, LengthUnit bare) {
         List<String> parts = new ArrayList<>(List.of(words.of(Mounted.Kind.valueOf(m.text("kind")))));
         parts.add(m.text("diameter").isEmpty() ? "" : words.say("entry.mounted-diameter", m.text("diameter")));
         parts.add(m.text("markedRpm").isEmpty() ? "" : words.say("entry.mounted-rpm", m.text("markedRpm")));
-        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-ms", m.text("markedMs")));
+        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-marked", m.text("markedMs"),
+                FieldUnit.WHEEL.in(bare)));
         parts.add(m.text("askedOf").isEmpty() ? "" : words.say("entry.mounted-asked", m.text("askedOf")));
         return "; " + words.say("entry.mounted", parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(", ")));
     }

@@ -67,6 +67,7 @@ public class SurveyWriter {
     /** @param again whether the form can be sent again from another page: one with a file cannot */
     private String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
             Function<Entry, String> next, Appending appending, boolean again) {
+        typed.in(survey.core().machine().unit());
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = books.acknowledged(survey.id(), submission);
         if (already.isPresent()) {

@@ -1,5 +1,7 @@
 package tallledger.web.forms;
 
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.reason.CommonReason;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +23,7 @@ public class Typed {
 
     private final MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
     private final Map<String, Reason> errors = new LinkedHashMap<>();
+    private LengthUnit unit = LengthUnit.MM;
 
     public static Typed blank() {
         return new Typed();
@@ -29,6 +32,7 @@ public class Typed {
     public static Typed of(MultiValueMap<String, String> fields) {
         Typed typed = new Typed();
         typed.fields.addAll(fields);
+        typed.in(typed.get("unit").equals(LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM);
         typed.fields.forEach((name, values) -> values.stream().flatMap(value -> PlainText.fault(value).stream()).findFirst()
                 .ifPresent(fault -> typed.refuse(name, fault)));
         return typed;
@@ -38,7 +42,13 @@ public class Typed {
     public Typed withoutErrors() {
         Typed same = new Typed();
         same.fields.addAll(fields);
+        same.unit = unit;
         return same;
+    }
+
+    /** What is wrong is said in the unit of this machine. */
+    public void in(LengthUnit machine) {
+        unit = machine;
     }
 
     /** The text of a field, empty when it was not sent. */
@@ -106,7 +116,7 @@ public class Typed {
     }
 
     public Reason error(String field) {
-        return errors.get(field);
+        return errors.containsKey(field) ? InUnit.of(errors.get(field), unit) : null;
     }
 
     public boolean isWrong(String field) {
@@ -118,7 +128,9 @@ public class Typed {
     }
 
     public Map<String, Reason> errors() {
-        return new LinkedHashMap<>(errors);
+        Map<String, Reason> said = new LinkedHashMap<>();
+        errors.forEach((field, why) -> said.put(field, InUnit.of(why, unit)));
+        return said;
     }
 
     public int wholeOr(String field, int otherwise) {

@@ -1,5 +1,6 @@
 package tallledger.web.kit;
 
+import tallledger.core.reading.Mass;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -95,7 +96,8 @@ class KitController {
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
-                Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy")))));
+                Lift.parse(mass(typed, "machine", survey), mass(typed, "skid", survey), mass(typed, "extras", survey),
+                        mass(typed, "carries", survey), typed.get("saidBy")))));
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
@@ -119,5 +121,9 @@ class KitController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "kit/kit";
+    }
+
+    private static String mass(Typed typed, String field, Survey survey) {
+        return Mass.named(typed.get(field), survey.core().machine().unit());
     }
 }

@@ -1,5 +1,8 @@
 package tallledger.web.runsheet;
 
+import tallledger.core.reason.LengthUnit;
+import java.math.MathContext;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -47,6 +50,9 @@ import tallledger.web.words.Words;
 /** Lays out the run sheet: the open speed or step, the spine, the margin. */
 @Component
 public class SheetPage {
+
+    private static final BigDecimal FEET = new BigDecimal("0.3048");
+
 
     /** Jumping out and not engaging are keys of the shift already. */
     private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
@@ -120,7 +126,7 @@ public class SheetPage {
                 .map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
-                typed.set(f.name(), cut.flatMap(c -> of(c, f)).orElseGet(() -> s.recording().start(f, survey.rules())));
+                typed.set(f.name(), cut.flatMap(c -> of(c, f, survey.core().machine().unit())).orElseGet(() -> s.recording().start(f, survey.rules())));
             }
             sofar.put(f.name(), typed.get(f.name()));
         }));
@@ -136,14 +142,19 @@ public class SheetPage {
         model.addAttribute("photos", step.map(s -> survey.core().photosOf(s.id().written())).orElse(List.of()));
     }
 
-    /** What the test cut says of a field of a step measured on it. */
-    private static Optional<String> of(CutMade cut, Recording.Field field) {
+    /** What the test cut says of a field of a step measured on it, in the unit of the machine. */
+    private static Optional<String> of(CutMade cut, Recording.Field field, LengthUnit machine) {
         return switch (field.name()) {
-            case "feed" -> Optional.of(cut.feed().mm().stripTrailingZeros().toPlainString() + " mm");
-            case "past" -> Optional.of(cut.past().toPlainString() + " m/min");
+            case "feed" -> Optional.of(in(cut.feed().mm(), LengthUnit.INCH.millimetres(), machine, "mm", "in"));
+            case "past" -> Optional.of(in(cut.past(), FEET, machine, "m/min", "ft/min"));
             case "spindle" -> Optional.of(cut.rpm().typed());
             default -> Optional.empty();
         };
+    }
+    /** @param worth of the inch unit in the metric one */
+    private static String in(BigDecimal value, BigDecimal worth, LengthUnit machine, String metric, String inch) {
+        return machine == LengthUnit.MM ? value.stripTrailingZeros().toPlainString() + " " + metric
+                : value.divide(worth, new MathContext(4)).stripTrailingZeros().toPlainString() + " " + inch;
     }
 
     /** @param starts whether something is to turn, and may */

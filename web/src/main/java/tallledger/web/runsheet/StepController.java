@@ -6,13 +6,17 @@ import java.time.Clock;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.evidence.AskBack;
+import tallledger.core.ledger.By;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunGate;
 import tallledger.core.family.Step;
@@ -42,15 +46,40 @@ class StepController {
     String done(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
+        Optional<String> meant = meant(typed);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed))
                 .flatMap(step -> typed.attempt("form", () -> {
             RunGate.check(survey.core(), step);
             Map<String, String> values = new HashMap<>();
             step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
             Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
-            return SurveyEntries.step(survey.by(clock, typed.get("author")), survey.steps(), step, values, by,
-                    typed.get("do").equals("bad"), typed.all("confirmed"), typed.get("remark"));
+            By who = survey.by(clock, typed.get("author"));
+            Optional<AskBack> asked = meant.filter(AS_TYPED::equals).isPresent() ? Optional.empty()
+                    : SurveyEntries.askBack(who, survey.steps(), step, values, by);
+            asked.ifPresent(ask -> values.putAll(meant.flatMap(m -> meaning(ask, m)).orElseThrow(() -> {
+                model.addAttribute("askBack", ask);
+                return new Refused(ask.asks()).at("meant");
+            })));
+            return SurveyEntries.step(who, survey.steps(), step, values, by, typed.get("do").equals("bad"), typed.all("confirmed"),
+                    typed.get("remark"));
         })));
+    }
+
+    private static final String AS_TYPED = "as-typed";
+
+    /**
+     * Answer to what was asked back, "good:as-typed" or "bad:0": the key pressed before, and whether it is so or which meaning it has. The
+     * key stands then as if it had been pressed again.
+     */
+    private static Optional<String> meant(Typed typed) {
+        String[] answer = typed.get("do").split(":", 2);
+        typed.set("do", answer[0]);
+        return answer.length < 2 ? Optional.empty() : Optional.of(answer[1]);
+    }
+
+    private static Optional<Map<String, String>> meaning(AskBack ask, String answer) {
+        return IntStream.range(0, ask.meanings().size()).filter(i -> answer.equals(String.valueOf(i))).boxed().findFirst()
+                .map(i -> ask.meanings().get(i).values());
     }
 
     /** Come back later: a step or a speed. */

@@ -1,9 +1,11 @@
 package tallledger.web.runsheet;
 
+import tallledger.core.evidence.InUnit;
 import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +24,7 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.Temperatures;
 import tallledger.core.family.Step;
+import tallledger.core.evidence.LastDigit;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.Values;
 import tallledger.web.forms.Typed;
@@ -77,10 +80,12 @@ class WeighController {
         try {
             Optional<Gauge> by = with.house.gauge(typed.get("gauge"), step.recording().usualGauge());
             Optional<BigDecimal> apart = survey.steps().temperatures(with.now).map(Temperatures::apart);
-            return step.recording().weigh(new Values(values, survey.folded().machine().identity().unit(), by, apart),
-                    step.judgedBy(survey.rules())).because();
+            Values read = new Values(values, survey.folded().machine().identity().unit(), by, apart);
+            List<Reason> says = new ArrayList<>(step.recording().weigh(read, step.judgedBy(survey.rules())).because());
+            LastDigit.hangs(step.recording(), read, step.judgedBy(survey.rules())).ifPresent(says::add);
+            return says;
         } catch (Refused refused) {
-            return List.of(Reason.of(WebReason.WEIGH_REFUSED, refused.reason()));
+            return List.of(InUnit.of(Reason.of(WebReason.WEIGH_REFUSED, refused.reason()), survey.core().machine().unit()));
         }
     }
 }

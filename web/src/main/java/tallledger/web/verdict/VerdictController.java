@@ -1,5 +1,6 @@
 package tallledger.web.verdict;
 
+import tallledger.core.reading.Mass;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -93,13 +94,8 @@ class VerdictController {
         return entries.write(survey, typed, response,
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
                 Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
-                        inUnit(typed.get("mass"), survey.folded().machine().unit()), typed.get("scrap"), typed.get("anHour")))),
+                        Mass.named(typed.get("mass"), survey.folded().machine().unit()), typed.get("scrap"), typed.get("anHour")))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
-    }
-
-    /** A bare mass of an inch machine is in pounds: so it is written. */
-    private static String inUnit(String mass, LengthUnit unit) {
-        return unit == LengthUnit.INCH && mass.strip().matches("[\\d., ]+") ? mass.strip() + " lb" : mass;
     }
 
     /** A person judges a finding otherwise than the rules. */

@@ -1,0 +1,106 @@
+package tallledger.core.evidence;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+
+/**
+ * A reading so far over its limit that a wrong unit is likelier than the fault: asked back before it is recorded, with what it may have
+ * been meant as. Worked: "0.5" typed at an inch machine whose limit is 0.4 thou is 1 250 times that; "0.5 thou" is 1.25 times.
+ *
+ * @param asks     the figure as it would be taken, how many times its limit, and the limit
+ * @param asTyped  the figure as it would be taken
+ * @param meanings other units in which it would not be asked about, the largest first
+ */
+public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
+
+    /**
+     * What may have been meant.
+     *
+     * @param says   the figure it comes to then
+     * @param values what was typed, with that unit behind every bare figure of a dial
+     */
+    public record Meaning(Reason says, Map<String, String> values) {
+    }
+
+    /** In what a bare figure of a dial may have been meant. */
+    private enum Scale {
+        THOU(LengthUnit.INCH, 0, " thou"),
+        TENTHS(LengthUnit.INCH, 0, " tenths"),
+        HUNDREDTHS(LengthUnit.MM, 2, " mm"),
+        MICROMETRES(LengthUnit.MM, 0, " µm");
+
+        private final LengthUnit system;
+        private final int places;
+        private final String unit;
+
+        Scale(LengthUnit system, int places, String unit) {
+            this.system = system;
+            this.places = places;
+            this.unit = unit;
+        }
+
+        private String retyped(String typed) {
+            return FIGURE.matcher(typed).replaceAll(m -> new BigDecimal(m.group()).movePointLeft(places).toPlainString() + unit);
+        }
+    }
+
+    /** A figure with no unit behind it. */
+    private static final Pattern FIGURE = Pattern.compile("(?<![\\w./])-?\\d+(?:\\.\\d+)?(?![\\w./])(?!\\s*[a-zA-Zµ°\"'])");
+    private static final MathContext TWO = new MathContext(2, RoundingMode.HALF_UP);
+
+    /**
+     * Empty where the figure is not judged by a limit, or not so far over it.
+     *
+     * @throws Refused naming the field that cannot be read
+     */
+    public static Optional<AskBack> of(Recording<?> recording, Values values, Rules rules) {
+        return far(recording, values, rules).map(budget -> {
+            List<Meaning> meanings = new ArrayList<>();
+            for (Scale scale : Scale.values()) {
+                if (scale.system == values.unit()) {
+                    meant(recording, values, scale, rules).ifPresent(meanings::add);
+                }
+            }
+            Reason asTyped = figure(budget.value(), budget, values);
+            return new AskBack(Reason.of(EvidenceReason.ASK_BACK, asTyped, new BigDecimal(budget.timesItsLimit()).round(TWO),
+                    figure(budget.workable(), budget, values)), asTyped, List.copyOf(meanings));
+        });
+    }
+
+    private static Optional<StepJudgement.Budget> far(Recording<?> recording, Values values, Rules rules) {
+        return recording.weigh(values, rules).budget().filter(b -> b.timesItsLimit() > rules.value(Rule.ASK_BACK));
+    }
+
+    private static Optional<Meaning> meant(Recording<?> recording, Values values, Scale scale, Rules rules) {
+        Map<String, String> retyped = new HashMap<>(values.typed());
+        recording.fields().stream().filter(f -> f.unit() == FieldUnit.DIAL)
+                .forEach(f -> retyped.computeIfPresent(f.name(), (name, typed) -> scale.retyped(typed)));
+        if (retyped.equals(values.typed())) {
+            return Optional.empty();
+        }
+        Values meant = new Values(retyped, values.unit(), values.readWith(), values.apart(), values.bare());
+        try {
+            return recording.weigh(meant, rules).budget().filter(b -> b.timesItsLimit() <= rules.value(Rule.ASK_BACK))
+                    .map(b -> new Meaning(figure(b.value(), b, values), retyped));
+        } catch (Refused notSo) {
+            return Optional.empty();
+        }
+    }
+
+    private static Reason figure(BigDecimal value, StepJudgement.Budget budget, Values values) {
+        return InUnit.of(Quantity.of(value.round(new MathContext(4)), budget.unit()), values.unit());
+    }
+}
