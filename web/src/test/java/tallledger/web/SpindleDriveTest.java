@@ -1,5 +1,16 @@
 package tallledger.web;
 
+import tallledger.web.record.Survey;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Books;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.ledger.By;
+import tallledger.core.coverage.Outcome;
+import java.util.Set;
+import java.util.Optional;
+import java.time.Instant;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
@@ -236,5 +247,35 @@ class SpindleDriveTest {
         late.page().click("text=Accept 250");
         assertThat(late.text()).contains("Somebody wrote here since that page was shown");
         assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(2);
+    }
+
+    /** A gate that counts from the other end: said on Speeds, and one key describes it so; what was read is right by that. */
+    @Test
+    void leversNumberedTheOtherWayAreDescribedSoByOneKey() {
+        long id = Scenes.readySurvey(app);
+        Shelves shelves = app.bean(Shelves.class);
+        for (String setting : List.of("A 1", "A 2", "A 3", "A 4", "C 1", "C 4")) {
+            Survey survey = shelves.survey(id);
+            var train = survey.folded().machine().train();
+            String[] at = setting.split(" ");
+            var route = train.routes().stream().filter(r -> !train.isReverse(r) && train.plateKey(r).equals(List.of(at))).findFirst()
+                    .orElseThrow();
+            String rpm = survey.folded().table().plate().cell(List.of(at[0], String.valueOf(5 - Integer.parseInt(at[1])))).value()
+                    .orElseThrow().toPlainString();
+            app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(),
+                    new RunRecord(train.settings(route), Optional.of(SpeedReading.byTachometer(rpm)), Set.of(), Optional.empty(), false,
+                            false, false, "")), Submission.fresh(survey.head()));
+        }
+        assertThat(shelves.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.FAILED);
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(app.url("/surveys/" + id + "/speeds"));
+        assertThat(browser.text()).contains("1 and 4, 2 and 3 are the other way round");
+        page.click("text=Describe them so, and judge by it");
+        page.waitForFunction("() => !document.body.innerText.includes('are the other way round')");
+        assertThat(shelves.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.PROVEN);
+        assertThat(shelves.machine(shelves.survey(id).machine().id()).version()).isEqualTo(2);
+        assertThat(browser.complaints()).isEmpty();
+        page.context().close();
     }
 }

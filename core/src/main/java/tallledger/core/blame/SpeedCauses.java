@@ -41,6 +41,8 @@ public final class SpeedCauses {
         }
     }
 
+    private static final int LEAST_OFF = 3;
+
     private final SpeedTable table;
     private final DriveTrain train;
     private final List<Reading> readings;
@@ -77,6 +79,7 @@ public final class SpeedCauses {
             causes.addAll(whole);
             causes.addAll(search.positions());
             causes.addAll(search.singles());
+            search.numbered(causes).ifPresent(causes::add);
         }
         causes.sort(Comparator.comparingDouble(SpeedCause::misfit));
         return causes;
@@ -84,6 +87,17 @@ public final class SpeedCauses {
 
     private double base() {
         return median(readings);
+    }
+
+    /** Levers numbered another way: where three readings are off at least, more than exchanges, and nothing else explains them all. */
+    private Optional<SpeedCause> numbered(List<SpeedCause> others) {
+        List<Route> off = readings.stream().filter(r -> Math.abs(r.off()) > bounds.off()).map(Reading::route).toList();
+        if (off.size() < LEAST_OFF || others.stream().anyMatch(c -> c.routes().containsAll(off))) {
+            return Optional.empty();
+        }
+        return NumberingSearch.of(table, readings, bounds.off()).filter(found -> off.size() > found.exchanges())
+                .map(found -> new SpeedCause(Kind.NUMBERED, found.misfit(), off, NumberingSearch.says(train, found.numbering()),
+                        Optional.of(found.numbering())));
     }
 
     private static double median(List<Reading> some) {

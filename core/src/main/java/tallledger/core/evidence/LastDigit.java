@@ -34,7 +34,8 @@ public final class LastDigit {
         Map<String, String> retyped = new HashMap<>(values.typed());
         retyped.put(field.name(), finer);
         try {
-            StepJudgement then = recording.weigh(new Values(retyped, values.unit(), values.readWith(), values.apart(), values.bare()), rules);
+            StepJudgement then = recording.weigh(new Values(retyped, values.unit(), values.readWith(), values.apart(), values.bare()),
+                    rules);
             return then.outcome() == asTyped.outcome() && then.grade().equals(asTyped.grade()) ? Optional.empty()
                     : Optional.of(Reason.of(EvidenceReason.LAST_DIGIT, values.text(field.name()), finer));
         } catch (Refused notSo) {

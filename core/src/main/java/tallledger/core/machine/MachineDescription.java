@@ -1,5 +1,6 @@
 package tallledger.core.machine;
 
+import tallledger.core.drive.Numbering;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.family.FitOut;
@@ -191,6 +192,15 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     /** The same machine with one plate cell read anew. */
     public MachineDescription withCell(List<String> key, PlateCell cell) {
         return new MachineDescription(identity, claims, train, plate.with(key, cell), motor, feeds, threads, fitOut);
+    }
+
+    /** The same machine with its levers labelled as they were found to be: each position has the plate value that was read there. */
+    public MachineDescription with(Numbering numbering) {
+        Map<List<String>, PlateCell> cells = new LinkedHashMap<>(plate.cells());
+        train.routes().forEach(r -> cells.put(train.plateKey(r), plate.cell(train.plateKey(numbering.meant(r)))));
+        return new MachineDescription(identity, claims, numbering.of(train), new SpeedPlate(plate.levers(), cells, plate.tolerance()),
+                motor,
+                feeds, threads, fitOut);
     }
 
     /** The same machine with other axes and features. */

@@ -138,6 +138,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         String unit = source == Source.INVERTER ? "A" : "kW";
         SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
         return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT,
-                        Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted, unit))));
+                        Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted,
+                                unit))));
     }
 }

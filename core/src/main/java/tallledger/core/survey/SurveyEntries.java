@@ -103,7 +103,8 @@ public final class SurveyEntries {
         StepJudgement judged = step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", taken.read.typed(), "flagged", flagged,
-                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis", taken.by.toPayload(),
+                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis",
+                        taken.by.toPayload(),
                 "judged", then.toPayload()));
         ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
         return draft(who, Kind.STEP, step.id().written(), payload);

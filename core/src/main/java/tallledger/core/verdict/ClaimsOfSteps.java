@@ -151,7 +151,8 @@ final class ClaimsOfSteps {
         TestCut cut = TestCut.of(new Job(Job.Kind.DRILLING, diameter, rules.value(Rule.DRILL_CLAIM_SPEED),
                         rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
                 survey.machine().speeds(), survey.machine().motor());
-        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), Quantity.of(rules.number(Rule.DRILL_CLAIM_SPEED), "m/min"),
+        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), Quantity.of(rules.number(Rule.DRILL_CLAIM_SPEED),
+                "m/min"),
                         Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
                 Quantity.of(rules.number(Rule.DRILL_CLAIM_FORCE), "N/mm²")), survey.machine().unit());
         Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut"))

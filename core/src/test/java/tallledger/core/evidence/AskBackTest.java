@@ -53,7 +53,8 @@ class AskBackTest {
         BigDecimal workable = Rules.shipped().graded(Rule.MILL_NOSE).workable();
         String ten = workable.movePointRight(1).toPlainString();
         assertThat(asked(NOSE, LengthUnit.MM, "value", ten)).isEmpty();
-        assertThat(asked(NOSE, LengthUnit.MM, "value", workable.movePointRight(1).add(new BigDecimal("0.001")).toPlainString())).isPresent();
+        assertThat(asked(NOSE, LengthUnit.MM, "value", workable.movePointRight(1).add(new BigDecimal("0.001")).toPlainString()))
+                .isPresent();
         assertThat(asked(NOSE, LengthUnit.MM, "value", "3 mm").orElseThrow().meanings()).isEmpty();
         assertThat(asked(new Recordings.Look(), LengthUnit.MM, "none", "")).isEmpty();
     }

@@ -51,7 +51,8 @@ class MinuteChoiceTest {
     }
 
     /** Worth of the best order that begins with what was run, every order tried. @param withFastest only those that have 800 among them */
-    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, Map<String, Double> chances,
+    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, Map<String,
+            Double> chances,
             java.util.function.DoubleUnaryOperator rest) {
         double best = !withFastest || run.contains(5) ? worth(run, known, chances) + rest.applyAsDouble(seconds) : Double.NEGATIVE_INFINITY;
         for (int next = 0; next < RPM.length; next++) {

@@ -124,9 +124,11 @@ class CutController {
         boolean drilling = kind.filter(k -> k == Job.Kind.DRILLING).isPresent();
         Optional<Double> depth = drilling ? Optional.of(0.0) : length(typed, "depth", unit);
         Optional<Double> width = kind.filter(k -> k == Job.Kind.FACE_MILLING).isPresent() ? length(typed, "width", unit) : Optional.of(0.0);
-        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? SurfaceSpeed.parse(typed.get("speed"), unit).doubleValue()
+        Optional<Double> speed = typed.attempt("speed", () -> typed.has("speed") ? SurfaceSpeed.parse(typed.get("speed"), unit)
+                .doubleValue()
                 : kind.flatMap(k -> material.map(m -> (double) m.speed(k))).orElse(1.0));
-        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force")) * (unit == LengthUnit.INCH ? HORSEPOWER : 1)
+        Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force")) * (unit == LengthUnit.INCH
+                ? HORSEPOWER : 1)
                 : material.map(m -> (double) m.force()).orElse(1.0));
         if (!typed.isClean() || Stream.of(kind, material, diameter, feed, depth, width, speed, force).anyMatch(Optional::isEmpty)) {
             return Optional.empty();

@@ -1,5 +1,6 @@
 package tallledger.web.record;
 
+import tallledger.core.drive.Numbering;
 import tallledger.core.reason.CommonReason;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.ledger.By;
@@ -264,11 +266,21 @@ public class Shelves {
 
     /** The same from within a survey, which judges by it from here on: two entries, one in each book, or neither. */
     public void acceptReadingIn(Survey survey, List<String> at, String means, String author, Submission submission) {
+        inBoth(survey, author, submission, under -> acceptReading(survey.machine(), at, means, author, under));
+    }
+
+    /** The levers labelled as they were found to be, from within a survey, which judges by it from here on. */
+    public void renumberIn(Survey survey, Numbering numbering, String author, Submission submission) {
+        inBoth(survey, author, submission,
+                under -> describeAnew(survey.machine().id(), survey.machine().description().with(numbering), author, under));
+    }
+
+    private void inBoth(Survey survey, String author, Submission submission, Consumer<Submission> describe) {
         if (books.acknowledged(survey.id(), submission).isPresent()) {
             return;
         }
         Supplier<Entry> both = () -> {
-            acceptReading(survey.machine(), at, means, author, new Submission(submission.key(), survey.machine().head()));
+            describe.accept(new Submission(submission.key(), survey.machine().head()));
             Machine now = machine(survey.machine().id());
             return books.append(survey.id(), SurveyEntries.adopted(survey.by(clock, author), now.version(), now.hash()), submission);
         };

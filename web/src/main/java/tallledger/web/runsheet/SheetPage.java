@@ -126,7 +126,8 @@ public class SheetPage {
                 .map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
-                typed.set(f.name(), cut.flatMap(c -> of(c, f, survey.core().machine().unit())).orElseGet(() -> s.recording().start(f, survey.rules())));
+                typed.set(f.name(), cut.flatMap(c -> of(c, f, survey.core().machine().unit())).orElseGet(() -> s.recording().start(f,
+                        survey.rules())));
             }
             sofar.put(f.name(), typed.get(f.name()));
         }));

@@ -73,6 +73,19 @@ class SpeedsController {
         return new Drawn(LatticeView.of(survey.folded(), lit), RayChartView.of(survey.folded(), lit), PlateDoubt.of(survey.folded()));
     }
 
+    /** Takes the levers for numbered as the readings say; where they say so no more, nothing is written. */
+    @PostMapping("/surveys/{id}/renumber")
+    String renumber(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        Survey survey = shelves.survey(id);
+        SurveyPlan.causes(survey.folded()).stream().flatMap(c -> c.numbering().stream()).findFirst().ifPresent(numbering -> {
+            shelves.renumberIn(survey, numbering, typed.get("author"), submission);
+            writer.remember(response, typed.get("author"), submission);
+        });
+        return "redirect:/surveys/" + id + "/speeds";
+    }
+
     /** Accepts what a plate cell means, from within the survey. */
     @PostMapping("/surveys/{id}/accept")
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
