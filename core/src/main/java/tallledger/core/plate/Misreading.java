@@ -19,7 +19,7 @@ import java.util.Map;
 public record Misreading(BigDecimal value, Slip slip) {
 
     /** The slips people make between a plate and a note pad. */
-    public enum Slip { DIGITS_SWAPPED, DIGIT_MISREAD, ZERO_LOST_OR_GAINED, NEIGHBOUR_REPEATED, TEEN_FOR_TY }
+    public enum Slip { DIGITS_SWAPPED, DIGIT_MISREAD, ZERO_LOST_OR_GAINED, POINT_LOST_OR_GAINED, NEIGHBOUR_REPEATED, TEEN_FOR_TY }
 
     /** How near to the prediction an explanation must lie (house rule). */
     private static final double NEAR = 0.03;
@@ -31,6 +31,7 @@ public record Misreading(BigDecimal value, Slip slip) {
         swaps(digits, found);
         singleDigits(digits, found);
         zeros(digits, typed, found);
+        points(digits, found);
         teens(digits, found);
         if (neighbours.stream().anyMatch(n -> n.compareTo(typed) == 0)) {
             put(PreferredNumbers.nearest(predicted).toPlainString(), Slip.NEIGHBOUR_REPEATED, found);
@@ -71,6 +72,15 @@ public record Misreading(BigDecimal value, Slip slip) {
             if (i < digits.length() && digits.charAt(i) == '0') {
                 put(digits.substring(0, i) + digits.substring(i + 1), Slip.ZERO_LOST_OR_GAINED, found);
             }
+        }
+    }
+
+    /** 3 105 for 31.05, 1.25 for 125: the point anywhere else, or nowhere. */
+    private static void points(String digits, Map<BigDecimal, Slip> found) {
+        String bare = digits.replace(".", "");
+        put(bare, Slip.POINT_LOST_OR_GAINED, found);
+        for (int i = 1; i < bare.length(); i++) {
+            put(bare.substring(0, i) + "." + bare.substring(i), Slip.POINT_LOST_OR_GAINED, found);
         }
     }
 

@@ -141,10 +141,17 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
 
     private static List<PlateRemark> ladderRemarks(Ladder ladder, SpeedPlate plate, LeverFactors factors, PlateOf what) {
         List<PlateRemark> remarks = new ArrayList<>();
-        remarks.add(remark(Kind.LADDER, List.of(), Optional.empty(),
-                Reason.of(PlateReason.PLATE_LADDER, ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what)));
+        // Ends of sliding ranges are no ladder.
+        if (plate.levers().stream().noneMatch(Lever::slides)) {
+            remarks.add(remark(Kind.LADDER, List.of(), Optional.empty(),
+                    Reason.of(PlateReason.PLATE_LADDER, ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what)));
+        }
         ladder.breakAt().ifPresent(at -> remarks.add(remark(Kind.BROKEN_LADDER, List.of(), Optional.empty(),
                 Reason.of(PlateReason.PLATE_BROKEN_LADDER, ladder.speeds().get(at)))));
+        // Where the levers multiply and every cell is filled, the steps are what the wheels give.
+        if (factors.outcome() == LeverFactors.Outcome.FITS && plate.cells().values().stream().allMatch(c -> c.value().isPresent())) {
+            return remarks;
+        }
         Beside beside = Beside.of(plate, factors);
         ladder.holes().stream().filter(i -> beside.isClear(ladder, i))
                 .forEach(i -> remarks.add(step(Kind.HOLE, PlateReason.PLATE_HOLE, ladder, i, what)));

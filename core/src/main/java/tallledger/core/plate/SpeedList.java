@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
 
@@ -29,6 +30,10 @@ public sealed interface SpeedList {
     Pattern COUNT = Pattern.compile("(\\d{1,3})\\s*(?:(?:speeds?|feeds?|threads?|of "
             + "them)\\s*[,:]?\\s*(?:from|between)?|[,:]?\\s+(?:from|between|:)|:)\\s*([\\d.,]+)\\s*(?:to|and|–|-|…|\\.\\.)\\s*([\\d.,]+)");
     Pattern OTHER_UNIT = Pattern.compile("(?i)[\\d.]\\s*(hz|kw|hp|v|m/min|ft/min|sfm|mm(?:/\\w+)?|in(?:/\\w+)?|amps?|%)(?!\\w)");
+    Pattern ALONE = Pattern.compile("(?<=\\d)\\s+[-–—]\\s+(?=\\d)");
+    /** Row numbers are taken for such where every figure is over so many times the last of them. */
+    int FAR_ABOVE = 3;
+    Pattern FIGURE = Pattern.compile("\\d+(?:[.,]\\d+)?");
     /** Between the words of one label, which holds no space. */
     String WORDS = "-";
     Set<String> BETWEEN = Set.of("and", "&", "or", "+", "/");
@@ -84,7 +89,7 @@ public sealed interface SpeedList {
                 throw Refused.because(PlateReason.LIST_UNIT, i + 1, other.group(1), what);
             }
         }
-        List<String> plain = lines.stream().map(line -> UNIT.matcher(line + " ").replaceAll(" ").strip()).toList();
+        List<String> plain = gaps(lines.stream().map(line -> UNIT.matcher(line + " ").replaceAll(" ").strip()).toList());
         Matcher count = COUNT.matcher(lines.size() == 1 ? lines.get(0).replaceAll("(?i)\\s*(rpm|r/min)\\s*$", "") : "");
         if (count.matches()) {
             return ends(count);
@@ -95,6 +100,12 @@ public sealed interface SpeedList {
         List<List<String>> tokens = plain.stream().map(SpeedList::tokens).toList();
         int widest = tokens.stream().mapToInt(List::size).max().orElse(0);
         return tokens.size() == 1 || widest == 1 ? bare(tokens) : rows(tokens);
+    }
+
+    /** In rows a dash that stands alone among three figures or more is a combination that does not exist, no range. */
+    private static List<String> gaps(List<String> lines) {
+        boolean inRows = lines.size() > 1 && lines.stream().anyMatch(l -> ALONE.matcher(l).find() && FIGURE.matcher(l).results().count() > 2);
+        return inRows ? lines.stream().map(l -> ALONE.matcher(l).replaceAll(" x ")).toList() : lines;
     }
 
     private static Ends ends(Matcher count) {
@@ -170,16 +181,16 @@ public sealed interface SpeedList {
     private static Rows joined(List<List<String>> lines) {
         List<List<String>> body = new ArrayList<>(lines);
         List<String> columns = List.of();
-        boolean labelled = lines.subList(1, lines.size()).stream().allMatch(line -> isLabel(line.get(0)));
+        boolean labelled = isLabelled(lines) || isLabelled(lines.subList(1, lines.size()));
         int wide = lines.get(1).size() - (labelled ? 1 : 0);
-        boolean headed = labelled && (lines.get(0).size() == wide || !isLabel(lines.get(0).get(0)))
+        boolean headed = labelled && !isNumbered(lines) && (lines.get(0).size() == wide || !isLabel(lines.get(0).get(0)))
                 || lines.get(0).stream().allMatch(SpeedList::isLabel) && lines.get(0).size() >= wide;
         if (headed) {
             List<String> head = lines.get(0);
             columns = head.subList(Math.max(0, head.size() - wide), head.size());
             body.remove(0);
         }
-        labelled = body.stream().allMatch(line -> isLabel(line.get(0)));
+        labelled = isLabelled(body);
         List<String> labels = labelled ? body.stream().map(line -> line.get(0)).toList() : List.of();
         List<List<PlateCell>> cells = new ArrayList<>();
         for (int r = 0; r < body.size(); r++) {
@@ -194,6 +205,18 @@ public sealed interface SpeedList {
             throw Refused.because(PlateReason.LIST_NO_SPEED);
         }
         return new Rows(labels, columns, List.copyOf(cells));
+    }
+
+    private static boolean isLabelled(List<List<String>> rows) {
+        return rows.stream().allMatch(row -> isLabel(row.get(0))) || isNumbered(rows);
+    }
+
+    /** Rows that begin with 1, 2, 3 …, each far below what stands behind it, begin with their numbers. */
+    private static boolean isNumbered(List<List<String>> rows) {
+        return rows.size() > 1 && IntStream.range(0, rows.size()).allMatch(r -> rows.get(r).size() > 2
+                && rows.get(r).get(0).equals(String.valueOf(r + 1)) && rows.get(r).subList(1, rows.get(r).size()).stream()
+                .filter(t -> FIGURE.matcher(t).matches()).allMatch(t -> new BigDecimal(t.replace(',', '.'))
+                        .doubleValue() > FAR_ABOVE * rows.size()));
     }
 
     /** A letter or a word at the head of a row; neither a number nor a sign of no speed. */

@@ -1,5 +1,8 @@
 package tallledger.core.plate;
 
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Stage;
+import java.util.Optional;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static tallledger.core.Machines.plateLever;
@@ -132,6 +135,31 @@ class PlateCheckTest {
                 .noneSatisfy(a -> assertThat(a).contains(PlateOf.SPEED));
         assertThat(PlateCheck.of(plate, OptionalInt.empty()).remarks()).extracting(r -> r.because().arguments())
                 .anySatisfy(a -> assertThat(a).contains(PlateOf.SPEED));
+    }
+
+    /** The point lost or gained: 3 105 for 31.05, 1.25 for 124. */
+    @Test
+    void aPointLostOrGainedIsAReading() {
+        assertThat(Misreading.explaining(new BigDecimal("3105"), 31.0, List.of())).extracting(Misreading::value)
+                .anySatisfy(v -> assertThat(v).isEqualByComparingTo("31.05"));
+        assertThat(Misreading.explaining(new BigDecimal("1.25"), 124, List.of())).extracting(Misreading::slip)
+                .containsExactly(Misreading.Slip.POINT_LOST_OR_GAINED);
+    }
+
+    /** Belts by gears that overlap: where they multiply and all are there, steps near each other are what the wheels give. */
+    @Test
+    void nothingStandsTooCloseWhereTheLeversMultiply() {
+        SpeedPlate plate = Machines.lathe("100 200 400 110 220 440", Machines.lever("belt", "A B"), Machines.lever("gear", "1 2 3")).plate();
+        assertThat(PlateCheck.of(plate, OptionalInt.empty()).remarks()).extracting(PlateRemark::kind)
+                .doesNotContain(Kind.CROWD, Kind.HOLE);
+    }
+
+    /** Three speeds of a sliding range have no standard step. */
+    @Test
+    void theEndsOfASlidingRangeAreNoLadder() {
+        SpeedPlate plate = Machines.lathe("60 500 300 2500", Machines.lever("belt", "A B"), Stage.sliding("variator", StageKind.VARIATOR,
+                Optional.empty())).plate();
+        assertThat(PlateCheck.of(plate, OptionalInt.empty()).remarks()).extracting(PlateRemark::kind).doesNotContain(Kind.LADDER);
     }
 
     /** 900 where 90.4 is expected is a nought gained, not 90.4 with a nought before it. */

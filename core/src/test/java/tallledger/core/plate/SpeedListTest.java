@@ -61,6 +61,13 @@ class SpeedListTest {
         assertThat(told(SpeedList.read("low mid high\n31.5 45 63\n125 180 –"))).isEqualTo("[] [low, mid, high] 31.5 45 63 / 125 180 x");
         assertThat(told(SpeedList.read("31.5\t45\t63\n125\t180\t250"))).isEqualTo("[] [] 31.5 45 63 / 125 180 250");
         assertThat(told(SpeedList.read("31.5\n45\n63"))).as("one a line is a list").isEqualTo("31.5 45 63");
+        assertThat(told(SpeedList.read("31.5 45 63 90\n125 180 - 355"))).as("a combination that does not exist")
+                .isEqualTo("[] [] 31.5 45 63 90 / 125 180 x 355");
+        assertThat(told(SpeedList.read("60 - 500\n500 - 4200"))).as("two ranges").isEqualTo("60~500 500~4200");
+        assertThat(told(SpeedList.read("1 31.5 45 63\n2 125 180 250"))).as("rows by their numbers")
+                .isEqualTo("[1, 2] [] 31.5 45 63 / 125 180 250");
+        assertThat(told(SpeedList.read("A B C\n1 31.5 45 63\n2 125 180 250"))).isEqualTo("[1, 2] [A, B, C] 31.5 45 63 / 125 180 250");
+        assertThat(told(SpeedList.readThreads("1 1.25 1.5\n2 2.5 3"))).as("pitches").isEqualTo("[] [] 1 1.25 1.5 / 2 2.5 3");
         assertThat(told(SpeedList.readFeeds("0.05 mm/rev, 0.1 mm/rev, .2"))).isEqualTo("0.05 0.1 0.2");
         assertThat(told(SpeedList.readFeeds(".0015 in .003 in"))).isEqualTo("0.0015 0.003");
     }
