@@ -33,6 +33,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Element;
+import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
 import tallledger.core.survey.Standing;
@@ -162,6 +163,20 @@ class ReportTest {
             assertThat(untested).allSatisfy(name -> assertThat(part).contains(name));
             assertThat(text).contains("Time lines", "Movement", "Acceptance chart", "guards in place and shut");
         }
+    }
+
+    /** What stood on the plates is on the first page as it was read, with its entry; who promised a piece is named, or nobody. */
+    @Test
+    void thePlatesStandOnTheFirstPageAsRead() {
+        Survey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        String print = new Http(App.demo()).get("/surveys/" + FINISHED + "/verdict/print").body();
+        assertThat(finished.steps().platesRead()).isNotEmpty().allSatisfy(plate -> assertThat(print)
+                .contains(plate.values().text("text") + " (entry " + plate.entry() + ")"));
+        int at = print.indexOf("id=\"part-kit\"");
+        String kit = print.substring(at, print.indexOf("</table>", at));
+        assertThat(kit).doesNotContain("<td>true</td>", "<td>false</td>");
+        finished.steps().kit().items().stream().map(KitItem::promised).filter(who -> !who.isEmpty())
+                .forEach(who -> assertThat(kit).contains("<td>" + who + "</td>"));
     }
 
     /** Contents, bookmarks and headings name the same parts. */

@@ -104,7 +104,8 @@ public sealed interface SpeedList {
 
     /** In rows a dash that stands alone among three figures or more is a combination that does not exist, no range. */
     private static List<String> gaps(List<String> lines) {
-        boolean inRows = lines.size() > 1 && lines.stream().anyMatch(l -> ALONE.matcher(l).find() && FIGURE.matcher(l).results().count() > 2);
+        boolean inRows = lines.size() > 1 && lines.stream().anyMatch(l -> ALONE.matcher(l).find() && FIGURE.matcher(l).results()
+                .count() > 2);
         return inRows ? lines.stream().map(l -> ALONE.matcher(l).replaceAll(" x ")).toList() : lines;
     }
 

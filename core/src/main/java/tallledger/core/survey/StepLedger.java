@@ -6,6 +6,7 @@ import tallledger.core.family.StepId;
 import tallledger.core.family.Need;
 import tallledger.core.family.Phase;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.time.Duration;
 import java.time.Instant;
@@ -34,6 +35,8 @@ import tallledger.core.safety.Mounted;
  * @param goods   kit, papers and weights
  */
 public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results results, Sitting sitting, Goods goods) {
+
+    private static final List<String> PLATES = List.of("serial", "motor-plate");
 
     /**
      * What was recorded of the steps.
@@ -100,6 +103,12 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
 
     public List<Task> later() {
         return sitting.later;
+    }
+
+    /** What was read off the machine's own plates, as typed: its serial number and its motor's. */
+    public List<StepResult> platesRead() {
+        return latest().values().stream().filter(r -> PLATES.contains(r.step().code()) && r.values().has("text"))
+                .sorted(Comparator.comparing(r -> PLATES.indexOf(r.step().code()))).toList();
     }
 
     public Optional<Mounted> mounted() {

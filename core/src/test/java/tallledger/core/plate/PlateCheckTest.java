@@ -149,7 +149,8 @@ class PlateCheckTest {
     /** Belts by gears that overlap: where they multiply and all are there, steps near each other are what the wheels give. */
     @Test
     void nothingStandsTooCloseWhereTheLeversMultiply() {
-        SpeedPlate plate = Machines.lathe("100 200 400 110 220 440", Machines.lever("belt", "A B"), Machines.lever("gear", "1 2 3")).plate();
+        SpeedPlate plate = Machines.lathe("100 200 400 110 220 440", Machines.lever("belt", "A B"), Machines.lever("gear", "1 2 3"))
+                .plate();
         assertThat(PlateCheck.of(plate, OptionalInt.empty()).remarks()).extracting(PlateRemark::kind)
                 .doesNotContain(Kind.CROWD, Kind.HOLE);
     }
