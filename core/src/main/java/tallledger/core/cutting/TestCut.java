@@ -16,6 +16,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.SpindlePower;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 
@@ -46,16 +47,21 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         }
 
         /** In a sentence. */
-        public Reason says() {
-            Quantity wanted = kilowatts(need);
+        Reason says(LengthUnit machine) {
+            Quantity wanted = power(need, machine);
             return has.map(h -> Reason.of(h.kilowatts() >= need.kilowatts() ? CuttingReason.CUT_ENOUGH : CuttingReason.CUT_SHORT,
-                            rounded(rpm), wanted, kilowatts(h)))
+                            rounded(rpm), wanted, power(h, machine)))
                     .orElseGet(() -> Reason.of(CuttingReason.CUT_POWER_UNKNOWN, rounded(rpm), wanted));
         }
 
-        private static Quantity kilowatts(SpindlePower power) {
-            return Quantity.of(new BigDecimal(power.kilowatts()).round(new MathContext(2)), "kW");
+        /** To two digits of what it is shown in: of kW, or of hp. */
+        private static Quantity power(SpindlePower power, LengthUnit machine) {
+            BigDecimal worth = machine == LengthUnit.INCH ? HORSEPOWER : BigDecimal.ONE;
+            BigDecimal shown = new BigDecimal(power.kilowatts()).divide(worth, MathContext.DECIMAL64).round(new MathContext(2));
+            return Quantity.of(shown.multiply(worth), "kW");
         }
+
+        private static final BigDecimal HORSEPOWER = new BigDecimal("0.7457");
     }
 
     private static BigDecimal rounded(double value) {
@@ -119,7 +125,9 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         return ways.stream().findFirst().flatMap(Way::suffices);
     }
 
-    public Reason says() {
-        return ways.isEmpty() ? Reason.of(CuttingReason.CUT_NO_SPEED, rounded(job.wanted())) : ways.get(0).says();
+    /** At the best way; powers to two digits of kW, or of hp on an inch machine. */
+    public Reason says(LengthUnit machine) {
+        return ways.isEmpty() ? Reason.of(CuttingReason.CUT_NO_SPEED, rounded(job.wanted()))
+                : ways.get(0).says(machine);
     }
 }

@@ -166,6 +166,7 @@ public enum EvidenceReason implements ReasonCode {
     TRIALS_NEVER("trials.never", "changeOver"),
     TRIALS_UP_ONLY("trials.up-only", "changeOver"),
     WHEEL_MARKED("wheel.marked", "diameter", "marks"),
+    WHEEL_GREATEST("wheel.greatest", "rpm"),
     WHEEL_MS("wheel.ms", "v"),
     WHEEL_RPM("wheel.rpm", "v"),
     WHEELS_NO_CHART("wheels.no-chart", "count"),

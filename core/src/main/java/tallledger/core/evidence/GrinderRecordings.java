@@ -17,6 +17,7 @@ import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.safety.SpeedGate;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
 
@@ -62,8 +63,11 @@ public final class GrinderRecordings {
         public StepJudgement judge(Mounted wheel, Rules rules) {
             List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, "m/s")))
                     .stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
-            return StepJudgement.of(Outcome.PROVEN,
-                    Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks));
+            Reason marked = Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks);
+            // Its surface speed is a speed of the spindle only with its diameter: said, or everybody reckons it anew.
+            return SpeedGate.greatest(wheel).filter(n -> wheel.markedMs().isPresent())
+                    .map(n -> StepJudgement.of(Outcome.PROVEN, marked, Reason.of(EvidenceReason.WHEEL_GREATEST, n)))
+                    .orElseGet(() -> StepJudgement.of(Outcome.PROVEN, marked));
         }
 
         @Override

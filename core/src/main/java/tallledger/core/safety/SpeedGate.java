@@ -4,7 +4,9 @@ import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -47,6 +49,16 @@ public record SpeedGate(Optional<Reason> refused) {
             return shut(SafetyReason.GATE_UNMARKED, mounted.kind(), rpm, top.get(), rules.number(Rule.UNMARKED_SPEED));
         }
         return OPEN;
+    }
+
+    /**
+     * The greatest speed of what is mounted by both its marks, min⁻¹, rounded down: 60 000·v/(π·D) or the marked one, whichever is less;
+     * empty where no mark says. Worked: 35 m/s on 400 mm: 1 671.
+     */
+    public static Optional<BigDecimal> greatest(Mounted mounted) {
+        Optional<BigDecimal> bySurface = mounted.markedMs().flatMap(v -> mounted.diameter().map(d -> v.multiply(MILLIMETRES_A_MINUTE)
+                .divide(BigDecimal.valueOf(Math.PI).multiply(d), 0, RoundingMode.DOWN)));
+        return Stream.concat(bySurface.stream(), mounted.markedRpm().stream()).min(Comparator.naturalOrder());
     }
 
     /** v = π·D·n/60 000, m/s. */

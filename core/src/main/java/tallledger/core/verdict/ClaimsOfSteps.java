@@ -151,14 +151,16 @@ final class ClaimsOfSteps {
         TestCut cut = TestCut.of(new Job(Job.Kind.DRILLING, diameter, rules.value(Rule.DRILL_CLAIM_SPEED),
                         rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
                 survey.machine().speeds(), survey.machine().motor());
-        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, cut.says(), Quantity.of(rules.number(Rule.DRILL_CLAIM_SPEED),
+        Reason reckoned = cut.says(survey.machine().unit());
+        Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, reckoned, Quantity.of(rules.number(Rule.DRILL_CLAIM_SPEED),
                 "m/min"),
                         Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
                 Quantity.of(rules.number(Rule.DRILL_CLAIM_FORCE), "N/mm²")), survey.machine().unit());
         Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut"))
                 .findFirst();
         return drilled.map(r -> new ClaimVerdict(claim, r.isBad() ? Standing.CONTRADICTED : r.outcome() == Outcome.PROVEN ? Standing.UPHELD
-                        : Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_DRILLED, r.step().name(), said(r), cut.says()),
+                        : Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_DRILLED, r.step().name(), said(r),
+                        InUnit.of(reckoned, survey.machine().unit())),
                         List.of(r.entry()), Optional.<Task>empty()))
                 .orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, because, List.of(), step(survey, "drill-cut")));
     }

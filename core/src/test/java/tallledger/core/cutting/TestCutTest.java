@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.Machines;
 import tallledger.core.cutting.Job.Kind;
 import tallledger.core.drive.MotorRating;
@@ -46,7 +47,7 @@ class TestCutTest {
             assertThat(way.need().newtonMetres()).isEqualTo(9550 * 2.0106 / 160, within(0.1));
         });
         assertThat(cut.suffices()).contains(false);
-        assertThat(cut.says().code()).isEqualTo("cut.short");
+        assertThat(cut.says(LengthUnit.MM).code()).isEqualTo("cut.short");
         assertThat(cut.next()).singleElement().satisfies(way -> assertThat(way.rpm()).isEqualTo(315));
     }
 
@@ -72,9 +73,9 @@ class TestCutTest {
 
     @Test
     void noSpeedSlowEnoughOrNoPowerKnownIsSaid() {
-        assertThat(cut(FORTY, "630 800 1000").says().code()).isEqualTo("cut.no-speed");
+        assertThat(cut(FORTY, "630 800 1000").says(LengthUnit.MM).code()).isEqualTo("cut.no-speed");
         MachineDescription machine = Machines.lathe("160 315", Machines.lever("gear", "1 2"));
-        assertThat(TestCut.of(FORTY, machine.speeds(), Optional.empty()).says().code()).isEqualTo("cut.power-unknown");
+        assertThat(TestCut.of(FORTY, machine.speeds(), Optional.empty()).says(LengthUnit.MM).code()).isEqualTo("cut.power-unknown");
         assertThat(TestCut.of(FORTY, machine.speeds(), Optional.empty()).suffices()).isEmpty();
     }
 

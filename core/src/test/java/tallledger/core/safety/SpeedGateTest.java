@@ -34,6 +34,16 @@ class SpeedGateTest {
                 .isCloseTo(41.89, Offset.offset(0.005));
     }
 
+    /** 35 m/s on 400 mm is 1 671.1: never rounded up; the lower of two marks; no mark, no figure. */
+    @ParameterizedTest
+    @CsvSource({"400, '', 35, 1671", "400, 1600, 35, 1600", "400, 1700, 35, 1671", "400, 1700, '', 1700", "200, '', 35, 3342"})
+    void theGreatestSpeedIsTheStricterMark(String diameter, String rpm, String surface, BigDecimal greatest) {
+        Mounted wheel = mounted(Kind.WHEEL, diameter, rpm, surface, "");
+        assertThat(SpeedGate.greatest(wheel)).contains(greatest);
+        assertThat(gate(wheel, greatest.toPlainString())).isEqualTo("open");
+        assertThat(gate(wheel, greatest.add(BigDecimal.ONE).toPlainString())).startsWith("gate.");
+    }
+
     @ParameterizedTest
     @CsvSource({"WHEEL, 400, '', 35, '', 1600, open", "WHEEL, 400, '', 35, '', 2000, gate.surface",
                     "WHEEL, 400, 1700, '', '', 1800, gate.rpm", "CHUCK, 250, 1200, '', '', 1200, open",

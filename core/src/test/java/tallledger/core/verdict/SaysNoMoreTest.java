@@ -17,6 +17,10 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import tallledger.core.price.Background;
+import tallledger.core.price.Stakes;
+import tallledger.core.machine.ClaimText;
+import tallledger.core.machine.Claim;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.ShiftFeel;
@@ -48,6 +52,8 @@ class SaysNoMoreTest {
     private static final int SURVEYS = 10_000;
     private static final List<String> RANGES = List.of("A", "B", "C");
     private static final List<String> GEARS = List.of("1", "2", "3", "4");
+    /** Kinds of entry that hold what was read, counted or seen at the machine. */
+    private static final Set<String> RECORDED = Set.of("RUN", "STEP", "CHECK", "KIT", "LIFT");
     private static final double[] RPM = {31.5, 45, 63, 90, 125, 180, 250, 355, 500, 710, 1000, 1400};
 
     /** A family's machine with the steps that can be done at random. */
@@ -59,7 +65,7 @@ class SaysNoMoreTest {
     void noSentenceSaysMoreThanItsEntries() {
         List<Kind> kinds = new ArrayList<>();
         for (Family family : Family.values()) {
-            kinds.add(kind(Machines.twelve(family)));
+            kinds.add(kind(claimed(Machines.twelve(family))));
         }
         Map<String, Integer> seen = new ConcurrentHashMap<>();
         IntStream.range(0, SURVEYS).parallel().forEach(i -> {
@@ -73,7 +79,19 @@ class SaysNoMoreTest {
                 "statement.inferred", "statement.shift-clean", "statement.deviations", "statement.step-bad", "statement.steps-again",
                 "statement.steps-open", "statement.struck", "glance.stop", "glance.before", "glance.before-among",
                 "glance.nothing", "glance.little", "statement.step-passed", "statement.passed", "statement.repaired",
-                "statement.system-repaired", "statement.outside", "statement.open");
+                "statement.system-repaired", "statement.outside", "statement.open", "claim.UPHELD", "claim.CONTRADICTED", "claim.UNTESTED",
+                "offer", "offer.floor");
+    }
+
+    /** Told of by its seller, about everything a claim can be of. */
+    private static final String SAID = "12 speeds, 31.5 to 1400 rpm. Everything works. Built 1978. 5 hp motor. Weighs 1200 kg. Runs"
+            + " quiet at "
+            + "1400. All speeds work. No backlash. Ways reground 2015. 415 V three phase. Spindle runs true. Table 900 x 250 mm. "
+            + "3 in collets. Chuck and vice included. Lamp works. Hydraulics good. Excellent condition. New bearings.";
+
+    private static MachineDescription claimed(MachineDescription m) {
+        return new MachineDescription(m.identity(), ClaimText.split(SAID, Claim.Source.SELLER, m.family(), m.unit(), m.fitOut().axes()),
+                m.train(), m.plate(), m.motor(), m.feeds(), m.threads(), m.fitOut());
     }
 
     private static Kind kind(MachineDescription machine) {
@@ -100,6 +118,11 @@ class SaysNoMoreTest {
             for (Step step : all) {
                 draft(kind, step, random, at, 40).ifPresent(drafts::add);
             }
+        }
+        if (random.nextInt(3) == 0) {
+            drafts.add(SurveyEntries.priced(By.of(at.plusSeconds(5), SurveyBook.ME), Stakes.typed(String.valueOf(20
+                    + random.nextInt(random.nextBoolean() ? 400 : 60_000)),
+                    "", "£", Background.IN_DAILY_USE.name(), random.nextBoolean() ? "1 200" : "", "", "")));
         }
         int wanted = drafts.size() + most;
         for (Draft draft : drafts) {
@@ -276,7 +299,22 @@ class SaysNoMoreTest {
                 }
                 assertThat(bears(s)).as("%s: %s, resting on %s", which, s.words(), s.entries()).isTrue();
             }
+            for (ClaimVerdict v : ClaimVerdict.of(survey)) {
+                seen.merge("claim." + v.standing(), 1, Integer::sum);
+                if (v.standing() != ClaimVerdict.Standing.UNTESTED) {
+                    assertThat(v.entries()).as("%s: %s %s %s", which, v.claim(), v.standing(), v.because()).isNotEmpty()
+                            .noneMatch(struck::contains).allMatch(e -> RECORDED.contains(all.get(e).kind()));
+                }
+            }
             Money money = Money.of(survey, Money.WhatIf.NOTHING);
+            money.offer().ifPresent(o -> {
+                seen.merge(o.onFloor() ? "offer.floor" : "offer", 1, Integer::sum);
+                assertThat(o.opening()).as(which).isBetween(o.floor(), o.offer() + 1e-9);
+                assertThat(o.offer()).as(which).isBetween(o.floor(), o.ceiling() + 1e-9);
+                assertThat(o.ceiling()).as(which).isLessThanOrEqualTo(money.stakes().orElseThrow().asking().orElseThrow().value()
+                        .doubleValue());
+                assertThat(o.offer() > 0 || o.onFloor()).as(which + ": a nought is only where it is said in words").isTrue();
+            });
             for (Reason said : Glance.of(survey, money).use()) {
                 seen.merge(said.code(), 1, Integer::sum);
                 assertThat(glanceBears(said, money)).as("%s: %s", which, said).isTrue();

@@ -100,7 +100,7 @@ class CutController {
                 .ifPresent(way -> typed.set("rpm", new BigDecimal(way.rpm()).round(new MathContext(4))
                 .stripTrailingZeros().toPlainString()));
         model.addAttribute("cut", cut.orElse(null));
-        model.addAttribute("says", cut.map(c -> InUnit.of(c.says(), machine.unit())).orElse(null));
+        model.addAttribute("says", cut.map(c -> InUnit.of(c.says(machine.unit()), machine.unit())).orElse(null));
         model.addAttribute("train", machine.train());
         return "cut/cut";
     }
