@@ -119,6 +119,21 @@ class InchMachineTest {
         assertThat(rise.read(old).ends().orElseThrow().hot().value()).isEqualByComparingTo("50.0");
     }
 
+    /** What stands in a field at first is nothing, has its unit behind it, or is not the figure of a metric machine. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void noStepOfAnyFamilyIsFilledWithTheMetricFigure(Family family) {
+        for (Step step : Catalogue.of(Machines.twelve(family, LengthUnit.INCH), INCHES)) {
+            for (Recording.Field field : step.recording().fields()) {
+                String start = step.recording().start(field, INCHES);
+                boolean ofSystem = !field.unit().in(LengthUnit.INCH).equals(field.unit().in(LengthUnit.MM));
+                if (ofSystem && start.matches("[\\d.]*[1-9][\\d.]*")) {
+                    assertThat(start).as(step.code() + " " + field.name()).isNotEqualTo(step.recording().start(field, Rules.shipped()));
+                }
+            }
+        }
+    }
+
     /** No name, no limit and no length of any step of any inch machine is metric. */
     @ParameterizedTest
     @EnumSource(Family.class)

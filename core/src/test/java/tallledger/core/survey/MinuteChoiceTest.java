@@ -76,7 +76,7 @@ class MinuteChoiceTest {
         return Arrays.stream(RPM).filter(n -> n > highest).min().orElse(highest);
     }
 
-    /** By "motor", "belt0", "gear2": the chance that it is bad, which BlameTest holds against every set of one or two written out. */
+    /** By "motor", "belt0", "gear2": the chance that it is bad, which PosteriorTest holds against Bayes written out. */
     private static Map<String, Double> chances(SpindleSurvey drive, Worths worths) {
         Elements elements = drive.elements();
         return elements.in(elements.reachable()).stream().collect(Collectors.toMap(e -> e.stageName().equals("belt")

@@ -61,6 +61,7 @@ class SpeedsController {
         model.addAttribute("suspects", SuspectView.of(folded, plan, survey.core().house().checks()));
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
+        model.addAttribute("newest", isNewest(survey));
         model.addAttribute("doubts", drawn.doubts);
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
@@ -73,13 +74,20 @@ class SpeedsController {
         return new Drawn(LatticeView.of(survey.folded(), lit), RayChartView.of(survey.folded(), lit), PlateDoubt.of(survey.folded()));
     }
 
+    /** Whether the survey judges by the drive as it is described now: another one is not renumbered from here. */
+    private static boolean isNewest(Survey survey) {
+        return survey.folded().machine().train().equals(survey.machine().description().train())
+                && survey.folded().machine().plate().equals(survey.machine().description().plate());
+    }
+
     /** Takes the levers for numbered as the readings say; where they say so no more, nothing is written. */
     @PostMapping("/surveys/{id}/renumber")
     String renumber(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
         Typed typed = Typed.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Survey survey = shelves.survey(id);
-        SurveyPlan.causes(survey.folded()).stream().flatMap(c -> c.numbering().stream()).findFirst().ifPresent(numbering -> {
+        SurveyPlan.causes(survey.folded()).stream().filter(c -> isNewest(survey)).flatMap(c -> c.numbering().stream()).findFirst()
+                .ifPresent(numbering -> {
             shelves.renumberIn(survey, numbering, typed.get("author"), submission);
             writer.remember(response, typed.get("author"), submission);
         });
