@@ -136,7 +136,7 @@ class DescribeTest {
         page.click("button[value=save]");
         Browser.settle(page);
         assertThat(page.locator("[id='wrong-claim5.testedBy']").innerText()).contains("No step of this machine is called “No such step”");
-        page.fill("[name='claim5.testedBy']", "Table: backlash along the screw");
+        page.fill("[name='claim5.testedBy']", "Table: backlash");
         page.click("button[value=save]");
         page.waitForSelector("#open-survey");
         assertThat(browser.text()).contains("former operator");
@@ -144,7 +144,7 @@ class DescribeTest {
         page.waitForURL("**/run");
         String survey = page.url().replaceFirst(".*/surveys/(\\d+)/.*", "$1");
         String verdict = new Http(APP).get("/surveys/" + survey + "/verdict").body();
-        assertThat(verdict).contains("Table: backlash along the screw is not done yet.", "Collets: counted is not done yet.");
+        assertThat(verdict).contains("Table: backlash is not done yet.", "Collets: counted is not done yet.");
         assertThat(new Http(APP).get("/surveys/" + survey + "/run?step=claimed-count.collets").body())
                 .contains("Count the collets: 31 are promised.");
         assertThat(new Http(APP).get("/surveys/" + survey + "/run").body()).doesNotContain("step=rapid.table");

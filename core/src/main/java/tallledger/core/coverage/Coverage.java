@@ -30,7 +30,8 @@ public record Coverage(Map<Speed, Mark> marks, Map<Route, Mark> routes, long exe
      */
     public static Coverage of(SpeedTable table, Elements elements, Map<Route, Outcome> outcomes) {
         long exercised = union(elements, outcomes, Outcome.PROVEN);
-        long failedOn = union(elements, outcomes, Outcome.FAILED) & ~elements.everywhere();
+        // Which way round it turned is no part that failed, where other speeds ran right that way round.
+        long failedOn = union(elements, outcomes, Outcome.FAILED) & ~elements.everywhere() & ~(elements.directions() & exercised);
         Map<Speed, Mark> marks = new LinkedHashMap<>();
         Map<Route, Mark> routes = new LinkedHashMap<>();
         for (Speed speed : table.speeds()) {

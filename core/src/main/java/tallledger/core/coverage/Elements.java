@@ -5,6 +5,7 @@ import java.util.List;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 
 /**
  * The elements of a drive as bits: element (stage, position) is bit {@code offset(stage) + position}.
@@ -52,6 +53,15 @@ public final class Elements {
     /** Elements on every route, such as the only motor: a failure there would stop all inference, so they are left out of it. */
     public long everywhere() {
         return everywhere;
+    }
+
+    /** The directions of rotation. */
+    public long directions() {
+        long mask = 0;
+        for (int bit = 0; bit < all.size(); bit++) {
+            mask |= train.stages().get(all.get(bit).stage).kind() == StageKind.DIRECTION ? 1L << bit : 0;
+        }
+        return mask;
     }
 
     /** Elements on at least one route (a neutral is on none). */

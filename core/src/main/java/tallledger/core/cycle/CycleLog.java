@@ -3,9 +3,9 @@ package tallledger.core.cycle;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import tallledger.core.reason.Refused;
 
 /**
@@ -49,22 +49,14 @@ public record CycleLog(List<Tap> taps) {
         return new CycleLog(taps);
     }
 
-    /** "pedal-down", "pedal down" and "Pedal down" are one event. */
-    private static boolean isSame(String event, String typed) {
-        return event.equals(typed) || plain(event).equals(plain(typed));
-    }
-
-    private static String plain(String name) {
-        return name.toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
-    }
-
     private static Tap tap(String line, int number, List<String> events, List<Tap> before) {
         Matcher m = LINE.matcher(line);
         if (!m.matches()) {
             throw Refused.because(CycleReason.LOG_LINE, number, line.length() > 40 ? line.substring(0, 40) + "…" : line);
         }
-        String event = events.stream().filter(e -> isSame(e, m.group("name"))).findFirst()
-                .orElseThrow(() -> Refused.because(CycleReason.LOG_EVENT, number, m.group("name"), String.join(", ", events)));
+        String event = EventWords.event(m.group("name"), events)
+                .orElseThrow(() -> Refused.because(CycleReason.LOG_EVENT, number, m.group("name"),
+                        events.stream().map(EventWords::of).collect(Collectors.joining(", "))));
         BigDecimal at = new BigDecimal(m.group("at").replace(',', '.'));
         if (at.compareTo(LONGEST) > 0) {
             throw Refused.because(CycleReason.LOG_LATE, number, at, LONGEST);

@@ -36,7 +36,9 @@ public final class CycleScripts {
                 return rules.graded(Rule.SPINDLE_STOP).workable();
             }
         },
-        DWELL_LEFT("dwell-left", "2"), DWELL_RIGHT("dwell-right", "2"), PASSES("passes", "4"), SPARK_OUT("spark-out", "3");
+        DWELL_LEFT("dwell-left", "2"), DWELL_RIGHT("dwell-right", "2"), PASSES("passes", "4"), SPARK_OUT("spark-out", "3"),
+        /** Which {@link EndOrder} its maker gave it, by number. */
+        ORDER("order", "0");
 
         private final String field;
         private final BigDecimal start;
@@ -62,9 +64,12 @@ public final class CycleScripts {
 
         /** Its unit; empty for a count. */
         public String unit() {
-            return this == PASSES ? "" : "s";
+            return this == PASSES || this == ORDER ? "" : "s";
         }
     }
+
+    /** In which order a grinder ends its cycle: makers differ, and neither is a fault. */
+    public enum EndOrder { STOPS_THEN_PARKS, PARKS_THEN_STOPS }
 
     private static final Never BY_ITSELF = new Never("starts-by-itself", true);
 
@@ -144,9 +149,8 @@ public final class CycleScripts {
         rotary("down-feed-inner", true, false);
         rotary("down-feed-outer", false, true);
         rotary("down-feed-both", true, true);
-        define("spark-out", List.of(Setting.PASSES), s -> script("spark-out", List.of(one("at-zero"),
-                times("pass", s.at(Setting.PASSES).intValue()), one("chuck-stops"), one("wheel-stops"), one("table-parks")),
-                        List.of(new Never("feeds-past", false))));
+        define("spark-out", List.of(Setting.PASSES, Setting.ORDER), s -> script("spark-out", ending(s), List.of(new Never("feeds-past",
+                false))));
         define("centreless-infeed", List.of(Setting.SPARK_OUT), s -> new CycleScript("centreless-infeed",
                 List.of(one("infeed-on"), one("at-zero"),
                 one("retreats", s.about(Setting.SPARK_OUT))), List.of(new Never("feeds-past", false)),
@@ -164,6 +168,13 @@ public final class CycleScripts {
     }
 
     private CycleScripts() {
+    }
+
+    private static List<Expected> ending(Times s) {
+        Expected passes = times("pass", s.at(Setting.PASSES).intValue());
+        return s.at(Setting.ORDER).intValue() == EndOrder.PARKS_THEN_STOPS.ordinal()
+                ? List.of(one("at-zero"), passes, one("table-parks"), one("chuck-stops"), one("wheel-stops"))
+                : List.of(one("at-zero"), passes, one("chuck-stops"), one("wheel-stops"), one("table-parks"));
     }
 
     public static List<String> codes() {

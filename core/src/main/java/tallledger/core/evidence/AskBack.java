@@ -67,6 +67,10 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
      * @throws Refused naming the field that cannot be read
      */
     public static Optional<AskBack> of(Recording<?> recording, Values values, Rules rules) {
+        Optional<AskBack> swapped = swapped(recording, values);
+        if (swapped.isPresent()) {
+            return swapped;
+        }
         return far(recording, values, rules).map(budget -> {
             List<Meaning> meanings = new ArrayList<>();
             for (Scale scale : Scale.values()) {
@@ -77,6 +81,22 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
             Reason asTyped = figure(budget.value(), budget, values);
             return new AskBack(Reason.of(EvidenceReason.ASK_BACK, asTyped, new BigDecimal(budget.timesItsLimit()).round(TWO),
                     figure(budget.workable(), budget, values)), asTyped, List.copyOf(meanings));
+        });
+    }
+
+    /** A machine does not cool while it runs: cold and hot may stand in each other's field (W 3.14: more than 2 u, u = 0.5 K). */
+    private static Optional<AskBack> swapped(Recording<?> recording, Values values) {
+        if (!(recording instanceof Recordings.Rise rise)) {
+            return Optional.empty();
+        }
+        return rise.read(values).ends().filter(e -> e.cold().value().subtract(e.hot().value()).compareTo(BigDecimal.ONE) > 0).map(e -> {
+            Reason drop = InUnit.of(Reason.of(EvidenceReason.ASK_COLDER, Quantity.of(e.cold().value().subtract(e.hot().value()), "K")),
+                    values.unit());
+            Map<String, String> changed = new HashMap<>(values.typed());
+            changed.put("cold", values.text("hot"));
+            changed.put("hot", values.text("cold"));
+            return new AskBack(Reason.of(EvidenceReason.ASK_SWAPPED), drop, List.of(new Meaning(
+                    Reason.of(EvidenceReason.ASK_CHANGED_OVER, values.text("hot"), values.text("cold")), changed)));
         });
     }
 

@@ -71,6 +71,11 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
         return new ChartLine(way, graded, BigDecimal.valueOf(per), Sense.EITHER, Optional.empty());
     }
 
+    /** The same at any distance from the nose, where that is always typed. */
+    public ChartLine from(Rule rule) {
+        return new ChartLine(way, graded, per, sense, Optional.of(rule));
+    }
+
     /** Runout at a distance from the nose, whose own limit is another. */
     public static ChartLine out(ChartWay way, Rule graded, Rule nose) {
         return new ChartLine(way, graded, BigDecimal.ZERO, Sense.EITHER, Optional.of(nose));
@@ -112,6 +117,8 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
         fields.add(new Field(VALUE, Entry.LENGTH, valueUnit(), Preset.NONE, List.of(), alone));
         if (nose.isPresent()) {
             fields.add(Field.may(NOSE, Entry.LENGTH, FieldUnit.DIAL));
+        }
+        if (nose.isPresent() && !scales()) {
             fields.add(Field.may(OUT, Entry.LENGTH, FieldUnit.LENGTH));
         }
         if (scales()) {
@@ -141,7 +148,10 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
     }
 
     private Object plain(Values values) {
-        TypedLength value = graded.unit() == Unit.MILLIMETRES_PER_METRE ? values.slope(VALUE) : values.length(VALUE);
+        // Where only one side of nought is allowed, a sign says which one it is.
+        boolean below = isSigned() && values.text(VALUE).matches("[-\u2212\u2013].*");
+        Values typed = below ? values.with(VALUE, values.text(VALUE).substring(1)) : values;
+        TypedLength value = graded.unit() == Unit.MILLIMETRES_PER_METRE ? typed.slope(VALUE) : typed.length(VALUE);
         Optional<TypedLength> over = scales()
                 ? Optional.of(values.has(OVER) ? values.length(OVER) : exactly(values.bare())) : Optional.empty();
         over.filter(o -> o.mm().signum() <= 0).ifPresent(o -> {
@@ -149,10 +159,10 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
         });
         if (nose.isPresent()) {
             Optional<TypedLength> near = values.has(NOSE) ? Optional.of(values.length(NOSE)) : Optional.empty();
-            return new FarOut(value, near, values.has(OUT) ? Optional.of(Takings.positive(values, OUT)) : Optional.empty(),
-                    values.readWith());
+            return new FarOut(value, near, scales() ? over : values.has(OUT) ? Optional.of(Takings.positive(values, OUT))
+                    : Optional.empty(), values.readWith());
         }
-        boolean other = isSigned() && values.text(LIES).equals(Lies.THE_OTHER_WAY.name());
+        boolean other = below || isSigned() && values.text(LIES).equals(Lies.THE_OTHER_WAY.name());
         return new Plain(other ? value.mm().negate() : value.mm(), value.step(), over, values.readWith(), values.apart());
     }
 
@@ -178,13 +188,11 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
             return judged(read.value, u, BigDecimal.ZERO, rules);
         }
         TypedLength over = read.over.get();
-        // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
-        double ofLength = read.value.abs().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
         if (way != ChartWay.LENGTHS) {
-            return judged(read.value, u.withDigit(ofLength), over.mm(), rules);
+            return judged(read.value, u, over.mm(), rules);
         }
         // Only here a length of the machine is held against one of a gauge.
-        return judged(read.value, Takings.warm(u.withDigit(ofLength), over.mm().doubleValue(), read.apart), over.mm(), rules,
+        return judged(read.value, Takings.warm(u, over.mm().doubleValue(), read.apart), over.mm(), rules,
                 Takings.temperature(over.mm().doubleValue(), read.apart, rules).toArray(Reason[]::new));
     }
 

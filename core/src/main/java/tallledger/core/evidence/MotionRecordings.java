@@ -2,6 +2,7 @@ package tallledger.core.evidence;
 
 import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
 import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.FeedReading;
+import tallledger.core.motion.FeedSet;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.ThreadPitch;
 import tallledger.core.motion.Trips;
@@ -30,6 +32,8 @@ import tallledger.core.evidence.Recording.Field;
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
 
+    private static final String SET = "set";
+    private static final MathContext THREE = new MathContext(3);
     private static final BigDecimal HALF_OF_TEN = BigDecimal.valueOf(5);
 
     private MotionRecordings() {
@@ -83,30 +87,63 @@ public final class MotionRecordings {
         }
 
         @Override
+        public boolean maybeGoodByEye() {
+            return rapid();
+        }
+
+        @Override
         public String code() {
             return rapid() ? "rapid" : "feed";
         }
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("distance", Entry.LENGTH, FieldUnit.LENGTH), per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER,
-                    FieldUnit.NONE)
-                    : Field.must("seconds", Entry.NUMBER, FieldUnit.SECONDS));
+            Field distance = Field.must("distance", Entry.LENGTH, FieldUnit.LENGTH);
+            Field over = per == Axis.Per.REV ? Field.must("turns", Entry.NUMBER, FieldUnit.NONE)
+                    : Field.must("seconds", Entry.NUMBER, FieldUnit.SECONDS);
+            return rapid() ? List.of(distance, over) : List.of(distance, over, Field.may(SET, Entry.TEXT, FieldUnit.NONE));
         }
 
         @Override
         public StepJudgement judge(FeedReading reading, Rules rules) {
-            return reading.against(promised, tolerance(rules), rules).map(StepJudgement::of)
-                    .orElse(StepJudgement.of(Outcome.PROVEN,
-                            Reason.of(EvidenceReason.FEED_MEASURED,
-                            new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
+            Optional<BigDecimal> wanted = reading.set().flatMap(FeedSet::rate).or(() -> promised.filter(p -> reading.per() == per));
+            return reading.against(wanted, tolerance(rules), rules).map(j -> {
+                StepJudgement judged = StepJudgement.of(j);
+                List<Reason> because = new ArrayList<>(judged.because());
+                if (judged.outcome() == Outcome.FAILED) {
+                    because.addAll(otherWheels(reading, wanted.orElseThrow(), rules));
+                }
+                return judged.saying(because);
+            }).orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED,
+                    new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
+        }
+
+        /** What the change wheels that are on would give the other way round, and what an equal pair would. */
+        private List<Reason> otherWheels(FeedReading reading, BigDecimal wanted, Rules rules) {
+            return reading.set().flatMap(FeedSet::wheels).filter(w -> w.driving() != w.driven())
+                    .map(w -> List.of(Reason.of(EvidenceReason.FEED_WHEELS_TURNED, w.driving(), w.driven(),
+                            new BigDecimal(w.turned()).round(THREE), at(reading, w.turned()), off(reading, w.turned(), wanted)),
+                    Reason.of(EvidenceReason.FEED_WHEELS_EQUAL, at(reading, w.equal()), off(reading, w.equal(),
+                            wanted)))).orElse(List.of());
+        }
+
+        private static Quantity at(FeedReading reading, double times) {
+            return Quantity.of(reading.rate().multiply(BigDecimal.valueOf(times)).round(THREE), reading.unit());
+        }
+
+        /** How far that is off, %. */
+        private static double off(FeedReading reading, double times, BigDecimal wanted) {
+            return 100 * (reading.rate().doubleValue() * times / wanted.doubleValue() - 1);
         }
 
         @Override
         public FeedReading read(Values values) {
             TypedLength distance = values.length("distance");
-            return per == Axis.Per.REV ? FeedReading.perTurn(distance, values.positive("turns"))
+            // A record of before its axis was counted so has the other.
+            boolean turns = values.has("turns") || per == Axis.Per.REV && !values.has("seconds");
+            FeedReading reading = turns ? FeedReading.perTurn(distance, values.positive("turns"))
                     : FeedReading.perMinute(distance, values.number("seconds"));
+            return values.has(SET) ? reading.with(FeedSet.parse(values.text(SET), reading.per(), values.unit())) : reading;
         }
 
         /** ± share of what is promised. */
@@ -202,8 +239,13 @@ public final class MotionRecordings {
         }
     }
 
-    /** Backlash at both ends and the middle of a screw, three readings each; the greatest is judged, the wear is said. */
-    public record BacklashAlong(String minus, String plus, boolean scaled) implements Recording<Lost> {
+    /**
+     * Backlash at both ends and the middle of a screw, three readings each; the greatest is judged, the wear is said.
+     *
+     * @param scaled the axis has a readout
+     * @param rack   it is moved along a rack, and nothing is said of a screw
+     */
+    public record BacklashAlong(String minus, String plus, boolean scaled, boolean rack) implements Recording<Lost> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.backlash(this);
@@ -243,7 +285,7 @@ public final class MotionRecordings {
                     .repeated(backlash.loosest().readings().stream().map(BigDecimal::doubleValue).toList());
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.BACKLASH), backlash.greatest(), u);
             List<Reason> because = new ArrayList<>(judged.because());
-            because.add(backlash.says(rules));
+            because.add(rack ? backlash.saysOfRack() : backlash.says(rules));
             if (scaled) {
                 because.add(Reason.of(EvidenceReason.BACKLASH_SCALE));
             }

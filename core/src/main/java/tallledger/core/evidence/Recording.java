@@ -174,6 +174,17 @@ public interface Recording<V> {
         return fields().stream().anyMatch(f -> f.name().equals("seconds"));
     }
 
+    /** Whether it may be said to be good without a figure: that it does what it should is seen, how fast is not. */
+    default boolean maybeGoodByEye() {
+        return false;
+    }
+
+    /** Whether nothing stands in any field but what stood there before anybody typed. */
+    default boolean isBlank(Values values) {
+        return decides() && fields().stream().allMatch(f -> !values.has(f.name())
+                || values.text(f.name()).equals(f.start().in(values.bare())) || !f.choices().isEmpty());
+    }
+
     /** Whether the numbers decide; else the surveyor says "as it should" or "not". */
     default boolean decides() {
         return !fields().isEmpty();

@@ -248,9 +248,7 @@ public final class Recordings {
         public StepJudgement judge(Over read, Rules rules) {
             TypedLength value = read.value;
             TypedLength over = read.over;
-            // The length's own last digit moves the limit; here it is laid to the value, which comes to the same.
-            double ofLength = value.mm().doubleValue() / over.mm().doubleValue() * over.step().doubleValue() / Math.sqrt(12);
-            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(value.mm(), value.step()).withDigit(ofLength);
+            Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(value.mm(), value.step());
             BigDecimal length = rules.length(per);
             GradedLimit here = rules.graded(graded).over(over.mm(), length);
             StepJudgement judged = byGrade(here, value.mm(), u);

@@ -256,13 +256,12 @@ public final class RoundTakings {
             TypedLength worst = read.back.filter(b -> b.mm().abs().compareTo(read.right.mm().abs()) > 0).orElse(read.right);
             Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
             Uncertainty u = gauge.difference(worst.mm(), worst.step());
-            double ofRadius = worst.mm().abs().doubleValue() / across.doubleValue() * 2 * read.radius.step().doubleValue() / Math.sqrt(12);
             BigDecimal stated = rules.length(THREE_HUNDRED);
             List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, EvidenceReason.TIP_RIGHT, EvidenceReason.TIP_LEFT,
                             EvidenceReason.TIP_LEVEL, read, stated)));
             read.back.ifPresent(back -> says.add(tip(back, EvidenceReason.TIP_BACK, EvidenceReason.TIP_FRONT, EvidenceReason.TIP_UPRIGHT,
                             read, stated)));
-            return line.judged(worst.mm().abs(), u.withDigit(ofRadius), across, rules, says.toArray(Reason[]::new));
+            return line.judged(worst.mm().abs(), u, across, rules, says.toArray(Reason[]::new));
         }
 
         /** The dial reads more where the table comes nearer: the nose stands too far from there, and is swung towards it. */

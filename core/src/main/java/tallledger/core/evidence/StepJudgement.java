@@ -43,22 +43,23 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
         /** Each part as it goes into U: the digit, the gauge, the repeats, the temperature; those that add nothing are left out. */
         public Reason says(LengthUnit machine) {
             List<Object> says = new ArrayList<>();
-            part(EvidenceReason.BUDGET_DIGIT, Gauge.COVERAGE_FACTOR * parts.digit(), says);
-            part(EvidenceReason.BUDGET_GAUGE, Gauge.COVERAGE_FACTOR * parts.calibration(), says);
-            part(parts.repeats() < 2 ? EvidenceReason.BUDGET_REPEATABILITY : EvidenceReason.BUDGET_REPEATS,
+            part(EvidenceReason.BUDGET_DIGIT, machine, Gauge.COVERAGE_FACTOR * parts.digit(), says);
+            part(EvidenceReason.BUDGET_GAUGE, machine, Gauge.COVERAGE_FACTOR * parts.calibration(), says);
+            part(parts.repeats() < 2 ? EvidenceReason.BUDGET_REPEATABILITY : EvidenceReason.BUDGET_REPEATS, machine,
                     Math.sqrt(Math.max(0, Math.pow(parts.expanded(), 2) - Math.pow(Gauge.COVERAGE_FACTOR * parts.rest(), 2))), says);
-            part(EvidenceReason.BUDGET_TEMPERATURE, Gauge.COVERAGE_FACTOR * parts.thermal(), says);
-            return InUnit.of(Reason.of(EvidenceReason.BUDGET, figure(parts.expanded()), says), machine);
+            part(EvidenceReason.BUDGET_TEMPERATURE, machine, Gauge.COVERAGE_FACTOR * parts.thermal(), says);
+            return InUnit.of(Reason.of(EvidenceReason.BUDGET, figure(parts.expanded(), machine), says), machine);
         }
 
-        private void part(EvidenceReason which, double size, List<Object> says) {
+        private void part(EvidenceReason which, LengthUnit machine, double size, List<Object> says) {
             if (size > parts.expanded() / 1000) {
-                says.add(Reason.of(which, figure(size)));
+                says.add(Reason.of(which, figure(size, machine)));
             }
         }
 
-        private Quantity figure(double size) {
-            return Quantity.of(new BigDecimal(size).round(new MathContext(2)), unit);
+        /** To two digits; what is shown in inches is rounded when it is, not in mm first. */
+        private Quantity figure(double size, LengthUnit machine) {
+            return Quantity.of(new BigDecimal(size).round(new MathContext(machine == LengthUnit.INCH ? 6 : 2)), unit);
         }
     }
 

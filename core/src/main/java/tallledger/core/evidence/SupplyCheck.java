@@ -45,15 +45,12 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         }
         fields.add(Field.may("hertz", Entry.NUMBER, FieldUnit.HERTZ));
         fields.add(Field.may("rating", Entry.NUMBER, FieldUnit.NONE));
-        fields.add(Field.must("measuredBy", Entry.TEXT, FieldUnit.NONE));
+        fields.add(Field.may("measuredBy", Entry.TEXT, FieldUnit.NONE));
         return fields;
     }
 
     @Override
     public SupplyReading read(Values values) {
-        if (!values.has("measuredBy")) {
-            throw Refused.because(EvidenceReason.SUPPLY_MEASURED_BY).at("measuredBy");
-        }
         SupplyReading.Source source = Stream.of(SupplyReading.Source.values()).filter(s -> s.name().equals(values.text("source")))
                 .findFirst()
                 .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("source"));

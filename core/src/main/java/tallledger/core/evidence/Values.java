@@ -2,6 +2,7 @@ package tallledger.core.evidence;
 
 import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,6 +49,13 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** Where all that is typed without a unit is of the machine's system. */
     public Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge> readWith, Optional<BigDecimal> apart) {
         this(typed, unit, readWith, apart, unit);
+    }
+
+    /** The same with something else typed in a field. */
+    Values with(String field, String text) {
+        Map<String, String> other = new HashMap<>(typed);
+        other.put(field, text);
+        return new Values(other, unit, readWith, apart, bare);
     }
 
     public String text(String field) {

@@ -6,6 +6,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.cycle.CycleLog;
 import tallledger.core.cycle.CycleResult;
@@ -45,8 +47,10 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             fields.add(Field.must("title", Entry.TEXT, FieldUnit.NONE));
             fields.add(Field.must("script", Entry.LONG_TEXT, FieldUnit.NONE));
         } else {
-            CycleScripts.settings(script).forEach(s -> fields.add(Field.must(s.field(), Entry.NUMBER,
-                    s == CycleScripts.Setting.PASSES ? FieldUnit.NONE : FieldUnit.SECONDS)));
+            CycleScripts.settings(script).forEach(s -> fields.add(s == CycleScripts.Setting.ORDER
+                    ? new Field(s.field(), Entry.CHOICE, FieldUnit.NONE, Preset.text(CycleScripts.EndOrder.STOPS_THEN_PARKS.name()),
+                    List.of(CycleScripts.EndOrder.values()), false)
+                    : Field.must(s.field(), Entry.NUMBER, s == CycleScripts.Setting.PASSES ? FieldUnit.NONE : FieldUnit.SECONDS)));
         }
         fields.add(Field.must("log", Entry.LOG, FieldUnit.SECONDS));
         return fields;
@@ -58,7 +62,8 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
 
     @Override
     public String start(Field field, Rules rules) {
-        return isOwn() ? "" : CycleScripts.settings(script).stream().filter(s -> s.field().equals(field.name())).findFirst()
+        return isOwn() ? "" : !field.choices().isEmpty() ? field.start().in(rules.unit())
+                : CycleScripts.settings(script).stream().filter(s -> s.field().equals(field.name())).findFirst()
                 .map(s -> s.start(rules).toPlainString()).orElse("");
     }
 
@@ -74,7 +79,9 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     private Map<CycleScripts.Setting, BigDecimal> set(Values values) {
         Map<CycleScripts.Setting, BigDecimal> set = new EnumMap<>(CycleScripts.Setting.class);
         for (CycleScripts.Setting setting : CycleScripts.settings(script)) {
-            if (values.has(setting.field())) {
+            if (setting == CycleScripts.Setting.ORDER) {
+                set.put(setting, BigDecimal.valueOf(order(values).ordinal()));
+            } else if (values.has(setting.field())) {
                 BigDecimal value = setting == CycleScripts.Setting.PASSES ? BigDecimal.valueOf(passes(values))
                         : values.number(setting.field()).value();
                 if (value.signum() < 0 || value.compareTo(CycleLog.LONGEST) > 0) {
@@ -84,6 +91,11 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             }
         }
         return set;
+    }
+
+    private static CycleScripts.EndOrder order(Values values) {
+        return Stream.of(CycleScripts.EndOrder.values()).filter(o -> o.name().equals(values.text(CycleScripts.Setting.ORDER.field())))
+                .findFirst().orElse(CycleScripts.EndOrder.STOPS_THEN_PARKS);
     }
 
     private static int passes(Values values) {
@@ -139,10 +151,38 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         if (result.isHazard()) {
             because.add(Reason.of(EvidenceReason.CYCLE_HAZARD));
         }
-        result.wrong().forEach(line -> because.add(wrong(line)));
+        Optional<Reason> passes = passes(watched, rules);
+        passes.ifPresent(because::add);
+        result.wrong().stream().filter(line -> passes.isEmpty() || !line.event().equals(PASS))
+                .forEach(line -> because.add(missingAt(line, result).orElseGet(() -> wrong(line))));
         return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE)
                 : Optional.empty());
     }
+
+    private static final String PASS = "pass";
+
+    /** Passes are counted: one too many or too few is told by its number, not event by event. */
+    private static Optional<Reason> passes(Watched watched, Rules rules) {
+        int made = (int) watched.log.taps().stream().filter(t -> t.event().equals(PASS)).count();
+        return Optional.ofNullable(watched.set.get(CycleScripts.Setting.PASSES)).or(() -> watched.code.equals("spark-out")
+                        ? Optional.of(CycleScripts.Setting.PASSES.start(rules)) : Optional.empty()).map(BigDecimal::intValue)
+                .filter(set -> set != made).map(set -> Reason.of(made > set ? EvidenceReason.CYCLE_PASSES_MANY
+                : EvidenceReason.CYCLE_PASSES_FEW, made, set, Math.abs(made - set)));
+    }
+
+    /** An event that should have come at one end of a way that goes to and fro: which end, and which time round. */
+    private Optional<Reason> missingAt(CycleResult.Line line, CycleResult result) {
+        int at = result.lines().indexOf(line);
+        if (line.verdict() != CycleResult.Verdict.MISSING || at < 1) {
+            return Optional.empty();
+        }
+        CycleResult.Line end = result.lines().get(at - 1);
+        return Optional.of(end).filter(e -> ENDS.contains(e.event())).map(e -> Reason.of(EvidenceReason.CYCLE_MISSING_AT,
+                named(line.event()),
+                named(e.event()), (int) result.lines().subList(0, at).stream().filter(l -> l.event().equals(e.event())).count()));
+    }
+
+    private static final Set<String> ENDS = Set.of("inner-reversal", "outer-reversal", "left-dog", "right-dog");
 
     private Object named(String event) {
         return isOwn() ? event : Reason.named("event." + event);

@@ -89,7 +89,7 @@ final class ChartLines {
     static final Template BASE_FLAT = step("base-flat", ACCURACY, LIVE_WITH, 240).needs(Kind.LEVEL_AND_WARM)
             .of("base").records(ChartLine.per(ChartWay.GRID, Rule.BASE_FLAT_1000, 1000));
     static final Template DRILL_OUT = step("drill-out", ACCURACY, SOON, 90).needs(Kind.BAR_CLEAN)
-            .of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_OUT_300, 300));
+            .naming(300).of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_OUT_300, 300).from(Rule.DRILL_NOSE));
     static final Template DRILL_QUILL_SQUARE = step("drill-quill-square", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM)
             .of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_QUILL_100, 100));
     static final Template THRUST_DIP = step("thrust-dip", ACCURACY, SOON, 150).naming("1 kN", "225 lbf").needs(Kind.LEVEL_AND_WARM)

@@ -80,6 +80,8 @@ final class CommonSteps {
             driveCheck(DriveCheck.JOG, Phase.FIRST_START, 20),
             driveCheck(DriveCheck.BRAKE, Phase.FIRST_START, 60),
             step("guard", Phase.FIRST_START, STOP_USE, 90).with(Feature.GUARD_SWITCH).cycle("guard").needs(Kind.POWER_ON),
+            step("cover-switch", Phase.FIRST_START, STOP_USE, 90).with(Feature.COVER_SWITCH).cycle("guard").of("guard")
+                    .needs(Kind.POWER_ON),
             step("foot-brake", Phase.FIRST_START, BEFORE_USE, 60).with(Feature.FOOT_BRAKE).cycle("foot-brake").of("brake")
                     .needs(Kind.POWER_ON),
             step("brake-before-start", Phase.FIRST_START, SOON, 45).with(Feature.FOOT_BRAKE).cycle("brake-before-start").of("brake")
@@ -143,8 +145,10 @@ final class CommonSteps {
             step("lock", TRAVELS, BEFORE_USE, 30).eachAxis(a -> a.has(Ability.LOCK)).of("lock").needs(Kind.OTHER_LOCKS_FREE, Kind.LOCK_ON),
             step("hand-wheel", TRAVELS, LIVE_WITH, 30).eachAxis(a -> a.has(Ability.HAND_WHEEL)).of("screw")
                     .needs(Kind.LOCK_FREE, Kind.FEED_OUT),
-            step("backlash", TRAVELS, SOON, 180).eachAxis(a -> a.has(Ability.HAND_WHEEL)).of("screw").needs(Kind.LOCK_FREE, Kind.FEED_OUT)
-                    .records(s -> new MotionRecordings.BacklashAlong(s.moves().minus(), s.moves().plus(), s.moves().has(Ability.READOUT))),
+            step("backlash", TRAVELS, SOON, 180).eachAxis(a -> a.has(Ability.HAND_WHEEL) && !a.role().isOnRack()).of("screw")
+                    .needs(Kind.LOCK_FREE, Kind.FEED_OUT).records(s -> backlash(s, false)),
+            step("backlash", TRAVELS, SOON, 180).eachAxis(a -> a.has(Ability.HAND_WHEEL) && a.role().isOnRack()).of("rack")
+                    .needs(Kind.LOCK_FREE, Kind.FEED_OUT).records(s -> backlash(s, true)),
             step("play", TRAVELS, SOON, 60).eachAxis(a -> true).of("slide").needs(Kind.LOCK_FREE)
                     .records(new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true)));
 
@@ -196,6 +200,10 @@ final class CommonSteps {
 
     static Recording<?> wheels(Template.Subject subject) {
         return new MotionRecordings.Wheels(subject.machine().fitOut().chart().map(c -> c.parse(subject.machine().unit())));
+    }
+
+    private static Recording<?> backlash(Template.Subject s, boolean rack) {
+        return new MotionRecordings.BacklashAlong(s.moves().minus(), s.moves().plus(), s.moves().has(Ability.READOUT), rack);
     }
 
     /** Slowest to the minus side, fastest to the plus side. */

@@ -23,7 +23,8 @@ final class HorizontalMill {
                                     Stage.direction(Shifting.STOP_TO_SHIFT)))
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.MILL_SCREWS,
-                    MillSteps.SPINDLE_TAPER, MillSteps.OVERARM_WAYS, MillSteps.ARBOR_COLLARS, MillSteps.DIVIDING_WHEELS,
+                    MillSteps.SPINDLE_TAPER, MillSteps.OVERARM_WAYS, MillSteps.ARBOR_COLLARS, MillSteps.CHANGE_WHEELS,
+                    MillSteps.DIVIDING_WHEELS,
                     CommonSteps.ELECTRICS, CommonSteps.FIRST_START, MillSteps.DRAWBAR_SEATED, CommonSteps.STARTED, CommonSteps.SPEEDS,
                     CommonSteps.MILL_AXES_MOVE, CommonSteps.FEED_PLATE, CommonSteps.AXES_TRAVEL, MillSteps.OVERARM_MOVES,
                     MillSteps.ARBOR_SUPPORTS, MillSteps.LEVEL, MillSteps.MILL_NOSE_RUNOUT, MillSteps.NOSE_ROUND,

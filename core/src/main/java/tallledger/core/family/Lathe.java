@@ -31,9 +31,9 @@ import tallledger.core.safety.Mounted;
 final class Lathe {
 
     static final Traits TRAITS = Traits.of(
-            List.of(Traits.axis("carriage", "to the headstock", "to the tailstock", Ability.FEED, Ability.TRIP, Ability.LOCK,
+            List.of(Traits.perTurn("carriage", "to the headstock", "to the tailstock", Ability.FEED, Ability.TRIP, Ability.LOCK,
                     Ability.HAND_WHEEL),
-                    Traits.axis("cross slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL), Traits.axis("top slide", "in", "out",
+                    Traits.perTurn("cross slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL), Traits.axis("top slide", "in", "out",
                             Ability.HAND_WHEEL)))
             .features(Feature.FOOT_BRAKE, Feature.GAP, Feature.LEAD_SCREW, Feature.THREAD_LEVER, Feature.FEED_SHAFT, Feature.FEED_REVERSE,
                             Feature.THREAD_DIAL, Feature.CHANGE_WHEELS, Feature.DOUBLE_DIALS, Feature.TAILSTOCK, Feature.STEADY,

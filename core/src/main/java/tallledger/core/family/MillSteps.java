@@ -30,6 +30,9 @@ final class MillSteps {
     static final Template ARBOR_COLLARS = step("arbor-collars", STANDING, SOON, 90).with(Feature.ARBOR).of("arbor");
     static final Template DIVIDING_WHEELS = step("dividing-wheels", STANDING, LIVE_WITH, 120).with(Feature.CHANGE_WHEELS)
             .records(CommonSteps::wheels);
+    /** Of a feed that is set by wheels. */
+    static final Template CHANGE_WHEELS = step("change-wheels", STANDING, SOON, 120).with(Feature.CHANGE_WHEELS)
+            .records(CommonSteps::wheels);
     static final Template DRAWBAR_SEATED = step("drawbar-seated", FIRST_START, NOTE, 30).still().with(Feature.DRAWBAR).of("drawbar");
     static final Template TOOL_DRAWBAR = step("tool-drawbar", MOVEMENT, STOP_USE, 90).still().with(Feature.POWER_DRAWBAR)
             .needs(Kind.SPINDLE_STILL);

@@ -23,6 +23,14 @@ public sealed interface Part {
         }
     }
 
+    /** A stage of the drive with all its positions: a selector remade, a belt renewed. Whatever ran before ran through it. */
+    record Mechanism(String stage) implements Part {
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("mechanism", stage);
+        }
+    }
+
     /**
      * What is put right when a step fails; steps of one system are done again after its repair.
      *
@@ -59,7 +67,8 @@ public sealed interface Part {
     }
 
     static Part from(Payload p) {
-        return p.has("system") ? System.from(p) : new Position(p.text("stage"), p.text("label"));
+        return p.has("system") ? System.from(p) : p.has("mechanism") ? new Mechanism(p.text("mechanism"))
+                : new Position(p.text("stage"), p.text("label"));
     }
 
     /** The system, where it is one. */
@@ -72,8 +81,21 @@ public sealed interface Part {
         return this instanceof Position p ? Optional.of(p) : Optional.empty();
     }
 
+    /** The stage, where it is the whole of one. */
+    default Optional<Mechanism> mechanism() {
+        return this instanceof Mechanism m ? Optional.of(m) : Optional.empty();
+    }
+
+    /** What it is called, where it is of the drive. */
+    default Optional<String> ofDrive() {
+        return position().map(p -> p.stage + " " + p.label).or(() -> mechanism().map(Mechanism::stage));
+    }
+
     /** Whether a route of the drive goes through it. */
     default boolean isOn(DriveTrain train, Route route) {
+        if (mechanism().isPresent()) {
+            return train.stages().stream().anyMatch(s -> s.name().equals(mechanism().get().stage));
+        }
         return position().filter(p -> {
             for (int s = 0; s < train.stages().size(); s++) {
                 if (train.stages().get(s).name().equals(p.stage)) {

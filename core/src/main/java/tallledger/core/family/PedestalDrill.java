@@ -17,7 +17,7 @@ import tallledger.core.motion.Axis.Ability;
 final class PedestalDrill {
 
     static final Traits TRAITS = Traits.of(
-            List.of(Traits.axis("spindle", "down", "up", Ability.HAND_WHEEL), Traits.axis("table", "up", "down", Ability.LOCK,
+            List.of(Traits.perTurn("spindle", "down", "up", Ability.HAND_WHEEL), Traits.axis("table", "up", "down", Ability.LOCK,
                     Ability.HAND_WHEEL)))
             .features(Feature.DEPTH_STOP, Feature.PEDAL, Feature.TABLE_LIFTS, Feature.TABLE_TILTS, Feature.TAPPING)
             .unusual(Feature.TAPPING, Feature.GUARD_SWITCH, Feature.WAY_COVERS)

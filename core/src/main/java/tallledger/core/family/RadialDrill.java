@@ -23,7 +23,7 @@ import tallledger.core.rules.Rule;
 final class RadialDrill {
 
     static final Traits TRAITS = Traits.of(
-            List.of(Traits.axis("spindle", "down", "up", Ability.FEED, Ability.KNOCK_OFF), Traits.axis("head", "in", "out",
+            List.of(Traits.perTurn("spindle", "down", "up", Ability.FEED, Ability.KNOCK_OFF), Traits.axis("head", "in", "out",
                     Ability.HAND_WHEEL),
                     Traits.axis("arm", "up", "down", Ability.RAPID)))
             .features(Feature.ARM_CLAMP, Feature.HEAD_CLAMP, Feature.COLUMN_CLAMP, Feature.CLAMPED_TOGETHER, Feature.BOX_TABLE,

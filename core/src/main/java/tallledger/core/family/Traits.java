@@ -15,11 +15,12 @@ import tallledger.core.supply.SupplyPlate;
 public final class Traits {
 
     /** What any machine can have. */
-    private static final Set<Feature> EVERYONES = EnumSet.of(Feature.EMERGENCY_STOP, Feature.GUARD_SWITCH, Feature.LAMP, Feature.COOLANT,
-            Feature.CENTRAL_LUBRICATION,
+    private static final Set<Feature> EVERYONES = EnumSet.of(Feature.EMERGENCY_STOP, Feature.GUARD_SWITCH, Feature.COVER_SWITCH,
+            Feature.LAMP, Feature.COOLANT, Feature.CENTRAL_LUBRICATION,
             Feature.WAY_COVERS, Feature.CONTROL, Feature.DEAD_MAN_PEDAL, Feature.DIVIDING_PLATE);
     /** What any machine can have and few have. */
-    private static final Set<Feature> SELDOM = EnumSet.of(Feature.CONTROL, Feature.DEAD_MAN_PEDAL, Feature.DIVIDING_PLATE);
+    private static final Set<Feature> SELDOM = EnumSet.of(Feature.COVER_SWITCH, Feature.CONTROL, Feature.DEAD_MAN_PEDAL,
+            Feature.DIVIDING_PLATE);
     /** Stages whose lever can stand half-way. */
     private static final Set<StageKind> LEVERED = EnumSet.of(StageKind.GEAR, StageKind.BACK_GEAR);
 
@@ -42,6 +43,11 @@ public final class Traits {
 
     static Axis axis(String name, String minus, String plus, Ability... abilities) {
         return new Axis(name, minus, plus, Set.of(abilities), "", Axis.Rates.UNKNOWN);
+    }
+
+    /** An axis whose feed is geared to the spindle: its plate counts by the turn. */
+    static Axis perTurn(String name, String minus, String plus, Ability... abilities) {
+        return new Axis(name, minus, plus, Set.of(abilities), "", new Axis.Rates(Axis.Per.REV, "", "", ""));
     }
 
     /** An axis of a mill that is fed in every direction. */

@@ -99,11 +99,19 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
      * Of one reading.
      *
      * @param reading what the gauge shows
-     * @param step    worth of the last digit written down; the coarser of it and the resolution counts
+     * @param step    worth of the last digit written down
      */
     public Uncertainty reading(BigDecimal reading, BigDecimal step) {
-        return Uncertainty.of(resolution.max(step).doubleValue() / RECTANGULAR, calibrated(reading.doubleValue()))
+        return Uncertainty.of(digit(step).doubleValue() / RECTANGULAR, calibrated(reading.doubleValue()))
                 .scattering(repeatability());
+    }
+
+    /**
+     * What a reading is open by: the resolution of this very gauge, where somebody said which it was (W 3.1); of the usual one nobody
+     * knows how fine it was, so the last digit written down counts where it is coarser.
+     */
+    private BigDecimal digit(BigDecimal step) {
+        return paper.isPresent() && resolution.signum() > 0 ? resolution : resolution.max(step);
     }
 
     /** Of the difference of two readings, such as TIR, play or backlash: the digit counts √2 times, and so does how the gauge repeats. */

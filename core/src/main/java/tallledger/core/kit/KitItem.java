@@ -21,9 +21,10 @@ import tallledger.core.reason.Refused;
  * @param cost     to replace it, in the user's money
  * @param until    how long a warranty holds or by when an awaited one comes
  * @param note     anything else
+ * @param count    how many of it there are, where somebody counted
  */
 public record KitItem(String name, State state, String promised, String choice, Optional<BigDecimal> cost, Optional<LocalDate> until,
-        String note) {
+        String note, Optional<Integer> count) {
 
     public static final int LONGEST = 120;
 
@@ -47,8 +48,27 @@ public record KitItem(String name, State state, String promised, String choice, 
         });
     }
 
+    /** One that nobody counted. */
     public static KitItem parse(String name, State state, String promised, String choice, String cost, String until, String note) {
-        return new KitItem(name, state, promised, choice, cost.isBlank() ? Optional.empty() : Optional.of(amount(cost)), date(until), note);
+        return parse(name, state, promised, choice, cost, until, note, "");
+    }
+
+    public static KitItem parse(String name, State state, String promised, String choice, String cost, String until, String note,
+            String count) {
+        return new KitItem(name, state, promised, choice, cost.isBlank() ? Optional.empty() : Optional.of(amount(cost)), date(until), note,
+                count.isBlank() ? Optional.empty() : Optional.of(counted(count.strip())));
+    }
+
+    /** The same in another state. */
+    public KitItem in(State other) {
+        return new KitItem(name, other, promised, choice, cost, until, note, count);
+    }
+
+    private static int counted(String typed) {
+        if (!typed.matches("\\d{1,4}") || typed.matches("0+")) {
+            throw Refused.because(KitReason.KIT_COUNTED, typed).at("count");
+        }
+        return Integer.parseInt(typed);
     }
 
     private static BigDecimal amount(String typed) {
@@ -81,11 +101,13 @@ public record KitItem(String name, State state, String promised, String choice, 
                         "note", note));
         cost.ifPresent(c -> fields.put("cost", c.toPlainString()));
         until.ifPresent(u -> fields.put("until", u.toString()));
+        count.ifPresent(c -> fields.put("count", String.valueOf(c)));
         return fields;
     }
 
     public static KitItem from(Payload p) {
         return parse(p.text("name"), State.valueOf(p.text("state")), p.text("promised"), p.text("choice"),
-                p.optionalText("cost").orElse(""), p.optionalText("until").orElse(""), p.text("note"));
+                p.optionalText("cost").orElse(""), p.optionalText("until").orElse(""), p.text("note"),
+                p.optionalText("count").orElse(""));
     }
 }

@@ -6,6 +6,7 @@ import tallledger.core.reason.Sentence;
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum KitReason implements ReasonCode {
     KIT_COST("kit.cost", "cost"),
+    KIT_COUNTED("kit.counted", "typed"),
     KIT_NAME("kit.name"),
     KIT_PROMISED_MISSING("kit.promised-missing", "name", "promised"),
     KIT_UNTIL("kit.until", "typed"),

@@ -65,6 +65,11 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
         return new Backlash(List.copyOf(stations), most, most.subtract(least));
     }
 
+    /** Of an axis on a rack: where its pinion has most. */
+    public Reason saysOfRack() {
+        return Reason.of(MotionReason.BACKLASH_RACK, mm(greatest()), mm(wear()));
+    }
+
     /** Whether it differs along the screw by more than readings do. */
     public boolean isWorn(Rules rules) {
         return wear.compareTo(rules.number(Rule.BACKLASH_EVEN)) > 0;

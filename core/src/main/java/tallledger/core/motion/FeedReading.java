@@ -27,8 +27,9 @@ import tallledger.core.rules.Rules;
  * @param rate     mm/min or mm/rev
  * @param distance moved
  * @param seconds  it took; empty where turns were counted
+ * @param set      what stood set meanwhile, where somebody said
  */
-public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedNumber> seconds) {
+public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedNumber> seconds, Optional<FeedSet> set) {
 
     /** Nobody stands by one feed for longer than this, s. */
     public static final int LONGEST = 3600;
@@ -44,7 +45,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
             throw Refused.because(MotionReason.FEED_TIME, seconds, LONGEST).at("seconds");
         }
         BigDecimal rate = distance.mm().multiply(MINUTE).divide(seconds, MathContext.DECIMAL64);
-        return new FeedReading(rate.round(SHOWN), distance, Optional.of(typedSeconds));
+        return new FeedReading(rate.round(SHOWN), distance, Optional.of(typedSeconds), Optional.empty());
     }
 
     /** @throws Refused for fewer than one turn, and for no distance */
@@ -54,7 +55,17 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
             throw Refused.because(MotionReason.FEED_TURNS, turns).at("turns");
         }
         BigDecimal rate = distance.mm().divide(turns, MathContext.DECIMAL64);
-        return new FeedReading(rate.round(SHOWN), distance, Optional.empty());
+        return new FeedReading(rate.round(SHOWN), distance, Optional.empty(), Optional.empty());
+    }
+
+    /** The same, with this set meanwhile. */
+    public FeedReading with(FeedSet stood) {
+        return new FeedReading(rate, distance, seconds, Optional.of(stood));
+    }
+
+    /** What it was counted by. */
+    public Axis.Per per() {
+        return seconds.isEmpty() ? Axis.Per.REV : Axis.Per.MIN;
     }
 
     private static void moved(TypedLength distance) {

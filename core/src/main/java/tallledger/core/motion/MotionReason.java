@@ -15,6 +15,7 @@ enum MotionReason implements ReasonCode {
     BACKLASH_EVEN("backlash.even", "greatest", "wear"),
     BACKLASH_NEGATIVE("backlash.negative", "name"),
     BACKLASH_NUT("backlash.nut", "least"),
+    BACKLASH_RACK("backlash.rack", "greatest", "wear"),
     BACKLASH_READINGS("backlash.readings", "name", "count", "readings"),
     BACKLASH_SCREW("backlash.screw", "wear", "name", "least"),
     BACKLASH_SCREW_AND_NUT("backlash.screw-and-nut", "wear", "name", "least"),

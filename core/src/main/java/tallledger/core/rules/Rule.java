@@ -199,6 +199,8 @@ public enum Rule {
     CLAIM_HOLDS(Group.MONEY, Shape.ONE, Unit.PERCENT, "1"),
     /** A claimed figure that is no further off than this is as claimed. */
     CLAIM_NEAR(Group.MONEY, Shape.ONE, Unit.PERCENT, "5"),
+    /** A repair that costs less than this share of the price is no first thing to look for. */
+    TRIFLE(Group.MONEY, Shape.ONE, Unit.PERCENT, "3"),
     /** An hour of work. */
     LABOUR_RATE(Group.MONEY, Shape.ONE, Unit.MONEY, "45"),
     /** What a kilogram fetches as scrap and parts. */

@@ -24,6 +24,10 @@ final class Remarks {
             + "condition\\b|tidy|smooth|fine machine|nice machine|strong machine|better than|makes no odds|fond"
                     + " of|good\\b|tight\\b|fair\\b|tired\\b)[^,;\\u0001]*");
 
+    private static final Pattern OF_A_PART = of("\\b(?:hydraulics?|spindle|table|gear ?box|motor|electrics|wiring|chuck|pump|quill|"
+            + "tailstock|"
+            + "carriage|saddle|knee|headstock|guards?|paint|coolant|selector|clutch|brake|feeds?|bearings?|than the old)\\b");
+
     private Remarks() {
     }
 
@@ -55,7 +59,8 @@ final class Remarks {
                 s.original(m.start(), m.end()), m));
         functions(s, v);
         s.each(of("\\b(?:very |runs )?quiet(?:ly)?\\b"), m -> s.take(Topic.CONDITION, s.original(m.start(), m.end()), m));
-        s.each(PRAISE, m -> s.takeExactly(Topic.CONDITION, s.original(m.start(), m.end()), m, ""));
+        // Of one part, or beside another one, it says nothing of the machine: kept as words.
+        s.each(PRAISE, m -> !OF_A_PART.matcher(m.group()).find() && s.takeExactly(Topic.CONDITION, s.original(m.start(), m.end()), m, ""));
     }
 
     /** Things it has or does, each by the words for it. */

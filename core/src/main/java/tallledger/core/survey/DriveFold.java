@@ -33,6 +33,8 @@ final class DriveFold {
     private final Map<Route, Run> latest = new LinkedHashMap<>();
     private final Map<Route, Noted<String>> passed = new LinkedHashMap<>();
     private final Set<Route> repeats = new LinkedHashSet<>();
+    /** Of those the ones that failed before: until they are run again nothing is inferred of them. */
+    private final Set<Route> failed = new LinkedHashSet<>();
     private final Map<DriveCheck, CheckResult> checks = new EnumMap<>(DriveCheck.class);
 
     DriveFold(MachineDescription machine, Rules rules) {
@@ -46,7 +48,7 @@ final class DriveFold {
         Elements elements = Elements.of(machine.train());
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
-        repeats.forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
+        repeats.stream().filter(failed::contains).forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
         return new SpindleSurvey(new SpindleSurvey.Drive(machine, rules, table, elements), List.copyOf(runs), latest, passed,
                 List.copyOf(repeats), List.copyOf(repairs), checks, Coverage.of(table, elements, outcomes));
     }
@@ -62,6 +64,7 @@ final class DriveFold {
         latest.put(route, run);
         passed.remove(route);
         repeats.remove(route);
+        failed.remove(route);
         return Optional.empty();
     }
 
@@ -74,11 +77,17 @@ final class DriveFold {
         checks.put(result.check(), result);
     }
 
-    /** Runs through the repaired part prove nothing any more; those that failed must be repeated, and only those. */
+    /**
+     * Runs through the repaired part prove nothing any more. Of one position those that failed must be repeated, and only those: others
+     * are inferred from them. Of a whole mechanism every one must, since none of what ran before went past it.
+     */
     void repaired(Part part) {
         List<Route> through = latest.keySet().stream().filter(route -> part.isOn(machine.train(), route)).toList();
         for (Route route : through) {
             if (latest.remove(route).outcome() == Outcome.FAILED) {
+                failed.add(route);
+                repeats.add(route);
+            } else if (part.mechanism().isPresent()) {
                 repeats.add(route);
             }
         }

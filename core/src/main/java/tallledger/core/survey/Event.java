@@ -261,16 +261,17 @@ public sealed interface Event {
      * @param flagged   the surveyor says it is not as it should be
      * @param confirmed what was confirmed to be so first
      * @param cut       entry of the test cut it was measured on, where it was one
+     * @param byEye     nothing was measured
      */
     record StepDone(String step, Map<String, String> typed, boolean flagged, List<Need> confirmed, String remark, Optional<Basis> basis,
-                    Optional<JudgedThen> then, Optional<Integer> cut) implements Event {
+                    Optional<JudgedThen> then, Optional<Integer> cut, boolean byEye) implements Event {
         static StepDone from(Entry entry) {
             Payload p = entry.payload();
             Map<String, String> typed = new HashMap<>();
             p.part("values").fields().forEach((name, value) -> typed.put(name, (String) value));
             return new StepDone(p.text("step"), Map.copyOf(typed), p.flag("flagged"), p.texts("confirmed").stream().map(Need::read)
                     .toList(), p.text("remark"),
-                    Basis.from(p), JudgedThen.from(p), p.has("cut") ? Optional.of(p.whole("cut")) : Optional.empty());
+                    Basis.from(p), JudgedThen.from(p), p.has("cut") ? Optional.of(p.whole("cut")) : Optional.empty(), p.flag("byEye"));
         }
 
         @Override

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.evidence.ByEye;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.StepJudgement;
@@ -39,6 +40,10 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
 
     private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown,
             Rules rules) {
+        if (done.byEye()) {
+            return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, new ByEye(), ByEye.JUDGED,
+                    done.flagged(), done.remark(), done.then(), done.cut());
+        }
         V value = recording.read(values);
         StepJudgement judged = recording.judge(value, step.judgedBy(rules)).in(shown);
         List<Reason> because = new ArrayList<>(judged.because());
@@ -49,7 +54,7 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
 
     /** Its judgement with figures in canonical units, to be held against another machine's. */
     public StepJudgement canonical(Rules rules) {
-        return judged(step.recording(), rules);
+        return value instanceof ByEye ? judgement : judged(step.recording(), rules);
     }
 
     @SuppressWarnings("unchecked")

@@ -1,6 +1,8 @@
 package tallledger.core.survey;
 
 import tallledger.core.evidence.AskBack;
+import tallledger.core.evidence.ByEye;
+import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
@@ -99,19 +101,39 @@ public final class SurveyEntries {
         if (missing > 0) {
             throw Refused.because(SurveyReason.NEEDS_UNCONFIRMED, missing, changed.size()).at("confirmed");
         }
-        Taken taken = taken(who, ledger, step, typed, basis);
-        StepJudgement judged = step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
+        boolean byEye = isByEye(step, typed, basis, flagged);
+        if (byEye && flagged && remark.isBlank()) {
+            throw Refused.because(EvidenceReason.BY_EYE_WHY).at("remark");
+        }
+        Taken taken = byEye ? new Taken(new Values(Map.of(), basis.unit()), basis) : taken(who, ledger, step, typed, basis);
+        StepJudgement judged = byEye ? ByEye.JUDGED : step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", taken.read.typed(), "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis",
                         taken.by.toPayload(),
                 "judged", then.toPayload()));
         ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
+        if (byEye) {
+            payload.put("byEye", true);
+        }
         return draft(who, Kind.STEP, step.id().written(), payload);
     }
 
-    /** Whether what was typed is to be asked back before it is recorded. @throws Refused naming the field that cannot be read */
-    public static Optional<AskBack> askBack(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis) {
+    /** Whether the step is told by eye: nothing is typed that could be judged, and what is said of it needs no figure. */
+    private static boolean isByEye(Step step, Map<String, String> typed, Basis basis, boolean flagged) {
+        return (flagged || step.recording().maybeGoodByEye()) && step.recording().isBlank(new Values(typed, basis.unit()));
+    }
+
+    /**
+     * Whether what was typed is to be asked back before it is recorded.
+     *
+     * @param flagged the surveyor says it is not as it should be
+     * @throws Refused naming the field that cannot be read
+     */
+    public static Optional<AskBack> askBack(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged) {
+        if (isByEye(step, typed, basis, flagged)) {
+            return Optional.empty();
+        }
         return AskBack.of(step.recording(), taken(who, ledger, step, typed, basis).read, step.judgedBy(ledger.rules()));
     }
 
@@ -252,7 +274,7 @@ public final class SurveyEntries {
         Map<String, Object> payload = new HashMap<>(part.toPayload());
         payload.put("what", checked(what));
         return draft(by, Kind.REPAIRED, part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse(""))
-                .orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow()), payload);
+                .orElseGet(() -> part.ofDrive().orElseThrow()), payload);
     }
 
     /**

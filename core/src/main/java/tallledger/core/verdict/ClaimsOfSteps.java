@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -27,6 +28,7 @@ import tallledger.core.motion.GearChart;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Quantity;
+import tallledger.core.kit.KitItem;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -56,7 +58,7 @@ final class ClaimsOfSteps {
                     .orElseGet(() -> threads(claim, survey));
             default -> survey.steps().steps().stream().filter(s -> s.code().equals(Catalogue.CLAIMED_COUNT) && isAbout(s, claim))
                     .findFirst()
-                    .map(step -> tied(claim, List.of(Task.of(step)), survey))
+                    .map(step -> ofKit(claim, step, survey).orElseGet(() -> tied(claim, List.of(Task.of(step)), survey)))
                     .orElseGet(() -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED));
         };
     }
@@ -112,6 +114,28 @@ final class ClaimsOfSteps {
             said.add(made.outcome());
         }
         return said;
+    }
+
+    /** Pieces of that name that were seen, counted together, where nobody did the step: as many as claimed uphold it. */
+    private static Optional<ClaimVerdict> ofKit(Claim claim, Step step, Survey survey) {
+        if (survey.steps().latest().containsKey(step.id())) {
+            return Optional.empty();
+        }
+        int claimed = Integer.parseInt(step.about().get(1));
+        String thing = singular(step.about().get(0));
+        List<KitItem> seen = survey.steps().kit().items().stream().filter(i -> i.state() == KitItem.State.SEEN)
+                .filter(i -> singular(i.name()).equals(thing)).toList();
+        int there = seen.stream().mapToInt(i -> i.count().orElse(1)).sum();
+        return there < claimed ? Optional.empty() : Optional.of(new ClaimVerdict(claim, Standing.UPHELD,
+                Reason.of(VerdictReason.CLAIM_KIT_COUNTED, there, claimed), seen.stream().map(i ->
+                        survey.steps().kit().entries().get(i.name()))
+                .sorted().toList(), Optional.empty()));
+    }
+
+    /** "Steadies" and "steady" are one thing. */
+    private static String singular(String name) {
+        String plain = name.strip().toLowerCase(Locale.ROOT);
+        return plain.endsWith("ies") ? plain.substring(0, plain.length() - 3) + "y" : plain.replaceAll("s$", "");
     }
 
     private static boolean isAbout(Step step, Claim claim) {

@@ -206,8 +206,8 @@ public record ConditionStatement(List<Sentence> sentences) {
     }
 
     private static void repairs(SpindleSurvey survey, List<Sentence> s) {
-        survey.repairs().forEach(r -> r.part().position().ifPresent(p -> s.add(new Sentence(Heading.SPINDLE,
-                Reason.of(VerdictReason.STATEMENT_REPAIRED, p.stage() + " " + p.label(), r.what()), List.of(r.entry())))));
+        survey.repairs().forEach(r -> r.part().ofDrive().ifPresent(part -> s.add(new Sentence(Heading.SPINDLE,
+                Reason.of(VerdictReason.STATEMENT_REPAIRED, part, r.what()), List.of(r.entry())))));
         if (!survey.repeats().isEmpty()) {
             s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
                     .map(survey.machine().train()::name).toList())), List.of()));

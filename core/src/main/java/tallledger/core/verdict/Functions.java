@@ -5,8 +5,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import tallledger.core.cycle.CycleResult;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.family.Step;
 import tallledger.core.machine.Claim;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
 
@@ -33,12 +37,37 @@ final class Functions {
             Map.entry("both", List.of("down-feed-both", "infeed-both")), Map.entry("spark-out", List.of("spark-out")),
             Map.entry("parks", List.of("parks")), Map.entry("wheel and chuck stop", List.of("parks")));
 
+    /** What a cycle shows by one of its events, whatever else went wrong in it. */
+    private static final Map<String, List<String>> EVENTS = Map.of("parks", List.of("table-parks"), "wheel and chuck stop",
+            List.of("chuck-stops", "wheel-stops"));
+
     private Functions() {
+    }
+
+    /** By the cycles in which it should have come: upheld where it came in each,
+            contradicted where it did not; empty where none was run. */
+    private static Optional<ClaimVerdict> byEvents(Claim claim, List<String> events, Survey survey) {
+        List<StepResult> watched = survey.steps().all().stream().filter(r -> r.as(WatchedCycle.Watched.class).map(w ->
+                w.script(survey.rules()).events().containsAll(events)).orElse(false)).toList();
+        if (watched.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean came = watched.stream().allMatch(r -> r.as(WatchedCycle.Watched.class).orElseThrow().result(survey.rules()).lines().stream()
+                .filter(l -> events.contains(l.event())).allMatch(l -> l.verdict() == CycleResult.Verdict.RIGHT));
+        return Optional.of(new ClaimVerdict(claim, came ? ClaimVerdict.Standing.UPHELD : ClaimVerdict.Standing.CONTRADICTED,
+                Reason.of(came ? VerdictReason.CLAIM_EVENTS_CAME : VerdictReason.CLAIM_EVENTS_FAILED, watched.size(),
+                events.stream().map(e -> (Object) Reason.named("event." + e)).toList()), watched.stream().map(StepResult::entry).toList(),
+                Optional.empty()));
     }
 
     static ClaimVerdict of(Claim claim, Survey survey) {
         String said = claim.value().toLowerCase(Locale.ROOT).replace("sparkout", "spark-out").replace("spark out", "spark-out")
                 .replace("kick-bar", "kick bar").replace("foot-brake", "foot brake");
+        Optional<ClaimVerdict> byEvents = EVENTS.keySet().stream().filter(said::contains).findFirst()
+                .flatMap(of -> byEvents(claim, EVENTS.get(of), survey));
+        if (byEvents.isPresent()) {
+            return byEvents.get();
+        }
         List<Task> tasks = rapid(said, survey).or(() -> STEPS.keySet().stream().filter(said::contains)
                 .max((a, b) -> Integer.compare(a.length(), b.length())).map(STEPS::get).map(codes -> steps(survey,
                         s -> codes.stream().anyMatch(c -> c.equals(s.code()) || s.id().written().startsWith(c + "."))))).orElse(List.of());

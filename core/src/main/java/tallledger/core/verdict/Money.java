@@ -113,6 +113,15 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
                 .sorted(Comparator.comparingDouble(Untested::perMinute).reversed()).limit(most).toList();
     }
 
+    /**
+     * The same as advice: what can only turn out to cost a trifle of the price comes after all that may cost more (house rule). Nothing is
+     * a trifle where no price was said.
+     */
+    public List<Untested> advised(int most, Rules rules) {
+        double trifle = offer.map(Offer::start).orElse(0.0) * rules.share(Rule.TRIFLE).doubleValue();
+        return next(Integer.MAX_VALUE).stream().sorted(Comparator.comparing(u -> u.cost() < trifle)).limit(most).toList();
+    }
+
     /** What looking at a step is worth now, whether it was looked at or not; empty where the table of checks has nothing for its system. */
     public static Optional<Untested> worth(Survey survey, Step step) {
         Worths worths = Worths.of(survey);

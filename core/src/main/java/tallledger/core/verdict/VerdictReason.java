@@ -42,6 +42,8 @@ enum VerdictReason implements ReasonCode {
     CLAIM_LENGTH("claim.length", "about", "because", "allowance"),
     CLAIM_LIST("claim.list", "good", "all", "bad"),
     CLAIM_COUNTED("claim.counted", "count"),
+    CLAIM_EVENTS_CAME("claim.events-came", "cycles", "events"), CLAIM_EVENTS_FAILED("claim.events-failed", "cycles", "events"),
+    CLAIM_KIT_COUNTED("claim.kit-counted", "there", "claimed"),
     CLAIM_FEED_END_OPEN("claim.feed-end-open"),
     CLAIM_SIZE_OPEN("claim.size-open"),
     CLAIM_WEIGHED_WORD("claim.weighed-word", "weight", "who"),

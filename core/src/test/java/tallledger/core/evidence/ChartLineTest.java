@@ -258,7 +258,7 @@ class ChartLineTest {
     /** Three readings 0.10 0.12 0.14 to a hundredth: digit 2·0.00408, repeats 4.30·0.01155; the gauge a per cent of 0.12. */
     @Test
     void whatAFigureLeavesOpenIsSaidPartByPart() {
-        StepJudgement judged = new MotionRecordings.BacklashAlong("left", "right", false)
+        StepJudgement judged = new MotionRecordings.BacklashAlong("left", "right", false, false)
                 .weigh(typed("minus=0.10 0.12 0.14|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10"), RULES);
         String says = judged.budget().orElseThrow().says(LengthUnit.MM).toString();
         assertThat(says).contains("budget.digit[figure.unit[0.0082, mm]]", "budget.gauge[figure.unit[0.0012, mm]]",

@@ -115,8 +115,8 @@ class CatalogueTest {
                         "level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel nose-camming table-flat "
                         + "table-parallel-y t-slot xy-square knee-square-x knee-square-y quill-square mill-cut block-flat block-square "
                         + "block-step milled-roughness climb-cut", END)),
-                Arguments.of(Family.HORIZONTAL_MILL, 89, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws "
-                + "spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                Arguments.of(Family.HORIZONTAL_MILL, 90, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws "
+                + "spindle-taper overarm-ways arbor-collars change-wheels dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED,
                         "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
                         hand("table", true), hand("saddle", true), hand("knee", true),

@@ -102,14 +102,14 @@ class RecordsByHandTest {
         record("travel unclaimed", new MotionRecordings.Travel(Optional.empty()), "value=402", "value=0", "value=-3");
         record("five trips", new MotionRecordings.FiveTrips(), "stops=0.00 0.02 0.01 0.01 0.02", "stops=0.00 0.02 0.09 0.01 0.02",
                 "stops=0.00 0.05 0.00 0.05 0.02", "stops=0 0.1 0 0", "stops=0.000 0.020 0.010 0.010 0.020");
-        record("backlash", new MotionRecordings.BacklashAlong("left", "right", false),
+        record("backlash", new MotionRecordings.BacklashAlong("left", "right", false, false),
                 "minus=0.10 0.12 0.14|middle=0.10 0.12 0.14|plus=0.10 0.12 0.14",
                 "minus=0.10 0.10 0.10|middle=0.24 0.26 0.25|plus=0.12 0.11 0.13",
                 "minus=0.20 0.20 0.20|middle=0.21 0.21 0.21|plus=0.20 0.20 0.20",
                 "minus=0.16 0.16 0.16|middle=0.44 0.46 0.45|plus=0.16 0.16 0.16", "minus=0.1 0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1",
                 "minus=0.14 0.14 0.14|middle=0.30 0.30 0.30|plus=0.31 0.31 0.31",
                 "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1", "minus=0.1 0.1 -0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1");
-        record("backlash behind a readout", new MotionRecordings.BacklashAlong("left", "right", true),
+        record("backlash behind a readout", new MotionRecordings.BacklashAlong("left", "right", true, false),
                 "minus=0.10 0.10 0.10|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10");
         GearChart chart = GearChart.parse("6 mm", "1", "1 mm; 2 mm; 3 mm", "", "20-127", LengthUnit.MM);
         record("wheels", new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60", "wheels=20 40 60", "wheels=20 30 40 60 127",

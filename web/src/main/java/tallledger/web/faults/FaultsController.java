@@ -38,6 +38,8 @@ class FaultsController {
 
     /** What a choice of the repair form begins with where it is a step's system and no part of the drive. */
     private static final String SYSTEM = "system";
+    /** The same for all positions of a stage. */
+    private static final String MECHANISM = "mechanism";
 
     /** One choice of what was put right. */
     public record Choice(String value, String name) {
@@ -94,18 +96,27 @@ class FaultsController {
                 survey.steps().latest().values().stream().map(StepResult::step))
                 .map(Step::system);
         Stream<Part> positions = survey.folded().elements().all().stream().map(e -> new Part.Position(e.stageName(), e.label()));
-        return Stream.concat(systems, positions).filter(part -> written(part).equals(chosen)).findFirst();
+        Stream<Part> mechanisms = mechanisms(survey).stream().map(Part.Mechanism::new);
+        return Stream.concat(systems, Stream.concat(mechanisms, positions)).filter(part -> written(part).equals(chosen)).findFirst();
+    }
+
+    /** Stages of which any position may be at fault. */
+    private static List<String> mechanisms(Survey survey) {
+        return survey.folded().elements().in(survey.folded().elements().reachable()).stream()
+                .filter(e -> survey.folded().elements().isChoice(e)).map(e -> e.stageName()).distinct().toList();
     }
 
     /** As a choice names it. */
     private static String written(Part part) {
         return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis().map(AxisId::written).orElse(""))
-                .orElseGet(() -> part.position().map(p -> p.stage() + "|" + p.label()).orElseThrow());
+                .orElseGet(() -> part.mechanism().map(m -> MECHANISM + "|" + m.stage()).orElseGet(() -> part.position()
+                .map(p -> p.stage() + "|" + p.label()).orElseThrow()));
     }
 
     private String named(Part part, Survey survey) {
         return part.system().map(s -> words.say(s.words(survey.core().machine().fitOut())))
-                .orElseGet(() -> part.position().map(p -> p.stage() + " " + p.label()).orElseThrow());
+                .orElseGet(() -> part.mechanism().map(m -> words.say("page.mechanism", m.stage()))
+                .orElseGet(() -> part.ofDrive().orElseThrow()));
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -117,6 +128,8 @@ class FaultsController {
         List<FaultView> faults = FaultView.of(survey, survey.core().house().checks(), words);
         model.addAttribute("faults", faults);
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
+                .map(part -> new Choice(written(part), named(part, survey))).toList());
+        model.addAttribute("mechanisms", mechanisms(survey).stream().map(Part.Mechanism::new)
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
                 survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name())))

@@ -73,7 +73,7 @@ class KitController {
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
                 () -> SurveyEntries.kit(survey.by(clock, typed.get("author")),
                         KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
-                        typed.get("cost"), typed.get("until"), typed.get("note"))))));
+                        typed.get("cost"), typed.get("until"), typed.get("note"), typed.get("count"))))));
     }
 
     /** One key: the item as it stands, with only its state changed. */
@@ -86,7 +86,7 @@ class KitController {
             KitItem known = survey.steps().kit().named(typed.get("name"))
                     .orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
             return SurveyEntries.kit(survey.by(clock, typed.get("author")),
-                    new KitItem(known.name(), state, known.promised(), known.choice(), known.cost(), known.until(), known.note()));
+                    known.in(state));
         })));
     }
 

@@ -12,6 +12,7 @@ import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.rules.Unit;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.web.words.Words;
@@ -47,7 +48,8 @@ public record GaugeChoice(String id, String name) {
 
     /** Its last digit in the machine's unit. */
     private static String figures(Gauge gauge, Rule kind, LengthUnit unit, Words words) {
-        return words.in(unit, gauge.resolution().stripTrailingZeros(), kind.unit().written());
+        // A thermometer's last digit is a difference of temperatures, and those are K or °F.
+        return words.in(unit, gauge.resolution().stripTrailingZeros(), kind.unit() == Unit.CELSIUS ? "K" : kind.unit().written());
     }
 
     /** The one taken last for such a reading in this survey. */

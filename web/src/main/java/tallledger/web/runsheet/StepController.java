@@ -55,7 +55,7 @@ class StepController {
             Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
             By who = survey.by(clock, typed.get("author"));
             Optional<AskBack> asked = meant.filter(AS_TYPED::equals).isPresent() ? Optional.empty()
-                    : SurveyEntries.askBack(who, survey.steps(), step, values, by);
+                    : SurveyEntries.askBack(who, survey.steps(), step, values, by, typed.get("do").equals("bad"));
             asked.ifPresent(ask -> values.putAll(meant.flatMap(m -> meaning(ask, m)).orElseThrow(() -> {
                 model.addAttribute("askBack", ask);
                 return new Refused(ask.asks()).at("meant");

@@ -99,7 +99,8 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
                 money.offer().map(o -> MoneyWalk.of(money, currency, words)),
                 money.next(1).isEmpty() ? Optional.empty()
                 : Optional.of(MoneyWalk.overMinutes(money, currency, words)), prices, List.copyOf(listed),
-                money.next(NEXT).stream().map(u -> open(u, what, currency, words)).toList(), new More(count, words.money(rest, currency)),
+                money.advised(NEXT, survey.rules()).stream().map(u -> open(u, what, currency, words)).toList(),
+                new More(count, words.money(rest, currency)),
                 unknown, what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
     }
 
