@@ -152,13 +152,17 @@ public final class MotionRecordings {
         }
     }
 
+    /** A length as read. @param by the rule or tape, where one's own is named */
+    public record Travelled(TypedLength length, Optional<Gauge> by) {
+    }
+
     /**
      * Travel end to end.
      *
      * @param claimed as typed: its last digit leaves half of it open, so 30 in is claimed from 29.5 in, 600 mm from 594; empty where
      * nobody says
      */
-    public record Travel(Optional<TypedLength> claimed) implements Recording<TypedLength> {
+    public record Travel(Optional<TypedLength> claimed) implements Recording<Travelled> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.travel(this);
@@ -175,13 +179,20 @@ public final class MotionRecordings {
         }
 
         @Override
-        public TypedLength read(Values values) {
-            return values.length("value");
+        public Travelled read(Values values) {
+            return new Travelled(values.length("value"), values.readWith().filter(g -> g.paper().isPresent()));
         }
 
         @Override
-        public StepJudgement judge(TypedLength length, Rules rules) {
-            Uncertainty u = Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12));
+        public Optional<Rule> usualGauge() {
+            return Optional.of(Rule.TAPE);
+        }
+
+        @Override
+        public StepJudgement judge(Travelled read, Rules rules) {
+            TypedLength length = read.length;
+            Uncertainty u = read.by.map(g -> g.reading(length.mm(), length.step())).orElseGet(() ->
+                    Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12)));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), "mm"))
                     .orElse(StepJudgement.of(Outcome.PROVEN,
                             Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));

@@ -180,9 +180,9 @@ public interface Recording<V> {
     }
 
     /** Whether nothing stands in any field but what stood there before anybody typed. */
-    default boolean isBlank(Values values) {
+    default boolean isBlank(Values values, Rules rules) {
         return decides() && fields().stream().allMatch(f -> !values.has(f.name())
-                || values.text(f.name()).equals(f.start().in(values.bare())) || !f.choices().isEmpty());
+                || values.text(f.name()).equals(start(f, rules)) || !f.choices().isEmpty());
     }
 
     /** Whether the numbers decide; else the surveyor says "as it should" or "not". */

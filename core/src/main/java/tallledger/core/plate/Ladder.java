@@ -30,6 +30,18 @@ record Ladder(List<BigDecimal> speeds, double phi, BigDecimal standardStep, List
     private static final double EVEN = 0.15;
     private static final double APART = 0.25;
 
+    /** One speed over the one before it, the least first. */
+    List<Double> steps() {
+        return IntStream.range(1, speeds.size()).mapToObj(i -> speeds.get(i).doubleValue() / speeds.get(i - 1)
+                .doubleValue()).sorted().toList();
+    }
+
+    /** The middle one of the steps; of an even number the mean of the two middle ones. */
+    double median() {
+        List<Double> steps = steps();
+        return (steps.get((steps.size() - 1) / 2) + steps.get(steps.size() / 2)) / 2;
+    }
+
     /** @throws Refused for fewer than two distinct values */
     public static Ladder of(List<BigDecimal> values) {
         List<BigDecimal> speeds = distinct(values);

@@ -144,7 +144,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         // Ends of sliding ranges are no ladder.
         if (plate.levers().stream().noneMatch(Lever::slides)) {
             remarks.add(remark(Kind.LADDER, List.of(), Optional.empty(),
-                    Reason.of(PlateReason.PLATE_LADDER, ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what)));
+                    Reason.of(PlateReason.PLATE_LADDER, ladder.speeds().size(), ladder.phi(), ladder.standardStep(), what,
+                            ladder.steps().get(0), ladder.steps().get(ladder.steps().size() - 1), ladder.median())));
         }
         ladder.breakAt().ifPresent(at -> remarks.add(remark(Kind.BROKEN_LADDER, List.of(), Optional.empty(),
                 Reason.of(PlateReason.PLATE_BROKEN_LADDER, ladder.speeds().get(at)))));

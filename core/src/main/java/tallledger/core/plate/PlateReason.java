@@ -38,7 +38,7 @@ enum PlateReason implements ReasonCode {
     PLATE_CROWD("plate.crowd", "lower", "upper", "plate"),
     PLATE_HOLE("plate.hole", "lower", "upper", "plate"),
     PLATE_IMPOSSIBLE("plate.impossible", "typed", "most"),
-    PLATE_LADDER("plate.ladder", "speeds", "phi", "standardStep", "plate"),
+    PLATE_LADDER("plate.ladder", "speeds", "phi", "standardStep", "plate", "least", "most", "median"),
     PLATE_MISSING("plate.missing"),
     PLATE_MISSING_AT("plate.missing-at", "key"),
     PLATE_NO_CELL("plate.no-cell", "key"),

@@ -154,6 +154,8 @@ public enum Rule {
     LEVEL(Group.GAUGES, Shape.GAUGE, Unit.MILLIMETRES, "0.01", "2"),
     MICROMETER(Group.GAUGES, Shape.GAUGE, Unit.MILLIMETRES, "0.001", "0.01"),
     CALIPER(Group.GAUGES, Shape.GAUGE, Unit.MILLIMETRES, "0.01", "0.01"),
+    /** A rule or tape of one's own, for travels and sizes; where none is named {@link #RULE_TRAVEL} counts. */
+    TAPE(Group.GAUGES, Shape.GAUGE, Unit.MILLIMETRES, "1", "0"),
     THERMOMETER(Group.GAUGES, Shape.GAUGE, Unit.CELSIUS, "0.5", "2"),
     /** u of a hand on a stopwatch, and of a person's first and last tap together. */
     STOPWATCH(Group.GAUGES, Shape.ONE, Unit.SECONDS, "0.1"),

@@ -63,7 +63,8 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
             points.add(balance(rules));
         }
         points.add(plate.volts().map(v -> voltage(v, rules))
-                .orElse(new Point(Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
+                // Three voltages are judged by how they agree, whatever the plate wants; that nobody read it is said.
+                .orElse(new Point(volts.size() > 1 ? Weight.RIGHT : Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
         hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p, rules))).ifPresent(points::add);
         size(plate, rules).ifPresent(points::add);
         points.sort(java.util.Comparator.comparing(Point::weight));

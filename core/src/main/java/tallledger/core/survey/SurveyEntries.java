@@ -101,7 +101,7 @@ public final class SurveyEntries {
         if (missing > 0) {
             throw Refused.because(SurveyReason.NEEDS_UNCONFIRMED, missing, changed.size()).at("confirmed");
         }
-        boolean byEye = isByEye(step, typed, basis, flagged);
+        boolean byEye = isByEye(ledger, step, typed, basis, flagged);
         if (byEye && flagged && remark.isBlank()) {
             throw Refused.because(EvidenceReason.BY_EYE_WHY).at("remark");
         }
@@ -120,8 +120,8 @@ public final class SurveyEntries {
     }
 
     /** Whether the step is told by eye: nothing is typed that could be judged, and what is said of it needs no figure. */
-    private static boolean isByEye(Step step, Map<String, String> typed, Basis basis, boolean flagged) {
-        return (flagged || step.recording().maybeGoodByEye()) && step.recording().isBlank(new Values(typed, basis.unit()));
+    private static boolean isByEye(StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged) {
+        return (flagged || step.recording().maybeGoodByEye()) && step.recording().isBlank(new Values(typed, basis.unit()), ledger.rules());
     }
 
     /**
@@ -131,7 +131,7 @@ public final class SurveyEntries {
      * @throws Refused naming the field that cannot be read
      */
     public static Optional<AskBack> askBack(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged) {
-        if (isByEye(step, typed, basis, flagged)) {
+        if (isByEye(ledger, step, typed, basis, flagged)) {
             return Optional.empty();
         }
         return AskBack.of(step.recording(), taken(who, ledger, step, typed, basis).read, step.judgedBy(ledger.rules()));

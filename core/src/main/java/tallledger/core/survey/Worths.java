@@ -1,6 +1,7 @@
 package tallledger.core.survey;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -166,8 +167,10 @@ public final class Worths {
 
     /** The repair somebody chose for what was found at a step; empty where the table no longer has it. */
     public Optional<Mixture> chosen(Step step, String what) {
-        return survey.house().repairs().stream().filter(r -> r.what().equals(what)).findFirst()
-                .map(r -> mixture(List.of(r), place(step)));
+        // Its own row before another step's of the same name.
+        List<String> own = List.of(step.id().written(), step.code(), step.system().name());
+        return survey.house().repairs().stream().filter(r -> r.what().equals(what))
+                .min(Comparator.comparingInt(r -> own.contains(r.about()) ? own.indexOf(r.about()) : own.size())).map(r -> mixture(List.of(r), place(step)));
     }
 
     /** What the table has for a symptom or a system, whatever part it is of. */

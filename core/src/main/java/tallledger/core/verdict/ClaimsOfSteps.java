@@ -265,7 +265,7 @@ final class ClaimsOfSteps {
             return ClaimVerdict.untested(claim, VerdictReason.CLAIM_TRAVEL_UNTIED);
         }
         Optional<StepResult> measured = survey.steps().latest().values().stream()
-                .filter(r -> r.step().axis().equals(claim.axis()) && r.as(TypedLength.class).isPresent()).findFirst();
+                .filter(r -> r.step().axis().equals(claim.axis()) && r.as(MotionRecordings.Travelled.class).isPresent()).findFirst();
         if (measured.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_TRAVEL_NOT_MEASURED), List.of(),
                     survey.steps().inScope().stream()
@@ -278,10 +278,10 @@ final class ClaimsOfSteps {
     private static ClaimVerdict length(Claim claim, StepResult measured, Object about, Survey survey) {
         TypedLength said = TypedLength.parse(claim.value(), survey.machine().identity().unit());
         BigDecimal claimed = said.mm();
-        TypedLength travelled = measured.as(TypedLength.class).orElseThrow();
+        MotionRecordings.Travelled travelled = measured.as(MotionRecordings.Travelled.class).orElseThrow();
         StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules())
                 .in(survey.machine().identity().unit());
-        BigDecimal over = travelled.mm().subtract(claimed);
+        BigDecimal over = travelled.length().mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
             case FAILED -> Standing.SHORT;
             case UNDECIDED -> Standing.UNTESTED;

@@ -1,6 +1,7 @@
 package tallledger.core.verdict;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -13,11 +14,16 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
+import tallledger.core.safety.Mounted;
+import tallledger.core.safety.SpeedGate;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SpindleSurvey;
@@ -74,6 +80,7 @@ public record ConditionStatement(List<Sentence> sentences) {
                 .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(Heading.NOT_TESTED,
                         Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
+        wheel(survey).ifPresent(s::add);
         survey.overdue().forEach((because, entries) ->
                         s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
         strays(survey).forEach((because, entries) ->
@@ -81,6 +88,30 @@ public record ConditionStatement(List<Sentence> sentences) {
         s.sort(Comparator.comparing(Sentence::heading));
         return new ConditionStatement(List.copyOf(s));
     }
+
+    /** How fast the surface of the wheel went at the fastest speed that was run, beside its mark. */
+    private static Optional<Sentence> wheel(Survey survey) {
+        Optional<Mounted> wheel = survey.steps().wheelMark().or(() -> survey.steps().mounted().filter(m -> m.kind() == Mounted.Kind.WHEEL))
+                .filter(m -> m.diameter().isPresent() && m.markedMs().isPresent());
+        Optional<Run> fastest = survey.drive().counting().stream().filter(r -> survey.drive().table().nominal(r.route()).isPresent())
+                .max(Comparator.comparing(r -> survey.drive().table().nominal(r.route()).orElseThrow()));
+        return wheel.flatMap(w -> fastest.map(run -> {
+            BigDecimal rpm = survey.drive().table().nominal(run.route()).orElseThrow();
+            return new Sentence(Heading.SPINDLE, InUnit.of(Reason.of(VerdictReason.STATEMENT_WHEEL,
+                    Quantity.of(w.diameter().orElseThrow(), "mm"), Quantity.of(w.markedMs().orElseThrow(), "m/s"),
+                    SpeedGate.greatest(w).orElseThrow(), rpm,
+                    Quantity.of(whole(SpeedGate.surfaceSpeed(w.diameter().orElseThrow(), rpm), survey.machine().unit()), "m/s")),
+                    survey.machine().unit()), List.of(run.entry()));
+        }));
+    }
+
+    /** To a tenth of a m/s; on an inch machine to a foot a minute. */
+    private static BigDecimal whole(BigDecimal metresASecond, LengthUnit unit) {
+        return unit == LengthUnit.INCH ? metresASecond.divide(FOOT_A_MINUTE, 0, RoundingMode.HALF_UP).multiply(FOOT_A_MINUTE)
+                : metresASecond.setScale(1, RoundingMode.HALF_UP);
+    }
+
+    private static final BigDecimal FOOT_A_MINUTE = new BigDecimal("0.00508");
 
     /** Entries that count as nothing, by their reason. */
     private static Map<Reason, List<Integer>> strays(Survey survey) {

@@ -43,6 +43,7 @@ enum VerdictReason implements ReasonCode {
     CLAIM_LIST("claim.list", "good", "all", "bad"),
     CLAIM_COUNTED("claim.counted", "count"),
     CLAIM_EVENTS_CAME("claim.events-came", "cycles", "events"), CLAIM_EVENTS_FAILED("claim.events-failed", "cycles", "events"),
+    STATEMENT_WHEEL("statement.wheel", "diameter", "marked", "greatest", "rpm", "surface"),
     CLAIM_KIT_COUNTED("claim.kit-counted", "there", "claimed"),
     CLAIM_FEED_END_OPEN("claim.feed-end-open"),
     CLAIM_SIZE_OPEN("claim.size-open"),

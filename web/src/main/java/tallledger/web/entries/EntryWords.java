@@ -187,8 +187,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     public String repaired(Event.Repaired event, Entry entry) {
         return event.part().system()
                 .map(system -> words.say("entry.system-repaired", words.say(system.words(survey.machine().fitOut())), event.what()))
-                .orElseGet(() -> event.part().position().map(p -> words.say("entry.repaired", p.stage(), p.label(), event.what()))
-                        .orElseThrow());
+                .orElseGet(() -> words.say("entry.repaired", event.part().mechanism().map(m -> words.say("page.mechanism", m.stage()))
+                        .orElseGet(() -> event.part().ofDrive().orElseThrow()), event.what()));
     }
 
     @Override
@@ -198,12 +198,17 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
 
     private String mounted(Payload m, LengthUnit bare) {
         List<String> parts = new ArrayList<>(List.of(words.of(Mounted.Kind.valueOf(m.text("kind")))));
-        parts.add(m.text("diameter").isEmpty() ? "" : words.say("entry.mounted-diameter", m.text("diameter")));
+        parts.add(m.text("diameter").isEmpty() ? "" : words.say("entry.mounted-diameter", withUnit(m.text("diameter"), bare.symbol())));
         parts.add(m.text("markedRpm").isEmpty() ? "" : words.say("entry.mounted-rpm", m.text("markedRpm")));
-        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-marked", m.text("markedMs"),
-                FieldUnit.WHEEL.in(bare)));
+        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-marked",
+                withUnit(m.text("markedMs"), FieldUnit.WHEEL.in(bare))));
         parts.add(m.text("askedOf").isEmpty() ? "" : words.say("entry.mounted-asked", m.text("askedOf")));
         return "; " + words.say("entry.mounted", parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(", ")));
+    }
+
+    /** A bare figure with the unit it was typed in. */
+    private static String withUnit(String typed, String unit) {
+        return typed.chars().anyMatch(Character::isLetter) ? typed : typed + " " + unit;
     }
 
     private static String joined(List<String> parts) {
