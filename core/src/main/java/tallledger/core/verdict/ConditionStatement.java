@@ -10,10 +10,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import tallledger.core.coverage.Coverage;
+import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.gauge.Shown;
@@ -68,6 +71,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         checks(survey, s);
         repairs(survey, s);
         untested(survey, s);
+        heardOnce(survey, s);
         return s;
     }
 
@@ -243,6 +247,40 @@ public record ConditionStatement(List<Sentence> sentences) {
             s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
                     .map(survey.machine().train()::name).toList())), List.of()));
         }
+    }
+
+    /**
+     * Lever positions on which a single run said something: with chance 1 − s a faulty part there is silent once, so a second run is worth
+     * most there. Not said where every position was heard twice, nor of a drive without a choice.
+     */
+    private static void heardOnce(SpindleSurvey survey, List<Sentence> s) {
+        List<Run> good = survey.counting(Outcome.PROVEN);
+        List<Elements.Element> once = survey.elements().in(survey.elements().reachable()).stream().filter(survey.elements()::isChoice)
+                .filter(e -> isGear(survey.machine().train().stages().get(e.stage()).kind())).filter(e -> good.stream().filter(r ->
+                        r.route().at(e.stage()) == e.position()).count() == 1).toList();
+        if (once.isEmpty()) {
+            return;
+        }
+        List<Run> again = new ArrayList<>();
+        List<Elements.Element> left = new ArrayList<>(once);
+        while (!left.isEmpty()) {
+            Run best = good.stream().max(Comparator.comparingLong(r -> on(r, left))).orElseThrow();
+            again.add(best);
+            left.removeIf(e -> best.route().at(e.stage()) == e.position());
+        }
+        s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_HEARD_ONCE, once.stream().map(e -> e.stageName() + " "
+                + e.label()).collect(Collectors.joining(", ")), Math.round(1 / (1 - survey.rules().value(Rule.SHOWS))), names(survey,
+                        again)),
+                entries(again)));
+    }
+
+    /** Ends of a range and the direction are no parts that wear behind a lever. */
+    private static boolean isGear(StageKind kind) {
+        return !kind.slides() && kind != StageKind.DIRECTION;
+    }
+
+    private static long on(Run run, List<Elements.Element> elements) {
+        return elements.stream().filter(e -> run.route().at(e.stage()) == e.position()).count();
     }
 
     private static void untested(SpindleSurvey survey, List<Sentence> s) {

@@ -379,6 +379,10 @@ class SaysNoMoreTest {
                 case "statement.struck" -> a.get(0).equals(struck.size());
                 case "statement.refused" -> !runs.containsKey(a.get(0)) && steps.stream().anyMatch(step -> isBad(step, "STOP_USE"))
                         && !struck.contains((int) ((Reason) a.get(1)).arguments().get(1));
+                // "gear 2" is on one good run and no more, and the runs named go through every part named.
+                case "statement.heard-once" -> list(a.get(0)).stream().map(part -> part.substring(part.length() - 1)).allMatch(position ->
+                        outcomes(runs.entrySet().stream().filter(r -> r.getKey().contains(position)).map(Map.Entry::getValue).toList(),
+                        "PROVEN") == 1 && list(a.get(2)).stream().anyMatch(speed -> speed.contains(position)));
                 case "statement.unchecked" -> s.entries().isEmpty();
                 default -> throw new AssertionError("no second reading of " + s.words());
             };

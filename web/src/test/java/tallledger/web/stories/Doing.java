@@ -387,7 +387,7 @@ final class Doing {
         form.set("log", Stream.of(act.get("log")).flatMap(l -> l.valueStream()).map(JsonNode::asString).collect(Collectors.joining("\n")));
         act.path("set").properties().forEach(s -> type(form, name, s.getKey(), s.getValue().asString()));
         Document answer = visitor.press(form, "do", "good");
-        answered(name, answer);
+        answered(act.has("of") ? name + ", " + act.get("of").asString() : name, answer);
         refused(answer);
     }
 
@@ -413,7 +413,7 @@ final class Doing {
         String state = act.get("state").asString();
         form.set("name", act.get("kit").asString());
         boolean promised = state.equals("promised");
-        form.set("state", promised ? "PROMISED" : state.toUpperCase(java.util.Locale.ROOT));
+        form.set("state", promised ? "NOT_LOOKED_FOR" : state.toUpperCase(java.util.Locale.ROOT));
         form.set("promised", act.path("by").asString("")).set("cost", act.path("price").asString(""))
                 .set("choice", act.path("choice").asString("").replaceFirst("one of two: ", ""))
                 .set("count", act.path("count").asString("")).set("note", Stream.of("remark", "warranty").map(f -> act.path(f)

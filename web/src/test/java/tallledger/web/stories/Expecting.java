@@ -231,7 +231,7 @@ final class Expecting {
 
     private Optional<Found> find(String of) {
         List<String[]> keys = names.stepOf(id(), of);
-        String[] key = keys.isEmpty() ? new String[] {of.split(", ")[0], of.endsWith("first") ? "0" : of.endsWith("second") ? "1" : "-1"}
+        String[] key = doing.answers().containsKey(of) ? new String[] {of, "-1"} : keys.isEmpty() ? new String[] {of.split(", ")[0], of.endsWith("first") ? "0" : of.endsWith("second") ? "1" : "-1"}
                 : keys.get(0);
         List<Document> answers = doing.answers().get(key[0]);
         if (answers == null && of.startsWith("run ")) {
