@@ -60,8 +60,10 @@ class HardStopTest {
     }
 
     private Process start(int port) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java", "-cp", System.getProperty("java.class.path"),
-                "tallledger.web.TallLedger", "--server.port=" + port, "--tallledger.data=" + data, "--tallledger.demo=true")
+        Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java",
+                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"),
+                "tallledger.web.TallLedger", "--server.port=" + port, "--tallledger.data=" + data, "--tallledger.demo=true",
+                "--tallledger.warm=false")
                 .redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log.txt")).start();
         Instant giveUp = Instant.now().plus(Duration.ofSeconds(60));
         while (Instant.now().isBefore(giveUp)) {

@@ -20,9 +20,9 @@ class StartsTest {
     }
 
     private static Process process(Path data, int port, Path log, String... more) throws IOException {
-        List<String> command = new java.util.ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java", "-cp",
-                        System.getProperty("java.class.path"), "tallledger.web.TallLedger",
-                "--server.port=" + port, "--tallledger.data=" + data));
+        List<String> command = new java.util.ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java",
+                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"), "tallledger.web.TallLedger",
+                "--server.port=" + port, "--tallledger.data=" + data, "--tallledger.warm=false"));
         command.addAll(List.of(more));
         return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()).start();
     }
