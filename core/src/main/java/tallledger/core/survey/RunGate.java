@@ -4,12 +4,17 @@ import tallledger.core.evidence.InUnit;
 import tallledger.core.family.Step;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
 import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Severity;
 import tallledger.core.reason.Reason;
@@ -85,7 +90,18 @@ public final class RunGate {
 
     /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */
     private static Optional<BigDecimal> fastest(SpindleSurvey survey, Route route) {
-        return survey.table().nominal(route).or(() -> survey.table().speedOf(route).flatMap(s -> s.expected()).map(BigDecimal::valueOf));
+        return survey.table().nominal(route).or(() -> survey.table().speedOf(route).flatMap(s -> s.expected()).map(BigDecimal::valueOf))
+                .or(() -> direct(survey, route));
+    }
+
+    /** A back gear only slows: whatever its ratio, it turns no faster than the same levers do without it. */
+    private static Optional<BigDecimal> direct(SpindleSurvey survey, Route route) {
+        DriveTrain train = survey.machine().train();
+        return IntStream.range(0, train.stages().size()).filter(s -> train.stages().get(s).kind() == StageKind.BACK_GEAR
+                        && train.position(route, s).transmission() instanceof Transmission.Unknown).boxed()
+                .flatMap(s -> train.routes().stream().filter(other -> IntStream.range(0, train.stages().size())
+                        .allMatch(o -> (o == s) != (other.at(o) == route.at(o)))))
+                .flatMap(other -> survey.table().nominal(other).stream()).max(Comparator.naturalOrder());
     }
 
     /** The machine's top speed, min⁻¹. */

@@ -45,6 +45,7 @@ enum SurveyReason implements ReasonCode {
     RUN_READ_WITHOUT_DRIVE("run.read-without-drive", "typed"),
     STRAY_KIND("stray.kind", "kind"),
     STRAY_SETTINGS("stray.settings", "event"),
+    RATIO_TOLD("ratio.told", "part", "against", "ratio"), RATIO_SEVERAL("ratio.several", "part", "against", "ratio"),
     STRAY_STEP("stray.step", "step"),
     STRIKE_ALREADY("strike.already", "target"),
     STRIKE_KIND("strike.kind", "target"),

@@ -45,7 +45,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             return ClaimsOfSteps.tied(claim, survey);
         }
         return switch (claim.attribute()) {
-            case SPEED_COUNT, SLOWEST_SPEED, FASTEST_SPEED, SPEED, SPEED_LIST, SPEEDS_WORK,
+            case SPEED_COUNT, SLOWEST_SPEED, FASTEST_SPEED, SPEED, SPEED_LIST, SPEEDS_WORK, RATIO,
                     REVERSES -> ClaimsOfDrive.of(claim, survey.drive());
             case DRILLING_CAPACITY, TRAVEL, FEED_COUNT, THREAD_COUNT, COLLETS, KIT_COUNT, SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS,
                     THROAT, BORE, CHUCK_SIZE, REST_SIZE, SLOWEST_FEED, FASTEST_FEED, FUNCTION -> ClaimsOfSteps.of(claim, survey);

@@ -4,7 +4,10 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
@@ -20,6 +23,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.ToldRatio;
 import tallledger.core.survey.Task;
 import tallledger.core.verdict.ClaimVerdict.Standing;
 
@@ -38,6 +42,7 @@ final class ClaimsOfDrive {
             case SPEED_LIST -> list(claim, survey);
             case SPEEDS_WORK -> allWork(claim, survey);
             case REVERSES -> reverses(claim, survey);
+            case RATIO -> ratio(claim, survey);
             default -> ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         };
     }
@@ -183,5 +188,26 @@ final class ClaimsOfDrive {
     private static Optional<Speed> last(List<Speed> speeds) {
         List<Speed> placed = new ArrayList<>(speeds.stream().filter(s -> s.expected().isPresent()).toList());
         return placed.isEmpty() ? Optional.empty() : Optional.of(placed.get(placed.size() - 1));
+    }
+
+    private static final Pattern NAMED = Pattern.compile("(?<![\\d.:])\\d{1,4}(?:\\.\\d{1,4})?(?![\\d.])");
+
+    /** Values that were named for a ratio, against what the readings make of it: one within U stands, the others are refused. */
+    private static ClaimVerdict ratio(Claim claim, SpindleSurvey survey) {
+        String words = claim.value().toLowerCase(Locale.ROOT);
+        List<ToldRatio> told = ToldRatio.of(survey);
+        Optional<ToldRatio> of = told.stream().filter(t -> words.contains((t.stage() + " " + t.position()).toLowerCase(Locale.ROOT)))
+                .findFirst().or(() -> told.size() == 1 ? Optional.of(told.get(0)) : Optional.empty());
+        if (of.isEmpty()) {
+            return ClaimVerdict.untested(claim, VerdictReason.CLAIM_RATIO_OPEN);
+        }
+        List<String> named = NAMED.matcher(words.replaceAll("(?:to|:) ?1(?![\\d.])", "")).results().map(MatchResult::group).distinct()
+                .toList();
+        List<String> stand = named.stream().filter(n -> of.get().holds(Double.parseDouble(n))).toList();
+        List<String> refused = named.stream().filter(n -> of.get().one() && !stand.contains(n)).toList();
+        Standing standing = !of.get().one() || named.isEmpty() ? Standing.UNTESTED
+                : stand.isEmpty() ? Standing.CONTRADICTED : Standing.UPHELD;
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_RATIO, of.get().says(), stand.size(),
+                String.join(", ", stand), refused.size(), String.join(", ", refused)), of.get().entries(), Optional.empty());
     }
 }

@@ -110,6 +110,7 @@ enum VerdictReason implements ReasonCode {
     STATEMENT_NOISE_NOT_NOTED("statement.noise-not-noted"),
     STATEMENT_NONE_RUN("statement.none-run", "all"),
     STATEMENT_NOTHING_TO_COMPARE("statement.nothing-to-compare", "name", "reading"),
+    CLAIM_RATIO("claim.ratio", "told", "stands", "stand", "refusals", "refused"), CLAIM_RATIO_OPEN("claim.ratio-open"),
     STATEMENT_HEARD_ONCE("statement.heard-once", "parts", "oneIn", "runs"),
     STATEMENT_OPEN("statement.open", "open"),
     STATEMENT_OUTSIDE("statement.outside", "name", "shown", "nominal", "percent", "tolerancePercent", "source"),

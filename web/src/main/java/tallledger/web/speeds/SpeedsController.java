@@ -14,6 +14,7 @@ import java.util.Optional;
 import tallledger.core.blame.Blame;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.SurveyPlan;
+import tallledger.core.survey.ToldRatio;
 import tallledger.web.faults.SuspectView;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -62,6 +63,7 @@ class SpeedsController {
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
         model.addAttribute("newest", isNewest(survey));
+        model.addAttribute("ratios", ToldRatio.of(folded));
         model.addAttribute("doubts", drawn.doubts);
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));

@@ -1,0 +1,109 @@
+package tallledger.core.survey;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import tallledger.core.drive.DriveTrain;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
+
+/**
+ * A ratio nobody knew, told by readings (W 1.3): the same position of all other stages with it and with another position of its stage,
+ * e^(mean of ln(n_1/n_2)), u from the readings' own. Pairs that differ by more than their U are not one ratio.
+ *
+ * <p>Worked (each reading good to 0.3 %): 141/31.2 = 4.519 and 2 870/637 = 4.505: 4.512 ± 0.028, so 4.5 and not 5.
+ *
+ * @param stage    of the drive
+ * @param position whose ratio nobody knew
+ * @param against  the position it is told against
+ * @param ratio    how many times slower than that one; under 1 where it is faster
+ * @param expanded U of it, k = 2
+ * @param one      whether the pairs agree on one ratio
+ * @param entries  runs it rests on
+ */
+public record ToldRatio(String stage, String position, String against, double ratio, double expanded, boolean one, List<Integer> entries) {
+
+    private static final MathContext SHOWN = new MathContext(6);
+
+    /** Two runs that differ by this stage alone. */
+    private record Pair(double ln, double u, int first, int second) {
+    }
+
+    /** Every unknown position of which a pair was read, in the order of the drive. */
+    public static List<ToldRatio> of(SpindleSurvey survey) {
+        DriveTrain train = survey.machine().train();
+        List<ToldRatio> told = new ArrayList<>();
+        for (int s = 0; s < train.stages().size(); s++) {
+            Stage stage = train.stages().get(s);
+            if (!stage.isChoice() || stage.kind().slides() || stage.kind() == StageKind.DIRECTION || stage.kind() == StageKind.MOTOR) {
+                continue;
+            }
+            int at = s;
+            IntStream.range(0, stage.positions().size()).filter(p -> stage.positions().get(p).transmission() instanceof Transmission.Unknown)
+                    .mapToObj(p -> told(survey, at, p)).flatMap(Optional::stream).forEach(told::add);
+        }
+        return told;
+    }
+
+    /** Against the first position of its stage that is known. */
+    private static Optional<ToldRatio> told(SpindleSurvey survey, int stage, int position) {
+        Stage of = survey.machine().train().stages().get(stage);
+        return IntStream.range(0, of.positions().size()).filter(q -> of.positions().get(q).transmission().factor().isPresent())
+                .mapToObj(q -> of(pairs(survey, stage, position, q), of, position, q)).flatMap(Optional::stream).findFirst();
+    }
+
+    private static Optional<ToldRatio> of(List<Pair> pairs, Stage of, int position, int against) {
+        if (pairs.isEmpty()) {
+            return Optional.empty();
+        }
+        double mean = pairs.stream().mapToDouble(Pair::ln).average().orElseThrow();
+        double u = Math.sqrt(pairs.stream().mapToDouble(p -> p.u * p.u).sum()) / pairs.size();
+        boolean one = pairs.stream().allMatch(p -> Math.abs(p.ln - mean) <= Gauge.COVERAGE_FACTOR * p.u);
+        return Optional.of(new ToldRatio(of.name(), of.positions().get(position).label(), of.positions().get(against).label(),
+                Math.exp(mean), Gauge.COVERAGE_FACTOR * u * Math.exp(mean), one,
+                pairs.stream().flatMap(p -> List.of(p.first, p.second).stream()).distinct().sorted().toList()));
+    }
+
+    private static List<Pair> pairs(SpindleSurvey survey, int stage, int position, int against) {
+        List<Pair> pairs = new ArrayList<>();
+        for (Run slow : survey.counting()) {
+            for (Run fast : survey.counting()) {
+                boolean beside = slow.route().at(stage) == position && fast.route().at(stage) == against
+                        && IntStream.range(0, survey.machine().train().stages().size())
+                        .allMatch(s -> s == stage || slow.route().at(s) == fast.route().at(s));
+                if (beside && slow.record().reading().isPresent() && fast.record().reading().isPresent()) {
+                    SpeedReading a = fast.record().reading().get();
+                    SpeedReading b = slow.record().reading().get();
+                    pairs.add(new Pair(Math.log(a.rpm().doubleValue() / b.rpm().doubleValue()), Math.hypot(relative(a, survey.rules()),
+                            relative(b, survey.rules())), fast.entry(), slow.entry()));
+                }
+            }
+        }
+        return pairs;
+    }
+
+    /** u of a reading as a share of it. */
+    private static double relative(SpeedReading reading, Rules rules) {
+        return reading.expanded(rules) / Gauge.COVERAGE_FACTOR / reading.rpm().doubleValue();
+    }
+
+    /** Whether a value somebody named lies within U of it. */
+    public boolean holds(double named) {
+        return one && Math.abs(named - ratio) <= expanded;
+    }
+
+    /** In words: the ratio with what it leaves open, and from how many pairs; or that the pairs are not one ratio. */
+    public Reason says() {
+        return Reason.of(one ? SurveyReason.RATIO_TOLD : SurveyReason.RATIO_SEVERAL, stage + " " + position, stage + " " + against,
+                new Quantity(new BigDecimal(ratio).round(SHOWN), expanded, ""));
+    }
+}
