@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import tallledger.core.plate.LeverFactors;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
@@ -110,7 +111,35 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
         if (cell instanceof PlateCell.NoSpeed) {
             return Optional.empty();
         }
-        return cell.value().or(() -> train.speed(route).map(span -> new BigDecimal(span.low()).round(COMPUTED)));
+        return cell.value().or(() -> train.speed(route).map(span -> new BigDecimal(span.low()).round(COMPUTED)))
+                .or(() -> beside(train, plate, route).map(rpm -> new BigDecimal(rpm).round(COMPUTED)));
+    }
+
+    /**
+     * From a cell that can be read at the same levers but one, where the ratios of both its positions are known: range A is 3.5 times
+     * slower than B, and B is 315.
+     */
+    private static Optional<Double> beside(DriveTrain train, SpeedPlate plate, Route route) {
+        for (int s = 0; s < train.stages().size(); s++) {
+            Optional<Double> own = fixed(train, route, s);
+            int stage = s;
+            if (own.isEmpty() || !train.stages().get(s).isChoice()) {
+                continue;
+            }
+            Optional<Double> told = train.routes().stream().filter(o -> !train.isSweep(o) && o.at(stage) != route.at(stage))
+                    .filter(o -> IntStream.range(0, train.stages().size()).allMatch(i -> i == stage || o.at(i) == route.at(i)))
+                    .flatMap(o -> plate.cell(train.plateKey(o)).value().stream().flatMap(rpm -> fixed(train, o, stage).stream()
+                            .map(other -> rpm.doubleValue() * own.get() / other))).findFirst();
+            if (told.isPresent()) {
+                return told;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** What one stage does at a route, where that is known and one figure. */
+    private static Optional<Double> fixed(DriveTrain train, Route route, int stage) {
+        return train.position(route, stage).transmission().factor().filter(f -> f.low() == f.high()).map(Span::low);
     }
 
     private static List<Speed> distinct(DriveTrain train, SpeedPlate plate, List<Route> routes) {
@@ -139,7 +168,7 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
 
     private static double exact(DriveTrain train, SpeedPlate plate, Route route) {
         return plate.cell(train.plateKey(route)).value().map(BigDecimal::doubleValue).or(() -> train.speed(route).map(Span::low))
-                .orElseThrow();
+                .or(() -> beside(train, plate, route)).orElseThrow();
     }
 
     private static Speed grouped(DriveTrain train, SpeedPlate plate, List<Route> group) {

@@ -5,6 +5,7 @@ import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.family.FitOut;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -201,6 +202,20 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         return new MachineDescription(identity, claims, numbering.of(train), new SpeedPlate(plate.levers(), cells, plate.tolerance()),
                 motor,
                 feeds, threads, fitOut);
+    }
+
+    /**
+     * The same machine with one ratio that nobody knew before.
+     *
+     * @param slower how many times slower that position is than another one of its stage, whose ratio is known
+     * @throws Refused where that other one's is not, or the ratio is beyond what a drive has
+     */
+    public MachineDescription with(String stage, String position, String against, BigDecimal slower) {
+        List<Stage> stages = train.stages().stream().map(s -> !s.name().equals(stage) ? s : s.with(position,
+                new Transmission.Ratio(new BigDecimal(s.positions().stream().filter(p -> p.label().equals(against))
+                .flatMap(p -> p.transmission().factor().stream()).findFirst().orElseThrow(() -> Refused.because(
+                MachineReason.PLATE_OTHER_LEVERS)).low()).divide(slower, MathContext.DECIMAL64)))).toList();
+        return new MachineDescription(identity, claims, new DriveTrain(stages, train.exclusions()), plate, motor, feeds, threads, fitOut);
     }
 
     /** The same machine with other axes and features. */

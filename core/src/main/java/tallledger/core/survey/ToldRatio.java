@@ -4,20 +4,24 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.machine.Claim;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
 /**
- * A ratio nobody knew, told by readings (W 1.3): the same position of all other stages with it and with another position of its stage,
+ * A ratio nobody knew, or that somebody only said,
+         told by readings (W 1.3): the same position of all other stages with it and with another position of its stage,
  * e^(mean of ln(n_1/n_2)), u from the readings' own. Pairs that differ by more than their U are not one ratio.
  *
  * <p>Worked (each reading good to 0.3 %): 141/31.2 = 4.519 and 2 870/637 = 4.505: 4.512 ± 0.028, so 4.5 and not 5.
@@ -38,7 +42,7 @@ public record ToldRatio(String stage, String position, String against, double ra
     private record Pair(double ln, double u, int first, int second) {
     }
 
-    /** Every unknown position of which a pair was read, in the order of the drive. */
+    /** Every such position of which a pair was read, in the order of the drive. */
     public static List<ToldRatio> of(SpindleSurvey survey) {
         DriveTrain train = survey.machine().train();
         List<ToldRatio> told = new ArrayList<>();
@@ -48,16 +52,22 @@ public record ToldRatio(String stage, String position, String against, double ra
                 continue;
             }
             int at = s;
-            IntStream.range(0, stage.positions().size()).filter(p -> stage.positions().get(p).transmission() instanceof Transmission.Unknown)
+            IntStream.range(0, stage.positions().size()).filter(p -> isWord(stage.positions().get(p).transmission()))
                     .mapToObj(p -> told(survey, at, p)).flatMap(Optional::stream).forEach(told::add);
         }
         return told;
     }
 
-    /** Against the first position of its stage that is known. */
+    /** Nobody knows it, or somebody said a ratio that is not direct: readings may tell. Teeth and grooves are counted, not said. */
+    private static boolean isWord(Transmission does) {
+        return does instanceof Transmission.Unknown || does instanceof Transmission.Ratio r && r.ratio().compareTo(BigDecimal.ONE) != 0;
+    }
+
+    /** Against the first position of its stage that is known for itself. */
     private static Optional<ToldRatio> told(SpindleSurvey survey, int stage, int position) {
         Stage of = survey.machine().train().stages().get(stage);
-        return IntStream.range(0, of.positions().size()).filter(q -> of.positions().get(q).transmission().factor().isPresent())
+        return IntStream.range(0, of.positions().size()).filter(q -> of.positions().get(q).transmission().factor().isPresent()
+                        && !isWord(of.positions().get(q).transmission()))
                 .mapToObj(q -> of(pairs(survey, stage, position, q), of, position, q)).flatMap(Optional::stream).findFirst();
     }
 
@@ -99,6 +109,25 @@ public record ToldRatio(String stage, String position, String against, double ra
     /** Whether a value somebody named lies within U of it. */
     public boolean holds(double named) {
         return one && Math.abs(named - ratio) <= expanded;
+    }
+
+    /**
+     * What to take it for: of the values somebody named the only one within U, else what was measured, to four digits; empty where the
+     * pairs are not one ratio.
+     */
+    public Optional<BigDecimal> taken(List<Claim> claims) {
+        List<BigDecimal> stand = claims.stream().filter(c -> c.attribute() == Claim.Attribute.RATIO).flatMap(c -> named(c).stream())
+                .filter(n -> holds(n.doubleValue())).distinct().toList();
+        return !one ? Optional.empty() : Optional.of(stand.size() == 1 ? stand.get(0)
+                : new BigDecimal(ratio).round(new MathContext(4)));
+    }
+
+    private static final Pattern NAMED = Pattern.compile("(?<![\\d.:])\\d{1,4}(?:\\.\\d{1,4})?(?![\\d.])");
+
+    /** Figures that a claim names for a ratio: "3.5 to 1, or perhaps 4" names 3.5 and 4. */
+    public static List<BigDecimal> named(Claim claim) {
+        return NAMED.matcher(claim.value().toLowerCase(Locale.ROOT).replaceAll("(?:to|:) ?1(?![\\d.])", "")).results()
+                .map(m -> new BigDecimal(m.group())).distinct().toList();
     }
 
     /** In words: the ratio with what it leaves open, and from how many pairs; or that the pairs are not one ratio. */

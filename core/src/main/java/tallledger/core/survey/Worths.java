@@ -170,7 +170,8 @@ public final class Worths {
         // Its own row before another step's of the same name.
         List<String> own = List.of(step.id().written(), step.code(), step.system().name());
         return survey.house().repairs().stream().filter(r -> r.what().equals(what))
-                .min(Comparator.comparingInt(r -> own.contains(r.about()) ? own.indexOf(r.about()) : own.size())).map(r -> mixture(List.of(r), place(step)));
+                .min(Comparator.comparingInt(r -> own.contains(r.about()) ? own.indexOf(r.about()) : own.size())).map(r ->
+                        mixture(List.of(r), place(step)));
     }
 
     /** What the table has for a symptom or a system, whatever part it is of. */

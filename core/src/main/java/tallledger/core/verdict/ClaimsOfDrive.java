@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.MatchResult;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
@@ -190,8 +188,6 @@ final class ClaimsOfDrive {
         return placed.isEmpty() ? Optional.empty() : Optional.of(placed.get(placed.size() - 1));
     }
 
-    private static final Pattern NAMED = Pattern.compile("(?<![\\d.:])\\d{1,4}(?:\\.\\d{1,4})?(?![\\d.])");
-
     /** Values that were named for a ratio, against what the readings make of it: one within U stands, the others are refused. */
     private static ClaimVerdict ratio(Claim claim, SpindleSurvey survey) {
         String words = claim.value().toLowerCase(Locale.ROOT);
@@ -201,8 +197,7 @@ final class ClaimsOfDrive {
         if (of.isEmpty()) {
             return ClaimVerdict.untested(claim, VerdictReason.CLAIM_RATIO_OPEN);
         }
-        List<String> named = NAMED.matcher(words.replaceAll("(?:to|:) ?1(?![\\d.])", "")).results().map(MatchResult::group).distinct()
-                .toList();
+        List<String> named = ToldRatio.named(claim).stream().map(BigDecimal::toPlainString).toList();
         List<String> stand = named.stream().filter(n -> of.get().holds(Double.parseDouble(n))).toList();
         List<String> refused = named.stream().filter(n -> of.get().one() && !stand.contains(n)).toList();
         Standing standing = !of.get().one() || named.isEmpty() ? Standing.UNTESTED

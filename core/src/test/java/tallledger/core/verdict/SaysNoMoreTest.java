@@ -44,7 +44,8 @@ import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 
 /**
- * Thousands of random surveys of all families (the system property {@code surveys} says how many): no sentence of the statement, and nothing at a glance, says more than its entries. What
+ * Thousands of random surveys of all families (the system property {@code surveys} says how many): no sentence of the statement,
+         and nothing at a glance, says more than its entries. What
  * each sentence needs is read a second time from the entries' own fields, by nothing that the statement is made with.
  */
 class SaysNoMoreTest {

@@ -77,7 +77,8 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     public static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
         List<Step> steps = ledger.steps().stream().filter(s -> s.axis().filter(axis.id()::equals).isPresent()).toList();
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
-        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(MotionRecordings.Travelled.class)).map(l -> l.length().mm().doubleValue()).orElse(0.0);
+        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(MotionRecordings.Travelled.class)).map(l ->
+                l.length().mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
         List<Way> ways = ways(ledger, axis, unit, steps, words);
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))

@@ -4,6 +4,7 @@ import tallledger.core.drive.Numbering;
 import tallledger.core.reason.CommonReason;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -34,6 +35,7 @@ import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Stray;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.ToldRatio;
 
 /** Machines and surveys, read from their books. A fold is kept as long as its books have not grown. */
 @Component
@@ -273,6 +275,12 @@ public class Shelves {
     public void renumberIn(Survey survey, Numbering numbering, String author, Submission submission) {
         inBoth(survey, author, submission,
                 under -> describeAnew(survey.machine().id(), survey.machine().description().with(numbering), author, under));
+    }
+
+    /** Describes a ratio that readings told, and lets the survey judge by it. */
+    public void takeRatioIn(Survey survey, ToldRatio told, BigDecimal slower, String author, Submission submission) {
+        inBoth(survey, author, submission, under -> describeAnew(survey.machine().id(), survey.machine().description()
+                .with(told.stage(), told.position(), told.against(), slower), author, under));
     }
 
     private void inBoth(Survey survey, String author, Submission submission, Consumer<Submission> describe) {

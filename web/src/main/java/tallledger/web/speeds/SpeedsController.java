@@ -9,9 +9,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.util.MultiValueMap;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.blame.Blame;
+import tallledger.core.drive.Transmission;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.ToldRatio;
@@ -63,7 +65,7 @@ class SpeedsController {
         model.addAttribute("noFault", plan.blame().map(b -> Math.round(b.noFault() * 100)).orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
         model.addAttribute("newest", isNewest(survey));
-        model.addAttribute("ratios", ToldRatio.of(folded));
+        model.addAttribute("ratios", ratios(survey));
         model.addAttribute("doubts", drawn.doubts);
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
@@ -80,6 +82,35 @@ class SpeedsController {
     private static boolean isNewest(Survey survey) {
         return survey.folded().machine().train().equals(survey.machine().description().train())
                 && survey.folded().machine().plate().equals(survey.machine().description().plate());
+    }
+
+    /** A ratio that readings told, with what to take it for. */
+    public record Ratio(ToldRatio told, Optional<BigDecimal> taken) {
+    }
+
+    private static List<Ratio> ratios(Survey survey) {
+        return ToldRatio.of(survey.folded()).stream().map(t -> new Ratio(t, isUnknown(survey, t)
+                ? t.taken(survey.folded().machine().claims()) : Optional.empty())).toList();
+    }
+
+    private static boolean isUnknown(Survey survey, ToldRatio told) {
+        return survey.folded().machine().train().stages().stream().filter(s -> s.name().equals(told.stage()))
+                .flatMap(s -> s.positions().stream()).anyMatch(p -> p.label().equals(told.position())
+                && p.transmission() instanceof Transmission.Unknown);
+    }
+
+    /** Takes a ratio for what the readings say it is; where they say so no more, nothing is written. */
+    @PostMapping("/surveys/{id}/take-ratio")
+    String takeRatio(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
+        Typed typed = Typed.of(fields);
+        Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
+        Survey survey = shelves.survey(id);
+        ratios(survey).stream().filter(r -> isNewest(survey) && r.taken.isPresent() && r.told.stage().equals(typed.get("stage"))
+                && r.told.position().equals(typed.get("position"))).findFirst().ifPresent(r -> {
+            shelves.takeRatioIn(survey, r.told, r.taken.get(), typed.get("author"), submission);
+            writer.remember(response, typed.get("author"), submission);
+        });
+        return "redirect:/surveys/" + id + "/speeds";
     }
 
     /** Takes the levers for numbered as the readings say; where they say so no more, nothing is written. */

@@ -27,7 +27,9 @@ final class Described {
     private final JsonNode machine;
     private final JsonNode said;
     private final List<String> more;
-    private long id;
+    private final Names names;
+    private final String id;
+    private long number;
     private final List<Lever> levers = new ArrayList<>();
 
     /** What is chosen on the machine: by a lever of this name, in these positions; a sliding one has its two ends. */
@@ -35,14 +37,16 @@ final class Described {
     }
 
     Described(JsonNode story, Names names) {
-        more = names.features(story.get("id").asString());
+        this.names = names;
+        id = story.get("id").asString();
+        more = names.features(id);
         machine = story.get("machine");
         said = story.get("said");
     }
 
     /** Number of the machine, once it is described. */
     long id() {
-        return id;
+        return number;
     }
 
     /** Describes it and opens a survey of the whole; its number. */
@@ -65,7 +69,7 @@ final class Described {
         if (!at.matches(".*/machines/\\d+")) {
             throw new Visitor.Missing("the machine was not saved: " + Visitor.wrong(saved));
         }
-        id = Long.parseLong(at.replaceFirst(".*/", ""));
+        number = Long.parseLong(at.replaceFirst(".*/", ""));
         Visitor.Filled open = Visitor.form(saved, "/surveys").choose("role", "buyer").set("scope", "WHOLE").set("judgedAs", "WORKABLE");
         Matcher id = Pattern.compile("/surveys/(\\d+)/").matcher(visitor.press(open).location());
         if (!id.find()) {
@@ -84,6 +88,9 @@ final class Described {
         for (JsonNode node : machine.get("drive").get("stages")) {
             String text = node.asString();
             String head = text.split("[:,(]|\\d")[0].strip();
+            if (names.leavesOut(id, head)) {
+                continue;
+            }
             if (head.equals("direction")) {
                 form.clear("reverses").tick("reverses", "yes");
                 continue;
@@ -153,7 +160,7 @@ final class Described {
         } else if (text.contains("by command")) {
             return "COMMANDED";
         }
-        return text.contains("belt") ? "BELT" : "GEAR";
+        return text.contains("belt") ? "BELT" : text.contains("(slower") ? "BACK_GEAR" : "GEAR";
     }
 
     static List<String> numbers(String text) {

@@ -21,6 +21,7 @@ final class Doing {
     private final Described described;
     private final Names names;
     private final long survey;
+    private boolean ownTachometer;
     private final List<String> complaints = new ArrayList<>();
     /** Pages that answered what was done, by the story's name of the step, in order. */
     private final Map<String, List<Document>> answers = new LinkedHashMap<>();
@@ -104,6 +105,7 @@ final class Doing {
         for (JsonNode gauge : story.get("gauges")) {
             String name = gauge.get("name").asString();
             if (name.contains("tachometer")) {
+                tachometer(gauge);
                 continue;
             }
             // What is compared against a block by an indicator is a micrometer's work here.
@@ -111,6 +113,16 @@ final class Doing {
             if (name.contains("indicator")) {
                 list(gauge, "MICROMETER");
             }
+        }
+    }
+
+    /** The house's usual one is good to half a per cent; another is listed, with no digit of its own: what it shows counts. */
+    private void tachometer(JsonNode gauge) {
+        ownTachometer = !gauge.get("uCal").asString().equals("0.5 %");
+        if (ownTachometer) {
+            Visitor.Filled form = Visitor.form(visitor.open("/house/gauges?gauge=new"), "/house/gauges").set("kind", "TACHOMETER")
+                    .set("name", gauge.get("name").asString()).set("resolution", "0").set("calibration", gauge.get("uCal").asString());
+            refused(visitor.press(form.has("reason") ? form.set("reason", "ours") : form, "act", "save"));
         }
     }
 
@@ -192,6 +204,9 @@ final class Doing {
         String press = "record";
         if (form.has("reading") && !act.has("typed")) {
             form.set("reading", reads);
+            if (ownTachometer) {
+                form.chooseFrom("method", "contact tachometer");
+            }
             if (act.path("with").asString("").contains("display")) {
                 form.choose("method", "the machine’s display");
             }
@@ -478,7 +493,8 @@ final class Doing {
     /** The entry a step was recorded as last. */
     private String entryOf(String step) {
         List<Document> pages = answers.getOrDefault(step, List.of());
-        return pages.isEmpty() ? "" : pages.get(pages.size() - 1).select(".done a[href*=strike]").attr("href").replaceFirst(".*strike=", "");
+        return pages.isEmpty() ? "" : pages.get(pages.size() - 1).select(".done a[href*=strike]").attr("href").replaceFirst(".*strike=",
+                "");
     }
 
     /** Every step that takes a mark only, and the checks of the spindle, as it should be. */

@@ -230,8 +230,12 @@ final class Expecting {
     }
 
     private Optional<Found> find(String of) {
+        if (!names.page(of).isEmpty()) {
+            return Optional.of(new Found(Shown.plain(shown.page(names.page(of)).text()), ""));
+        }
         List<String[]> keys = names.stepOf(id(), of);
-        String[] key = doing.answers().containsKey(of) ? new String[] {of, "-1"} : keys.isEmpty() ? new String[] {of.split(", ")[0], of.endsWith("first") ? "0" : of.endsWith("second") ? "1" : "-1"}
+        String[] key = doing.answers().containsKey(of) ? new String[] {of, "-1"} : keys.isEmpty() ? new String[] {of.split(", ")[0],
+                of.endsWith("first") ? "0" : of.endsWith("second") ? "1" : "-1"}
                 : keys.get(0);
         List<Document> answers = doing.answers().get(key[0]);
         if (answers == null && of.startsWith("run ")) {
