@@ -103,9 +103,9 @@ final class Shown {
         return text.replace('\u00a0', ' ').replace('\u202f', ' ').replace('\u2009', ' ');
     }
 
-    /** Without what is in quotation marks: somebody else's words. */
+    /** Without what is in quotation marks, somebody else's words, and without times, whose seconds are no figure. */
     private static String unquoted(String text) {
-        return plain(text).replaceAll("“[^”]*”", "“”");
+        return plain(text).replaceAll("“[^”]*”", "“”").replaceAll("\\d{4}-\\d\\d-\\d\\dT[\\d:.]+Z?", "");
     }
 
     private static String pdf(byte[] file) {
