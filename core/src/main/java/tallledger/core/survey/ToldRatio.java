@@ -108,17 +108,18 @@ public record ToldRatio(String stage, String position, String against, double ra
 
     /** Whether a value somebody named lies within U of it. */
     public boolean holds(double named) {
-        return one && Math.abs(named - ratio) <= expanded;
+        // Of a faster position people name how many times faster it is.
+        return one && (ratio < 1 ? Math.abs(named - 1 / ratio) <= expanded / ratio / ratio : Math.abs(named - ratio) <= expanded);
     }
 
     /**
      * What to take it for: of the values somebody named the only one within U, else what was measured, to four digits; empty where the
-     * pairs are not one ratio.
+     * pairs are not one ratio, and of a position that is the faster one.
      */
     public Optional<BigDecimal> taken(List<Claim> claims) {
         List<BigDecimal> stand = claims.stream().filter(c -> c.attribute() == Claim.Attribute.RATIO).flatMap(c -> named(c).stream())
                 .filter(n -> holds(n.doubleValue())).distinct().toList();
-        return !one ? Optional.empty() : Optional.of(stand.size() == 1 ? stand.get(0)
+        return !one || ratio < 1 ? Optional.empty() : Optional.of(stand.size() == 1 ? stand.get(0)
                 : new BigDecimal(ratio).round(new MathContext(4)));
     }
 
@@ -132,7 +133,9 @@ public record ToldRatio(String stage, String position, String against, double ra
 
     /** In words: the ratio with what it leaves open, and from how many pairs; or that the pairs are not one ratio. */
     public Reason says() {
-        return Reason.of(one ? SurveyReason.RATIO_TOLD : SurveyReason.RATIO_SEVERAL, stage + " " + position, stage + " " + against,
-                new Quantity(new BigDecimal(ratio).round(SHOWN), expanded, ""));
+        boolean faster = ratio < 1;
+        SurveyReason said = !one ? SurveyReason.RATIO_SEVERAL : faster ? SurveyReason.RATIO_FASTER : SurveyReason.RATIO_TOLD;
+        return Reason.of(said, stage + " " + position, stage + " " + against, new Quantity(new BigDecimal(faster ? 1 / ratio : ratio)
+                .round(SHOWN), faster ? expanded / ratio / ratio : expanded, ""));
     }
 }

@@ -81,6 +81,15 @@ class ToldRatioTest {
         assertThat(ToldRatio.of(with("A 1 90", "B 2 560").drive())).isEmpty();
     }
 
+    /** The unknown one may be the faster: it is said so, and nothing is taken for a reduction. */
+    @Test
+    void aFasterPositionIsSaidToBeFaster() {
+        ToldRatio told = ToldRatio.of(with("A 1 945", "B 1 315").drive()).get(0);
+        assertThat(told.says().code()).isEqualTo("ratio.faster");
+        assertThat(told.holds(3)).isTrue();
+        assertThat(told.taken(machine.claims())).isEmpty();
+    }
+
     @Test
     void whatWasNamedStandsOrIsRefused() {
         assertThat(ClaimVerdict.of(with("A 1 91.0", "B 1 318", "A 2 161", "B 2 563"))).allSatisfy(v -> {
