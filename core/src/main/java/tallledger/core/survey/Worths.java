@@ -20,7 +20,9 @@ import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.price.Background;
 import tallledger.core.price.Cost;
 import tallledger.core.price.Mixture;
@@ -55,6 +57,7 @@ public final class Worths {
     private final double scrap;
     private final Map<String, List<Repair>> repairs = new HashMap<>();
     private final Map<String, Double> paid = new HashMap<>();
+    private final Map<StepId, List<Ask>> asks = new HashMap<>();
     private final Elements elements;
     private final Map<Element, Double> marginals = new HashMap<>();
 
@@ -74,7 +77,7 @@ public final class Worths {
         survey.house().repairs().forEach(r -> repairs.computeIfAbsent(r.about(), x -> new ArrayList<>()).add(r));
         this.tells = tells(good, bad);
         survey.steps().latest().values().stream().filter(r -> r.isBad() && r.severity() != Severity.NOTE)
-                .filter(r -> !good.contains(r.step().id().written())).forEach(r -> pay(mixture(r.step())));
+                .filter(r -> !good.contains(r.step().id().written())).forEach(r -> pay(mixture(r)));
         bad.forEach(id -> survey.steps().step(id).ifPresent(s -> pay(mixture(s))));
         if (!driveFailed()) {
             chances(tells.lambda).forEach(marginals::put);
@@ -161,6 +164,14 @@ public final class Worths {
         return mixture(rows, place(step));
     }
 
+    /** The same of one that was found bad, by its symptom where it shows one before its system's (W 4.2). */
+    public Mixture mixture(StepResult found) {
+        Step step = found.step();
+        boolean own = Stream.of(step.id().written(), step.code()).anyMatch(about -> !rows(about).isEmpty());
+        return !own && !rows(Repair.STOPS_LATE).isEmpty() && found.as(WatchedCycle.Watched.class).filter(w -> w.runsDownLong(rules)).isPresent()
+                ? mixture(rows(Repair.STOPS_LATE), place(step)) : mixture(step);
+    }
+
     private static String place(Step step) {
         return step.axis().map(a -> a.written()).orElse("");
     }
@@ -195,6 +206,33 @@ public final class Worths {
     public double of(Step step) {
         return chance(step) * mixture(step).shares().stream().mapToDouble(s -> s.share() * s.cost().mean()
                 * (1 - paid.getOrDefault(s.key(), 0.0))).sum();
+    }
+
+    /**
+     * What a step may ask for.
+     *
+     * @param repair its key
+     * @param chance p·w, that the step is bad and leads to it
+     * @param worth  mean·(1 − q), what it costs by so much as was found does not pay it already
+     */
+    record Ask(String repair, double chance, double worth) {
+    }
+
+    /** The repairs that a step may ask for and that cost something still. */
+    List<Ask> asks(Step step) {
+        return asks.computeIfAbsent(step.id(), id -> mixture(step).shares().stream().map(s -> new Ask(s.key(), chance(step) * s.share(),
+                s.cost().mean() * (1 - paid.getOrDefault(s.key(), 0.0)))).filter(a -> a.worth > 0 && a.chance > 0).toList());
+    }
+
+    /** Σ mean·(1 − q)·(1 − Π (1 − p·w)): what looking at all of them takes off the unknown, a repair paid once. */
+    public double together(List<Step> steps) {
+        Map<String, Double> spared = new LinkedHashMap<>();
+        Map<String, Double> worth = new HashMap<>();
+        steps.forEach(step -> asks(step).forEach(a -> {
+            spared.merge(a.repair, 1 - a.chance, (x, y) -> x * y);
+            worth.put(a.repair, a.worth);
+        }));
+        return spared.entrySet().stream().mapToDouble(e -> worth.get(e.getKey()) * (1 - e.getValue())).sum();
     }
 
     /** Whether a run failed by what was heard or felt: from then on the drive is what its posterior says. */
