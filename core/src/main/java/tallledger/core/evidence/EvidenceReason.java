@@ -179,6 +179,7 @@ public enum EvidenceReason implements ReasonCode {
     WHEEL_MS("wheel.ms", "v"),
     WHEEL_RPM("wheel.rpm", "v"),
     WHEELS_NO_CHART("wheels.no-chart", "count"),
+    CYCLE_RUNS_DOWN("cycle.runs-down"),
     CYCLE_HAZARD("cycle.hazard"),
     CYCLE_EARLY_OPEN("cycle.line.EARLY-open", "event", "took", "least", "most", "whose"),
     CYCLE_LINE(List.of(CycleResult.Verdict.EARLY, CycleResult.Verdict.LATE, CycleResult.Verdict.MISSING, CycleResult.Verdict.EXTRA,

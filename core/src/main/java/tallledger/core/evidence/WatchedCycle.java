@@ -124,6 +124,12 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         public CycleResult result(Rules rules) {
             return CycleResult.of(script(rules), log, rules);
         }
+
+        /** Whether all that is wrong is that it stops, and takes too long to: what was pressed did its work, what holds it does not. */
+        public boolean runsDownLong(Rules rules) {
+            List<CycleResult.Line> wrong = result(rules).wrong();
+            return !wrong.isEmpty() && wrong.stream().allMatch(l -> STOPS.equals(l.event()) && l.verdict() == CycleResult.Verdict.LATE);
+        }
     }
 
     @Override
@@ -155,11 +161,15 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         passes.ifPresent(because::add);
         result.wrong().stream().filter(line -> passes.isEmpty() || !line.event().equals(PASS))
                 .forEach(line -> because.add(missingAt(line, result).orElseGet(() -> wrong(line))));
+        if (watched.runsDownLong(rules)) {
+            because.add(Reason.of(EvidenceReason.CYCLE_RUNS_DOWN));
+        }
         return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE)
                 : Optional.empty());
     }
 
     private static final String PASS = "pass";
+    private static final String STOPS = "stops";
 
     /** Passes are counted: one too many or too few is told by its number, not event by event. */
     private static Optional<Reason> passes(Watched watched, Rules rules) {

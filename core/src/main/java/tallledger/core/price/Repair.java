@@ -1,5 +1,6 @@
 package tallledger.core.price;
 
+import java.util.List;
 import tallledger.core.reason.Refused;
 
 /**
@@ -16,6 +17,12 @@ public record Repair(String about, String element, String what, Spread hours, Sp
 
     /** Rows for an element of the drive of which nothing was heard yet. */
     public static final String ELEMENT = "ELEMENT";
+    /** A speed outside its limit of which nothing was heard. */
+    public static final String SPEED_OFF = "SPEED_OFF";
+    /** What stops when it is told to, and takes too long. */
+    public static final String STOPS_LATE = "STOPS_LATE";
+    /** What a row can be about that is no symptom of a run, no system and no step. */
+    public static final List<String> ABOUT = List.of(ELEMENT, SPEED_OFF, STOPS_LATE);
     private static final int LONGEST = 200;
 
     /** @throws Refused where it names nothing, or at "hours" or "parts" */

@@ -251,12 +251,12 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
                         .orElseGet(() -> new Priced(f, Optional.empty(), By.KIT));
             }
             if (rests.get() instanceof StepResult r) {
-                Mixture m = worths.mixture(r.step());
+                Mixture m = worths.mixture(r);
                 return new Priced(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
             }
             // What was heard or felt is the drive's, by its posterior; a speed alone that is off is a matter of its setting.
             boolean heard = !((Run) rests.get()).record().symptoms().isEmpty();
-            return heard ? new Priced(f, Optional.empty(), By.DRIVE) : table(f, List.of("SPEED_OFF"));
+            return heard ? new Priced(f, Optional.empty(), By.DRIVE) : table(f, List.of(Repair.SPEED_OFF));
         }
 
         private Priced table(Finding f, List<String> abouts) {

@@ -254,6 +254,21 @@ class MoneyTest {
         assertThat(chosen.priced()).extracting(Money.Priced::by).containsExactly(Money.By.CHOSEN);
     }
 
+    /** A stop that does its work and takes too long is the brake's; one that does not hold is the button's. */
+    @Test
+    void whatRunsDownTooLongIsItsBrake() {
+        House house = House.shipped(List.of(), List.of(repair("stop", "", "button renewed", 40), repair("STOPS_LATE", "", "brake lined",
+                300)));
+        book.step("emergency-stop", false, "log", "runs 0\nstop-pressed 3\nstops 28\nstop-released 30\nstays-stopped 45\nstarted 50");
+        Money late = Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING);
+        assertThat(late.putRight().mean()).isEqualTo(300, within(1e-9));
+        assertThat(late.priced().get(0).finding().what().toString()).contains("cycle.runs-down");
+        book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 28\nstop-released 30\nstarts-by-itself 31");
+        Money hazard = Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING);
+        assertThat(hazard.putRight().mean()).isEqualTo(40, within(1e-9));
+        assertThat(hazard.priced().get(0).finding().what().toString()).doesNotContain("cycle.runs-down");
+    }
+
     /** What looking at one step is worth, looked at or not; what the table has nothing for is worth nothing that is known. */
     @Test
     void whatLookingIsWorth() {

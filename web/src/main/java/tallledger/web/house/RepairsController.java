@@ -116,7 +116,7 @@ class RepairsController {
 
     private String words(String about) {
         return Stream.of(Symptom.values()).filter(s -> s.name().equals(about)).findFirst().map(words::of)
-                .orElseGet(() -> about.equals(Repair.ELEMENT) || about.equals("SPEED_OFF") ? words.say("repair-about." + about)
+                .orElseGet(() -> Repair.ABOUT.contains(about) ? words.say("repair-about." + about)
                         : Catalogue.systems().contains(about) ? words.say("system." + about.replace(' ', '-'))
                         : words.say("repair-about.step", about));
     }

@@ -30,9 +30,6 @@ public final class RepairsTable {
     private static final List<String> COLUMNS = List.of("about", "element", "repair", "hours low", "hours likely", "hours high",
             "parts low", "parts likely", "parts high");
 
-    /** A speed outside its limit of which nothing was heard. */
-    private static final String SPEED_OFF = "SPEED_OFF";
-
     private RepairsTable() {
     }
 
@@ -107,7 +104,7 @@ public final class RepairsTable {
 
     /** What a row can be about: parts of the drive, symptoms, systems, then steps by their codes. */
     public static List<String> subjects() {
-        return Stream.of(Stream.of(Repair.ELEMENT, SPEED_OFF), Stream.of(Symptom.values()).map(Enum::name), Catalogue.systems().stream(),
+        return Stream.of(Repair.ABOUT.stream(), Stream.of(Symptom.values()).map(Enum::name), Catalogue.systems().stream(),
                 Catalogue.codes().stream()).flatMap(s -> s).distinct().toList();
     }
 
