@@ -3,6 +3,7 @@ package tallledger.core.survey;
 import tallledger.core.gauge.Grade;
 import tallledger.core.family.Part;
 import tallledger.core.family.Need;
+import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -147,11 +148,12 @@ public sealed interface Event {
      * @param items   how many
      * @param mounted what is on the spindle; as typed, since an old record does not name its unit
      */
-    record StartConfirmed(int items, Optional<Payload> mounted, Optional<Basis> basis) implements Event {
+    record StartConfirmed(int items, Optional<Payload> mounted, Optional<Basis> basis, List<Integer> despite) implements Event {
         static StartConfirmed from(Entry entry) {
             Payload p = entry.payload();
             StartConfirmed event = new StartConfirmed(p.texts("items").size(), p.has("mounted") ? Optional.of(p.part("mounted"))
-                    : Optional.empty(), Basis.from(p));
+                    : Optional.empty(), Basis.from(p),
+                    p.decimals("despite").stream().map(BigDecimal::intValueExact).toList());
             event.mounted(LengthUnit.MM);
             return event;
         }

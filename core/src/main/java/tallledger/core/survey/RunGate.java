@@ -33,7 +33,7 @@ public final class RunGate {
      * speed is beyond it or nobody knows it. Empty where it may, or where nobody said what is mounted.
      */
     public static Optional<Reason> refusal(Survey survey, Route route) {
-        List<Made> stopping = stopping(survey);
+        List<Made> stopping = unnamed(survey);
         if (!stopping.isEmpty()) {
             // A speed that a person says stops use is run again where it was put right, and that alone.
             boolean own = stopping.stream().allMatch(m -> m.task().route().filter(route::equals).isPresent());
@@ -61,7 +61,7 @@ public final class RunGate {
      */
     public static Optional<Reason> refusal(Survey survey, Step step) {
         boolean own = survey.steps().stopUse().stream().anyMatch(r -> r.step().system().equals(step.system()));
-        return step.runs() && !own && !stopping(survey).isEmpty() ? Optional.of(stopUse(survey)) : Optional.empty();
+        return step.runs() && !own && !unnamed(survey).isEmpty() ? Optional.of(stopUse(survey)) : Optional.empty();
     }
 
     /** What stops use: steps by the rules or because somebody says so, and runs that count and of which somebody says so. */
@@ -72,13 +72,27 @@ public final class RunGate {
         return Stream.concat(survey.steps().stopUse().stream().map(Made.class::cast), runs).toList();
     }
 
+    /**
+     * What stops use and was not named at this start. Who stops the machine, leaves it and starts it again with the danger named and
+     * kept clear of may run on for the survey's sake; what is found after that start stops it anew.
+     */
+    public static List<Made> unnamed(Survey survey) {
+        return stopping(survey).stream().filter(made -> !survey.steps().sitting().despite().contains(made.entry())).toList();
+    }
+
     /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
     public static Reason stopUse(Survey survey) {
         int still = (int) survey.steps().open().stream().filter(s -> !s.runs()).count();
         return Reason.of(SurveyReason.GATE_STOP_USE, stopping(survey).stream().map(made -> named(survey, made)).toList(), still);
     }
 
-    private static Object named(Survey survey, Made made) {
+    /** What stops use is known to who started, and they run on: nobody else uses the machine. */
+    public static Reason despite(Survey survey) {
+        return Reason.of(SurveyReason.GATE_DESPITE, stopping(survey).stream().map(made -> named(survey, made)).toList());
+    }
+
+    /** What stops use, by name and why. */
+    public static Object named(Survey survey, Made made) {
         // That a hazard stops use is said of all of them already; why a person says so stands with what was found.
         List<Object> because = new ArrayList<>(made.because().stream().filter(r -> !r.is(EvidenceReason.CYCLE_HAZARD)).toList());
         Optional.ofNullable(survey.regrades().get(made.entry())).filter(r -> r.what().severity() == Severity.STOP_USE)
@@ -112,7 +126,7 @@ public final class RunGate {
     /** Every route that is not planned now: those that may not be run, and while something stops use every one, its own test too. */
     public static Set<Route> refused(Survey survey) {
         Set<Route> refused = new HashSet<>();
-        if (!stopping(survey).isEmpty()) {
+        if (!unnamed(survey).isEmpty()) {
             survey.drive().table().speeds().forEach(s -> refused.addAll(s.routes()));
         } else if (survey.steps().mounted().isPresent()) {
             survey.drive().table().speeds()

@@ -50,6 +50,8 @@ final class StepFold {
     private Scope scope = Scope.WHOLE;
     private Optional<Mounted> mounted = Optional.empty();
     private Optional<Mounted> wheelMark = Optional.empty();
+    /** Entries of what stops use and was named at this start. */
+    private Set<Integer> despite = Set.of();
     private Optional<Temperatures> temperatures = Optional.empty();
     private Optional<Noted<CutMade>> cut = Optional.empty();
     private Optional<Noted<Lift>> lift = Optional.empty();
@@ -76,7 +78,7 @@ final class StepFold {
         StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats),
                 List.copyOf(judged.values()), Map.copyOf(severities));
         StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark,
-                temperatures, cut, last);
+                temperatures, cut, last, despite);
         return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
 
@@ -99,11 +101,13 @@ final class StepFold {
     void started(Event.StartConfirmed event) {
         confirm(Need.of(Need.Kind.POWER_ON));
         event.mounted(unit).ifPresent(m -> mounted = Optional.of(m));
+        despite = Set.copyOf(event.despite());
     }
 
     /** A sitting ends: nothing that was confirmed stands, and nobody knows how warm it is by then. */
     void stopped() {
         standing.clear();
+        despite = Set.of();
         temperatures = Optional.empty();
     }
 

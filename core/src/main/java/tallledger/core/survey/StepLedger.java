@@ -63,9 +63,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param temperatures of machine and gauges, where they were read
      * @param cut       the test cut made last, with its entry
      * @param until     time of the last entry
+     * @param despite   entries of what stops use and was named at the last start, by who starts: they keep clear of it
      */
     public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted,
-            Optional<Mounted> wheelMark, Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until) {
+            Optional<Mounted> wheelMark, Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until,
+            Set<Integer> despite) {
     }
 
     /**

@@ -12,6 +12,7 @@ import tallledger.core.family.Part;
 import tallledger.core.family.Step;
 import java.math.BigDecimal;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,10 +81,21 @@ public final class SurveyEntries {
         return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
     }
 
-    /** @param mounted what is on the spindle, and what is marked on it */
     public static Draft startConfirmed(By by, Basis basis, List<StartItem> items, Mounted mounted) {
-        return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList(), "mounted", mounted.toPayload(),
-                "basis", basis.toPayload()));
+        return startConfirmed(by, basis, items, mounted, List.of());
+    }
+
+    /**
+     * @param mounted what is on the spindle, and what is marked on it
+     * @param despite entries of what stops use and is known to who starts: they keep clear of it, and run on for this start
+     */
+    public static Draft startConfirmed(By by, Basis basis, List<StartItem> items, Mounted mounted, List<Integer> despite) {
+        Map<String, Object> payload = new LinkedHashMap<>(Map.of("items", items.stream().map(Enum::name).toList(), "mounted",
+                mounted.toPayload(), "basis", basis.toPayload()));
+        if (!despite.isEmpty()) {
+            payload.put("despite", despite.stream().map(String::valueOf).toList());
+        }
+        return draft(by, Kind.START_CONFIRMED, "", payload);
     }
 
     /**

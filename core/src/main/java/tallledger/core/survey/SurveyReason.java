@@ -10,6 +10,7 @@ enum SurveyReason implements ReasonCode {
     DOUBT_PLATE_STANDS("doubt.plate-stands", "read", "entry", "plate", "predicted"),
     GAUGE_OVERDUE("gauge.overdue", "name", "due"),
     GATE_STOP_ITEM("gate.stop-item", "name", "because"),
+    GATE_DESPITE("gate.despite", "because"),
     GATE_STOP_USE("gate.stop-use", "because", "still"),
     GATE_UNKNOWN("gate.unknown", "kind"),
     NEEDS_UNCONFIRMED("needs.unconfirmed", "missing", "count"),

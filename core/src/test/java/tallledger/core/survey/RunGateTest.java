@@ -71,6 +71,33 @@ class RunGateTest {
         assertThat(RunGate.refusal(survey, ledger.step("travel.table").orElseThrow())).isEmpty();
     }
 
+    /** Who stops and leaves the machine may start it again with the danger named; a new one stops it anew, and so does a pause. */
+    @Test
+    void withTheDangerNamedAtTheStartItRunsOnForTheSurvey() {
+        book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
+        int danger = book.ledger().stopUse().get(0).entry();
+        book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
+        assertThat(why("A")).isEqualTo("gate.stop-use");
+        start(List.of());
+        assertThat(why("A")).isEqualTo("gate.stop-use");
+        start(List.of(danger));
+        assertThat(refused()).isEmpty();
+        Survey survey = book.survey();
+        assertThat(RunGate.refusal(survey, survey.steps().step("feed.table.minus").orElseThrow())).isEmpty();
+        assertThat(RunGate.stopping(survey)).extracting(Made::entry).containsExactly(danger);
+        book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
+        assertThat(why("A")).isEqualTo("gate.stop-use");
+        start(List.of(danger, book.ledger().stopUse().get(0).entry()));
+        assertThat(refused()).isEmpty();
+        book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
+        assertThat(why("A")).isEqualTo("gate.stop-use");
+    }
+
+    private void start(List<Integer> despite) {
+        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
+                Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM), despite));
+    }
+
     @Test
     void onceItIsPutRightAndTestedAgainItMayRun() {
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");

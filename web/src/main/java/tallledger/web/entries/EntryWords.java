@@ -50,7 +50,8 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
     @Override
     public String started(Event.StartConfirmed event, Entry entry) {
         return words.say("entry.start", event.items()) + event.mounted()
-                .map(m -> mounted(m, event.basis().map(Basis::bare).orElse(LengthUnit.MM))).orElse("");
+                .map(m -> mounted(m, event.basis().map(Basis::bare).orElse(LengthUnit.MM))).orElse("")
+                + (event.despite().isEmpty() ? "" : words.say("entry.start-despite", event.despite()));
     }
 
     @Override

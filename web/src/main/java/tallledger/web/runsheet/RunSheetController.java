@@ -18,6 +18,7 @@ import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.reason.Reason;
 import tallledger.core.evidence.DriveCheck;
+import tallledger.core.survey.Made;
 import tallledger.core.survey.RunGate;
 import tallledger.core.gauge.Grade;
 import tallledger.core.survey.Scope;
@@ -102,9 +103,15 @@ class RunSheetController {
         if (!unticked.isEmpty()) {
             typed.refuse("safe", Reason.of(WebReason.START_UNTICKED, unticked.size(), items.size()));
         }
+        // What stops use is named at each start, each by itself: its number is that of the entry that found it.
+        List<Integer> known = RunGate.stopping(survey.core()).stream().map(Made::entry)
+                .filter(entry -> typed.holds("known", String.valueOf(entry))).toList();
+        if (known.size() < RunGate.stopping(survey.core()).size()) {
+            typed.refuse("known", Reason.of(WebReason.START_UNKNOWN));
+        }
         return sheet.write(survey, typed, model, response,
                 () -> MountedForm.read(typed, survey.folded().machine().identity()).map(mounted ->
-                        SurveyEntries.startConfirmed(survey.by(clock, typed.get("author")), survey.basis(), items, mounted)));
+                        SurveyEntries.startConfirmed(survey.by(clock, typed.get("author")), survey.basis(), items, mounted, known)));
     }
 
     @PostMapping("/surveys/{id}/stop")

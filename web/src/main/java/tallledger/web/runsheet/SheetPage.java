@@ -31,6 +31,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.Films;
+import tallledger.core.survey.Made;
 import tallledger.core.survey.RunGate;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.SheetPlan;
@@ -60,6 +61,10 @@ public class SheetPage {
 
     /** What can be on the spindle, and the fields its marks are typed into. */
     public record Mountable(Mounted.Kind kind, List<String> fields) {
+    }
+
+    /** What stops use, to be named at the start: the entry that found it, and its name with why. */
+    public record Danger(int entry, Object name) {
     }
 
     private final Plans plans;
@@ -99,8 +104,13 @@ public class SheetPage {
         Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r))
                 .or(() -> step.flatMap(s -> RunGate.refusal(survey.core(), s)));
         model.addAttribute("gate", gate.orElse(null));
-        boolean starts = gate.isEmpty() && (route.isPresent() || step.filter(Step::runs).isPresent());
-        model.addAttribute("stopUse", RunGate.stopping(survey.core()).isEmpty() ? null : RunGate.stopUse(survey.core()));
+        List<Made> stopping = RunGate.stopping(survey.core());
+        boolean named = RunGate.unnamed(survey.core()).isEmpty();
+        // The start checks are where what stops use is named: they are asked although nothing may be run before.
+        boolean starts = (gate.isEmpty() || !named) && (route.isPresent() || step.filter(Step::runs).isPresent());
+        model.addAttribute("stopUse", stopping.isEmpty() ? null : named ? RunGate.despite(survey.core()) : RunGate.stopUse(survey.core()));
+        model.addAttribute("stopping", stopping.stream().map(m -> new Danger(m.entry(), RunGate.named(survey.core(), m))).toList());
+        model.addAttribute("named", named);
         start(survey, starts, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";

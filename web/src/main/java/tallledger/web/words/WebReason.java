@@ -112,6 +112,7 @@ public enum WebReason implements ReasonCode {
     STAGE_SEVERAL("stage.several", "typed"),
     STAGE_VALUES_COUNT("stage.values-count", "count", "wanted"),
     STAGE_VARIATOR("stage.variator", "typed"),
+    START_UNKNOWN("start.unknown"),
     START_UNTICKED("start.unticked", "unticked", "items"),
     STEP_UNDECIDED("step.undecided"),
     STORE_BROKEN("store.broken", "sequence", "because"),

@@ -168,7 +168,7 @@ final class Doing {
     private Document ready(String key) {
         Document page = visitor.open(at("/run?step=" + key));
         if (!page.select("form.start").isEmpty()) {
-            Visitor.Filled start = Visitor.form(page, "/start").clear("safe").tick("safe");
+            Visitor.Filled start = Visitor.form(page, "/start").clear("safe").tick("safe").tick("known");
             if (start.has("mounted")) {
                 String chuck = story.get("machine").path("chuck").asString("");
                 start.set("mounted", chuck.isEmpty() ? "NOTHING" : "CHUCK");
