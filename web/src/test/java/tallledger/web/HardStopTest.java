@@ -12,6 +12,9 @@ import java.time.Duration;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tallledger.practice.KestrelVale;
+import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
 
 /** Kills the process in mid-survey: nothing recorded is lost, and the page left open can still post. */
 class HardStopTest {
@@ -21,6 +24,9 @@ class HardStopTest {
 
     @Test
     void whatWasRecordedOutlivesAKilledProcess() throws Exception {
+        try (App app = App.on(data)) {
+            app.bean(Shelves.class).addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
+        }
         int port = freePort();
         Browser browser = Browser.open();
         Page page = browser.page();
@@ -62,7 +68,7 @@ class HardStopTest {
     private Process start(int port) throws IOException, InterruptedException {
         Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java",
                 "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"),
-                "tallledger.web.TallLedger", "--server.port=" + port, "--tallledger.data=" + data, "--tallledger.demo=true",
+                "tallledger.web.TallLedger", "--server.port=" + port, "--tallledger.data=" + data, "--tallledger.demo=false",
                 "--tallledger.warm=false")
                 .redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log.txt")).start();
         Instant giveUp = Instant.now().plus(Duration.ofSeconds(60));

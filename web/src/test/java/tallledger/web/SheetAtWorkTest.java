@@ -10,6 +10,8 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -17,6 +19,7 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
@@ -314,11 +317,11 @@ class SheetAtWorkTest {
     }
 
     @Test
-    void aPhotographTooLargeIsSaidBeforeItIsSent() {
+    void aPhotographTooLargeIsSaidBeforeItIsSent(@TempDir Path folder) throws Exception {
         long survey = whole(KestrelVale.castervaleU2().description());
         Browser browser = Browser.open();
         Page page = open(browser, survey, "castings");
-        page.setInputFiles("#photo", new FilePayload("huge.jpg", "image/jpeg", new byte[16 * 1024 * 1024]));
+        page.setInputFiles("#photo", Files.write(folder.resolve("huge.jpg"), new byte[16 * 1024 * 1024]));
         page.click("text=Add the photograph");
         page.locator("text=That is over 15 MB").waitFor();
         assertThat(page.url()).contains("step=castings");

@@ -83,42 +83,29 @@ final class RunOrder {
 
     private Ordered exact() {
         int full = (1 << count) - 1;
-        double[][] best = new double[full + 1][count];
-        int[][] from = new int[full + 1][count];
-        for (double[] row : best) {
-            Arrays.fill(row, Double.POSITIVE_INFINITY);
-        }
-        double[] reach = new double[full + 1];
-        for (int done = 0; done <= full; done++) {
-            double highest = startHighest();
-            double slowestLeft = Double.MAX_VALUE;
-            for (int i = 0; i < count; i++) {
-                if ((done >> i & 1) == 1) {
-                    highest = Math.max(highest, rpm[i]);
-                } else {
-                    slowestLeft = Math.min(slowestLeft, rpm[i]);
-                }
-            }
-            reach[done] = done == full ? 0 : Math.max(reach(highest), slowestLeft) * (1 + 1e-9);
-        }
+        double[] best = new double[(full + 1) * count];
+        byte[] from = new byte[(full + 1) * count];
+        Arrays.fill(best, Double.POSITIVE_INFINITY);
+        double[] reach = reaches(full);
         for (int i = 0; i < count; i++) {
             if (rpm[i] <= reach[0] && begins[i]) {
-                best[1 << i][i] = first[i];
-                from[1 << i][i] = -1;
+                best[(1 << i) * count + i] = first[i];
+                from[(1 << i) * count + i] = -1;
             }
         }
         for (int done = 1; done < full; done++) {
             for (int last = 0; last < count; last++) {
-                double here = best[done][last];
+                double here = best[done * count + last];
                 if (here == Double.POSITIVE_INFINITY) {
                     continue;
                 }
-                for (int next = 0; next < count; next++) {
-                    if ((done >> next & 1) == 0 && rpm[next] <= reach[done]) {
-                        int then = done | 1 << next;
-                        if (here + move[last][next] < best[then][next] - RUNG / 10) {
-                            best[then][next] = here + move[last][next];
-                            from[then][next] = last;
+                // Runs stand from slow to fast: the first out of reach ends it.
+                for (int next = 0; next < count && rpm[next] <= reach[done]; next++) {
+                    if ((done >> next & 1) == 0) {
+                        int then = (done | 1 << next) * count + next;
+                        if (here + move[last][next] < best[then] - RUNG / 10) {
+                            best[then] = here + move[last][next];
+                            from[then] = (byte) last;
                         }
                     }
                 }
@@ -127,21 +114,36 @@ final class RunOrder {
         return traced(best, from, full);
     }
 
-    private Ordered traced(double[][] best, int[][] from, int full) {
+    /** By which runs are done, the fastest that may be next. */
+    private double[] reaches(int full) {
+        double[] after = new double[count];
+        for (int i = 0; i < count; i++) {
+            after[i] = reach(Math.max(startHighest(), rpm[i]));
+        }
+        double atFirst = reach(startHighest());
+        double[] reach = new double[full + 1];
+        for (int done = 0; done < full; done++) {
+            double highest = done == 0 ? atFirst : after[Integer.SIZE - 1 - Integer.numberOfLeadingZeros(done)];
+            reach[done] = Math.max(highest, rpm[Integer.numberOfTrailingZeros(~done)]) * (1 + 1e-9);
+        }
+        return reach;
+    }
+
+    private Ordered traced(double[] best, byte[] from, int full) {
         int last = 0;
         for (int i = 1; i < count; i++) {
-            if (best[full][i] < best[full][last]) {
+            if (best[full * count + i] < best[full * count + last]) {
                 last = i;
             }
         }
-        if (best[full][last] == Double.POSITIVE_INFINITY) {
+        if (best[full * count + last] == Double.POSITIVE_INFINITY) {
             throw new IllegalStateException("no order of these runs obeys the cold-spindle rule: " + routes);
         }
-        double moving = whole(best[full][last]);
+        double moving = whole(best[full * count + last]);
         List<Route> order = new ArrayList<>();
         for (int done = full; last >= 0;) {
             order.add(routes.get(last));
-            int before = from[done][last];
+            int before = from[done * count + last];
             done &= ~(1 << last);
             last = before;
         }

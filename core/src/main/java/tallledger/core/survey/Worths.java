@@ -168,7 +168,8 @@ public final class Worths {
     public Mixture mixture(StepResult found) {
         Step step = found.step();
         boolean own = Stream.of(step.id().written(), step.code()).anyMatch(about -> !rows(about).isEmpty());
-        return !own && !rows(Repair.STOPS_LATE).isEmpty() && found.as(WatchedCycle.Watched.class).filter(w -> w.runsDownLong(rules)).isPresent()
+        boolean late = found.as(WatchedCycle.Watched.class).filter(w -> w.runsDownLong(rules)).isPresent();
+        return late && !own && !rows(Repair.STOPS_LATE).isEmpty()
                 ? mixture(rows(Repair.STOPS_LATE), place(step)) : mixture(step);
     }
 

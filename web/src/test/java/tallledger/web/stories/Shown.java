@@ -4,12 +4,12 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.apache.pdfbox.Loader;
@@ -31,6 +31,8 @@ final class Shown {
     private static final Set<String> READ = new HashSet<>();
 
     private final Map<String, String> texts = new LinkedHashMap<>();
+    private final String all;
+    private final String whole;
     private final Map<String, Document> pages = new LinkedHashMap<>();
 
     /** @param kind family and units: what an open step's form says was read once for all machines of a kind */
@@ -50,6 +52,8 @@ final class Shown {
         texts.put("refusals", unquoted(String.join("\n", visitor.refusals())));
         texts.put("pdf", unquoted(pdf(visitor.file("/surveys/" + survey + "/verdict.pdf"))));
         zip(visitor.file("/surveys/" + survey + "/survey.zip"));
+        all = plain(String.join("\n", texts.values()));
+        whole = plain(pages.values().stream().map(Shown::visible).collect(Collectors.joining("\n")));
     }
 
     private void add(String name, Document page) {
@@ -68,14 +72,12 @@ final class Shown {
 
     /** Everything, with line breaks between pages. */
     String all() {
-        return plain(String.join("\n", texts.values()));
+        return all;
     }
 
     /** Everything with what is quoted. */
     String whole() {
-        List<String> all = new ArrayList<>();
-        pages.values().forEach(p -> all.add(visible(p)));
-        return plain(String.join("\n", all));
+        return whole;
     }
 
     static String visible(Document page) {
