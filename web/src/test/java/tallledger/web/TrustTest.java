@@ -8,7 +8,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Cookie;
 import java.net.http.HttpResponse;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -110,6 +112,32 @@ class TrustTest {
         assertThat(http.post("/surveys/" + survey + "/step", forged, "author", "Q", "do", "good", "distance", "10", "turns", "50")
                 .statusCode()).isEqualTo(422);
         assertThat(survey(survey).head()).isEqualTo(2);
+    }
+
+    /** Stopped and left, it may be started again for the survey's sake by who names what stops use; by nobody who does not. */
+    @Test
+    void whatStopsUseIsNamedAtTheNextStart() {
+        long survey = whole(KestrelVale.brinmoorT1().description());
+        Map<String, String> form = http.form("/surveys/" + survey + "/run?step=isolator", "/surveys/" + survey + "/step");
+        http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "bad", "remark", "no handle");
+        Map<String, String> left = http.form("/surveys/" + survey + "/run?step=lamp", "/surveys/" + survey + "/stop");
+        assertThat(http.post("/surveys/" + survey + "/stop", left, "author", "Q").statusCode()).isEqualTo(302);
+        String start = page(survey, "0-0-0");
+        assertThat(start).contains("Before the spindle starts", "Stops use, and is still so", "name=\"known\" value=\"2\"")
+                .doesNotContain("id=\"reading\"");
+        List<String> safe = Pattern.compile("name=\"safe\" value=\"(\\w+)\"").matcher(start).results().map(m -> m.group(1)).toList();
+        Map<String, String> starting = http.form("/surveys/" + survey + "/run?step=0-0-0", "/surveys/" + survey + "/start");
+        starting.putAll(Map.of("author", "Q", "mounted", "NOTHING"));
+        List<Map.Entry<String, String>> ticked = new ArrayList<>(starting.entrySet());
+        safe.forEach(item -> ticked.add(Map.entry("safe", item)));
+        var refused = http.post("/surveys/" + survey + "/start", ticked);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("Something that stops use is still open");
+        ticked.add(Map.entry("known", "2"));
+        assertThat(http.post("/surveys/" + survey + "/start", ticked).statusCode()).isEqualTo(302);
+        assertThat(page(survey, "0-0-0")).contains("id=\"reading\"", "Nobody else uses the machine until it is put right");
+        assertThat(survey(survey).steps().sitting().despite()).containsExactly(2);
+        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("run on with this known and kept clear of, of entry 2");
     }
 
     @Test

@@ -13,6 +13,7 @@ import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.Finish;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.motion.Axis.Ability;
+import tallledger.core.motion.Axis;
 import tallledger.core.rules.Rule;
 
 /**
@@ -60,10 +61,16 @@ final class ChartLines {
             .of("table").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TSLOT_300, 300));
     static final Template XY_SQUARE = step("xy-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
             .of("saddle").records(ChartLine.per(ChartWay.SQUARE, Rule.XY_SQUARE_300, 300));
-    static final Template KNEE_SQUARE_X = step("knee-square-x", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM)
-            .of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
-    static final Template KNEE_SQUARE_Y = step("knee-square-y", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM)
-            .of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+    static final Template KNEE_SQUARE_X = step("knee-square-x", ACCURACY, SOON, 150).when(ChartLines::hasKnee)
+            .needs(Kind.LEVEL_AND_WARM).of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+    /** Of a bed mill, whose head moves up and down. */
+    static final Template HEAD_SQUARE_X = step("knee-square-x", ACCURACY, SOON, 150).when(ChartLines::headMoves)
+            .needs(Kind.LEVEL_AND_WARM).of("head").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+    static final Template KNEE_SQUARE_Y = step("knee-square-y", ACCURACY, SOON, 150).when(ChartLines::hasKnee)
+            .needs(Kind.LEVEL_AND_WARM).of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+    /** Of a bed mill, whose head moves up and down. */
+    static final Template HEAD_SQUARE_Y = step("knee-square-y", ACCURACY, SOON, 150).when(ChartLines::headMoves)
+            .needs(Kind.LEVEL_AND_WARM).of("head").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
     static final Template QUILL_SQUARE = step("quill-square", ACCURACY, SOON, 90).when(CommonSteps::hasQuill).needs(Kind.LEVEL_AND_WARM)
             .of("head").records(ChartLine.per(ChartWay.SWING, Rule.QUILL_100, 100));
     static final Template SPINDLE_TABLE = step("spindle-table", ACCURACY, SOON, 150)
@@ -179,7 +186,8 @@ final class ChartLines {
             SPINDLE_CARRIAGE_V, SPINDLE_CARRIAGE_H, CENTRE_RUNOUT, TOP_SLIDE_SPINDLE, BARREL_CARRIAGE_V, BARREL_CARRIAGE_H,
             CENTRES_LEVEL, LEAD_SCREW_FLOAT);
     static final Line LATHE_CUT_CHART = Line.of(FACING_HOLLOW, TURNED_ROUND, TURNED_ROUGHNESS);
-    static final Line MILL_CHART = Line.of(NOSE_CAMMING, TABLE_FLAT, TABLE_PARALLEL_Y, T_SLOT, XY_SQUARE, KNEE_SQUARE_X, KNEE_SQUARE_Y);
+    static final Line MILL_CHART = Line.of(NOSE_CAMMING, TABLE_FLAT, TABLE_PARALLEL_Y, T_SLOT, XY_SQUARE, KNEE_SQUARE_X, KNEE_SQUARE_Y,
+            HEAD_SQUARE_X, HEAD_SQUARE_Y);
     static final Line MILL_QUILL_CHART = Line.of(QUILL_SQUARE);
     static final Line LYING_CHART = Line.of(SPINDLE_TABLE, SPINDLE_CROSS, SLOT_SQUARE, ARBOR_SUPPORT_LINE, OVERARM_SPINDLE);
     static final Line SWIVEL_CHART = Line.of(SWIVEL_ZERO);
@@ -208,5 +216,13 @@ final class ChartLines {
     private static Finish finish(Finish.Process process, Template.Subject on) {
         return new Finish(process,
                 Optional.of(new Finish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
+    }
+
+    private static boolean hasKnee(Described machine) {
+        return machine.fitOut().axis(Axis.Role.KNEE).isPresent();
+    }
+
+    private static boolean headMoves(Described machine) {
+        return !hasKnee(machine) && machine.fitOut().axis(Axis.Role.HEAD).isPresent();
     }
 }

@@ -143,11 +143,11 @@ final class CommonSteps {
             step("travel", TRAVELS, SOON, 60).eachAxis(a -> true).records(CommonSteps::travel).of("slide")
                     .needs(Kind.LOCK_FREE, Kind.CLAMP_FREE, Kind.WAY_CLEAR),
             step("lock", TRAVELS, BEFORE_USE, 30).eachAxis(a -> a.has(Ability.LOCK)).of("lock").needs(Kind.OTHER_LOCKS_FREE, Kind.LOCK_ON),
-            step("hand-wheel", TRAVELS, LIVE_WITH, 30).eachAxis(a -> a.has(Ability.HAND_WHEEL)).of("screw")
-                    .needs(Kind.LOCK_FREE, Kind.FEED_OUT),
-            step("backlash", TRAVELS, SOON, 180).eachAxis(a -> a.has(Ability.HAND_WHEEL) && !a.role().isOnRack()).of("screw")
+            step("hand-wheel", TRAVELS, LIVE_WITH, 30).eachAxis(CommonSteps::isOnScrew).of("screw").needs(Kind.LOCK_FREE, Kind.FEED_OUT),
+            step("hand-wheel", TRAVELS, LIVE_WITH, 30).eachAxis(CommonSteps::isOnRack).of("rack").needs(Kind.LOCK_FREE, Kind.FEED_OUT),
+            step("backlash", TRAVELS, SOON, 180).eachAxis(CommonSteps::isOnScrew).of("screw")
                     .needs(Kind.LOCK_FREE, Kind.FEED_OUT).records(s -> backlash(s, false)),
-            step("backlash", TRAVELS, SOON, 180).eachAxis(a -> a.has(Ability.HAND_WHEEL) && a.role().isOnRack()).of("rack")
+            step("backlash", TRAVELS, SOON, 180).eachAxis(CommonSteps::isOnRack).of("rack")
                     .needs(Kind.LOCK_FREE, Kind.FEED_OUT).records(s -> backlash(s, true)),
             step("play", TRAVELS, SOON, 60).eachAxis(a -> true).of("slide").needs(Kind.LOCK_FREE)
                     .records(new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true)));
@@ -183,6 +183,20 @@ final class CommonSteps {
     };
 
     private CommonSteps() {
+    }
+
+    /** Whether a pinion on a rack moves it, as on every usual machine: there is no screw to be worn. The head of a drill, not of a mill. */
+    private static boolean isOnRack(Described machine, Axis axis) {
+        boolean rack = switch (axis.role()) {
+            case CARRIAGE, QUILL, SPINDLE -> true;
+            case HEAD -> machine.family() == Family.RADIAL_DRILL;
+            default -> false;
+        };
+        return rack && axis.has(Ability.HAND_WHEEL);
+    }
+
+    private static boolean isOnScrew(Described machine, Axis axis) {
+        return axis.has(Ability.HAND_WHEEL) && !isOnRack(machine, axis);
     }
 
     static boolean hasQuill(Described machine) {

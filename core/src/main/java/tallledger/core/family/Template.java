@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import tallledger.core.evidence.InUnit;
@@ -41,7 +42,7 @@ final class Template implements Line {
     private final int seconds;
     private Function<Subject, Recording<?>> recording = subject -> new Recordings.Look();
     private final List<Predicate<Described>> conditions = new ArrayList<>();
-    private Predicate<Axis> axes;
+    private BiPredicate<Described, Axis> axes;
     private boolean eachWay;
     private final List<Need.Kind> needs = new ArrayList<>();
     private String system = "";
@@ -86,6 +87,10 @@ final class Template implements Line {
     }
 
     Template eachAxis(Predicate<Axis> having) {
+        return eachAxis((machine, axis) -> having.test(axis));
+    }
+
+    Template eachAxis(BiPredicate<Described, Axis> having) {
         axes = having;
         return this;
     }
@@ -170,7 +175,7 @@ final class Template implements Line {
 
     /** Steps about one axis, each way where it is done each way. */
     List<Step> forAxis(Described machine, Axis axis, Rules rules) {
-        if (!fits(machine) || !axes.test(axis)) {
+        if (!fits(machine) || !axes.test(machine, axis)) {
             return List.of();
         }
         if (!eachWay) {

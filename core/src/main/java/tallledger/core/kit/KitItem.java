@@ -19,12 +19,13 @@ import tallledger.core.reason.Refused;
  * @param promised who promised it, empty where nobody did
  * @param choice   name of the group it belongs to where only one of several is to be had; empty otherwise
  * @param cost     to replace it, in the user's money
- * @param until    how long a warranty holds or by when an awaited one comes
+ * @param until    the day a warranty ends or an awaited one comes
  * @param note     anything else
  * @param count    how many of it there are, where somebody counted
+ * @param warranty what is promised for it, as it is said: "two years", "parts only"; empty where nothing is
  */
 public record KitItem(String name, State state, String promised, String choice, Optional<BigDecimal> cost, Optional<LocalDate> until,
-        String note, Optional<Integer> count) {
+        String note, Optional<Integer> count, String warranty) {
 
     public static final int LONGEST = 120;
 
@@ -35,10 +36,11 @@ public record KitItem(String name, State state, String promised, String choice, 
         promised = promised.strip();
         choice = choice.strip();
         note = note.strip();
+        warranty = warranty.strip();
         if (name.isEmpty()) {
             throw Refused.because(KitReason.KIT_NAME).at("name");
         }
-        for (var field : Map.of("name", name, "promised", promised, "choice", choice, "note", note).entrySet()) {
+        for (var field : Map.of("name", name, "promised", promised, "choice", choice, "note", note, "warranty", warranty).entrySet()) {
             if (field.getValue().length() > LONGEST) {
                 throw Refused.because(CommonReason.TEXT_LONG, field.getValue().length(), LONGEST).at(field.getKey());
             }
@@ -50,18 +52,18 @@ public record KitItem(String name, State state, String promised, String choice, 
 
     /** One that nobody counted. */
     public static KitItem parse(String name, State state, String promised, String choice, String cost, String until, String note) {
-        return parse(name, state, promised, choice, cost, until, note, "");
+        return parse(name, state, promised, choice, cost, until, note, "", "");
     }
 
     public static KitItem parse(String name, State state, String promised, String choice, String cost, String until, String note,
-            String count) {
+            String count, String warranty) {
         return new KitItem(name, state, promised, choice, cost.isBlank() ? Optional.empty() : Optional.of(amount(cost)), date(until), note,
-                count.isBlank() ? Optional.empty() : Optional.of(counted(count.strip())));
+                count.isBlank() ? Optional.empty() : Optional.of(counted(count.strip())), warranty);
     }
 
     /** The same in another state. */
     public KitItem in(State other) {
-        return new KitItem(name, other, promised, choice, cost, until, note, count);
+        return new KitItem(name, other, promised, choice, cost, until, note, count, warranty);
     }
 
     private static int counted(String typed) {
@@ -102,12 +104,15 @@ public record KitItem(String name, State state, String promised, String choice, 
         cost.ifPresent(c -> fields.put("cost", c.toPlainString()));
         until.ifPresent(u -> fields.put("until", u.toString()));
         count.ifPresent(c -> fields.put("count", String.valueOf(c)));
+        if (!warranty.isEmpty()) {
+            fields.put("warranty", warranty);
+        }
         return fields;
     }
 
     public static KitItem from(Payload p) {
         return parse(p.text("name"), State.valueOf(p.text("state")), p.text("promised"), p.text("choice"),
                 p.optionalText("cost").orElse(""), p.optionalText("until").orElse(""), p.text("note"),
-                p.optionalText("count").orElse(""));
+                p.optionalText("count").orElse(""), p.optionalText("warranty").orElse(""));
     }
 }

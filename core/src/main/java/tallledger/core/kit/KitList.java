@@ -12,7 +12,7 @@ import tallledger.core.ledger.Noted;
 import tallledger.core.reason.Reason;
 
 /**
- * Every item as it stands now. Of a choose-one-of group one seen is enough: the others are then not missing.
+ * Every item as it stands now. Of a choose-one-of group one goes with the machine: one seen is enough, and it counts as one piece.
  *
  * @param items   in the order first named
  * @param entries the entry each item stands by, by its name
@@ -26,8 +26,13 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
         entries = Map.copyOf(entries);
     }
 
-    /** What it all comes to. */
-    public record Sum(int promised, int seen, int missing, int awaited, int unlooked, BigDecimal toReplace, int unpriced) {
+    /**
+     * What it all comes to, in pieces.
+     *
+     * @param toReplace what costs to replace what is missing, and what is awaited until it has come
+     * @param unpriced  how many of those missing nobody priced
+     */
+    public record Sum(int pieces, int promised, int seen, int missing, int awaited, int unlooked, BigDecimal toReplace, int unpriced) {
     }
 
     /** The list with one item as it stands now, in its old place or at the end. */
@@ -55,12 +60,24 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
                 && !i.equals(item));
     }
 
+    /** The groups of which one goes with the machine, by their names. */
+    public Map<String, List<KitItem>> choices() {
+        Map<String, List<KitItem>> groups = new LinkedHashMap<>();
+        items.stream().filter(i -> !i.choice().isEmpty()).forEach(i -> groups.computeIfAbsent(i.choice(), k -> new ArrayList<>()).add(i));
+        groups.values().removeIf(g -> g.size() < 2);
+        return groups;
+    }
+
     /** Missing and owed: not there, and no other of its group stands for it; of a group with none there, the cheapest one. */
     public List<KitItem> owed() {
+        return notThere(List.of(State.MISSING));
+    }
+
+    private List<KitItem> notThere(List<State> states) {
         List<KitItem> owed = new ArrayList<>();
         Map<String, KitItem> groups = new LinkedHashMap<>();
         for (KitItem item : items) {
-            if (item.state() != State.MISSING || isSettledByChoice(item)) {
+            if (!states.contains(item.state()) || isSettledByChoice(item)) {
                 continue;
             }
             if (item.choice().isEmpty()) {
@@ -79,13 +96,22 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
 
     public Sum sum() {
         List<KitItem> owed = owed();
-        BigDecimal toReplace = owed.stream().flatMap(i -> i.cost().stream()).reduce(BigDecimal.ZERO, BigDecimal::add);
-        return new Sum((int) items.stream().filter(KitItem::isPromised).count(), count(State.SEEN), owed.size(), count(State.AWAITED),
-                count(State.NOT_LOOKED_FOR), toReplace, (int) owed.stream().filter(i -> i.cost().isEmpty()).count());
+        BigDecimal toReplace = notThere(List.of(State.MISSING, State.AWAITED)).stream().flatMap(i -> i.cost().stream())
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
+        Map<String, List<KitItem>> groups = choices();
+        Map<String, State> pieces = new LinkedHashMap<>();
+        items.forEach(i -> pieces.merge(groups.containsKey(i.choice()) ? "one of " + i.choice() : "the " + i.name(), i.state(),
+                (a, b) -> BEST.indexOf(a) <= BEST.indexOf(b) ? a : b));
+        return new Sum(pieces.size(), (int) items.stream().filter(KitItem::isPromised).count(), count(pieces, State.SEEN), owed.size(),
+                count(pieces, State.AWAITED), count(pieces, State.NOT_LOOKED_FOR), toReplace,
+                (int) owed.stream().filter(i -> i.cost().isEmpty()).count());
     }
 
-    private int count(State state) {
-        return (int) items.stream().filter(i -> i.state() == state).count();
+    /** What a group stands as: the first of these that one of it does. */
+    private static final List<State> BEST = List.of(State.SEEN, State.AWAITED, State.NOT_LOOKED_FOR, State.MISSING);
+
+    private static int count(Map<String, State> pieces, State state) {
+        return (int) pieces.values().stream().filter(state::equals).count();
     }
 
     /** What was promised to this buyer and is not there. */

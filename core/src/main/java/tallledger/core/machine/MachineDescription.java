@@ -1,5 +1,8 @@
 package tallledger.core.machine;
 
+import java.util.regex.Pattern;
+import java.util.regex.Matcher;
+import java.util.Comparator;
 import tallledger.core.drive.Numbering;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
@@ -51,7 +54,10 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     public static final Map<Claim.Attribute, String> SIZES = Map.of(Claim.Attribute.SWING, "size-swing", Claim.Attribute.BETWEEN_CENTRES,
             "size-between-centres", Claim.Attribute.UNDER_SPINDLE, "size-under-spindle", Claim.Attribute.ARM_RADIUS, "size-radius",
             Claim.Attribute.THROAT, "size-throat", Claim.Attribute.BORE, "size-bore", Claim.Attribute.CHUCK_SIZE, "size-chuck",
-            Claim.Attribute.REST_SIZE, "size-rest");
+            Claim.Attribute.REST_SIZE, "size-rest", Claim.Attribute.GAP_SWING, "size-gap", Claim.Attribute.SLIDE_SWING, "size-over-slide");
+    /** Steps that measure a table: its length, then its width. */
+    public static final List<String> TABLE_SIDES = List.of("size-table-length", "size-table-width");
+    private static final Pattern SIDE = Pattern.compile("(\\d[\\d.,/ -]*?)\\s*(mm|in|\"|″|”)?\\s*");
     public static final int MOST_CLAIMS = 90;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
@@ -113,8 +119,36 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
             if (code != null) {
                 sizes.putIfAbsent(code, TypedLength.parse(claim.value(), unit()));
             }
+            List<TypedLength> sides = claim.attribute() == Claim.Attribute.TABLE_SIZE ? sides(claim.value(), unit()) : List.of();
+            for (int i = 0; i < sides.size(); i++) {
+                sizes.putIfAbsent(TABLE_SIDES.get(i), sides.get(i));
+            }
         }
         return sizes;
+    }
+
+    /**
+     * The sides of a table as somebody claims them, "9 x 42 in", the longer first; of a round one, or a square one given once, the one
+     * figure. None where the text is no one or two lengths.
+     */
+    public static List<TypedLength> sides(String value, LengthUnit otherwise) {
+        String[] parts = value.strip().split("\\s*(?:x|×|by)\\s*", -1);
+        List<TypedLength> sides = new ArrayList<>();
+        String unit = "";
+        for (int i = parts.length - 1; i >= 0; i--) {
+            Matcher side = SIDE.matcher(parts[i]);
+            if (!side.matches()) {
+                return List.of();
+            }
+            unit = side.group(2) == null ? unit : side.group(2);
+            try {
+                sides.add(TypedLength.parse(side.group(1) + (unit.isEmpty() ? "" : " " + unit), otherwise));
+            } catch (Refused noLength) {
+                return List.of();
+            }
+        }
+        sides.sort(Comparator.comparing(TypedLength::mm).reversed());
+        return sides.size() <= TABLE_SIDES.size() ? List.copyOf(sides) : List.of();
     }
 
     @Override

@@ -32,11 +32,6 @@ public record Axis(AxisId id, Role role, String name, String minus, String plus,
         /** None of these. */
         OTHER;
 
-        /** Whether a pinion on a rack moves it, as it does on every usual machine; there is no screw to be worn. */
-        public boolean isOnRack() {
-            return this == CARRIAGE || this == QUILL || this == SPINDLE || this == HEAD;
-        }
-
         /** The role that a usual name says; {@link #OTHER} where it says none. */
         public static Role named(String name) {
             String constant = name.strip().toUpperCase(Locale.ROOT).replaceAll("[^A-Z]+", "_");

@@ -27,7 +27,7 @@ enum MotionReason implements ReasonCode {
     LIMIT_FEED("limit.feed", "percent", "promised"),
     TRIPS_COUNT("trips.count", "count", "times"),
     UNEVEN_SWING("uneven.swing", "swing", "every"),
-    UNEVEN_TOOTH("uneven.tooth", "thick", "thin"),
+    UNEVEN_TOOTH("uneven.tooth", "thick", "thin", "most"),
     WHEELS_BUY("wheels.buy", "teeth", "beyond"),
     WHEELS_BUY_MOST("wheels.buy-most", "teeth", "beyond"),
     WHEELS_CUT_USUAL("wheels.cut-usual", "cut", "usual"),

@@ -6,6 +6,7 @@ import java.math.RoundingMode;
 import java.util.List;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /**
@@ -37,7 +38,8 @@ public record UnevenWheel(BigDecimal swing, BigDecimal every) {
     public static UnevenWheel of(int teeth, BigDecimal module, Tooth tooth, BigDecimal screw, BigDecimal turns) {
         BigDecimal wrong = tooth.thick.add(tooth.thin);
         if (wrong.signum() <= 0 || tooth.thick.signum() < 0 || tooth.thin.signum() < 0 || wrong.compareTo(MOST_TOOTH) > 0) {
-            throw Refused.because(MotionReason.UNEVEN_TOOTH, tooth.thick, tooth.thin);
+            throw Refused.because(MotionReason.UNEVEN_TOOTH, Quantity.of(tooth.thick, "mm"), Quantity.of(tooth.thin, "mm"),
+                    Quantity.of(MOST_TOOTH, "mm"));
         }
         BigDecimal way = screw.multiply(turns);
         double swing = wrong.doubleValue() / 2 / (Math.PI * module.doubleValue() * teeth) * way.doubleValue();

@@ -22,11 +22,11 @@ enum ReadingReason implements ReasonCode {
     SERIES_UNEVEN("series.uneven", "typed"),
     SLOPE_NOT_ONE("slope.not-one", "typed"),
     SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
-    SURFACE_UNIT("surface.unit", "unit"),
+    SURFACE_UNIT("surface.unit", "unit", "inches"),
     TAPS_PART_TURN("taps.part-turn", "turnsText"),
     TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),
     TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns"),
-    TEMPERATURE_IMPOSSIBLE("temperature.impossible", "typed"),
+    TEMPERATURE_IMPOSSIBLE("temperature.impossible", "typed", "inches"),
     TEMPERATURE_NOT_ONE("temperature.not-one", "typed");
 
     private final Sentence sentence;

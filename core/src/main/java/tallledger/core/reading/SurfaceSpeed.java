@@ -49,7 +49,7 @@ public final class SurfaceSpeed {
         }
         BigDecimal unit = UNITS.get(parts.group(2).isEmpty() ? bare : parts.group(2).toLowerCase(java.util.Locale.ROOT));
         if (unit == null) {
-            throw Refused.because(ReadingReason.SURFACE_UNIT, parts.group(2));
+            throw Refused.because(ReadingReason.SURFACE_UNIT, parts.group(2), bare.equals("ft/min") ? 1 : 0);
         }
         return TypedNumber.parsePositive(parts.group(1)).value().multiply(unit).round(MathContext.DECIMAL64);
     }

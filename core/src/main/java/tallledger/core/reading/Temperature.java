@@ -42,7 +42,7 @@ public final class Temperature {
                 ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
                 number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64)) : new TypedNumber(text.strip(), number.value(), number.step());
         if (celsius.value().compareTo(COLDEST) < 0) {
-            throw Refused.because(ReadingReason.TEMPERATURE_IMPOSSIBLE, text.strip());
+            throw Refused.because(ReadingReason.TEMPERATURE_IMPOSSIBLE, text.strip(), machine == LengthUnit.INCH ? 1 : 0);
         }
         return celsius;
     }

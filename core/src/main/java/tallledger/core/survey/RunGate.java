@@ -80,6 +80,11 @@ public final class RunGate {
         return stopping(survey).stream().filter(made -> !survey.steps().sitting().despite().contains(made.entry())).toList();
     }
 
+    /** Whether a start may name what stops use: only after the machine was stopped and left, with all of it known. */
+    public static boolean mayName(Survey survey) {
+        return stopping(survey).stream().allMatch(made -> made.entry() < survey.steps().sitting().left());
+    }
+
     /** Nothing is run, and what may still be done: the open steps for which nothing turns. */
     public static Reason stopUse(Survey survey) {
         int still = (int) survey.steps().open().stream().filter(s -> !s.runs()).count();

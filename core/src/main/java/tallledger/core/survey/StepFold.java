@@ -52,6 +52,7 @@ final class StepFold {
     private Optional<Mounted> wheelMark = Optional.empty();
     /** Entries of what stops use and was named at this start. */
     private Set<Integer> despite = Set.of();
+    private int left;
     private Optional<Temperatures> temperatures = Optional.empty();
     private Optional<Noted<CutMade>> cut = Optional.empty();
     private Optional<Noted<Lift>> lift = Optional.empty();
@@ -78,7 +79,7 @@ final class StepFold {
         StepLedger.Results results = new StepLedger.Results(latest, List.copyOf(all), passed, List.copyOf(repeats),
                 List.copyOf(judged.values()), Map.copyOf(severities));
         StepLedger.Sitting sitting = new StepLedger.Sitting(lastTask, List.copyOf(later), Map.copyOf(standing), mounted, wheelMark,
-                temperatures, cut, last, despite);
+                temperatures, cut, last, despite, left);
         return new StepLedger(rules, scope, List.copyOf(steps.values()), results, sitting, new StepLedger.Goods(kit, lift));
     }
 
@@ -109,6 +110,12 @@ final class StepFold {
         standing.clear();
         despite = Set.of();
         temperatures = Optional.empty();
+    }
+
+    /** Somebody stopped the machine and left it. @param entry that says so */
+    void left(int entry) {
+        stopped();
+        left = entry;
     }
 
     void cut(Noted<CutMade> made) {

@@ -64,10 +64,11 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param cut       the test cut made last, with its entry
      * @param until     time of the last entry
      * @param despite   entries of what stops use and was named at the last start, by who starts: they keep clear of it
+     * @param left      the entry by which the machine was last stopped and left; nought where it never was
      */
     public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted,
             Optional<Mounted> wheelMark, Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until,
-            Set<Integer> despite) {
+            Set<Integer> despite, int left) {
     }
 
     /**

@@ -82,7 +82,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> stopped(Event.Stopped event, Entry entry) {
-        steps.stopped();
+        steps.left(entry.sequence());
         return TAKEN;
     }
 

@@ -52,7 +52,7 @@ enum SurveyReason implements ReasonCode {
     STRIKE_ALREADY("strike.already", "target"),
     STRIKE_KIND("strike.kind", "target"),
     STRIKE_NONE("strike.none", "target"),
-    TEMPERATURES_APART("temperatures.apart", "machine", "gauge");
+    TEMPERATURES_APART("temperatures.apart", "machine", "gauge", "inches");
 
     private final Sentence sentence;
 

@@ -1,5 +1,6 @@
 package tallledger.core.verdict;
 
+import java.util.stream.IntStream;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -49,7 +50,8 @@ final class ClaimsOfSteps {
         return switch (claim.attribute()) {
             case DRILLING_CAPACITY -> drilling(claim, survey);
             case TRAVEL -> travel(claim, survey);
-            case SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE, CHUCK_SIZE, REST_SIZE -> size(claim, survey);
+            case TABLE_SIZE -> table(claim, survey);
+            case SWING, GAP_SWING, SLIDE_SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE, CHUCK_SIZE, REST_SIZE -> size(claim, survey);
             case SLOWEST_FEED, FASTEST_FEED -> feedEnd(claim, survey);
             case FUNCTION -> Functions.of(claim, survey);
             case FEED_COUNT -> countedFeeds(claim, survey).or(() -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS))
@@ -259,6 +261,36 @@ final class ClaimsOfSteps {
                 Reason.of(VerdictReason.CLAIM_SIZE_OPEN), List.of(), step(survey, code)));
     }
 
+    /** Both sides of a table: one short makes it short, both upheld uphold it. */
+    private static ClaimVerdict table(Claim claim, Survey survey) {
+        List<TypedLength> sides = MachineDescription.sides(claim.value(), survey.machine().unit());
+        if (sides.isEmpty()) {
+            return ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
+        }
+        List<ClaimVerdict> each = IntStream.range(0, sides.size()).mapToObj(i -> side(claim, sides.get(i),
+                MachineDescription.TABLE_SIDES.get(i), survey)).toList();
+        for (Standing worst : List.of(Standing.SHORT, Standing.UNTESTED, Standing.BETTER)) {
+            Optional<ClaimVerdict> decides = each.stream().filter(v -> v.standing() == worst).findFirst();
+            if (decides.isPresent() && (worst != Standing.BETTER || each.stream().allMatch(v -> v.standing() == Standing.BETTER))) {
+                return all(decides.get(), each);
+            }
+        }
+        return all(each.stream().filter(v -> v.standing() == Standing.UPHELD).findFirst().orElseThrow(), each);
+    }
+
+    /** What one side decides, resting on what was measured of both. */
+    private static ClaimVerdict all(ClaimVerdict decides, List<ClaimVerdict> each) {
+        return new ClaimVerdict(decides.claim(), decides.standing(), decides.because(), each.stream().flatMap(v -> v.entries().stream())
+                .distinct().sorted().toList(), decides.test());
+    }
+
+    private static ClaimVerdict side(Claim claim, TypedLength said, String code, Survey survey) {
+        return survey.steps().latest().values().stream().filter(r -> r.step().code().equals(code)).findFirst()
+                .map(r -> length(claim, said, r, r.step().name(), survey))
+                .orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_SIZE_OPEN), List.of(),
+                        step(survey, code)));
+    }
+
     /** One fact, one judge: the reading is judged as its own step judges it, against what this claim says. */
     private static ClaimVerdict travel(Claim claim, Survey survey) {
         if (claim.axis().isEmpty()) {
@@ -276,7 +308,10 @@ final class ClaimsOfSteps {
     }
 
     private static ClaimVerdict length(Claim claim, StepResult measured, Object about, Survey survey) {
-        TypedLength said = TypedLength.parse(claim.value(), survey.machine().identity().unit());
+        return length(claim, TypedLength.parse(claim.value(), survey.machine().unit()), measured, about, survey);
+    }
+
+    private static ClaimVerdict length(Claim claim, TypedLength said, StepResult measured, Object about, Survey survey) {
         BigDecimal claimed = said.mm();
         MotionRecordings.Travelled travelled = measured.as(MotionRecordings.Travelled.class).orElseThrow();
         StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules())

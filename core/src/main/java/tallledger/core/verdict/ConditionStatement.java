@@ -29,6 +29,7 @@ import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
+import tallledger.core.survey.SecondRuns;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
 
@@ -254,35 +255,18 @@ public record ConditionStatement(List<Sentence> sentences) {
      * most there. Not said where every position was heard twice, nor of a drive without a choice.
      */
     private static void heardOnce(SpindleSurvey survey, List<Sentence> s) {
-        List<Run> good = survey.counting(Outcome.PROVEN);
-        List<Elements.Element> once = survey.elements().in(survey.elements().reachable()).stream().filter(survey.elements()::isChoice)
-                .filter(e -> isGear(survey.machine().train().stages().get(e.stage()).kind())).filter(e -> good.stream().filter(r ->
-                        r.route().at(e.stage()) == e.position()).count() == 1).toList();
-        if (once.isEmpty()) {
+        SecondRuns second = SecondRuns.of(survey);
+        if (second.once().isEmpty()) {
             return;
         }
-        List<Run> again = new ArrayList<>();
-        List<Elements.Element> left = new ArrayList<>(once);
-        while (!left.isEmpty()) {
-            Run best = good.stream().max(Comparator.comparingLong(r -> on(r, left))).orElseThrow();
-            again.add(best);
-            left.removeIf(e -> best.route().at(e.stage()) == e.position());
-        }
-        s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_HEARD_ONCE, once.stream().map(e -> e.stageName() + " "
+        s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_HEARD_ONCE, second.once().stream()
+                .map(e -> e.stageName() + " "
                 + e.label()).collect(Collectors.joining(", ")), Math.round(1 / (1 - survey.rules().value(Rule.SHOWS))), names(survey,
-                        again)),
-                entries(again)));
+                        second.runs())),
+                entries(second.runs())));
     }
 
     /** Ends of a range and the direction are no parts that wear behind a lever. */
-    private static boolean isGear(StageKind kind) {
-        return !kind.slides() && kind != StageKind.DIRECTION;
-    }
-
-    private static long on(Run run, List<Elements.Element> elements) {
-        return elements.stream().filter(e -> run.route().at(e.stage()) == e.position()).count();
-    }
-
     private static void untested(SpindleSurvey survey, List<Sentence> s) {
         String inferred = names(survey, Mark.INFERRED);
         if (!inferred.isEmpty()) {

@@ -2,6 +2,7 @@ package tallledger.core.verdict;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import java.util.function.Function;
 import tallledger.core.coverage.Outcome;
@@ -156,10 +157,28 @@ final class StepSentences {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
             s.add(new Sentence(Heading.KIT, Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING,
-                            sum.seen(), ledger.kit().items().size(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
+                            sum.seen(), sum.pieces(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
+            ledger.kit().choices().values().forEach(group -> s.add(choice(ledger.kit(), group)));
+            List<KitItem> warranted = ledger.kit().items().stream().filter(i -> !i.warranty().isEmpty()).toList();
+            warranted.forEach(i -> s.add(new Sentence(Heading.KIT, i.isPromised()
+                    ? Reason.of(VerdictReason.STATEMENT_KIT_WARRANTY_BY, i.name(), i.warranty(), i.promised())
+                    : Reason.of(VerdictReason.STATEMENT_KIT_WARRANTY, i.name(), i.warranty()), entry(ledger.kit(), i))));
         }
         ledger.lift().ifPresent(lift ->
                         s.add(new Sentence(Heading.KIT, InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()),
                         List.of(lift.entry()))));
+    }
+
+    /** One of several goes with the machine: which were seen, so that nobody counts on both. */
+    private static Sentence choice(KitList kit, List<KitItem> group) {
+        List<String> seen = group.stream().filter(i -> i.state() == KitItem.State.SEEN).map(KitItem::name).toList();
+        String names = String.join(", ", group.stream().map(KitItem::name).toList());
+        return new Sentence(Heading.KIT, seen.isEmpty() ? Reason.of(VerdictReason.STATEMENT_KIT_CHOICE_NONE, group.size(), names)
+                : Reason.of(VerdictReason.STATEMENT_KIT_CHOICE, group.size(), names, String.join(", ", seen)),
+                group.stream().flatMap(i -> entry(kit, i).stream()).toList());
+    }
+
+    private static List<Integer> entry(KitList kit, KitItem item) {
+        return Optional.ofNullable(kit.entries().get(item.name())).stream().toList();
     }
 }

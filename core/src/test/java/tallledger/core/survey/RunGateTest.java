@@ -76,7 +76,9 @@ class RunGateTest {
     void withTheDangerNamedAtTheStartItRunsOnForTheSurvey() {
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
         int danger = book.ledger().stopUse().get(0).entry();
+        assertThat(RunGate.mayName(book.survey())).as("nobody stopped it and left").isFalse();
         book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
+        assertThat(RunGate.mayName(book.survey())).isTrue();
         assertThat(why("A")).isEqualTo("gate.stop-use");
         start(List.of());
         assertThat(why("A")).isEqualTo("gate.stop-use");

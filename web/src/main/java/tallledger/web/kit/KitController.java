@@ -73,7 +73,7 @@ class KitController {
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
                 () -> SurveyEntries.kit(survey.by(clock, typed.get("author")),
                         KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
-                        typed.get("cost"), typed.get("until"), typed.get("note"), typed.get("count"))))));
+                        typed.get("cost"), typed.get("until"), typed.get("note"), typed.get("count"), typed.get("warranty"))))));
     }
 
     /** One key: the item as it stands, with only its state changed. */

@@ -24,6 +24,7 @@ import tallledger.core.geometry.HotRun;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.geometry.TwoRounds;
 import tallledger.web.pictures.PlotView.Sheet;
+import tallledger.core.reason.LengthUnit;
 
 /** The picture of each way of measuring, much enlarged across; how much is said beside it. */
 public final class Plots {
@@ -36,10 +37,19 @@ public final class Plots {
     private static final double BOTTOM = 38;
     private static final MathContext TWO = new MathContext(2, RoundingMode.HALF_UP);
 
+    /** Tenths of a thou in a millimetre. */
+    private static final double TENTHS = 10_000 / LengthUnit.INCH.millimetres().doubleValue();
+    private static final double MICROMETRES = 1_000;
+
+    private final boolean inches;
     private final Function<BigDecimal, String> mm;
 
-    /** @param mm says a length of so many mm in the machine's unit */
-    public Plots(Function<BigDecimal, String> mm) {
+    /**
+     * @param unit of the machine: its drawings are in °C and µm, or in °F and tenths of a thou
+     * @param mm   says a length of so many mm in that unit
+     */
+    public Plots(LengthUnit unit, Function<BigDecimal, String> mm) {
+        this.inches = unit == LengthUnit.INCH;
         this.mm = mm;
     }
 
@@ -136,10 +146,10 @@ public final class Plots {
             double y = ys.indexOf(p.y()) * h;
             sheet.area(x + 1, y + 1, w - 2, h - 2, 0.5 + off / half / 2);
             if (w >= 40) {
-                sheet.label(x + w / 2, y + h / 2 + 5, (off < 0 ? "−" : "+") + Math.round(Math.abs(off) * 1000), "middle");
+                sheet.label(x + w / 2, y + h / 2 + 5, (off < 0 ? "−" : "+") + Math.round(Math.abs(off) * (inches ? TENTHS : MICROMETRES)), "middle");
             }
         }
-        sheet.label(2, ys.size() * h + 20, "µm over the middle plane of the least zone; dark high, light low", "start");
+        sheet.label(2, ys.size() * h + 20, (inches ? "tenths of a thou" : "µm") + " over the middle plane of the least zone; dark high, light low", "start");
         return sheet.done("Face of " + xs.size() + " by " + ys.size() + " points, least zone " + say(read.face().zone()));
     }
 
@@ -299,15 +309,19 @@ public final class Plots {
                     .toList(), false);
             sheet.line(Pen.RULE, LEFT, floor - (curve.levels() - least) * up, WIDTH - RIGHT, floor - (curve.levels() - least) * up);
             sheet.label(WIDTH - RIGHT, floor - (curve.levels() - least) * up - 5,
-                    String.format(java.util.Locale.ROOT, "levels at %.1f °C", curve.levels()), "end");
+                    "levels at " + degrees(curve.levels()), "end");
         });
         List<double[]> points = run.readings().stream()
                 .map(r -> new double[] {LEFT + (r.minutes() - from) * across, floor - (r.celsius() - least) * up}).toList();
         sheet.line(Pen.READ, points, false).dots(Pen.READ, points);
-        sheet.label(LEFT - 6, floor + 4, String.format(java.util.Locale.ROOT, "%.1f °C", least), "end")
+        sheet.label(LEFT - 6, floor + 4, degrees(least), "end")
                 .label(LEFT, HEIGHT - 20, Math.round(from) + " min", "start")
                 .label(WIDTH - RIGHT, HEIGHT - 20, Math.round(last) + " min", "end");
         return sheet.done("Temperature over " + Math.round(length) + " minutes");
+    }
+
+    private String degrees(double celsius) {
+        return String.format(java.util.Locale.ROOT, "%.1f %s", inches ? celsius * 1.8 + 32 : celsius, inches ? "°F" : "°C");
     }
 
     private static double extreme(List<CircleTest.Point> points) {

@@ -106,7 +106,9 @@ class RunSheetController {
         // What stops use is named at each start, each by itself: its number is that of the entry that found it.
         List<Integer> known = RunGate.stopping(survey.core()).stream().map(Made::entry)
                 .filter(entry -> typed.holds("known", String.valueOf(entry))).toList();
-        if (known.size() < RunGate.stopping(survey.core()).size()) {
+        if (!RunGate.mayName(survey.core())) {
+            typed.refuse("form", RunGate.stopUse(survey.core()));
+        } else if (known.size() < RunGate.stopping(survey.core()).size()) {
             typed.refuse("known", Reason.of(WebReason.START_UNKNOWN));
         }
         return sheet.write(survey, typed, model, response,

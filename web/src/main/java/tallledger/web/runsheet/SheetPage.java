@@ -5,6 +5,8 @@ import java.math.MathContext;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +34,9 @@ import tallledger.core.safety.Mounted;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.Made;
+import tallledger.core.survey.SecondRuns;
+import tallledger.core.survey.Run;
+import tallledger.core.coverage.HouseTimes;
 import tallledger.core.survey.RunGate;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.SheetPlan;
@@ -58,6 +63,8 @@ public class SheetPage {
     /** Jumping out and not engaging are keys of the shift already. */
     private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
             .filter(s -> Stream.of(ShiftFeel.values()).noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
+
+    private static final Set<StageKind> SHIFTED = EnumSet.of(StageKind.GEAR, StageKind.BACK_GEAR, StageKind.COMMANDED);
 
     /** What can be on the spindle, and the fields its marks are typed into. */
     public record Mountable(Mounted.Kind kind, List<String> fields) {
@@ -106,14 +113,36 @@ public class SheetPage {
         model.addAttribute("gate", gate.orElse(null));
         List<Made> stopping = RunGate.stopping(survey.core());
         boolean named = RunGate.unnamed(survey.core()).isEmpty();
-        // The start checks are where what stops use is named: they are asked although nothing may be run before.
-        boolean starts = (gate.isEmpty() || !named) && (route.isPresent() || step.filter(Step::runs).isPresent());
+        // The start checks are where what stops use is named: after the machine was stopped and left they are asked although nothing runs.
+        boolean starts = (gate.isEmpty() || !named && RunGate.mayName(survey.core())) && (route.isPresent() || step.filter(Step::runs).isPresent());
         model.addAttribute("stopUse", stopping.isEmpty() ? null : named ? RunGate.despite(survey.core()) : RunGate.stopUse(survey.core()));
         model.addAttribute("stopping", stopping.stream().map(m -> new Danger(m.entry(), RunGate.named(survey.core(), m))).toList());
         model.addAttribute("named", named);
+        model.addAttribute("silentIn", Math.round(1 / (1 - survey.rules().value(Rule.SHOWS))));
+        model.addAttribute("second", plan.next().isPresent() || wanted.isPresent() ? null : second(survey, plan));
         start(survey, starts, typed, model);
         done(survey, done, model);
         return "runsheet/sheet";
+    }
+
+    /** Runs worth making again once all is done, as many as the minutes that are left allow. */
+    private SecondRuns second(Survey survey, SheetPlan plan) {
+        SpindleSurvey drive = survey.folded();
+        if (plan.spindle().blame().isPresent() || !RunGate.unnamed(survey.core()).isEmpty()) {
+            return null;
+        }
+        SecondRuns second = SecondRuns.of(drive);
+        HouseTimes times = HouseTimes.of(survey.rules());
+        double left = plan.spindle().minutesLeft().map(m -> m.doubleValue() * 60).orElse(Double.MAX_VALUE);
+        List<Run> fit = new ArrayList<>();
+        for (Run run : second.runs()) {
+            left -= times.run(drive.table().speedOf(run.route()).flatMap(s -> s.expected()).orElse(Double.MAX_VALUE), false)
+                    + drive.standing().map(s -> times.move(drive.machine().train(), s, run.route())).orElse(0.0);
+            if (left >= 0) {
+                fit.add(run);
+            }
+        }
+        return fit.isEmpty() ? null : new SecondRuns(second.once(), fit);
     }
 
     private void speed(Survey survey, Optional<Route> route, Typed typed, Model model) {
@@ -122,7 +151,7 @@ public class SheetPage {
         model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
         model.addAttribute("methods", GaugeChoice.speeds(houses.newest(), today(), words));
         model.addAttribute("method", typed.has("method") ? typed.get("method") : lastMethod(folded, houses.newest()));
-        model.addAttribute("shiftFeels", ShiftFeel.values());
+        model.addAttribute("shiftFeels", shifts(folded.machine().train()) ? List.of(ShiftFeel.values()) : List.of());
     }
 
     private void step(Survey survey, Optional<Step> step, Typed typed, Model model) {
@@ -200,6 +229,11 @@ public class SheetPage {
 
     private LocalDate today() {
         return LocalDate.now(clock);
+    }
+
+    /** Only what is shifted is felt to: a belt is laid over by hand, and a wheel of one speed has no lever. */
+    private static boolean shifts(DriveTrain train) {
+        return train.stages().stream().anyMatch(s -> s.isChoice() && SHIFTED.contains(s.kind()));
     }
 
     /** A dead spot needs something that slides, hunting a commanded range. */

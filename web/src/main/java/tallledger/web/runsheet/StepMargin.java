@@ -149,7 +149,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside rise(Recordings.Rise rise) {
         return drawn(result -> result.as(Recordings.Warmed.class).flatMap(Recordings.Warmed::run)
-                .map(run -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).hot(run),
+                .map(run -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, "mm")).hot(run),
                         words.say(result.step().name()), result.entry())));
     }
 
@@ -214,7 +214,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     /** A result typed alone has no picture. */
     private Optional<PlotView> plot(ChartLine line, StepResult result) {
-        Plots plots = new Plots(mm -> words.in(unit, mm, "mm"));
+        Plots plots = new Plots(unit, mm -> words.in(unit, mm, "mm"));
         return result.as(AlongTakings.Along.class).map(read -> plots.along(read, line.way()))
                 .or(() -> result.as(AlongTakings.Across.class).map(plots::across))
                 .or(() -> result.as(AlongTakings.Face.class).map(plots::face))
@@ -231,7 +231,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         return new Beside(words.say("promised.finish", rules.figures(Rule.FINISH_RATIO).get(0), rules.figures(Rule.FINISH_RATIO).get(1)),
                 Optional.empty(), "",
                 result -> result.as(Finish.Read.class).flatMap(Finish.Read::trace)
-                .map(trace -> new Picture("pictures/plot", new Plots(mm -> words.in(unit, mm, "mm")).trace(trace),
+                .map(trace -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, "mm")).trace(trace),
                         words.say(result.step().name()), result.entry())), log -> log);
     }
 

@@ -78,10 +78,10 @@ class Tables {
 
     private String kit(Survey survey) {
         var kit = survey.steps().kit();
-        return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many"),
+        return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many", "warranty"),
                 kit.items().stream().map(i -> List.of(String.valueOf(kit.entries().get(i.name())), i.name(), words.of(i.state()),
                 i.promised(), i.choice(), i.cost().map(Figures::plain).orElse(""), i.until().map(Object::toString).orElse(""), i.note(),
-                i.count().map(String::valueOf).orElse("")))
+                i.count().map(String::valueOf).orElse(""), i.warranty()))
                 .toList());
     }
 

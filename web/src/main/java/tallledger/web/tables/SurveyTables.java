@@ -30,7 +30,8 @@ final class SurveyTables {
     static final int MOST_ROWS = 500;
     private static final List<String> READINGS = List.of("position", "read rpm", "symptoms", "not as it should", "remark");
     private static final Map<String, String> OTHER_NAMES = Map.of("reading", "read rpm", "speed", "position", "step", "position");
-    private static final List<String> KIT = List.of("piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many");
+    private static final List<String> KIT = List.of("piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many",
+            "warranty");
 
     private final Survey survey;
     private final By by;
@@ -103,7 +104,7 @@ final class SurveyTables {
         return each(text, KIT, 2, (row, seen) -> {
             KitItem item = KitItem.parse(row.get("piece"), one(row.get("state"), KitItem.State.values(), WebReason.TABLE_STATE),
                     row.get("promised by"), row.get("one of"), row.get("to replace"), row.get("due"), row.get("remark"),
-                    row.get("how many"));
+                    row.get("how many"), row.get("warranty"));
             once(seen, item.name().toLowerCase(Locale.ROOT), row);
             boolean same = survey.steps().kit().named(item.name()).filter(item::equals).isPresent();
             return same ? Look.Line.same(row.row.line(), Reason.of(WebReason.TABLE_SAME, item.name()))

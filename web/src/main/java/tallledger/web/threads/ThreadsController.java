@@ -2,6 +2,7 @@ package tallledger.web.threads;
 
 import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -73,7 +74,7 @@ class ThreadsController {
     /** What a wheel with a thick and a thin tooth does; the screw's pitch is the chart's. */
     private static List<Reason> uneven(Typed typed, Optional<GearChart> chart, LengthUnit unit) {
         Optional<Integer> teeth = typed.attempt("uneven", () -> teeth(typed.get("uneven")));
-        Optional<BigDecimal> module = typed.attempt("module", () -> TypedNumber.parsePositive(typed.get("module")).value());
+        Optional<BigDecimal> module = typed.attempt("module", () -> module(typed.get("module"), unit));
         Optional<BigDecimal> thick = typed.attempt("thick", () -> length(typed.get("thick"), unit));
         Optional<BigDecimal> thin = typed.attempt("thin", () -> length(typed.get("thin"), unit));
         Optional<BigDecimal> turns = typed.attempt("turns", () -> typed.has("turns") ? TypedRatio.parse(typed.get("turns"))
@@ -81,9 +82,21 @@ class ThreadsController {
         if (chart.isEmpty() || !List.of(teeth, module, thick, thin, turns).stream().allMatch(Optional::isPresent)) {
             return List.of();
         }
-        return typed.attempt("thick", () -> UnevenWheel.of(teeth.get(), module.get(), new UnevenWheel.Tooth(thick.get(), thin.get()),
-                        chart.get().leadScrew().mm(), turns.get()).says())
-                .map(says -> InUnit.of(says, unit)).orElse(List.of());
+        return typed.attempt("thick", () -> {
+            try {
+                return InUnit.of(UnevenWheel.of(teeth.get(), module.get(), new UnevenWheel.Tooth(thick.get(), thin.get()),
+                        chart.get().leadScrew().mm(), turns.get()).says(), unit);
+            } catch (Refused refused) {
+                throw new Refused(InUnit.of(refused.reason(), unit));
+            }
+        }).orElse(List.of());
+    }
+
+    /** Module, mm; on an inch machine a bare figure is the diametral pitch, teeth to an inch of diameter. */
+    private static BigDecimal module(String typed, LengthUnit unit) {
+        boolean millimetres = typed.strip().endsWith("mm");
+        BigDecimal figure = TypedNumber.parsePositive(typed.strip().replaceFirst("\\s*mm$", "")).value();
+        return unit == LengthUnit.INCH && !millimetres ? LengthUnit.INCH.millimetres().divide(figure, MathContext.DECIMAL64) : figure;
     }
 
     private static BigDecimal length(String typed, LengthUnit unit) {

@@ -431,7 +431,7 @@ final class Doing {
         form.set("state", promised ? "NOT_LOOKED_FOR" : state.toUpperCase(java.util.Locale.ROOT));
         form.set("promised", act.path("by").asString("")).set("cost", act.path("price").asString(""))
                 .set("choice", act.path("choice").asString("").replaceFirst("one of two: ", ""))
-                .set("count", act.path("count").asString("")).set("note", Stream.of("remark", "warranty").map(f -> act.path(f)
+                .set("count", act.path("count").asString("")).set("note", Stream.of("remark").map(f -> act.path(f)
                         .asString("")).filter(t -> !t.isEmpty())
                         .collect(Collectors.joining(", ")));
         if (act.has("warranty") && form.has("warranty")) {

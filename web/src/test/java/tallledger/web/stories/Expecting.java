@@ -175,7 +175,8 @@ final class Expecting {
         String verdict = wanted.get("verdict").asString();
         String right = verdict.startsWith("within") || verdict.equals("good") ? "proven" : verdict.startsWith("outside")
                 || verdict.equals("not good") ? "failed" : verdict.equals("too close") ? "undecided" : "";
-        if (!right.isEmpty() && !mark.orElse("").equals(right) && !verdict.contains(" until ") && !verdict.endsWith("and does not settle") && !verdict.contains(" by the column")) {
+        boolean settled = verdict.contains(" until ") || verdict.contains(" by the column") || verdict.endsWith("and does not settle");
+        if (!right.isEmpty() && !mark.orElse("").equals(right) && !settled) {
             complaints.add("step “" + of + "” is " + mark.orElse("not done") + ", not " + verdict + ": " + text);
         }
         if (wanted.has("figure") && !hasFigure(text, wanted.get("figure").asString())) {
@@ -428,6 +429,14 @@ final class Expecting {
         if (value < low - 1 || value > high) {
             complaints.add("offer " + offer + ", not " + low + " to " + high + " " + money.path("reckoned").asString(""));
         }
+        String unknown = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(Unknown)) dd").text());
+        List<String> most = Described.numbers(money.get("unknown").asString());
+        double figured = Described.numbers(unknown).stream().findFirst().map(Double::parseDouble).orElse(-1.0);
+        if (figured < 0 || shown.page("/verdict").select("#untested tbody tr").isEmpty()) {
+            complaints.add("what is unknown is not said with what it is made of: " + unknown);
+        } else if (!most.isEmpty() && figured > Double.parseDouble(most.get(0))) {
+            complaints.add("unknown " + unknown + ", not " + money.get("unknown").asString());
+        }
         String put = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(Put right)) dd").text());
         if (money.has("putRight") && (money.get("putRight").isArray() || money.get("putRight").asString().matches("[\\d.]+"))) {
             double right = Double.parseDouble(Described.numbers(put).stream().findFirst().orElse("0"));
@@ -440,10 +449,33 @@ final class Expecting {
         }
     }
 
+    /** No first advice is a trifle: what a step leads to costs three in a hundred of the price asked at least. */
+    private void trivial(List<String> coming) {
+        double price = Double.parseDouble(story.get("machine").get("price").asString());
+        for (String step : coming) {
+            Element row = shown.page("/verdict").selectFirst("#untested tr:has(a[href$=step=" + step + "])");
+            List<String> figures = row == null ? List.of() : row.select("td.figure").eachText();
+            if (figures.size() > 1 && value(Described.numbers(Shown.plain(figures.get(1))).get(0)) < 0.03 * price) {
+                complaints.add("advises a trifle first: " + step + ", whose repairs cost " + figures.get(1) + " of " + price);
+            }
+        }
+    }
+
     private void next(JsonNode next) {
         List<String> coming = Stream.concat(shown.page("/verdict").select(".glance a[href*=step=]").stream().limit(3),
                 shown.page("/verdict").select("#money h3 ~ ul a[href*=step=]").stream().limit(3))
                 .map(a -> a.attr("href").replaceFirst(".*step=", "")).distinct().toList();
+        trivial(coming);
+        for (JsonNode wanted : next.path("runsOrStepsToCome")) {
+            List<String> named = names.substance(id(), wanted.asString());
+            String open = shown.page("/run").select("nav.steps a:has(svg[aria-label=open])").stream().map(a -> a.select(".name").text())
+                    .collect(Collectors.joining("\n"));
+            named.stream().filter(n -> !Pattern.compile(n, Pattern.MULTILINE).matcher(Shown.plain(open)).find())
+                    .forEach(n -> complaints.add("to come “" + wanted.asString() + "”: no " + n + " among what is open: " + open));
+            if (named.isEmpty()) {
+                complaints.add("to come “" + wanted.asString() + "”: the table has no words for it");
+            }
+        }
         for (JsonNode not : next.get("notAmongFirstThree")) {
             if (coming.contains(not.asString())) {
                 complaints.add("advises " + not.asString() + " among the first: " + coming);
