@@ -106,7 +106,7 @@ public final class MotionRecordings {
 
         @Override
         public StepJudgement judge(FeedReading reading, Rules rules) {
-            Optional<BigDecimal> wanted = reading.set().flatMap(FeedSet::rate).or(() -> promised.filter(p -> reading.per() == per));
+            Optional<BigDecimal> wanted = wanted(reading);
             return reading.against(wanted, tolerance(rules), rules).map(j -> {
                 StepJudgement judged = StepJudgement.of(j);
                 List<Reason> because = new ArrayList<>(judged.because());
@@ -116,6 +116,11 @@ public final class MotionRecordings {
                 return judged.saying(because);
             }).orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED,
                     new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
+        }
+
+        /** What it should be: as it was set, else as its plate or a claim promises. */
+        public Optional<BigDecimal> wanted(FeedReading reading) {
+            return reading.set().flatMap(FeedSet::rate).or(() -> promised.filter(p -> reading.per() == per));
         }
 
         /** What the change wheels that are on would give the other way round, and what an equal pair would. */

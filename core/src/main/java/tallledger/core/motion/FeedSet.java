@@ -1,9 +1,12 @@
 package tallledger.core.motion;
 
 import java.math.BigDecimal;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.LengthUnit;
 
@@ -29,6 +32,26 @@ public record FeedSet(String typed, Optional<BigDecimal> rate, Optional<Wheels> 
         /** How many times the feed is then what it is now, with the two the other way round. */
         public double turned() {
             return Math.pow((double) driven / driving, 2);
+        }
+
+        /**
+         * Pairs of other wheels that give so many times the feed these do, the nearest first; two wheels of one size count as a pair where
+         * there are two.
+         *
+         * @param times how many times the feed there is now is wanted
+         * @param near  share by which it may be missed
+         */
+        public List<Wheels> among(WheelSet counted, double times, double near) {
+            List<Integer> teeth = counted.teeth();
+            Comparator<Wheels> nearest = Comparator.comparingDouble(p -> Math.abs(p.times(this) / times - 1));
+            return IntStream.range(0, teeth.size()).boxed().flatMap(a -> IntStream.range(0, teeth.size()).filter(b -> b != a)
+                            .mapToObj(b -> new Wheels(teeth.get(a), teeth.get(b)))).distinct().filter(p -> !p.equals(this))
+                    .filter(p -> Math.abs(p.times(this) / times - 1) <= near)
+                    .sorted(nearest.thenComparing(Wheels::driving).thenComparing(Wheels::driven)).toList();
+        }
+
+        private double times(Wheels now) {
+            return (double) driving / driven * now.driven / now.driving;
         }
 
         /** And with two of one size in their place. */

@@ -1,5 +1,11 @@
 package tallledger.core.verdict;
 
+import tallledger.core.rules.Rule;
+import tallledger.core.motion.WheelSet;
+import tallledger.core.motion.FeedSet;
+import tallledger.core.motion.FeedReading;
+import tallledger.core.evidence.MotionRecordings;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -120,7 +126,7 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
             boolean ofDrive = result.step().recording().driveCheck().isPresent();
             Reason about = result.step().system().words(survey.machine().fitOut());
             if (result.isBad() && !ofDrive) {
-                findings.add(of(result.severity(), about, what(result), result.entry()));
+                findings.add(of(result.severity(), about, what(result, survey), result.entry()));
             } else if (result.outcome() == Outcome.UNDECIDED) {
                 findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(),
                                 result.judgement().because()), result.entry()));
@@ -174,14 +180,34 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
         return says;
     }
 
-    private static Reason what(StepResult result) {
+    private static Reason what(StepResult result, Survey survey) {
         boolean measured = result.judgement().outcome() == Outcome.FAILED;
         List<Object> said = new ArrayList<>(measured ? result.judgement().because() : List.of());
+        fromTheWheelsCounted(result, survey).ifPresent(said::add);
         if (!result.remark().isEmpty()) {
             said.add(result.remark());
         }
         return said.isEmpty() ? Reason.of(VerdictReason.FINDING_STEP, result.step().name()) : Reason.of(VerdictReason.FINDING_STEP_BECAUSE,
                 result.step().name(), said);
+    }
+
+    /** Pairs named at most: a hand tries the nearest first. */
+    private static final int PAIRS = 3;
+
+    /** For a feed that is off with two wheels on: which pairs of the wheels counted would give what it should be. */
+    private static Optional<Reason> fromTheWheelsCounted(StepResult result, Survey survey) {
+        Optional<FeedReading> feed = result.as(FeedReading.class);
+        Optional<FeedSet.Wheels> on = feed.flatMap(FeedReading::set).flatMap(FeedSet::wheels);
+        Optional<BigDecimal> wanted = result.step().recording() instanceof MotionRecordings.Feed f && feed.isPresent()
+                ? f.wanted(feed.get()) : Optional.empty();
+        Optional<WheelSet> counted = survey.steps().latest().values().stream().flatMap(r -> r.as(WheelSet.class).stream()).findFirst();
+        if (on.isEmpty() || wanted.isEmpty() || counted.isEmpty() || result.judgement().outcome() != Outcome.FAILED) {
+            return Optional.empty();
+        }
+        double times = wanted.get().doubleValue() / feed.get().rate().doubleValue();
+        List<FeedSet.Wheels> pairs = on.get().among(counted.get(), times, survey.rules().share(Rule.FEED_TOLERANCE).doubleValue());
+        return Optional.of(pairs.isEmpty() ? Reason.of(VerdictReason.FINDING_WHEELS_NONE, counted.get().teeth().size())
+                : Reason.of(VerdictReason.FINDING_WHEELS, pairs.stream().limit(PAIRS).map(p -> p.driving() + "/" + p.driven()).toList()));
     }
 
     private static Severity severity(Symptom symptom) {

@@ -69,6 +69,8 @@ enum VerdictReason implements ReasonCode {
     FINDING_TIME("finding.time", "each", "times", "day"),
     FINDING_SPEED("finding.speed", "name", "shown", "nominal", "deviation", "lower", "upper", "source"),
     FINDING_STEP("finding.step", "name"),
+    FINDING_WHEELS("finding.wheels", "pairs"),
+    FINDING_WHEELS_NONE("finding.wheels-none", "counted"),
     FINDING_STEP_BECAUSE("finding.step-because", "name", "said"),
     FINDING_STEP_CLOSE("finding.step-close", "name", "because"),
     FINDING_TOO_CLOSE("finding.too-close", "name", "because"),

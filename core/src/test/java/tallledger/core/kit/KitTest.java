@@ -49,6 +49,29 @@ class KitTest {
         });
     }
 
+    /** Two of which one goes with it are one piece; what is awaited costs what it costs until it comes, once. */
+    @Test
+    void ofAGroupOneGoesWithIt() {
+        KitList kit = list(item("box table", State.SEEN, "", "table or vice", ""), item("vice", State.SEEN, "", "table or vice", "80"),
+                item("scale", State.AWAITED, "the seller", "", "180"), item("chuck", State.SEEN, "", "", ""));
+        assertThat(kit.choices()).containsOnlyKeys("table or vice");
+        KitList.Sum sum = kit.sum();
+        assertThat(sum.pieces()).isEqualTo(3);
+        assertThat(sum.seen()).isEqualTo(2);
+        assertThat(sum.awaited()).isEqualTo(1);
+        assertThat(sum.missing()).isZero();
+        assertThat(sum.toReplace()).isEqualByComparingTo("180");
+        assertThat(kit.with(item("scale", State.SEEN, "the seller", "", "180"), 20).sum().toReplace()).isEqualByComparingTo("0");
+    }
+
+    @Test
+    void aWarrantyIsKeptAsItIsSaid() {
+        KitItem readout = KitItem.parse("readout", State.SEEN, "the seller", "", "", "", "", "", " two years ");
+        assertThat(KitItem.from(new Payload(readout.toPayload()))).isEqualTo(readout);
+        assertThat(readout.warranty()).isEqualTo("two years");
+        assertThat(KitItem.from(new Payload(item("vice", State.SEEN, "", "", "").toPayload())).warranty()).isEmpty();
+    }
+
     @Test
     void theLatestWordOnAnItemCounts() {
         KitList kit = list(item("manual", State.AWAITED, "", "", ""), item("chuck", State.SEEN, "", "", ""),

@@ -318,4 +318,22 @@ class CatalogueTest {
         old.remove("fitOut");
         assertThat(MachineDescription.from(new Payload(old)).fitOut()).isEqualTo(Family.RADIAL_DRILL.traits().usual());
     }
+
+    /** A bed mill has no knee: its head goes up and down, on a screw. A drill's head goes along its arm by a rack. */
+    @Test
+    void aBedMillHasNoKnee() {
+        List<Axis> axes = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN),
+                new Axis("head", "up", "down", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN));
+        List<Step> bedMill = Catalogue.of(machine(Family.KNEE_MILL, fitOut(axes, Set.of())),
+                Rules.shipped());
+        assertThat(bedMill).extracting(s -> s.system().name()).doesNotContain("knee");
+        assertThat(bedMill).filteredOn(s -> s.code().equals("knee-square-x")).extracting(s -> s.system().name()).containsExactly("head");
+        assertThat(bedMill).filteredOn(s -> s.id().written().equals("backlash.head")).extracting(s -> s.system().name())
+                .containsExactly("screw");
+        List<Step> drill = Catalogue.of(usual(Family.RADIAL_DRILL), Rules.shipped());
+        assertThat(drill).filteredOn(s -> s.id().written().equals("backlash.head")).extracting(s -> s.system().name())
+                .allMatch("rack"::equals);
+        assertThat(Catalogue.of(usual(Family.KNEE_MILL), Rules.shipped())).filteredOn(s -> s.code().startsWith("knee-square"))
+                .extracting(s -> s.system().name()).containsExactly("knee", "knee");
+    }
 }

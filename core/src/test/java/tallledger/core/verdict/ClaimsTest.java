@@ -462,6 +462,30 @@ class ClaimsTest {
         }
     }
 
+    /** Both sides of a table, whichever is named first; one not measured leaves it open, one short makes it short. */
+    @Test
+    void aTableIsMeasuredBothWays() {
+        said(claim(Attribute.TABLE_SIZE, "230 x 1070 mm"));
+        assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+        assertThat(only().test()).map(Task::key).contains("size-table-length");
+        book.step("size-table-length", false, "value", "1072.0");
+        assertThat(only().test()).map(Task::key).contains("size-table-width");
+        assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+        book.step("size-table-width", false, "value", "229.0");
+        assertThat(only().standing()).isEqualTo(Standing.UPHELD);
+        assertThat(only().entries()).containsExactly(2, 3);
+        book.step("size-table-width", false, "value", "205.0");
+        assertThat(only().standing()).isEqualTo(Standing.SHORT);
+        said(claim(Attribute.TABLE_SIZE, "20 in round"));
+        assertThat(only().standing()).as("no size that can be read").isEqualTo(Standing.UNTESTED);
+        assertThat(only().test()).isEmpty();
+        said(claim(Attribute.TABLE_SIZE, "20 in"), claim(Attribute.GAP_SWING, "660 mm"), claim(Attribute.SLIDE_SWING, "220 mm"));
+        book.step("size-table-length", false, "value", "508.0");
+        book.step("size-gap", false, "value", "640.0");
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UPHELD, Standing.SHORT,
+                Standing.UNTESTED);
+    }
+
     /** The ends of the feeds by what was measured; the count of them is nobody's yet. */
     @Test
     void functionsStandByTheStepsThatShowThem() {

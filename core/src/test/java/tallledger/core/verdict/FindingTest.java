@@ -47,6 +47,18 @@ class FindingTest {
         assertThat(Glance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).worst()).isEmpty();
     }
 
+    /** 0.6 a turn with 60 driving 40 where 0.2 is set: a third is wanted, so 30/60 of 20, 30, 40 and 60 and no other pair. */
+    @Test
+    void wheelsThatWereCountedAreSearchedForTheFeed() {
+        SurveyBook book = at(Machines.TWELVE);
+        book.step("feed.carriage.minus", false, "distance", "30", "turns", "50", "set", "0.2 mm/rev, wheels 60/40");
+        assertThat(findings(book)).singleElement().satisfies(f -> assertThat(f.what().toString()).doesNotContain("finding.wheels"));
+        book.step("change-wheels", false, "wheels", "20 30 40 60");
+        assertThat(findings(book).get(0).what().toString()).contains("finding.wheels[[20/40, 30/60]]");
+        book.step("change-wheels", false, "wheels", "40 60");
+        assertThat(findings(book).get(0).what().toString()).contains("finding.wheels-none[2]");
+    }
+
     /** The same reading with a growl: the growl is the machine's. */
     @Test
     void aGrowlThereIsNone() {
