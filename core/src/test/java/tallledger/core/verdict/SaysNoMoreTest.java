@@ -36,6 +36,11 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.Quantity;
+import tallledger.core.survey.Basis;
+import tallledger.core.survey.Regrade;
+import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.RunRecord;
@@ -66,7 +71,9 @@ class SaysNoMoreTest {
     void noSentenceSaysMoreThanItsEntries() {
         List<Kind> kinds = new ArrayList<>();
         for (Family family : Family.values()) {
-            kinds.add(kind(claimed(Machines.twelve(family))));
+            for (LengthUnit unit : LengthUnit.values()) {
+                kinds.add(kind(claimed(Machines.twelve(family, unit))));
+            }
         }
         Map<String, Integer> seen = new ConcurrentHashMap<>();
         IntStream.range(0, SURVEYS).parallel().forEach(i -> {
@@ -171,11 +178,15 @@ class SaysNoMoreTest {
                 .toPlainString()) : Map.of();
         try {
             List<String> confirmed = kind.blank.steps().asked(step).stream().map(a -> a.need().written()).toList();
-            return Optional.of(SurveyEntries.step(by, kind.blank.steps(), step, typed, SurveyBook.BASIS, random.nextInt(bad) == 0,
+            return Optional.of(SurveyEntries.step(by, kind.blank.steps(), step, typed, basis(kind), random.nextInt(bad) == 0,
                             confirmed, ""));
         } catch (Refused not) {
             return Optional.empty();
         }
+    }
+
+    private static Basis basis(Kind kind) {
+        return Basis.of(kind.machine.unit(), 1, 1);
     }
 
     private static Draft run(Kind kind, Random random, By by) {
@@ -190,7 +201,7 @@ class SaysNoMoreTest {
         Optional<ShiftFeel> shift = engages && random.nextInt(3) == 0 ? Optional.of(ShiftFeel.values()[random.nextInt(3)])
                 : Optional.empty();
         boolean quiet = symptoms.stream().noneMatch(Symptom::isNoise) && random.nextInt(3) == 0;
-        return SurveyEntries.run(by, SurveyBook.BASIS, kind.blank.drive(),
+        return SurveyEntries.run(by, basis(kind), kind.blank.drive(),
                 new RunRecord(List.of(RANGES.get(which / 4), GEARS.get(which % 4)), reading, symptoms,
                         shift.filter(s -> s.symptom().isEmpty()), quiet, false, false, ""));
     }
@@ -201,6 +212,9 @@ class SaysNoMoreTest {
      */
     private static final class SecondReading {
 
+        private static final List<String> METRIC = List.of("mm", "µm", "mm/rev", "mm/min", "mm/m", "m/min", "kW", "N·m", "°C", "K", "kg");
+        private static final List<String> INCH = List.of("in", "thou", "in/rev", "in/min", "ft/min", "hp", "lbf·ft", "°F", "µin", "lb");
+        private final List<String> others;
         private final List<Step> steps;
         private final Map<Object, Step> byName;
         private final Map<Integer, Entry> all = new HashMap<>();
@@ -212,6 +226,7 @@ class SaysNoMoreTest {
         private final Map<String, Entry> again = new HashMap<>();
 
         SecondReading(Kind kind, List<Entry> entries) {
+            this.others = kind.machine.unit() == LengthUnit.INCH ? METRIC : INCH;
             this.steps = kind.blank.steps().inScope();
             this.byName = kind.byName;
             entries.forEach(e -> all.put(e.sequence(), e));
@@ -299,9 +314,18 @@ class SaysNoMoreTest {
                     assertThat(s.entries()).as(which + " rests on what was struck: " + s.words()).noneMatch(struck::contains);
                 }
                 assertThat(bears(s)).as("%s: %s, resting on %s", which, s.words(), s.entries()).isTrue();
+                assertThat(otherUnits(s.words())).as("%s: %s", which, s.words()).isEmpty();
             }
+            Finding.of(survey).forEach(f -> {
+                assertThat(otherUnits(f.what())).as("%s: %s", which, f.what()).isEmpty();
+                // A figure outside its limit is read, not heard: nobody imagines it.
+                if (f.what().is(VerdictReason.FINDING_SPEED) && f.explained().isEmpty()) {
+                    assertThat(f.whose()).as("%s: %s", which, f.what()).isEqualTo(Regrade.Whose.FAULT);
+                }
+            });
             for (ClaimVerdict v : ClaimVerdict.of(survey)) {
                 seen.merge("claim." + v.standing(), 1, Integer::sum);
+                assertThat(otherUnits(v.because())).as("%s: %s", which, v.because()).isEmpty();
                 if (v.standing() != ClaimVerdict.Standing.UNTESTED) {
                     assertThat(v.entries()).as("%s: %s %s %s", which, v.claim(), v.standing(), v.because()).isNotEmpty()
                             .noneMatch(struck::contains).allMatch(e -> RECORDED.contains(all.get(e).kind()));
@@ -320,6 +344,18 @@ class SaysNoMoreTest {
                 seen.merge(said.code(), 1, Integer::sum);
                 assertThat(glanceBears(said, money)).as("%s: %s", which, said).isTrue();
             }
+        }
+
+        /** Units in a sentence that are not the machine's own, and figures whose unit is still to be chosen. */
+        private List<Object> otherUnits(Object said) {
+            if (said instanceof Quantity open) {
+                return others.contains(open.unit()) ? List.of(open) : List.of();
+            }
+            if (said instanceof Reason r) {
+                return r.is(EvidenceReason.FIGURE_UNIT) ? others.stream().filter(u -> String.valueOf(r.arguments().get(1)).equals(u))
+                        .map(Object.class::cast).toList() : r.arguments().stream().flatMap(a -> otherUnits(a).stream()).toList();
+            }
+            return said instanceof List<?> list ? list.stream().flatMap(a -> otherUnits(a).stream()).toList() : List.of();
         }
 
         private boolean bears(ConditionStatement.Sentence s) {
