@@ -5,11 +5,11 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum ReadingReason implements ReasonCode {
-    FORCE_NOT_ONE("force.not-one", "typed"),
+    FORCE_NOT_ONE("force.not-one", "typed", "inches"),
     FACTOR_MISSING("factor.missing"),
-    LENGTH_NOT_ONE("length.not-one", "shortened"),
+    LENGTH_NOT_ONE("length.not-one", "shortened", "inches"),
     LENGTH_OVER_NOUGHT("length.over-nought", "typed"),
-    LENGTH_UNKNOWN_UNIT("length.unknown-unit", "shortened", "unit"),
+    LENGTH_UNKNOWN_UNIT("length.unknown-unit", "shortened", "unit", "inches"),
     MASS_NOT_ONE("mass.not-one", "typed"),
     POWER_NOT_ONE("power.not-one", "typed"),
     RANGE_CROSSED("range.crossed", "low", "high"),
@@ -20,14 +20,14 @@ enum ReadingReason implements ReasonCode {
     OPTICAL_MARKS("optical.marks", "marksText", "mostMarks"),
     SERIES_COUNT("series.count", "typed", "most"),
     SERIES_UNEVEN("series.uneven", "typed"),
-    SLOPE_NOT_ONE("slope.not-one", "typed"),
+    SLOPE_NOT_ONE("slope.not-one", "typed", "inches"),
     SPEED_IMPOSSIBLE("speed.impossible", "asTyped", "fastest"),
     SURFACE_UNIT("surface.unit", "unit", "inches"),
     TAPS_PART_TURN("taps.part-turn", "turnsText"),
     TAPS_TOO_FAST("taps.too-fast", "rpm", "fastestTapped"),
     TAPS_TOO_FEW("taps.too-few", "turns", "fewestTurns"),
     TEMPERATURE_IMPOSSIBLE("temperature.impossible", "typed", "inches"),
-    TEMPERATURE_NOT_ONE("temperature.not-one", "typed");
+    TEMPERATURE_NOT_ONE("temperature.not-one", "typed", "inches");
 
     private final Sentence sentence;
 

@@ -34,7 +34,7 @@ public final class Temperature {
         Matcher parts = FORM.matcher(text.strip());
         if (!parts.matches()) {
             throw Refused.because(ReadingReason.TEMPERATURE_NOT_ONE, text.strip().length() > 24 ? text.strip().substring(0, 24) + "…"
-                    : text.strip());
+                    : text.strip(), machine == LengthUnit.INCH ? 1 : 0);
         }
         TypedNumber number = TypedNumber.parse(parts.group(1));
         boolean fahrenheit = parts.group(2).isEmpty() ? machine == LengthUnit.INCH : parts.group(2).equalsIgnoreCase("f");

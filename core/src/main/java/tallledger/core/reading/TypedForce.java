@@ -41,7 +41,8 @@ public final class TypedForce {
         BigDecimal worth = !parts.matches() ? BigDecimal.ONE : parts.group(2).isEmpty()
                 ? (machine == LengthUnit.INCH ? POUND : BigDecimal.ONE) : WORTH.get(parts.group(2));
         if (worth == null) {
-            throw Refused.because(ReadingReason.FORCE_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) + "…" : typed);
+            throw Refused.because(ReadingReason.FORCE_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) + "…" : typed,
+                    machine == LengthUnit.INCH ? 1 : 0);
         }
         TypedNumber number = TypedNumber.parsePositive(parts.matches() ? parts.group(1) : typed);
         return new TypedNumber(typed, number.value().multiply(worth).round(MathContext.DECIMAL64), number.step().multiply(worth));

@@ -2,6 +2,7 @@ package tallledger.core.reading;
 
 import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
+import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,7 +79,7 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         }
         Matcher parts = WITH_UNIT.matcher(plain);
         if (!parts.matches()) {
-            throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(typed));
+            throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(typed), inches(bare));
         }
         String unit = parts.group(2);
         if (unit.equals("tpi")) {
@@ -86,7 +87,7 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         }
         BigDecimal worth = unit.isEmpty() ? bare : WORTH.get(unit);
         if (worth == null) {
-            throw Refused.because(ReadingReason.LENGTH_UNKNOWN_UNIT, shortened(typed), unit);
+            throw Refused.because(ReadingReason.LENGTH_UNKNOWN_UNIT, shortened(typed), unit, inches(bare));
         }
         return one(parts.group(1).strip(), typed, worth, worth);
     }
@@ -102,7 +103,7 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         List<String> pieces = new ArrayList<>();
         for (String piece : text.split("[;\\r\\n\\t]+|,(?=\\s|$)")) {
             if (!piece.isBlank()) {
-                pieces.addAll(pieces(piece.strip()));
+                pieces.addAll(pieces(piece.strip(), bare));
             }
         }
         Matcher last = pieces.isEmpty() ? UNIT_BEHIND.matcher("") : UNIT_BEHIND.matcher(pieces.get(pieces.size() - 1));
@@ -111,7 +112,12 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
         return pieces.stream().map(p -> parse(ofAll && !p.endsWith(last.group()) ? p + unit : p, bare)).toList();
     }
 
-    private static List<String> pieces(String row) {
+    /** 1 where a bare number is of an inch machine, whose refusals name inch units. */
+    private static int inches(BigDecimal bare) {
+        return bare.stripTrailingZeros().unscaledValue().equals(BigInteger.ONE) ? 0 : 1;
+    }
+
+    private static List<String> pieces(String row, BigDecimal bare) {
         if (row.chars().noneMatch(Character::isLetter) && row.indexOf('"') < 0 && row.indexOf('/') < 0) {
             return List.of(BETWEEN.split(row));
         }
@@ -123,7 +129,7 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
             end = one.end();
         }
         if (end < row.length()) {
-            throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(row.substring(end).strip()));
+            throw Refused.because(ReadingReason.LENGTH_NOT_ONE, shortened(row.substring(end).strip()), inches(bare));
         }
         return pieces;
     }

@@ -40,7 +40,8 @@ public final class TypedSlope {
         Matcher parts = typed.length() > LONGEST ? null
                 : FORM.matcher(typed.toLowerCase(Locale.ROOT).replace('μ', 'µ').replace('\u2212', '-').replaceAll("\\s+", " "));
         if (parts == null || !parts.matches() || parts.group(2) == null && parts.group(3) != null) {
-            throw Refused.because(ReadingReason.SLOPE_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) + "…" : typed);
+            throw Refused.because(ReadingReason.SLOPE_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) + "…" : typed,
+                    machine == LengthUnit.INCH ? 1 : 0);
         }
         TypedNumber number = TypedNumber.parse(parts.group(1));
         BigDecimal rise = parts.group(2) == null ? TypedLength.parse(machine == LengthUnit.INCH ? "1 thou" : "1 mm", machine).mm()

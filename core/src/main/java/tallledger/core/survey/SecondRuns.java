@@ -9,8 +9,8 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.rules.Rule;
 
 /**
- * Lever positions on which a single run said something: with chance 1 − s ({@link Rule#SHOWS}) a faulty one is silent once, so that after a plan
- * with nothing heard a second run is worth most there.
+ * Lever positions on which a single run said something: with chance 1 − s ({@link Rule#SHOWS}) a faulty one is silent once, so that
+ * after a plan with nothing heard a second run is worth most there.
  *
  * @param once positions that one good run alone was heard on
  * @param runs good runs to make again, the fewest found that have all of them on their routes

@@ -25,7 +25,8 @@ public record Temperatures(TypedNumber machine, TypedNumber gauge, LengthUnit ba
     public static Temperatures typed(String machine, String gauge, LengthUnit bare) {
         Temperatures both = new Temperatures(at("machine", machine, bare), at("gauge", gauge, bare), bare);
         if (both.apart().abs().compareTo(MOST_APART) > 0) {
-            throw Refused.because(SurveyReason.TEMPERATURES_APART, both.machine.typed(), both.gauge.typed(), bare == LengthUnit.INCH ? 1 : 0).at("gauge");
+            throw Refused.because(SurveyReason.TEMPERATURES_APART, both.machine.typed(), both.gauge.typed(),
+                    bare == LengthUnit.INCH ? 1 : 0).at("gauge");
         }
         return both;
     }

@@ -51,7 +51,8 @@ final class ClaimsOfSteps {
             case DRILLING_CAPACITY -> drilling(claim, survey);
             case TRAVEL -> travel(claim, survey);
             case TABLE_SIZE -> table(claim, survey);
-            case SWING, GAP_SWING, SLIDE_SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE, CHUCK_SIZE, REST_SIZE -> size(claim, survey);
+            case SWING, GAP_SWING, SLIDE_SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE, CHUCK_SIZE,
+                    REST_SIZE -> size(claim, survey);
             case SLOWEST_FEED, FASTEST_FEED -> feedEnd(claim, survey);
             case FUNCTION -> Functions.of(claim, survey);
             case FEED_COUNT -> countedFeeds(claim, survey).or(() -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS))

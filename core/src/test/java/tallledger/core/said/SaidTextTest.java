@@ -104,7 +104,8 @@ class SaidTextTest {
     /** What swings in the gap or over the slide is not what swings over the bed. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"660 mm swing in the gap|GAP_SWING|660 mm", "swings 410 mm|SWING|410 mm",
-        "in gap 660 mm|GAP_SWING|660 mm", "swing over cross slide 220 mm|SLIDE_SWING|220 mm", "220 mm over the carriage|SLIDE_SWING|220 mm"})
+        "in gap 660 mm|GAP_SWING|660 mm", "swing over cross slide 220 mm|SLIDE_SWING|220 mm",
+        "220 mm over the carriage|SLIDE_SWING|220 mm"})
     void whichSwingIsSaid(String said, String topic, String value) {
         assertThat(SaidText.read(said, vocabulary(Family.LATHE, false, false)).things()).extracting(t -> t.topic() + " " + t.value())
                 .containsExactly(topic + " " + value);

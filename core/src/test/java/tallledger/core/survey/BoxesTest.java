@@ -39,7 +39,8 @@ class BoxesTest {
     private static MachineDescription box(String sizes) {
         String[] size = sizes.split("x");
         Stage[] levers = IntStream.range(0, size.length).mapToObj(i -> lever("lever " + (i + 1), IntStream.rangeClosed(1,
-                Integer.parseInt(size[i])).mapToObj(n -> "" + (char) ('A' + i) + n).collect(Collectors.joining(" ")))).toArray(Stage[]::new);
+                Integer.parseInt(size[i]))
+                .mapToObj(n -> "" + (char) ('A' + i) + n).collect(Collectors.joining(" ")))).toArray(Stage[]::new);
         int all = List.of(size).stream().mapToInt(Integer::parseInt).reduce(1, (a, b) -> a * b);
         return Machines.lathe(IntStream.range(0, all).mapToObj(i -> String.valueOf(Math.round(40 * Math.pow(1.12, i))))
                 .collect(Collectors.joining(" ")), levers);

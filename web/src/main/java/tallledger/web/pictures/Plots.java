@@ -146,10 +146,12 @@ public final class Plots {
             double y = ys.indexOf(p.y()) * h;
             sheet.area(x + 1, y + 1, w - 2, h - 2, 0.5 + off / half / 2);
             if (w >= 40) {
-                sheet.label(x + w / 2, y + h / 2 + 5, (off < 0 ? "−" : "+") + Math.round(Math.abs(off) * (inches ? TENTHS : MICROMETRES)), "middle");
+                sheet.label(x + w / 2, y + h / 2 + 5, (off < 0 ? "−" : "+")
+                        + Math.round(Math.abs(off) * (inches ? TENTHS : MICROMETRES)), "middle");
             }
         }
-        sheet.label(2, ys.size() * h + 20, (inches ? "tenths of a thou" : "µm") + " over the middle plane of the least zone; dark high, light low", "start");
+        sheet.label(2, ys.size() * h + 20, (inches ? "tenths of a thou" : "µm")
+                + " over the middle plane of the least zone; dark high, light low", "start");
         return sheet.done("Face of " + xs.size() + " by " + ys.size() + " points, least zone " + say(read.face().zone()));
     }
 

@@ -114,7 +114,8 @@ public class SheetPage {
         List<Made> stopping = RunGate.stopping(survey.core());
         boolean named = RunGate.unnamed(survey.core()).isEmpty();
         // The start checks are where what stops use is named: after the machine was stopped and left they are asked although nothing runs.
-        boolean starts = (gate.isEmpty() || !named && RunGate.mayName(survey.core())) && (route.isPresent() || step.filter(Step::runs).isPresent());
+        boolean starts = (gate.isEmpty() || !named && RunGate.mayName(survey.core()))
+                && (route.isPresent() || step.filter(Step::runs).isPresent());
         model.addAttribute("stopUse", stopping.isEmpty() ? null : named ? RunGate.despite(survey.core()) : RunGate.stopUse(survey.core()));
         model.addAttribute("stopping", stopping.stream().map(m -> new Danger(m.entry(), RunGate.named(survey.core(), m))).toList());
         model.addAttribute("named", named);
