@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import java.time.Instant;
 import java.util.Map;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -101,6 +102,20 @@ class RunSheetTest {
         assertThat(browser.text()).contains("Cold spindle: start at the lowest speed");
     }
 
+    /** A wheel of one speed, or one whose belt is laid over by hand, has no lever to feel engage. */
+    @Test
+    void whatHasNoGearsHasNoShiftToFeel() {
+        Http http = new Http(app);
+        long grinder = Scenes.readySurvey(app, KestrelVale.farrowbyRt().description());
+        long lathe = Scenes.readySurvey(app, KestrelVale.aldwark410().description());
+        for (long survey : List.of(grinder, lathe)) {
+            String key = app.bean(Shelves.class).survey(survey).folded().machine().train().routes().get(0).key();
+            String sheet = http.get("/surveys/" + survey + "/run?step=" + key).body();
+            assertThat(sheet).contains("Heard, seen, felt");
+            assertThat(sheet.contains("<legend>Shift</legend>")).isEqualTo(survey == lathe);
+        }
+    }
+
     @Test
     void aChangedDescriptionIsAdoptedOnlyByAnEntry() {
         long survey = Scenes.readySurvey(app, KestrelVale.dunmarshP20().description());
@@ -121,6 +136,10 @@ class RunSheetTest {
         String step = app.url("/surveys/" + survey + "/run?step=" + before.folded().steps().get(0).key());
         page.navigate(step);
         assertThat(browser.text()).contains("description is at version 2; this survey judges by version 1", "150.4 to 169.6 rpm");
+        for (String elsewhere : List.of("speeds", "verdict", "entries")) {
+            assertThat(http.get("/surveys/" + survey + "/" + elsewhere).body()).as(elsewhere).contains("this survey judges by version",
+                    "/surveys/" + survey + "/run#newer");
+        }
         page.click("text=Judge by the newer one");
         Browser.settle(page);
         page.navigate(step);

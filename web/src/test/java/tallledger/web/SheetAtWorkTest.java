@@ -251,7 +251,8 @@ class SheetAtWorkTest {
         page.click("text=Put it down");
         page.waitForSelector("td:text-is('650')");
         assertThat(browser.text())
-                .contains("1 seen, 1 missing, 0 awaited, 0 not looked for; 1 promised to this buyer. To replace what is missing: 650.");
+                .contains("1 seen, 1 missing, 0 awaited, 0 not looked for; 1 promised to this buyer. To replace what is missing "
+                        + "or awaited: 650.");
         page.fill("#machine", "1850");
         page.fill("#skid", "120");
         page.fill("#extras", "90");

@@ -1,29 +1,38 @@
 package tallledger.core.blame;
 
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
+import tallledger.core.coverage.ElementWorth;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.StageKind;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /**
  * The chances blame reckons with.
  *
- * @param prior      p_e, that an element is faulty before anything is run
+ * @param priors     p_e, that an element is faulty before anything is run, by its kind ({@link ElementWorth#prior})
  * @param shows      s, that a faulty element shows on one run
  * @param noise      f of a noise: that it is imagined or comes from outside
  * @param heat       f of hot, rough or a dead spot
  * @param unmistaken f of what cannot be imagined: no drive, will not engage, jumps out, slips, hunts
  */
-record Chances(double prior, double shows, double noise, double heat, double unmistaken) {
+record Chances(Map<StageKind, Double> priors, double shows, double noise, double heat, double unmistaken) {
 
     static Chances of(Rules rules) {
-        return new Chances(rules.value(Rule.FAULTY), rules.value(Rule.SHOWS), rules.value(Rule.IMAGINED_NOISE),
+        Map<StageKind, Double> priors = new EnumMap<>(StageKind.class);
+        Stream.of(StageKind.values()).forEach(kind -> priors.put(kind, ElementWorth.prior(kind, rules)));
+        return new Chances(priors, rules.value(Rule.SHOWS), rules.value(Rule.IMAGINED_NOISE),
                 rules.value(Rule.IMAGINED_HEAT), rules.value(Rule.IMAGINED_FAILURE));
     }
 
     /** Nothing is certain: at nought and one Bayes' rule divides by nought. */
     Chances {
-        prior = Math.min(MOST, Math.max(LEAST, prior));
+        Map<StageKind, Double> bounded = new EnumMap<>(StageKind.class);
+        priors.forEach((kind, p) -> bounded.put(kind, Math.min(MOST, Math.max(LEAST, p))));
+        priors = Map.copyOf(bounded);
         shows = Math.min(MOST, Math.max(LEAST, shows));
         noise = Math.min(MOST, Math.max(LEAST, noise));
         heat = Math.min(MOST, Math.max(LEAST, heat));
@@ -35,7 +44,14 @@ record Chances(double prior, double shows, double noise, double heat, double unm
 
     /** The same with every prior so many times. */
     Chances scaled(double times) {
-        return new Chances(prior * times, shows, noise, heat, unmistaken);
+        Map<StageKind, Double> scaled = new EnumMap<>(StageKind.class);
+        priors.forEach((kind, p) -> scaled.put(kind, p * times));
+        return new Chances(scaled, shows, noise, heat, unmistaken);
+    }
+
+    /** p/(1 − p) of an element of a kind. */
+    double odds(StageKind kind) {
+        return priors.get(kind) / (1 - priors.get(kind));
     }
 
     /** f of what was heard: the greatest of its symptoms'. */

@@ -59,12 +59,15 @@ final class Posterior {
         trials.forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0)
                         .with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
                 (before, one) -> before.with(t.failed(), one.f())));
-        double odds = chances.prior() / (1 - chances.prior());
+        double[] odds = elements.all().stream().mapToDouble(e -> chances.odds(elements.kind(e))).toArray();
         double[] weight = new double[sets.length];
         double total = 0;
         for (int h = 0; h < sets.length; h++) {
-            // The common factor (1 − p)^n cancels.
-            double w = Math.pow(odds, Long.bitCount(sets[h]));
+            // The common factor Π (1 − p) cancels.
+            double w = 1;
+            for (long rest = sets[h]; rest != 0; rest &= rest - 1) {
+                w *= odds[Long.numberOfTrailingZeros(rest)];
+            }
             for (History history : histories.values()) {
                 w *= likelihood(sets[h], history, chances.shows());
             }

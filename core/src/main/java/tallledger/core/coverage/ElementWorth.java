@@ -16,6 +16,15 @@ public final class ElementWorth {
         return rules.worth(rule(kind));
     }
 
+    /**
+     * p_e: the chance that an element is bad before anything is run. One table says it, by kind, for blame and money alike; what a house
+     * once put down for all kinds together stands for it where it did.
+     */
+    public static double prior(StageKind kind, Rules rules) {
+        boolean once = rules.figures(Rule.FAULTY).get(0).compareTo(Rule.FAULTY.shipped().get(0)) != 0;
+        return once ? rules.value(Rule.FAULTY) : rules.figures(rule(kind)).get(0).doubleValue();
+    }
+
     /** The rule with its chance and its cost. */
     public static Rule rule(StageKind kind) {
         return switch (kind) {

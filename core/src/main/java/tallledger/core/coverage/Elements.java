@@ -64,6 +64,11 @@ public final class Elements {
         return mask;
     }
 
+    /** What sort of stage an element is a position of. */
+    public StageKind kind(Element element) {
+        return train.stages().get(element.stage()).kind();
+    }
+
     /** Elements on at least one route (a neutral is on none). */
     public long reachable() {
         return reachable;

@@ -73,6 +73,11 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
         return notThere(List.of(State.MISSING));
     }
 
+    /** What is owed, and what is awaited until it has come: of a group the cheapest one. */
+    public List<KitItem> notThere() {
+        return notThere(List.of(State.MISSING, State.AWAITED));
+    }
+
     private List<KitItem> notThere(List<State> states) {
         List<KitItem> owed = new ArrayList<>();
         Map<String, KitItem> groups = new LinkedHashMap<>();
@@ -96,7 +101,7 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
 
     public Sum sum() {
         List<KitItem> owed = owed();
-        BigDecimal toReplace = notThere(List.of(State.MISSING, State.AWAITED)).stream().flatMap(i -> i.cost().stream())
+        BigDecimal toReplace = notThere().stream().flatMap(i -> i.cost().stream())
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
         Map<String, List<KitItem>> groups = choices();
         Map<String, State> pieces = new LinkedHashMap<>();

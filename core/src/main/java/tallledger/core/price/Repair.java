@@ -21,8 +21,10 @@ public record Repair(String about, String element, String what, Spread hours, Sp
     public static final String SPEED_OFF = "SPEED_OFF";
     /** What stops when it is told to, and takes too long. */
     public static final String STOPS_LATE = "STOPS_LATE";
+    /** A piece of kit, by words its name has in it: what another costs on a machine of 1 500 kg stands as its parts. */
+    public static final String KIT = "KIT";
     /** What a row can be about that is no symptom of a run, no system and no step. */
-    public static final List<String> ABOUT = List.of(ELEMENT, SPEED_OFF, STOPS_LATE);
+    public static final List<String> ABOUT = List.of(ELEMENT, SPEED_OFF, STOPS_LATE, KIT);
     private static final int LONGEST = 200;
 
     /** @throws Refused where it names nothing, or at "hours" or "parts" */

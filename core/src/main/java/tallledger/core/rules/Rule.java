@@ -181,7 +181,7 @@ public enum Rule {
     ONE_COUNT(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
     ONE_FEED(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
 
-    /** p_e, that an element is faulty before anything is run. */
+    /** What a house once put down as p_e of every kind of element; since then the chances of {@link Group#WORTH} say it, by kind. */
     FAULTY(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.03"),
     /** s, that a faulty element shows on one run. */
     SHOWS(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.9"),
@@ -229,9 +229,9 @@ public enum Rule {
     WORTH_GEAR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "600"),
     WORTH_CHANGE_WHEELS(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "80"),
     WORTH_BACK_GEAR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "300"),
-    WORTH_VARIATOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.05", "400"),
+    WORTH_VARIATOR(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "400"),
     WORTH_INVERTER(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "500"),
-    WORTH_COMMANDED(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.05", "500"),
+    WORTH_COMMANDED(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "500"),
     WORTH_DIRECTION(Group.WORTH, Shape.WORTH, Unit.MONEY, "0.03", "150");
 
     /** How rules are shown together. */
@@ -259,6 +259,11 @@ public enum Rule {
     /** The rule of that name; empty for one this version does not know. */
     public static Optional<Rule> named(String name) {
         return Stream.of(values()).filter(r -> r.name().equals(name)).findFirst();
+    }
+
+    /** Whether it only stands for what was put down before another rule took its place. */
+    public boolean isRetired() {
+        return this == FAULTY;
     }
 
     public Group group() {

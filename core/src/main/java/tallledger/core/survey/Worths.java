@@ -1,10 +1,13 @@
 package tallledger.core.survey;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -23,6 +26,7 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
+import tallledger.core.kit.KitItem;
 import tallledger.core.price.Background;
 import tallledger.core.price.Cost;
 import tallledger.core.price.Mixture;
@@ -195,6 +199,28 @@ public final class Worths {
     public Mixture mixture(List<Repair> rows, String place) {
         return Mixture.cheapestFirst(rows.stream().map(r -> new Mixture.Share(r.key() + (place.isEmpty() ? "" : " @ " + place), r.what(),
                 r.cost(rates), 0)).toList());
+    }
+
+    /**
+     * What a piece of kit that nobody priced is put at to begin with: the house's row whose words stand in its name, the most words first,
+     * times the machine's size. Empty where the house has none; papers have none.
+     */
+    public Optional<BigDecimal> starting(KitItem item) {
+        String name = item.name().toLowerCase(Locale.ROOT);
+        return rows(Repair.KIT).stream().filter(r -> name.contains(r.what().toLowerCase(Locale.ROOT)))
+                .max(Comparator.comparingInt(r -> r.what().length()))
+                .map(r -> r.parts().likely().multiply(BigDecimal.valueOf(rates.size())).setScale(0, RoundingMode.HALF_UP));
+    }
+
+    /** What is not there and costs something: as somebody priced it, else as the house begins with. */
+    public double kit() {
+        return survey.steps().kit().notThere().stream().flatMap(i -> i.cost().or(() -> starting(i)).stream())
+                .mapToDouble(BigDecimal::doubleValue).sum();
+    }
+
+    /** Pieces missing that neither somebody nor the house has a price for. */
+    public int unpricedKit() {
+        return (int) survey.steps().kit().owed().stream().filter(i -> i.cost().isEmpty() && starting(i).isEmpty()).count();
     }
 
     /** Mean of what a step leads to when it is bad; empty where the table has nothing for it. */

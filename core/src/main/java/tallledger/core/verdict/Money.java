@@ -42,7 +42,7 @@ import tallledger.core.survey.Worths;
  * @param priced   findings with what each costs, worst first
  * @param putRight what they come to
  * @param unknown  what the untested may cost
- * @param kit      what is owed and priced
+ * @param kit      what is not there, as somebody priced it, else as the house begins with
  * @param unpricedKit how many owed pieces nobody priced
  * @param untested what was not tested, worth most first
  * @param tells    λ and what it was reckoned from
@@ -118,8 +118,11 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
      * a trifle where no price was said.
      */
     public List<Untested> advised(int most, Rules rules) {
-        double trifle = offer.map(Offer::start).orElse(0.0) * rules.share(Rule.TRIFLE).doubleValue();
-        return next(Integer.MAX_VALUE).stream().sorted(Comparator.comparing(u -> u.cost() < trifle)).limit(most).toList();
+        return next(Integer.MAX_VALUE).stream().sorted(Comparator.comparing(u -> isTrifle(u, rules))).limit(most).toList();
+    }
+
+    private boolean isTrifle(Untested untested, Rules rules) {
+        return untested.cost() < offer.map(Offer::start).orElse(0.0) * rules.share(Rule.TRIFLE).doubleValue();
     }
 
     /** What looking at a step is worth now, whether it was looked at or not; empty where the table of checks has nothing for its system. */
@@ -174,7 +177,8 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
                 .sorted(Comparator.comparingDouble((Priced p) -> p.cost.map(Mixture::mean).orElse(Double.MAX_VALUE)).reversed()).limit(most)
                 .forEach(p -> raises.add(new Raise(Optional.of(p.finding), Optional.empty(),
                         raised(survey, new WhatIf(Set.of(p.finding.entries().get(0)), Set.of(), Set.of())))));
-        untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0).limit(most)
+        untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0)
+                .sorted(Comparator.comparing(u -> isTrifle(u, survey.rules()))).limit(most)
                 .forEach(u -> raises.add(new Raise(Optional.empty(), u.step,
                         raised(survey, new WhatIf(Set.of(), Set.of(u.step.get().id().written()), Set.of())))));
         return raises.stream().filter(r -> r.by > 0).sorted(Comparator.comparingDouble(Raise::by).reversed()).limit(most).toList();
@@ -211,13 +215,13 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
             }
             RepairBill putRight = RepairBill.of(askers);
             Reckoned reckoned = untested(putRight);
-            var kit = survey.steps().kit().sum();
+            double kit = worths.kit();
             double[] shares = {rules.share(Rule.SHARE_OPENING).doubleValue(), rules.share(Rule.SHARE_OFFER).doubleValue(),
                     rules.share(Rule.SHARE_CEILING).doubleValue()};
             Optional<Offer> offer = survey.stakes().flatMap(s -> s.start().map(start -> Offer.of(start.value().doubleValue(),
                     s.asking().map(a -> a.value().doubleValue()).orElse(Double.MAX_VALUE), worths.scrap(), putRight,
-                    kit.toReplace().doubleValue(), reckoned.unknown, shares)));
-            return new Money(survey.stakes(), priced, putRight, reckoned.unknown, kit.toReplace().doubleValue(), kit.unpriced(),
+                    kit, reckoned.unknown, shares)));
+            return new Money(survey.stakes(), priced, putRight, reckoned.unknown, kit, worths.unpricedKit(),
                     reckoned.untested, worths.tells(), known(), offer);
         }
 

@@ -1,15 +1,18 @@
 package tallledger.core.blame;
 
+import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.Machines;
@@ -47,6 +50,24 @@ class PosteriorTest {
             assertThat(posterior.expectedEntropy(route, elements.mask(route), 0.1))
                     .isCloseTo(expectedEntropy(trials, written, route), offset(1e-9));
         }
+    }
+
+    /** The chance of a kind of element stands in one table; what a house once put down for all kinds counts where it did. */
+    @Test
+    void whatIsBelievedBeforeIsByKind() {
+        Rules gears = Rules.shipped().with(Rule.WORTH_GEAR, List.of(new BigDecimal("0.12"), new BigDecimal("600")));
+        assertThat(oddsOf("gear", gears)).isCloseTo(0.12 / 0.88, offset(1e-12));
+        assertThat(oddsOf("motor", gears)).isCloseTo(0.03 / 0.97, offset(1e-12));
+        Rules once = gears.with(Rule.FAULTY, List.of(new BigDecimal("0.05")));
+        assertThat(oddsOf("gear", once)).isCloseTo(0.05 / 0.95, offset(1e-12));
+    }
+
+    /** Of the first element of a stage against nothing, before any run. */
+    private double oddsOf(String stage, Rules rules) {
+        List<Blame.FaultSet> sets = Blame.sets(elements, List.of(), rules, 1);
+        double one = sets.stream().filter(s -> s.elements().size() == 1 && s.elements().get(0).stageName().equals(stage)
+                && s.elements().get(0).position() == 0).findFirst().orElseThrow().probability();
+        return one / sets.stream().filter(s -> s.elements().isEmpty()).findFirst().orElseThrow().probability();
     }
 
     private Map<Long, Double> writtenOut(List<Trial> trials) {

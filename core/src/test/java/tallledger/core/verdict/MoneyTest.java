@@ -254,6 +254,20 @@ class MoneyTest {
         assertThat(chosen.priced()).extracting(Money.Priced::by).containsExactly(Money.By.CHOSEN);
     }
 
+    /** A missing piece nobody priced is put at what the house begins with, for a machine of this size; papers are not. */
+    @Test
+    void missingKitHasAStartingPrice() {
+        House house = House.shipped(List.of(), List.of(repair("KIT", "", "chuck", 100), repair("KIT", "", "four-jaw chuck", 250)));
+        book.write(SurveyEntries.kit(by(), KitItem.parse("Four-jaw chuck", KitItem.State.MISSING, "", "", "", "", "")));
+        book.write(SurveyEntries.kit(by(), KitItem.parse("manual", KitItem.State.MISSING, "", "", "", "", "")));
+        book.write(SurveyEntries.kit(by(), KitItem.parse("three-jaw chuck", KitItem.State.AWAITED, "", "", "70", "", "")));
+        Money money = Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING);
+        assertThat(money.kit()).isEqualTo(320);
+        assertThat(money.unpricedKit()).isEqualTo(1);
+        book.write(SurveyEntries.priced(by(), Stakes.typed("4000", "", "£", Background.IN_DAILY_USE.name(), "48 000 kg", "", "")));
+        assertThat(Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING).kit()).isEqualTo(625 + 70);
+    }
+
     /** A stop that does its work and takes too long is the brake's; one that does not hold is the button's. */
     @Test
     void whatRunsDownTooLongIsItsBrake() {

@@ -96,7 +96,9 @@ class HouseController {
     private String numbers(Model model, Optional<Rule> open, Typed typed, Submission submission, Optional<Preview.Found> found) {
         model.addAttribute("rules", houses.newest().rules());
         model.addAttribute("groups", Rule.Group.values());
-        model.addAttribute("all", Stream.of(Rule.values()).toList());
+        Rules newest = houses.newest().rules();
+        model.addAttribute("all", Stream.of(Rule.values()).filter(r -> !r.isRetired()
+                || newest.figures(r).get(0).compareTo(r.shipped().get(0)) != 0).toList());
         model.addAttribute("open", open.orElse(null));
         model.addAttribute("past", open.map(houses.book()::historyOf).orElse(List.of()));
         return frame(model, typed, submission, found, "house/house");

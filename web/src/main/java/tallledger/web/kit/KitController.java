@@ -3,10 +3,14 @@ package tallledger.web.kit;
 import tallledger.core.reading.Mass;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
@@ -21,6 +25,7 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
+import tallledger.core.survey.Worths;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
@@ -112,6 +117,13 @@ class KitController {
         model.addAttribute("survey", survey);
         model.addAttribute("kit", kit);
         model.addAttribute("sum", kit.sum());
+        Worths worths = Worths.of(survey.core());
+        Map<String, String> starting = new HashMap<>();
+        kit.items().stream().filter(i -> i.cost().isEmpty() && i.state() != KitItem.State.SEEN).forEach(i -> worths.starting(i)
+                .ifPresent(cost -> starting.put(i.name(), words.say("figure", cost))));
+        model.addAttribute("starting", starting);
+        model.addAttribute("toReplace", BigDecimal.valueOf(worths.kit()).setScale(0, RoundingMode.HALF_UP));
+        model.addAttribute("unpriced", worths.unpricedKit());
         model.addAttribute("usual", usual);
         model.addAttribute("lift",
                 survey.steps().lift().map(l -> InUnit.of(l.what().says(survey.rules()), survey.folded().machine().unit()))
