@@ -47,7 +47,12 @@ class BoxesTest {
     }
 
     /** How one box ended. */
-    private enum End { FOUND, WRONG, OPEN }
+    private enum End {
+        FOUND, WRONG,
+        /** Named as the likeliest, not proven: rightly. */
+        LIKELIEST,
+        OPEN
+    }
 
     /** What the ear makes of one bad gear. */
     private static final class Ear {
@@ -93,8 +98,10 @@ class BoxesTest {
             book.run(machine.train().settings(next.get()), machine.speeds().nominal(next.get()).orElseThrow().toPlainString(), false, null,
                     heard.length == 0, heard);
         }
-        Optional<Blame> blame = SurveyPlan.of(book.survey(), book.now()).blame().filter(Blame::isClear);
-        return blame.map(b -> b.suspects().get(0).element().equals(ear.bad) ? End.FOUND : End.WRONG).orElse(End.OPEN);
+        Optional<Blame> blame = SurveyPlan.of(book.survey(), book.now()).blame();
+        boolean right = blame.filter(b -> b.suspects().get(0).element().equals(ear.bad)).isPresent();
+        return blame.filter(Blame::isClear).map(b -> right ? End.FOUND : End.WRONG)
+                .orElse(right && blame.get().hunt() == Blame.Hunt.LIKELIEST_NOT_PROVEN ? End.LIKELIEST : End.OPEN);
     }
 
     @ParameterizedTest
@@ -106,10 +113,10 @@ class BoxesTest {
         for (int seed = 0; seed < MANY; seed++) {
             ends.merge(goneThrough(machine, school, new Random(seed)), 1, Integer::sum);
         }
-        if (MANY > 100) {
+        if (MANY > 20) {
             System.out.println(sizes + " " + school + " of " + MANY + ": " + ends);
         }
-        assertThat(ends.getOrDefault(End.FOUND, 0)).isGreaterThanOrEqualTo(MANY * 9 / 10 - 1);
+        assertThat(ends.getOrDefault(End.FOUND, 0) + ends.getOrDefault(End.LIKELIEST, 0)).isGreaterThanOrEqualTo(MANY * 9 / 10 - 1);
         assertThat(ends.getOrDefault(End.WRONG, 0)).isLessThanOrEqualTo(Math.max(2, MANY * 3 / 100));
     }
 }
