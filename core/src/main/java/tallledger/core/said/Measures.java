@@ -113,7 +113,7 @@ final class Measures {
     private static final List<Named> NAMED = List.of(
             new Named(Topic.BETWEEN_CENTRES, "between (?:the )?cent(?:re|er)s", List.of(Kind.LATHE, Kind.GRINDER)),
             // What swings in the gap or over the slide is another size than what swings over the bed.
-            new Named(Topic.GAP_SWING, "(?:swings? )?in (?:the )?gap", List.of(Kind.LATHE)),
+            new Named(Topic.GAP_SWING, "(?:swings? in (?:the )?|in the )gap", List.of(Kind.LATHE)),
             new Named(Topic.GAP_SWING, "gap swing", List.of(Kind.LATHE)),
             new Named(Topic.SLIDE_SWING, "(?:swings? )?over (?:the )?(?:cross[- ]?slide|carriage|saddle)", List.of(Kind.LATHE)),
             new Named(Topic.SWING, "swings?(?: over (?:the )?bed)?", ALL),

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.blame.Blame;
@@ -207,9 +208,14 @@ public final class Worths {
      */
     public Optional<BigDecimal> starting(KitItem item) {
         String name = item.name().toLowerCase(Locale.ROOT);
-        return rows(Repair.KIT).stream().filter(r -> name.contains(r.what().toLowerCase(Locale.ROOT)))
+        return rows(Repair.KIT).stream().filter(r -> stands(r.what().toLowerCase(Locale.ROOT), name))
                 .max(Comparator.comparingInt(r -> r.what().length()))
                 .map(r -> r.parts().likely().multiply(BigDecimal.valueOf(rates.size())).setScale(0, RoundingMode.HALF_UP));
+    }
+
+    /** Whether the words begin where a word of the name does: there is no vice in a service manual. */
+    private static boolean stands(String words, String name) {
+        return Pattern.compile("(?<!\\p{L})" + Pattern.quote(words)).matcher(name).find();
     }
 
     /** What is not there and costs something: as somebody priced it, else as the house begins with. */

@@ -86,6 +86,7 @@ class SaidTextTest {
             "MACHINING_CENTRE|It changes over at about 2 300",
         "LATHE|Jog at 40", "RADIAL_DRILL|Skid adds 300 to 400 lb", "LATHE|Loading adds about 150", "LATHE|22 years with one owner",
         "LATHE|Three months' warranty", "MACHINING_CENTRE|The lift is good for 12,000", "LATHE|Price 4500", "LATHE|the room is 3 x 4 m",
+        "LATHE|It has a 6 in gap",
         "KNEE_MILL|delivered within walking distance of the station"})
     void whatIsNotCertainStaysWords(Family family, String said) {
         SaidText.Split split = SaidText.read(said, vocabulary(family, false, false));
@@ -104,7 +105,7 @@ class SaidTextTest {
     /** What swings in the gap or over the slide is not what swings over the bed. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"660 mm swing in the gap|GAP_SWING|660 mm", "swings 410 mm|SWING|410 mm",
-        "in gap 660 mm|GAP_SWING|660 mm", "swing over cross slide 220 mm|SLIDE_SWING|220 mm",
+        "660 mm in the gap|GAP_SWING|660 mm", "swing over cross slide 220 mm|SLIDE_SWING|220 mm",
         "220 mm over the carriage|SLIDE_SWING|220 mm"})
     void whichSwingIsSaid(String said, String topic, String value) {
         assertThat(SaidText.read(said, vocabulary(Family.LATHE, false, false)).things()).extracting(t -> t.topic() + " " + t.value())

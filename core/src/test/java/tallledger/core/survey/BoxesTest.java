@@ -116,6 +116,7 @@ class BoxesTest {
         if (MANY > 20) {
             System.out.println(sizes + " " + school + " of " + MANY + ": " + ends);
         }
+        assertThat(ends.getOrDefault(End.FOUND, 0)).isGreaterThanOrEqualTo(MANY * 8 / 10);
         assertThat(ends.getOrDefault(End.FOUND, 0) + ends.getOrDefault(End.LIKELIEST, 0)).isGreaterThanOrEqualTo(MANY * 9 / 10 - 1);
         assertThat(ends.getOrDefault(End.WRONG, 0)).isLessThanOrEqualTo(Math.max(2, MANY * 3 / 100));
     }

@@ -93,6 +93,11 @@ class RunGateTest {
         assertThat(refused()).isEmpty();
         book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
         assertThat(why("A")).isEqualTo("gate.stop-use");
+        start(RunGate.stopping(book.survey()).stream().map(Made::entry).toList());
+        assertThat(refused()).isEmpty();
+        book.pause(3600);
+        book.step("lamp", false);
+        assertThat(why("A")).as("an hour later nobody knows who is there").isEqualTo("gate.stop-use");
     }
 
     private void start(List<Integer> despite) {

@@ -257,9 +257,10 @@ class MoneyTest {
     /** A missing piece nobody priced is put at what the house begins with, for a machine of this size; papers are not. */
     @Test
     void missingKitHasAStartingPrice() {
-        House house = House.shipped(List.of(), List.of(repair("KIT", "", "chuck", 100), repair("KIT", "", "four-jaw chuck", 250)));
+        House house = House.shipped(List.of(), List.of(repair("KIT", "", "chuck", 100), repair("KIT", "", "four-jaw chuck", 250),
+                repair("KIT", "", "vice", 220)));
         book.write(SurveyEntries.kit(by(), KitItem.parse("Four-jaw chuck", KitItem.State.MISSING, "", "", "", "", "")));
-        book.write(SurveyEntries.kit(by(), KitItem.parse("manual", KitItem.State.MISSING, "", "", "", "", "")));
+        book.write(SurveyEntries.kit(by(), KitItem.parse("service manual", KitItem.State.MISSING, "", "", "", "", "")));
         book.write(SurveyEntries.kit(by(), KitItem.parse("three-jaw chuck", KitItem.State.AWAITED, "", "", "70", "", "")));
         Money money = Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING);
         assertThat(money.kit()).isEqualTo(320);
