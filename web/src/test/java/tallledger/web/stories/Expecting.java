@@ -174,8 +174,10 @@ final class Expecting {
         }
         String verdict = wanted.get("verdict").asString();
         // Within as read, and does not settle: not good whatever the rise (W 3.14).
-        String right = verdict.endsWith("does not settle") ? "failed" : verdict.startsWith("within") || verdict.equals("good")
-                ? "proven" : verdict.startsWith("outside") || verdict.equals("not good") ? "failed" : verdict.equals("too close") ? "undecided" : "";
+        String right = verdict.endsWith("does not settle") ? "failed"
+                : verdict.startsWith("within") || verdict.equals("good") ? "proven"
+                : verdict.startsWith("outside") || verdict.equals("not good") ? "failed"
+                : verdict.equals("too close") ? "undecided" : "";
         boolean settled = verdict.contains(" until ") || verdict.contains(" by the column");
         if (!right.isEmpty() && !mark.orElse("").equals(right) && !settled) {
             complaints.add("step “" + of + "” is " + mark.orElse("not done") + ", not " + verdict + ": " + text);
