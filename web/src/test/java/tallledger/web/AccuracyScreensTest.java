@@ -50,7 +50,6 @@ class AccuracyScreensTest {
         String print = new Http(APP).get("/surveys/" + survey + "/verdict/print").body();
         assertThat(print).contains("Acceptance chart", "Bed straight along, upright");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     private static void run(Page page, String divisions) {
@@ -166,7 +165,6 @@ class AccuracyScreensTest {
         assertThat(recorded.get(recorded.size() - 1).values().text("value")).isEqualTo("0.5");
         assertThat(recorded.get(recorded.size() - 1).isBad()).isTrue();
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** With the demo every reading can be taken; on a machine that is none of the demo's, nothing stands there. */
@@ -193,7 +191,6 @@ class AccuracyScreensTest {
         assertThat(page.locator("[data-take]").count()).isZero();
         assertThat(App.demo().status("/surveys/" + real + "/take?step=play.table&field=value")).isEqualTo(404);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** A cut is reckoned, noted and then stands under the steps measured on it, its figures in their fields. */
@@ -224,7 +221,6 @@ class AccuracyScreensTest {
         var result = App.demo().bean(tallledger.web.record.Shelves.class).survey(survey).steps().all().get(0);
         assertThat(result.cut()).contains(2);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** A file goes into the form, not into the ledger; what was recorded comes out as both. */
@@ -260,7 +256,6 @@ class AccuracyScreensTest {
         assertThat(http.get("/surveys/" + survey + "/traces/2.x3p").body()).startsWith("PK");
         assertThat(http.get("/surveys/" + survey + "/traces/1.csv").statusCode()).isEqualTo(404);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** Enter and the arrows go from field to field, and a row pasted from a sheet fills several. */
@@ -289,6 +284,5 @@ class AccuracyScreensTest {
         assertThat(page.inputValue("#f-squareTurned")).isEqualTo("-0.004");
         assertThat(page.inputValue("#f-blade")).isEqualTo("200");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 }

@@ -36,7 +36,6 @@ class BadInputTest {
         assertThat(page.inputValue("#reading")).isEqualTo(typed);
         assertThat(page.getAttribute("#reading", "aria-describedby")).isEqualTo("wrong-reading");
         assertThat(entries(survey)).isEqualTo(2);
-        page.context().close();
     }
 
     @Test
@@ -124,7 +123,6 @@ class BadInputTest {
         page.click("text=Record it as I typed it");
         assertThat(browser.text()).contains("recorded as entry 5: proven.");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     @Test
@@ -193,7 +191,6 @@ class BadInputTest {
         assertThat(page.inputValue("#cell0")).isEqualTo("1OO");
         assertThat(page.inputValue("#name")).isEqualTo("Half a plate");
         assertThat(page.locator(".mend").innerText()).contains("Did you mean 100?");
-        page.context().close();
     }
 
     @Test
@@ -229,7 +226,6 @@ class BadInputTest {
         Browser.settle(page);
         assertThat(page.inputValue("#cell3")).isEqualTo("400");
         assertThat(page.inputValue("#cell0")).isEqualTo("50");
-        page.context().close();
     }
 
     @Test

@@ -73,7 +73,6 @@ class BroughtInTest {
         assertThat(now(survey).head()).isEqualTo(before + 3);
         assertThat(now(survey).folded().counting()).hasSize(2);
         assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
-        page.context().close();
     }
 
     /** What was handed over as a table is read elsewhere. */
@@ -163,7 +162,6 @@ class BroughtInTest {
             assertThat(CanonicalJson.write(app.bean(Shelves.class).machine(id).description().toPayload()))
                     .isEqualTo(described.replace("Aldwark 410", "Brought " + kind));
         }
-        page.context().close();
     }
 
     /** Text and JSON of strangers. */
@@ -183,6 +181,5 @@ class BroughtInTest {
         page.setInputFiles("#file", new FilePayload("x.txt", "text/plain", new byte[] {(byte) 0xff, (byte) 0xfe, 0, 65}));
         page.click("text=Look at it");
         assertThat(page.innerText("#wrong-text")).contains("not text in UTF-8");
-        page.context().close();
     }
 }

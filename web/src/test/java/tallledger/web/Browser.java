@@ -1,21 +1,32 @@
 package tallledger.web;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
 
-/** Headless Chromium of the system, shared by all tests of a run; fails a test whose page logs an error of script or policy. */
+/**
+ * Headless Chromium of the system, shared by all tests of a run; keeps what a page logs of errors of script or policy. Each page is a
+ * person of its own while it is open, without cookies and drafts of another; {@link AfterTest} closes it.
+ */
 public final class Browser {
 
     private static final List<String> FLAGS = List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--no-first-run");
     private static com.microsoft.playwright.Browser browser;
+    /** Those with script: opening one takes longer than most of what a test does in it, and each would read the style anew. */
+    private static final Deque<BrowserContext> IDLE = new ArrayDeque<>();
+    private static final List<Page> OPEN = new ArrayList<>();
 
     private final Page page;
     private final List<String> complaints = new ArrayList<>();
@@ -38,14 +49,42 @@ public final class Browser {
                     .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
             browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setArgs(FLAGS));
         }
-        Page page = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height)
-                .setJavaScriptEnabled(script)).newPage();
+        BrowserContext person = script && !IDLE.isEmpty() ? IDLE.pop()
+                : browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setJavaScriptEnabled(script));
+        Page page = person.newPage();
+        page.setViewportSize(width, height);
         page.setDefaultTimeout(10_000);
+        if (script) {
+            OPEN.add(page);
+        }
         return new Browser(page);
     }
 
     public static Browser open() {
         return open(1280, 800, true);
+    }
+
+    /** For all tests of a class. */
+    public Browser kept() {
+        OPEN.remove(page);
+        return this;
+    }
+
+    /** What the tests of a method opened is closed after it, and what its pages kept is forgotten. */
+    public static final class AfterTest implements AfterEachCallback {
+        @Override
+        public void afterEach(ExtensionContext context) {
+            synchronized (Browser.class) {
+                OPEN.stream().filter(p -> !p.isClosed()).forEach(page -> {
+                    // A page that is left keeps what was half typed: not of this one.
+                    page.evaluate("() => { try { localStorage.clear(); Storage.prototype.setItem = () => {}; } catch (none) { } }");
+                    page.context().clearCookies();
+                    page.close();
+                    IDLE.push(page.context());
+                });
+                OPEN.clear();
+            }
+        }
     }
 
     public Page page() {

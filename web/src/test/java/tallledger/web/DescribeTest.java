@@ -66,7 +66,6 @@ class DescribeTest {
         page.waitForSelector(".done");
         System.out.printf("%s: %d keys, %.1f s%n", machine, keys[0], (System.nanoTime() - begun) / 1e9);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     private static void type(Page page, String field, String text, int[] keys) {
@@ -107,7 +106,6 @@ class DescribeTest {
         page.click("button[value=find]");
         Browser.settle(page);
         assertThat(page.locator(".offers").innerText()).contains("No levers that multiply explain these 27 speeds");
-        page.context().close();
     }
 
     /**
@@ -162,7 +160,6 @@ class DescribeTest {
         Browser.settle(page);
         assertThat(page.inputValue("[name='axis0.name']")).isEqualTo("carriage");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /**

@@ -319,7 +319,6 @@ class HandoverTest {
         inZip.setInputFiles("#file", data.resolve("whole.zip"));
         inZip.click("button:has-text('Check it')");
         assertThat(browser.text()).contains("all of it holds", "Closed by Q. Tester, buyer");
-        inZip.context().close();
     }
 
     /** The browser's own arithmetic, as where it offers none: the signature and hashes hold without it. */
@@ -340,7 +339,6 @@ class HandoverTest {
                     .isEqualTo(HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-512").digest(text.getBytes(StandardCharsets.UTF_8))));
         }
-        inZip.context().close();
     }
 
     /**
@@ -408,7 +406,6 @@ class HandoverTest {
                 assertThat(page.locator(".qr").count()).isEqualTo(2);
             }
             assertThat(page.innerText("body")).contains("this is not what was handed over", "An entry is not what was written: SURVEY 3");
-            page.context().close();
         }
     }
 
@@ -489,7 +486,6 @@ class HandoverTest {
         assertThat(browser.page().innerText("body")).contains("Survey of Aldwark 410", "closed and sealed");
         assertThat(asked).filteredOn(url -> !url.startsWith("data:")).hasSize(1);
         assertThat((Integer) browser.page().evaluate("() => document.querySelector('.cover img').naturalWidth")).isEqualTo(40);
-        browser.page().context().close();
     }
 
     private static String csv(String text) throws IOException {

@@ -100,7 +100,6 @@ class HouseTest {
         assertThat(browser.text()).contains("Judged by version " + (before + 1) + " of the house’s rules from here on.",
                 "When it was written this was judged proven.");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     @Test
@@ -210,7 +209,6 @@ class HouseTest {
         assertThat(app.bean(Houses.class).newest().checks()).extracting(c -> c.what())
                 .containsExactly("Listen at the valve", "Is the guard loose?");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** Somebody else changed the table: the row is known by what it is, not by where it stands. */

@@ -64,7 +64,6 @@ class MoneyScreenTest {
         page.navigate(App.demo().url("/surveys/" + survey + "/verdict/print?money=yes"));
         assertThat(page.innerText("body")).contains("At a glance", "opening", "ceiling");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** An address somebody mangled supposes nothing. */
@@ -90,7 +89,6 @@ class MoneyScreenTest {
         page.navigate(App.demo().url("/beside?s=20&s=18"));
         assertThat(browser.text()).as("each in its own unit").contains(" thou", " mm");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
         for (String bad : java.util.List.of("/beside", "/beside?s=20", "/beside?s=20&s=20", "/beside?s=20&s=9999", "/beside?s=20&s=x",
                         "/beside?s=3&s=5&s=8&s=10&s=18")) {
             assertThat(App.demo().status(bad)).as(bad).isEqualTo(422);
@@ -131,7 +129,6 @@ class MoneyScreenTest {
         page.navigate(App.demo().url("/?q=nobody&family=%00&page=99999999&sort=x"));
         assertThat(browser.text()).contains("No machine on the shelf is like that.");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** More than fifty machines: the next page is one press away, and one beyond the last is the last. */
@@ -154,7 +151,6 @@ class MoneyScreenTest {
         page.navigate(App.demo().url("/?q=dunmarsh&page=999"));
         assertThat(browser.text()).contains("page 2 of 2");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     /** Put away with a reason it leaves the shelf, and comes back; what is missing is said at its field, and pressed twice is once. */
@@ -184,6 +180,5 @@ class MoneyScreenTest {
         assertThat(shelves.machine(id).entries()).hasSize(3);
         assertThat(shelves.machine(id).strays()).isEmpty();
         assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
-        page.context().close();
     }
 }

@@ -53,7 +53,6 @@ class PaperScreenTest {
         Shelves shelves = App.demo().bean(Shelves.class);
         assertThat(shelves.survey(survey).entries()).hasSize(3);
         assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
-        page.context().close();
     }
 
     /** Of several lines with one that is wrong none is written; pressed twice they are written once. */

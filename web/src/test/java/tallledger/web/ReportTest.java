@@ -133,7 +133,6 @@ class ReportTest {
         assertThat(page.locator("tr:has-text('cracked from the foot up') .beside img").getAttribute("alt")).isEqualTo("the crack");
         assertThat(page.locator(".photos img").count()).isEqualTo(1);
         assertThat(page.locator(".photos img").getAttribute("alt")).isEqualTo("the plate");
-        page.context().close();
     }
 
     /** What a telephone makes of the paper is the last hash, and no key where nobody sealed it. */

@@ -342,7 +342,6 @@ class SheetAtWorkTest {
                 assertThat(box.y + box.height).as(what + " of " + path).isLessThan(844);
             }
         }
-        page.context().close();
     }
 
     /** Past the list of steps by one link, to the first tick by one key, an event by its digit. */
@@ -364,6 +363,5 @@ class SheetAtWorkTest {
                 page.locator("[data-event]").nth(0).getAttribute("data-event"));
         assertThat(page.inputValue("#f-log").lines().map(l -> l.replaceAll(" [\\d.]+$", "")).toList()).isEqualTo(events);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 }

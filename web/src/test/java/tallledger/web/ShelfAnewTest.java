@@ -67,7 +67,6 @@ class ShelfAnewTest {
             page.click("button:has-text('Make the shelf anew')");
             page.waitForURL(app.url("/"));
             assertThat(falseLines(app)).isZero();
-            page.context().close();
             falsify(app);
         }
         try (App app = App.on(data, "--tallledger.rebuild-shelf=true")) {

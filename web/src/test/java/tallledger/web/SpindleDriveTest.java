@@ -57,7 +57,6 @@ class SpindleDriveTest {
         assertThat(page.locator(".live").innerText()).contains("180", "720", "42.4");
         assertThat(page.locator(".live .ray").count()).isEqualTo(3);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     @ParameterizedTest
@@ -91,7 +90,6 @@ class SpindleDriveTest {
         browser.page().navigate(app.url("/machines/new?start=variator-mill"));
         assertThat(browser.page().inputValue("[name='stage1.positions']")).isEqualTo("low N high");
         assertThat(browser.page().locator(".plate-cell").count()).isEqualTo(4);
-        browser.page().context().close();
     }
 
     /** The same check on a feed plate with levers of its own. */
@@ -113,7 +111,6 @@ class SpindleDriveTest {
         page.fill("#author", "Q");
         page.click("button[value=save]");
         assertThat(browser.text()).contains("Feed plate", "II·4 says 0.65", "two digits swapped");
-        page.context().close();
     }
 
     /** One key on the Speeds screen accepts 250 where the plate shows 280; the survey judges by it, and both readings stay. */
@@ -130,7 +127,6 @@ class SpindleDriveTest {
         assertThat(browser.text()).contains("from here on judges by version 2");
         page.navigate(app.url("/surveys/" + survey + "/run?step=0-1-2-0"));
         assertThat(browser.text()).contains("235 to 265 rpm");
-        page.context().close();
     }
 
     @Test
@@ -154,7 +150,6 @@ class SpindleDriveTest {
         page.fill("#minutes", "1");
         page.click("text=Plan by this");
         assertThat(browser.text()).contains("min left", "The minutes leave open:");
-        page.context().close();
     }
 
     /** Gear 3 growls at A3, B3 and C3 and nowhere else: blamed, priced cheapest first, repaired, and only those three are run again. */
@@ -188,7 +183,6 @@ class SpindleDriveTest {
         assertThat(browser.text()).contains("It failed before the repair: repeat it.");
         assertThat(page.locator("h1").innerText()).isEqualTo("A3");
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 
     @Test
@@ -206,7 +200,6 @@ class SpindleDriveTest {
         Browser.settle(page);
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
         assertThat(browser.text()).contains("1 of 2 sliding ranges were swept without a dead spot.", "II·sweep has a dead spot.");
-        page.context().close();
     }
 
     @Test
@@ -226,7 +219,6 @@ class SpindleDriveTest {
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
         assertThat(browser.text()).contains("The brake stops the spindle in 6.5 s: sound.",
                 "The commanded shift up was watched and failed.", "Not checked at the drive: jog, shift down.");
-        page.context().close();
     }
 
     @Test
@@ -276,6 +268,5 @@ class SpindleDriveTest {
         assertThat(shelves.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.PROVEN);
         assertThat(shelves.machine(shelves.survey(id).machine().id()).version()).isEqualTo(2);
         assertThat(browser.complaints()).isEmpty();
-        page.context().close();
     }
 }

@@ -108,7 +108,6 @@ class WorksTest {
         }
         byte[] other = page.request().get(app.url("/surveys/" + survey + "/verdict.pdf")).body();
         assertThat(pdf).as("the same bytes as without waiting").isEqualTo(other);
-        page.context().close();
     }
 
     /** Share and words go up to the end, through every photograph. */
@@ -156,7 +155,6 @@ class WorksTest {
         assertThat(work.stand()).isEqualTo(Works.Stand.STOPPED);
         assertThat(made).doesNotExist();
         assertThat(page.request().get(app.url("/works/" + work.id() + "/made")).status()).isEqualTo(404);
-        page.context().close();
     }
 
     /** Asked to stop when all was made and nothing told yet: it is stopped, and what was made is gone. */
@@ -332,7 +330,6 @@ class WorksTest {
         page.click("text=Check it and keep it");
         page.waitForURL("**/handed/**");
         assertThat(page.innerText("body")).contains("Handed over from elsewhere, not closed");
-        page.context().close();
     }
 
     private static byte[] page(String url) throws Exception {

@@ -4,12 +4,12 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.apache.pdfbox.Loader;
@@ -31,6 +31,7 @@ final class Shown {
     private static final Set<String> READ = new HashSet<>();
 
     private final Map<String, String> texts = new LinkedHashMap<>();
+    private final List<String> seen = new ArrayList<>();
     private final String all;
     private final String whole;
     private final Map<String, Document> pages = new LinkedHashMap<>();
@@ -38,7 +39,9 @@ final class Shown {
     /** @param kind family and units: what an open step's form says was read once for all machines of a kind */
     Shown(Visitor visitor, long survey, long machine, String kind) {
         PAGES.forEach(page -> add(page, visitor.open("/surveys/" + survey + page)));
-        pages.put("machine", visitor.open("/machines/" + machine));
+        Document its = visitor.open("/machines/" + machine);
+        pages.put("machine", its);
+        seen.add(visible(its));
         for (Element link : pages.get("/run").select("nav.steps a[href*=step=]")) {
             String key = link.attr("href").replaceFirst(".*step=", "");
             if (!link.select(".is-open").isEmpty() && !READ.add(kind + " " + key)) {
@@ -50,15 +53,16 @@ final class Shown {
             add("step " + key, page);
         }
         texts.put("refusals", unquoted(String.join("\n", visitor.refusals())));
-        texts.put("pdf", unquoted(pdf(visitor.file("/surveys/" + survey + "/verdict.pdf"))));
         zip(visitor.file("/surveys/" + survey + "/survey.zip"));
         all = plain(String.join("\n", texts.values()));
-        whole = plain(pages.values().stream().map(Shown::visible).collect(Collectors.joining("\n")));
+        whole = plain(String.join("\n", seen));
     }
 
     private void add(String name, Document page) {
         pages.put(name, page);
-        texts.put(name, unquoted(visible(page)));
+        String text = visible(page);
+        seen.add(text);
+        texts.put(name, unquoted(text));
     }
 
     /** By page, what was quoted from somebody left out. */
@@ -122,7 +126,10 @@ final class Shown {
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 String name = entry.getName().replaceFirst(".*/", "");
-                if (name.matches(".*\\.(html|svg|txt|csv|md)") && !name.equals("verify.html")) {
+                if (name.endsWith(".pdf")) {
+                    // Made by the same as the verdict's own.
+                    texts.put("pdf", unquoted(pdf(zip.readAllBytes())));
+                } else if (name.matches(".*\\.(html|svg|txt|csv|md)") && !name.equals("verify.html")) {
                     String text = new String(zip.readAllBytes(), StandardCharsets.UTF_8);
                     texts.put("zip " + name, unquoted(name.matches(".*\\.(html|svg)") ? visible(Jsoup.parse(text)) : text));
                 }
