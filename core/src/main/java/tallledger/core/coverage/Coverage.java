@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
@@ -76,10 +77,18 @@ public record Coverage(Map<Speed, Mark> marks, Map<Route, Mark> routes, long exe
 
     /** Coverage as it is: so many of all run, so many inferred, so many open. */
     public Counts counts() {
+        return counts(speed -> true);
+    }
+
+    /** Of some of the speeds. */
+    public Counts counts(Predicate<Speed> which) {
         Map<Mark, Integer> by = new EnumMap<>(Mark.class);
         int sweeps = 0;
         int sweepsProven = 0;
         for (Map.Entry<Speed, Mark> e : marks.entrySet()) {
+            if (!which.test(e.getKey())) {
+                continue;
+            }
             if (e.getKey().isSweep()) {
                 sweeps++;
                 sweepsProven += e.getValue() == Mark.PROVEN ? 1 : 0;

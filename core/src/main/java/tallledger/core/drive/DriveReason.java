@@ -24,6 +24,7 @@ public enum DriveReason implements ReasonCode {
     POSITION_UNNAMED("position.unnamed"),
     POWER_INVERTER_UNKNOWN("power.inverter-unknown"),
     POWER_WINDINGS_UNKNOWN("power.windings-unknown", "law"),
+    SAME_SPEED("drive.same-speed", "rpm", "most", "mostFrequency", "mostPower", "least", "leastFrequency", "leastPower", "times"),
     SPAN_CROSSED("span.crossed", "low", "high"),
     STAGE_EMPTY("stage.empty", "name"),
     STAGE_LEVERS("stage.levers", "name"),

@@ -179,7 +179,7 @@ public record DriveTrain(List<Stage> stages, List<Exclusion> exclusions) {
         for (Stage stage : stages) {
             elements += stage.positions().size();
             if (stage.kind() != StageKind.DIRECTION) {
-                combinations *= stage.kind().slides() ? 2 : stage.positions().size();
+                combinations *= stage.kind().slides() ? stage.positions().size() - 1 : stage.positions().size();
             }
         }
         if (combinations > MOST_COMBINATIONS) {

@@ -14,6 +14,11 @@ import tallledger.core.reason.Refused;
  */
 public record MotorRating(Power power, Law law, BigDecimal efficiency) {
 
+    /** Of one winding, nothing lost on the way: what the motor gives. */
+    public static MotorRating atTheMotor(Power power) {
+        return new MotorRating(power, Law.CONSTANT_POWER, BigDecimal.ONE);
+    }
+
     public BigDecimal kilowatts() {
         return power.kilowatts();
     }

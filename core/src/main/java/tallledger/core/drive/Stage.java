@@ -1,6 +1,7 @@
 package tallledger.core.drive;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -83,12 +84,31 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
 
     /** A variator or inverter between two factors; either both known or neither. */
     public static Stage sliding(String name, StageKind kind, Optional<Span> factor) {
+        return sliding(name, kind, factor, Optional.empty());
+    }
+
+    /**
+     * With a place of its own between the ends, where its factor is 1: an inverter at its plate frequency, which is what the plates of
+     * most machines with an inverter give their speeds at.
+     *
+     * @param ownPlace what that place is called on the machine, such as "50Hz"
+     */
+    public static Stage sliding(String name, StageKind kind, Optional<Span> factor, Optional<String> ownPlace) {
         Transmission low = factor.<Transmission>map(f -> new Transmission.Ratio(BigDecimal.valueOf(f.low())))
                 .orElse(new Transmission.Unknown());
         Transmission high = factor.<Transmission>map(f -> new Transmission.Ratio(BigDecimal.valueOf(f.high())))
                 .orElse(new Transmission.Unknown());
-        return new Stage(name, kind, Shifting.SHIFTS_TURNING, List.of(new Position(LOW_END, low),
-                new Position(HIGH_END, high), new Position(SWEEP, new Transmission.Sweep(factor))));
+        List<Position> positions = new ArrayList<>(List.of(new Position(LOW_END, low)));
+        ownPlace.ifPresent(label -> positions.add(new Position(label, new Transmission.Ratio(BigDecimal.ONE))));
+        positions.add(new Position(HIGH_END, high));
+        positions.add(new Position(SWEEP, new Transmission.Sweep(factor)));
+        return new Stage(name, kind, Shifting.SHIFTS_TURNING, positions);
+    }
+
+    /** What the place between its ends is called; empty where it does not slide or has none. */
+    public Optional<String> ownPlace() {
+        return kind.slides() ? positions.stream().map(Position::label)
+                .filter(label -> !Set.of(LOW_END, HIGH_END, SWEEP).contains(label)).findFirst() : Optional.empty();
     }
 
     /** Forward and reverse; a running change is never asked for unless the plate says so. */

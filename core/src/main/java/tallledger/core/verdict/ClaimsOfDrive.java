@@ -6,12 +6,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
+import tallledger.core.drive.Stage;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Verdict;
@@ -48,29 +50,36 @@ final class ClaimsOfDrive {
     /**
      * Upheld only if that many distinct speeds exist, each proven, inferred or read within its limit, whatever was heard of it: that it
      * runs
-     * and how it runs are two things. More on the plate than claimed is better only where they were shown.
+     * and how it runs are two things. More on the plate than claimed is better only where they were shown. Beside an inverter with a place
+     * at its plate frequency the settings there are what is counted, by plates and sellers: its ends make no further speeds.
      */
     private static ClaimVerdict count(Claim claim, SpindleSurvey survey) {
-        Coverage.Counts counts = survey.coverage().counts();
+        Optional<Stage> inverter = survey.machine().train().stages().stream().filter(s -> s.ownPlace().isPresent()).findFirst();
+        Predicate<Speed> counted = speed -> inverter.isEmpty() || speed.routes().stream()
+                .anyMatch(r -> survey.machine().train().settings(r).contains(inverter.get().ownPlace().orElseThrow()));
+        Coverage.Counts counts = survey.coverage().counts(counted);
+        int heard = heardOnly(survey, counted);
         int claimed = TypedNumber.parsePositive(claim.value()).value().intValue();
         List<Integer> entries = survey.counting().stream().map(Run::entry).toList();
-        Reason because = Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(), counts.inferred(),
+        Reason evidence = Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(), counts.inferred(),
                 counts.failed() + counts.undecided() + counts.open());
+        Reason because = inverter.map(s -> Reason.of(VerdictReason.CLAIM_COUNT_AT_PLACE, s.name(), s.ownPlace().orElseThrow(), evidence))
+                .orElse(evidence);
         Standing standing;
-        int there = counts.proven() + counts.inferred() + heardOnly(survey);
+        int there = counts.proven() + counts.inferred() + heard;
         if (counts.all() < claimed) {
             standing = Standing.SHORT;
         } else if (there == counts.all()) {
             standing = counts.all() > claimed ? Standing.BETTER : Standing.UPHELD;
         } else {
-            standing = counts.all() - (counts.failed() - heardOnly(survey)) < claimed ? Standing.SHORT : Standing.UNTESTED;
+            standing = counts.all() - (counts.failed() - heard) < claimed ? Standing.SHORT : Standing.UNTESTED;
         }
         return new ClaimVerdict(claim, standing, because, entries, open(survey));
     }
 
     /** Speeds that failed by what was heard alone: they were read within their limit. */
-    private static int heardOnly(SpindleSurvey survey) {
-        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(speed -> speed.routes().stream()
+    private static int heardOnly(SpindleSurvey survey, Predicate<Speed> counted) {
+        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
                 .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
                 .anyMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.WITHIN).isPresent())).count();
     }

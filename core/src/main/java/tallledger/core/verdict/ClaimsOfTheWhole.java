@@ -31,6 +31,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.Voltage;
+import tallledger.core.survey.MotorPlate;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
@@ -46,8 +47,6 @@ final class ClaimsOfTheWhole {
 
     private static final Pattern WEIGHED = Pattern.compile("(?i)\\b(?:weigh|weighed|weighing|scales?|load ?cell|crane"
             + " scale|weighbridge)\\b");
-    private static final Pattern POWER = Pattern.compile("(?i)(?<![\\w.])(?:\\d{1,3}"
-            + " )?\\d{1,4}(?:[.,]\\d{1,3}|/\\d{1,2})?\\s?(?:kw|hp)\\b");
     private static final Pattern HOURS = Pattern.compile("(?i)\\bhours?\\s?:?\\s?(\\d{1,3}(?:[ ,]\\d{3})+|\\d{2,7})\\b"
             + "|(?<![\\w.])(\\d{1,3}(?:[ ,]\\d{3})+|\\d{2,7})\\s?hours\\b");
     /** What reground or scraped ways would have to be: straight, and not worn where the work is. */
@@ -243,18 +242,16 @@ final class ClaimsOfTheWhole {
 
     /** By the motor's plate as it was read, figures in the unit that was claimed. */
     private static ClaimVerdict power(Claim claim, Survey survey) {
-        Optional<StepResult> plate = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("motor-plate"))
-                .findFirst();
-        Optional<String> read = plate.flatMap(r -> r.as(String.class)).map(POWER::matcher).filter(Matcher::find).map(Matcher::group);
-        if (read.isEmpty()) {
+        Optional<MotorPlate> plate = MotorPlate.of(survey.steps());
+        if (plate.isEmpty()) {
             return unread(claim, survey);
         }
         BigDecimal claimed = Power.parse(claim.value()).kilowatts();
-        BigDecimal over = Power.parse(read.get()).kilowatts().subtract(claimed);
+        BigDecimal over = plate.get().power().kilowatts().subtract(claimed);
         BigDecimal near = claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR));
         Standing standing = over.abs().compareTo(near) <= 0 ? Standing.UPHELD : over.signum() < 0 ? Standing.SHORT : Standing.BETTER;
-        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, read.get()),
-                List.of(plate.orElseThrow().entry()), Optional.empty());
+        return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_PLATE_SAYS, plate.get().read()),
+                List.of(plate.get().entry()), Optional.empty());
     }
 
     /** By the hours that somebody read off the control or its counter and wrote down there. */

@@ -9,6 +9,7 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum VerdictReason implements ReasonCode {
+    CLAIM_COUNT_AT_PLACE("claim.count-at-place", "inverter", "place", "evidence"),
     CLAIM_COUNT_EVIDENCE("claim.count-evidence", "all", "run", "proven", "inferred", "open"),
     CLAIM_FEEDS("claim.feeds", "plate", "proven", "spared", "open"),
     CLAIM_DRILLED("claim.drilled", "step", "because", "cut"),

@@ -80,6 +80,34 @@ class SpeedTableTest {
         assertThat(same.get(0).ways().get(1).power().kilowatts()).isCloseTo(2 * 0.6325, offset(1e-3));
     }
 
+    /**
+     * An inverter 25 to 75 Hz on a 50 Hz motor whose plate speeds, 315 560 1 000, stand at 50 Hz: between gears 2 and 3, √(560 · 1 000)
+     * = 748, said as 750: gear 2 at 750/560 = 133.9 %, 0.9 kW; gear 3 at 75 %, 0.675 kW; torques as 4 to 3. Its ends are half and one
+     * and a half times what its own place says.
+     */
+    @Test
+    void speedsOfAPlateStandAtTheInvertersOwnPlace() {
+        Stage inverter = Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.5, 1.5)), Optional.of("50Hz"));
+        assertThat(inverter.positions()).extracting(Position::label).containsExactly("low end", "50Hz", "high end", "sweep");
+        assertThat(inverter.ownPlace()).contains("50Hz");
+        assertThat(Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()).ownPlace()).isEmpty();
+        assertThat(lever("gear", "1 2").ownPlace()).isEmpty();
+        DriveTrain train = new DriveTrain(List.of(Machines.motor("1400"), inverter, lever("gear", "1 2 3")), List.of());
+        SpeedTable table = SpeedTable.of(train, Machines.plate(MachineDescription.leversOf(train), "? ? ? 315 560 1000 ? ? ?"));
+        assertThat(table.nominal(train.routeOf(List.of("low end", "2")).orElseThrow()).orElseThrow()).isEqualByComparingTo("280");
+        assertThat(table.nominal(train.routeOf(List.of("high end", "3")).orElseThrow()).orElseThrow()).isEqualByComparingTo("1500");
+        assertThat(table.source(train.routeOf(List.of("50Hz", "2")).orElseThrow())).isEqualTo(SpeedTable.Source.SHOWN);
+        List<SameSpeed> same = SameSpeed.of(table, MotorRating.atTheMotor(Power.parse("0.9 kW")));
+        assertThat(same).extracting(SameSpeed::rpm).containsExactly(420.0, 750.0);
+        SameSpeed between = same.get(1);
+        assertThat(between.ways().get(0).share()).isCloseTo(750 / 560.0, offset(1e-9));
+        assertThat(between.ways().get(0).power().kilowatts()).isCloseTo(0.9, offset(1e-9));
+        assertThat(between.ways().get(1).share()).isCloseTo(0.75, offset(1e-9));
+        assertThat(between.ways().get(1).power().kilowatts()).isCloseTo(0.675, offset(1e-9));
+        assertThat(between.says(train).arguments().stream().map(String::valueOf).toList()).startsWith("750", "gear 2", "134")
+                .contains("gear 3", "75", "1.33");
+    }
+
     @Test
     void aLeverNameIsBriefOnlyWhereEveryLabelIs() {
         MachineDescription brief = Machines.lathe("1 2 3 4", lever("a", "A B"), lever("b", "1 2"));

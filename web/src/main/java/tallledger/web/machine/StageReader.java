@@ -19,6 +19,7 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedRatio;
+import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.Typed;
 
@@ -45,7 +46,9 @@ final class StageReader {
             return Optional.empty();
         }
         if (kind.get().slides()) {
-            return typed.attempt(row + ".values", () -> Stage.sliding(name, kind.get(), sweep(kind.get(), typed.get(row + ".values"))));
+            Optional<String> place = ownPlace(typed, row, kind.get());
+            return typed.attempt(row + ".values",
+                    () -> Stage.sliding(name, kind.get(), sweep(kind.get(), typed.get(row + ".values")), place));
         }
         boolean several = pattern(typed, row) == LeverPattern.ONE_AT_A_TIME;
         Optional<List<Engaged>> engaged = several ? typed.attempt(row + ".positions", () -> engaged(typed.get(row + ".positions")))
@@ -166,6 +169,20 @@ final class StageReader {
         return ends;
     }
 
+    /** What an inverter's plate frequency is called under Positions; a variator has no place but its ends. */
+    private static Optional<String> ownPlace(Typed typed, String row, StageKind kind) {
+        String text = typed.get(row + ".positions").strip();
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        if (kind != StageKind.INVERTER || labels(text).size() > 1) {
+            typed.refuse(row + ".positions", Reason.of(kind == StageKind.INVERTER ? WebReason.STAGE_INVERTER_PLACE
+                    : WebReason.STAGE_VARIATOR_PLACE, text));
+            return Optional.empty();
+        }
+        return typed.attempt(row + ".positions", () -> label(text));
+    }
+
     /** A variator's "0.4 2.5"; an inverter's "20 80 50": lowest, highest and plate frequency, Hz. */
     private static Optional<Span> sweep(StageKind kind, String text) {
         List<Double> numbers = Arrays.stream(text.strip().split("[\\s;]+")).filter(part -> !part.isEmpty())
@@ -189,7 +206,8 @@ final class StageReader {
         typed.set(row + ".pattern", stage.pattern().name());
         typed.set(row + ".movedBy", stage.movedBy() == MovedBy.usual(stage.kind()) ? "" : stage.movedBy().name());
         if (stage.kind().slides()) {
-            stage.positions().get(2).transmission().factor().ifPresent(span -> typed.set(row + ".values",
+            stage.ownPlace().ifPresent(place -> typed.set(row + ".positions", place));
+            stage.positions().get(stage.indexOf(Stage.SWEEP)).transmission().factor().ifPresent(span -> typed.set(row + ".values",
                     trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));
             return;
         }

@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.blame.Blame;
 import tallledger.core.drive.Transmission;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.MotorPlate;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.ToldRatio;
@@ -36,7 +38,8 @@ class SpeedsController {
     private static final int MOST_KEPT = 16;
 
     /** What the screen draws of a survey as it stands. */
-    private record Drawn(LatticeView lattice, Optional<RayChartView> chart, List<PlateDoubt> doubts) {
+    private record Drawn(LatticeView lattice, Optional<RayChartView> chart, List<PlateDoubt> doubts, List<Reason> same,
+                         Optional<MotorPlate> motor) {
     }
 
     private final Shelves shelves;
@@ -66,6 +69,8 @@ class SpeedsController {
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
         model.addAttribute("newest", isNewest(survey));
         model.addAttribute("ratios", ratios(survey));
+        model.addAttribute("same", drawn.same);
+        model.addAttribute("motor", drawn.motor.orElse(null));
         model.addAttribute("doubts", drawn.doubts);
         model.addAttribute("submission", Submission.fresh(survey.head()));
         model.addAttribute("author", writer.known(request).orElse(survey.lastAuthor()));
@@ -75,7 +80,9 @@ class SpeedsController {
     private Drawn drawn(Survey survey) {
         List<Blame.Suspect> lit = plans.of(survey).blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList())
                 .orElse(List.of());
-        return new Drawn(LatticeView.of(survey.folded(), lit), RayChartView.of(survey.folded(), lit), PlateDoubt.of(survey.folded()));
+        Optional<MotorPlate> motor = MotorPlate.of(survey.steps());
+        return new Drawn(LatticeView.of(survey.folded(), lit), RayChartView.of(survey.folded(), lit), PlateDoubt.of(survey.folded()),
+                motor.map(m -> m.sameSpeeds(survey.folded().table())).orElse(List.of()), motor);
     }
 
     /** Whether the survey judges by the drive as it is described now: another one is not renumbered from here. */

@@ -93,6 +93,24 @@ class MachineFormTest {
         assertThat(stage.positions().get(2).transmission().factor().orElseThrow().high()).isEqualTo(1.6);
     }
 
+    /** The speeds of most plates beside an inverter stand at its plate frequency: a place of its own, named under Positions. */
+    @Test
+    void anInverterMayHaveAPlaceAtItsPlateFrequency() {
+        Typed row = row("INVERTER", "50Hz", "25 75 50");
+        Stage stage = StageReader.read(row, "s").orElseThrow();
+        assertThat(stage.ownPlace()).contains("50Hz");
+        assertThat(stage.positions().get(stage.indexOf("50Hz")).transmission().factor().orElseThrow().low()).isEqualTo(1);
+        StageReader.write(stage, row, "s");
+        assertThat(row.get("s.positions")).isEqualTo("50Hz");
+        assertThat(StageReader.read(row, "s")).contains(stage);
+        Typed two = row("INVERTER", "50Hz 60Hz", "25 75 50");
+        StageReader.read(two, "s");
+        assertThat(two.isWrong("s.positions")).isTrue();
+        Typed variator = row("VARIATOR", "1 2 3", "0.4 2.5");
+        StageReader.read(variator, "s");
+        assertThat(variator.isWrong("s.positions")).isTrue();
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"1..4|1 2 3 4", "A, B,C|A B C", "  I  II |I II", "|on"})
     void labelsArePartedAsPeopleWriteThem(String typed, String labels) {

@@ -29,6 +29,9 @@ final class Described {
     private final List<String> more;
     private final Names names;
     private final String id;
+    private final String hertz;
+    /** Where the story runs its inverter at the motor's plate frequency: that place, at which the speeds of its plate stand. */
+    private final String atPlate;
     private long number;
     private final List<Lever> levers = new ArrayList<>();
 
@@ -41,6 +44,9 @@ final class Described {
         id = story.get("id").asString();
         more = names.features(id);
         machine = story.get("machine");
+        hertz = machine.get("drive").get("stages").get(0).asString().replaceFirst(".* at (\\d+) Hz.*", "$1");
+        atPlate = story.get("did").valueStream().anyMatch(act -> act.path("inverter").asString("").equals(hertz + " Hz"))
+                ? hertz + "Hz" : "";
         said = story.get("said");
     }
 
@@ -88,9 +94,6 @@ final class Described {
         for (JsonNode node : machine.get("drive").get("stages")) {
             String text = node.asString();
             String head = text.split("[:,(]|\\d")[0].strip();
-            if (names.leavesOut(id, head)) {
-                continue;
-            }
             if (head.equals("direction")) {
                 form.clear("reverses").tick("reverses", "yes");
                 continue;
@@ -106,11 +109,11 @@ final class Described {
                 form.set(at + ".name", "motor").set(at + ".positions", "").set(at + ".values", numbers(rest).stream()
                         .findFirst().orElse(""));
             } else if (kind.equals("INVERTER") || kind.equals("VARIATOR")) {
-                form.set(at + ".name", head).set(at + ".positions", "");
+                String own = kind.equals("INVERTER") ? atPlate : "";
+                form.set(at + ".name", head).set(at + ".positions", own);
                 List<String> ends = numbers(rest);
-                String hertz = machine.get("drive").get("stages").get(0).asString().replaceFirst(".* at (\\d+) Hz.*", "$1");
                 form.set(at + ".values", rest.contains("Hz") ? ends.get(0) + " " + ends.get(1) + " " + hertz : "");
-                levers.add(new Lever(head, List.of("lowest", "highest"), true));
+                levers.add(new Lever(head, own.isEmpty() ? List.of("lowest", "highest") : List.of("lowest", own, "highest"), true));
             } else {
                 gear(form, at, head, rest, interlocks);
             }
@@ -188,6 +191,8 @@ final class Described {
                 continue;
             }
             Map<Integer, String> named = named(row.getKey());
+            IntStream.range(0, levers.size()).filter(l -> levers.get(l).positions().contains(atPlate))
+                    .forEach(l -> named.putIfAbsent(l, atPlate));
             List<List<String>> of = keys.stream().filter(key -> named.entrySet().stream().allMatch(n -> key.get(n.getKey())
                     .equals(n.getValue()))).toList();
             IntStream.range(0, Math.min(of.size(), figures.size())).filter(i -> NUMBER.matcher(figures.get(i)).matches()

@@ -1,6 +1,7 @@
 package tallledger.web.stories;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -73,7 +74,11 @@ final class Doing {
                         read.getValue().asString());
             });
         } else if (act.has("run")) {
-            run(act, stand(act.get("run")), act.get("reads").asString());
+            Set<String> stand = new HashSet<>(stand(act.get("run")));
+            if (act.has("inverter")) {
+                stand.add("inverter=" + act.get("inverter").asString().replace(" ", ""));
+            }
+            run(act, stand, act.get("reads").asString());
         } else if (act.has("cycle")) {
             cycle(act);
         } else if (act.has("putOff")) {

@@ -272,7 +272,8 @@ final class Expecting {
     /** "pulley 1, gate 4, after the repair", "low, slowest", "B 1" is the run "run [pulley=1, gate=4]". */
     private static boolean isRun(String wanted, String run) {
         List<String> tokens = Arrays.asList(wanted.replace(",", " ").split("\\s+"));
-        return Stream.of(run.replaceFirst("^run \\[", "").replaceFirst("]$", "").split(", ")).filter(p -> !p.isBlank()).allMatch(p -> {
+        return Stream.of(run.replaceFirst("^run \\[", "").replaceFirst("]$", "").split(", "))
+                .filter(p -> !p.isBlank() && !p.startsWith("inverter=")).allMatch(p -> {
             String lever = p.substring(0, p.indexOf('='));
             String at = p.substring(p.indexOf('=') + 1);
             return tokens.contains(lever) ? wanted.contains(lever + " " + at) : lever.isEmpty() || tokens.contains(at);

@@ -67,12 +67,6 @@ final class Names {
     String command(String story, String speed) {
         return table.path("commands").path(story).path(speed).asString("sweep");
     }
-
-    /** A stage of a story's drive that has no place on the form as the story means it. */
-    boolean leavesOut(String story, String stage) {
-        return table.path("leavesOut").path(story).valueStream().anyMatch(s -> s.asString().equals(stage));
-    }
-
     /** The page that tells of something no step does; empty for a step. */
     String page(String of) {
         return table.path("pages").path(of).asString("");
