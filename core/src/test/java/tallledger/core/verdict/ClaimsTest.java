@@ -13,6 +13,10 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.MotorRating;
+import tallledger.core.reason.Reason;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.Span;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
@@ -209,6 +213,21 @@ class ClaimsTest {
         assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).startsWith(Standing.SHORT).element(3)
                 .isEqualTo(Standing.SHORT);
         assertThat(only().because().arguments()).containsExactly(4, 4, 3, 0, 1);
+    }
+
+    /** Two gears beside an inverter of 25 to 75 Hz: two speeds are claimed and run at 50 Hz, and its ends, not run, are no further ones. */
+    @Test
+    void besideAnInverterTheSettingsAtItsPlateFrequencyAreCounted() {
+        Stage inverter = Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.5, 1.5)), Optional.of("50Hz"));
+        MachineDescription machine = Machines.lathe("? ? 315 560 ? ?", List.of(claim(Attribute.SPEED_COUNT, "2"),
+                claim(Attribute.SPEED_COUNT, "6")), List.of(), inverter, Machines.lever("gear", "1 2"));
+        book = new SurveyBook(machine, Scope.WHOLE, 20);
+        book.run(List.of("50Hz", "1"), "316", false);
+        assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+        book.run(List.of("50Hz", "2"), "561", false);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.UPHELD, Standing.SHORT);
+        assertThat(only().because().arguments()).startsWith("inverter", "50Hz");
+        assertThat(((Reason) only().because().arguments().get(2)).arguments()).containsExactly(2, 2, 2, 0, 0);
     }
 
     @Test

@@ -379,8 +379,10 @@ class SaysNoMoreTest {
                 case "statement.judged-as" -> s.entries().equals(List.of(1)) && a.get(0) == Grade.WORKABLE;
                 case "statement.nobodys" -> s.entries().size() == (int) a.get(0) && s.entries().stream()
                         .allMatch(e -> judged(all.get(e), "outcome").equals("UNDECIDED"));
+                // Good without a grade is what somebody looked at; a figure is good by its limit or not at all.
                 case "statement.good" -> ((List<?>) a.get(0)).stream()
-                        .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals("null"));
+                        .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals("null")
+                        && named(n).orElseThrow().recording() instanceof Recordings.Look);
                 case "statement.grade" -> ((List<?>) a.get(1)).stream()
                         .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN")
                         && judged(of(n), "grade").equals(a.get(0).toString()));
