@@ -2,6 +2,7 @@ package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.gauge.Shown;
@@ -25,6 +26,7 @@ public final class InUnit {
     /** Unit of a roughness in µm: µin on an inch machine, where other µm are thou. */
     public static final String ROUGHNESS = "Ra";
     private static final MathContext THREE = new MathContext(3);
+    private static final MathContext FOUR = new MathContext(4, RoundingMode.HALF_UP);
 
     private InUnit() {
     }
@@ -45,6 +47,7 @@ public final class InUnit {
         Object figure = quantity.expanded() > 0
                 ? Shown.of(scale.map(s -> quantity.value().divide(s.worth, MathContext.DECIMAL64)).orElse(quantity.value()),
                         quantity.expanded() / scale.map(s -> s.worth.doubleValue()).orElse(1.0))
+                : quantity.reckoned() ? reckoned(quantity, scale)
                 : scale.map(s -> figure(quantity.value(), s.worth)).orElseGet(() -> plain(quantity.value()));
         return written.isEmpty() ? Reason.of(EvidenceReason.FIGURE, figure) : Reason.of(EvidenceReason.FIGURE_UNIT, figure, written);
     }
@@ -61,6 +64,17 @@ public final class InUnit {
             return of(nested, unit);
         }
         return argument instanceof List<?> list ? list.stream().map(a -> argument(a, unit)).toList() : argument;
+    }
+
+    /** To four digits; tenths of a micrometre and thousandths of a thou are as fine as anybody reckons with. */
+    private static BigDecimal reckoned(Quantity quantity, Optional<Scale> scale) {
+        BigDecimal value = scale.map(s -> quantity.value().divide(s.worth, MathContext.DECIMAL64)).orElse(quantity.value());
+        String unit = scale.map(Scale::unit).orElse(quantity.unit());
+        return plain(switch (unit) {
+            case "µm" -> value.setScale(1, RoundingMode.HALF_UP);
+            case "thou" -> value.round(THREE).setScale(3, RoundingMode.HALF_UP);
+            default -> value.round(FOUR);
+        });
     }
 
     private static BigDecimal figure(BigDecimal value, BigDecimal worth) {

@@ -1,8 +1,6 @@
 package tallledger.core.evidence;
 
 import java.math.BigDecimal;
-import java.math.MathContext;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,9 +22,6 @@ import tallledger.core.rules.Rules;
  * @param graded limit of the TIR, mm
  */
 public record Rounds(Rule graded) implements Recording<Rounds.Read> {
-
-    private static final double MICROMETRES = 1000;
-    private static final MathContext SHOWN = new MathContext(3, RoundingMode.HALF_UP);
 
     /**
      * As read.
@@ -85,14 +80,9 @@ public record Rounds(Rule graded) implements Recording<Rounds.Read> {
     }
 
     private static Reason shape(Round round) {
-        return Reason.of(EvidenceReason.ROUND_SHAPE, micrometres(round.eccentricity()),
-                BigDecimal.valueOf(Math.round(round.highSpot()) % 360), micrometres(round.lobe(2)),
-                micrometres(round.lobe(3)), micrometres(round.residual()));
-    }
-
-    /** Three digits, and no more than tenths: binary noise is not shown. */
-    private static Quantity micrometres(double mm) {
-        return Quantity.of(new BigDecimal(mm * MICROMETRES).round(SHOWN).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros(), "µm");
+        return Reason.of(EvidenceReason.ROUND_SHAPE, Takings.micrometres(round.eccentricity()),
+                BigDecimal.valueOf(Math.round(round.highSpot()) % 360), Takings.micrometres(round.lobe(2)),
+                Takings.micrometres(round.lobe(3)), Takings.micrometres(round.residual()));
     }
 
     @Override

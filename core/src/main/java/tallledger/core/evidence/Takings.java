@@ -21,7 +21,6 @@ import tallledger.core.rules.Rules;
 /** What the ways of measuring share: rows of figures as they are typed, and figures as they are shown. */
 final class Takings {
 
-    private static final MathContext FOUR = new MathContext(4, RoundingMode.HALF_UP);
     /** Binary noise ends here, mm. */
     private static final int NANOMETRE = 6;
     /** Shorter than this a kelvin is not worth a tenth of a micrometre, mm. */
@@ -116,14 +115,14 @@ final class Takings {
 
     /** A slope, shown in mm/m. */
     static Quantity slope(double share) {
-        return Quantity.of(decimal(share * 1000).round(FOUR), "mm/m");
+        return Quantity.reckoned(share * 1000, "mm/m");
     }
 
     static Quantity shown(double mm) {
-        return Quantity.of(decimal(mm).round(FOUR), "mm");
+        return Quantity.reckoned(mm, "mm");
     }
 
     static Quantity micrometres(double mm) {
-        return Quantity.of(new BigDecimal(mm * 1000).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros(), "µm");
+        return Quantity.reckoned(mm * 1000, "µm");
     }
 }

@@ -39,4 +39,22 @@ class InUnitTest {
         assertThat(in).isEqualTo(Reason.named("outer", List.of(Reason.named("inner", Reason.named("figure.unit",
                 new Shown(new BigDecimal("0.50"), new BigDecimal("0.09")), "thou"))), "text"));
     }
+
+    /**
+     * What is reckoned is rounded once, in the unit it is shown in: steel of 25.4 mm grows 0.162 µm a degree Fahrenheit, which is 0.006
+     * thou and not the 0.00787 of its 0.2 µm; a slope of 0.01103 mm/m is 0.1324 thou per 12 in and not 0.13236.
+     */
+    @ParameterizedTest
+    @CsvSource({"0.1622777, µm, 0.2, µm, 0.006, thou", "0.01103333, mm/m, 0.01103, mm/m, 0.1324, thou per 12 in",
+            "27.9412, µm, 27.9, µm, 1.1, thou", "123.4567, µm, 123.5, µm, 4.86, thou", "304.8, mm, 304.8, mm, 12, in",
+            "1234.5678, mm, 1235, mm, 48.61, in", "0.0000001, mm, 0, mm, 0, thou"})
+    void whatIsReckonedIsRoundedInTheUnitItIsShownIn(double value, String unit, String metric, String its, String inch, String their) {
+        Quantity reckoned = Quantity.reckoned(value, unit);
+        assertThat(InUnit.of(reckoned, LengthUnit.MM).arguments().stream().map(InUnitTest::plain)).containsExactly(metric, its);
+        assertThat(InUnit.of(reckoned, LengthUnit.INCH).arguments().stream().map(InUnitTest::plain)).containsExactly(inch, their);
+    }
+
+    private static String plain(Object argument) {
+        return argument instanceof java.math.BigDecimal number ? number.toPlainString() : argument.toString();
+    }
 }
