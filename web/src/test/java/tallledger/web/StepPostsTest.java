@@ -117,6 +117,23 @@ class StepPostsTest {
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Finding of entry 2 judged note");
     }
 
+    /** One of the house's repairs, typed or taken from the one list of the page; kit that is bought is none. */
+    @Test
+    void aFindingLeadsToARepairOfTheHouse() {
+        long survey = mill();
+        step(survey, form(survey, "lamp"), "do", "bad", "remark", "no bulb");
+        String verdict = "/surveys/" + survey + "/verdict";
+        Map<String, String> judge = http.form(verdict, verdict + "/finding");
+        for (String none : List.of("a new machine", "faceplate")) {
+            assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "SOON", "why", "seen", "repair", none)
+                    .body()).contains("The house’s table has no repair “" + none + "”", "value=\"" + none + "\"");
+        }
+        assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "SOON", "why", "seen", "repair",
+                "Lamp renewed ").statusCode()).isEqualTo(302);
+        assertThat(survey(survey).entries()).hasSize(3);
+        assertThat(http.get(verdict).body()).contains("lamp renewed").containsOnlyOnce("<datalist id=\"repairs\"");
+    }
+
     @Test
     void aStaleFormKeepsWhatWasTypedAndMayBePressedAgain() {
         long survey = mill();

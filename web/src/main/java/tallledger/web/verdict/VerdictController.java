@@ -119,10 +119,13 @@ class VerdictController {
     /** One of the house's repairs, or none. @throws Refused at "repair" */
     private static String repair(Survey survey, Typed typed) {
         String said = typed.get("repair").strip();
-        if (!said.isEmpty() && survey.core().house().repairs().stream().noneMatch(r -> r.what().equals(said))) {
-            throw Refused.because(WebReason.REPAIR_UNKNOWN, said).at("repair");
-        }
-        return said;
+        return said.isEmpty() ? said : repairs(survey).filter(said::equalsIgnoreCase).findFirst()
+                .orElseThrow(() -> Refused.because(WebReason.REPAIR_UNKNOWN, said).at("repair"));
+    }
+
+    /** What a fault can lead to; a price of kit is no repair. */
+    private static Stream<String> repairs(Survey survey) {
+        return survey.core().house().repairs().stream().filter(r -> !r.about().equals(Repair.KIT)).map(Repair::what).distinct();
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -131,7 +134,7 @@ class VerdictController {
             model.addAttribute("money", MoneyView.of(survey, supposed, words));
         }
         model.addAttribute("backgrounds", Background.values());
-        model.addAttribute("repairs", survey.core().house().repairs().stream().map(Repair::what).distinct().sorted().toList());
+        model.addAttribute("repairs", repairs(survey).sorted().toList());
         survey.core().stakes().filter(s -> !typed.isSent("background"))
                 .ifPresent(s -> s.toPayload().forEach((field, value) -> typed.set(field, (String) value)));
         if (!typed.isSent("background")) {

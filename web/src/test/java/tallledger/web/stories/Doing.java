@@ -487,11 +487,8 @@ final class Doing {
                 .filter(f -> f.select("[name=target]").attr("value").equals(entry)).findFirst()
                 .orElseThrow(() -> new Visitor.Missing("no finding of entry " + entry + " to choose “" + wanted + "” for"));
         Visitor.Filled filled = Visitor.filled(form);
-        String select = form.select("select").stream().filter(s -> s.select("option").eachText().stream().anyMatch(o ->
-                o.startsWith(wanted))).findFirst().orElseThrow().attr("name");
-        filled.set("why", "it is the one that is needed").set(select, form.select("[name=" + select + "] option").stream().filter(o ->
-                o.text().startsWith(wanted)).findFirst()
-                .orElseThrow().attr("value"));
+        filled.set("why", "it is the one that is needed").set("repair", verdict.select("#repairs option").eachAttr("value").stream()
+                .filter(o -> o.startsWith(wanted)).findFirst().orElseThrow());
         refused(visitor.press(filled));
     }
 
