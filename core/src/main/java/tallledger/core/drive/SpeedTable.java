@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import tallledger.core.plate.LeverFactors;
 import tallledger.core.plate.PlateCell;
@@ -116,25 +117,40 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
     }
 
     /**
-     * From a cell that can be read at the same levers but one, where the ratios of both its positions are known: range A is 3.5 times
-     * slower than B, and B is 315.
+     * From a cell that can be read, where whatever stands otherwise there has known ratios at both places: range A is 3.5 times slower
+     * than B, and B is 315; at half its plate frequency an inverter gives half of that. The cell with the fewest levers otherwise tells.
      */
     private static Optional<Double> beside(DriveTrain train, SpeedPlate plate, Route route) {
-        for (int s = 0; s < train.stages().size(); s++) {
-            Optional<Double> own = fixed(train, route, s);
-            int stage = s;
-            if (own.isEmpty() || !train.stages().get(s).isChoice()) {
-                continue;
-            }
-            Optional<Double> told = train.routes().stream().filter(o -> !train.isSweep(o) && o.at(stage) != route.at(stage))
-                    .filter(o -> IntStream.range(0, train.stages().size()).allMatch(i -> i == stage || o.at(i) == route.at(i)))
-                    .flatMap(o -> plate.cell(train.plateKey(o)).value().stream().flatMap(rpm -> fixed(train, o, stage).stream()
-                            .map(other -> rpm.doubleValue() * own.get() / other))).findFirst();
-            if (told.isPresent()) {
-                return told;
+        int fewest = Integer.MAX_VALUE;
+        Optional<Double> told = Optional.empty();
+        for (Route other : train.routes()) {
+            int differing = (int) IntStream.range(0, train.stages().size()).filter(s -> route.at(s) != other.at(s)).count();
+            if (differing < fewest && !train.isSweep(other)) {
+                Optional<BigDecimal> read = plate.cell(train.plateKey(other)).value();
+                OptionalDouble ratio = read.isPresent() ? ratio(train, route, other) : OptionalDouble.empty();
+                if (ratio.isPresent()) {
+                    fewest = differing;
+                    told = Optional.of(read.get().doubleValue() * ratio.getAsDouble());
+                }
             }
         }
-        return Optional.empty();
+        return told;
+    }
+
+    /** How much faster one route is than another, where every stage that stands otherwise has a known ratio at both. */
+    private static OptionalDouble ratio(DriveTrain train, Route one, Route other) {
+        double ratio = 1;
+        for (int s = 0; s < train.stages().size(); s++) {
+            if (one.at(s) != other.at(s)) {
+                Optional<Double> here = fixed(train, one, s);
+                Optional<Double> there = fixed(train, other, s);
+                if (here.isEmpty() || there.isEmpty()) {
+                    return OptionalDouble.empty();
+                }
+                ratio *= here.get() / there.get();
+            }
+        }
+        return OptionalDouble.of(ratio);
     }
 
     /** What one stage does at a route, where that is known and one figure. */

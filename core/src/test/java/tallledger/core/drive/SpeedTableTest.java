@@ -108,6 +108,22 @@ class SpeedTableTest {
                 .contains("gear 3", "75", "1.33");
     }
 
+    /** Range A 3.5 times slower, an inverter of 25 to 75 Hz, and one cell read, B at 50 Hz: 315. All else follows: A at the low end is 45. */
+    @Test
+    void whatStandsOtherwiseByKnownRatiosIsReckonedFromOneCell() {
+        Stage inverter = Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.5, 1.5)), Optional.of("50Hz"));
+        Stage range = new Stage("range", StageKind.BACK_GEAR, Shifting.STOP_TO_SHIFT, List.of(gears("A", 20, 70), gears("B", 40, 40)));
+        DriveTrain train = new DriveTrain(List.of(Machines.motor("1400"), inverter, range, lever("gear", "1 2")), List.of());
+        SpeedTable table = SpeedTable.of(train, Machines.plate(MachineDescription.leversOf(train), "? ? ? ? ? ? 315 ? ? ? ? ?"));
+        for (var expected : List.of(List.of("low end A 1", 45.0), List.of("50Hz A 1", 90.0), List.of("high end A 1", 135.0),
+                List.of("low end B 1", 157.5), List.of("high end B 1", 472.5))) {
+            List<String> at = List.of(((String) expected.get(0)).split(" (?=[AB1])"));
+            assertThat(table.nominal(train.routeOf(at).orElseThrow()).orElseThrow().doubleValue()).as(at.toString())
+                    .isEqualTo((double) expected.get(1));
+        }
+        assertThat(table.nominal(train.routeOf(List.of("50Hz", "B", "2")).orElseThrow())).as("nobody knows gear 2").isEmpty();
+    }
+
     @Test
     void aLeverNameIsBriefOnlyWhereEveryLabelIs() {
         MachineDescription brief = Machines.lathe("1 2 3 4", lever("a", "A B"), lever("b", "1 2"));

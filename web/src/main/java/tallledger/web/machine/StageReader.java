@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tallledger.core.drive.GearPair;
 import tallledger.core.drive.LeverPattern;
@@ -30,6 +32,7 @@ import tallledger.web.forms.Typed;
 final class StageReader {
 
     private static final String UNKNOWN = "?";
+    private static final Pattern HERTZ = Pattern.compile("[1-9]\\d{1,2}(?=\\D|$)");
 
     private StageReader() {
     }
@@ -207,8 +210,12 @@ final class StageReader {
         typed.set(row + ".movedBy", stage.movedBy() == MovedBy.usual(stage.kind()) ? "" : stage.movedBy().name());
         if (stage.kind().slides()) {
             stage.ownPlace().ifPresent(place -> typed.set(row + ".positions", place));
+            // In hertz again where the place says at how many its factor is 1, else as the factors that are kept.
+            double base = stage.ownPlace().map(HERTZ::matcher).filter(Matcher::lookingAt).map(m -> Double.parseDouble(m.group()))
+                    .orElse(1.0);
             stage.positions().get(stage.indexOf(Stage.SWEEP)).transmission().factor().ifPresent(span -> typed.set(row + ".values",
-                    trimmed(span.low()) + " " + trimmed(span.high()) + (stage.kind() == StageKind.INVERTER ? " 1" : "")));
+                    trimmed(span.low() * base) + " " + trimmed(span.high() * base)
+                            + (stage.kind() == StageKind.INVERTER ? " " + trimmed(base) : "")));
             return;
         }
         typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions()) : stage.levers().stream()

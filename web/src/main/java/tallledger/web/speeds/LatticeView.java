@@ -1,5 +1,6 @@
 package tallledger.web.speeds;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,7 +35,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
      *
      * @param gives   whether it gives a speed at all
      * @param key     its route, for the way to its step
-     * @param plate   plate value or "?"
+     * @param plate   plate value or "?", then what its levers come to in brackets
      * @param reading what was read
      * @param off     deviation
      * @param mark    stroke
@@ -73,7 +74,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         Optional<Run> run = Optional.ofNullable(survey.latest().get(route.get()));
         String stroke = strokeOf(survey, key, route.get());
         String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
-        return new Cell(train.name(route.get()), true, route.get().key(), plateText(plate),
+        return new Cell(train.name(route.get()), true, route.get().key(), plateText(plate, survey.table().nominal(route.get())),
                 run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse,
                 run.map(r -> r.record().symptoms()).orElse(Set.of()),
                 lit.stream().anyMatch(s -> route.get().at(s.element().stage()) == s.element().position()
@@ -89,12 +90,12 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
                 .orElseGet(() -> survey.passed().containsKey(forward) ? "passed" : new Marks().of(survey.coverage().mark(forward)));
     }
 
-    /** What the plate shows; of a corrected cell what it means, and in brackets what it shows. */
-    private static String plateText(PlateCell plate) {
+    /** What the plate shows; of a corrected cell what it means and what it shows, of one that cannot be read what it comes to. */
+    private static String plateText(PlateCell plate, Optional<BigDecimal> nominal) {
         if (plate instanceof PlateCell.Corrected corrected) {
             return Figures.plain(corrected.means().value()) + " (shows " + Figures.plain(corrected.shown().value()) + ")";
         }
-        return plate.value().map(Figures::plain).orElse("?");
+        return plate.value().map(Figures::plain).or(() -> nominal.map(n -> "? (" + Figures.plain(n) + ")")).orElse("?");
     }
 
     private static String reading(Run run) {

@@ -102,6 +102,7 @@ class MachineFormTest {
         assertThat(stage.positions().get(stage.indexOf("50Hz")).transmission().factor().orElseThrow().low()).isEqualTo(1);
         StageReader.write(stage, row, "s");
         assertThat(row.get("s.positions")).isEqualTo("50Hz");
+        assertThat(row.get("s.values")).isEqualTo("25 75 50");
         assertThat(StageReader.read(row, "s")).contains(stage);
         Typed two = row("INVERTER", "50Hz 60Hz", "25 75 50");
         StageReader.read(two, "s");
