@@ -51,15 +51,15 @@ final class ClaimsOfDrive {
      * Upheld only if that many distinct speeds exist, each proven, inferred or read within its limit, whatever was heard of it: that it
      * runs
      * and how it runs are two things. More on the plate than claimed is better only where they were shown. Beside an inverter with a place
-     * at its plate frequency the settings there are what is counted, by plates and sellers: its ends make no further speeds.
+     * at its plate frequency the settings there are what plates and sellers count; who claims more than those counts its ends as well.
      */
     private static ClaimVerdict count(Claim claim, SpindleSurvey survey) {
-        Optional<Stage> inverter = survey.machine().train().stages().stream().filter(s -> s.ownPlace().isPresent()).findFirst();
-        Predicate<Speed> counted = speed -> inverter.isEmpty() || speed.routes().stream()
-                .anyMatch(r -> survey.machine().train().settings(r).contains(inverter.get().ownPlace().orElseThrow()));
+        int claimed = TypedNumber.parsePositive(claim.value()).value().intValue();
+        Optional<Stage> inverter = survey.machine().train().stages().stream().filter(s -> s.ownPlace().isPresent())
+                .filter(s -> survey.coverage().counts(standingThere(survey, s)).all() >= claimed).findFirst();
+        Predicate<Speed> counted = inverter.map(s -> standingThere(survey, s)).orElse(speed -> true);
         Coverage.Counts counts = survey.coverage().counts(counted);
         int heard = heardOnly(survey, counted);
-        int claimed = TypedNumber.parsePositive(claim.value()).value().intValue();
         List<Integer> entries = survey.counting().stream().map(Run::entry).toList();
         Reason evidence = Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(), counts.inferred(),
                 counts.failed() + counts.undecided() + counts.open());
@@ -75,6 +75,12 @@ final class ClaimsOfDrive {
             standing = counts.all() - (counts.failed() - heard) < claimed ? Standing.SHORT : Standing.UNTESTED;
         }
         return new ClaimVerdict(claim, standing, because, entries, open(survey));
+    }
+
+    /** Speeds with a stage at the place that is its own. */
+    private static Predicate<Speed> standingThere(SpindleSurvey survey, Stage stage) {
+        String place = stage.ownPlace().orElseThrow();
+        return speed -> speed.routes().stream().anyMatch(r -> survey.machine().train().settings(r).contains(place));
     }
 
     /** Speeds that failed by what was heard alone: they were read within their limit. */

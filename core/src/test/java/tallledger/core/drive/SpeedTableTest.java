@@ -108,7 +108,7 @@ class SpeedTableTest {
                 .contains("gear 3", "75", "1.33");
     }
 
-    /** Range A 3.5 times slower, an inverter of 25 to 75 Hz, and one cell read, B at 50 Hz: 315. All else follows: A at the low end is 45. */
+    /** Range A 3.5 times slower, an inverter of 25 to 75 Hz, one cell read, B at 50 Hz: 315. All else follows: A at the low end is 45. */
     @Test
     void whatStandsOtherwiseByKnownRatiosIsReckonedFromOneCell() {
         Stage inverter = Stage.sliding("inverter", StageKind.INVERTER, Optional.of(new Span(0.5, 1.5)), Optional.of("50Hz"));
