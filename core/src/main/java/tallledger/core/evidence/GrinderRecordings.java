@@ -66,8 +66,8 @@ public final class GrinderRecordings {
             Reason marked = Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks);
             // Its surface speed is a speed of the spindle only with its diameter: said, or everybody reckons it anew.
             return SpeedGate.greatest(wheel).filter(n -> wheel.markedMs().isPresent())
-                    .map(n -> StepJudgement.of(Outcome.PROVEN, marked, Reason.of(EvidenceReason.WHEEL_GREATEST, n)))
-                    .orElseGet(() -> StepJudgement.of(Outcome.PROVEN, marked));
+                    .map(n -> StepJudgement.read(marked, Reason.of(EvidenceReason.WHEEL_GREATEST, n)))
+                    .orElseGet(() -> StepJudgement.read(marked));
         }
 
         @Override

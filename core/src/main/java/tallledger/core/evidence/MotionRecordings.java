@@ -114,7 +114,7 @@ public final class MotionRecordings {
                     because.addAll(otherWheels(reading, wanted.orElseThrow(), rules));
                 }
                 return judged.saying(because);
-            }).orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.FEED_MEASURED,
+            }).orElse(StepJudgement.read(Reason.of(EvidenceReason.FEED_MEASURED,
                     new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
         }
 
@@ -199,8 +199,7 @@ public final class MotionRecordings {
             Uncertainty u = read.by.map(g -> g.reading(length.mm(), length.step())).orElseGet(() ->
                     Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12)));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), "mm"))
-                    .orElse(StepJudgement.of(Outcome.PROVEN,
-                            Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
+                    .orElse(StepJudgement.read(Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
         }
     }
 

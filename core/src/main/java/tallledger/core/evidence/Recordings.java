@@ -109,7 +109,7 @@ public final class Recordings {
 
         @Override
         public StepJudgement judge(String text, Rules rules) {
-            return StepJudgement.of(Outcome.PROVEN);
+            return StepJudgement.read();
         }
     }
 
@@ -143,7 +143,7 @@ public final class Recordings {
         public StepJudgement judge(Integer count, Rules rules) {
             return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED,
                             Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
-                    .orElse(StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.COUNT_ONLY, count)));
+                    .orElse(StepJudgement.read(Reason.of(EvidenceReason.COUNT_ONLY, count)));
         }
     }
 

@@ -22,9 +22,10 @@ import tallledger.core.reason.Reason;
  * @param because the comparisons that decided, with their numbers
  * @param worse   a severity worse than the step's own, where the record itself says so
  * @param budget  what its figure leaves open, part by part, where it has one
+ * @param held    whether somebody looked, or there was something to hold it against; what was only read is neither good nor bad
  */
 public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse,
-        Optional<Budget> budget) {
+        Optional<Budget> budget, boolean held) {
 
     /**
      * A judged figure's uncertainty part by part, in the unit of the figure.
@@ -63,6 +64,11 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
         }
     }
 
+    /** Of what was held against something. */
+    public StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse, Optional<Budget> budget) {
+        this(outcome, grade, because, worse, budget, true);
+    }
+
     /** Of a record without a figure that was measured. */
     public StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse) {
         this(outcome, grade, because, worse, Optional.empty());
@@ -70,7 +76,7 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
 
     /** The same, saying this. */
     public StepJudgement saying(List<Reason> other) {
-        return new StepJudgement(outcome, grade, other, worse, budget);
+        return new StepJudgement(outcome, grade, other, worse, budget, held);
     }
 
     public StepJudgement {
@@ -79,11 +85,16 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
 
     /** The same, its figures in the unit of the machine. */
     public StepJudgement in(LengthUnit unit) {
-        return new StepJudgement(outcome, grade, InUnit.of(because, unit), worse, budget);
+        return new StepJudgement(outcome, grade, InUnit.of(because, unit), worse, budget, held);
     }
 
     public static StepJudgement of(Outcome outcome, Reason... because) {
         return new StepJudgement(outcome, Optional.empty(), List.of(because), Optional.empty());
+    }
+
+    /** Of what was read, counted or measured with nothing to hold it against: done, and no more is said of it than the figure. */
+    public static StepJudgement read(Reason... because) {
+        return new StepJudgement(Outcome.PROVEN, Optional.empty(), List.of(because), Optional.empty(), Optional.empty(), false);
     }
 
     public static StepJudgement of(Judgement judgement) {

@@ -72,7 +72,7 @@ final class ClaimsOfDrive {
         } else if (there == counts.all()) {
             standing = counts.all() > claimed ? Standing.BETTER : Standing.UPHELD;
         } else {
-            standing = counts.all() - (counts.failed() - heard) < claimed ? Standing.SHORT : Standing.UNTESTED;
+            standing = counts.all() - notThere(survey, counted) < claimed ? Standing.SHORT : Standing.UNTESTED;
         }
         return new ClaimVerdict(claim, standing, because, entries, open(survey));
     }
@@ -81,6 +81,13 @@ final class ClaimsOfDrive {
     private static Predicate<Speed> standingThere(SpindleSurvey survey, Stage stage) {
         String place = stage.ownPlace().orElseThrow();
         return speed -> speed.routes().stream().anyMatch(r -> survey.machine().train().settings(r).contains(place));
+    }
+
+    /** Speeds that their levers do not give: nothing was driven there. One that is off its plate is there, and is another. */
+    private static int notThere(SpindleSurvey survey, Predicate<Speed> counted) {
+        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
+                .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
+                .allMatch(run -> run.record().reading().isEmpty())).count();
     }
 
     /** Speeds that failed by what was heard alone: they were read within their limit. */

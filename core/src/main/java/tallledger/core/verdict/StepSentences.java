@@ -67,13 +67,19 @@ final class StepSentences {
         }
     }
 
+    /** Neither good nor bad: there was nothing to hold it against. */
+    private static boolean isRead(StepResult r) {
+        return r.outcome() == Outcome.PROVEN && !r.judgement().held();
+    }
+
     private static void counts(StepLedger ledger, List<Sentence> s) {
         List<Step> all = ledger.inScope();
         List<StepResult> done = List.copyOf(ledger.latest().values());
         int spared = (int) all.stream().filter(ledger::isSpared).count();
-        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), count(done, Outcome.PROVEN),
+        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), (int) done.stream().filter(r -> r.outcome() == Outcome.PROVEN && !isRead(r)).count(),
                         count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
-                spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size()), done.stream()
+                spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size(),
+                (int) done.stream().filter(StepSentences::isRead).count()), done.stream()
                 .map(StepResult::entry).sorted().toList()));
     }
 
@@ -116,9 +122,18 @@ final class StepSentences {
                 named(phase, rest.stream().filter(r -> r.judgement().grade().filter(grade::equals).isPresent()).toList(), s,
                         names -> Reason.of(VerdictReason.STATEMENT_GRADE, grade, names));
             }
-            named(phase, rest.stream().filter(r -> r.judgement().grade().isEmpty()).toList(), s,
+            named(phase, rest.stream().filter(r -> r.judgement().grade().isEmpty() && !isRead(r)).toList(), s,
                     names -> Reason.of(VerdictReason.STATEMENT_GOOD, names));
+            rest.stream().filter(StepSentences::isRead).forEach(r -> s.add(new Sentence(of(r),
+                    Reason.of(VerdictReason.STATEMENT_READ, r.step().name(), figure(r)), List.of(r.entry()))));
         }
+    }
+
+    /** What was read: its words as they were written down, or its figure. */
+    private static Object figure(StepResult r) {
+        return r.judgement().because().isEmpty() ? r.as(String.class).<Object>map(text ->
+                Reason.of(VerdictReason.STATEMENT_AS_READ, text)).orElse("")
+                : (Object) r.judgement().because();
     }
 
     private static void named(Phase phase, List<StepResult> some, List<Sentence> s, Function<List<Object>, Reason> says) {

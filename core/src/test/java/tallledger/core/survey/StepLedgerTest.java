@@ -262,11 +262,27 @@ class StepLedgerTest {
         write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("coolant").orElseThrow(), "tank empty"));
         var sentences = ConditionStatement.of(survey()).sentences();
         assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s -> {
-            assertThat(s.words().arguments()).containsExactly(2, 111, 1, 1, 0, 0, 1, 108);
+            assertThat(s.words().arguments()).containsExactly(2, 111, 1, 1, 0, 0, 1, 108, 0);
             assertThat(s.entries()).containsExactly(2, 3);
         });
         assertThat(sentences).extracting(s -> s.words().code()).contains("statement.step-bad", "statement.step-passed",
                 "statement.steps-open");
+    }
+
+    /** Words of a plate and a size nobody claimed are neither good nor bad: what was read is said as it was read. */
+    @Test
+    void whatWasOnlyReadIsNotSaidToBeGood() {
+        step("lamp", false);
+        step("motor-plate", false, "text", "3 kW, 1 440 rpm");
+        var sentences = ConditionStatement.of(survey()).sentences();
+        assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.good")).singleElement()
+                .satisfies(s -> assertThat(s.entries()).containsExactly(2));
+        assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.read")).singleElement().satisfies(s -> {
+            assertThat(s.entries()).containsExactly(3);
+            assertThat(s.words().toString()).contains("3 kW, 1 440 rpm");
+        });
+        assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s ->
+                assertThat(s.words().arguments()).startsWith(2, 111, 1, 0).endsWith(1));
     }
 
     /** What was confirmed was confirmed of a running day: once the machine was stopped and left, somebody else may have been at it. */

@@ -210,8 +210,8 @@ class ClaimsTest {
         assertThat(only().because().arguments()).containsExactly(4, 4, 4, 0, 0);
         assertThat(only().test()).isEmpty();
         book.run(List.of("B", "2"), "250", false);
-        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).startsWith(Standing.SHORT).element(3)
-                .isEqualTo(Standing.SHORT);
+        assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).as("250 for 315 is another speed and is there")
+                .startsWith(Standing.UNTESTED).element(3).isEqualTo(Standing.SHORT);
         assertThat(only().because().arguments()).containsExactly(4, 4, 3, 0, 1);
     }
 
@@ -458,6 +458,16 @@ class ClaimsTest {
         all("40.2", "80.1", "160.4", "250");
         assertThat(ClaimVerdict.of(book.survey())).extracting(ClaimVerdict::standing).containsExactly(Standing.CONTRADICTED,
                 Standing.UPHELD, Standing.CONTRADICTED, Standing.UNTESTED, Standing.CONTRADICTED);
+    }
+
+    /** Numbered the other way, four speeds are four; one that nothing drives is none. */
+    @Test
+    void aSpeedOffItsPlateIsThereAndOneWithoutDriveIsNot() {
+        said(claim(Attribute.SPEED_COUNT, "4"));
+        all("40.2", "80.1", "316", "160.4");
+        assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
+        book.run(List.of("B", "2"), "", false, Symptom.NO_DRIVE);
+        assertThat(only().standing()).isEqualTo(Standing.SHORT);
     }
 
     /** A speed that ran as it should and whined is there; that it is good is another thing. */

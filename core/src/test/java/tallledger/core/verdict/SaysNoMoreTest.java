@@ -372,7 +372,9 @@ class SaysNoMoreTest {
                         .allMatch(speed -> code.endsWith(String.valueOf(runs.get(speed).payload().fields().get("shift"))));
             }
             return switch (code) {
-                case "statement.steps" -> a.get(0).equals(done.size()) && a.get(1).equals(steps.size()) && a.get(2)
+                // Looks and graded measures alone are done at random: none is only read.
+                case "statement.read" -> false;
+                case "statement.steps" -> a.get(8).equals(0) && a.get(0).equals(done.size()) && a.get(1).equals(steps.size()) && a.get(2)
                         .equals((int) outcomes(done.values(), "PROVEN"))
                         && a.get(3).equals((int) outcomes(done.values(), "FAILED")) && a.get(4)
                         .equals((int) outcomes(done.values(), "UNDECIDED"));
