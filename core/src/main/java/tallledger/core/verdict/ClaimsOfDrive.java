@@ -60,19 +60,21 @@ final class ClaimsOfDrive {
         Predicate<Speed> counted = inverter.map(s -> standingThere(survey, s)).orElse(speed -> true);
         Coverage.Counts counts = survey.coverage().counts(counted);
         int heard = heardOnly(survey, counted);
+        int elsewhere = elsewhere(survey, counted);
         List<Integer> entries = survey.counting().stream().map(Run::entry).toList();
         Reason evidence = Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(), counts.inferred(),
                 counts.failed() + counts.undecided() + counts.open());
         Reason because = inverter.map(s -> Reason.of(VerdictReason.CLAIM_COUNT_AT_PLACE, s.name(), s.ownPlace().orElseThrow(), evidence))
                 .orElse(evidence);
         Standing standing;
-        int there = counts.proven() + counts.inferred() + heard;
+        int there = counts.proven() + counts.inferred() + heard + elsewhere;
         if (counts.all() < claimed) {
             standing = Standing.SHORT;
         } else if (there == counts.all()) {
             standing = counts.all() > claimed ? Standing.BETTER : Standing.UPHELD;
         } else {
-            standing = counts.all() - notThere(survey, counted) < claimed ? Standing.SHORT : Standing.UNTESTED;
+            int gone = counts.open() + counts.undecided() == 0 ? counts.failed() - heard - elsewhere : notThere(survey, counted);
+            standing = counts.all() - gone < claimed ? Standing.SHORT : Standing.UNTESTED;
         }
         return new ClaimVerdict(claim, standing, because, entries, open(survey));
     }
@@ -83,7 +85,17 @@ final class ClaimsOfDrive {
         return speed -> speed.routes().stream().anyMatch(r -> survey.machine().train().settings(r).contains(place));
     }
 
-    /** Speeds that their levers do not give: nothing was driven there. One that is off its plate is there, and is another. */
+    /** Speeds that failed where the plate has them and were read at other levers: of a gate numbered the other way. */
+    private static int elsewhere(SpindleSurvey survey, Predicate<Speed> counted) {
+        List<Run> read = survey.latest().values().stream().filter(r -> r.record().reading().isPresent()).toList();
+        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
+                .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
+                .noneMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.WITHIN).isPresent()))
+                .filter(speed -> speed.nominal().filter(n -> read.stream().anyMatch(r -> judged(r, n, survey).verdict() == Verdict.WITHIN))
+                        .isPresent()).count();
+    }
+
+    /** Speeds that their levers do not give: nothing was driven there. As long as others are to be run, one off its plate may be there. */
     private static int notThere(SpindleSurvey survey, Predicate<Speed> counted) {
         return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
                 .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())

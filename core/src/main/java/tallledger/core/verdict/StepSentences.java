@@ -76,7 +76,8 @@ final class StepSentences {
         List<Step> all = ledger.inScope();
         List<StepResult> done = List.copyOf(ledger.latest().values());
         int spared = (int) all.stream().filter(ledger::isSpared).count();
-        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(), (int) done.stream().filter(r -> r.outcome() == Outcome.PROVEN && !isRead(r)).count(),
+        s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(),
+                        count(done, Outcome.PROVEN) - count(done.stream().filter(StepSentences::isRead).toList(), Outcome.PROVEN),
                         count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
                 spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size(),
                 (int) done.stream().filter(StepSentences::isRead).count()), done.stream()
