@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.SameSpeed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
 
 /**
  * What the motor's plate says of its power, as somebody read it at the machine.
@@ -26,7 +28,19 @@ public record MotorPlate(String read, int entry) {
     /** Empty until the plate is read, or where what was read of it names no power. */
     public static Optional<MotorPlate> of(StepLedger steps) {
         return steps.latest().values().stream().filter(r -> r.step().code().equals("motor-plate")).findFirst()
-                .flatMap(r -> r.as(String.class).map(POWER::matcher).filter(Matcher::find).map(m -> new MotorPlate(m.group(), r.entry())));
+                .flatMap(r -> r.as(String.class).map(POWER::matcher).filter(Matcher::find).map(m -> m.group()).flatMap(said ->
+                        // "type 3 0.75 kW": the figure before it is none of the power's where both make no figure.
+                        Stream.of(said, said.replaceFirst("^\\d+ ", "")).filter(MotorPlate::isPower).findFirst())
+                        .map(said -> new MotorPlate(said, r.entry())));
+    }
+
+    private static boolean isPower(String said) {
+        try {
+            MotorRating.atTheMotor(Power.parse(said));
+            return true;
+        } catch (Refused none) {
+            return false;
+        }
     }
 
     public Power power() {

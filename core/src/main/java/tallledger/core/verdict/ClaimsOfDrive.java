@@ -85,14 +85,23 @@ final class ClaimsOfDrive {
         return speed -> speed.routes().stream().anyMatch(r -> survey.machine().train().settings(r).contains(place));
     }
 
-    /** Speeds that failed where the plate has them and were read at other levers: of a gate numbered the other way. */
+    /**
+     * Speeds that failed where the plate has them and were read at other levers, as of a gate numbered the other way: each by a reading of
+     * its own that is none of its plate's.
+     */
     private static int elsewhere(SpindleSurvey survey, Predicate<Speed> counted) {
-        List<Run> read = survey.latest().values().stream().filter(r -> r.record().reading().isPresent()).toList();
-        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
-                .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
-                .noneMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.WITHIN).isPresent()))
-                .filter(speed -> speed.nominal().filter(n -> read.stream().anyMatch(r -> judged(r, n, survey).verdict() == Verdict.WITHIN))
-                        .isPresent()).count();
+        List<Run> off = new ArrayList<>(survey.latest().values().stream().filter(r -> r.record().reading().isPresent()
+                && r.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent()).toList());
+        int elsewhere = 0;
+        for (Speed speed : survey.coverage().marked(Mark.FAILED)) {
+            if (counted.test(speed) && !heardOnly(speed, survey) && speed.nominal().isPresent()) {
+                Optional<Run> run = off.stream().filter(r -> judged(r, speed.nominal().get(), survey).verdict() == Verdict.WITHIN)
+                        .findFirst();
+                run.ifPresent(off::remove);
+                elsewhere += run.isPresent() ? 1 : 0;
+            }
+        }
+        return elsewhere;
     }
 
     /** Speeds that their levers do not give: nothing was driven there. As long as others are to be run, one off its plate may be there. */
@@ -104,9 +113,12 @@ final class ClaimsOfDrive {
 
     /** Speeds that failed by what was heard alone: they were read within their limit. */
     private static int heardOnly(SpindleSurvey survey, Predicate<Speed> counted) {
-        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
-                .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
-                .anyMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.WITHIN).isPresent())).count();
+        return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> heardOnly(speed, survey)).count();
+    }
+
+    private static boolean heardOnly(Speed speed, SpindleSurvey survey) {
+        return speed.routes().stream().flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
+                .anyMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.WITHIN).isPresent());
     }
 
     /** "She runs them all": one that failed contradicts it, every one run and proven upholds it. */

@@ -477,6 +477,27 @@ class ClaimsTest {
         assertThat(only().standing()).as("160 was read nowhere").isEqualTo(Standing.SHORT);
     }
 
+    /** 315 and 330 lie within a limit of each other: the run that proves one does not stand for the other, which read 250. */
+    @Test
+    void aReadingStandsForOneSpeedOnly() {
+        book = new SurveyBook(Machines.lathe("315 330", List.of(claim(Attribute.SPEED_COUNT, "2")), List.of(),
+                Machines.lever("gear", "1 2")), Scope.WHOLE, 20);
+        book.run(List.of("1"), "316", false);
+        book.run(List.of("2"), "250", false);
+        assertThat(only().standing()).isEqualTo(Standing.SHORT);
+    }
+
+    /** A plate is written down in any words: what is no power of a motor is none, and nothing is thrown. */
+    @Test
+    void aMotorsPlateIsReadInAnyWords() {
+        for (var expected : List.of(List.of("type 3 0.75 kW", Standing.UPHELD), List.of("0,75 kW", Standing.UPHELD),
+                List.of("0 kW", Standing.UNTESTED), List.of("9999 kW", Standing.UNTESTED), List.of("1/0 hp", Standing.UNTESTED))) {
+            said(claim(Attribute.MOTOR_POWER, "0.75 kW"));
+            book.step("motor-plate", false, "text", (String) expected.get(0));
+            assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
+        }
+    }
+
     /** A speed that ran as it should and whined is there; that it is good is another thing. */
     @Test
     void aSpeedThatWhinesIsThere() {
