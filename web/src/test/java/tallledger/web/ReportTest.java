@@ -33,6 +33,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Element;
+import tallledger.core.evidence.PlateText;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
@@ -170,7 +171,7 @@ class ReportTest {
         Survey finished = App.demo().bean(Shelves.class).survey(FINISHED);
         String print = new Http(App.demo()).get("/surveys/" + FINISHED + "/verdict/print").body();
         assertThat(finished.steps().platesRead()).isNotEmpty().allSatisfy(plate -> assertThat(print)
-                .contains(plate.values().text("text") + " (entry " + plate.entry() + ")"));
+                .contains(plate.as(PlateText.class).orElseThrow().whole() + " (entry " + plate.entry() + ")"));
         int at = print.indexOf("id=\"part-kit\"");
         String kit = print.substring(at, print.indexOf("</table>", at));
         assertThat(kit).doesNotContain("<td>true</td>", "<td>false</td>");

@@ -137,6 +137,7 @@ public enum EvidenceReason implements ReasonCode {
     LENGTH_NEGATIVE("length.negative", "field"),
     LIMIT_CLAIM("limit.claim", "least"),
     NOTE_MISSING("note.missing"),
+    YEAR_UNREAD("year.unread", "typed"),
     ROUND_SHAPE("round.shape", "eccentricity", "highSpot", "oval", "threeLobed", "residual"),
     ROUND_TOO_FEW("round.too-few", "count", "fewestToJudge"),
     PANEL_DISCONNECT(List.of(PanelCheck.State.values()), "panel.disconnect"),

@@ -82,8 +82,12 @@ public final class Recordings {
         }
     }
 
-    /** Something to be written down, such as a serial number. */
-    public record Note() implements Recording<String> {
+    /**
+     * Something to be written down as it stands, such as a plate, with one figure of it in a field of its own.
+     *
+     * @param figure which; may be left empty
+     */
+    public record Note(PlateFigure figure) implements Recording<PlateText> {
         @Override
         public <T> T tell(Kinds<T> kinds) {
             return kinds.note(this);
@@ -96,19 +100,20 @@ public final class Recordings {
 
         @Override
         public List<Field> fields() {
-            return List.of(Field.must("text", Entry.TEXT, FieldUnit.NONE));
+            return List.of(Field.must("text", Entry.TEXT, FieldUnit.NONE), Field.may(figure.field(), Entry.TEXT, FieldUnit.NONE));
         }
 
         @Override
-        public String read(Values values) {
-            if (!values.has("text")) {
+        public PlateText read(Values values) {
+            Optional<String> stands = values.has(figure.field()) ? Optional.of(figure.read(values)) : Optional.empty();
+            if (!values.has("text") && stands.isEmpty()) {
                 throw Refused.because(EvidenceReason.NOTE_MISSING).at("text");
             }
-            return values.text("text");
+            return new PlateText(values.text("text"), stands);
         }
 
         @Override
-        public StepJudgement judge(String text, Rules rules) {
+        public StepJudgement judge(PlateText text, Rules rules) {
             return StepJudgement.read();
         }
     }

@@ -88,7 +88,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     /** In kW; a bare figure of the inch system is hp. */
     public BigDecimal power(String field) {
         boolean horses = bare == LengthUnit.INCH && text(field).chars().noneMatch(Character::isLetter);
-        return at(field, () -> Power.parse(horses ? text(field) + " hp" : text(field)).kilowatts());
+        return at(field, () -> Power.parse(horses ? text(field) + " hp" : text(field), bare).kilowatts());
     }
 
     /** In kN, above nought. */

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.DriveCheck;
@@ -48,7 +49,7 @@ final class CommonSteps {
             step("desk-papers", Phase.DESK, NOTE, 120));
 
     static final Line STANDING = Line.of(
-            step("serial", Phase.STANDING, NOTE, 60).records(new Recordings.Note()),
+            step("serial", Phase.STANDING, NOTE, 60).records(new Recordings.Note(PlateFigure.YEAR)),
             step("plates", Phase.STANDING, NOTE, 120).records(new Recordings.Elsewhere("machine")),
             step("castings", Phase.STANDING, BEFORE_USE, 180).needs(Kind.POWER_ISOLATED),
             step("missing-parts", Phase.STANDING, SOON, 120),
@@ -65,7 +66,7 @@ final class CommonSteps {
             step("earth", Phase.ELECTRICS, STOP_USE, 60).needs(Kind.ELECTRICIAN),
             step("panel", Phase.ELECTRICS, BEFORE_USE, 150).records(s -> new PanelCheck(s.machine().fitOut().supply().amperes()))
                     .needs(Kind.POWER_ISOLATED, Kind.ELECTRICIAN),
-            step("motor-plate", Phase.ELECTRICS, NOTE, 60).records(new Recordings.Note()));
+            step("motor-plate", Phase.ELECTRICS, NOTE, 60).records(new Recordings.Note(PlateFigure.POWER)));
 
     static final Line FIRST_START = Line.of(
             step("emergency-stop", Phase.FIRST_START, STOP_USE, 90).with(Feature.EMERGENCY_STOP).cycle("emergency-stop").of("stop"),

@@ -12,7 +12,7 @@ enum KitReason implements ReasonCode {
     KIT_UNTIL("kit.until", "typed"),
     LIFT_ENOUGH("lift.enough", "total", "carries", "left"),
     LIFT_MAY_BE_TOO_MUCH("lift.may-be-too-much", "total", "carries", "over"),
-    LIFT_MASS("lift.mass", "typed", "heaviest"),
+    LIFT_MASS("lift.mass", "typed", "heaviest", "inches"),
     LIFT_TIGHT("lift.tight", "total", "carries", "left"),
     LIFT_TOO_MUCH("lift.too-much", "total", "carries", "left"),
     LIFT_UNKNOWN("lift.unknown");

@@ -6,6 +6,7 @@ import java.util.Map;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Mass;
 import tallledger.core.reason.Quantity;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -26,20 +27,33 @@ import tallledger.core.rules.Rules;
 public record Lift(Mass machine, Mass skid, Mass extras, Mass carries, String saidBy) {
 
     private static final BigDecimal HEAVIEST = BigDecimal.valueOf(200_000);
+    private static final BigDecimal HEAVIEST_LB = BigDecimal.valueOf(440_000);
 
+    /** As typed; bare figures are kg. */
     public static Lift parse(String machine, String skid, String extras, String carries, String saidBy) {
-        return new Lift(mass(machine, "machine", false), mass(skid, "skid", true), mass(extras, "extras", true),
-                mass(carries, "carries", false), saidBy.strip());
+        return parse(machine, skid, extras, carries, saidBy, LengthUnit.MM);
     }
 
-    private static Mass mass(String typed, String field, boolean mayBeEmpty) {
+    /**
+     * As typed at a machine.
+     *
+     * @param of whose unit bare figures are in: kg, or lb
+     * @throws Refused naming machine, skid, extras or carries
+     */
+    public static Lift parse(String machine, String skid, String extras, String carries, String saidBy, LengthUnit of) {
+        return new Lift(mass(machine, "machine", false, of), mass(skid, "skid", true, of), mass(extras, "extras", true, of),
+                mass(carries, "carries", false, of), saidBy.strip());
+    }
+
+    private static Mass mass(String typed, String field, boolean mayBeEmpty, LengthUnit of) {
         if (typed.isBlank() && mayBeEmpty) {
             return Mass.NONE;
         }
         try {
-            Mass mass = Mass.parse(typed);
+            Mass mass = Mass.parse(typed, of);
             if (!mayBeEmpty && mass.low().signum() == 0 || mass.high().compareTo(HEAVIEST) > 0) {
-                throw Refused.because(KitReason.LIFT_MASS, typed, HEAVIEST);
+                boolean inches = of == LengthUnit.INCH;
+                throw Refused.because(KitReason.LIFT_MASS, typed, inches ? HEAVIEST_LB : HEAVIEST, inches ? 1 : 0);
             }
             return mass;
         } catch (Refused refused) {

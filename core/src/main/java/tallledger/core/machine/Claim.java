@@ -99,8 +99,8 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case SERIES -> Series.parse(value);
             case SPEED, HOURS -> TypedNumber.parsePositive(value.replaceAll("(?i)\\s*(rpm|hours?|h)$", ""));
             case LENGTH -> TypedLength.parse(value, unit);
-            case POWER -> Power.parse(value);
-            case MASS -> Mass.parse(value);
+            case POWER -> Power.parse(value, unit);
+            case MASS -> Mass.parse(value, unit);
             case VOLTAGE -> Voltage.parse(value);
             case TEXT -> { }
         }

@@ -10,6 +10,7 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -38,22 +39,24 @@ public record Stakes(Optional<TypedNumber> asking, Optional<TypedNumber> sound, 
 
     /** @throws Refused naming asking, sound, currency or background */
     public static Stakes typed(String asking, String sound, String currency, String background) {
-        return typed(asking, sound, currency, background, "", "", "");
+        return typed(asking, sound, currency, background, "", "", "", LengthUnit.MM);
     }
 
     /**
      * As typed.
      *
-     * @param mass with its unit; may be empty, as scrap and anHour may
+     * @param mass may be empty, as scrap and anHour may
+     * @param of   machine whose unit a bare mass is in: kg, or lb
      * @throws Refused naming asking, sound, currency, background, mass, scrap or anHour
      */
-    public static Stakes typed(String asking, String sound, String currency, String background, String mass, String scrap, String anHour) {
+    public static Stakes typed(String asking, String sound, String currency, String background, String mass, String scrap, String anHour,
+            LengthUnit of) {
         if (currency.strip().length() > LONGEST || currency.chars().anyMatch(Character::isDigit)) {
             throw Refused.because(PriceReason.CURRENCY, currency.strip()).at("currency");
         }
         Background from = Stream.of(Background.values()).filter(b -> b.name().equals(background)).findFirst()
                 .orElseThrow(() -> Refused.because(CommonReason.CHOICE_UNKNOWN).at("background"));
-        Mass weighs = mass.isBlank() ? Mass.NONE : at("mass", () -> Mass.parse(mass));
+        Mass weighs = mass.isBlank() ? Mass.NONE : at("mass", () -> Mass.parse(mass, of));
         return new Stakes(price(asking, "asking"), price(sound, "sound"), currency.strip(), from,
                 new Extra(weighs, price(scrap, "scrap"), price(anHour, "anHour")));
     }
@@ -98,6 +101,6 @@ public record Stakes(Optional<TypedNumber> asking, Optional<TypedNumber> sound, 
 
     public static Stakes from(Payload p) {
         return typed(p.text("asking"), p.text("sound"), p.text("currency"), p.text("background"), p.optionalText("mass").orElse(""),
-                p.optionalText("scrap").orElse(""), p.optionalText("anHour").orElse(""));
+                p.optionalText("scrap").orElse(""), p.optionalText("anHour").orElse(""), LengthUnit.MM);
     }
 }

@@ -27,18 +27,24 @@ public record Mass(String typed, BigDecimal low, BigDecimal high) {
     private static final Pattern BARE = Pattern.compile("\\d[\\d., ]*(?:(?:to|-|–|—) ?\\d[\\d., ]*)?");
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)(?:\\s*(?:kg|lbs?|t)?\\s*(?:to|-|–|—)\\s*(\\d.*?))?\\s*([a-z]*)");
 
-    /** A bare figure of an inch machine is in pounds: so it is written down, since kg stand in the record where nothing is said. */
-    public static String named(String typed, LengthUnit machine) {
-        return machine == LengthUnit.INCH && BARE.matcher(typed.strip()).matches() ? typed.strip() + " lb" : typed;
-    }
-
     /** @throws Refused when it is no mass, is below nought, in a unit not known here, or a range the wrong way round */
     public static Mass parse(String text) {
-        String typed = text.strip();
+        return parse(text, LengthUnit.MM);
+    }
+
+    /**
+     * The same at a machine: a bare figure of an inch machine is in pounds, and so it is written down, since kg stand in the record where
+     * nothing is said.
+     *
+     * @throws Refused as {@link #parse(String)}, in the machine's own units
+     */
+    public static Mass parse(String text, LengthUnit machine) {
+        boolean inches = machine == LengthUnit.INCH;
+        String typed = inches && BARE.matcher(text.strip()).matches() ? text.strip() + " lb" : text.strip();
         Matcher parts = FORM.matcher(typed.toLowerCase(Locale.ROOT));
         BigDecimal worth = parts.matches() ? WORTH.get(parts.group(3)) : null;
         if (worth == null) {
-            throw Refused.because(ReadingReason.MASS_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) : typed);
+            throw Refused.because(ReadingReason.MASS_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) : typed, inches ? 1 : 0);
         }
         BigDecimal low = figure(parts.group(1)).multiply(worth);
         BigDecimal high = parts.group(2) == null ? low : figure(parts.group(2)).multiply(worth);

@@ -25,11 +25,21 @@ public record Power(String typed, BigDecimal kilowatts) {
 
     /** @throws Refused when it is no power above nought, or in a unit not known here */
     public static Power parse(String text) {
+        return parse(text, LengthUnit.MM);
+    }
+
+    /**
+     * The same, refused in the words of a machine's own units; a bare number stays kW.
+     *
+     * @throws Refused when it is no power above nought, or in a unit not known here
+     */
+    public static Power parse(String text, LengthUnit machine) {
         String typed = text.strip();
         Matcher parts = FORM.matcher(typed.toLowerCase(Locale.ROOT));
         BigDecimal worth = parts.matches() ? WORTH.get(parts.group(2).replace(".", "")) : null;
         if (worth == null) {
-            throw Refused.because(ReadingReason.POWER_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) : typed);
+            throw Refused.because(ReadingReason.POWER_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) : typed,
+                    machine == LengthUnit.INCH ? 1 : 0);
         }
         return new Power(typed, figure(parts.group(1)).multiply(worth).round(java.math.MathContext.DECIMAL64).stripTrailingZeros());
     }

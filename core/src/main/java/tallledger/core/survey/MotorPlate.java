@@ -10,6 +10,7 @@ import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.SameSpeed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.PlateText;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -28,10 +29,14 @@ public record MotorPlate(String read, int entry) {
     /** Empty until the plate is read, or where what was read of it names no power. */
     public static Optional<MotorPlate> of(StepLedger steps) {
         return steps.latest().values().stream().filter(r -> r.step().code().equals("motor-plate")).findFirst()
-                .flatMap(r -> r.as(String.class).map(POWER::matcher).filter(Matcher::find).map(m -> m.group()).flatMap(said ->
-                        // "type 3 0.75 kW": the figure before it is none of the power's where both make no figure.
-                        Stream.of(said, said.replaceFirst("^\\d+ ", "")).filter(MotorPlate::isPower).findFirst())
-                        .map(said -> new MotorPlate(said, r.entry())));
+                .flatMap(r -> r.as(PlateText.class).flatMap(plate -> plate.figure().filter(MotorPlate::isPower)
+                        .or(() -> inWords(plate.text()))).map(said -> new MotorPlate(said, r.entry())));
+    }
+
+    private static Optional<String> inWords(String text) {
+        // "type 3 0.75 kW": the figure before it is none of the power's where both make no figure.
+        return Optional.of(POWER.matcher(text)).filter(Matcher::find).map(Matcher::group).flatMap(said ->
+                Stream.of(said, said.replaceFirst("^\\d+ ", "")).filter(MotorPlate::isPower).findFirst());
     }
 
     private static boolean isPower(String said) {

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.cutting.CutMade;
 import java.util.Set;
+import tallledger.core.evidence.PlateText;
 import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.kit.KitList;
@@ -110,7 +111,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
 
     /** What was read off the machine's own plates, as typed: its serial number and its motor's. */
     public List<StepResult> platesRead() {
-        return latest().values().stream().filter(r -> PLATES.contains(r.step().code()) && r.values().has("text"))
+        return latest().values().stream().filter(r -> PLATES.contains(r.step().code()) && r.as(PlateText.class).isPresent())
                 .sorted(Comparator.comparing(r -> PLATES.indexOf(r.step().code()))).toList();
     }
 

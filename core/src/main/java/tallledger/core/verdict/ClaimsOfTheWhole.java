@@ -14,6 +14,8 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.PlateFigure;
+import tallledger.core.evidence.PlateText;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
@@ -43,7 +45,6 @@ final class ClaimsOfTheWhole {
 
     private static final Set<Symptom> NOISES = Set.of(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS,
             Symptom.RUNS_ROUGH);
-    private static final Pattern YEAR = Pattern.compile("(?<!\\d)(?:18|19|20)\\d\\d(?!\\d)");
 
     private static final Pattern WEIGHED = Pattern.compile("(?i)\\b(?:weigh|weighed|weighing|scales?|load ?cell|crane"
             + " scale|weighbridge)\\b");
@@ -189,7 +190,8 @@ final class ClaimsOfTheWhole {
     /** Against the year that stands with the serial number as read; a machine's description is only what somebody said. */
     private static ClaimVerdict year(Claim claim, Survey survey) {
         Optional<StepResult> serial = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("serial")).findFirst();
-        Optional<String> read = serial.flatMap(r -> r.as(String.class)).flatMap(ClaimsOfTheWhole::year);
+        Optional<String> read = serial.flatMap(r -> r.as(PlateText.class))
+                .flatMap(plate -> plate.figure().flatMap(ClaimsOfTheWhole::year).or(() -> year(plate.text())));
         Optional<String> claimed = year(claim.value());
         if (claimed.isEmpty() || read.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_YEAR_OPEN), List.of(),
@@ -201,7 +203,7 @@ final class ClaimsOfTheWhole {
     }
 
     private static Optional<String> year(String text) {
-        Matcher m = YEAR.matcher(text);
+        Matcher m = PlateFigure.A_YEAR.matcher(text);
         return m.find() ? Optional.of(m.group()) : Optional.empty();
     }
 

@@ -13,6 +13,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.family.Phase;
 import tallledger.core.survey.Scope;
 import tallledger.core.family.Step;
+import tallledger.core.evidence.PlateText;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Run;
@@ -132,8 +133,8 @@ final class StepSentences {
 
     /** What was read: its words as they were written down, or its figure. */
     private static Object figure(StepResult r) {
-        return r.judgement().because().isEmpty() ? r.as(String.class).<Object>map(text ->
-                Reason.of(VerdictReason.STATEMENT_AS_READ, text)).orElse("")
+        return r.judgement().because().isEmpty() ? r.as(PlateText.class).<Object>map(plate ->
+                Reason.of(VerdictReason.STATEMENT_AS_READ, plate.whole())).orElse("")
                 : (Object) r.judgement().because();
     }
 

@@ -1,5 +1,7 @@
 package tallledger.core.kit;
 
+import java.math.BigDecimal;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -111,6 +113,16 @@ class KitTest {
         var says = Lift.parse(machine, skid, extras, carries, "the keeper").says(Rules.shipped());
         assertThat(says.code()).isEqualTo(code);
         assertThat(((tallledger.core.reason.Quantity) says.arguments().get(2)).value()).isEqualByComparingTo(left);
+    }
+
+    @Test
+    void atAnInchMachineALiftIsInPounds() {
+        assertThat(Lift.parse("2450", "", "", "3000 lb", "", LengthUnit.INCH).machine()).satisfies(m -> {
+            assertThat(m.typed()).isEqualTo("2450 lb");
+            assertThat(m.high()).isEqualByComparingTo("1111.32");
+        });
+        assertThatThrownBy(() -> Lift.parse("450 000", "", "", "3000", "", LengthUnit.INCH)).isInstanceOfSatisfying(Refused.class,
+                r -> assertThat(r.reason().arguments()).containsExactly("450 000", BigDecimal.valueOf(440_000), 1));
     }
 
     @Test

@@ -14,6 +14,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reason.Refused;
 
@@ -171,8 +172,10 @@ class PriceTest {
         assertThat(both.start().orElseThrow().typed()).isEqualTo("5200");
         assertThat(Stakes.typed("", "", "", "STOOD_IDLE").start()).isEmpty();
         assertThat(Stakes.from(new Payload(both.toPayload()))).isEqualTo(both);
-        Stakes more = Stakes.typed("4000", "", "€", "STOOD_IDLE", "2450 lb", "300", "38");
+        Stakes more = Stakes.typed("4000", "", "€", "STOOD_IDLE", "2450", "300", "38", LengthUnit.INCH);
         assertThat(Stakes.from(new Payload(more.toPayload()))).isEqualTo(more);
-        assertThat(more.extra().mass().low()).isEqualByComparingTo("1111.32");
+        assertThat(more.extra().mass().low()).as("a bare figure at an inch machine is in pounds").isEqualByComparingTo("1111.32");
+        assertThatThrownBy(() -> Stakes.typed("4000", "", "€", "STOOD_IDLE", "heavy", "", "", LengthUnit.INCH))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().arguments()).as("in pounds").containsExactly("heavy", 1));
     }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.Preset;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
@@ -134,8 +135,8 @@ class RecordingsTest {
 
     @Test
     void aNoteMustSaySomething() {
-        assertThat(refused(new Recordings.Note(), "text= ")).isEqualTo("text note.missing");
-        assertThat(judge(new Recordings.Note(), "text=4711").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(refused(new Recordings.Note(PlateFigure.YEAR), "text= ")).isEqualTo("text note.missing");
+        assertThat(judge(new Recordings.Note(PlateFigure.YEAR), "text=4711").outcome()).isEqualTo(Outcome.PROVEN);
     }
 
     @Test

@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.MotionRecordings;
@@ -73,7 +74,9 @@ class RecordsByHandTest {
     @Test
     void everyRecordComesToWhatTheListSays() {
         record("look", new Recordings.Look(), "");
-        record("note", new Recordings.Note(), "text=4711", "text= ");
+        record("note", new Recordings.Note(PlateFigure.YEAR), "text=4711", "text= ", "text=4711|year=1978", "text=|year=1978",
+                "text=4711|year=78", "text=4711|year=1978 or 1979");
+        record("note of a motor", new Recordings.Note(PlateFigure.POWER), "text=230 V", "text=|power=5 hp", "text=x|power=four");
         record("count", new Recordings.Count(Optional.of(3)), "count=3", "count=2", "count=4", "count=2.5", "count=", "count=-1");
         record("count unclaimed", new Recordings.Count(Optional.empty()), "count=3");
         record("play", new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030",

@@ -498,6 +498,22 @@ class ClaimsTest {
         }
     }
 
+    /** The figure that was typed in its own field is the plate's, whatever else the words beside it hold. */
+    @Test
+    void aFigureOfAPlateHasItsOwnField() {
+        said(claim(Attribute.MOTOR_POWER, "5 hp"));
+        book.step("motor-plate", false, "text", "frame 3 kW-184, 230 V", "power", "5 hp");
+        assertThat(only().standing()).isEqualTo(Standing.UPHELD);
+        book.step("motor-plate", false, "text", "", "power", "3");
+        assertThat(only()).satisfies(v -> assertThat(v.standing()).isEqualTo(Standing.SHORT))
+                .satisfies(v -> assertThat(v.because().arguments()).containsExactly("3 kW"));
+        said(claim(Attribute.YEAR, "1978"));
+        book.step("serial", false, "text", "1994-31", "year", "1978");
+        assertThat(only().standing()).isEqualTo(Standing.UPHELD);
+        assertThat(ConditionStatement.of(book.survey()).sentences()).anySatisfy(s -> assertThat(s.words().toString())
+                .contains("1994-31, 1978"));
+    }
+
     /** A speed that ran as it should and whined is there; that it is good is another thing. */
     @Test
     void aSpeedThatWhinesIsThere() {

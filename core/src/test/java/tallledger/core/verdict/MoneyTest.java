@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.blame.Check;
@@ -116,7 +117,7 @@ class MoneyTest {
             Background from = Background.values()[random.nextInt(4)];
             double asking = 3000 + random.nextInt(60_000);
             other.write(SurveyEntries.priced(By.of(other.now(), SurveyBook.ME), Stakes.typed(String.valueOf(asking), "", "£", from.name(),
-                    "1500 kg", "", "")));
+                    "1500 kg", "", "", LengthUnit.MM)));
             for (Step step : other.ledger().steps()) {
                 if (step.recording() instanceof Recordings.Look && random.nextInt(3) == 0) {
                     other.step(step.id().written(), random.nextInt(5) == 0);
@@ -265,7 +266,8 @@ class MoneyTest {
         Money money = Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING);
         assertThat(money.kit()).isEqualTo(320);
         assertThat(money.unpricedKit()).isEqualTo(1);
-        book.write(SurveyEntries.priced(by(), Stakes.typed("4000", "", "£", Background.IN_DAILY_USE.name(), "48 000 kg", "", "")));
+        book.write(SurveyEntries.priced(by(), Stakes.typed("4000", "", "£", Background.IN_DAILY_USE.name(), "48 000 kg", "",
+                "", LengthUnit.MM)));
         assertThat(Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING).kit()).isEqualTo(625 + 70);
     }
 

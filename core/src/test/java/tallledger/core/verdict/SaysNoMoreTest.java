@@ -130,7 +130,8 @@ class SaysNoMoreTest {
         if (random.nextInt(3) == 0) {
             drafts.add(SurveyEntries.priced(By.of(at.plusSeconds(5), SurveyBook.ME), Stakes.typed(String.valueOf(20
                     + random.nextInt(random.nextBoolean() ? 400 : 60_000)),
-                    "", "£", Background.IN_DAILY_USE.name(), random.nextBoolean() ? "1 200" : "", "", "")));
+                    "", "£", Background.IN_DAILY_USE.name(), random.nextBoolean() ? "1 200" : "", "", "",
+                    LengthUnit.MM)));
         }
         int wanted = drafts.size() + most;
         for (Draft draft : drafts) {

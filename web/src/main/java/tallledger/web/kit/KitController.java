@@ -1,6 +1,5 @@
 package tallledger.web.kit;
 
-import tallledger.core.reading.Mass;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
@@ -101,8 +100,8 @@ class KitController {
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
-                Lift.parse(mass(typed, "machine", survey), mass(typed, "skid", survey), mass(typed, "extras", survey),
-                        mass(typed, "carries", survey), typed.get("saidBy")))));
+                Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy"),
+                        survey.core().machine().unit()))));
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
@@ -133,9 +132,5 @@ class KitController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "kit/kit";
-    }
-
-    private static String mass(Typed typed, String field, Survey survey) {
-        return Mass.named(typed.get(field), survey.core().machine().unit());
     }
 }

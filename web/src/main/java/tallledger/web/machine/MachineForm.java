@@ -168,8 +168,9 @@ final class MachineForm {
         Optional<BigDecimal> efficiency = typed.has("efficiency")
                 ? typed.attempt("efficiency", () -> TypedNumber.parsePositive(typed.get("efficiency")).value().movePointLeft(2))
                 : Optional.of(rules.share(Rule.EFFICIENCY));
+        LengthUnit unit = typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
         return law.isEmpty() || efficiency.isEmpty() ? Optional.empty() : typed.attempt("kilowatts", () ->
-                new MotorRating(Power.parse(typed.get("kilowatts")), law.get(), efficiency.get()));
+                new MotorRating(Power.parse(typed.get("kilowatts"), unit), law.get(), efficiency.get()));
     }
 
     private static Optional<Identity> identity(Typed typed) {

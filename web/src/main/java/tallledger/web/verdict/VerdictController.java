@@ -1,6 +1,5 @@
 package tallledger.web.verdict;
 
-import tallledger.core.reading.Mass;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -94,7 +93,7 @@ class VerdictController {
         return entries.write(survey, typed, response,
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
                 Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
-                        Mass.named(typed.get("mass"), survey.folded().machine().unit()), typed.get("scrap"), typed.get("anHour")))),
+                        typed.get("mass"), typed.get("scrap"), typed.get("anHour"), survey.folded().machine().unit()))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
     }
 

@@ -58,7 +58,8 @@ class WhollyTestedTest {
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
         add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
-        add(entries, SurveyEntries.priced(By.of(at, "Q"), Stakes.typed(asked(description.identity().family()), "", "£", Background.IN_DAILY_USE.name())));
+        add(entries, SurveyEntries.priced(By.of(at, "Q"), Stakes.typed(asked(description.identity().family()), "", "£",
+                Background.IN_DAILY_USE.name())));
         Survey survey = Survey.fold(description, HOUSE, entries);
         for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);
@@ -78,7 +79,8 @@ class WhollyTestedTest {
         for (var speed : description.speeds().speeds()) {
             at = at.plusSeconds(30);
             survey = survey.grown(entries);
-            add(entries, SurveyEntries.run(By.of(at, "Q"), basis(description), survey.drive(), machine.run(speed.routes().get(0), random)));
+            add(entries, SurveyEntries.run(By.of(at, "Q"), basis(description), survey.drive(),
+                    machine.run(speed.routes().get(0), random)));
         }
         return Survey.fold(description, HOUSE, entries);
     }
