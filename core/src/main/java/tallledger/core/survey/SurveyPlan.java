@@ -20,6 +20,7 @@ import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.family.Step;
 import tallledger.core.reason.Reason;
 
@@ -89,6 +90,22 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         }
         return new SurveyPlan(school, minutesLeft, plan, minutes, blame, causes, first,
                 Reason.of(first.isPresent() ? SurveyReason.NEXT_PLAN : SurveyReason.NEXT_NONE));
+    }
+
+    /**
+     * Chance that nothing is behind what was heard or felt. Empty where nothing was, and where one of those runs was read outside its limit
+     * as well: a reading is not imagined.
+     */
+    public OptionalDouble imagined(SpindleSurvey survey) {
+        boolean read = survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run) && !run.record().symptoms().isEmpty())
+                .anyMatch(run -> run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent());
+        return read || blame.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(blame.get().noFault());
+    }
+
+    /** How the hunt ended; empty while it goes on, and where "imagined" would be said of what was read as well. */
+    public Optional<Blame.Hunt> ended(SpindleSurvey survey) {
+        return blame.map(Blame::hunt).filter(h -> h != Blame.Hunt.GOES_ON)
+                .filter(h -> h != Blame.Hunt.NO_FAULT || imagined(survey).isPresent());
     }
 
     /** What explains readings that are off, best first. */

@@ -129,6 +129,8 @@ class FaultsController {
         model.addAttribute("faults", faults);
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
+        model.addAttribute("hunt", plan.ended(survey.folded()).orElse(null));
+        model.addAttribute("noFault", plan.imagined(survey.folded()).stream().mapToObj(p -> p * 100).findFirst().orElse(null));
         model.addAttribute("heard", survey.folded().counting().stream().filter(r -> !r.record().symptoms().isEmpty()).count());
         model.addAttribute("mechanisms", mechanisms(survey).stream().map(Part.Mechanism::new)
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
