@@ -13,9 +13,10 @@ final class Feeds {
     private static final String SIZE = "(thou\\b|mm\\b|in\\b(?:ch(?:es)?)?|[\"″])?";
     private static final String RATE = "(mm|in(?:ch(?:es)?)?)?\\s*(?:(?:per|a|/)\\s*(rev(?:olution)?\\b|turn\\b|min(?:ute)?\\b)|(ipm|"
             + "ipr)\\b)";
-    private static final Pattern AFTER_FEEDS = of("\\bfeeds?\\b\\s*[,:]?\\s*(?:from\\s+|of\\s+|ranging from\\s+)?" + NUM + "\\s*" + SIZE
+    private static final Pattern AFTER_FEEDS = of("\\bfeeds?\\b[\\s:,(\\u0001]*(?:from\\s+|of\\s+|ranging from\\s+)?" + NUM + "\\s*" + SIZE
             + TO + NUM + "\\s*" + SIZE
-            + "(?:\\s*" + RATE + ")?");
+            + "(?:\\s*" + RATE + ")?(?!\\s*" + Forms.RPM + ")");
+    private static final Pattern COLON = of("\\bfeeds?\\s*:?\\s*(\\d{1,3})(?=\\s*(?:$|[,(;]))");
     private static final Pattern BY_RATE = of(NUM + "\\s*" + SIZE + TO + NUM + "\\s*" + SIZE + "\\s*" + RATE);
     private static final Pattern COUNT = of("(?<![\\w.])(\\d{1,3})\\s+(?:([a-z][a-z ]*?)\\s+)?(?:power\\s+)?feeds?\\b");
 
@@ -23,6 +24,11 @@ final class Feeds {
     }
 
     static void read(Sentence s, Vocabulary v) {
+        s.each(COLON, m -> {
+            s.cover(m.start(1), m.end(1));
+            s.take(Topic.FEED_COUNT, m.group(1), m);
+            return false;
+        });
         s.each(AFTER_FEEDS, m -> ends(s, m, v));
         s.each(BY_RATE, m -> ends(s, m, v));
         s.each(COUNT, m -> {
@@ -30,6 +36,10 @@ final class Feeds {
             boolean known = m.group(2) == null || !of.isEmpty() || m.group(2).matches("power|different|auto(?:matic)?|longitudinal|cross");
             return known && s.take(Topic.FEED_COUNT, m.group(1), m, of);
         });
+        if (s.things().stream().anyMatch(t -> t.topic() == Topic.SLOWEST_FEED) && s.things().stream().noneMatch(t -> t.topic()
+                == Topic.FEED_COUNT || t.topic() == Topic.SLOWEST_SPEED)) {
+            s.each(of("(?<![\\w.])(\\d{1,3})\\s+of them\\b"), m -> s.take(Topic.FEED_COUNT, m.group(1), m));
+        }
         s.each(of("(?<![\\w.])(\\d{1,3})\\s+(?:(?:metric|inch|imperial|whitworth|different)\\s+)?(?:threads|pitches)\\b"),
                 m -> s.take(Topic.THREAD_COUNT, m.group(1), m));
     }

@@ -50,7 +50,7 @@ record Numerals(String text, int[] from, int[] to) {
         int i = 0;
         while (i < words.size()) {
             Phrase phrase = new Phrase(said, words, i);
-            if (!phrase.isNumber()) {
+            if (!phrase.isNumber() && !phrase.isAnInchAndABit(i) && !phrase.isAndABit(i)) {
                 i++;
                 continue;
             }
@@ -84,25 +84,60 @@ record Numerals(String text, int[] from, int[] to) {
         private long current;
         private boolean any;
         private String fraction = "";
+        private String decimals = "";
+        private String unit = "";
+        private boolean behindDigits;
 
         Phrase(String said, List<Token> words, int from) {
             this.said = said;
             this.words = words;
             this.next = from;
             whole();
-            if (any) {
+            if (any && word(next).equals("point") && follows(next) && SMALL.getOrDefault(word(next + 1), 10) < 10 && follows(next + 1)) {
+                decimals = "." + SMALL.get(word(next + 1));
+                next += 2;
+            } else if (any) {
                 fraction(from);
             }
         }
 
         /** A lone "one" is no number. */
         boolean isNumber() {
-            return any && !(total + current == 1 && fraction.isEmpty());
+            return any && !(total + current == 1 && fraction.isEmpty() && decimals.isEmpty());
+        }
+
+        /** "12 and a half": what stands behind digits. */
+        boolean isAndABit(int from) {
+            if (!word(from).equals("and") || !said.substring(0, words.get(from).start).matches("(?s).*(?<![\\d.,/])\\d{1,3}[ -]")) {
+                return false;
+            }
+            if (word(from + 1).matches("an?") && PARTS.containsKey(word(from + 2))) {
+                fraction = "1/" + PARTS.get(word(from + 2));
+            } else if (SMALL.containsKey(word(from + 1)) && PARTS.containsKey(word(from + 2))) {
+                fraction = SMALL.get(word(from + 1)) + "/" + PARTS.get(word(from + 2));
+            }
+            next = from + 3;
+            behindDigits = true;
+            return !fraction.isEmpty();
+        }
+
+        /** "An inch and three eighths" is 1 3/8 inch. */
+        boolean isAnInchAndABit(int from) {
+            if (!word(from).matches("an|one") || !word(from + 1).equals("inch") || !follows(from + 1)) {
+                return false;
+            }
+            next = from + 2;
+            fraction(next);
+            total = 1;
+            current = 0;
+            unit = " inch";
+            return !fraction.isEmpty();
         }
 
         String written() {
-            String number = String.valueOf(total + current);
-            return fraction.startsWith("/") ? number + fraction : fraction.isEmpty() ? number : number + " " + fraction;
+            String number = total + current + decimals;
+            return (behindDigits ? fraction : fraction.startsWith("/") ? number + fraction : fraction.isEmpty() ? number
+                    : number + " " + fraction) + unit;
         }
 
         private void whole() {

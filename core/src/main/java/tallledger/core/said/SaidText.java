@@ -13,9 +13,13 @@ import java.util.regex.Pattern;
  */
 public final class SaidText {
 
-    /** A full stop with a blank behind it ends a sentence, but not behind "No" or "approx", nor before a small letter. */
-    private static final Pattern END = Pattern.compile("\\R|;|[!?](?=\\s|$)|(?<!\\b(?:[Nn]o|[Nn]r|approx|abt|ca|incl|max|min|dia|"
-            + "spec))\\.(?=\\s|$)(?!\\s[a-z])");
+    /**
+     * A full stop with a blank behind it ends a sentence, but not before a small letter, nor behind "No", nor behind "approx" or "max"
+     * where
+     * a figure follows.
+     */
+    private static final Pattern END = Pattern.compile("\\R|;|!(?=\\s|$)|(?<=\\?)(?=\\s|$)|(?<!\\b(?:[Nn]o|[Nn]r))\\.(?=\\s|$)(?!\\s[a-z])"
+            + "(?<!\\b(?:approx|abt|ca|incl|max|min|dia|spec)\\.(?=\\s\\d))");
     private static final int LONGEST_SENTENCE = 600;
 
     private SaidText() {
@@ -43,7 +47,8 @@ public final class SaidText {
         List<Said> things = new ArrayList<>();
         List<String> untaken = new ArrayList<>();
         sentences(text).forEach(said -> {
-            if (said.length() > LONGEST_SENTENCE) {
+            // What is asked is not said.
+            if (said.length() > LONGEST_SENTENCE || said.endsWith("?")) {
                 untaken.add(said);
                 return;
             }

@@ -107,9 +107,42 @@ final class Sentence {
         return said.substring(from, to).strip();
     }
 
+    /** The clause round a match, in lower case with digits. */
+    String clause(Matcher m) {
+        String text = numerals.text();
+        int from = m.start();
+        int to = m.end();
+        while (from > 0 && !parts(text, from - 1)) {
+            from--;
+        }
+        while (to < text.length() && !parts(text, to)) {
+            to++;
+        }
+        return text.substring(from, to);
+    }
+
+    /** All that stands before a match, in lower case with digits. */
+    String before(Matcher m) {
+        return numerals.text().substring(0, m.start());
+    }
+
+    /** All that stands behind it. */
+    String after(Matcher m) {
+        return numerals.text().substring(m.end());
+    }
+
+    /** Whether a word stands anywhere in it. */
+    boolean holds(String regex) {
+        return Forms.of("\\b(?:" + regex + ")\\b").matcher(numerals.text()).find();
+    }
+
+    private static boolean parts(String text, int i) {
+        return text.charAt(i) == ',' && !(i + 1 < text.length() && Character.isDigit(text.charAt(i + 1)));
+    }
+
     /** A comma that parts clauses, not one within a number. */
     private boolean isComma(int i) {
-        return said.charAt(i) == ',' && !(i + 1 < said.length() && Character.isDigit(said.charAt(i + 1)));
+        return parts(said, i);
     }
 
     List<Said> things() {

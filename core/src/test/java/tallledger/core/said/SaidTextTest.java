@@ -33,8 +33,8 @@ class SaidTextTest {
         return new Vocabulary(kind, family.traits().usual().axes().stream().map(Axis::name).toList(), inches, plate);
     }
 
-    private static List<Text> texts() throws IOException {
-        String all = new String(SaidTextTest.class.getResourceAsStream("/said/sales-texts.txt").readAllBytes(), StandardCharsets.UTF_8);
+    private static List<Text> texts(String file) throws IOException {
+        String all = new String(SaidTextTest.class.getResourceAsStream("/said/" + file).readAllBytes(), StandardCharsets.UTF_8);
         return Arrays.stream(all.lines().filter(l -> !l.startsWith("#")).collect(Collectors.joining("\n")).split("\n\\s*\n"))
                 .map(String::strip).filter(t -> !t.isEmpty()).map(t -> {
                     List<String> lines = t.lines().toList();
@@ -53,13 +53,14 @@ class SaidTextTest {
                 + (t.subject().isEmpty() ? "" : " @" + t.subject()))).toList();
     }
 
-    @Test
-    void fortyTextsAreReadWithPrecisionBeforeYield() throws IOException {
+    @ParameterizedTest
+    @CsvSource({"sales-texts.txt, 40", "sales-texts-later.txt, 155"})
+    void textsAreReadWithPrecisionBeforeYield(String file, int many) throws IOException {
         int right = 0;
         int wrong = 0;
         int missed = 0;
         List<String> said = new ArrayList<>();
-        for (Text text : texts()) {
+        for (Text text : texts(file)) {
             List<String> wanted = new ArrayList<>(text.things);
             for (String thing : read(text)) {
                 if (wanted.remove(thing)) {
@@ -72,8 +73,8 @@ class SaidTextTest {
             missed += wanted.size();
             wanted.forEach(w -> said.add("MISSED " + w + "   in: " + text.said));
         }
-        assertThat(texts()).hasSize(40);
-        String figures = String.format(Locale.ROOT, "precision %.3f, yield %.3f%n%s", (double) right / (right + wrong),
+        assertThat(texts(file)).hasSize(many);
+        String figures = String.format(Locale.ROOT, "%s: precision %.3f, yield %.3f%n%s", file, (double) right / (right + wrong),
                 (double) right / (right + missed), String.join("\n", said));
         System.out.println(figures);
         assertThat((double) right / (right + wrong)).as(figures).isGreaterThanOrEqualTo(0.98);
