@@ -1,6 +1,7 @@
 package tallledger.core.family;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,7 +14,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.WatchedCycle;
@@ -53,6 +53,11 @@ public final class Catalogue {
     /** Code of a person's own cycle. */
     public static final String OWN_CYCLE = "own-cycle";
     private static final String CYCLE = "cycle";
+    private static final Set<String> CODES = ALL.stream().map(Template::code).collect(Collectors.collectingAndThen(
+            Collectors.toCollection(TreeSet::new), Collections::unmodifiableSet));
+    private static final Set<String> SYSTEMS = Stream.concat(ALL.stream().map(Template::systemName), Stream.of(REDONE, OTHER_DRIVE,
+            FEED_BOX))
+            .collect(Collectors.collectingAndThen(Collectors.toCollection(TreeSet::new), Collections::unmodifiableSet));
 
     private Catalogue() {
     }
@@ -194,12 +199,11 @@ public final class Catalogue {
 
     /** Every system a step can name, for the house's table of checks. */
     public static Set<String> codes() {
-        return ALL.stream().map(Template::code).collect(Collectors.toCollection(TreeSet::new));
+        return CODES;
     }
 
     /** Names of what is put right when steps fail. */
     public static Set<String> systems() {
-        return Stream.concat(ALL.stream().map(Template::systemName), Stream.of(REDONE, OTHER_DRIVE, FEED_BOX))
-                .collect(Collectors.toCollection(TreeSet::new));
+        return SYSTEMS;
     }
 }

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.price.Repair;
+import tallledger.core.price.Spread;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Catalogue;
 import tallledger.core.drive.StageKind;
@@ -42,10 +44,12 @@ class RepairsController {
     /**
      * A row with its place in the table.
      *
-     * @param about the symptom or system, in words
-     * @param csv   the row itself: what is changed is this row, wherever it stands by then
+     * @param about   the symptom or system, in words
+     * @param element what kind of part, in words; empty for any
+     * @param hours   low, likely, high
+     * @param parts   likewise
      */
-    public record Row(int at, String about, Repair check, String csv) {
+    public record Row(int at, String about, String element, String what, String hours, String parts) {
     }
 
     /** What a row can be about. */
@@ -121,6 +125,15 @@ class RepairsController {
                         : words.say("repair-about.step", about));
     }
 
+    private Row row(int at, Repair repair) {
+        return new Row(at, words(repair.about()), repair.element().isEmpty() ? "" : words.say("StageKind." + repair.element()),
+                repair.what(), spread(repair.hours()), spread(repair.parts()));
+    }
+
+    private String spread(Spread spread) {
+        return Stream.of(spread.low(), spread.likely(), spread.high()).map(f -> words.say("figure", f)).collect(Collectors.joining(" / "));
+    }
+
     private static void fill(Typed typed, Repair check) {
         typed.set("was", line(check));
         typed.set("about", check.about());
@@ -137,7 +150,7 @@ class RepairsController {
     private String page(Model model, Typed typed, Submission submission) {
         List<Repair> checks = houses.newest().repairs();
         model.addAttribute("rows", IntStream.range(0, checks.size())
-                .mapToObj(i -> new Row(i, words(checks.get(i).about()), checks.get(i), line(checks.get(i)))).toList());
+                .mapToObj(i -> row(i, checks.get(i))).toList());
         model.addAttribute("subjects", RepairsTable.subjects().stream().map(name -> new Subject(name, words(name))).toList());
         model.addAttribute("elements", StageKind.values());
         model.addAttribute("typed", typed);
