@@ -152,8 +152,8 @@ record Numerals(String text, int[] from, int[] to) {
                 } else if (word.equals("thousand") && any && current > 0) {
                     total += current * 1000;
                     current = 0;
-                } else if (!(word.equals("and") && any && current >= 100 && current % 100 == 0 && follows(next + 1)
-                        && SMALL.containsKey(word(next + 1)))) {
+                } else if (!(word.equals("and") && any && current % 100 == 0 && (current >= 100 || total > 0) && follows(next + 1)
+                        && SMALL.containsKey(word(next + 1)) && !isCounted(next + 2) && !isCounted(next + 3))) {
                     return;
                 }
                 next++;
@@ -161,6 +161,11 @@ record Numerals(String text, int[] from, int[] to) {
                     return;
                 }
             }
+        }
+
+        /** "Twenty to two thousand and eighteen feeds" are two numbers. */
+        private boolean isCounted(int i) {
+            return word(i).matches("speeds?|feeds?|threads|pitches|tools|collets|chucks|gears|horse(?:power)?|arbors|steps");
         }
 
         /** Twenty takes a one behind it, sixteen does not; a hundred takes both. */
