@@ -92,6 +92,18 @@ class SaidTextTest {
     }
 
     /** Each once became a claim that nobody had made. */
+    /** Everything nothing was taken of comes back, text by text, as the list has it. */
+    @Test
+    void whatIsNotTakenIsShown() throws IOException {
+        List<String> untaken = new ArrayList<>();
+        for (String file : List.of("sales-texts.txt", "sales-texts-later.txt")) {
+            for (Text text : texts(file)) {
+                untaken.add(begins(text).strip() + ": " + String.join(" / ", SaidText.read(text.said, text.vocabulary).untaken()));
+            }
+        }
+        assertThat(untaken.stream().map(String::strip)).containsExactlyElementsOf(lines("untaken.txt"));
+    }
+
     /** Numbers as they are spoken, in digits; what is no number stays as it was said. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
