@@ -128,7 +128,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside note(Recordings.Note note) {
-        return nothing();
+        return promises(words.say("promised.note"));
     }
 
     @Override
