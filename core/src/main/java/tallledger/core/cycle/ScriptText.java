@@ -14,6 +14,7 @@ import tallledger.core.reason.Refused;
  */
 public final class ScriptText {
 
+    private static final int LONGEST_LINE = 200;
     private static final Pattern LINE = Pattern.compile(
             "(?<name>\\p{L}[\\p{L}\\d' "
             + "-]{0,39}?)(?:\\s+[x×](?<least>\\d{1,2})(?:-(?<most>\\d{1,2}))?)?"
@@ -39,7 +40,8 @@ public final class ScriptText {
 
     private static CycleScript.Expected expected(String line) {
         Matcher m = LINE.matcher(line);
-        if (!m.matches()) {
+        // Length before the pattern, which goes back and forth.
+        if (line.length() > LONGEST_LINE || !m.matches()) {
             throw Refused.because(CycleReason.SCRIPT_LINE, line.length() > 40 ? line.substring(0, 40) + "…" : line);
         }
         int least = m.group("least") == null ? 1 : Integer.parseInt(m.group("least"));

@@ -73,7 +73,8 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
 
     private static Optional<BigDecimal> amps(Values values, String field) {
         return values.has(field) ? Optional.of(values.at(field,
-                        () -> TypedNumber.parsePositive(values.text(field).replaceAll("(?i)\\s*a(mps?)?$", "")).value()))
+                        () -> TypedNumber.parsePositive(TypedNumber.shortEnough(values.text(field), 40)
+                                .replaceAll("(?i)\\s*a(mps?)?$", "")).value()))
                 : Optional.empty();
     }
 

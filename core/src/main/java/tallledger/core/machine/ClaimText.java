@@ -48,11 +48,15 @@ public final class ClaimText {
             SaidText.Split split = SaidText.read(sentence, vocabulary);
             split.things().forEach(said -> claims.add(claim(said, source, unit, axes)));
             split.untaken().forEach(words -> claims.add(other(words, source)));
+            few(claims);
         }
+        return claims;
+    }
+
+    private static void few(List<Claim> claims) {
         if (claims.size() > MachineDescription.MOST_CLAIMS) {
             throw Refused.because(MachineReason.CLAIMS_MANY, claims.size(), MachineDescription.MOST_CLAIMS);
         }
-        return claims;
     }
 
     private static Claim claim(Said said, Source source, LengthUnit unit, List<Axis> axes) {

@@ -58,6 +58,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
     /** Steps that measure a table: its length, then its width. */
     public static final List<String> TABLE_SIDES = List.of("size-table-length", "size-table-width");
     private static final Pattern SIDE = Pattern.compile("(\\d[\\d.,/ -]*?)\\s*(mm|in|\"|″|”)?\\s*");
+    private static final int LONGEST_SIDES = 80;
     public static final int MOST_CLAIMS = 90;
 
     public MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate) {
@@ -132,6 +133,9 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
      * figure. None where the text is no one or two lengths.
      */
     public static List<TypedLength> sides(String value, LengthUnit otherwise) {
+        if (value.length() > LONGEST_SIDES) {
+            return List.of();
+        }
         String[] parts = value.strip().split("\\s*(?:x|×|by)\\s*", -1);
         List<TypedLength> sides = new ArrayList<>();
         String unit = "";

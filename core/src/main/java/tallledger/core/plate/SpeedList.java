@@ -21,8 +21,16 @@ import tallledger.core.reason.Refused;
  */
 public sealed interface SpeedList {
 
-    int LONGEST = 20_000;
+    int LONGEST = 6_000;
     int MOST_RANGES = 12;
+    /** What parts one figure of a list from the next, and the most signs of one with its unit. */
+    Pattern BLANKS = Pattern.compile("[\\s,;|/]+");
+    int LONGEST_PIECE = 40;
+    /** Blanks between two columns; more of them say nothing more. */
+    int WIDEST = 60;
+    /** A row of dots or commas parts nothing better than a blank does. */
+    Pattern DOTS = Pattern.compile("[.,;|/:-]{9,}");
+    Pattern WIDE = Pattern.compile("[ \\t\\u00a0]{" + (WIDEST + 1) + ",}");
     Pattern UNIT = Pattern.compile("(?i)(?<=[\\d.\\s])(rpm|r\\.p\\.m\\.?|r/min|rev/min|min[-−⁻][1¹]|1/min|/min|speeds?)(?![\\w/])");
     Pattern FEED_UNIT = Pattern.compile(
             "(?i)(?<=[\\d.\\s])(?:mm|inch(?:es)?|in\\.?|\")\\s*(?:(?:/|per|a)\\s*(?:rev|turn|min|tooth)\\w*)?(?![\\w/])");
@@ -64,19 +72,29 @@ public sealed interface SpeedList {
 
     /** The same for feeds, whose figures may have a unit of length beside them. */
     static SpeedList readFeeds(String text) {
-        return read(FEED_UNIT.matcher(text).replaceAll(" "), PlateOf.FEED);
+        return read(FEED_UNIT.matcher(readable(text)).replaceAll(" "), PlateOf.FEED);
     }
 
     /** And for threads, pitches or threads an inch. */
     static SpeedList readThreads(String text) {
-        return read(FEED_UNIT.matcher(text.replaceAll("(?i)\\btpi\\b", " ")).replaceAll(" "), PlateOf.THREAD);
+        return read(FEED_UNIT.matcher(readable(text).replaceAll("(?i)\\btpi\\b", " ")).replaceAll(" "), PlateOf.THREAD);
     }
 
-    private static SpeedList read(String text, PlateOf what) {
+    /** No longer than a plate, and nothing in it longer than a figure with its unit. */
+    private static String readable(String text) {
         if (text.length() > LONGEST) {
             throw Refused.because(PlateReason.LIST_LONG, text.length(), LONGEST);
         }
-        List<String> lines = text.lines().map(String::strip).filter(line -> !line.isEmpty()).toList();
+        for (String piece : BLANKS.split(text)) {
+            TypedNumber.shortEnough(piece, LONGEST_PIECE);
+        }
+        return text;
+    }
+
+    private static SpeedList read(String text, PlateOf what) {
+        String dotless = DOTS.matcher(readable(text)).replaceAll(" ");
+        List<String> lines = WIDE.matcher(dotless).replaceAll(" ".repeat(WIDEST)).lines().map(String::strip).filter(line -> !line.isEmpty())
+                .toList();
         if (lines.isEmpty()) {
             throw Refused.because(PlateReason.LIST_EMPTY);
         }

@@ -24,6 +24,7 @@ public record Mass(String typed, BigDecimal low, BigDecimal high) {
     public static final Mass NONE = new Mass("", BigDecimal.ZERO, BigDecimal.ZERO);
     private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kg", BigDecimal.ONE, "t", new BigDecimal("1000"), "lb",
             new BigDecimal("0.4536"), "lbs", new BigDecimal("0.4536"));
+    private static final int LONGEST = 60;
     private static final Pattern BARE = Pattern.compile("\\d[\\d., ]*(?:(?:to|-|–|—) ?\\d[\\d., ]*)?");
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)(?:\\s*(?:kg|lbs?|t)?\\s*(?:to|-|–|—)\\s*(\\d.*?))?\\s*([a-z]*)");
 
@@ -40,7 +41,8 @@ public record Mass(String typed, BigDecimal low, BigDecimal high) {
      */
     public static Mass parse(String text, LengthUnit machine) {
         boolean inches = machine == LengthUnit.INCH;
-        String typed = inches && BARE.matcher(text.strip()).matches() ? text.strip() + " lb" : text.strip();
+        String said = TypedNumber.shortEnough(text, LONGEST);
+        String typed = inches && BARE.matcher(said).matches() ? said + " lb" : said;
         Matcher parts = FORM.matcher(typed.toLowerCase(Locale.ROOT));
         BigDecimal worth = parts.matches() ? WORTH.get(parts.group(3)) : null;
         if (worth == null) {

@@ -20,6 +20,7 @@ public record Power(String typed, BigDecimal kilowatts) {
 
     private static final Map<String, BigDecimal> WORTH = Map.of("", BigDecimal.ONE, "kw", BigDecimal.ONE, "w", new BigDecimal("0.001"),
             "hp", new BigDecimal("0.7457"));
+    private static final int LONGEST = 40;
     private static final Pattern FRACTION = Pattern.compile("(?:\\d{1,3}[ -])?\\d{1,3}/[1-9]\\d{0,2}");
     private static final Pattern FORM = Pattern.compile("(.*?\\d\\.?)\\s*([a-z.]*)");
 
@@ -34,7 +35,7 @@ public record Power(String typed, BigDecimal kilowatts) {
      * @throws Refused when it is no power above nought, or in a unit not known here
      */
     public static Power parse(String text, LengthUnit machine) {
-        String typed = text.strip();
+        String typed = TypedNumber.shortEnough(text, LONGEST);
         Matcher parts = FORM.matcher(typed.toLowerCase(Locale.ROOT));
         BigDecimal worth = parts.matches() ? WORTH.get(parts.group(2).replace(".", "")) : null;
         if (worth == null) {

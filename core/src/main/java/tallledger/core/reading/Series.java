@@ -16,12 +16,13 @@ import tallledger.core.reason.Refused;
 public record Series(String typed, int count) {
 
     private static final int MOST = 999;
+    private static final int LONGEST = 80;
     private static final Pattern ROW =
             Pattern.compile("(?i)(\\S+)\\s*(?:to|-|–)\\s*(\\S+)\\s*(?:mm|in)?\\s*(?:by|in steps of|every)\\s*(\\S+)\\s*(?:mm|in)?");
 
     /** @throws Refused when it is neither a whole number above nought nor a row whose steps come out even */
     public static Series parse(String text) {
-        String typed = text.strip();
+        String typed = TypedNumber.shortEnough(text, LONGEST);
         Matcher row = ROW.matcher(typed);
         if (!row.matches()) {
             return new Series(typed, whole(TypedNumber.parsePositive(typed).value(), typed));

@@ -36,6 +36,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     private static final BigDecimal FASTEST = new BigDecimal("60000");
     private static final double SIXTY = 60;
 
+    private static final int LONGEST = 60;
     private static final Pattern ABOUT =
             Pattern.compile("(?i)(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)\\s*(?<figure>\\d.*?)\\s*(?:rpm)?");
     private static final Pattern AS_IT_GOES =
@@ -94,13 +95,14 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
      * rule). Worked: about 60 is good to 57 … 63, u = 6/√12 = 1.7.
      */
     private static TypedNumber said(String text) {
-        Optional<String> about = Stream.of(ABOUT, AS_IT_GOES).map(p -> p.matcher(text.strip())).filter(Matcher::matches)
+        String typed = TypedNumber.shortEnough(text, LONGEST);
+        Optional<String> about = Stream.of(ABOUT, AS_IT_GOES).map(p -> p.matcher(typed)).filter(Matcher::matches)
                 .map(m -> m.group("figure")).findFirst();
         if (about.isEmpty()) {
             return TypedNumber.parsePositive(text);
         }
         TypedNumber figure = TypedNumber.parsePositive(about.get());
-        return new TypedNumber(text.strip(), figure.value(), figure.value().multiply(LEFT_OPEN).max(figure.step()));
+        return new TypedNumber(typed, figure.value(), figure.value().multiply(LEFT_OPEN).max(figure.step()));
     }
 
     /** The figures as one text: "31.5", "126 from 4 marks", "10 turns in 19.05 s". */

@@ -14,6 +14,7 @@ import tallledger.core.reason.Refused;
  */
 public final class SurfaceSpeed {
 
+    private static final int LONGEST = 40;
     private static final Pattern FORM = Pattern.compile("([^a-zA-Z]*\\d\\.?)\\s?([a-zA-Z]*/?[a-zA-Z]*)");
     private static final Map<String, BigDecimal> UNITS = Map.of("m/min", BigDecimal.ONE, "mm/min",
             new BigDecimal("0.001"), "ft/min", new BigDecimal("0.3048"), "fpm", new BigDecimal("0.3048"), "sfm", new BigDecimal("0.3048"),
@@ -43,7 +44,7 @@ public final class SurfaceSpeed {
     }
 
     private static BigDecimal parse(String text, String bare) {
-        Matcher parts = FORM.matcher(text.strip());
+        Matcher parts = FORM.matcher(TypedNumber.shortEnough(text, LONGEST));
         if (!parts.matches()) {
             return TypedNumber.parsePositive(text).value();
         }

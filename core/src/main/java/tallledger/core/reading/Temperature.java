@@ -14,6 +14,7 @@ import tallledger.core.reason.Refused;
  */
 public final class Temperature {
 
+    private static final int LONGEST = 40;
     private static final Pattern FORM = Pattern.compile("([^°cCfF]*\\d\\.?)\\s?°?\\s?([cCfF]?)");
     private static final BigDecimal FREEZING = BigDecimal.valueOf(32);
     private static final BigDecimal COLDEST = new BigDecimal("-273.15");
@@ -31,7 +32,7 @@ public final class Temperature {
         if (text.isBlank()) {
             throw Refused.because(CommonReason.NUMBER_MISSING);
         }
-        Matcher parts = FORM.matcher(text.strip());
+        Matcher parts = FORM.matcher(TypedNumber.shortEnough(text, LONGEST));
         if (!parts.matches()) {
             throw Refused.because(ReadingReason.TEMPERATURE_NOT_ONE, text.strip().length() > 24 ? text.strip().substring(0, 24) + "…"
                     : text.strip(), machine == LengthUnit.INCH ? 1 : 0);

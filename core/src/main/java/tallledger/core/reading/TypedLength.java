@@ -118,6 +118,9 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
     }
 
     private static List<String> pieces(String row, BigDecimal bare) {
+        for (String piece : BETWEEN.split(row)) {
+            TypedNumber.shortEnough(piece, LONGEST);
+        }
         if (row.chars().noneMatch(Character::isLetter) && row.indexOf('"') < 0 && row.indexOf('/') < 0) {
             return List.of(BETWEEN.split(row));
         }

@@ -23,6 +23,20 @@ public record TypedNumber(String typed, BigDecimal value, BigDecimal step) {
     private static final Pattern PLAIN = Pattern.compile("[+-]?(\\d+([.,]\\d+|\\.)?|[.,]\\d+)");
     private static final Pattern LETTER_FOR_DIGIT = Pattern.compile("[\\dOolISB .,]*[OolISB][\\dOolISB .,]*");
 
+    /**
+     * A text that is short enough to be read at all, trimmed: patterns go back and forth over what they are given.
+     *
+     * @param most signs it may have
+     * @throws Refused when it is longer
+     */
+    public static String shortEnough(String text, int most) {
+        String typed = text.strip();
+        if (typed.length() > most) {
+            throw Refused.because(ReadingReason.NUMBER_TOO_LONG, typed.length());
+        }
+        return typed;
+    }
+
     /** @throws Refused when the text is not one number; the reason quotes it and gives an example */
     public static TypedNumber parse(String text) {
         String typed = text == null ? "" : text.strip();

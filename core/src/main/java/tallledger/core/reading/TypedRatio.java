@@ -12,6 +12,7 @@ import tallledger.core.reason.Refused;
  */
 public final class TypedRatio {
 
+    private static final int LONGEST = 60;
     private static final Pattern COLON = Pattern.compile("(.+?)\\s*:\\s*(.+)");
     private static final Pattern SLASH = Pattern.compile("(.+?)\\s*/\\s*(.+)");
 
@@ -20,7 +21,7 @@ public final class TypedRatio {
 
     /** @throws Refused when it is no ratio above nought */
     public static BigDecimal parse(String text) {
-        String typed = text.strip();
+        String typed = TypedNumber.shortEnough(text, LONGEST);
         Matcher colon = COLON.matcher(typed);
         if (colon.matches()) {
             BigDecimal one = TypedNumber.parsePositive(colon.group(1)).value();

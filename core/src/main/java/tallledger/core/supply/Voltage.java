@@ -18,6 +18,7 @@ public record Voltage(String typed, List<Way> ways) {
 
     private static final BigDecimal MOST = BigDecimal.valueOf(1000);
     private static final int MOST_WAYS = 2;
+    private static final int LONGEST = 60;
 
     /** One way to connect it: from so many to so many V. */
     public record Way(BigDecimal low, BigDecimal high) {
@@ -29,7 +30,7 @@ public record Voltage(String typed, List<Way> ways) {
 
     /** @throws Refused when it is no voltage, has more than two ways, or a range the wrong way round */
     public static Voltage parse(String text) {
-        String typed = text.strip();
+        String typed = TypedNumber.shortEnough(text, LONGEST);
         String[] parts = typed.replaceAll("(?i)\\s*v(olts?)?(?![a-z])", "").split("/", -1);
         if (parts.length > MOST_WAYS) {
             throw Refused.because(SupplyReason.SUPPLY_VOLTAGE, typed.length() > 24 ? typed.substring(0, 24) : typed);
