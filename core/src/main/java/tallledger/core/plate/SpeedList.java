@@ -24,7 +24,7 @@ public sealed interface SpeedList {
     int LONGEST = 6_000;
     int MOST_RANGES = 12;
     /** What parts one figure of a list from the next, and the most signs of one with its unit. */
-    Pattern BLANKS = Pattern.compile("[\\s,;|/]+");
+    Pattern BLANKS = Pattern.compile("[\\s,;|/·•–—-]+");
     int LONGEST_PIECE = 40;
     /** Blanks between two columns; more of them say nothing more. */
     int WIDEST = 60;

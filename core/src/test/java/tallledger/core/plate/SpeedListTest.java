@@ -107,6 +107,19 @@ class SpeedListTest {
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("list.no-speed"));
     }
 
+    /** What parts the figures may be any sign; only one of them that is too long is refused. */
+    @Test
+    void aLongRowWithoutBlanksIsRead() {
+        assertThat(SpeedList.read("45,63,90,125,180,250,355,500,710,1000,1400,2000")).isInstanceOf(SpeedList.read("45 63 90").getClass());
+        for (String sign : List.of("-", "–", "/", ";", "·")) {
+            Throwable thrown = org.assertj.core.api.Assertions.catchThrowable(() -> SpeedList.read(String.join(sign, "45", "63", "90", "125",
+                    "180", "250", "355", "500", "710", "1000", "1400", "2000")));
+            assertThat(thrown instanceof Refused refused ? refused.reason().code() : "").as(sign).isNotEqualTo("number.too-long");
+        }
+        assertThatThrownBy(() -> SpeedList.read("1".repeat(41)))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("number.too-long"));
+    }
+
     @Test
     void pastesWithoutEndAreRefusedShortly() {
         String lines = IntStream.range(0, 1_000).mapToObj(String::valueOf).collect(Collectors.joining("\n"));
