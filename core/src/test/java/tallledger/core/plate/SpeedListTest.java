@@ -112,8 +112,8 @@ class SpeedListTest {
     void aLongRowWithoutBlanksIsRead() {
         assertThat(SpeedList.read("45,63,90,125,180,250,355,500,710,1000,1400,2000")).isInstanceOf(SpeedList.read("45 63 90").getClass());
         for (String sign : List.of("-", "–", "/", ";", "·")) {
-            Throwable thrown = org.assertj.core.api.Assertions.catchThrowable(() -> SpeedList.read(String.join(sign, "45", "63", "90", "125",
-                    "180", "250", "355", "500", "710", "1000", "1400", "2000")));
+            Throwable thrown = org.assertj.core.api.Assertions.catchThrowable(() -> SpeedList.read(String.join(sign, "45", "63", "90",
+                    "125", "180", "250", "355", "500", "710", "1000", "1400", "2000")));
             assertThat(thrown instanceof Refused refused ? refused.reason().code() : "").as(sign).isNotEqualTo("number.too-long");
         }
         assertThatThrownBy(() -> SpeedList.read("1".repeat(41)))
