@@ -37,7 +37,8 @@ class HostileTextTest {
 
     private static final int LONG = 10_000;
     private static final long ALLOWED = 50;
-    private static final List<String> TEXTS = Stream.of("1", "a", " ", ",", ".", "-", "1 ", "a ", "- ", "; ", "/", "1/", "1-", "11-", ":", "1:",
+    private static final List<String> TEXTS = Stream.of("1", "a", " ", ",", ".", "-", "1 ", "a ", "- ", "; ", "/", "1/", "1-", "11-", ":",
+            "1:",
             "\n", "1\n", "1,",
             "x", "1 x ", "µ", "\"", "'", "±", "%", "e", "1e", "(", "\t", "=", "to ", "v", "|", "\u00a0",
                     "\u2212").map(piece -> piece.repeat(LONG
