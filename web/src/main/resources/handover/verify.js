@@ -1,7 +1,7 @@
 'use strict';
 // Checks a survey as it was handed over: one zip, looked at in this browser and sent nowhere. Beside it the application has the same
 // check in Java; a test holds the two against each other. Nothing here is fetched.
-const MOST_FILES = 5000, MOST_BYTES = 700e6;
+const MOST_FILES = 5000, MOST_BYTES = 700e6, LARGEST_DIRECTORY = 2e6, LONGEST_NAME = 200, MOST_NAMES_SAID = 20, DEEPEST = 200;
 const bytesOf = text => new TextEncoder().encode(text);
 const hex = bytes => Array.from(bytes, b => b.toString(16).padStart(2, '0')).join('');
 
@@ -119,62 +119,147 @@ function canonical(v) {
   return JSON.stringify(v);
 }
 
-// Whether something stands in it that is never written: a fraction, nothing, a number too large to be exact.
+// Whether something stands in it that is never written: nothing, a number too large to be exact.
 function odd(v) {
   if (Array.isArray(v)) { return v.some(odd); }
   if (v !== null && typeof v === 'object') { return Object.values(v).some(odd); }
-  return v === null || typeof v === 'number' && (!Number.isInteger(v) || Math.abs(v) > 2 ** 53);
+  return v === null;
 }
 
-// --- The zip: its directory at the end, each file packed by itself ---------------------------------------------------
+// Reads JSON of the narrow kind a ledger is written in: whole numbers of at most 15 digits, written plainly (3.0 is not), texts that are
+// texts, not nested deeply. What two programs could read differently is read by none.
+const HALF_A_SIGN = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
+function halfSigns(v) {
+  if (Array.isArray(v)) { return v.some(halfSigns); }
+  if (v !== null && typeof v === 'object') { return Object.keys(v).some(k => HALF_A_SIGN.test(k) || halfSigns(v[k])); }
+  return typeof v === 'string' && HALF_A_SIGN.test(v);
+}
+function plain(bytes) {
+  const text = new TextDecoder('utf-8', {fatal: true}).decode(bytes), bare = text.replace(/"[^"\\]*(?:\\.[^"\\]*)*"/g, '""');
+  let depth = 0;
+  for (let i = 0; i < bare.length; i++) {
+    const c = bare[i];
+    depth += c === '{' || c === '[' ? 1 : c === '}' || c === ']' ? -1 : 0;
+    if (depth > DEEPEST) { throw new Error('nested too deeply'); }
+  }
+  if (/\d[.eE]|\d{16}/.test(bare)) { throw new Error('not a plain number'); }
+  const value = JSON.parse(text);
+  if (halfSigns(value)) { throw new Error('no text'); }
+  return value;
+}
+
+// --- The zip, as it is written and no other: files one after another from the first byte, the directory behind them, the end record
+// last, what stands before each file the same as in the directory, plain files only -----------------------------------------------
+const UNSAFE_SIGN = /[\u0000-\u001f\u007f-\u009f\u200e\u200f\u2028-\u202e\u2066-\u2069]/g;
+const UNSAFE = new RegExp('^/|^[A-Za-z]:|\\\\|(^|/)\\.\\.(/|$)|' + UNSAFE_SIGN.source);
+const view = async (file, from, count) => new DataView(await file.slice(from, Math.max(from, from + count)).arrayBuffer());
 async function unzip(file, found) {
-  const broken = () => { found.push(['ZIP_BROKEN', '']); return null; };
-  const tailSize = Math.min(file.size, 66000), tail = new Uint8Array(await file.slice(file.size - tailSize).arrayBuffer()),
-      t = new DataView(tail.buffer);
-  let end = tail.length - 22;
-  while (end >= 0 && t.getUint32(end, true) !== 0x06054b50) { end--; }
-  if (end < 0) { return broken(); }
-  const count = t.getUint16(end + 10, true), size = t.getUint32(end + 12, true), from = t.getUint32(end + 16, true);
-  if (from + size > file.size) { return broken(); }
-  const d = new DataView(await file.slice(from, from + size).arrayBuffer());
+  const wrong = (what, where) => { found.push([what, where || '']); return null; };
+  const size = Math.min(file.size, 66000), tail = await view(file, file.size - size, size), end = size - 22, END = 0x06054b50;
+  if (end < 0 || tail.getUint32(end, true) !== END || tail.getUint16(end + 20, true)) {
+    for (let at = end; at >= 0; at--) { if (tail.getUint32(at, true) === END) { return wrong('ZIP_AFTER'); } }
+    return wrong('ZIP_BROKEN');
+  }
+  const count = tail.getUint16(end + 10, true), length = tail.getUint32(end + 12, true), from = tail.getUint32(end + 16, true);
+  if (count > MOST_FILES || length > LARGEST_DIRECTORY) { return wrong('TOO_LARGE'); }
+  if (tail.getUint32(end + 4, true) || tail.getUint16(end + 8, true) !== count || from + length > file.size - 22) {
+    return wrong('ZIP_BROKEN');
+  }
+  if (from + length < file.size - 22) { return wrong('ZIP_GAP'); }
+  const parts = directory(await view(file, from, length), count, wrong);
+  if (!parts) { return null; }
+  if (parts.reduce((sum, e) => sum + e.open, 0) > MOST_BYTES) { return wrong('TOO_LARGE'); }
+  return await backToBack(file, parts, from, wrong) ? named(parts, wrong) : null;
+}
+function directory(d, count, wrong) {
+  const parts = [];
+  let at = 0;
+  for (let i = 0; i < count; i++) {
+    const n = at + 46 <= d.byteLength ? d.getUint16(at + 28, true) : 0;
+    if (at + 46 + n > d.byteLength || d.getUint32(at, true) !== 0x02014b50) { return wrong('ZIP_BROKEN'); }
+    const e = {name: new Uint8Array(d.buffer, at + 46, n), flags: d.getUint16(at + 8, true), packed: d.getUint16(at + 10, true),
+        time: d.getUint32(at + 12, true), crc: d.getUint32(at + 16, true), size: d.getUint32(at + 20, true),
+        open: d.getUint32(at + 24, true), at: d.getUint32(at + 42, true)};
+    const kind = d.getUint16(at + 40, true) & 0xf000;
+    // Fields for other programs, comments, further disks, encrypted, links, folders: nothing that a survey needs.
+    if (d.getUint32(at + 30, true) || d.getUint16(at + 34, true) || e.flags & ~0x0808 || e.packed !== 0 && e.packed !== 8
+        || d.getUint16(at + 38, true) & 0x18 || kind !== 0 && kind !== 0x8000 || e.size === 0xffffffff || e.open === 0xffffffff
+        || n && e.name[n - 1] === 0x2f) {
+      return wrong('ZIP_KIND', 'file ' + (i + 1));
+    }
+    parts.push(e);
+    at += 46 + n;
+  }
+  return at === d.byteLength ? parts : wrong('ZIP_GAP');
+}
+async function backToBack(file, parts, from, wrong) {
+  const said = (d, at, e) => d.getUint32(at, true) === e.crc && d.getUint32(at + 4, true) === e.size
+      && d.getUint32(at + 8, true) === e.open;
+  let next = 0;
+  for (let i = 0; i < parts.length; i++) {
+    const e = parts[i], n = e.name.length;
+    e.begins = e.at + 30 + n;
+    if (e.at !== next || e.begins + e.size > from) { return wrong('ZIP_GAP', 'file ' + (i + 1)); }
+    const h = await view(file, e.at, 30 + n), name = new Uint8Array(h.buffer, 30), behind = e.flags & 8;
+    let same = h.getUint32(0, true) === 0x04034b50 && h.getUint16(6, true) === e.flags && h.getUint16(8, true) === e.packed
+        && h.getUint32(10, true) === e.time && h.getUint16(26, true) === n && h.getUint16(28, true) === 0
+        && e.name.every((b, k) => b === name[k])
+        && (said(h, 14, e) || behind && !h.getUint32(14, true) && !h.getUint32(18, true) && !h.getUint32(22, true));
+    next = e.begins + e.size;
+    if (behind) {
+      const b = await view(file, next, 16);
+      same = same && b.byteLength === 16 && b.getUint32(0, true) === 0x08074b50 && said(b, 4, e);
+      next += 16;
+    }
+    if (!same) { return wrong('ZIP_LOCAL', 'file ' + (i + 1)); }
+  }
+  return next === from || wrong('ZIP_GAP');
+}
+function named(parts, wrong) {
   // Of two files of one name nobody knows which counts: neither.
   const files = new Map(), twice = new Set();
-  let at = 0, total = 0;
-  for (let i = 0; i < count; i++) {
-    if (at + 46 > size || d.getUint32(at, true) !== 0x02014b50) { return broken(); }
-    const n = d.getUint16(at + 28, true), name = new TextDecoder().decode(new Uint8Array(d.buffer, at + 46, n));
-    const entry = {packed: d.getUint16(at + 10, true), size: d.getUint32(at + 20, true), open: d.getUint32(at + 24, true),
-        at: d.getUint32(at + 42, true)};
-    at += 46 + n + d.getUint16(at + 30, true) + d.getUint16(at + 32, true);
-    total += entry.open;
-    if (/^\/|^[A-Za-z]:|\\|(^|\/)\.\.(\/|$)|[\u0000-\u001f]/.test(name)) { found.push(['NAME_UNSAFE', name]); continue; }
-    if (files.has(name)) { twice.add(name); continue; }
-    files.set(name, entry);
-  }
-  twice.forEach(name => { files.delete(name); found.push(['NAME_TWICE', name]); });
-  if (count > MOST_FILES || total > MOST_BYTES) { found.push(['TOO_LARGE', '']); return null; }
+  let unsafe = 0;
+  parts.forEach((e, i) => {
+    let name = '';
+    try {
+      if (e.flags & 0x0800 || e.name.every(b => b < 128)) { name = new TextDecoder('utf-8', {fatal: true, ignoreBOM: true}).decode(e.name); }
+    } catch (noText) { name = ''; }
+    if (!name || name.length > LONGEST_NAME || UNSAFE.test(name)) {
+      if (unsafe++ < MOST_NAMES_SAID) { wrong('NAME_UNSAFE', name ? name.slice(0, LONGEST_NAME).replace(UNSAFE_SIGN, '?') : 'file ' + (i + 1)); }
+    } else if (files.has(name)) { twice.add(name); } else { files.set(name, e); }
+  });
+  twice.forEach(name => { files.delete(name); wrong('NAME_TWICE', name); });
   return files;
 }
+const CRC = Array.from({length: 256}, (none, c) => { for (let k = 0; k < 8; k++) { c = c & 1 ? c >>> 1 ^ 0xedb88320 : c >>> 1; } return c; });
+function crc32(data) {
+  let c = -1;
+  for (let i = 0; i < data.length; i++) { c = CRC[(c ^ data[i]) & 255] ^ c >>> 8; }
+  return ~c >>> 0;
+}
+// Nothing where it is more, less or other than was said: a bomb, or a file that was written over.
 async function content(file, e) {
-  const head = new DataView(await file.slice(e.at, e.at + 30).arrayBuffer());
-  if (head.byteLength < 30 || head.getUint32(0, true) !== 0x04034b50) { return null; }
-  const start = e.at + 30 + head.getUint16(26, true) + head.getUint16(28, true), packed = file.slice(start, start + e.size);
-  if (e.packed === 0) { return new Uint8Array(await packed.arrayBuffer()); }
-  if (e.packed !== 8) { return null; }
-  try {
-    const reader = packed.stream().pipeThrough(new DecompressionStream('deflate-raw')).getReader();
-    const out = new Uint8Array(e.open);
-    let at = 0;
-    for (let part = await reader.read(); !part.done; part = await reader.read()) {
-      // More than was said is a bomb, or a file that was written over.
-      if (at + part.value.length > out.length) { return null; }
-      out.set(part.value, at); at += part.value.length;
-    }
-    return at === out.length ? out : null;
-  } catch (torn) { return null; }
+  const packed = file.slice(e.begins, e.begins + e.size);
+  let out = new Uint8Array(0);
+  if (e.packed === 0) {
+    out = e.size === e.open ? new Uint8Array(await packed.arrayBuffer()) : null;
+  } else {
+    try {
+      const reader = packed.stream().pipeThrough(new DecompressionStream('deflate-raw')).getReader();
+      out = new Uint8Array(e.open);
+      let at = 0;
+      for (let part = await reader.read(); !part.done; part = await reader.read()) {
+        if (at + part.value.length > out.length) { return null; }
+        out.set(part.value, at); at += part.value.length;
+      }
+      out = at === out.length ? out : null;
+    } catch (torn) { return null; }
+  }
+  return out && crc32(out) === e.crc ? out : null;
 }
 
 // --- One book, entry by entry ----------------------------------------------------------------------------------------
+const string = v => typeof v === 'string' ? v : '';
 function book(name, entries) {
   const b = {name, found: [], hashes: [], photos: new Set(), named: [], count: entries.length, last: entries[entries.length - 1] || {}};
   let previous = '0'.repeat(64);
@@ -186,26 +271,27 @@ function book(name, entries) {
       else if (e.previous !== previous) { b.found.push(['ENTRY_UNLINKED', where]); }
       else if (hex(sha256(bytesOf(canonical(rest)))) !== hash) { b.found.push(['ENTRY_CHANGED', where]); }
     }
-    previous = String(e.hash); b.hashes[i + 1] = previous;
-    (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && a.use === 'photograph')
-        .forEach(a => b.photos.add(String(a.sha256)));
+    previous = string(e.hash); b.hashes[i + 1] = previous;
+    (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && a.use === 'photograph' && string(a.sha256))
+        .forEach(a => b.photos.add(a.sha256));
     const p = e.payload;
     if (p && typeof p === 'object') {
       [['MACHINE', p.machineVersion, p.machineHash], ['HOUSE', p.rules, p.rulesHash]].filter(n => Number.isInteger(n[1])
-          && typeof n[2] === 'string' && n[2])
+          && Math.abs(n[1]) < 2 ** 31 && typeof n[2] === 'string' && n[2])
         .forEach(n => b.named.push({book: n[0], version: n[1], hash: n[2], entry: i + 1}));
     }
   });
   b.lastHash = previous; b.closed = b.last.kind === 'CLOSED';
   const a = b.last.author;
-  b.lastBy = a && typeof a === 'object' ? a.name + (a.role ? ', ' + a.role : '') : String(a);
+  b.lastBy = a && typeof a === 'object' && !Array.isArray(a) ? string(a.name) + (string(a.role) ? ', ' + a.role : '') : string(a);
+  b.lastAt = string(b.last.at);
   b.key = b.last.payload && typeof b.last.payload.key === 'string' ? b.last.payload.key : '';
   return b;
 }
 
 // --- The whole -------------------------------------------------------------------------------------------------------
 async function check(file, progress) {
-  const found = [], result = {found, seal: null, title: '', entries: 0, closed: false};
+  const found = [], result = {found, seal: null, title: '', entries: 0, closed: false, unheld: []};
   const files = await unzip(file, found);
   if (!files) { return result; }
   // Without what every object inherits: a file may be called "constructor".
@@ -219,16 +305,18 @@ async function check(file, progress) {
     progress(++done / files.size);
   }
   if (!files.has('ledger.json')) { found.push(['LEDGER_MISSING', 'ledger.json']); return result; }
-  const text = name => new TextDecoder('utf-8', {fatal: true}).decode(texts[name]);
   let ledger;
-  try { ledger = JSON.parse(text('ledger.json')); } catch (bent) { found.push(['LEDGER_UNREADABLE', 'ledger.json']); return result; }
+  try { ledger = plain(texts['ledger.json']); } catch (bent) { found.push(['LEDGER_UNREADABLE', 'ledger.json']); return result; }
   if (!ledger || typeof ledger !== 'object' || !Array.isArray(ledger.books)
-      || ledger.books.some(b => !b || !Array.isArray(b.entries) || b.entries.some(e => !e || typeof e !== 'object' || Array.isArray(e)))) {
+      || ledger.books.some(b => !b || !Array.isArray(b.entries) || 'kind' in b && typeof b.kind !== 'string' || b.entries.some(e => !e || typeof e !== 'object' || Array.isArray(e)))) {
     found.push([ledger && ledger.format > 1 ? 'LEDGER_NEWER' : 'LEDGER_UNREADABLE', 'ledger.json']); return result;
+  }
+  if (new Set(ledger.books.map(b => String(b.kind))).size < ledger.books.length) {
+    found.push(['LEDGER_UNREADABLE', 'ledger.json']); return result;
   }
   if (ledger.format !== 1) { found.push(['LEDGER_NEWER', 'ledger.json']); return result; }
   if (odd(ledger) || hex(sha256(bytesOf(canonical(ledger)))) !== hashes['ledger.json']) { found.push(['LEDGER_FORM', 'ledger.json']); }
-  result.title = String(ledger.title);
+  result.title = string(ledger.title);
   const books = Object.create(null);
   ledger.books.forEach(b => { books[b.kind] = book(String(b.kind), b.entries); });
   const survey = books.SURVEY || book('SURVEY', []);
@@ -243,12 +331,16 @@ async function check(file, progress) {
     if (!n.slice(7).startsWith(hashes[n])) { found.push(['PHOTO_OTHER', n]); }
   });
   survey.photos.forEach(p => { if (!byName.has(p)) { found.push(['PHOTO_MISSING', 'photos/' + p]); } });
+  // What neither a seal nor an entry's hash holds: anybody could have put it in or changed it.
+  const unheld = held => Object.keys(hashes).filter(n => !held(n) && n !== 'seal.json' && !n.startsWith('photos/')).sort();
+  result.unheld = unheld(n => n === 'ledger.json');
   if (!files.has('seal.json')) { if (survey.closed) { found.push(['SEAL_MISSING', 'seal.json']); } return result; }
   let seal;
   try {
-    seal = JSON.parse(text('seal.json'));
-    if (seal.format !== 1 || ['lastHash', 'closedBy', 'closedAt', 'publicKey', 'signature'].some(k => typeof seal[k] !== 'string')
-        || !Number.isInteger(seal.count) || typeof seal.files !== 'object' || !seal.files
+    seal = plain(texts['seal.json']);
+    if (!seal || seal.format !== 1 || ['lastHash', 'closedBy', 'closedAt', 'publicKey', 'signature'].some(k => typeof seal[k] !== 'string')
+        || !Number.isInteger(seal.count) || Math.abs(seal.count) >= 2 ** 31 || typeof seal.files !== 'object' || !seal.files
+        || Array.isArray(seal.files)
         || Object.values(seal.files).some(h => typeof h !== 'string')) {
       throw new Error('no seal');
     }
@@ -259,18 +351,24 @@ async function check(file, progress) {
   Object.keys(hashes).filter(n => !Object.hasOwn(seal.files, n) && n !== 'seal.json' && n !== 'verify.html')
       .forEach(n => found.push(['FILE_EXTRA', n]));
   if (seal.count !== survey.count || seal.lastHash !== survey.lastHash) { found.push(['SEAL_CHAIN', 'SURVEY ' + survey.count]); }
-  if (!survey.closed || seal.closedBy !== survey.lastBy || seal.closedAt !== String(survey.last.at)) {
+  if (!survey.closed || seal.closedBy !== survey.lastBy || seal.closedAt !== survey.lastAt) {
     found.push(['SEAL_CLOSING', 'seal.json']);
   }
-  const raw = s => { try { return Uint8Array.from(atob(s), c => c.charCodeAt(0)); } catch (bent) { return new Uint8Array(0); } };
-  const {signature, ...signed} = seal;
+  // The one way these bytes are written in base64.
+  const raw = s => {
+    try { return btoa(atob(s)) === s ? Uint8Array.from(atob(s), c => c.charCodeAt(0)) : new Uint8Array(0); } catch (bent) { return new Uint8Array(0); }
+  };
   const key = raw(seal.publicKey);
-  // Only what is named is signed: what else somebody wrote into the seal is not.
-  const named = {closedAt: signed.closedAt, closedBy: signed.closedBy, count: signed.count, files: signed.files, format: 1,
-      lastHash: signed.lastHash, publicKey: signed.publicKey};
-  if (!ed25519(raw(signature), bytesOf(canonical(named)), key)) { found.push(['SIGNATURE_WRONG', 'seal.json']); }
+  // Only what is named is signed: what else somebody wrote into the seal is not, and is said.
+  const named = {closedAt: seal.closedAt, closedBy: seal.closedBy, count: seal.count, files: seal.files, format: 1,
+      lastHash: seal.lastHash, publicKey: seal.publicKey};
+  if (hex(sha256(bytesOf(canonical({...named, signature: seal.signature})))) !== hashes['seal.json']) {
+    found.push(['SEAL_FORM', 'seal.json']);
+  }
+  if (!ed25519(raw(seal.signature), bytesOf(canonical(named)), key)) { found.push(['SIGNATURE_WRONG', 'seal.json']); }
   const print = hex(sha256(key));
   if (survey.closed && survey.key !== print) { found.push(['KEY_OTHER', 'seal.json']); }
+  result.unheld = unheld(n => Object.hasOwn(seal.files, n));
   result.seal = {closedBy: seal.closedBy, closedAt: seal.closedAt, fingerprint: print};
   return result;
 }

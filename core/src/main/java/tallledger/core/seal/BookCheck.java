@@ -56,7 +56,7 @@ public final class BookCheck {
                     : !hash(entry).equals(entry.get("hash")) ? Optional.of(Found.What.ENTRY_CHANGED) : Optional.empty();
             faultAt = count;
         }
-        previous = String.valueOf(entry.get("hash"));
+        previous = text(entry.get("hash"));
         hashes.put(count, previous);
         last = entry;
         names(entry);
@@ -79,7 +79,7 @@ public final class BookCheck {
     private void names(Map<String, Object> entry) {
         if (entry.get("attachments") instanceof List<?> attachments) {
             attachments.stream().filter(Map.class::isInstance).map(a -> (Map<?, ?>) a).filter(a -> "photograph".equals(a.get("use")))
-                    .forEach(a -> photographs.add(String.valueOf(a.get("sha256"))));
+                    .map(a -> text(a.get("sha256"))).filter(sha256 -> !sha256.isEmpty()).forEach(photographs::add);
         }
         if (entry.get("payload") instanceof Map<?, ?> p) {
             named("MACHINE", p.get("machineVersion"), p.get("machineHash"));
@@ -124,8 +124,7 @@ public final class BookCheck {
 
     /** Of its last entry: who wrote it, as name and role. */
     public String lastBy() {
-        return last.get("author") instanceof Map<?, ?> a ? written(String.valueOf(a.get("name")), String.valueOf(a.get("role")))
-                : String.valueOf(last.get("author"));
+        return last.get("author") instanceof Map<?, ?> a ? written(text(a.get("name")), text(a.get("role"))) : text(last.get("author"));
     }
 
     private static String written(String name, String role) {
@@ -133,7 +132,12 @@ public final class BookCheck {
     }
 
     public String lastAt() {
-        return String.valueOf(last.get("at"));
+        return text(last.get("at"));
+    }
+
+    /** Empty where something else stands there. */
+    private static String text(Object field) {
+        return field instanceof String text ? text : "";
     }
 
     /** The key its closing entry names, by its fingerprint; empty text where it names none. */

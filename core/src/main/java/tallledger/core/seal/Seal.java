@@ -22,7 +22,7 @@ import tallledger.core.ledger.CanonicalJson;
  * @param closedBy  who closed it
  * @param closedAt  when, as its entry has it
  * @param publicKey 32 bytes, base64
- * @param files     name and SHA-256 of every other file handed over with it, but {@code verify.html}
+ * @param files     name and SHA-256 of every other file handed over with it
  * @param signature 64 bytes, base64
  */
 public record Seal(String lastHash, int count, String closedBy, String closedAt, String publicKey, Map<String, String> files,
@@ -103,22 +103,31 @@ public record Seal(String lastHash, int count, String closedBy, String closedAt,
     /** Whether the signature is that of the key it names. */
     public boolean isSigned() {
         try {
-            byte[] raw = Base64.getDecoder().decode(publicKey);
+            byte[] raw = bytes(publicKey);
             byte[] encoded = new byte[X509.length + raw.length];
             System.arraycopy(X509, 0, encoded, 0, X509.length);
             System.arraycopy(raw, 0, encoded, X509.length, raw.length);
             Signature verifier = Signature.getInstance(ED25519);
             verifier.initVerify(KeyFactory.getInstance(ED25519).generatePublic(new X509EncodedKeySpec(encoded)));
             verifier.update(signed());
-            return verifier.verify(Base64.getDecoder().decode(signature));
+            return verifier.verify(bytes(signature));
         } catch (GeneralSecurityException | IllegalArgumentException bent) {
             return false;
         }
     }
 
+    /** @throws IllegalArgumentException where it is not the one way these bytes are written in base64 */
+    private static byte[] bytes(String base64) {
+        byte[] bytes = Base64.getDecoder().decode(base64);
+        if (!Base64.getEncoder().encodeToString(bytes).equals(base64)) {
+            throw new IllegalArgumentException("other base64");
+        }
+        return bytes;
+    }
+
     public Fingerprint fingerprint() {
         try {
-            return Fingerprint.of(Base64.getDecoder().decode(publicKey));
+            return Fingerprint.of(bytes(publicKey));
         } catch (IllegalArgumentException bent) {
             return Fingerprint.of(new byte[0]);
         }

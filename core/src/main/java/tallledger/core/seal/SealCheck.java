@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import tallledger.core.seal.Found.What;
 
@@ -12,6 +13,7 @@ public final class SealCheck {
 
     public static final String LEDGER = "ledger.json";
     public static final String SEAL = "seal.json";
+    /** The page that checks. Seals made before it was among the files they name leave it unheld. */
     public static final String PAGE = "verify.html";
     public static final String SURVEY = "SURVEY";
     private static final String PHOTOS = "photos/";
@@ -38,7 +40,10 @@ public final class SealCheck {
         if (seal.isEmpty() && survey.isClosed()) {
             found.add(new Found(What.SEAL_MISSING, SEAL));
         }
-        return new Found.Checked(List.copyOf(found), seal, title, survey.count(), survey.isClosed());
+        Set<String> held = seal.map(s -> s.files().keySet()).orElse(Set.of(LEDGER));
+        List<String> unheld = new TreeMap<>(files).keySet().stream().filter(name -> !held.contains(name) && !name.equals(SEAL)
+                && !name.startsWith(PHOTOS)).toList();
+        return new Found.Checked(List.copyOf(found), seal, title, survey.count(), survey.isClosed(), unheld);
     }
 
     private static void photographs(BookCheck survey, Map<String, String> files, List<Found> found) {

@@ -115,6 +115,8 @@ class SealCheckTest {
         assertThat(checked.found()).isEmpty();
         assertThat(checked.holds()).isTrue();
         assertThat(checked.closed()).isTrue();
+        assertThat(checked.unheld()).containsExactly("verify.html");
+        assertThat(checked.key()).contains(Fingerprint.of(Seal.bytes(KEY.getPublic())));
         assertThat(checked.entries()).isEqualTo(4);
         assertThat(checked.title()).isEqualTo("P20");
         assertThat(checked.seal().orElseThrow().fingerprint()).isEqualTo(Fingerprint.of(Seal.bytes(KEY.getPublic())));
@@ -144,8 +146,15 @@ class SealCheckTest {
                         found(What.FILE_EXTRA, "photos/" + OTHER + ".png")),
                 change("another report", h -> h.files.put("report.pdf", OTHER), found(What.FILE_CHANGED, "report.pdf")),
                 change("no report", h -> h.files.remove("report.pdf"), found(What.FILE_MISSING, "report.pdf")),
-                change("the page that checks: anybody's own", h -> h.files.put("verify.html", OTHER)),
+                change("the page that checks, where its seal does not name it: anybody's own", h -> h.files.put("verify.html", OTHER)),
                 change("no page", h -> h.files.remove("verify.html")),
+                change("another page than the one sealed", h -> {
+                    Map<String, String> sealed = new HashMap<>(h.seal.orElseThrow().files());
+                    sealed.put("verify.html", "04".repeat(32));
+                    h.seal = h.seal.map(s -> Seal.of(s.lastHash(), s.count(), s.closedBy(), s.closedAt(), sealed, KEY.getPublic(),
+                            KEY.getPrivate()));
+                    h.files.put("verify.html", OTHER);
+                }, found(What.FILE_CHANGED, "verify.html")),
                 change("the seal thrown away", h -> h.seal = Optional.empty(), found(What.SEAL_MISSING, "seal.json")),
                 change("the end cut off", h -> h.books.get("SURVEY").remove(3), found(What.SEAL_CHAIN, "SURVEY 3"),
                         found(What.SEAL_CLOSING, "seal.json")), change("sealed again over fewer entries", h -> {

@@ -29,6 +29,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.SealCheck;
+import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.HandedShelf;
 import tallledger.web.record.NotKept;
 import tallledger.web.record.ShelfQuery;
@@ -103,8 +104,9 @@ class CheckController {
                 throw Refused.because(WebReason.HANDED_LARGE, Files.size(zip) / 1_000_000, MOST_KEPT / 1_000_000);
             }
             progress.at(CHECKED, Reason.of(WebReason.WORK_KEEPS));
-            HandedReads.Shown read = reads.read(zip, checked);
-            String sha256 = handed.keep(Files.readAllBytes(zip), checked.title(), author);
+            byte[] bytes = Files.readAllBytes(zip);
+            HandedReads.Shown read = reads.read(AttachmentRow.of("application/zip", bytes).sha256(), zip, checked);
+            String sha256 = handed.keep(bytes, checked.title(), author);
             reads.kept(sha256, read);
             return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.of(sha256));
         } catch (Refused refused) {
@@ -117,7 +119,7 @@ class CheckController {
 
     private String told(Outcome outcome, Model model, HttpServletResponse response) {
         model.addAttribute("checked", outcome.checked);
-        model.addAttribute("print", outcome.checked.seal().map(s -> s.fingerprint()).orElse(null));
+        model.addAttribute("print", outcome.checked.key().orElse(null));
         if (outcome.kept.isPresent()) {
             return "redirect:/handed/" + outcome.kept.get();
         }
@@ -132,6 +134,19 @@ class CheckController {
     String read(@PathVariable String sha256, Model model) throws IOException {
         model.addAllAttributes(reads.of(sha256));
         return "verdict/print";
+    }
+
+    @GetMapping("/handed/{sha256}/photos/{photograph}")
+    ResponseEntity<byte[]> photograph(@PathVariable String sha256, @PathVariable String photograph) throws IOException {
+        return reads.photograph(sha256, photograph).map(p -> ResponseEntity.ok().contentType(MediaType.parseMediaType(p.type()))
+                .body(p.bytes())).orElseGet(() -> ResponseEntity.notFound().build());
+    }
+
+    /** The page that checks, as this application has it: the one in a zip is only as honest as who sent it. */
+    @GetMapping("/check/verify.html")
+    ResponseEntity<byte[]> page() throws IOException {
+        return ResponseEntity.ok().contentType(MediaType.TEXT_HTML).header(HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"verify.html\"").body(Handover.page().getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/check")

@@ -12,18 +12,16 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.Base64;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipFile;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Refused;
@@ -37,8 +35,6 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Checks a survey as it was handed over, without any database: reads the zip's directory, hashes each file, goes through each book entry
@@ -47,8 +43,6 @@ import tools.jackson.databind.json.JsonMapper;
  */
 public final class HandedOver {
 
-    private static final int MOST_FILES = 5_000;
-    private static final long MOST_BYTES = 700_000_000;
     /**
      * What is read to be shown goes through the memory: a ledger of some 160 000 entries where there is enough of it, photographs of so
      * many bytes each and together.
@@ -56,11 +50,10 @@ public final class HandedOver {
     private static final int MOST_READ = (int) Math.min(80_000_000, Runtime.getRuntime().maxMemory() / 20);
     private static final int A_PHOTOGRAPH = 15_000_000;
     private static final long MOST_SHOWN = 60_000_000;
-    private static final Pattern UNSAFE = Pattern.compile("^/|^[A-Za-z]:|\\\\|(^|/)\\.\\.(/|$)|[\\x00-\\x1f]");
     private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-    /** Reads one value of many. */
-    private static final JsonMapper PARTS = JsonMapper.builder().disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
+    private static final Pattern PHOTO = Pattern.compile("photos/([0-9a-f]{64})\\.(?:png|jpg)");
+    private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n'};
+    private static final byte[] JPEG = {(byte) 0xff, (byte) 0xd8, (byte) 0xff};
 
     private final List<Found> found = new ArrayList<>();
     private final Map<String, String> hashes = new LinkedHashMap<>();
@@ -80,16 +73,14 @@ public final class HandedOver {
      * @throws Refused where it is larger than can be shown
      */
     static Map<String, List<Entry>> books(Path file) throws IOException {
-        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8);
-                InputStream in = zip.getInputStream(Optional.ofNullable(zip.getEntry(SealCheck.LEDGER))
-                        .orElseThrow(() -> new IOException("no ledger")))) {
+        try (Container zip = Container.open(file); InputStream in = zip.in(SealCheck.LEDGER)) {
             byte[] ledger = in.readNBytes(MOST_READ + 1);
             if (ledger.length > MOST_READ) {
-                throw Refused.because(WebReason.HANDED_LARGE, zip.getEntry(SealCheck.LEDGER).getSize() / 1_000_000, MOST_READ / 1_000_000);
+                throw Refused.because(WebReason.HANDED_LARGE, zip.size(SealCheck.LEDGER) / 1_000_000, MOST_READ / 1_000_000);
             }
             Reader text = reader(new ByteArrayInputStream(ledger));
             Map<String, List<Entry>> books = new LinkedHashMap<>();
-            for (Object book : (List<?>) JSON.readValue(text, TREE).get("books")) {
+            for (Object book : (List<?>) PlainJson.WHOLE.readValue(text, TREE).get("books")) {
                 List<Entry> entries = new ArrayList<>();
                 for (Object entry : (List<?>) ((Map<?, ?>) book).get("entries")) {
                     entries.add(Entry.handedOver(fields(entry), entries.size() + 1));
@@ -107,48 +98,62 @@ public final class HandedOver {
         return (Map<String, Object>) entry;
     }
 
-    /** Photographs in it by their hash, as a page can show them. */
-    static Map<String, String> photographs(Path file) throws IOException {
-        Map<String, String> photographs = new LinkedHashMap<>();
-        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
-            long left = MOST_SHOWN;
-            for (ZipEntry e : zip.stream().filter(e -> e.getName().matches("photos/[0-9a-f]{64}\\.(png|jpg)")).toList()) {
-                try (InputStream in = zip.getInputStream(e)) {
-                    byte[] picture = in.readNBytes((int) Math.min(left + 1, A_PHOTOGRAPH + 1));
-                    left -= picture.length;
-                    if (left < 0 || picture.length > A_PHOTOGRAPH) {
-                        continue;
-                    }
-                    photographs.put(e.getName().substring(7, 71), "data:image/" + (e.getName().endsWith("png") ? "png" : "jpeg")
-                            + ";base64," + Base64.getEncoder().encodeToString(picture));
+    /** @param type by its first bytes, whatever it is called */
+    record Photograph(String type, byte[] bytes) {
+    }
+
+    /** Photographs in it by their hash, as they can be shown. */
+    static Map<String, Photograph> photographs(Path file) throws IOException {
+        Map<String, Photograph> photographs = new LinkedHashMap<>();
+        long left = MOST_SHOWN;
+        try (Container zip = Container.open(file)) {
+            for (String name : zip.names()) {
+                Matcher photo = PHOTO.matcher(name);
+                if (!photo.matches() || zip.size(name) > Math.min(left, A_PHOTOGRAPH)) {
+                    continue;
+                }
+                try (InputStream in = zip.in(name)) {
+                    byte[] bytes = in.readAllBytes();
+                    left -= bytes.length;
+                    type(bytes).ifPresent(type -> photographs.put(photo.group(1), new Photograph(type, bytes)));
+                } catch (IOException torn) {
+                    // The check says so; what else is in it can be read.
+                    continue;
                 }
             }
         }
         return photographs;
     }
 
+    private static Optional<String> type(byte[] bytes) {
+        return begins(bytes, PNG) ? Optional.of("image/png") : begins(bytes, JPEG) ? Optional.of("image/jpeg") : Optional.empty();
+    }
+
+    private static boolean begins(byte[] bytes, byte[] with) {
+        return bytes.length >= with.length && Arrays.equals(bytes, 0, with.length, with, 0, with.length);
+    }
+
     private Found.Checked nothing() {
-        return new Found.Checked(List.copyOf(found), Optional.empty(), "", 0, false);
+        return new Found.Checked(List.copyOf(found), Optional.empty(), "", 0, false, List.of());
     }
 
     private Found.Checked checked(Path file, DoubleConsumer progress) {
-        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
-            Map<String, ZipEntry> files = named(zip);
-            if (zip.size() > MOST_FILES || zip.stream().mapToLong(e -> Math.max(0, e.getSize())).sum() > MOST_BYTES) {
-                found.add(new Found(What.TOO_LARGE, ""));
+        try (Container zip = Container.open(file)) {
+            found.addAll(zip.found());
+            if (!zip.isWhole()) {
                 return nothing();
             }
+            Set<String> files = zip.names();
             int done = 0;
-            for (Map.Entry<String, ZipEntry> f : files.entrySet()) {
-                hash(zip, f.getValue()).ifPresentOrElse(hash -> hashes.put(f.getKey(), hash),
-                        () -> found.add(new Found(What.ZIP_BROKEN, f.getKey())));
+            for (String name : files) {
+                hash(zip, name).ifPresentOrElse(hash -> hashes.put(name, hash), () -> found.add(new Found(What.ZIP_BROKEN, name)));
                 progress.accept(++done / (double) files.size());
             }
-            if (!files.containsKey(SealCheck.LEDGER)) {
+            if (!files.contains(SealCheck.LEDGER)) {
                 found.add(new Found(What.LEDGER_MISSING, SealCheck.LEDGER));
                 return nothing();
             }
-            Optional<Ledger> ledger = hashes.containsKey(SealCheck.LEDGER) ? ledger(zip, files.get(SealCheck.LEDGER))
+            Optional<Ledger> ledger = hashes.containsKey(SealCheck.LEDGER) ? ledger(zip)
                     : unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
             if (ledger.isEmpty()) {
                 return nothing();
@@ -156,36 +161,18 @@ public final class HandedOver {
             if (!ledger.get().canonical.equals(hashes.get(SealCheck.LEDGER))) {
                 found.add(new Found(What.LEDGER_FORM, SealCheck.LEDGER));
             }
-            Optional<Seal> seal = files.containsKey(SealCheck.SEAL) ? seal(zip, files.get(SealCheck.SEAL)) : Optional.empty();
-            boolean bent = files.containsKey(SealCheck.SEAL) && seal.isEmpty();
+            Optional<Seal> seal = hashes.containsKey(SealCheck.SEAL) ? seal(zip) : Optional.empty();
+            boolean bent = files.contains(SealCheck.SEAL) && seal.isEmpty();
             Found.Checked whole = SealCheck.of(ledger.get().books, hashes, seal, ledger.get().title);
             whole.found().stream().filter(f -> !bent || f.what() != What.SEAL_MISSING).forEach(found::add);
             if (bent) {
                 found.add(new Found(What.SEAL_UNREADABLE, SealCheck.SEAL));
             }
-            return new Found.Checked(List.copyOf(found), seal, whole.title(), whole.entries(), whole.closed());
+            return new Found.Checked(List.copyOf(found), seal, whole.title(), whole.entries(), whole.closed(), whole.unheld());
         } catch (IOException | IllegalArgumentException broken) {
             found.add(new Found(What.ZIP_BROKEN, ""));
             return nothing();
         }
-    }
-
-    private Map<String, ZipEntry> named(ZipFile zip) {
-        Map<String, ZipEntry> files = new LinkedHashMap<>();
-        // Of two files of one name nobody knows which counts: neither.
-        Set<String> twice = new LinkedHashSet<>();
-        zip.stream().forEach(entry -> {
-            if (UNSAFE.matcher(entry.getName()).find()) {
-                found.add(new Found(What.NAME_UNSAFE, entry.getName()));
-            } else if (files.putIfAbsent(entry.getName(), entry) != null) {
-                twice.add(entry.getName());
-            }
-        });
-        twice.forEach(name -> {
-            files.remove(name);
-            found.add(new Found(What.NAME_TWICE, name));
-        });
-        return files;
     }
 
     private static MessageDigest sha256() {
@@ -197,22 +184,17 @@ public final class HandedOver {
     }
 
     /** Empty where it cannot be unpacked, or is more or less than its directory says: a bomb, or a file that was written over. */
-    private static Optional<String> hash(ZipFile zip, ZipEntry entry) {
+    private static Optional<String> hash(Container zip, String name) {
         MessageDigest digest = sha256();
         byte[] part = new byte[64 * 1024];
-        long count = 0;
-        try (InputStream in = zip.getInputStream(entry)) {
+        try (InputStream in = zip.in(name)) {
             for (int n = in.read(part); n >= 0; n = in.read(part)) {
-                count += n;
-                if (count > entry.getSize()) {
-                    return Optional.empty();
-                }
                 digest.update(part, 0, n);
             }
         } catch (IOException torn) {
             return Optional.empty();
         }
-        return count == entry.getSize() ? Optional.of(HexFormat.of().formatHex(digest.digest())) : Optional.empty();
+        return Optional.of(HexFormat.of().formatHex(digest.digest()));
     }
 
     /** @param canonical hash of its one form */
@@ -236,9 +218,9 @@ public final class HandedOver {
                 .onUnmappableCharacter(CodingErrorAction.REPORT));
     }
 
-    private Optional<Ledger> ledger(ZipFile zip, ZipEntry entry) throws IOException {
+    private Optional<Ledger> ledger(Container zip) throws IOException {
         LedgerReader reading = new LedgerReader();
-        try (Reader text = reader(zip.getInputStream(entry)); JsonParser json = PARTS.createParser(text)) {
+        try (Reader text = reader(zip.in(SealCheck.LEDGER)); JsonParser json = PlainJson.PARTS.createParser(text)) {
             reading.read(json);
         } catch (JacksonException | IOException | IllegalArgumentException bent) {
             return unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
@@ -250,12 +232,21 @@ public final class HandedOver {
                 : unreadable(What.LEDGER_UNREADABLE, SealCheck.LEDGER);
     }
 
-    private Optional<Seal> seal(ZipFile zip, ZipEntry entry) {
-        try (Reader text = reader(zip.getInputStream(entry))) {
-            return Optional.of(Seal.from(JSON.readValue(text, TREE)));
+    /** Empty where it is none. What else somebody wrote into it is not signed, and said. */
+    private Optional<Seal> seal(Container zip) {
+        try (Reader text = reader(zip.in(SealCheck.SEAL))) {
+            Seal seal = Seal.from(PlainJson.plain(PlainJson.WHOLE.readValue(text, TREE)));
+            if (!hashes.get(SealCheck.SEAL).equals(sha256(seal.written()))) {
+                found.add(new Found(What.SEAL_FORM, SealCheck.SEAL));
+            }
+            return Optional.of(seal);
         } catch (JacksonException | IOException | IllegalArgumentException bent) {
             return Optional.empty();
         }
+    }
+
+    private static String sha256(String text) {
+        return HexFormat.of().formatHex(sha256().digest(text.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** Goes through a ledger's text once; what is read is written into a digest in its one form as it passes. */
@@ -295,10 +286,10 @@ public final class HandedOver {
                     books.clear();
                     books(json);
                 } else {
-                    Object value = PARTS.readValue(json, Object.class);
+                    Object value = PlainJson.plain(PlainJson.PARTS.readValue(json, Object.class));
                     hasBooks &= !name.equals("books");
-                    format = name.equals("format") ? value instanceof Number n ? n.longValue() : -1 : format;
-                    title = name.equals("title") ? String.valueOf(value) : title;
+                    format = name.equals("format") ? value instanceof Integer n ? n : -1 : format;
+                    title = name.equals("title") ? value instanceof String text ? text : "" : title;
                     digest(value);
                 }
             }
@@ -336,21 +327,22 @@ public final class HandedOver {
                     book = new BookCheck(kind);
                     entries(json, book);
                 } else {
-                    Object value = PARTS.readValue(json, Object.class);
-                    kind = name.equals("kind") ? String.valueOf(value) : kind;
+                    Object value = PlainJson.plain(PlainJson.PARTS.readValue(json, Object.class));
+                    require(!name.equals("kind") || value instanceof String);
+                    kind = name.equals("kind") ? (String) value : kind;
                     digest(value);
                 }
             }
             require(hasEntries);
             book.called(kind);
-            books.put(kind, book);
+            require(books.put(kind, book) == null);
         }
 
         private void entries(JsonParser json, BookCheck book) throws IOException {
             digest("[");
             boolean begun = false;
             while (json.nextToken() == JsonToken.START_OBJECT) {
-                Map<String, Object> entry = PARTS.readValue(json, TREE);
+                Map<String, Object> entry = PlainJson.plain(PlainJson.PARTS.readValue(json, TREE));
                 digest(begun ? "," : "");
                 begun = true;
                 digest(entry);

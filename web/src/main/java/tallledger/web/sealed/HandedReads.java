@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.seal.Found;
 import tallledger.core.survey.Photo;
@@ -26,8 +27,11 @@ class HandedReads {
     /** Bytes in memory of an entry with what is made of it, roughly. */
     private static final long AN_ENTRY = 4_000;
 
-    /** @param model what its page is made of */
-    record Shown(Map<String, Object> model, long weighs) {
+    /**
+     * @param model       what its page is made of
+     * @param photographs by their hash
+     */
+    record Shown(Map<String, Object> model, Map<String, HandedOver.Photograph> photographs, long weighs) {
     }
 
     private final HandedShelf handed;
@@ -48,14 +52,25 @@ class HandedReads {
      */
     Map<String, Object> of(String sha256) throws IOException {
         HandedRow row = handed.listed(sha256);
-        Shown known = shown.get(sha256).orElse(null);
-        if (known == null) {
-            known = read(handed.handed(sha256).bytes());
-            shown.put(sha256, known);
-        }
-        Map<String, Object> model = new HashMap<>(known.model);
+        Map<String, Object> model = new HashMap<>(shown(sha256).model);
         model.put("row", row);
         return model;
+    }
+
+    /** One of its photographs, as a file. @throws tallledger.web.record.NoSuchBook where there is no such survey */
+    Optional<HandedOver.Photograph> photograph(String sha256, String photograph) throws IOException {
+        handed.listed(sha256);
+        return Optional.ofNullable(shown(sha256).photographs.get(photograph));
+    }
+
+    private Shown shown(String sha256) throws IOException {
+        Optional<Shown> known = shown.get(sha256);
+        if (known.isPresent()) {
+            return known.get();
+        }
+        Shown read = read(sha256, handed.handed(sha256).bytes());
+        shown.put(sha256, read);
+        return read;
     }
 
     /** It was just kept, and read for that. */
@@ -63,11 +78,11 @@ class HandedReads {
         shown.put(sha256, read);
     }
 
-    private Shown read(byte[] bytes) throws IOException {
+    private Shown read(String sha256, byte[] bytes) throws IOException {
         Path zip = unfinished.file(".zip");
         try {
             Files.write(zip, bytes);
-            return read(zip, HandedOver.check(zip, share -> { }));
+            return read(sha256, zip, HandedOver.check(zip, share -> { }));
         } finally {
             Files.deleteIfExists(zip);
         }
@@ -76,23 +91,25 @@ class HandedReads {
     /**
      * Unpacked and judged.
      *
+     * @param sha256  of the zip, under which it is kept
      * @param checked what the check of it came to
      * @throws tallledger.web.record.Unreadable where no description of its machine can be read
      * @throws tallledger.core.reason.Refused where it is larger than can be shown
      */
-    Shown read(Path zip, Found.Checked checked) throws IOException {
+    Shown read(String sha256, Path zip, Found.Checked checked) throws IOException {
         Survey survey = handed.survey(HandedOver.books(zip));
-        Map<String, String> photographs = HandedOver.photographs(zip);
+        Map<String, HandedOver.Photograph> photographs = HandedOver.photographs(zip);
         Map<Integer, String> images = new HashMap<>();
         for (Photo photo : survey.core().photos()) {
             if (photographs.containsKey(photo.sha256())) {
-                images.put(photo.entry(), photographs.get(photo.sha256()));
+                images.put(photo.entry(), "/handed/" + sha256 + "/photos/" + photo.sha256());
             }
         }
         Map<String, Object> model = new HashMap<>(reports.handed(survey));
         model.put("images", images);
         model.put("checked", checked);
-        model.put("print", checked.seal().map(s -> s.fingerprint()).orElse(null));
-        return new Shown(model, photographs.values().stream().mapToLong(String::length).sum() + AN_ENTRY * survey.entries().size());
+        model.put("print", checked.key().orElse(null));
+        return new Shown(model, photographs, photographs.values().stream().mapToLong(p -> p.bytes().length).sum()
+                + AN_ENTRY * survey.entries().size());
     }
 }

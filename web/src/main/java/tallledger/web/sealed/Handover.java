@@ -160,11 +160,11 @@ public class Handover {
         for (int film = 1; film <= films.films().size(); film++) {
             zip.add("film-" + film + ".vtt", tables.chapters(survey, films, film));
         }
+        zip.add(SealCheck.PAGE, page());
         Optional<Seal> seal = seal(survey, zip.hashes);
         if (seal.isPresent()) {
             zip.add(SealCheck.SEAL, seal.get().written());
         }
-        zip.add(SealCheck.PAGE, page());
         zip.zip.finish();
     }
 

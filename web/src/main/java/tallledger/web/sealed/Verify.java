@@ -13,6 +13,8 @@ import tallledger.core.seal.Found;
  */
 public final class Verify {
 
+    private static final int LONGEST = 400;
+
     private Verify() {
     }
 
@@ -30,16 +32,41 @@ public final class Verify {
         if (watched) {
             System.err.println();
         }
-        ResourceBundle words = ResourceBundle.getBundle("messages", Locale.ROOT);
-        checked.found().forEach(f -> System.out.println(f.what() + " " + f.where() + ": "
-                        + new MessageFormat(words.getString(f.what().code()), Locale.ROOT).format(new Object[] {f.where()})));
-        if (checked.holds()) {
-            System.out.println(checked.title() + ": " + checked.entries()
-                    + (checked.seal().isPresent() ? " entries, every file and the signature hold: nothing changed since it was closed."
-                    : " entries follow each other as they were written. It was not closed: it could be cut short unseen."));
-        }
-        checked.seal().ifPresent(s -> System.out.println("Closed by " + s.closedBy() + " at " + s.closedAt() + ". Key: " + s.fingerprint()
-                        .words() + "\n" + s.fingerprint().hex()));
+        System.out.print(said(checked));
         System.exit(checked.holds() ? 0 : 1);
+    }
+
+    /** What was checked first, then what the file says of itself; whatever it says goes through no terminal as a command. */
+    static String said(Found.Checked checked) {
+        ResourceBundle words = ResourceBundle.getBundle("messages", Locale.ROOT);
+        StringBuilder out = new StringBuilder(checked.holds() ? "HOLDS: " + checked.entries() + (checked.seal().isPresent()
+                ? " entries, every file and the signature. Nothing changed since it was closed.\n"
+                : " entries follow each other as they were written. It was not closed: it could be cut short unseen.\n")
+                : "DOES NOT HOLD: this is not what was handed over.\n");
+        checked.found().forEach(f -> out.append(f.what()).append(' ').append(shown(f.where())).append(": ")
+                .append(new MessageFormat(words.getString(f.what().code()),
+                        Locale.ROOT).format(new Object[] {shown(f.where())})).append('\n'));
+        if (checked.holds() && !checked.unheld().isEmpty()) {
+            out.append("Not checked, nothing holds them: ").append(shown(String.join(", ", checked.unheld()))).append('\n');
+        }
+        checked.key().ifPresent(key -> out.append("Key: ").append(key.words()).append('\n').append(key.hex()).append('\n'));
+        if (!checked.title().isEmpty()) {
+            out.append("The file calls itself: ").append(shown(checked.title())).append('\n');
+        }
+        checked.seal().ifPresent(s -> out.append("Its seal says: closed by ").append(shown(s.closedBy())).append(" at ")
+                .append(shown(s.closedAt())).append('\n'));
+        return out.toString();
+    }
+
+    /** Control signs, and such as turn the writing round, as their numbers. */
+    private static String shown(String text) {
+        StringBuilder out = new StringBuilder();
+        text.codePoints().limit(LONGEST).forEach(c -> {
+            boolean plain = !Character.isISOControl(c) && Character.getType(c) != Character.FORMAT
+                    && Character.getType(c) != Character.LINE_SEPARATOR && Character.getType(c) != Character.PARAGRAPH_SEPARATOR
+                    && Character.getType(c) != Character.SURROGATE;
+            out.append(plain ? Character.toString(c) : String.format("\\u{%04x}", c));
+        });
+        return out.append(text.length() > LONGEST ? "..." : "").toString();
     }
 }
