@@ -270,6 +270,7 @@ function book(name, entries) {
       if (e.sequence !== i + 1) { b.found.push(['ENTRY_MISSING', where]); }
       else if (e.previous !== previous) { b.found.push(['ENTRY_UNLINKED', where]); }
       else if (hex(sha256(bytesOf(canonical(rest)))) !== hash) { b.found.push(['ENTRY_CHANGED', where]); }
+      else if (i && entries[i - 1].kind === 'CLOSED') { b.found.push(['ENTRY_AFTER', where]); }
     }
     previous = string(e.hash); b.hashes[i + 1] = previous;
     (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && a.use === 'photograph' && string(a.sha256))

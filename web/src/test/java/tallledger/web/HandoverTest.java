@@ -42,6 +42,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.ledger.Entry;
 import tallledger.core.seal.Seal;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
@@ -178,6 +179,10 @@ class HandoverTest {
                 with("ledger.json", t -> t.replace(entry(t, 4) + "," + entry(t, 5), entry(t, 5) + "," + entry(t, 4))));
         all.put("an entry added|ENTRY_MISSING SURVEY 6",
                 with("ledger.json", t -> t.replace(entry(t, 5) + ",", entry(t, 5) + "," + entry(t, 5) + ",")));
+        String behind = CanonicalJson.write(Entry.following(Optional.of(survey().entries().get(survey().head() - 1)),
+                SurveyEntries.remark(By.of(Instant.now(), "Q"), "all was well")).handedOver());
+        all.put("an entry behind the closing|ENTRY_AFTER SURVEY 7",
+                with("ledger.json", t -> t.replace(entry(t, survey().head()), entry(t, survey().head()) + "," + behind)));
         all.put("the machine's description changed|ENTRY_CHANGED MACHINE 1",
                 with("ledger.json", t -> t.replaceFirst("\"maker\":\"Aldwark\"", "\"maker\":\"Brinmoor\"")));
         all.put("spaces in it|LEDGER_FORM", with("ledger.json", t -> t.replaceFirst(",", ", ")));

@@ -32,7 +32,7 @@ public final class Http {
     }
 
     /** The hidden fields of the first form of a page that posts to an address. */
-    Map<String, String> form(String page, String action) {
+    public Map<String, String> form(String page, String action) {
         return formOf(get(page).body(), action);
     }
 
@@ -50,7 +50,7 @@ public final class Http {
         return fields;
     }
 
-    HttpResponse<String> post(String path, Map<String, String> fields, String... more) {
+    public HttpResponse<String> post(String path, Map<String, String> fields, String... more) {
         Map<String, String> all = new LinkedHashMap<>(fields);
         for (int i = 0; i < more.length; i += 2) {
             all.put(more[i], more[i + 1]);
@@ -59,7 +59,7 @@ public final class Http {
     }
 
     /** With fields that may stand there more than once, as boxes that are ticked do. */
-    HttpResponse<String> post(String path, List<Map.Entry<String, String>> fields) {
+    public HttpResponse<String> post(String path, List<Map.Entry<String, String>> fields) {
         String body = fields.stream().map(e -> enc(e.getKey()) + "=" + enc(e.getValue())).collect(Collectors.joining("&"));
         return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body)).build());

@@ -9,6 +9,9 @@ import tallledger.core.reason.Reason;
 /** Checks a chain of entries, and says where it breaks. */
 public final class Chain {
 
+    /** Kind of the entry that ends a book. */
+    private static final String CLOSED = "CLOSED";
+
     private Chain() {
     }
 
@@ -21,7 +24,7 @@ public final class Chain {
     public record Break(int sequence, Reason because) {
     }
 
-    /** The first break; empty when every hash is that of its entry and names the one before. */
+    /** The first break; empty when every hash is that of its entry and names the one before, and none stands behind one that closed it. */
     public static Optional<Break> firstBreak(List<Entry> entries) {
         return firstBreak(Optional.empty(), entries);
     }
@@ -34,6 +37,7 @@ public final class Chain {
     public static Optional<Break> firstBreak(Optional<Entry> last, List<Entry> more) {
         String previous = last.map(Entry::hash).orElse(Entry.BEFORE_FIRST);
         int due = last.map(Entry::sequence).orElse(0);
+        boolean closed = last.filter(e -> e.kind().equals(CLOSED)).isPresent();
         for (Entry entry : more) {
             due++;
             if (entry.sequence() != due) {
@@ -45,6 +49,10 @@ public final class Chain {
             if (!entry.isWhole()) {
                 return Optional.of(new Break(due, Reason.of(LedgerReason.CHAIN_CHANGED, due)));
             }
+            if (closed) {
+                return Optional.of(new Break(due, Reason.of(LedgerReason.CHAIN_AFTER_CLOSED, due)));
+            }
+            closed = entry.kind().equals(CLOSED);
             previous = entry.hash();
         }
         return Optional.empty();

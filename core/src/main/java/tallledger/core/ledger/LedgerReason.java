@@ -6,6 +6,7 @@ import tallledger.core.reason.Sentence;
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 public enum LedgerReason implements ReasonCode {
     AUTHOR_MISSING("author.missing"),
+    CHAIN_AFTER_CLOSED("chain.after-closed", "due"),
     CHAIN_CHANGED("chain.changed", "due"),
     CHAIN_MISSING("chain.missing", "due", "sequence"),
     CHAIN_UNLINKED("chain.unlinked", "due"),

@@ -34,17 +34,32 @@ public record Decoded(List<Entry> entries, Map<Integer, Event> events, List<Stra
     public Decoded grown(List<Entry> all) {
         Map<Integer, Event> now = new HashMap<>(events);
         List<Stray> set = new ArrayList<>(strays);
-        for (Entry entry : all.subList(entries.size(), all.size())) {
+        int end = end(all);
+        for (int i = entries.size(); i < all.size(); i++) {
+            Entry entry = all.get(i);
+            boolean counts = i < end;
             Stray.guard(entry, set, () -> {
                 Optional<Kind> kind = Kind.named(entry.kind());
-                if (kind.isPresent()) {
+                if (!counts) {
+                    set.add(new Stray(entry, Reason.of(SurveyReason.STRAY_AFTER_CLOSED)));
+                } else if (kind.isPresent()) {
                     now.put(entry.sequence(), kind.get().read(entry));
                 } else {
                     set.add(new Stray(entry, Reason.of(SurveyReason.STRAY_KIND, entry.kind())));
                 }
             });
         }
-        return new Decoded(List.copyOf(all), Map.copyOf(now), List.copyOf(set), Map.copyOf(Chain.struck(all)));
+        return new Decoded(List.copyOf(all), Map.copyOf(now), List.copyOf(set), Map.copyOf(Chain.struck(all.subList(0, end))));
+    }
+
+    /** How many there are up to the one that closes it: what stands behind counts as nothing. */
+    private static int end(List<Entry> all) {
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).kind().equals(Kind.CLOSED.name()) && all.get(i).damage().isEmpty()) {
+                return i + 1;
+            }
+        }
+        return all.size();
     }
 
     /** What counts: decoded and not struck, in order. */

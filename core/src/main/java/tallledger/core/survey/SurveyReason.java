@@ -44,6 +44,7 @@ enum SurveyReason implements ReasonCode {
     RUN_ENGAGES_AND_NOT("run.engages-and-not"),
     RUN_QUIET_AND_NOISY("run.quiet-and-noisy"),
     RUN_READ_WITHOUT_DRIVE("run.read-without-drive", "typed"),
+    STRAY_AFTER_CLOSED("stray.after-closed"),
     STRAY_KIND("stray.kind", "kind"),
     STRAY_SETTINGS("stray.settings", "event"),
     RATIO_TOLD("ratio.told", "part", "against", "ratio"), RATIO_FASTER("ratio.faster", "part", "against", "ratio"),

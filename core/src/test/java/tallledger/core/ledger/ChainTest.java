@@ -116,4 +116,18 @@ class ChainTest {
         entries.set(1, Entry.following(Optional.of(chain("other").get(0)), draft("two")));
         assertThat(Chain.firstBreak(entries)).get().extracting(b -> b.because().code()).isEqualTo("chain.unlinked");
     }
+
+    /** What stands behind the entry that closes a book fits the chain and is a break all the same, whoever counts on from where. */
+    @Test
+    void nothingFollowsTheEntryThatCloses() {
+        List<Entry> entries = new ArrayList<>(chain("one"));
+        entries.add(Entry.following(Optional.of(entries.get(0)), Draft.of(By.of(AT, "Q"), "CLOSED", "", Map.of())));
+        assertThat(Chain.firstBreak(entries)).isEmpty();
+        entries.add(Entry.following(Optional.of(entries.get(1)), draft("more")));
+        for (Optional<Chain.Break> found : List.of(Chain.firstBreak(entries),
+                Chain.firstBreak(Optional.of(entries.get(1)), entries.subList(2, 3)))) {
+            assertThat(found.orElseThrow().sequence()).isEqualTo(3);
+            assertThat(found.orElseThrow().because().code()).isEqualTo("chain.after-closed");
+        }
+    }
 }

@@ -155,6 +155,13 @@ class SealCheckTest {
                             KEY.getPrivate()));
                     h.files.put("verify.html", OTHER);
                 }, found(What.FILE_CHANGED, "verify.html")),
+                change("an entry behind the closing, the seal thrown away", h -> {
+                    Map<String, Object> end = h.books.get("SURVEY").get(3);
+                    Entry last = Entry.handedOver(end, 4);
+                    h.books.get("SURVEY").add(Entry.following(Optional.of(last), Draft.of(ME, "REMARK", "", Map.of("text", "good")))
+                            .handedOver());
+                    h.seal = Optional.empty();
+                }, found(What.ENTRY_AFTER, "SURVEY 5")),
                 change("the seal thrown away", h -> h.seal = Optional.empty(), found(What.SEAL_MISSING, "seal.json")),
                 change("the end cut off", h -> h.books.get("SURVEY").remove(3), found(What.SEAL_CHAIN, "SURVEY 3"),
                         found(What.SEAL_CLOSING, "seal.json")), change("sealed again over fewer entries", h -> {

@@ -1,16 +1,10 @@
 package tallledger.web.house;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -21,6 +15,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Backups;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.Download;
 import tallledger.web.works.Works;
 
 /** A backup of everything, taken while it runs. */
@@ -73,18 +68,7 @@ class BackupController {
 
     @PostMapping("/house/backup")
     ResponseEntity<StreamingResponseBody> take() throws IOException {
-        Path taken = backups.taken();
-        HttpHeaders headers = new HttpHeaders();
-        headers.setContentType(MediaType.parseMediaType("application/zip"));
-        headers.setContentLength(Files.size(taken));
-        headers.setContentDisposition(ContentDisposition.attachment().filename(NAME.format(clock.instant().atZone(ZoneId.systemDefault())))
-                .build());
-        return new ResponseEntity<>(out -> {
-            try (InputStream in = Files.newInputStream(taken)) {
-                in.transferTo(out);
-            } finally {
-                Files.deleteIfExists(taken);
-            }
-        }, headers, HttpStatus.OK);
+        return Download.of(backups.taken(), NAME.format(clock.instant().atZone(ZoneId.systemDefault())),
+                MediaType.parseMediaType("application/zip"), true);
     }
 }

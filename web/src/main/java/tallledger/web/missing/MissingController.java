@@ -19,6 +19,7 @@ class MissingController {
     @GetMapping("/missing")
     String show(Model model) {
         model.addAttribute("missing", books.heads().missing());
+        model.addAttribute("more", books.heads().more());
         return "missing/missing";
     }
 

@@ -201,7 +201,7 @@ public class Books {
     }
 
     private void noted(BookRow book, Entry entry) {
-        heads.note(book.getId(), entry.sequence(), entry.hash());
+        heads.note(book, entry.sequence(), entry.hash());
         Optional.ofNullable(book.getKind() == BookKind.MACHINE ? book.getId() : book.getMachineId())
                 .ifPresent(machine -> grown.forEach(g -> g.accept(machine)));
     }
@@ -253,6 +253,6 @@ public class Books {
 
     /** What is missing has been read: the store counts as it is from here on. */
     public void told() {
-        heads.told(mapper);
+        heads.told(mapper.books(), mapper);
     }
 }

@@ -92,7 +92,7 @@ public class HandedShelf {
         List<Entry> shown = new ArrayList<>(versions);
         Machine machine = new Machine(0, Math.max(version, 1), description.get(), shown, Map.of(), Chain.firstBreak(versions));
         return new Survey(0, machine, Math.max(version, 1), tallledger.core.survey.Survey.fold(description.get(), house.at(rules), entries),
-                rules, List.of(), Chain.firstBreak(entries));
+                rules, List.of(), Chain.firstBreak(entries), Chain.firstBreak(versions));
     }
 
     private static Optional<MachineDescription> read(Entry entry) {

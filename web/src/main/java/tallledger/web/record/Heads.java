@@ -8,8 +8,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -22,9 +25,10 @@ import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
 
 /**
- * The last entry of every book, kept in a plain file beside the database: {@code book sequence hash}, a line each write, the newest
- * counts. A database that comes back shorter than this (cut, restored, empty) is found at the start; nothing is written until
- * somebody has been told. The line is written after the entry and not forced to the device, so after a power cut it may lag
+ * The last entry of every book and what it is called, kept in a plain file beside the database: {@code book sequence hash title}, a
+ * line each write, the newest counts; of the title the first digits of its SHA-256. A database that comes back shorter than this (cut,
+ * restored, empty) is found at the start; nothing is written until somebody has been told. One that holds more than this, or calls a
+ * book otherwise, is said as well. The line is written after the entry and not forced to the device, so after a power cut it may lag
  * behind by the last few entries, never run ahead.
  */
 @Component
@@ -34,7 +38,7 @@ public class Heads {
     private static final String FILE = "heads.txt";
 
     /** The last entry of a book, as this file has it. */
-    private record Head(int sequence, String hash) {
+    private record Head(int sequence, String hash, String title) {
     }
 
     /**
@@ -56,6 +60,7 @@ public class Heads {
 
     private final Path file;
     private volatile List<Missing> missing = List.of();
+    private volatile List<Reason> more = List.of();
 
     Heads(@Value("${tallledger.data}") Path data) {
         file = data.resolve(FILE);
@@ -66,12 +71,18 @@ public class Heads {
         return missing;
     }
 
+    /** What the database holds and this file does not know, until somebody has been told; it stands in nobody's way. */
+    public List<Reason> more() {
+        return more;
+    }
+
     /** Compares at the start. */
     void compare(List<BookRow> books, LedgerMapper mapper) {
         Map<Long, BookRow> there = books.stream().collect(Collectors.toMap(BookRow::getId, b -> b));
         Map<Long, String> hashes = mapper.heads().stream().collect(Collectors.toMap(HeadRow::book, HeadRow::hash));
         List<Missing> lacking = new ArrayList<>();
-        read().forEach((id, head) -> {
+        Map<Long, Head> noted = read();
+        noted.forEach((id, head) -> {
             BookRow book = there.get(id);
             int has = book == null ? 0 : book.getHead();
             String hash = has == head.sequence() ? hashes.get(id) : has > head.sequence() ? mapper.hash(id, head.sequence()) : "";
@@ -80,15 +91,36 @@ public class Heads {
             }
         });
         missing = List.copyOf(lacking);
+        more = more(books, noted);
+        more.forEach(m -> LOG.warn("The database holds what was not noted as it was written: {} {}", m.code(), m.arguments()));
         lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is "
                 + "answered.", m.book(), m.has(), m.had()));
-        if (lacking.isEmpty()) {
-            write(mapper);
+        if (lacking.isEmpty() && more.isEmpty()) {
+            write(books, mapper);
         }
     }
 
+    private static List<Reason> more(List<BookRow> books, Map<Long, Head> noted) {
+        if (noted.isEmpty()) {
+            return books.isEmpty() ? List.of() : List.of(Reason.of(WebReason.HEADS_NONE, books.size()));
+        }
+        List<Reason> more = new ArrayList<>();
+        for (BookRow book : books) {
+            Head head = noted.get(book.getId());
+            if (head == null && book.getHead() > 0) {
+                more.add(Reason.of(WebReason.HEADS_NEW, book.getTitle(), book.getId(), book.getHead()));
+            } else if (head != null && book.getHead() > head.sequence) {
+                more.add(Reason.of(WebReason.HEADS_MORE, book.getTitle(), book.getId(), head.sequence, book.getHead()));
+            }
+            if (head != null && !head.title.isEmpty() && !head.title.equals(digits(book.getTitle()))) {
+                more.add(Reason.of(WebReason.HEADS_TITLE, book.getTitle(), book.getId()));
+            }
+        }
+        return List.copyOf(more);
+    }
+
     /** Somebody has read what is missing: from here on the database counts as it is. What was known stays in a file of its own. */
-    void told(LedgerMapper mapper) {
+    void told(List<BookRow> books, LedgerMapper mapper) {
         try {
             if (Files.exists(file)) {
                 Files.copy(file, file.resolveSibling("heads-before-" + System.currentTimeMillis() + ".txt"));
@@ -96,24 +128,26 @@ public class Heads {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        write(mapper);
+        write(books, mapper);
         missing = List.of();
+        more = List.of();
     }
 
     /** One more entry. */
-    void note(long book, int sequence, String hash) {
+    void note(BookRow book, int sequence, String hash) {
         try {
-            Files.writeString(file, line(book, sequence, hash), StandardCharsets.UTF_8, StandardOpenOption.CREATE,
+            Files.writeString(file, line(book.getId(), sequence, hash, book.getTitle()), StandardCharsets.UTF_8, StandardOpenOption.CREATE,
                     StandardOpenOption.APPEND);
         } catch (IOException e) {
             LOG.warn("The file of heads could not be written: {}", e.getMessage());
         }
     }
 
-    private void write(LedgerMapper mapper) {
+    private void write(List<BookRow> books, LedgerMapper mapper) {
         try {
+            Map<Long, String> titles = books.stream().collect(Collectors.toMap(BookRow::getId, BookRow::getTitle));
             Path fresh = file.resolveSibling(FILE + ".new");
-            Files.writeString(fresh, mapper.heads().stream().map(h -> line(h.book(), h.sequence(), h.hash()))
+            Files.writeString(fresh, mapper.heads().stream().map(h -> line(h.book(), h.sequence(), h.hash(), titles.get(h.book())))
                     .collect(Collectors.joining()));
             Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (IOException e) {
@@ -121,20 +155,29 @@ public class Heads {
         }
     }
 
-    private static String line(long book, int sequence, String hash) {
-        return book + " " + sequence + " " + hash + "\n";
+    private static String line(long book, int sequence, String hash, String title) {
+        return book + " " + sequence + " " + hash + " " + digits(title) + "\n";
     }
 
-    /** A line cut short by a power cut is left out. */
+    private static String digits(String title) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(title.getBytes(StandardCharsets.UTF_8)), 0, 8);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+
+    /** A line cut short by a power cut is left out; earlier versions noted no title. */
     private Map<Long, Head> read() {
         Map<Long, Head> heads = new TreeMap<>();
         if (!Files.exists(file)) {
             return heads;
         }
         try (Stream<String> lines = Files.lines(file, StandardCharsets.ISO_8859_1)) {
-            lines.map(l -> l.split(" ")).filter(p -> p.length == 3 && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}")
+            lines.map(l -> l.split(" ")).filter(p -> (p.length == 3 || p.length == 4)
+                    && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}")
                     && p[2].matches("[0-9a-f]{64}"))
-                    .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2])));
+                    .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2], p.length == 4 ? p[3] : "")));
         } catch (IOException | UncheckedIOException e) {
             LOG.warn("The file of heads cannot be read: {}", e.getMessage());
             return new HashMap<>();

@@ -10,6 +10,7 @@ import tallledger.core.house.HouseBook;
 import tallledger.core.house.HouseChange;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
 
 /** The house's book: there is one. A change is a new entry in it, so that every version a survey was judged by stays. */
@@ -19,7 +20,7 @@ public class Houses {
     private static final String APPLICATION = "Tall Ledger";
 
     /** The book as read; nobody else writes it, so it is read again only after a change. */
-    private record Kept(Optional<Long> id, int head, HouseBook book) {
+    private record Kept(Optional<Long> id, int head, HouseBook book, Optional<Chain.Break> broken) {
     }
 
     private final Books books;
@@ -45,7 +46,7 @@ public class Houses {
             int before = writtenSoFar();
             Optional<BookRow> row = books.openedBy(BookKind.HOUSE.name());
             known = new Kept(row.map(BookRow::getId), row.map(BookRow::getHead).orElse(0),
-                    HouseBook.of(row.map(books::entries).orElse(List.of()), shipped));
+                    HouseBook.of(row.map(books::entries).orElse(List.of()), shipped), row.flatMap(books::broken));
             keep(known, before);
         }
         return known;
@@ -62,6 +63,11 @@ public class Houses {
 
     public HouseBook book() {
         return kept().book;
+    }
+
+    /** Where its chain breaks; empty while it holds. */
+    public Optional<Chain.Break> broken() {
+        return kept().broken;
     }
 
     /** As it stands now. */

@@ -383,7 +383,15 @@ public class Shelves {
         }
         Fold fold = have.value;
         return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, houses.newest().version(), fold.strays,
-                books.broken(book).or(() -> fold.otherDescription));
+                books.broken(book), fold.otherDescription.or(() -> underneath(machine, fold)));
+    }
+
+    /** A break in the machine's book or the house's up to the version it judges by. */
+    private Optional<Chain.Break> underneath(Machine machine, Fold fold) {
+        return machine.broken().filter(b -> b.sequence() <= fold.judgedBy.version())
+                .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_MACHINE, b.because())))
+                .or(() -> houses.broken().filter(b -> b.sequence() <= fold.rules)
+                .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_HOUSE, b.because()))));
     }
 
     private Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {

@@ -26,10 +26,16 @@ import tallledger.core.survey.Stray;
  * @param core           what its entries come to
  * @param newestRules the house's rules as they stand now; the survey judges by those it names
  * @param unjudged       entries that name a version of the description that cannot be read
- * @param broken         where its record is not what was written: the chain, or the description it judges by
+ * @param own            where its own chain breaks: it takes no entry then
+ * @param underneath     where what it judges by is not what was written: the description or the house's rules
  */
 public record Survey(long id, Machine machine, int machineVersion, tallledger.core.survey.Survey core, int newestRules,
-        List<Stray> unjudged, Optional<Chain.Break> broken) {
+        List<Stray> unjudged, Optional<Chain.Break> own, Optional<Chain.Break> underneath) {
+
+    /** Where its record is not what was written. */
+    public Optional<Chain.Break> broken() {
+        return own.or(() -> underneath);
+    }
 
     /** What its spindle runs come to. */
     public SpindleSurvey folded() {

@@ -2,12 +2,14 @@ package tallledger.web.sealed;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -32,7 +34,9 @@ import tallledger.web.record.Closing;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.record.Unfinished;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.Download;
 import tallledger.web.works.Works;
 
 /** A survey closed and sealed, handed over, gone on with in its next volume; and the films of the visit. */
@@ -47,9 +51,11 @@ class CloseController {
     private final SurveyWriter entries;
     private final Writer writer;
     private final Clock clock;
+    private final Unfinished unfinished;
 
     CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock,
-            Works works) {
+            Works works, Unfinished unfinished) {
+        this.unfinished = unfinished;
         this.works = works;
         this.shelves = shelves;
         this.closing = closing;
@@ -96,16 +102,19 @@ class CloseController {
         return "sealed/close";
     }
 
-    /** The whole survey as one zip, written as it is made. */
+    /** The whole survey as one zip; made whole before anything of it is sent. */
     @GetMapping("/surveys/{id}/survey.zip")
     ResponseEntity<StreamingResponseBody> zip(@PathVariable long id) throws IOException {
         Survey survey = shelves.survey(id);
         handover.ready(survey);
-        HttpHeaders headers = new HttpHeaders();
-        headers.setContentType(MediaType.parseMediaType("application/zip"));
-        headers.setContentDisposition(ContentDisposition.attachment().filename("survey-" + id + "-to-entry-" + survey.head() + ".zip")
-                .build());
-        return new ResponseEntity<>(out -> handover.write(survey, out), headers, org.springframework.http.HttpStatus.OK);
+        Path zip = unfinished.file(".zip");
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(zip))) {
+            handover.write(survey, out);
+        } catch (IOException | RuntimeException failed) {
+            Files.deleteIfExists(zip);
+            throw failed;
+        }
+        return Download.of(zip, "survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"), true);
     }
 
     /** The same as work: there at once where it is quick; with many entries it says how far it is, and can be stopped. */

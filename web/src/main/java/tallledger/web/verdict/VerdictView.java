@@ -63,7 +63,8 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
         Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
                 String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
                 entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
-                survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
+                survey.core().closed().filter(c -> survey.broken().isEmpty())
+                .flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
                 .orElse(""));
         return new VerdictView(judged, survey.core().photos(), remarks(survey), seal);
     }

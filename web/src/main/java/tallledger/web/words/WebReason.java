@@ -8,6 +8,8 @@ import tallledger.core.reason.Sentence;
 /** What pages and forms say of themselves: each with the names of what stands in its sentence. */
 public enum WebReason implements ReasonCode {
     CHAIN_OTHER_DESCRIPTION("chain.other-description", "version"),
+    CHAIN_OTHER_HOUSE("chain.other-house", "because"),
+    CHAIN_OTHER_MACHINE("chain.other-machine", "because"),
     CHAIN_OTHER_RULES("chain.other-rules", "version"),
     CHECK_COLUMN("check.column", "column"),
     CHECK_LINE("check.line", "getRecordNumber", "reason"),
@@ -23,8 +25,12 @@ public enum WebReason implements ReasonCode {
     FEED_LEVER("feed.lever", "length"),
     FORM_NO_KEY("form.no-key"),
     HEADS_BOOK("heads.book", "book", "had"),
+    HEADS_MORE("heads.more", "title", "book", "had", "has"),
+    HEADS_NEW("heads.new", "title", "book", "has"),
+    HEADS_NONE("heads.none", "books"),
     HEADS_OTHER("heads.other", "title", "book", "had"),
     HEADS_SHORTER("heads.shorter", "title", "book", "has", "had"),
+    HEADS_TITLE("heads.title", "title", "book"),
     HOUSE_MOVED_ON("house.moved-on", "seen"),
     ENDS_ONLY("ends.only", "count"),
     CLAIM_STEP_UNKNOWN("claim.step-unknown", "typed"),

@@ -1,16 +1,12 @@
 package tallledger.web.works;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.nio.file.Files;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -78,16 +74,6 @@ class WorkController {
         if (made.isEmpty() || !(made.get() instanceof Works.Made.File file) || !Files.exists(file.path())) {
             return ResponseEntity.notFound().build();
         }
-        HttpHeaders headers = new HttpHeaders();
-        headers.setContentType(file.type());
-        headers.setContentLength(Files.size(file.path()));
-        // Read in the window it was asked from, as a report; anything else is put away.
-        headers.setContentDisposition((file.type().equals(MediaType.APPLICATION_PDF) ? ContentDisposition.inline()
-                        : ContentDisposition.attachment()).filename(file.name()).build());
-        return new ResponseEntity<>(out -> {
-            try (InputStream in = Files.newInputStream(file.path())) {
-                in.transferTo(out);
-            }
-        }, headers, HttpStatus.OK);
+        return Download.of(file.path(), file.name(), file.type(), false);
     }
 }

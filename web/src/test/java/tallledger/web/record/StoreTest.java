@@ -14,6 +14,7 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -27,6 +28,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
@@ -464,6 +466,101 @@ class StoreTest {
                 shown = shelf(app);
             }
             assertThat(shown).contains("Broken at entry 2");
+        }
+    }
+
+    /** An entry that fits the chain, written into the database by another hand. */
+    private static void forged(App app, long book, Draft draft) throws Exception {
+        Entry last = app.bean(Books.class).entries(app.bean(Books.class).book(book)).stream().reduce((a, b) -> b).orElseThrow();
+        app.bean(LedgerMapper.class).insertEntry(app.bean(EntryCodec.class).row(book, Entry.following(Optional.of(last), draft), "forged"));
+    }
+
+    @Test
+    void anEntryBehindTheClosingReopensNothing() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            app.bean(Closing.class).close(app.bean(Shelves.class).survey(survey), "Q", Submission.fresh(1));
+            forged(app, survey, remark("all of it was fine"));
+        }
+        try (App app = App.on(data)) {
+            Survey read = app.bean(Shelves.class).survey(survey);
+            assertThat(read.broken().orElseThrow().because().code()).isEqualTo("chain.after-closed");
+            assertThat(read.core().closed()).isPresent();
+            assertThat(read.core().decoded().counting().map(h -> h.entry().sequence())).doesNotContain(3);
+            Http http = new Http(app);
+            assertThat(http.get("/surveys/" + survey + "/verdict").body()).contains("This record is not what was written",
+                    "Entry 3 stands behind the one that closed the survey").doesNotContain("all of it was fine");
+            assertThat(http.get("/surveys/" + survey + "/run").body()).contains("This record is not what was written");
+            assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(3)))
+                    .isInstanceOf(NotKept.class);
+        }
+    }
+
+    @Test
+    void aHousesBookThatWasChangedIsSaidOnEveryPage() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            app.scenes().houseSaved();
+            survey = survey(app);
+            assertThat(new Http(app).get("/house").body()).doesNotContain("is not what was written");
+            change(app, "update entry set payload = replace(payload, '\"', ' \"') where sequence = 1 and book_id in "
+                    + "(select id from book where kind = 'HOUSE')");
+        }
+        try (App app = App.on(data)) {
+            Http http = new Http(app);
+            for (String page : List.of("/", "/house", "/house/checks", "/house/gauges", "/check")) {
+                assertThat(http.get(page).body()).as(page).contains("The house’s book is not what was written", "Entry 1 was changed");
+            }
+            for (String page : List.of("run", "verdict", "entries")) {
+                assertThat(http.get("/surveys/" + survey + "/" + page).body()).as(page).contains("This record is not what was written",
+                        "The house’s book, by whose rules it judges, is broken. Entry 1 was changed", "What it says rests on that");
+            }
+        }
+    }
+
+    @Test
+    void aMachinesBookThatWasChangedIsSaidInItsSurvey() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            change(app, "update entry set author = 'another' where sequence = 1 and book_id in (select machine_id from book where id = "
+                    + survey + ")");
+        }
+        try (App app = App.on(data)) {
+            assertThat(new Http(app).get("/surveys/" + survey + "/verdict").body())
+                    .contains("The book of the machine’s description it judges by is broken. Entry 1 was changed");
+        }
+    }
+
+    /** What fits the chain and was not noted, a title that is another, a file of heads that is gone: said, until somebody has looked. */
+    @Test
+    void whatWasWrittenByAnotherHandIsSaid() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            forged(app, survey, remark("it ran like a watch"));
+        }
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Heads.class).missing()).isEmpty();
+            assertThat(new Http(app).get("/").body()).contains("The database holds more than was noted");
+            assertThat(new Http(app).get("/missing").body()).contains("1 were noted as they were written, 2 are there");
+            app.bean(Books.class).append(survey, remark("work goes on"), Submission.fresh(2));
+            Http http = new Http(app);
+            http.post("/missing", http.form("/missing", "/missing"));
+            assertThat(new Http(app).get("/").body()).doesNotContain("more than was noted");
+            change(app, "update book set title = 'Another machine' where id = " + survey);
+        }
+        try (App app = App.on(data)) {
+            assertThat(new Http(app).get("/missing").body()).contains("it is called “Another machine”");
+            app.bean(Books.class).told();
+        }
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Heads.class).more()).isEmpty();
+        }
+        Files.delete(data.resolve("heads.txt"));
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Heads.class).more()).extracting(Reason::code).containsExactly("heads.none");
         }
     }
 }
