@@ -1,21 +1,26 @@
 package tallledger.web.record;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
 
 /** Goes through every book once after the start, in the background, so that a broken one is known before anybody opens it. */
 @Component
-class StartCheckUp {
+public class StartCheckUp {
 
     private static final Logger LOG = LoggerFactory.getLogger(StartCheckUp.class);
 
     private final Books books;
     private final Shelves shelves;
     private final Background background;
+    private final List<Reason> unreadable = new CopyOnWriteArrayList<>();
 
     StartCheckUp(Books books, Shelves shelves, Background background) {
         this.shelves = shelves;
@@ -28,17 +33,33 @@ class StartCheckUp {
         background.begin("chain check", this::check);
     }
 
+    /** What of the books cannot be read, as far as they have been gone through; one hides no other. */
+    public List<Reason> unreadable() {
+        return unreadable;
+    }
+
     private void check() {
         for (BookRow book : books.all()) {
             if (background.closing()) {
                 return;
             }
-            books.check(book).ifPresent(b -> {
-                LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(),
-                        book.getTitle(), b.sequence());
-                shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId())
-                        .orElse(book.getId()));
-            });
+            try {
+                books.check(book).ifPresent(b -> {
+                    LOG.warn("The chain of book {} ({}) is broken at entry {}: it opens for reading and takes no entry.", book.getId(),
+                            book.getTitle(), b.sequence());
+                    doubt(book);
+                });
+            } catch (RuntimeException damaged) {
+                if (!background.closing()) {
+                    LOG.warn("Book {} ({}) cannot be read from the disk: {}", book.getId(), book.getTitle(), damaged.getMessage());
+                    unreadable.add(Reason.of(WebReason.BOOK_UNREADABLE, book.getTitle(), book.getId()));
+                    doubt(book);
+                }
+            }
         }
+    }
+
+    private void doubt(BookRow book) {
+        shelves.doubt(book.getKind() == BookKind.MACHINE ? book.getId() : Optional.ofNullable(book.getMachineId()).orElse(book.getId()));
     }
 }

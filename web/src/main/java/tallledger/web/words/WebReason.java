@@ -7,6 +7,7 @@ import tallledger.core.reason.Sentence;
 
 /** What pages and forms say of themselves: each with the names of what stands in its sentence. */
 public enum WebReason implements ReasonCode {
+    BOOK_UNREADABLE("book.unreadable", "title", "book"),
     CHAIN_OTHER_DESCRIPTION("chain.other-description", "version"),
     CHAIN_OTHER_HOUSE("chain.other-house", "because"),
     CHAIN_OTHER_MACHINE("chain.other-machine", "because"),

@@ -26,7 +26,8 @@ public final class Download {
         headers.setContentType(type);
         headers.setContentLength(Files.size(file));
         // Read in the window it was asked from, as a report; anything else is put away.
-        headers.setContentDisposition((type.equals(MediaType.APPLICATION_PDF) ? ContentDisposition.inline() : ContentDisposition.attachment())
+        headers.setContentDisposition((type.equals(MediaType.APPLICATION_PDF) ? ContentDisposition.inline()
+                : ContentDisposition.attachment())
                 .filename(name).build());
         return new ResponseEntity<>(out -> {
             try (InputStream in = Files.newInputStream(file)) {

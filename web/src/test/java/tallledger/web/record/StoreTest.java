@@ -13,6 +13,9 @@ import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.List;
 import java.util.Optional;
 import java.util.Map;
@@ -561,6 +564,39 @@ class StoreTest {
         Files.delete(data.resolve("heads.txt"));
         try (App app = App.on(data)) {
             assertThat(app.bean(Heads.class).more()).extracting(Reason::code).containsExactly("heads.none");
+        }
+    }
+
+    /** The file is damaged where only one book lies: said on the shelf, though nobody opened that book. */
+    @Test
+    void aDatabaseDamagedInItsMiddleIsSaidOnTheShelf() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            Random random = new Random(7);
+            app.bean(Books.class).together(() -> {
+                for (int i = 1; i <= 900; i++) {
+                    String text = (i == 450 ? "the middle one" : "") + random.ints(900, 'a', 'z').mapToObj(Character::toString).collect(Collectors.joining());
+                    app.bean(Books.class).append(survey, remark(text), Submission.fresh(i));
+                }
+                return survey;
+            });
+        }
+        Path file = data.resolve("tall-ledger.mv.db");
+        byte[] bytes = Files.readAllBytes(file);
+        // Wherever one of the middle ones stands, with the page around it.
+        String all = new String(bytes, StandardCharsets.ISO_8859_1);
+        for (int at = all.indexOf("the middle one"); at >= 0; at = all.indexOf("the middle one", at + 1)) {
+            Arrays.fill(bytes, Math.max(8_192, at - 20_000), Math.min(bytes.length - 8_192, at + 20_000), (byte) 0);
+        }
+        Files.write(file, bytes);
+        try (App app = App.on(data)) {
+            StartCheckUp checkUp = app.bean(StartCheckUp.class);
+            for (int i = 0; i < 300 && checkUp.unreadable().isEmpty(); i++) {
+                Thread.sleep(50);
+            }
+            assertThat(new Http(app).get("/").body()).contains("The database is damaged",
+                    "(book " + survey + ") cannot be read from the disk");
         }
     }
 }
