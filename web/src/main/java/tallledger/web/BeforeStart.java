@@ -12,9 +12,12 @@ import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * What is looked at before anything is started, so that what stands in the way is said in one sentence: the port, the folder of
@@ -23,6 +26,8 @@ import java.util.Optional;
 final class BeforeStart {
 
     private static final String IN_USE = "in-use";
+    /** Of an earlier start, stopped hard: uploads that never arrived whole. */
+    private static final String LEFT_BY_THE_SERVER = "unfinished-server";
     private static final String DEMO = "demo-data-made-anew";
     private static final List<String> DEMO_FILES = List.of("tall-ledger.mv.db", "tall-ledger.trace.db", "heads.txt", "heads.txt.new");
     private static final int H2_CORRUPTED = 90030;
@@ -69,6 +74,8 @@ final class BeforeStart {
                         + " are open in another Tall Ledger. Use that one, stop it, or give this one a folder of its own: --data DIR");
             }
             lock = taken;
+            ownersOnly(data);
+            FileSystemUtils.deleteRecursively(data.resolve(LEFT_BY_THE_SERVER));
             return Optional.empty();
         } catch (OverlappingFileLockException here) {
             return Optional.of("The data in " + data
@@ -78,6 +85,13 @@ final class BeforeStart {
                     + "). Make it writable, or choose another folder: --data DIR");
         } catch (IOException e) {
             return Optional.of("The data in " + data + " cannot be used: " + e.getMessage());
+        }
+    }
+
+    /** The key lies in it, and every word somebody said: nobody else's business. */
+    private static void ownersOnly(Path data) throws IOException {
+        if (Files.getFileStore(data).supportsFileAttributeView(PosixFileAttributeView.class)) {
+            Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwx------"));
         }
     }
 

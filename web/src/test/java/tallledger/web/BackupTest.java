@@ -2,8 +2,11 @@ package tallledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -71,14 +74,31 @@ class BackupTest {
             writer.join();
             try (var left = Files.list(data)) {
                 assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-written stays")
-                        .noneMatch(n -> n.startsWith("unfinished"));
+                        .noneMatch(n -> n.startsWith("unfinished") && !n.matches("unfinished-(server|uploads)"));
             }
         }
         Files.writeString(folder.resolve("no.zip"), "no zip");
         assertThat(run(1, bin("restore"), folder.resolve("no.zip").toString(), "--data", data.toString())).contains("Nothing was changed");
-        assertThat(run(0, bin("restore"), zip.toString(), "--data", data.toString())).contains("Restored", "data-before-");
+        assertThat(Files.getPosixFilePermissions(zip)).as("the key is in it").hasSize(2);
+        try (FileChannel running = FileChannel.open(data.resolve("in-use"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock lock = running.lock()) {
+            assertThat(lock.isValid()).isTrue();
+            assertThat(run(1, bin("restore"), zip.toString(), "--data", data.toString())).contains("open in a running Tall Ledger");
+            assertThat(data.resolve("tall-ledger.mv.db")).exists();
+        }
+        byte[] damaged = Files.readAllBytes(zip);
+        damaged[damaged.length / 2] ^= 1;
+        Files.write(folder.resolve("damaged.zip"), damaged);
+        assertThat(run(1, bin("restore"), folder.resolve("damaged.zip").toString(), "--data",
+                data.toString())).contains("Nothing was changed");
+        assertThat(run(0, bin("restore"), zip.toString(), "--data", data + "/")).contains("Restored", "data-before-");
+        try (var left = Files.list(folder)) {
+            assertThat(left.map(p -> p.getFileName().toString())).as("nothing half-unpacked stays").noneMatch(n -> n.contains(".new-"));
+        }
+        assertThat(Files.getPosixFilePermissions(data)).hasSize(3);
         try (App app = App.on(data)) {
             assertThat(app.bean(Books.class).heads().missing()).isEmpty();
+            assertThat(app.bean(Books.class).heads().more()).as("what was written while it was taken is known").isEmpty();
             assertThat(app.bean(Shelves.class).survey(survey).head()).isGreaterThanOrEqualTo(before);
             assertThat(app.bean(Attachments.class).attachment(photo.sha256()).orElseThrow().bytes()).isEqualTo(photo.bytes());
             assertThat(Files.getPosixFilePermissions(data.resolve("seal.key"))).hasSize(2);

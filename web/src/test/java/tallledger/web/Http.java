@@ -58,11 +58,27 @@ public final class Http {
         return post(path, List.copyOf(all.entrySet()));
     }
 
+    /** The same with heads of its own, as a page of elsewhere would send it. */
+    HttpResponse<String> postFrom(Map<String, String> heads, String path, Map<String, String> fields, String... more) {
+        Map<String, String> all = new LinkedHashMap<>(fields);
+        for (int i = 0; i < more.length; i += 2) {
+            all.put(more[i], more[i + 1]);
+        }
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app.url(path)))
+                .header("Content-Type",
+                        "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(body(all.entrySet())));
+        heads.forEach(request::header);
+        return send(request.build());
+    }
+
+    private static String body(java.util.Collection<Map.Entry<String, String>> fields) {
+        return fields.stream().map(e -> enc(e.getKey()) + "=" + enc(e.getValue())).collect(Collectors.joining("&"));
+    }
+
     /** With fields that may stand there more than once, as boxes that are ticked do. */
     public HttpResponse<String> post(String path, List<Map.Entry<String, String>> fields) {
-        String body = fields.stream().map(e -> enc(e.getKey()) + "=" + enc(e.getValue())).collect(Collectors.joining("&"));
         return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build());
+                .POST(HttpRequest.BodyPublishers.ofString(body(fields))).build());
     }
 
     /** A photograph of so many bytes, all nought, as a browser would send it. */

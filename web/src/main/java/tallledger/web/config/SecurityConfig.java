@@ -1,6 +1,10 @@
 package tallledger.web.config;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -8,6 +12,7 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** CSRF on, no inline script, nothing from elsewhere. The CSRF token lives in a cookie, so that a half-typed form outlives a restart. */
@@ -18,15 +23,18 @@ class SecurityConfig {
             "img-src 'self'", "font-src 'self'", "connect-src 'self'", "form-action 'self'", "base-uri 'none'",
             "frame-ancestors 'none'");
 
-    /** The largest form there is, a photograph's, bytes. */
-    private static final long MOST_FORM = 15L * 1024 * 1024;
-
     /** Answers only to this machine's own names, so that no page elsewhere can reach it under a name of its own. */
     @Bean
     StrictHttpFirewall ownNamesOnly() {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
         firewall.setAllowedHostnames(Set.of("localhost", "127.0.0.1", "[::1]", "::1")::contains);
         return firewall;
+    }
+
+    /** Reads no request for longer than it may take. */
+    @Bean
+    WebServerFactoryCustomizer<TomcatServletWebServerFactory> slowConnectionsAreCut() {
+        return factory -> factory.setProtocol(Connections.class.getName());
     }
 
     private static CookieCsrfTokenRepository tokens() {
@@ -36,19 +44,18 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, @Value("${tallledger.patience-ms}") long patience) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .addFilterBefore(new Arriving(patience), CsrfFilter.class)
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
                 .headers(headers -> headers
                         .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) -> {
-                    // A photograph over the limit is never parsed, so its token is not found either: say what is the matter.
-                    boolean large = request.getContentLengthLong() > MOST_FORM;
-                    response.setStatus(large ? 413 : 403);
-                    request.getRequestDispatcher(large ? "/sorry/photo-large" : "/sorry/form-expired").forward(request, response);
+                    response.setStatus(HttpServletResponse.SC_FORBIDDEN);
+                    request.getRequestDispatcher("/sorry/form-expired").forward(request, response);
                 }))
                 .build();
     }

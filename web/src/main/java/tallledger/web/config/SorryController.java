@@ -7,6 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.http.HttpStatus;
@@ -39,9 +40,10 @@ class SorryController implements ErrorController {
         return sorry(model, "sorry.form-expired");
     }
 
-    @RequestMapping("/sorry/photo-large")
-    String photoLarge(Model model) {
-        return sorry(model, "sorry.photo-large");
+    /** What was refused before it was read. */
+    @RequestMapping("/sorry/unread")
+    String refusedUnread(@RequestAttribute(name = Arriving.WHY, required = false) String code, Model model) {
+        return sorry(model, code == null ? "sorry.bad-request" : code);
     }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)

@@ -3,13 +3,13 @@ package tallledger.web.record;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.Enumeration;
-import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
@@ -20,13 +20,13 @@ import tallledger.web.words.WebReason;
 
 /**
  * Everything that is kept, as one zip, while it goes on being written: the database as it stands at one moment, the file of heads and the
- * key. The heads are read first: what is written meanwhile is then more than they know, never less.
+ * key. The heads are read first, so that they never know more than the copy; those noted while it was made follow, so that what it holds
+ * more than that is known to be its own.
  */
 @Component
 public class Backups {
 
-    /** What lies beside the database and belongs to it. */
-    private static final List<String> BESIDE = List.of("heads.txt", "seal.key");
+    private static final String KEY = "seal.key";
 
     private static final int A_PART = 64 * 1024;
 
@@ -82,16 +82,15 @@ public class Backups {
     private Path made(Path whole, Watch watch) throws IOException, SQLException {
         Path database = data.resolve(whole.getFileName() + ".db");
         try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(whole))) {
-            for (String name : BESIDE) {
-                if (Files.exists(data.resolve(name))) {
-                    zip.putNextEntry(new ZipEntry(name));
-                    Files.copy(data.resolve(name), zip);
-                    zip.closeEntry();
-                }
+            String noted = read(Heads.FILE);
+            String key = read(KEY);
+            if (!key.isEmpty()) {
+                put(zip, KEY, key);
             }
             watch.copies();
             copied(database);
             add(database, zip, watch);
+            put(zip, Heads.FILE, Heads.inABackup(noted, read(Heads.FILE)));
         } catch (IOException | SQLException | RuntimeException failed) {
             Files.deleteIfExists(whole);
             throw failed;
@@ -99,6 +98,16 @@ public class Backups {
             Files.deleteIfExists(database);
         }
         return whole;
+    }
+
+    private String read(String name) throws IOException {
+        return Files.exists(data.resolve(name)) ? Files.readString(data.resolve(name), StandardCharsets.ISO_8859_1) : "";
+    }
+
+    private static void put(ZipOutputStream zip, String name, String content) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        zip.write(content.getBytes(StandardCharsets.ISO_8859_1));
+        zip.closeEntry();
     }
 
     private void copied(Path to) throws SQLException {

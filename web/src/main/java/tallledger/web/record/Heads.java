@@ -11,13 +11,11 @@ import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -35,7 +33,9 @@ import tallledger.core.reason.Reason;
 public class Heads {
 
     private static final Logger LOG = LoggerFactory.getLogger(Heads.class);
-    private static final String FILE = "heads.txt";
+    static final String FILE = "heads.txt";
+    /** Before the lines noted while a backup was made: the copy may hold so much, and need not. */
+    private static final String MEANWHILE = "meanwhile\n";
 
     /** The last entry of a book, as this file has it. */
     private record Head(int sequence, String hash, String title) {
@@ -81,7 +81,8 @@ public class Heads {
         Map<Long, BookRow> there = books.stream().collect(Collectors.toMap(BookRow::getId, b -> b));
         Map<Long, String> hashes = mapper.heads().stream().collect(Collectors.toMap(HeadRow::book, HeadRow::hash));
         List<Missing> lacking = new ArrayList<>();
-        Map<Long, Head> noted = read();
+        String text = text();
+        Map<Long, Head> noted = read(text.split(MEANWHILE)[0]);
         noted.forEach((id, head) -> {
             BookRow book = there.get(id);
             int has = book == null ? 0 : book.getHead();
@@ -91,7 +92,7 @@ public class Heads {
             }
         });
         missing = List.copyOf(lacking);
-        more = more(books, noted);
+        more = more(books, read(text));
         more.forEach(m -> LOG.warn("The database holds what was not noted as it was written: {} {}", m.code(), m.arguments()));
         lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is "
                 + "answered.", m.book(), m.has(), m.had()));
@@ -167,21 +168,31 @@ public class Heads {
         }
     }
 
-    /** A line cut short by a power cut is left out; earlier versions noted no title. */
-    private Map<Long, Head> read() {
-        Map<Long, Head> heads = new TreeMap<>();
-        if (!Files.exists(file)) {
-            return heads;
-        }
-        try (Stream<String> lines = Files.lines(file, StandardCharsets.ISO_8859_1)) {
-            lines.map(l -> l.split(" ")).filter(p -> (p.length == 3 || p.length == 4)
-                    && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}")
-                    && p[2].matches("[0-9a-f]{64}"))
-                    .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2], p.length == 4 ? p[3] : "")));
-        } catch (IOException | UncheckedIOException e) {
+    /**
+     * The file as it goes into a backup.
+     *
+     * @param before as it was when the database began to be copied
+     * @param after  as it was then
+     */
+    static String inABackup(String before, String after) {
+        return before.equals(after) ? before : before + MEANWHILE + after;
+    }
+
+    private String text() {
+        try {
+            return Files.exists(file) ? Files.readString(file, StandardCharsets.ISO_8859_1) : "";
+        } catch (IOException e) {
             LOG.warn("The file of heads cannot be read: {}", e.getMessage());
-            return new HashMap<>();
+            return "";
         }
+    }
+
+    /** A line cut short by a power cut is left out; earlier versions noted no title. */
+    private static Map<Long, Head> read(String text) {
+        Map<Long, Head> heads = new TreeMap<>();
+        text.lines().map(l -> l.split(" ")).filter(p -> (p.length == 3 || p.length == 4)
+                && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}") && p[2].matches("[0-9a-f]{64}"))
+                .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2], p.length == 4 ? p[3] : "")));
         return heads;
     }
 }

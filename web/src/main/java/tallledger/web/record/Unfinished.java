@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * Files that are being made, to be taken away and deleted. They lie beside the data, where there is room if there is any; what a hard stop
@@ -16,6 +17,9 @@ import org.springframework.stereotype.Component;
 public class Unfinished {
 
     private static final String PREFIX = "unfinished-";
+    /** Folders named in application.properties: where the server keeps its own, in use already, and where what is uploaded arrives. */
+    private static final String SERVER = PREFIX + "server";
+    private static final String UPLOADS = PREFIX + "uploads";
 
     private final Path data;
 
@@ -33,8 +37,11 @@ public class Unfinished {
     void clear() throws IOException {
         try (DirectoryStream<Path> left = Files.newDirectoryStream(data, PREFIX + "*")) {
             for (Path file : left) {
-                Files.deleteIfExists(file);
+                if (!file.endsWith(SERVER)) {
+                    FileSystemUtils.deleteRecursively(file);
+                }
             }
         }
+        Files.createDirectories(data.resolve(UPLOADS));
     }
 }

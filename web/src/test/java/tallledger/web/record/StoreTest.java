@@ -576,7 +576,8 @@ class StoreTest {
             Random random = new Random(7);
             app.bean(Books.class).together(() -> {
                 for (int i = 1; i <= 900; i++) {
-                    String text = (i == 450 ? "the middle one" : "") + random.ints(900, 'a', 'z').mapToObj(Character::toString).collect(Collectors.joining());
+                    String text = (i == 450 ? "the middle one" : "")
+                            + random.ints(900, 'a', 'z').mapToObj(Character::toString).collect(Collectors.joining());
                     app.bean(Books.class).append(survey, remark(text), Submission.fresh(i));
                 }
                 return survey;

@@ -1,0 +1,78 @@
+package tallledger.web.config;
+
+import jakarta.servlet.ServletRequest;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.apache.coyote.http11.Http11NioProtocol;
+
+/**
+ * Tomcat's connections, of which those are cut whose request does not arrive in time. Its own time-outs are for each read by itself: a
+ * byte every few seconds holds a connection, and the thread that reads it, for as long as somebody likes.
+ */
+public class Connections extends Http11NioProtocol {
+
+    private static final long LOOKED_AT_EVERY = 100;
+    private static final Map<Reading, Boolean> READINGS = new ConcurrentHashMap<>();
+
+    private ScheduledExecutorService watch;
+
+    /** A request that is being read. */
+    static final class Reading {
+
+        private final int port;
+        private final int ours;
+        private final long until;
+
+        private Reading(ServletRequest request, long until) {
+            this.port = request.getRemotePort();
+            this.ours = request.getLocalPort();
+            this.until = until;
+        }
+
+        void ends() {
+            READINGS.remove(this);
+        }
+    }
+
+    /** @param patience ms */
+    static Reading reading(ServletRequest request, long patience) {
+        Reading reading = new Reading(request, System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patience));
+        READINGS.put(reading, true);
+        return reading;
+    }
+
+    @Override
+    public void start() throws Exception {
+        super.start();
+        watch = Executors.newSingleThreadScheduledExecutor(work -> {
+            Thread thread = new Thread(work, "slow connections");
+            thread.setDaemon(true);
+            return thread;
+        });
+        watch.scheduleWithFixedDelay(this::cutTheLate, LOOKED_AT_EVERY, LOOKED_AT_EVERY, TimeUnit.MILLISECONDS);
+    }
+
+    @Override
+    public void stop() throws Exception {
+        if (watch != null) {
+            watch.shutdownNow();
+        }
+        super.stop();
+    }
+
+    /** Ends a connection from here, whatever is still to come over it. */
+    static void cut(ServletRequest request) {
+        READINGS.put(new Reading(request, System.nanoTime()), true);
+    }
+
+    private void cutTheLate() {
+        long now = System.nanoTime();
+        READINGS.keySet().stream().filter(r -> r.ours == getLocalPort() && r.until <= now).forEach(late -> {
+            getEndpoint().getConnections().stream().filter(c -> c.getRemotePort() == late.port).forEach(c -> c.close());
+            READINGS.remove(late);
+        });
+    }
+}
