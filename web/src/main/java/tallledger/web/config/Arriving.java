@@ -61,7 +61,7 @@ final class Arriving extends OncePerRequestFilter {
         if (!place.tryAcquire()) {
             answer(refused.orElse(new Refusal(HttpServletResponse.SC_SERVICE_UNAVAILABLE, "sorry.busy")), request, response);
             // The server would read to the end what is refused, for as long as that takes.
-            Connections.cut(request);
+            Connections.Ends.end(request);
             return;
         }
         try {

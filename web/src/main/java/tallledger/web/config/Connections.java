@@ -1,11 +1,17 @@
 package tallledger.web.config;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.ServletRequest;
+import java.io.IOException;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.apache.catalina.connector.Request;
+import org.apache.catalina.connector.Response;
+import org.apache.catalina.valves.ValveBase;
+import org.apache.coyote.ActionCode;
 import org.apache.coyote.http11.Http11NioProtocol;
 
 /**
@@ -63,9 +69,25 @@ public class Connections extends Http11NioProtocol {
         super.stop();
     }
 
-    /** Ends a connection from here, whatever is still to come over it. */
-    static void cut(ServletRequest request) {
-        READINGS.put(new Reading(request, System.nanoTime()), true);
+    /** Gives each request the means to end its connection at once. */
+    static final class Ends extends ValveBase {
+
+        private static final String END = "tallledger.end";
+
+        Ends() {
+            super(true);
+        }
+
+        @Override
+        public void invoke(Request request, Response response) throws IOException, ServletException {
+            request.setAttribute(END, (Runnable) () -> response.getCoyoteResponse().action(ActionCode.CLOSE_NOW, null));
+            getNext().invoke(request, response);
+        }
+
+        /** Whatever is still to come over its connection is not read; what was answered has been sent. */
+        static void end(ServletRequest request) {
+            ((Runnable) request.getAttribute(END)).run();
+        }
     }
 
     private void cutTheLate() {

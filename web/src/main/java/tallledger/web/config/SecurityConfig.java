@@ -34,7 +34,10 @@ class SecurityConfig {
     /** Reads no request for longer than it may take. */
     @Bean
     WebServerFactoryCustomizer<TomcatServletWebServerFactory> slowConnectionsAreCut() {
-        return factory -> factory.setProtocol(Connections.class.getName());
+        return factory -> {
+            factory.setProtocol(Connections.class.getName());
+            factory.addContextValves(new Connections.Ends());
+        };
     }
 
     private static CookieCsrfTokenRepository tokens() {
