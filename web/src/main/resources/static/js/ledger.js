@@ -304,14 +304,15 @@ document.addEventListener("click", (event) => {
 }());
 
 /* What is half typed stays on this tablet until the server says it is recorded, with the key of its form: pressed again after a
-   lost answer it finds the entry it wrote. */
+   lost answer it finds the entry it wrote. Every form that is sent keeps what is in it. */
 (function keep() {
   const PREFIX = "half-typed ";
-  const forms = Array.from(document.querySelectorAll("form.keeps"));
+  const forms = Array.from(document.querySelectorAll("form[method=post], form.keeps"));
   let line = document.querySelector(".connection");
   const read = (name) => (document.cookie.split("; ").find((c) => c.startsWith(name + "=")) || "").slice(name.length + 1);
+  const places = () => Object.keys(localStorage).filter((name) => name.startsWith(PREFIX));
   /* The server names the form it recorded last, by its key, wherever the answer led to. */
-  const sweep = (key) => Object.keys(localStorage).filter((name) => name.startsWith(PREFIX)).forEach((name) => {
+  const sweep = (key) => places().forEach((name) => {
     const kept = localStorage.getItem(name);
     if (key && kept.indexOf('["submission","' + key + '"]') >= 0) { localStorage.removeItem(name); }
   });
@@ -324,69 +325,107 @@ document.addEventListener("click", (event) => {
     line.hidden = true;
     forms[0].before(line);
   }
-  const say = (text) => { line.textContent = text; line.hidden = false; };
+  /* Beside the form it is about, and in sight. */
+  const say = (text, form) => {
+    if (form) { form.before(line); }
+    line.textContent = text;
+    line.hidden = false;
+    if (form) { line.scrollIntoView({ block: "nearest" }); }
+  };
+  const button = (text, press) => {
+    const key = document.createElement("button");
+    key.type = "button";
+    key.className = "button small";
+    key.textContent = text;
+    key.addEventListener("click", press);
+    line.append(" ", key);
+  };
 
   const keepOne = (form) => {
-    const own = () => Array.from(form.elements).filter((e) => e.name && e.name !== "_csrf" && e.type !== "submit" && e.type !== "file");
+    const own = () => Array.from(form.elements)
+        .filter((e) => e.name && e.name !== "_csrf" && !/^(submit|button|file|fieldset|output)$/.test(e.type));
+    const typable = () => own().filter((e) => e.type !== "hidden");
     const ticked = (e) => e.type === "checkbox" || e.type === "radio";
-    const step = form.querySelector("[name=step]");
-    const place = PREFIX + (form.dataset.keeps || location.pathname + " " + (step ? step.value : ""));
+    const keys = ["submission", "seen"];
+    const value = (name) => (form.querySelector("[name=" + name + "]") || {}).value || "";
+    const base = PREFIX + (form.dataset.keeps || (form.classList.contains("keeps") ? location.pathname + " " + value("step")
+        : form.getAttribute("action") + " " + own().filter((e) => e.type === "hidden" && !keys.includes(e.name)).map((e) => e.value).join(" ")));
+    /* Of a description there can be several half typed: each stays by itself, and is offered. */
+    const place = form.dataset.offers ? base + " " + value("submission") : base;
     const save = () => {
       const typed = own().filter((e) => e.type !== "hidden" || form.dataset.whole)
-          .filter((e) => e.name !== "submission" && e.name !== "seen")
+          .filter((e) => !keys.includes(e.name))
         .map((e) => [e.name, e.value, ticked(e) ? e.checked : null]);
-      const keys = ["submission", "seen"].map((name) => [name, (form.querySelector("[name=" + name + "]") || {}).value || ""]);
-      localStorage.setItem(place, JSON.stringify({ typed, keys }));
+      localStorage.setItem(place, JSON.stringify({ typed, keys: keys.map((name) => [name, value(name)]), at: Date.now() }));
     };
-    const setKey = (name, value) => {
+    const setKey = (name, to) => {
       const field = form.querySelector("[name=" + name + "]");
-      if (field && value) { field.value = value; }
+      if (field && to) { field.value = to; }
     };
 
     /* A form that holds a whole description is laid out by the server: rows and cells that are not there yet are asked for. */
     const layOut = (was) => {
-      const put = (name, value) => {
+      const put = (name, to) => {
         const field = document.createElement("input");
         field.type = "hidden";
         field.name = name;
-        field.value = value;
+        field.value = to;
         form.append(field);
       };
       own().forEach((e) => { e.disabled = true; });
-      was.typed.filter(([, , checked]) => checked !== false).forEach(([name, value]) => put(name, value));
-      was.keys.forEach(([name, value]) => put(name, value));
+      was.typed.filter(([, , checked]) => checked !== false).forEach(([name, to]) => put(name, to));
+      was.keys.forEach(([name, to]) => put(name, to));
       put("do", "show");
+      sessionStorage.setItem("laid out", base);
       form.submit();
+    };
+    const isBack = () => {
+      say("What you had half typed here is back.", form.dataset.whole ? null : form);
+      button("Forget it", () => { localStorage.removeItem(place); location.replace(form.dataset.page || location.href); });
     };
     const restore = (was) => {
       own().filter(ticked).forEach((e) => { e.checked = false; });
       const seen = {};
-      was.typed.forEach(([name, value, checked]) => {
-        const fields = own().filter((e) => e.name === name && (checked === null ? !ticked(e) : e.value === value));
+      was.typed.forEach(([name, to, checked]) => {
+        const fields = own().filter((e) => e.name === name && (checked === null ? !ticked(e) : e.value === to));
         if (checked !== null) { fields.forEach((e) => { e.checked = checked; }); return; }
         const nth = seen[name] || 0;
         seen[name] = nth + 1;
-        if (fields[nth]) { fields[nth].value = value; }
+        if (fields[nth]) { fields[nth].value = to; }
       });
       /* An entry goes onto whatever is there by now; a whole description only onto the one it was made from. */
-      was.keys.filter(([name]) => name === "submission" || form.dataset.whole).forEach(([name, value]) => setKey(name, value));
-      say("What you had half typed here is back.");
-      const forget = document.createElement("button");
-      forget.type = "button";
-      forget.className = "button small";
-      forget.textContent = "Forget it";
-      forget.addEventListener("click", () => { localStorage.removeItem(place); location.reload(); });
-      line.append(" ", forget);
+      was.keys.filter(([name]) => name === "submission" || form.dataset.whole).forEach(([name, to]) => setKey(name, to));
+      for (let fold = form.closest("details"); fold; fold = fold.parentElement.closest("details")) { fold.open = true; }
+      isBack();
+    };
+    const isLaidOut = (was) => {
+      const names = new Set(own().map((e) => e.name));
+      return !was.typed.some(([name]) => !names.has(name));
+    };
+    const offer = () => {
+      const others = places().filter((name) => name.startsWith(base + " ") && name !== place)
+          .map((name) => ({ name, was: JSON.parse(localStorage.getItem(name)) })).sort((x, y) => (y.was.at || 0) - (x.was.at || 0));
+      if (!others.length) { return; }
+      const { name, was } = others[0];
+      const called = (was.typed.find(([field]) => field === "name") || [])[1] || "without a name";
+      const more = others.length > 1 ? " (and " + (others.length - 1) + " older)" : "";
+      say("A description you left half typed is kept here: “" + called + "”" + (was.at ? ", " + new Date(was.at).toLocaleString() : "")
+          + more + ".");
+      button("Go on with it", () => { layOut(was); });
+      button("Forget it", () => { localStorage.removeItem(name); line.hidden = true; offer(); });
     };
     const kept = localStorage.getItem(place);
     if (form.dataset.refused) {
-      save();
+      if (typable().length) { save(); }
+      if (sessionStorage.getItem("laid out") === base) { isBack(); }
+    } else if (form.dataset.offers) {
+      offer();
     } else if (kept) {
       const was = JSON.parse(kept);
-      const names = new Set(own().map((e) => e.name));
-      if (form.dataset.whole && was.typed.some(([name]) => !names.has(name))) { layOut(was); return; }
+      if (form.dataset.whole && !isLaidOut(was)) { layOut(was); return; }
       restore(was);
     }
+    sessionStorage.removeItem("laid out");
     form.addEventListener("input", save);
     form.addEventListener("change", save);
 
@@ -396,14 +435,15 @@ document.addEventListener("click", (event) => {
       event.preventDefault();
       const by = event.submitter;
       document.documentElement.dataset.sending = "yes";
-      save();
+      if (typable().length) { save(); }
       fetch("/alive", { cache: "no-store" }).then((answer) => {
         if (!answer.ok) { throw new Error(String(answer.status)); }
         asked = true;
+        if (!value("submission")) { localStorage.removeItem(place); }
         form.requestSubmit(by);
       }).catch(() => {
         delete document.documentElement.dataset.sending;
-        say("No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.");
+        say("No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.", form);
       });
     });
     window.addEventListener("pageshow", () => { asked = false; delete document.documentElement.dataset.sending; });

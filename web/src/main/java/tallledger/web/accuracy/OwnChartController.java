@@ -2,6 +2,7 @@ package tallledger.web.accuracy;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -46,6 +47,8 @@ import tallledger.web.words.Words;
 class OwnChartController {
 
     private static final String PASTED = "pasted";
+    private static final int LONGEST_ROW = 400;
+    private static final int MOST_CELLS = 3;
     private static final int LONGEST = 20_000;
 
     private final Shelves shelves;
@@ -87,6 +90,10 @@ class OwnChartController {
             typed.attempt(PASTED, () -> paste(typed, machine));
             response.setStatus(typed.isClean() ? 200 : 422);
             return page(machine, typed, submission, model);
+        }
+        if (typed.has(PASTED)) {
+            // Its key was not pressed; what is pasted is saved all the same.
+            typed.attempt(PASTED, () -> paste(typed, machine));
         }
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
@@ -134,16 +141,26 @@ class OwnChartController {
         List<String> rows = text.lines().map(String::strip).filter(row -> !row.isEmpty()).toList();
         for (int i = 0; i < rows.size(); i++) {
             String row = rows.get(i);
-            String[] cells = row.split(row.contains(";") ? "\\s*;\\s*" : row.contains("\t") ? "\\s*\\t\\s*" : ",(?!.*,.*,)\\s*", -1);
-            Step step = byName.get(cells[0].strip().toLowerCase(Locale.ROOT));
-            if (step == null || cells.length < 2 || cells.length > 3) {
+            List<String> cells = row.length() > LONGEST_ROW ? List.of() : cells(row);
+            Step step = cells.isEmpty() ? null : byName.get(cells.get(0).toLowerCase(Locale.ROOT));
+            if (step == null || cells.size() < 2 || cells.size() > 3) {
                 throw Refused.because(WebReason.OWN_CHART_LINE, i + 1, row.length() > 60 ? row.substring(0, 60) : row);
             }
-            typed.set(field(step.id()) + ".permissible", cells[1].strip());
-            typed.set(field(step.id()) + ".measured", cells.length > 2 ? cells[2].strip() : "");
+            typed.set(field(step.id()) + ".permissible", cells.get(1));
+            typed.set(field(step.id()) + ".measured", cells.size() > 2 ? cells.get(2) : "");
         }
         typed.set(PASTED, "");
         return true;
+    }
+
+    /** Parted by a semicolon or a tab; else by the last two commas, as a name may have some of its own. */
+    private static List<String> cells(String row) {
+        String sign = row.contains(";") ? ";" : row.contains("\t") ? "\t" : ",";
+        List<String> cells = new ArrayList<>(Stream.of(row.split(sign, -1)).map(String::strip).toList());
+        while (sign.equals(",") && cells.size() > MOST_CELLS) {
+            cells.set(0, cells.get(0) + ", " + cells.remove(1));
+        }
+        return cells;
     }
 
     private List<Step> lines(Machine machine) {

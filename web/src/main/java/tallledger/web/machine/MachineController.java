@@ -114,7 +114,7 @@ class MachineController {
     String blank(@RequestParam Optional<String> start, Model model, HttpServletRequest request) {
         Typed typed = start.flatMap(StartingDescription::named).map(MachineForm::blank).orElseGet(MachineForm::blank);
         typed.set("author", writer.known(request).orElse(""));
-        return form(model, Optional.empty(), typed, Submission.fresh(0), start.isPresent() ? leversOf(typed) : List.of());
+        return form(model, Optional.empty(), typed, Submission.fresh(0), start.isPresent() ? MachineForm.leversSoFar(typed) : List.of());
     }
 
     /** What the drive as typed so far gives: the live half of the Drive screen. */
@@ -251,15 +251,16 @@ class MachineController {
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
+        TakenAlong.take(typed, axes(machine, typed));
         tie(typed, machine);
         Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description),
                 houses.newest().rules());
         if (description.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
-            return form(model, machine, typed, submission, leversOf(typed));
+            return form(model, machine, typed, submission, MachineForm.leversSoFar(typed));
         }
         return machines.write(machine, description.get(), typed, submission, response,
-                next -> form(model, machine, typed, next, leversOf(typed)));
+                next -> form(model, machine, typed, next, MachineForm.leversSoFar(typed)));
     }
 
     /** Buttons that change the form and save nothing: lay out the plate, fill it from a paste, more claim rows. */
@@ -280,26 +281,14 @@ class MachineController {
             case "split" -> MachineForm.split(typed, axes(machine, typed));
             default -> { }
         }
-        List<Lever> levers = leversOf(typed);
+        List<Lever> levers = MachineForm.leversSoFar(typed);
         if (what.equals("unread")) {
             MachineForm.restUnread(typed, prefix.isEmpty() ? levers : MachineForm.levers(typed, prefix), prefix);
         }
         if (typed.get("do").equals("paste") && !levers.isEmpty()) {
-            typed.attempt("pasted", () -> PlatePaste.read(typed.get("pasted"), levers)).ifPresent(cells -> {
-                List<List<String>> keys = SpeedPlate.keysOf(levers);
-                IntStream.range(0, keys.size()).filter(i -> cells.containsKey(keys.get(i)))
-                        .forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(keys.get(i))));
-                typed.set("pasted", "");
-            });
+            PlatePaste.fill(typed, levers);
         }
         return form(model, machine, typed, submission, levers);
-    }
-
-    /** Levers as typed, the grid brought into their shape; empty while the stages do not make sense or have no lever. */
-    private static List<Lever> leversOf(Typed typed) {
-        Optional<DriveTrain> train = MachineForm.train(typed.isClean() ? typed : typed.withoutErrors());
-        train.map(MachineDescription::leversOf).ifPresent(levers -> PlateGrid.reshape(typed, levers, PlateGrid.SPEED));
-        return train.map(MachineDescription::leversOf).orElse(List.of());
     }
 
     private String form(Model model, Optional<Machine> machine, Typed typed, Submission submission, List<Lever> levers) {
@@ -308,7 +297,7 @@ class MachineController {
                 .orElse("Describe a machine"));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        model.addAttribute("grid", typed.has("shape") || !levers.isEmpty() ? PlateGrid.of(levers) : null);
+        model.addAttribute("grid", PlateGrid.kept(typed, levers, PlateGrid.SPEED));
         model.addAttribute("found", PlateFinder.found(typed, PlateGrid.SPEED).orElse(null));
         model.addAttribute("feedFound", PlateFinder.found(typed, PlateGrid.FEED).orElse(null));
         model.addAttribute("drive", drive(typed));
@@ -317,8 +306,10 @@ class MachineController {
         model.addAttribute("threadFound", PlateFinder.found(typed, PlateGrid.THREAD).orElse(null));
         for (String prefix : List.of(PlateGrid.FEED, PlateGrid.THREAD)) {
             List<Lever> its = MachineForm.levers(typed, prefix);
-            PlateGrid.reshape(typed, its, prefix);
-            model.addAttribute(prefix + "Grid", its.isEmpty() ? null : PlateGrid.of(its, prefix));
+            if (!its.isEmpty() || !typed.has(prefix + "Levers")) {
+                PlateGrid.reshape(typed, its, prefix);
+            }
+            model.addAttribute(prefix + "Grid", PlateGrid.kept(typed, its, prefix));
         }
         model.addAttribute("threadCounts", ThreadPlate.Counted.values());
         model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes"));

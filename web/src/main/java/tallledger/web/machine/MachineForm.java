@@ -210,6 +210,13 @@ final class MachineForm {
         return Stream.of(text.split(";")).map(String::strip).filter(t -> !t.isEmpty()).toList();
     }
 
+    /** Levers as typed, the grid brought into their shape; empty while the stages do not make sense or have no lever. */
+    static List<Lever> leversSoFar(Typed typed) {
+        Optional<DriveTrain> train = train(typed.isClean() ? typed : typed.withoutErrors());
+        train.map(MachineDescription::leversOf).ifPresent(levers -> PlateGrid.reshape(typed, levers, PlateGrid.SPEED));
+        return train.map(MachineDescription::leversOf).orElse(List.of());
+    }
+
     /** Levers of the feed or thread plate, one a line: "lever: A B C"; none where the machine has no such plate. */
     static List<Lever> levers(Typed typed, String prefix) {
         String field = prefix + "Levers";

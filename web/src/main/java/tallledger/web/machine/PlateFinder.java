@@ -33,8 +33,8 @@ import tallledger.web.words.WebReason;
  */
 final class PlateFinder {
 
-    private static final String LIST = "list";
-    private static final String COUNTED = "counted";
+    static final String LIST = "list";
+    static final String COUNTED = "counted";
     private static final int MOST_OFFERED = 12;
     private static final int MOST_KEPT = 16;
     private static final List<String> ENDS = List.of(Stage.LOW_END, Stage.HIGH_END);

@@ -67,6 +67,23 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
         return levers.stream().map(lever -> String.join(" ", lever.positions())).collect(Collectors.joining("|"));
     }
 
+    /** The grid as typed; while its levers cannot be read, in the shape it had, so that nothing in it is lost. Null where there is none. */
+    static PlateGrid kept(Typed typed, List<Lever> levers, String prefix) {
+        if (!levers.isEmpty()) {
+            return of(levers, prefix);
+        }
+        List<Lever> formerly = formerly(typed.get(prefix + "shape"));
+        return formerly.isEmpty() ? null : of(formerly, prefix);
+    }
+
+    /** The levers of a shape, without their names; none where it is none, or larger than a plate is. */
+    private static List<Lever> formerly(String shape) {
+        List<Lever> levers = shape.isEmpty() ? List.of()
+                : Arrays.stream(shape.split("\\|")).map(labels -> new Lever("", List.of(labels.split(" ")))).toList();
+        long cells = levers.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * Math.min(b, 1_000));
+        return cells > DriveTrain.MOST_COMBINATIONS ? List.of() : levers;
+    }
+
     /** Moves the typed cells from the shape they were typed in to the levers' present shape, by their labels. */
     static void reshape(Typed typed, List<Lever> levers, String prefix) {
         String now = shapeOf(levers);
@@ -76,9 +93,8 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
             return;
         }
         Map<List<String>, String> values = new HashMap<>();
-        List<Lever> formerly = Arrays.stream(then.split("\\|")).map(labels -> new Lever("", List.of(labels.split(" ")))).toList();
-        long cells = formerly.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * Math.min(b, 1_000));
-        List<List<String>> before = cells > DriveTrain.MOST_COMBINATIONS ? List.of() : SpeedPlate.keysOf(formerly);
+        List<Lever> formerly = formerly(then);
+        List<List<String>> before = formerly.isEmpty() ? List.of() : SpeedPlate.keysOf(formerly);
         for (int i = 0; i < before.size(); i++) {
             values.put(before.get(i), typed.get(field(prefix, i)));
             typed.remove(field(prefix, i));

@@ -1,10 +1,12 @@
 package tallledger.web.machine;
 
 import tallledger.web.forms.CsvRows;
+import tallledger.web.forms.Typed;
 import tallledger.web.words.WebReason;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Refused;
@@ -16,8 +18,19 @@ import tallledger.core.reason.Refused;
 public final class PlatePaste {
 
     public static final int LONGEST = 20_000;
+    static final String FIELD = "pasted";
 
     private PlatePaste() {
+    }
+
+    /** What is pasted goes into the grid; refused where it was pasted, and stays there. */
+    static void fill(Typed typed, List<Lever> levers) {
+        typed.attempt(FIELD, () -> read(typed.get(FIELD), levers)).ifPresent(cells -> {
+            List<List<String>> keys = SpeedPlate.keysOf(levers);
+            IntStream.range(0, keys.size()).filter(i -> cells.containsKey(keys.get(i)))
+                    .forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(keys.get(i))));
+            typed.set(FIELD, "");
+        });
     }
 
     /** Cell texts by key. */
