@@ -11,12 +11,15 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.springframework.util.FileSystemUtils;
 
 /**
@@ -40,8 +43,8 @@ final class BeforeStart {
     }
 
     /** Why it cannot start; empty where nothing stands in the way. */
-    static Optional<String> obstacle(int port, Path data, boolean demoAnew) {
-        return portTaken(port).or(() -> folder(data)).or(() -> demoAnew ? demoMadeAnew(data) : Optional.empty());
+    static Optional<String> obstacle(int port, Path data, boolean demoAnew, String demoFrom) {
+        return portTaken(port).or(() -> folder(data)).or(() -> demoAnew ? demoMadeAnew(data, demoFrom) : Optional.empty());
     }
 
     /** Bound, but never listened at: who waits for the port to answer is not answered by the question whether it is free. */
@@ -101,7 +104,7 @@ final class BeforeStart {
     }
 
     /** The demo is made anew; only what an earlier demo left is ever taken away. */
-    private static Optional<String> demoMadeAnew(Path data) {
+    private static Optional<String> demoMadeAnew(Path data, String from) {
         try {
             if (Files.exists(data.resolve(DEMO_FILES.get(0))) && !Files.exists(data.resolve(DEMO))) {
                 return Optional.of("The folder " + data
@@ -111,9 +114,21 @@ final class BeforeStart {
                 Files.deleteIfExists(data.resolve(file));
             }
             Files.writeString(data.resolve(DEMO), "bin/demo makes the data in this folder anew at each start.\n");
+            if (!from.isBlank() && Files.exists(Path.of(from))) {
+                unpack(Path.of(from), data);
+            }
             return Optional.empty();
         } catch (IOException e) {
             return Optional.of("The demo's old data cannot be taken away: " + e.getMessage());
+        }
+    }
+
+    /** Made once, at the build, and packed as a backup is; without it the application makes its own. */
+    private static void unpack(Path made, Path data) throws IOException {
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(made))) {
+            for (ZipEntry file = zip.getNextEntry(); file != null; file = zip.getNextEntry()) {
+                Files.copy(zip, data.resolve(Path.of(file.getName()).getFileName()), StandardCopyOption.REPLACE_EXISTING);
+            }
         }
     }
 

@@ -24,7 +24,7 @@ public class TallLedger {
             Environment given = event.getEnvironment();
             data[0] = Path.of(given.getProperty("tallledger.data", "data"));
             Optional<String> obstacle = BeforeStart.obstacle(given.getProperty("server.port", Integer.class, 0), data[0],
-                    given.getProperty("tallledger.demo-anew", Boolean.class, false));
+                    given.getProperty("tallledger.demo-anew", Boolean.class, false), given.getProperty("tallledger.demo-from", ""));
             obstacle.ifPresent(TallLedger::stop);
         });
         try {

@@ -415,7 +415,8 @@ document.addEventListener("click", (event) => {
       button("Forget it", () => { localStorage.removeItem(name); line.hidden = true; offer(); });
     };
     const kept = localStorage.getItem(place);
-    if (form.dataset.refused) {
+    const isAnswer = document.body.dataset.answers && sessionStorage.getItem("sent") === place;
+    if (form.dataset.refused || isAnswer) {
       if (typable().length) { save(); }
       if (sessionStorage.getItem("laid out") === base) { isBack(); }
     } else if (form.dataset.offers) {
@@ -439,6 +440,7 @@ document.addEventListener("click", (event) => {
       fetch("/alive", { cache: "no-store" }).then((answer) => {
         if (!answer.ok) { throw new Error(String(answer.status)); }
         asked = true;
+        sessionStorage.setItem("sent", place);
         if (!value("submission")) { localStorage.removeItem(place); }
         form.requestSubmit(by);
       }).catch(() => {
@@ -449,6 +451,7 @@ document.addEventListener("click", (event) => {
     window.addEventListener("pageshow", () => { asked = false; delete document.documentElement.dataset.sending; });
   };
   forms.forEach(keepOne);
+  sessionStorage.removeItem("sent");
 
   const watch = () => fetch("/alive", { cache: "no-store" })
       .then(() => { if (/^(No connection|The connection)/.test(line.textContent)) { line.hidden = true; line.textContent = ""; } })

@@ -28,7 +28,9 @@ final class Packaged implements AutoCloseable {
     /** As bin/tall-ledger starts it. */
     static Packaged application(Path data, int port, String... more) throws IOException, InterruptedException {
         Path app = Path.of(System.getProperty("bench.home", "."), "target/app").toAbsolutePath().normalize();
-        List<String> command = new ArrayList<>(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar",
+        List<String> command = new ArrayList<>(List.of(System.getProperty("bench.java", "").split(" ")));
+        command.removeIf(String::isEmpty);
+        command.addAll(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar",
                         app.resolve("tall-ledger.jar").toString(), "--server.port=" + port, "--tallledger.data=" + data));
         command.addAll(List.of(more));
         return start(command, port, data.resolve("log.txt").toFile());
@@ -58,6 +60,18 @@ final class Packaged implements AutoCloseable {
 
     String url(String path) {
         return "http://localhost:" + port + path;
+    }
+
+    long pid() {
+        return process.pid();
+    }
+
+    /** Memory by kind, as the virtual machine reckons it; empty where it was not told to. */
+    String nativeMemory() throws IOException {
+        Process asked = new ProcessBuilder(System.getProperty("java.home") + "/bin/jcmd", String.valueOf(pid()), "VM.native_memory",
+                "summary")
+                .redirectErrorStream(true).start();
+        return new String(asked.getInputStream().readAllBytes());
     }
 
     /** From the start of the process to the first connection taken. */

@@ -53,6 +53,7 @@ import tallledger.web.record.Attachments;
 import tallledger.web.record.Books;
 import tallledger.web.record.Closing;
 import tallledger.web.record.NotKept;
+import tallledger.web.record.SheetCell;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -628,10 +629,9 @@ class HandoverTest {
         Map<String, String> cells =
                 new TreeMap<>(new HashMap<>(Map.of("=1+1", "'=1+1", "+49 30", "+49 30", "-0.04", "-0.04", "@x", "'@x", "-2+3", "'-2+3",
                         "plain", "plain")));
-        java.lang.reflect.Method plain = Class.forName("tallledger.web.sealed.Tables").getDeclaredMethod("plain", String.class);
-        plain.setAccessible(true);
-        for (Map.Entry<String, String> cell : cells.entrySet()) {
-            assertThat(plain.invoke(null, cell.getKey())).isEqualTo(cell.getValue());
-        }
+        cells.forEach((cell, written) -> {
+            assertThat(SheetCell.written(cell)).isEqualTo(written);
+            assertThat(SheetCell.read(written)).isEqualTo(cell);
+        });
     }
 }

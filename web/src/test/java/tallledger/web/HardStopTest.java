@@ -36,6 +36,7 @@ class HardStopTest {
             page.fill("#author", "Q. Tester");
             page.selectOption("#scope", "SPINDLE_DRIVE");
             page.click("#open-survey button");
+            page.waitForSelector("input[name=safe]");
             for (var check : page.locator("input[name=safe]").all()) {
                 check.check();
             }

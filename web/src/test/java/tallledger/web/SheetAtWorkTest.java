@@ -313,8 +313,7 @@ class SheetAtWorkTest {
         assertThat(page.locator("#wrong-photo").innerText()).contains("no JPEG or PNG, whatever it is called");
         assertThat(page.inputValue("#caption")).isEqualTo("crack");
         page.click("text=Add the photograph");
-        page.waitForSelector("#wrong-photo");
-        assertThat(page.locator("#wrong-photo").innerText()).contains("Choose a photograph first");
+        page.locator("#wrong-photo:has-text('Choose a photograph first')").waitFor();
     }
 
     @Test

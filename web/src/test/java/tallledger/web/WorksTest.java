@@ -322,7 +322,7 @@ class WorksTest {
         page.setInputFiles("#file", tampered);
         page.click("text=Check it >> nth=0");
         page.waitForURL("**/check?of=**");
-        assertThat(browser.text()).contains("this is not what was handed over");
+        assertThat(browser.text()).contains("This is not what was handed over");
         page.navigate(app.url("/check"));
         page.setInputFiles("#file", whole);
         page.click("summary:has-text('Keep it here')");

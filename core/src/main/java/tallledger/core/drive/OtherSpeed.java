@@ -28,6 +28,8 @@ public record OtherSpeed(String what, BigDecimal rpm, Optional<End> end, Optiona
     /** Longest text, and most speeds in it: more is no list of one machine. */
     public static final int LONGEST = 1000;
     public static final int MOST = 40;
+    private static final int LONGEST_LINE = 200;
+    private static final Pattern BLANKS = Pattern.compile("\\s+");
     private static final Pattern LINE =
             Pattern.compile("(?<what>\\p{L}[^\\d:=]*?)\\s*[:=,]?\\s+(?<speeds>\\d[^±%+]*?)"
                     + "\\s*(?:rpm|r/min|min-1)?\\s*(?:(?:±|\\+/?-)\\s*(?<limit>[\\d.,]+)\\s*%)?");
@@ -57,9 +59,11 @@ public record OtherSpeed(String what, BigDecimal rpm, Optional<End> end, Optiona
     }
 
     private static List<OtherSpeed> line(String line) {
-        Matcher m = LINE.matcher(line);
-        if (!m.matches()) {
-            throw Refused.because(DriveReason.OTHER_SPEEDS_LINE, line);
+        // Blanks say no more for being many, and a pattern that may end at any of them would try each.
+        Matcher m = LINE.matcher(BLANKS.matcher(line).replaceAll(" "));
+        if (line.length() > LONGEST_LINE || !m.matches()) {
+            throw Refused.because(DriveReason.OTHER_SPEEDS_LINE, line.length() > LONGEST_LINE
+                    ? line.substring(0, LONGEST_LINE) + "…" : line);
         }
         Optional<BigDecimal> tolerance = Optional.ofNullable(m.group("limit")).map(OtherSpeed::limit);
         String what = m.group("what").strip();

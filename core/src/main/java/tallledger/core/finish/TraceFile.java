@@ -15,6 +15,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HexFormat;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,6 +45,11 @@ public final class TraceFile {
     private static final int LARGEST_UNPACKED = 16 * 1024 * 1024;
     private static final String MAIN = "main.xml";
     private static final String POINTS = "bindata/data.bin";
+    /** Signs in a row of two figures, and rows: more is no trace. */
+    private static final int LONGEST_ROW = 200;
+    private static final int MOST_ROWS = 500_000;
+    /** A height in µm, or a step in mm, beyond this is none; not a number is none either. */
+    private static final double FARTHEST = 1e9;
     /** Heights in a line of the form. */
     private static final int A_LINE = 20;
     private static final double METRE = 1e3;
@@ -74,16 +80,18 @@ public final class TraceFile {
     private static Typed lines(String text) {
         List<double[]> rows = new ArrayList<>();
         int line = 0;
-        for (String row : text.lines().toList()) {
+        for (Iterator<String> all = text.lines().iterator(); all.hasNext();) {
+            String row = all.next().strip();
             line++;
-            String[] cells = row.strip().split("\\s*[;\\t,]\\s*|\\s+");
-            boolean head = rows.isEmpty() && row.chars().noneMatch(Character::isDigit);
-            if (!row.isBlank() && !head) {
-                if (cells.length > 2 || !rows.isEmpty() && rows.get(0).length != cells.length) {
-                    throw Refused.because(FinishReason.FILE_LINE, line);
-                }
-                rows.add(cells(cells, line));
+            if (row.isEmpty() || rows.isEmpty() && row.chars().noneMatch(Character::isDigit)) {
+                continue;
             }
+            String[] cells = row.length() > LONGEST_ROW ? new String[0] : row.split("\\s*[;\\t,]\\s*|\\s+");
+            if (cells.length == 0 || cells.length > 2 || rows.size() > MOST_ROWS
+                    || !rows.isEmpty() && rows.get(0).length != cells.length) {
+                throw Refused.because(FinishReason.FILE_LINE, line);
+            }
+            rows.add(cells(cells, line));
         }
         if (rows.size() < 2) {
             throw Refused.because(FinishReason.FILE_NO_POINTS);
@@ -99,6 +107,9 @@ public final class TraceFile {
                 figures[i] = cells[i].matches("[+-]?[\\d.]+[eE][+-]?\\d{1,2}") ? Double.parseDouble(cells[i]) : TypedNumber.parse(cells[i])
                         .value().doubleValue();
             } catch (Refused | NumberFormatException none) {
+                throw Refused.because(FinishReason.FILE_LINE, line);
+            }
+            if (!(Math.abs(figures[i]) <= FARTHEST)) {
                 throw Refused.because(FinishReason.FILE_LINE, line);
             }
         }
@@ -162,6 +173,9 @@ public final class TraceFile {
             throw Refused.because(FinishReason.FILE_NO_POINTS);
         }
         double dx = number(x, "Increment", 0) * METRE;
+        if (!(Math.abs(dx) <= FARTHEST)) {
+            throw Refused.because(FinishReason.FILE_BROKEN);
+        }
         double scale = number(z, "Increment", 1) * MICROMETRES;
         double offset = number(z, "Offset", 0) * MICROMETRES;
         if (number(root, "SizeY", 1) > 1 || number(root, "SizeZ", 1) > 1) {
@@ -171,10 +185,11 @@ public final class TraceFile {
                 text(z, "DataType"), text(root, "MD5ChecksumPointData"));
         List<Double> um = new ArrayList<>();
         for (int i = 0; i < heights.size(); i++) {
-            if (!Double.isFinite(heights.get(i))) {
+            double height = heights.get(i) * scale + offset;
+            if (!(Math.abs(height) <= FARTHEST)) {
                 throw Refused.because(FinishReason.FILE_DROPOUT, i + 1);
             }
-            um.add(heights.get(i) * scale + offset);
+            um.add(height);
         }
         if (um.size() < 2) {
             throw Refused.because(FinishReason.FILE_NO_POINTS);
@@ -223,9 +238,11 @@ public final class TraceFile {
         NodeList all = root.getElementsByTagNameNS("*", "Datum");
         List<Double> heights = new ArrayList<>();
         for (int i = 0; i < all.getLength(); i++) {
-            String[] cells = all.item(i).getTextContent().strip().split("\\s*;\\s*");
+            String datum = all.item(i).getTextContent();
+            String height = datum.substring(datum.lastIndexOf(';') + 1).strip();
             try {
-                heights.add(cells[cells.length - 1].isEmpty() ? Double.NaN : Double.parseDouble(cells[cells.length - 1]));
+                heights.add(height.isEmpty() ? Double.NaN
+                        : Double.parseDouble(height.substring(0, Math.min(height.length(), LONGEST_ROW))));
             } catch (NumberFormatException none) {
                 throw Refused.because(FinishReason.FILE_DROPOUT, i + 1);
             }

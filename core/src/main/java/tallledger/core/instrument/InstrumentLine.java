@@ -14,7 +14,7 @@ import tallledger.core.reason.Refused;
  */
 public record InstrumentLine(InstrumentKind kind, TypedNumber figure, String unit) {
 
-    private static final int LONGEST = 200;
+    public static final int LONGEST = 200;
 
     /** A line that says nothing is empty. @throws Refused for one that is no reading */
     public static Optional<InstrumentLine> parse(String line) {

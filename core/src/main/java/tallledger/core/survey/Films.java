@@ -53,7 +53,8 @@ public record Films(List<Film> films) {
     }
 
     /**
-     * A chapter: entries of one second share one; it ends where the next begins, the last where the camera was stopped.
+     * A chapter: entries of one second share one; it ends where the next begins, the last with the second in which the camera was
+     * stopped. Begins and ends are whole seconds, and no chapter ends where it begins.
      *
      * @param until a second after it begins where nobody knows when the camera was stopped
      */
@@ -125,7 +126,8 @@ public record Films(List<Film> films) {
         List<Chapter> chapters = new ArrayList<>();
         bySecond.forEach((from, some) -> {
             Duration end = Optional.ofNullable(bySecond.higherKey(from))
-                    .or(() -> films.get(film - 1).length().filter(l -> l.compareTo(from) > 0)).orElse(from.plusSeconds(1));
+                    .or(() -> films.get(film - 1).length().map(l -> Duration.ofSeconds(l.plusMillis(999).toSeconds()))
+                            .filter(l -> l.compareTo(from) > 0)).orElse(from.plusSeconds(1));
             chapters.add(new Chapter(film, from, end, List.copyOf(some)));
         });
         return chapters;

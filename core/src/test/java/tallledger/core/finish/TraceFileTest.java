@@ -74,6 +74,12 @@ class TraceFileTest {
         refuses("trace-file.area", zip(main("D", "1", "<MatrixDimension><SizeX>9</SizeX><SizeY>9</SizeY></MatrixDimension>" + link),
                         new byte[8]));
         refuses("trace-file.dropout", zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum></Datum></DataList>"), new byte[8]));
+        for (String figure : List.of("1e308", "-1e308", "NaN", "Infinity", "1e10")) {
+            refuses("trace-file.dropout", zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum>" + figure + "</Datum></DataList>"),
+                    new byte[8]));
+            refuses("trace-file.dropout", zip(main("D", figure, "<DataList><Datum>1</Datum><Datum>1</Datum></DataList>"), new byte[8]));
+            refuses("trace-file.line", ("0;1\n0.1;" + figure + "\n").getBytes(StandardCharsets.UTF_8));
+        }
         refuses("trace-file.broken", zip("<a><b></a>", new byte[0]));
         refuses("trace-file.broken", zip("<!DOCTYPE a [<!ENTITY e SYSTEM 'file:///etc/hostname'>]><a>&e;</a>", new byte[0]));
         refuses("trace-file.no-main", Arrays.copyOf(new byte[] {'P', 'K', 3, 4}, 200));
@@ -87,6 +93,26 @@ class TraceFileTest {
     @Test
     void anArchiveThatUnpacksWithoutEndIsLeft() throws IOException {
         refuses("trace-file.size", zip("<a/>", new byte[40 * 1024 * 1024]));
+    }
+
+    /** A million blanks pack into a kilobyte: read or refused at once, wherever they stand. */
+    @Test
+    void blanksWithoutEndOccupyNobody() throws IOException {
+        String blanks = " ".repeat(1_000_000);
+        List<byte[]> files = List.of(zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum>1" + blanks + ";" + blanks
+                + "1e-6</Datum></DataList>"),
+                        new byte[8]), ("1" + blanks + "1\n2 3\n").getBytes(StandardCharsets.UTF_8), ("1" + blanks + ";" + blanks
+                                + "1\n2 3\n")
+                .getBytes(StandardCharsets.UTF_8), ("\n".repeat(3_000_000)).getBytes(StandardCharsets.UTF_8));
+        for (byte[] file : files) {
+            long begun = System.nanoTime();
+            try {
+                TraceFile.read(file);
+            } catch (Refused refused) {
+                assertThat(refused.reason()).isNotNull();
+            }
+            assertThat(System.nanoTime() - begun).as("ns").isLessThan(1_500_000_000L);
+        }
     }
 
     private static void refuses(String code, byte[] file) {

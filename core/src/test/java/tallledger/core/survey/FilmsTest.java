@@ -69,6 +69,18 @@ class FilmsTest {
         assertThat(films().at(book.entries().get(4)).orElseThrow().shown()).isEqualTo("1:01:40");
     }
 
+    /** The last entry in the very second in which the camera was stopped: a cue that lasts. */
+    @Test
+    void noChapterEndsWhereItBegins() {
+        write(SurveyEntries.camera(at(0), What.STARTED));
+        write(SurveyEntries.remark(By.of(TEN.plusMillis(20_100), SurveyBook.ME), "last"));
+        write(SurveyEntries.camera(By.of(TEN.plusMillis(20_400), SurveyBook.ME), What.STOPPED));
+        assertThat(films().chapters(1, book.entries())).singleElement().satisfies(c -> {
+            assertThat(c.from().toMillis()).isEqualTo(20_000);
+            assertThat(c.until().toMillis()).isEqualTo(21_000);
+        });
+    }
+
     /** A second film begins where nobody stopped the first; closing stops the last. */
     @Test
     void severalFilmsAreNumbered() {

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -33,6 +34,12 @@ class SorryController implements ErrorController {
 
     SorryController(Store store) {
         this.store = store;
+    }
+
+    /** Whether a page is the answer to a form that was sent: what stands in it then is newer than what the browser kept of it. */
+    @ModelAttribute("answers")
+    String answers(HttpServletRequest request) {
+        return request.getMethod().equals("POST") ? "yes" : null;
     }
 
     @RequestMapping("/sorry/form-expired")

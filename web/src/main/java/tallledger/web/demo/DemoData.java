@@ -3,11 +3,15 @@ package tallledger.web.demo;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import tallledger.core.coverage.School;
@@ -21,6 +25,7 @@ import tallledger.core.family.Phase;
 import tallledger.core.survey.Event.Camera.What;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
+import tallledger.web.record.Backups;
 import tallledger.web.record.Books;
 import tallledger.web.record.Closing;
 import tallledger.web.record.HandedShelf;
@@ -45,8 +50,13 @@ class DemoData implements SmartInitializingSingleton {
     private final Closing closing;
     private final Handover handover;
     private final HandedShelf handed;
+    private final Backups backups;
+    private final String made;
 
-    DemoData(Shelves shelves, Books books, Houses houses, Closing closing, Handover handover, HandedShelf handed) {
+    DemoData(Shelves shelves, Books books, Houses houses, Closing closing, Handover handover, HandedShelf handed, Backups backups,
+            @Value("${tallledger.demo-to:}") String made) {
+        this.backups = backups;
+        this.made = made;
         this.closing = closing;
         this.handover = handover;
         this.handed = handed;
@@ -66,6 +76,18 @@ class DemoData implements SmartInitializingSingleton {
             return true;
         });
         takeIn();
+        if (!made.isBlank()) {
+            keep();
+        }
+    }
+
+    /** As a backup, so that a start need only unpack it. */
+    private void keep() {
+        try {
+            Files.move(backups.taken(), Path.of(made), StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** The sealed survey as its buyer received it: kept to be read, beside our own. */

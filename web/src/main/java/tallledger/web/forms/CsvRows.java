@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import tallledger.web.record.SheetCell;
 
 /** Rows of a table as text: tabs, semicolons or commas part the columns. */
 public final class CsvRows {
@@ -31,10 +32,14 @@ public final class CsvRows {
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setTrim(true).setIgnoreEmptyLines(true).get();
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
             List<Row> rows = new ArrayList<>();
+            int line = 1;
+            int at = 0;
             for (CSVRecord record : parser) {
+                for (; at < record.getCharacterPosition(); at++) {
+                    line += text.charAt(at) == '\n' ? 1 : 0;
+                }
                 if (record.stream().anyMatch(cell -> !cell.isBlank())) {
-                    long before = text.substring(0, (int) record.getCharacterPosition()).chars().filter(c -> c == '\n').count();
-                    rows.add(new Row((int) before + 1, record.stream().toList()));
+                    rows.add(new Row(line, record.stream().map(SheetCell::read).toList()));
                 }
             }
             return Optional.of(rows);

@@ -1,12 +1,12 @@
 package tallledger.web.instruments;
 
-import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.RandomAccessFile;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,6 +17,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import tallledger.core.instrument.Instrument;
 import tallledger.core.instrument.InstrumentKind;
 import tallledger.core.instrument.InstrumentLine;
@@ -98,16 +99,33 @@ record LineInstrument(String where) {
         int port = Integer.parseInt(where.substring(where.lastIndexOf(':') + 1));
         try (Socket socket = new Socket()) {
             socket.connect(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), WAIT_MS);
-            socket.setSoTimeout(WAIT_MS);
             socket.getOutputStream().write(("read " + kind.name().toLowerCase(Locale.ROOT) + "\n").getBytes(StandardCharsets.UTF_8));
             socket.getOutputStream().flush();
-            String line = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8), 256).readLine();
-            InstrumentLine read = InstrumentLine.parse(line == null ? "" : line)
+            InstrumentLine read = InstrumentLine.parse(firstLine(socket))
                     .orElseThrow(() -> Refused.because(InstrumentReason.NOTHING_READ, kind));
             if (read.kind() != kind) {
                 throw Refused.because(InstrumentReason.NOTHING_READ, kind);
             }
             return read;
         }
+    }
+
+    /** The whole line within the time of one reading, and no longer than a line may be; more of it is left where it is. */
+    private static String firstLine(Socket socket) throws IOException {
+        long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(WAIT_MS);
+        ByteArrayOutputStream line = new ByteArrayOutputStream();
+        while (line.size() <= InstrumentLine.LONGEST) {
+            long left = TimeUnit.NANOSECONDS.toMillis(until - System.nanoTime());
+            if (left <= 0) {
+                throw new SocketTimeoutException("no whole line in time");
+            }
+            socket.setSoTimeout((int) left);
+            int one = socket.getInputStream().read();
+            if (one < 0 || one == '\n') {
+                break;
+            }
+            line.write(one);
+        }
+        return line.toString(StandardCharsets.UTF_8).strip();
     }
 }

@@ -62,7 +62,8 @@ public final class ChecksTable {
 
     private static Check line(CSVRecord record) {
         try {
-            return row(record.get("symptom"), record.get("element"), record.get("check"), record.get("low"), record.get("likely"),
+            return row(record.get("symptom"), record.get("element"), SheetCell.read(record.get("check")), record.get("low"),
+                    record.get("likely"),
                     record.get("high"));
         } catch (Refused refused) {
             throw Refused.because(WebReason.CHECK_LINE, record.getRecordNumber() + 1, refused.reason());
@@ -97,7 +98,8 @@ public final class ChecksTable {
         try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new))
                         .setRecordSeparator("\n").get())) {
             for (Check check : checks) {
-                printer.printRecord(check.about(), check.kind().map(Enum::name).orElse(""), check.what(), check.low().toPlainString(),
+                printer.printRecord(check.about(), check.kind().map(Enum::name).orElse(""), SheetCell.written(check.what()),
+                        check.low().toPlainString(),
                         check.likely().toPlainString(), check.high().toPlainString());
             }
         } catch (IOException e) {

@@ -66,7 +66,7 @@ public final class RepairsTable {
 
     private static Repair line(CSVRecord record) {
         try {
-            return row(record.get("about"), record.get("element"), record.get("repair"), List.of(record.get("hours low"),
+            return row(record.get("about"), record.get("element"), SheetCell.read(record.get("repair")), List.of(record.get("hours low"),
                     record.get("hours likely"), record.get("hours high")), List.of(record.get("parts low"), record.get("parts likely"),
                     record.get("parts high")));
         } catch (Refused refused) {
@@ -113,7 +113,7 @@ public final class RepairsTable {
         try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new))
                         .setRecordSeparator("\n").get())) {
             for (Repair r : repairs) {
-                printer.printRecord(r.about(), r.element(), r.what(), plain(r.hours().low()), plain(r.hours().likely()),
+                printer.printRecord(r.about(), r.element(), SheetCell.written(r.what()), plain(r.hours().low()), plain(r.hours().likely()),
                         plain(r.hours().high()), plain(r.parts().low()), plain(r.parts().likely()), plain(r.parts().high()));
             }
         } catch (IOException e) {

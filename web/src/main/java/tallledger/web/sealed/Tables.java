@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -18,6 +17,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
+import tallledger.web.record.SheetCell;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
@@ -27,8 +27,6 @@ import tallledger.web.words.Words;
 class Tables {
 
     /** What a spreadsheet reckons with; a number with its sign is none. */
-    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r].*", Pattern.DOTALL);
-    private static final Pattern NUMBER = Pattern.compile("^[+-]?\\d[\\d ]*(?:[.,]\\d+)?$");
 
     private final Words words;
 
@@ -121,16 +119,11 @@ class Tables {
         StringBuilder csv = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(header.toArray(String[]::new)).get())) {
             for (List<String> row : rows) {
-                printer.printRecord(row.stream().map(Tables::plain).toList());
+                printer.printRecord(row.stream().map(SheetCell::written).toList());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return csv.toString();
-    }
-
-    /** An apostrophe before what would be reckoned. */
-    static String plain(String cell) {
-        return FORMULA.matcher(cell).matches() && !NUMBER.matcher(cell).matches() ? "'" + cell : cell;
     }
 }

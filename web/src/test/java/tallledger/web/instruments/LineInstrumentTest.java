@@ -16,6 +16,8 @@ import java.nio.file.attribute.FileTime;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.instrument.Instrument;
 import tallledger.core.instrument.InstrumentKind;
 import tallledger.core.reason.Refused;
@@ -69,6 +71,32 @@ class LineInstrumentTest {
             server.close();
             refuses(tachometer, "instrument.answers-not");
             bridge.join(2_000);
+        }
+    }
+
+    /** A line without end, and one that drips a sign every half second: neither holds more than a reading's time, nor its memory. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 500})
+    void aSocketThatNeverEndsItsLineIsLeft(int pause) throws Exception {
+        try (ServerSocket server = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
+            Thread bridge = new Thread(() -> {
+                byte[] much = "9".repeat(pause == 0 ? 1_000_000 : 1).getBytes(StandardCharsets.UTF_8);
+                try (Socket socket = server.accept()) {
+                    for (int i = 0; i < 2_000; i++) {
+                        socket.getOutputStream().write(much);
+                        Thread.sleep(pause);
+                    }
+                } catch (IOException | InterruptedException left) {
+                    return;
+                }
+            });
+            bridge.setDaemon(true);
+            bridge.start();
+            Instrument tachometer = LineInstrument.at("socket:localhost:" + server.getLocalPort()).orElseThrow()
+                    .reading(InstrumentKind.TACHOMETER);
+            long begun = System.nanoTime();
+            refuses(tachometer, pause == 0 ? "instrument.long" : "instrument.answers-not");
+            assertThat(System.nanoTime() - begun).as("ns").isLessThan(3_500_000_000L);
         }
     }
 
