@@ -28,7 +28,9 @@ final class Packaged implements AutoCloseable {
     /** As bin/tall-ledger starts it. */
     static Packaged application(Path data, int port, String... more) throws IOException, InterruptedException {
         Path app = Path.of(System.getProperty("bench.home", "."), "target/app").toAbsolutePath().normalize();
-        List<String> command = new ArrayList<>(List.of(System.getProperty("bench.java", "").split(" ")));
+        Path options = app.resolve("../../../bin/java.options").normalize();
+        List<String> command = new ArrayList<>(List.of("@" + options));
+        command.addAll(List.of(System.getProperty("bench.java", "").split(" ")));
         command.removeIf(String::isEmpty);
         command.addAll(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar",
                         app.resolve("tall-ledger.jar").toString(), "--server.port=" + port, "--tallledger.data=" + data));

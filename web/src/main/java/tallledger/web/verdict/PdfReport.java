@@ -58,6 +58,7 @@ class PdfReport {
     /** For Greek, Cyrillic and Arabic, which the others do not hold. */
     private static final String OTHER_SCRIPTS = "DejaVuSans";
     private static final String OTHER_FAMILY = "DejaVu Sans";
+    private static final long WARM_AFTER_MS = 4_000;
     private static final String NOTHING = "<html lang=\"en\"><head><title>A</title><meta name=\"subject\" content=\"A\"/><meta "
             + "name=\"description\" "
             + "content=\"A\"/><style>%s</style></head><body><h1>A</h1><p><b>b</b></p><table><tr><th>c</th><td>d</td></tr></table>"
@@ -84,10 +85,19 @@ class PdfReport {
     @EventListener(ApplicationReadyEvent.class)
     void warm() {
         if (warms) {
-            Thread thread = new Thread(() -> made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH, Photographs.none()),
-                    "warm report");
+            Thread thread = new Thread(this::warmLater, "warm report");
             thread.setDaemon(true);
             thread.start();
+        }
+    }
+
+    /** Behind the first pages, which somebody waits for. */
+    private void warmLater() {
+        try {
+            Thread.sleep(WARM_AFTER_MS);
+            made(NOTHING.formatted(text("static/css/print.css")), Instant.EPOCH, Photographs.none());
+        } catch (InterruptedException ends) {
+            Thread.currentThread().interrupt();
         }
     }
 
