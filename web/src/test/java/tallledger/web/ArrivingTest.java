@@ -90,6 +90,26 @@ class ArrivingTest {
         return URI.create(app.url("/")).getPort();
     }
 
+    /** A head that never ends holds a connection, and nobody. */
+    @Test
+    void slowHeadsKeepNobodyWaiting() throws Exception {
+        List<Socket> slow = new ArrayList<>();
+        try {
+            for (int i = 0; i < 230; i++) {
+                Socket socket = new Socket("localhost", port());
+                socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: local".getBytes(StandardCharsets.US_ASCII));
+                slow.add(socket);
+            }
+            long began = System.nanoTime();
+            assertThat(new Http(app).get("/").statusCode()).isEqualTo(200);
+            assertThat(System.nanoTime() - began).as("ns").isLessThan(2_000_000_000L);
+        } finally {
+            for (Socket socket : slow) {
+                socket.close();
+            }
+        }
+    }
+
     /** More of them than there are threads: pages answer meanwhile, and each is cut when its time is over, however it drips. */
     @Test
     void slowBodiesKeepNobodyWaiting() throws Exception {

@@ -2,6 +2,7 @@ package tallledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import java.util.ArrayList;
@@ -133,5 +134,31 @@ class FormsKeepTest {
         assertThat(lost).isEmpty();
         assertThat(ALL.stream().filter(action -> !actions.contains(action))).as("forms that were not met").isEmpty();
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** What was recorded is kept no longer, also where the answer was lost and the form was pressed again. */
+    @Test
+    void whatWasRecordedIsForgotten() {
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        String entries = "/surveys/" + ready + "/entries";
+        page.navigate(app.url(entries));
+        page.fill(".remark-form [name=text]", "it hums");
+        page.fill(".remark-form [name=author]", "Q. Tester");
+        page.route("**/remark", route -> {
+            route.fetch();
+            route.abort();
+        });
+        page.click(".remark-form button[type=submit]");
+        page.waitForFunction("() => !document.body || !document.documentElement.dataset.sending || location.protocol !== 'http:'");
+        page.unroute("**/remark");
+        page.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("recorded"));
+        page.navigate(app.url(entries));
+        assertThat(page.inputValue(".remark-form [name=text]")).as("its answer was lost").isEqualTo("it hums");
+        page.click(".remark-form button[type=submit]");
+        page.locator("td:has-text('it hums')").first().waitFor();
+        page.navigate(app.url(entries));
+        assertThat(page.inputValue(".remark-form [name=text]")).isEmpty();
+        assertThat(page.locator("text=it hums").count()).as("written once").isEqualTo(1);
     }
 }

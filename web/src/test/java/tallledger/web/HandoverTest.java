@@ -8,6 +8,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -489,6 +490,16 @@ class HandoverTest {
         assertThat(app.status("/surveys/" + other + "/survey.zip")).isEqualTo(200);
         assertThat(http.get("/surveys/" + other + "/verdict").body()).contains("Hand it over");
         assertThat(http.get("/check").statusCode()).isEqualTo(200);
+    }
+
+    /** With its length, so that what comes cut is seen to be; made beside the data, and nothing of it stays there. */
+    @Test
+    void aSurveyIsSentWholeOrSeenToBeCut() throws Exception {
+        HttpResponse<String> answer = new Http(app).get("/surveys/" + survey + "/survey.zip");
+        assertThat(answer.headers().firstValueAsLong("content-length")).hasValue(zip().length);
+        try (var left = Files.list(data.resolve("data"))) {
+            assertThat(left.map(p -> p.getFileName().toString())).noneMatch(name -> name.matches("unfinished.*zip"));
+        }
     }
 
     /** Taken in elsewhere: read by the same fold, with its seal's verdict; once however often; what is no survey is not kept. */

@@ -71,6 +71,8 @@ public class SurveyWriter {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = books.acknowledged(survey.id(), submission);
         if (already.isPresent()) {
+            // Its answer was lost on the way: what the browser kept of it can go now.
+            writer.remember(response, typed.get("author"), submission);
             return next.apply(already.get());
         }
         if (!typed.has("author")) {
@@ -108,6 +110,7 @@ public class SurveyWriter {
     public String writeAll(Survey survey, Typed typed, HttpServletResponse response, Supplier<List<Draft>> read, Page page, String next) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (books.acknowledged(survey.id(), part(submission, 0)).isPresent()) {
+            writer.remember(response, typed.get("author"), submission);
             return next;
         }
         if (!typed.has("author")) {
