@@ -156,7 +156,7 @@ class FormsKeepTest {
         page.navigate(app.url(entries));
         assertThat(page.inputValue(".remark-form [name=text]")).as("its answer was lost").isEqualTo("it hums");
         page.click(".remark-form button[type=submit]");
-        page.locator("td:has-text('it hums')").first().waitFor();
+        Browser.settle(page);
         page.navigate(app.url(entries));
         assertThat(page.inputValue(".remark-form [name=text]")).isEmpty();
         assertThat(page.locator("text=it hums").count()).as("written once").isEqualTo(1);
