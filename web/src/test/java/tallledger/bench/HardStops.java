@@ -77,8 +77,12 @@ public final class HardStops {
             List<Thread> threads = List.of(new Thread(() -> write(written, round)), new Thread(() -> close(closing)),
                     new Thread(() -> export(written)), new Thread(this::backup));
             threads.forEach(Thread::start);
-            // A report takes seconds on a machine that has just started: now and then there is time for it.
-            Thread.sleep(stop % 3 == 0 ? 3_000 + random.nextInt(3_000) : 150 + random.nextInt(1_500));
+            // A zip with its report takes seconds on a machine that has just started: every fifth time one is waited for.
+            int before = exports.get();
+            for (int i = 0; stop % 5 == 0 && exports.get() == before && i < 200; i++) {
+                Thread.sleep(100);
+            }
+            Thread.sleep(150 + random.nextInt(1_500));
             app.kill();
             over = true;
             for (Thread thread : threads) {
@@ -184,7 +188,11 @@ public final class HardStops {
                 HttpResponse<Path> answer =
                         files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + survey + "/survey.zip"))
                         .timeout(Duration.ofSeconds(30)).build(), HttpResponse.BodyHandlers.ofFile(to));
-                if (answer.statusCode() == 200 && !HandedOver.check(to, share -> { }).holds()) {
+                if (answer.statusCode() != 200) {
+                    complaints.add("a zip was answered " + answer.statusCode());
+                    return;
+                }
+                if (!HandedOver.check(to, share -> { }).holds()) {
                     complaints.add("a zip came whole and does not hold");
                 }
                 exports.incrementAndGet();
@@ -236,11 +244,15 @@ public final class HardStops {
                 complaints.add("survey " + survey + " is open again");
             }
         }
+        try (DirectoryStream<Path> arrived = Files.newDirectoryStream(data.resolve("unfinished-uploads"))) {
+            arrived.forEach(file -> complaints.add("an upload is left after stop " + round));
+        }
         if (!client.get("/").body().contains("Shelf")) {
             complaints.add("the shelf does not open after stop " + round);
         }
         Thread.sleep(300);
-        try (DirectoryStream<Path> left = Files.newDirectoryStream(data, "unfinished-*")) {
+        try (DirectoryStream<Path> left = Files.newDirectoryStream(data,
+                file -> file.getFileName().toString().startsWith("unfinished-") && Files.isRegularFile(file))) {
             left.forEach(file -> complaints.add(file.getFileName() + " is left after stop " + round));
         } catch (UncheckedIOException gone) {
             throw gone.getCause();

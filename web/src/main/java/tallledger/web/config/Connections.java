@@ -21,6 +21,7 @@ import org.apache.coyote.http11.Http11NioProtocol;
 public class Connections extends Http11NioProtocol {
 
     private static final long LOOKED_AT_EVERY = 100;
+    private static final long TAKEN_WITHIN = 120_000;
     private static final Map<Reading, Boolean> READINGS = new ConcurrentHashMap<>();
 
     private ScheduledExecutorService watch;
@@ -92,6 +93,8 @@ public class Connections extends Http11NioProtocol {
 
     private void cutTheLate() {
         long now = System.nanoTime();
+        // A browser that asks where to put a download takes none of it meanwhile; a request that arrives has no such reason.
+        getEndpoint().getConnections().forEach(c -> c.setWriteTimeout(TAKEN_WITHIN));
         READINGS.keySet().stream().filter(r -> r.ours == getLocalPort() && r.until <= now).forEach(late -> {
             getEndpoint().getConnections().stream().filter(c -> c.getRemotePort() == late.port).forEach(c -> c.close());
             READINGS.remove(late);

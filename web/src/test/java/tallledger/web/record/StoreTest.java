@@ -121,7 +121,7 @@ class StoreTest {
         try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
                         + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
-            for (int i = 1; i <= 30; i++) {
+            for (int i = 1; i <= Integer.getInteger("cuts", 30); i++) {
                 if (i % 10 == 0) {
                     byte[] bytes = {(byte) i};
                     app.bean(Attachments.class).keep(survey, List.of(AttachmentRow.of("image/png", bytes)), remark("picture " + i),
