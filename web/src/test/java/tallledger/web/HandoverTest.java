@@ -300,6 +300,10 @@ class HandoverTest {
         all.put("a seal's count as a power|SEAL_UNREADABLE", with("seal.json", t -> t.replace(count, count + "e0")));
         all.put("a seal with more in it|SEAL_FORM", with("seal.json", t -> t.replace("{\"closedAt\"", "{\"also\":1,\"closedAt\"")));
         all.put("a seal spaced out|SEAL_FORM", with("seal.json", t -> t.replace("{\"closedAt\"", "{ \"closedAt\"")));
+        for (String field : List.of("lastHash", "count", "closedBy", "closedAt", "publicKey", "files", "signature", "format")) {
+            all.put("a seal without " + field + "|SEAL_UNREADABLE", with("seal.json", t -> t.replace("\"" + field + "\":", "\"x" + field
+                    + "\":")));
+        }
         all.put("a seal of no format|SEAL_UNREADABLE", with("seal.json", t -> t.replace("\"format\":1", "\"format\":true")));
         all.put("a seal whose files are a list|SEAL_UNREADABLE", with("seal.json", t -> t.replaceFirst("\"files\":\\{[^}]*}",
                 "\"files\":[]")));

@@ -11,6 +11,7 @@ import java.util.Base64;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import tallledger.core.ledger.CanonicalJson;
 
@@ -92,12 +93,15 @@ public record Seal(String lastHash, int count, String closedBy, String closedAt,
                 throw new IllegalArgumentException("a seal of format " + fields.get("format"));
             }
             ((Map<?, ?>) fields.get("files")).values().forEach(String.class::cast);
-            return new Seal((String) fields.get("lastHash"), (Integer) fields.get("count"), (String) fields.get("closedBy"),
-                    (String) fields.get("closedAt"), (String) fields.get("publicKey"),
-                    (Map<String, String>) fields.get("files"), (String) fields.get("signature"));
+            return new Seal(text(fields, "lastHash"), (Integer) fields.get("count"), text(fields, "closedBy"), text(fields, "closedAt"),
+                    text(fields, "publicKey"), (Map<String, String>) fields.get("files"), text(fields, "signature"));
         } catch (ClassCastException | NullPointerException notOne) {
             throw new IllegalArgumentException("not a seal", notOne);
         }
+    }
+
+    private static String text(Map<String, Object> fields, String name) {
+        return Objects.requireNonNull((String) fields.get(name));
     }
 
     /** Whether the signature is that of the key it names. */

@@ -169,7 +169,8 @@ public final class HandedOver {
                 found.add(new Found(What.SEAL_UNREADABLE, SealCheck.SEAL));
             }
             return new Found.Checked(List.copyOf(found), seal, whole.title(), whole.entries(), whole.closed(), whole.unheld());
-        } catch (IOException | IllegalArgumentException broken) {
+        } catch (IOException | RuntimeException broken) {
+            // Whatever somebody made of it: it is not what was handed over.
             found.add(new Found(What.ZIP_BROKEN, ""));
             return nothing();
         }
