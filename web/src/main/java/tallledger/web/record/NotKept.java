@@ -12,7 +12,7 @@ public class NotKept extends RuntimeException {
         this.reason = reason;
     }
 
-    NotKept(Reason reason, Throwable cause) {
+    public NotKept(Reason reason, Throwable cause) {
         super(reason.toString(), cause);
         this.reason = reason;
     }

@@ -31,6 +31,7 @@ import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Closing;
+import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
@@ -108,9 +109,14 @@ class CloseController {
         Survey survey = shelves.survey(id);
         handover.ready(survey);
         Path zip = unfinished.file(".zip");
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(zip))) {
-            handover.write(survey, out);
-        } catch (IOException | RuntimeException failed) {
+        try {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(zip))) {
+                handover.write(survey, out);
+            }
+        } catch (IOException noRoom) {
+            Files.deleteIfExists(zip);
+            throw new NotKept(Reason.of(WebReason.WORK_FAILED), noRoom);
+        } catch (RuntimeException failed) {
             Files.deleteIfExists(zip);
             throw failed;
         }
