@@ -33,8 +33,10 @@ public class Backups {
     private final HikariDataSource source;
     private final Path data;
     private final Unfinished unfinished;
+    private final Store store;
 
-    Backups(HikariDataSource source, @Value("${tallledger.data}") Path data, Unfinished unfinished) {
+    Backups(HikariDataSource source, @Value("${tallledger.data}") Path data, Unfinished unfinished, Store store) {
+        this.store = store;
         this.unfinished = unfinished;
         this.source = source;
         this.data = data;
@@ -90,6 +92,7 @@ public class Backups {
             watch.copies();
             copied(database);
             add(database, zip, watch);
+            store.await();
             put(zip, Heads.FILE, Heads.inABackup(noted, read(Heads.FILE)));
         } catch (IOException | SQLException | RuntimeException failed) {
             Files.deleteIfExists(whole);

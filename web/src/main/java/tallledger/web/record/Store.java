@@ -60,6 +60,12 @@ public class Store {
         afterwards.add(then);
     }
 
+    /** Waits for whoever is writing: what can be read of an entry before, is noted after. */
+    void await() {
+        gate.lock();
+        gate.unlock();
+    }
+
     /** Waits for whoever is writing, and makes sure that what was written is on the device. */
     void settle() {
         write(0, () -> true);

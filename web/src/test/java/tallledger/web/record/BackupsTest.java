@@ -23,7 +23,7 @@ class BackupsTest {
         closed.setJdbcUrl("jdbc:h2:mem:gone");
         closed.close();
         for (Path data : new Path[] {folder, folder.resolve("not there")}) {
-            assertThatThrownBy(() -> new Backups(closed, data, new Unfinished(data)).taken())
+            assertThatThrownBy(() -> new Backups(closed, data, new Unfinished(data), null).taken())
                     .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("backup.failed"));
         }
         try (Stream<Path> left = Files.list(folder)) {
