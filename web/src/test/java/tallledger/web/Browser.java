@@ -114,7 +114,8 @@ public final class Browser {
 
     /** Waits until a form that was sent has its answer. */
     public static void settle(Page page) {
-        page.waitForFunction("() => !document.documentElement.dataset.sending", null, new Page.WaitForFunctionOptions().setTimeout(30_000));
+        page.waitForFunction("() => document.documentElement && !document.documentElement.dataset.sending", null,
+                new Page.WaitForFunctionOptions().setTimeout(30_000));
         page.waitForLoadState();
     }
 
