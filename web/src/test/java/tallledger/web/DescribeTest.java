@@ -99,7 +99,7 @@ class DescribeTest {
             assertThat(page.inputValue("#name")).isEqualTo("Kept");
         });
         Http http = new Http(APP);
-        Map.of(1_000, "1,000 lines; a machine has up to 400 speeds", 2_000, "8,889 characters; up to 6,000 are read")
+        Map.of(1_000, "1,000 lines; a machine has up to 400 speeds", 2_000, "8,889 characters; up to 4,000 are read")
                 .forEach((lines, says) -> {
                     String many = IntStream.range(0, lines).mapToObj(String::valueOf).collect(Collectors.joining("\n"));
                     assertThat(http.post("/machines", http.form("/machines/new", "/machines"), "do", "find", "list", many).body())

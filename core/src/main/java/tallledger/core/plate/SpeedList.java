@@ -21,7 +21,7 @@ import tallledger.core.reason.Refused;
  */
 public sealed interface SpeedList {
 
-    int LONGEST = 6_000;
+    int LONGEST = 4_000;
     int MOST_RANGES = 12;
     /** What parts one figure of a list from the next, and the most signs of one with its unit. */
     Pattern BLANKS = Pattern.compile("[\\s,;|/·•–—-]+");
