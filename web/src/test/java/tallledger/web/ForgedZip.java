@@ -7,7 +7,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 import java.util.zip.CRC32;
 
 /** A zip put together byte by byte, so that it can lie in every place. Nothing is packed: what is tried is the container. */
@@ -62,20 +61,12 @@ final class ForgedZip {
         return zip;
     }
 
-    Part part(String name) {
-        return parts.stream().filter(p -> new String(p.central, StandardCharsets.UTF_8).equals(name)).findFirst().orElseThrow();
-    }
-
     ForgedZip with(java.util.function.Consumer<ForgedZip> change) {
         change.accept(this);
         return this;
     }
 
     byte[] written() {
-        return written(UnaryOperator.identity());
-    }
-
-    byte[] written(UnaryOperator<byte[]> last) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream directory = new ByteArrayOutputStream();
         int count = more;
@@ -108,7 +99,7 @@ final class ForgedZip {
         out.writeBytes(bytes(2).putShort((short) comment.length).array());
         out.writeBytes(comment);
         out.writeBytes(after);
-        return last.apply(out.toByteArray());
+        return out.toByteArray();
     }
 
     /** An end record without the length of its comment. */

@@ -281,8 +281,21 @@ final class Container implements Closeable {
         }
     }
 
+    /** Read part by part; one byte is a part. */
+    private abstract static class Parts extends InputStream {
+
+        @Override
+        public int read() throws IOException {
+            byte[] one = new byte[1];
+            return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
+        }
+
+        @Override
+        public abstract int read(byte[] into, int from, int most) throws IOException;
+    }
+
     /** Unpacks a file as it is read; at its end throws where it is more, less or other than was said. */
-    private final class Content extends InputStream {
+    private final class Content extends Parts {
 
         private final Part part;
         private final Inflater inflater = new Inflater(true);
@@ -294,12 +307,6 @@ final class Container implements Closeable {
             this.part = part;
             InputStream packed = new Packed(part.begins(), part.packed);
             unpacked = part.method == STORED ? packed : new InflaterInputStream(packed, inflater, 32 * 1024);
-        }
-
-        @Override
-        public int read() throws IOException {
-            byte[] one = new byte[1];
-            return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
         }
 
         @Override
@@ -325,7 +332,7 @@ final class Container implements Closeable {
     }
 
     /** The bytes of one file as they are packed. */
-    private final class Packed extends InputStream {
+    private final class Packed extends Parts {
 
         private long at;
         private final long end;
@@ -333,12 +340,6 @@ final class Container implements Closeable {
         Packed(long at, long count) {
             this.at = at;
             this.end = at + count;
-        }
-
-        @Override
-        public int read() throws IOException {
-            byte[] one = new byte[1];
-            return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
         }
 
         @Override
