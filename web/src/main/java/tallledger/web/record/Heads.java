@@ -14,7 +14,9 @@ import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.LongPredicate;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -61,6 +63,8 @@ public class Heads {
     private final Path file;
     private volatile List<Missing> missing = List.of();
     private volatile List<Reason> more = List.of();
+    /** Books of which more is said; what is written in them meanwhile is noted once somebody has been told. */
+    private volatile LongPredicate doubted = book -> false;
 
     Heads(@Value("${tallledger.data}") Path data) {
         file = data.resolve(FILE);
@@ -92,7 +96,10 @@ public class Heads {
             }
         });
         missing = List.copyOf(lacking);
-        more = more(books, read(text));
+        Map<Long, Head> atMost = read(text);
+        more = more(books, atMost);
+        Set<Long> known = books.stream().filter(b -> more(List.of(b), atMost).isEmpty()).map(BookRow::getId).collect(Collectors.toSet());
+        doubted = book -> there.containsKey(book) && !known.contains(book);
         more.forEach(m -> LOG.warn("The database holds what was not noted as it was written: {} {}", m.code(), m.arguments()));
         lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is "
                 + "answered.", m.book(), m.has(), m.had()));
@@ -132,10 +139,15 @@ public class Heads {
         write(books, mapper);
         missing = List.of();
         more = List.of();
+        doubted = book -> false;
     }
 
     /** One more entry. */
     void note(BookRow book, int sequence, String hash) {
+        if (doubted.test(book.getId())) {
+            // Noted, it would be known at the next start, and nobody would have been told.
+            return;
+        }
         try {
             Files.writeString(file, line(book.getId(), sequence, hash, book.getTitle()), StandardCharsets.UTF_8, StandardOpenOption.CREATE,
                     StandardOpenOption.APPEND);
@@ -192,7 +204,8 @@ public class Heads {
         Map<Long, Head> heads = new TreeMap<>();
         text.lines().map(l -> l.split(" ")).filter(p -> (p.length == 3 || p.length == 4)
                 && p[0].matches("\\d{1,18}") && p[1].matches("\\d{1,9}") && p[2].matches("[0-9a-f]{64}"))
-                .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2], p.length == 4 ? p[3] : "")));
+                .forEach(p -> heads.put(Long.parseLong(p[0]), new Head(Integer.parseInt(p[1]), p[2],
+                        p.length == 4 && p[3].length() == 16 ? p[3] : "")));
         return heads;
     }
 }

@@ -549,6 +549,9 @@ class StoreTest {
             assertThat(new Http(app).get("/").body()).contains("The database holds more than was noted");
             assertThat(new Http(app).get("/missing").body()).contains("1 were noted as they were written, 2 are there");
             app.bean(Books.class).append(survey, remark("work goes on"), Submission.fresh(2));
+        }
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Heads.class).more()).as("nobody was told yet").hasSize(1);
             Http http = new Http(app);
             http.post("/missing", http.form("/missing", "/missing"));
             assertThat(new Http(app).get("/").body()).doesNotContain("more than was noted");
