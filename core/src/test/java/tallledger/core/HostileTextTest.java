@@ -133,11 +133,17 @@ class HostileTextTest {
         Type[] generic = method.getGenericParameterTypes();
         for (int i = 0; i < made.length; i++) {
             Class<?> type = method.getParameterTypes()[i];
-            Object one = type == String.class ? "" : type.isEnum() ? type.getEnumConstants()[0] : type == int.class ? (Object) 1
-                    : type == boolean.class ? (Object) false : type == BigDecimal.class ? BigDecimal.ONE
-                    : type == Optional.class ? Optional.empty() : type == Rules.class ? Rules.shipped()
-                    : type == House.class ? House.shipped(List.of())
-                    : type == List.class && generic[i] instanceof ParameterizedType ? List.of() : type == Map.class ? Map.of() : null;
+            Object one = type == String.class ? ""
+                    : type.isEnum() ? type.getEnumConstants()[0]
+                            : type == int.class ? (Object) 1
+                                    : type == boolean.class ? (Object) false
+                                            : type == BigDecimal.class ? BigDecimal.ONE
+                                                    : type == Optional.class ? Optional.empty()
+                                                            : type == Rules.class ? Rules.shipped()
+                                                                    : type == House.class ? House.shipped(List.of())
+                                                                            : type == List.class && generic[i] instanceof ParameterizedType
+                                                                                    ? List.of()
+                                                                                    : type == Map.class ? Map.of() : null;
             if (one == null) {
                 return Optional.empty();
             }

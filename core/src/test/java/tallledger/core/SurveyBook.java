@@ -1,7 +1,5 @@
 package tallledger.core;
 
-import tallledger.core.gauge.Grade;
-import tallledger.core.house.House;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -9,21 +7,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import tallledger.core.survey.Survey;
-import tallledger.core.survey.Basis;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.Grade;
+import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 
 /** A survey's entries for tests, written one after the other as the forms would: what must be confirmed is. */
@@ -64,7 +64,7 @@ public final class SurveyBook {
     public Entry run(List<String> settings, String rpm, boolean loaded, ShiftFeel feel, boolean quiet, Symptom... symptoms) {
         Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm));
         return write(SurveyEntries.run(By.of(now, ME), BASIS, spindle(),
-                        new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
+                new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
     }
 
     public Entry step(String id, boolean flagged, String... fieldsAndValues) {
@@ -76,7 +76,7 @@ public final class SurveyBook {
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed,
-                        flagged ? "seen" : ""));
+                flagged ? "seen" : ""));
     }
 
     public MachineDescription machine() {

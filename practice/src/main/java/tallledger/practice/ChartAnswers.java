@@ -38,11 +38,12 @@ final class ChartAnswers {
             case CROSS_LEVELS -> Map.of("sensitivity", "0.02", "feet", "250 mm", "levels",
                     row(5, i -> Math.round(2 * off / 0.02 * i / 4) / 2.0, 1, ""));
             case INDICATOR_STRAIGHT -> Map.of("spacing", "60 mm", "along", row(6, i -> off * 300 / per * Math.sin(Math.PI * i / 5) + hand(),
-                            3, "mm"));
+                    3, "mm"));
             case INDICATOR_PARALLEL -> Map.of("spacing", "25 mm", "along", row(5, i -> off * 100 / per * i / 4 + hand() / 2, 3, "mm"));
             case GRID -> Map.of("stepAcross", "100 mm", "stepDown", "60 mm", "heights", IntStream.range(0, 3)
                     .mapToObj(r -> row(6, i -> off * 500 / per * Math.sin(Math.PI * i / 5) * Math.sin(Math.PI * (r + 1) / 4) + hand(), 3,
-                            "mm")).collect(Collectors.joining("\n")));
+                            "mm"))
+                    .collect(Collectors.joining("\n")));
             case TURNED_HALF -> Map.of("nearFar", "0mm " + mm(off * 200 / per + 0.004).replace(" ", ""), "nearFarTurned",
                     "0mm " + mm(off * 200 / per - 0.004).replace(" ", ""), "between", "200 mm");
             case TWO_PLANES -> Map.of("near", round(off * 0.2, 40), "far", round(off * 0.5, 60), "apart", "280 mm");
@@ -58,7 +59,7 @@ final class ChartAnswers {
                     .collect(Collectors.joining("\n")));
             case LENGTHS -> Map.of("lengths",
                     IntStream.rangeClosed(1, 4).mapToObj(i -> 75 * i + "mm " + mm(75 * i + off * i / 4 + hand()).replace(" ", ""))
-                    .collect(Collectors.joining("\n")));
+                            .collect(Collectors.joining("\n")));
             case THRUST -> Map.of("dip", mm(off * 0.8), "thrust", "0.80");
             case SQUARE -> Map.of("square", mm(off * 200 / per + 0.003), "squareTurned", mm(off * 200 / per - 0.003), "blade", "200 mm");
             case INFEED -> Map.of("infeeds", "0.020mm 0.020mm 0.010mm 0.010mm 0.005mm", "counts", "DIAMETER", "before", "40.000 mm",

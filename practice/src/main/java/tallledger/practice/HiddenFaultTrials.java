@@ -10,27 +10,27 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
-import tallledger.core.gauge.Grade;
-import tallledger.core.house.House;
-import tallledger.core.rules.Rule;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.survey.Survey;
-import tallledger.core.survey.Basis;
 import tallledger.core.blame.Blame;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.gauge.Grade;
+import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.rules.Rule;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
 
@@ -74,7 +74,7 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
             Route route = plan.next().get();
             seconds += seconds(survey, route);
             add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey,
-                            record(survey, route, heard(route, fault, random))));
+                    record(survey, route, heard(route, fault, random))));
         }
         throw new IllegalStateException("a hunt without an end in " + machine.identity().name());
     }

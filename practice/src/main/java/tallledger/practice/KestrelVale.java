@@ -7,9 +7,9 @@ import tallledger.core.drive.MotorRating.Law;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Span;
 import tallledger.core.drive.StageKind;
+import tallledger.core.family.Family;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
-import tallledger.core.family.Family;
 import tallledger.core.motion.Axis;
 import tallledger.core.reason.LengthUnit;
 
@@ -109,7 +109,7 @@ public final class KestrelVale {
                 .has("GUARD_SWITCH -GAP").supply("400", "50", "1.5", "3.9", false).readout("cross slide")
                 .wrong("readout.cross-slide", "lengths=25mm 25.006mm/50mm 50.009mm/75mm 75.017mm/100mm 100.021mm/125mm 125.029mm")
                 .wrong("guard", "log=runs 0.00/guard-opened 3.10/stops 5.40/guard-closed 9.00/starts-by-itself 10.20|remark=it starts "
-                + "as the guard closes")
+                        + "as the guard closes")
                 .claim(Attribute.FASTEST_SPEED, "1400", Source.PLATE, "").build();
     }
 
@@ -126,7 +126,7 @@ public final class KestrelVale {
                 .axis("table", "900 mm", Axis.Per.MIN, "16", "800", "2500")
                 .axis("saddle", "260 mm", Axis.Per.MIN, "16", "800", "2500").axis("knee", "400 mm", Axis.Per.MIN, "6.3", "315", "1000")
                 .wrong("arbor-runout", "first=0.105mm 0.097mm 0.076mm 0.049mm 0.022mm 0.003mm -0.004mm 0.004mm 0.024mm 0.051mm 0.078mm "
-                + "0.098mm|"
+                        + "0.098mm|"
                         + "turned=-0.004mm 0.004mm 0.026mm 0.053mm 0.079mm 0.098mm 0.105mm 0.096mm 0.075mm 0.048mm 0.021mm "
                         + "0.003mm|remark=goes round with the arbor")
                 .wrong("dividing-wheels", "wheels=24 28 32 40 44 48 56 64").build();
@@ -199,9 +199,9 @@ public final class KestrelVale {
                 .has("WAY_COVERS").supply("400", "50", "4", "8.5", true).axis("table", "320 mm", Axis.Per.MIN, "100", "6000", "")
                 .axis("wheel slide", "200 mm", Axis.Per.MIN, "", "", "2000").unloaded(1.01)
                 .wrong("table-reversal", "dwell-left=2|dwell-right=2|log=left-dog 0.00/leaves-left 2.10/right-dog 8.00/leaves-right "
-                + "8.30/left-dog 14.20|remark=no dwell at the right")
+                        + "8.30/left-dog 14.20|remark=no dwell at the right")
                 .wrong("ground-round", "round=0.0180mm 0.0200mm 0.0223mm 0.0200mm 0.0182mm 0.0201mm 0.0222mm 0.0199mm 0.0181mm 0.0202mm "
-                + "0.0221mm 0.0200mm|remark=three lobes, the steady's")
+                        + "0.0221mm 0.0200mm|remark=three lobes, the steady's")
                 .wrong("way-covers", "remark=one wiper torn").build();
     }
 
@@ -212,7 +212,8 @@ public final class KestrelVale {
                 .supply("400", "50", "7.5", "15.2", true).axis("wheel head", "250 mm", Axis.Per.MIN, "", "", "300")
                 .axis("saddle", "400 mm", Axis.Per.MIN, "50", "2000", "").unloaded(1.012)
                 .wrong("spark-out", "passes=4|log=at-zero 0.00/pass 4.10/pass 8.20/pass 12.20/chuck-stops 14.00/wheel-stops "
-                + "14.90/table-parks 17.20|remark=one pass short").build();
+                        + "14.90/table-parks 17.20|remark=one pass short")
+                .build();
     }
 
     /** Centreless grinder: the regulating wheel's drive. */
@@ -237,7 +238,7 @@ public final class KestrelVale {
                 .axis("Y", "400 mm", Axis.Per.MIN, "10", "4000", "15000").axis("Z", "450 mm", Axis.Per.MIN, "10", "4000", "12000")
                 .wrong("circle-test", CIRCLE_WITH_LOST_MOTION)
                 .wrong("commanded-shift", "log=set-below 0.00/runs 2.00/set-above 6.00/stops 7.80/shifts 8.90/hunts 10.10/hunts "
-                + "11.60/alarm 14.00|remark=to and fro, then an alarm")
+                        + "11.60/alarm 14.00|remark=to and fro, then an alarm")
                 .fault("range", "high", Symptom.HUNTS, 1).build();
     }
 }

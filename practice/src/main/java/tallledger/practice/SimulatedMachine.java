@@ -14,13 +14,13 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Span;
+import tallledger.core.evidence.ChartLine;
+import tallledger.core.family.Step;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.family.Step;
 
 /**
  * A machine that can be run: true speeds, scatter, hidden faults.
@@ -33,7 +33,7 @@ import tallledger.core.family.Step;
  * @param wrong       what steps show where they are not as they should be, by step id: fields as a surveyor would type them
  */
 public record SimulatedMachine(MachineDescription description, Map<List<String>, Double> trueSpeeds, double motorFactor,
-                               double scatter, List<HiddenFault> faults, Map<String, Map<String, String>> wrong) {
+        double scatter, List<HiddenFault> faults, Map<String, Map<String, String>> wrong) {
 
     private static final String REMARK = "remark";
 
@@ -92,8 +92,9 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
     private double trueSpeed(Route route) {
         DriveTrain train = description.train();
         Double hidden = trueSpeeds.get(train.plateKey(route));
-        double nominal = hidden != null ? hidden : description.speeds().nominal(route).map(BigDecimal::doubleValue)
-                .or(() -> train.speed(route).map(Span::low)).orElseThrow();
+        double nominal = hidden != null ? hidden
+                : description.speeds().nominal(route).map(BigDecimal::doubleValue)
+                        .or(() -> train.speed(route).map(Span::low)).orElseThrow();
         return nominal * motorFactor;
     }
 

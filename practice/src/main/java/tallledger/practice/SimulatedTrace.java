@@ -28,7 +28,7 @@ final class SimulatedTrace {
         double spacing = past * 1000 / (rpm * teeth);
         String heights = IntStream.range(0, POINTS)
                 .mapToDouble(i -> 10 * Math.sin(2 * Math.PI * i * STEP / spacing) + 0.9 * Math.sin(2 * Math.PI * i * STEP / 1.3)
-                + 0.8 * random.nextGaussian())
+                        + 0.8 * random.nextGaussian())
                 .mapToObj(z -> String.format(Locale.ROOT, "%.2f", z)).collect(Collectors.joining(" "));
         return "ra=|spacing=" + STEP + " mm|past=" + past + "|spindle=" + Math.round(rpm) + "|trace=" + heights;
     }

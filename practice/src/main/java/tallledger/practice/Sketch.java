@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import tallledger.core.drive.GearPair;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
+import tallledger.core.drive.GearPair;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Position;
@@ -21,26 +21,26 @@ import tallledger.core.drive.Span;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
-import tallledger.core.machine.Claim;
-import tallledger.core.machine.ClaimText;
-import tallledger.core.machine.Claim.Attribute;
-import tallledger.core.machine.Claim.Source;
 import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
-import tallledger.core.motion.FeedPlate;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.OwnChart;
 import tallledger.core.family.StepId;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.Claim.Attribute;
+import tallledger.core.machine.Claim.Source;
+import tallledger.core.machine.ClaimText;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedList;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.supply.SupplyPlate;
 
 /** Builds an invented machine stage by stage, and the truth behind it. */
@@ -192,7 +192,8 @@ final class Sketch {
     Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
                 ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel,
-                        new Axis.Rates(per, slowest, fastest, rapid)) : a).toList();
+                        new Axis.Rates(per, slowest, fastest, rapid))
+                : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }
@@ -201,7 +202,8 @@ final class Sketch {
     Sketch readout(String name) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
                 ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), with(a.abilities(), Axis.Ability.READOUT), a.travel(),
-                        a.rates()) : a).toList();
+                        a.rates())
+                : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
     }

@@ -12,13 +12,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
-import tallledger.core.machine.MachineDescription;
-import tallledger.core.motion.Axis;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reading.TypedLength;
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
-import tallledger.core.rules.Unit;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.GrinderRecordings;
@@ -27,11 +20,18 @@ import tallledger.core.evidence.PanelCheck;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Rounds;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SpeedRead;
+import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.rules.Unit;
 
 /**
  * What a surveyor would type at a step of a simulated machine. A sound step's figures lie well within its limits, with scatter;
@@ -85,7 +85,8 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
         double levels = 16 + random.nextInt(6);
         String read = IntStream.rangeClosed(0, 6)
                 .mapToObj(i -> 5 * i + " " + BigDecimal.valueOf(18.5 + levels * (1 - Math.exp(-5 * i / 12.0)) + 0.1 * random.nextGaussian())
-                .setScale(1, RoundingMode.HALF_UP)).collect(Collectors.joining("\n"));
+                        .setScale(1, RoundingMode.HALF_UP))
+                .collect(Collectors.joining("\n"));
         return Map.of("minutes", read, "ambient", "18.0");
     }
 
@@ -102,8 +103,10 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     @Override
     public Map<String, String> feed(MotionRecordings.Feed feed) {
-        BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000) : feed.per() == Axis.Per.REV
-                ? new BigDecimal("0.2") : HUNDRED);
+        BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000)
+                : feed.per() == Axis.Per.REV
+                        ? new BigDecimal("0.2")
+                        : HUNDRED);
         double off = 1 + 0.02 * (random.nextDouble() - 0.5);
         if (feed.per() == Axis.Per.REV) {
             int turns = Math.max(20, (int) Math.ceil(60 / rate.doubleValue()));
@@ -151,7 +154,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     public Map<String, String> supply(SupplyCheck check) {
         double volts = check.plate().volts().map(v -> v.ways().get(v.ways().size() - 1).low().doubleValue()).orElse(400.0);
         Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts),
-                        "hertz", "50.0"));
+                "hertz", "50.0"));
         if (check.plate().phases() == 3) {
             typed.put("l23", volt(volts));
             typed.put("l31", volt(volts));

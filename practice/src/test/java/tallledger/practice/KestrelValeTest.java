@@ -1,6 +1,5 @@
 package tallledger.practice;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
@@ -16,10 +15,11 @@ import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.DriveTrain;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.PlateRemark;
-import tallledger.core.evidence.DriveCheck;
+import tallledger.core.rules.Rules;
 
 /** The shortlist counted by hand. */
 class KestrelValeTest {
@@ -32,9 +32,9 @@ class KestrelValeTest {
     /** Speeds and sweeps by hand; the fewest runs are at least the positions of the largest stage. */
     @ParameterizedTest
     @CsvSource({"Aldwark 410,12,0,4", "Dunmarsh P20,6,0,3", "Castervale H1,9,0,3", "Hexthorne VC,4,2,3", "Brinmoor T1,4,2,3",
-                    "Aldwark 90,12,6,3",
-        "Brinmoor K3,4,2,3", "Castervale U2,18,0,3", "Dunmarsh R50,21,0,7", "Eskholt C300,2,0,2", "Farrowby RT,1,0,1",
-        "Gransdale CL,2,1,3"})
+            "Aldwark 90,12,6,3",
+            "Brinmoor K3,4,2,3", "Castervale U2,18,0,3", "Dunmarsh R50,21,0,7", "Eskholt C300,2,0,2", "Farrowby RT,1,0,1",
+            "Gransdale CL,2,1,3"})
     void speedsSweepsAndFewestRuns(String name, int speeds, int sweeps, int bound) {
         MachineDescription machine = machine(name);
         assertThat(machine.speeds().counted()).hasSize(speeds);

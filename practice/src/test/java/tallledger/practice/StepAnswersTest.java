@@ -1,7 +1,5 @@
 package tallledger.practice;
 
-import tallledger.core.gauge.Grade;
-import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
@@ -9,21 +7,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
-import tallledger.core.machine.MachineDescription;
-import tallledger.core.survey.Survey;
-import tallledger.core.survey.Basis;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.ledger.By;
-import tallledger.core.ledger.Entry;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.SpindleCheck;
-import tallledger.core.survey.Scope;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
+import tallledger.core.gauge.Grade;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Entry;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.survey.Basis;
+import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 
 /** Every machine of the shortlist gone through step by step: what is sound proves good, what is hidden is found, nothing else. */
@@ -60,7 +60,7 @@ class StepAnswersTest {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
                 add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), HOUSE.rules(), check.check(), true,
-                                check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
+                        check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
             survey = survey.grown(entries);
@@ -68,7 +68,7 @@ class StepAnswersTest {
             SimulatedMachine.Answer answer = machine.answer(step, HOUSE.rules(), new Random(entries.size()));
             List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
             add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(),
-                            confirmed, answer.remark()));
+                    confirmed, answer.remark()));
         }
         return Survey.fold(machine.description(), HOUSE, entries).steps();
     }
@@ -79,7 +79,7 @@ class StepAnswersTest {
 
     private static void add(List<Entry> entries, tallledger.core.ledger.Draft draft) {
         entries.add(Entry.following(entries.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(entries.get(entries.size() - 1)),
-                        draft));
+                draft));
     }
 
     @ParameterizedTest

@@ -99,8 +99,10 @@ final class BeforeStart {
     }
 
     private static String why(FileSystemException e) {
-        return e.getReason() != null ? e.getReason() : e instanceof AccessDeniedException ? "no leave to write" : e.getClass()
-                .getSimpleName();
+        return e.getReason() != null ? e.getReason()
+                : e instanceof AccessDeniedException ? "no leave to write"
+                        : e.getClass()
+                                .getSimpleName();
     }
 
     /** The demo is made anew; only what an earlier demo left is ever taken away. */

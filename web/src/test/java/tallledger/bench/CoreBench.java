@@ -1,8 +1,5 @@
 package tallledger.bench;
 
-import tallledger.core.reading.TypedNumber;
-import tallledger.core.plate.Arrangements;
-import tallledger.core.rules.Rules;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -15,6 +12,9 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.hipparchus.transform.DftNormalization;
+import org.hipparchus.transform.FastFourierTransformer;
+import org.hipparchus.transform.TransformType;
 import tallledger.core.blame.Blame;
 import tallledger.core.blame.Trial;
 import tallledger.core.coverage.Elements;
@@ -36,11 +36,9 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
-import org.hipparchus.transform.DftNormalization;
-import org.hipparchus.transform.FastFourierTransformer;
-import org.hipparchus.transform.TransformType;
 import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.Values;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.finish.Trace;
 import tallledger.core.geometry.CircleTest;
@@ -51,11 +49,13 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.WheelSet;
+import tallledger.core.plate.Arrangements;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.LengthUnit;
-import tallledger.core.family.Catalogue;
+import tallledger.core.rules.Rules;
 import tallledger.practice.HiddenFaultTrials;
 import tallledger.practice.KestrelVale;
 
@@ -99,7 +99,8 @@ public final class CoreBench {
         Random random = new Random(5);
         List<BigDecimal> turn = IntStream.range(0, 360)
                 .mapToObj(k -> BigDecimal.valueOf(Math.round(1e4 * (0.05 + 0.01 * Math.cos(Math.toRadians(k))
-                        + 0.001 * random.nextGaussian()))).movePointLeft(4)).toList();
+                        + 0.001 * random.nextGaussian()))).movePointLeft(4))
+                .toList();
         System.out.printf("round of 360: %.1f ms%n", median(() -> new Round(turn).lobe(2)));
         List<CircleTest.Point> circle = IntStream.range(0, 5000)
                 .mapToObj(k -> new CircleTest.Point(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian()))
@@ -147,7 +148,8 @@ public final class CoreBench {
     private static List<TypedNumber> ladder(int z, double step) {
         return IntStream.range(0, z)
                 .mapToObj(i -> TypedNumber.parse(new BigDecimal(20 * Math.pow(step, i)).round(new java.math.MathContext(3))
-                        .toPlainString())).toList();
+                        .toPlainString()))
+                .toList();
     }
 
     /** What the whole machine adds: its catalogue, the minutes' choice, change wheels, and a cycle of many events. */
@@ -187,7 +189,7 @@ public final class CoreBench {
                 median(() -> planner.plan(School.EVERY_GEAR, 0, 0, some, List.of(), Optional.of(routes.get(2)),
                         OptionalDouble.of(table.speeds().get(2).expected().orElseThrow()))),
                 median(() -> Blame.of(elements, trials, untried, r -> 0, Rules.shipped())), gears.provenFewest() ? "  fewest proven"
-                : "  fewest not proven");
+                        : "  fewest not proven");
     }
 
     private static double median(Runnable work) {

@@ -59,7 +59,7 @@ public final class HandoverBench {
             app.bean(Attachments.class)
                     .keep(survey.id(), List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings",
                             List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
-                    "photograph no. " + i), Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
+                            "photograph no. " + i), Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
         }
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
@@ -82,7 +82,7 @@ public final class HandoverBench {
             Optional<Entry> last = Optional.empty();
             for (int i = 0; i < MANY; i++) {
                 Entry e = Entry.following(last, SurveyEntries.remark(By.of(Instant.ofEpochSecond(1_700_000_000L + i), "Q. Tester, buyer"),
-                                "remark no. " + i + " of a long survey, with some words to it"));
+                        "remark no. " + i + " of a long survey, with some words to it"));
                 out.write(((i == 0 ? "" : ",") + CanonicalJson.write(e.handedOver())).getBytes(StandardCharsets.UTF_8));
                 last = Optional.of(e);
             }
@@ -91,7 +91,7 @@ public final class HandoverBench {
         }
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
-            boolean holds = HandedOver.check(zip, share -> { }).holds();
+            boolean holds = HandedOver.check(zip, share -> {}).holds();
             System.out.printf("%d entries (%.1f MB zip) checked in Java: %s in %.2f s%n", MANY, Files.size(zip) / 1e6, holds,
                     (System.nanoTime() - start) / 1e9);
         }

@@ -98,8 +98,8 @@ public final class HardStops {
             }
         }
         Set<String> there = new HashSet<>();
-        HttpResponse<InputStream> zip =
-                files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + written + "/survey.zip")).build(),
+        HttpResponse<InputStream> zip = files.send(
+                HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + written + "/survey.zip")).build(),
                 HttpResponse.BodyHandlers.ofInputStream());
         Path last = Files.createTempFile(data, "last", ".zip");
         try (InputStream in = zip.body()) {
@@ -185,14 +185,14 @@ public final class HardStops {
         until(() -> {
             Path to = Files.createTempFile("handed", ".zip");
             try {
-                HttpResponse<Path> answer =
-                        files.send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + survey + "/survey.zip"))
-                        .timeout(Duration.ofSeconds(30)).build(), HttpResponse.BodyHandlers.ofFile(to));
+                HttpResponse<Path> answer = files
+                        .send(HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/surveys/" + survey + "/survey.zip"))
+                                .timeout(Duration.ofSeconds(30)).build(), HttpResponse.BodyHandlers.ofFile(to));
                 if (answer.statusCode() != 200) {
                     complaints.add("a zip was answered " + answer.statusCode());
                     return;
                 }
-                if (!HandedOver.check(to, share -> { }).holds()) {
+                if (!HandedOver.check(to, share -> {}).holds()) {
                     complaints.add("a zip came whole and does not hold");
                 }
                 exports.incrementAndGet();

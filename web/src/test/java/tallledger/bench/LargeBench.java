@@ -58,7 +58,7 @@ public final class LargeBench {
             System.out.printf("%.1f MB%n", Files.size(zip) / 1e6);
         }
         try (App app = App.on(data.resolve("other"))) {
-            timed("checked", () -> HandedOver.check(zip, share -> { }).holds());
+            timed("checked", () -> HandedOver.check(zip, share -> {}).holds());
             Page page = Browser.open().page();
             page.setDefaultTimeout(600_000);
             page.navigate(app.url("/check"));

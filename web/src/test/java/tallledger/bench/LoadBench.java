@@ -64,7 +64,8 @@ public final class LoadBench {
                 Thread.sleep(Math.min(60_000, Math.max(1, Duration.between(Instant.now(), end).toMillis())));
                 System.out.printf("%5d s: %d pages, %d entries, %d stale forms, %d failures; %s%n",
                         length.minus(Duration.between(Instant.now(),
-                        end)).toSeconds(), reads.size(), writes.size(), stale.get(), failures.size(), memory(app));
+                                end)).toSeconds(),
+                        reads.size(), writes.size(), stale.get(), failures.size(), memory(app));
             }
             over = true;
             for (Thread thread : threads) {
@@ -79,9 +80,11 @@ public final class LoadBench {
 
     private static String spread(Queue<Long> times) {
         long[] sorted = times.stream().mapToLong(Long::longValue).sorted().toArray();
-        return sorted.length == 0 ? "none" : String.format("%d: p50 %.1f ms, p95 %.1f ms, most %.1f ms", sorted.length, at(sorted, 0.5),
-                at(sorted,
-                0.95), at(sorted, 1));
+        return sorted.length == 0 ? "none"
+                : String.format("%d: p50 %.1f ms, p95 %.1f ms, most %.1f ms", sorted.length, at(sorted, 0.5),
+                        at(sorted,
+                                0.95),
+                        at(sorted, 1));
     }
 
     private static double at(long[] sorted, double share) {

@@ -33,7 +33,7 @@ final class Packaged implements AutoCloseable {
         command.addAll(List.of(System.getProperty("bench.java", "").split(" ")));
         command.removeIf(String::isEmpty);
         command.addAll(List.of("-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xlog:cds=off", "-jar",
-                        app.resolve("tall-ledger.jar").toString(), "--server.port=" + port, "--tallledger.data=" + data));
+                app.resolve("tall-ledger.jar").toString(), "--server.port=" + port, "--tallledger.data=" + data));
         command.addAll(List.of(more));
         return start(command, port, data.resolve("log.txt").toFile());
     }

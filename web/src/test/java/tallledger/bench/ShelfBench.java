@@ -59,7 +59,7 @@ public final class ShelfBench {
             MachineDescription d = kinds.get(i % kinds.size());
             Identity id = d.identity();
             MachineDescription own = new MachineDescription(new Identity(id.name() + " no. " + i, id.maker(), id.model(), id.family(),
-                            "S" + i, id.year(), "shed " + i % 137, id.offeredBy(), id.unit()),
+                    "S" + i, id.year(), "shed " + i % 137, id.offeredBy(), id.unit()),
                     d.claims(), d.train(), d.plate(), d.motor(), d.feeds(), d.threads(), d.fitOut());
             long machine = shelves.addMachine(own, "Q. Tester", Submission.fresh(0));
             if (i % 2 == 0) {

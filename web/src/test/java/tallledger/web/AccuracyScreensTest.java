@@ -105,9 +105,9 @@ class AccuracyScreensTest {
                 .body();
         assertThat(filled).contains("value=\"0.006\"", "value=\"0.003\"", "value=\"0.015\"");
         assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured",
-                        "x").body()).contains("wrong-own.nose-runout.measured");
+                "x").body()).contains("wrong-own.nose-runout.measured");
         assertThat(http.post(chart, form, "do", "save", "author", "Q", "own.nose-runout.permissible", "0.006", "own.nose-runout.measured",
-                        "0.003").statusCode()).isEqualTo(302);
+                "0.003").statusCode()).isEqualTo(302);
         String fit = "/machines/" + machine + "/fitout";
         Map<String, String> fitForm = http.form(fit, fit);
         http.post(fit, fitForm, "do", "save", "author", "Q", "phases", "3", "volts", "415");
@@ -184,7 +184,7 @@ class AccuracyScreensTest {
         tallledger.core.machine.MachineDescription k3 = KestrelVale.brinmoorK3().description();
         tallledger.core.machine.Identity i = k3.identity();
         long real = opened(new tallledger.core.machine.MachineDescription(new tallledger.core.machine.Identity("A real mill", i.maker(),
-                        i.model(), i.family(), i.serial(), i.year(), i.seenAt(),
+                i.model(), i.family(), i.serial(), i.year(), i.seenAt(),
                 i.offeredBy(), i.unit()), k3.claims(), k3.train(), k3.plate(), k3.motor(), k3.feeds(), k3.fitOut()));
         page.navigate(App.demo().url("/surveys/" + real + "/run?step=play.table"));
         assertThat(page.locator("#f-value").count()).isEqualTo(1);
@@ -235,13 +235,13 @@ class AccuracyScreensTest {
                 .collect(java.util.stream.Collectors.joining("\n"));
         page.fill("#remark", "across the lay");
         page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("bad.csv", "text/csv",
-                        "0.1;2\n0.2;two\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+                "0.1;2\n0.2;two\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         page.click("text=Read the file");
         page.waitForSelector("#wrong-file");
         assertThat(browser.text()).contains("Line 2 is neither a height nor x and a height.");
         assertThat(page.inputValue("#remark")).isEqualTo("across the lay");
         page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("good.csv", "text/csv",
-                        csv.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+                csv.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         page.click("text=Read the file");
         page.waitForSelector("text=Read from the file; nothing is recorded yet.");
         assertThat(page.inputValue("#f-spacing")).isEqualTo("0.005 mm");

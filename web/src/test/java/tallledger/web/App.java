@@ -17,7 +17,7 @@ public final class App implements AutoCloseable {
 
     private App(boolean withDemo, Path data, String... more) {
         String[] arguments = Stream.concat(Stream.of("--server.port=0", "--tallledger.data=" + data, "--tallledger.demo=" + withDemo,
-                        "--tallledger.warm=false"), Stream.of(more)).toArray(String[]::new);
+                "--tallledger.warm=false"), Stream.of(more)).toArray(String[]::new);
         context = SpringApplication.run(TallLedger.class, arguments);
     }
 

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.net.Socket;
 import java.net.URI;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -44,7 +43,7 @@ class ArrivingTest {
     /** Everything right but where it was sent from: nothing is recorded, and it is said. */
     @ParameterizedTest
     @CsvSource({"Origin, http://localhost:1", "Origin, http://127.0.0.1:8081", "Origin, https://localhost", "Origin, null",
-        "Origin, http://elsewhere.example", "Sec-Fetch-Site, same-site", "Sec-Fetch-Site, cross-site", "Sec-Fetch-Site, nonsense"})
+            "Origin, http://elsewhere.example", "Sec-Fetch-Site, same-site", "Sec-Fetch-Site, cross-site", "Sec-Fetch-Site, nonsense"})
     void whatAnotherPageSendsIsRefused(String header, String value) {
         Http http = new Http(app);
         int before = entries();
@@ -73,8 +72,8 @@ class ArrivingTest {
     @ParameterizedTest
     @CsvSource({"/machines, application/x-www-form-urlencoded, 1048577, 413",
             "/machines/bring, multipart/form-data; boundary=x, 16777217, 413",
-        "/surveys/1/photos, multipart/form-data; boundary=x, 700000000, 413", "/check, multipart/form-data; boundary=x, 800000000, 413",
-        "/check, multipart/form-data; boundary=x, 700000000, 403", "/machines, application/x-www-form-urlencoded, none, 411"})
+            "/surveys/1/photos, multipart/form-data; boundary=x, 700000000, 413", "/check, multipart/form-data; boundary=x, 800000000, 413",
+            "/check, multipart/form-data; boundary=x, 700000000, 403", "/machines, application/x-www-form-urlencoded, none, 411"})
     void whatIsTooLargeIsRefusedUnread(String path, String type, String length, int status) throws IOException {
         try (Socket socket = new Socket("localhost", port())) {
             socket.setSoTimeout(5_000);

@@ -55,8 +55,8 @@ class BackupTest {
             By by = By.of(Instant.now(), "Q. Tester");
             app.bean(Attachments.class)
                     .keep(survey, List.of(photo),
-                    SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"),
-                    Submission.fresh(2));
+                            SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"),
+                            Submission.fresh(2));
             long closed = Scenes.readySurvey(app);
             app.bean(Closing.class).close(app.bean(Shelves.class).survey(closed), "Q. Tester", Submission.fresh(2));
             before = app.bean(Shelves.class).survey(survey).head();

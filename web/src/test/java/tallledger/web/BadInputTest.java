@@ -23,8 +23,8 @@ class BadInputTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"1.4OO|Did you mean 1.400?", "0|is not above nought", "-31.5|is not above nought",
-                    "fast|is not a number",
-        "10 000 000|faster than any machine tool", "31.5 32|holds two numbers", "<script>alert(1)</script>|characters long"})
+            "fast|is not a number",
+            "10 000 000|faster than any machine tool", "31.5 32|holds two numbers", "<script>alert(1)</script>|characters long"})
     void aReadingThatIsNoneIsRefusedWhereItWasTyped(String typed, String message) {
         long survey = Scenes.readySurvey(app);
         Browser browser = Browser.open();
@@ -65,7 +65,7 @@ class BadInputTest {
         assertThat(http.post(base + "/pass", http.form(base + "/run", base + "/pass"), "author", "Q", "reason", " ").body())
                 .contains("Write why, in a few words");
         assertThat(http.post(base + "/entries/strike", http.form(base + "/entries?strike=2", base + "/entries/strike"), "author", "Q",
-                        "reason", "").body())
+                "reason", "").body())
                 .contains("Write why, in a few words");
         assertThat(http.post(base + "/entries/remark", http.form(base + "/entries", base + "/entries/remark"), "author", "Q", "text", "")
                 .body())
@@ -200,8 +200,9 @@ class BadInputTest {
         Map<String, String> form = http.form("/machines/new", "/machines");
         String[] rows = {"name", "Wide", "author", "Q", "family", "LATHE", "unit", "MM", "do", "layout", "stage0.name", "a", "stage0.kind",
                 "GEAR",
-            "stage0.shifting", "UNKNOWN", "stage0.positions", many, "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting", "UNKNOWN",
-            "stage1.positions", many};
+                "stage0.shifting", "UNKNOWN", "stage0.positions", many, "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
+                "UNKNOWN",
+                "stage1.positions", many};
         assertThat(http.post("/machines", form, rows).body()).contains("has 65 positions; up to 16 are handled").contains(many);
     }
 
@@ -256,7 +257,7 @@ class BadInputTest {
         int port = java.net.URI.create(app.url("/")).getPort();
         try (java.net.Socket socket = new java.net.Socket("localhost", port)) {
             socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: elsewhere.test\r\nConnection: close\r\n\r\n".getBytes(
-                            java.nio.charset.StandardCharsets.US_ASCII));
+                    java.nio.charset.StandardCharsets.US_ASCII));
             String answer = new String(socket.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
             assertThat(answer).startsWith("HTTP/1.1 400").doesNotContain("Aldwark");
         }

@@ -55,7 +55,7 @@ class BroughtInTest {
         page.navigate(app.url("/surveys/" + survey + "/table"));
         page.setInputFiles("#file", file("../morning.csv",
                 "\ufeffposition,read rpm,symptoms,not as it should,remark,weather\r\nA1,31.9,,,,rain\r\nA2,45.6,\"growls, "
-                + "whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
+                        + "whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
         page.fill("#author", "Q. Tester");
         page.click("text=Look at it");
         assertThat(browser.text()).contains("To mend first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window",

@@ -174,16 +174,16 @@ class DescribeTest {
         Http http = new Http(APP);
         String[] typed = {"name", "Two levers", "author", "Q", "family", "HORIZONTAL_MILL", "fitOf", "HORIZONTAL_MILL", "unit", "MM",
                 "phases", "3", "stage0.name", "motor", "stage0.kind", "MOTOR", "stage0.shifting", "UNKNOWN", "stage0.positions", "on",
-            "stage1.name", "box", "stage1.kind", "GEAR", "stage1.shifting", "STOP_TO_SHIFT", "stage1.pattern", "ONE_AT_A_TIME",
-            "stage1.positions", "left: 1 2; right: 3 4",
-            "shape", "1 2 3 4", "cell0", "100", "cell1", "200", "cell2", "400", "cell3", "800"};
+                "stage1.name", "box", "stage1.kind", "GEAR", "stage1.shifting", "STOP_TO_SHIFT", "stage1.pattern", "ONE_AT_A_TIME",
+                "stage1.positions", "left: 1 2; right: 3 4",
+                "shape", "1 2 3 4", "cell0", "100", "cell1", "200", "cell2", "400", "cell3", "800"};
         String bad = http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"),
                 with(typed, "do", "save", "otherSpeeds", "table 9 to 3")).body();
         assertThat(bad).contains("“table 9 to 3”: the lower speed comes first").contains(">table 9 to 3</textarea>");
         String machine = to(http.post("/machines", http.form("/machines/new?start=horizontal-mill", "/machines"),
-                        with(typed, "do", "save", "otherSpeeds", "table 3 to 9 ± 10 %")));
+                with(typed, "do", "save", "otherSpeeds", "table 3 to 9 ± 10 %")));
         String survey = to(http.post(machine + "/surveys", http.form(machine, machine + "/surveys"), "author", "Q", "role", "buyer",
-                        "scope", "WHOLE", "judgedAs", "WORKABLE"));
+                "scope", "WHOLE", "judgedAs", "WORKABLE"));
         assertThat(http.get(survey + "?step=other-speed.table-9").body()).contains("Set table to 9 rpm and read it.", "8.1", "9.9");
         String speeds = http.get(survey.replace("/run", "/speeds")).body();
         String first = speeds.replaceFirst("(?s).*?(/surveys/\\d+/run\\?step=[^\"]+)\".*", "$1").replace("&amp;", "&");

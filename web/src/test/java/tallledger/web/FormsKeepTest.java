@@ -73,7 +73,7 @@ class FormsKeepTest {
                 s + "/run", s + "/run?step=backlash-x", s + "/run?step=serial", s + "/speeds", s + "/accuracy", s + "/faults", s + "/kit",
                 s + "/table?what=kit", s + "/entries", s + "/entries?strike=3", s + "/verdict", s + "/close", s + "/paper/type",
                 "/surveys/" + ready + "/run", "/surveys/5/cut", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3",
-                        "/house", "/house?rule=SPEED_TOLERANCE", "/house/checks",
+                "/house", "/house?rule=SPEED_TOLERANCE", "/house/checks",
                 "/house/checks?row=new", "/house/repairs?row=new", "/house/gauges?gauge=new", "/house/steps", "/check");
     }
 
@@ -83,7 +83,7 @@ class FormsKeepTest {
             "/surveys/N/photos", "/surveys/N/step", "/surveys/N/run", "/surveys/N/pass", "/surveys/N/temperatures",
             "/surveys/N/faults/repair", "/surveys/N/kit", "/surveys/N/kit/mark", "/surveys/N/table", "/surveys/N/entries/remark",
             "/surveys/N/entries/strike", "/surveys/N/verdict", "/surveys/N/verdict/prices", "/surveys/N/verdict/finding",
-                    "/surveys/N/close",
+            "/surveys/N/close",
             "/surveys/N/camera", "/surveys/N/paper/type", "/surveys/N/cut", "/house/checks", "/house/checks/row", "/house/repairs/row",
             "/house/gauges", "/house/rules/SPEED_TOLERANCE", "/check");
 

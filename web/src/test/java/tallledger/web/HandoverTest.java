@@ -141,7 +141,7 @@ class HandoverTest {
     private static List<String> java(byte[] zip) throws IOException {
         Path file = Files.createTempFile(data, "handed", ".zip");
         Files.write(file, zip);
-        return HandedOver.check(file, share -> { }).found().stream().map(f -> (f.what() + " " + f.where()).strip()).sorted().toList();
+        return HandedOver.check(file, share -> {}).found().stream().map(f -> (f.what() + " " + f.where()).strip()).sorted().toList();
     }
 
     @Test
@@ -162,7 +162,7 @@ class HandoverTest {
                 .containsExactlyInAnyOrder("OWNER_READ", "OWNER_WRITE");
         assertThat(new Http(app).get("/house/keys").body())
                 .contains(Seal.from(JsonMapper.builder().build().readValue(files(whole).get("seal.json"), Map.class)).fingerprint()
-                .words());
+                        .words());
     }
 
     /** Each kind of tampering with what must be found; the zip as handed over first. */
@@ -276,7 +276,7 @@ class HandoverTest {
         all.put("a directory elsewhere|ZIP_GAP", forged(z -> z.directoryAt = -46));
         all.put("a directory beyond its end|ZIP_BROKEN", forged(z -> z.directoryAt = 46));
         all.put("a name that is no text|NAME_UNSAFE file 1", forged(z -> z.parts.get(0).local = z.parts.get(0).central = new byte[] {
-            'l', (byte) 0xff}));
+                'l', (byte) 0xff}));
         all.put("a name in another alphabet|NAME_UNSAFE", forged(z -> {
             ForgedZip.Part more = new ForgedZip.Part("\u00e9.txt", new byte[0]);
             more.flags = more.localFlags = 0;
@@ -401,7 +401,7 @@ class HandoverTest {
         Seal seal = Seal.from(JsonMapper.builder().build().readValue(files.get("seal.json"), Map.class));
         KeyPair pair = KeyPairGenerator.getInstance("Ed25519").generateKeyPair();
         files.put("seal.json", Seal.of(seal.lastHash(), seal.count(), seal.closedBy(), seal.closedAt(), seal.files(), pair.getPublic(),
-                        pair.getPrivate()).written().getBytes(StandardCharsets.UTF_8));
+                pair.getPrivate()).written().getBytes(StandardCharsets.UTF_8));
         return zipped(files);
     }
 
@@ -471,7 +471,7 @@ class HandoverTest {
             assertThat(inZip.evaluate("t => hex(sha256(bytesOf(t)))", text)).isEqualTo(sha256(text.getBytes(StandardCharsets.UTF_8)));
             assertThat(inZip.evaluate("t => hex(sha512(bytesOf(t)))", text))
                     .isEqualTo(HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-512").digest(text.getBytes(StandardCharsets.UTF_8))));
+                            .formatHex(MessageDigest.getInstance("SHA-512").digest(text.getBytes(StandardCharsets.UTF_8))));
         }
     }
 
@@ -540,7 +540,7 @@ class HandoverTest {
             // A hash of any length goes into no code that a telephone reads.
             String hash = survey().entries().get(survey().entries().size() - 1).hash();
             for (Change bending : List.<Change>of(t -> t.replace(hash, "x".repeat(9_000)),
-                            t -> t.replace("\"what\":\"STARTED\"", "\"what\":7"))) {
+                    t -> t.replace("\"what\":\"STARTED\"", "\"what\":7"))) {
                 page.navigate(other.url("/check"));
                 page.click("summary:has-text('Keep it here')");
                 Files.write(bent, with("ledger.json", bending));
@@ -641,8 +641,8 @@ class HandoverTest {
     @Test
     void cellsThatBeginLikeFormulasAreMadeHarmless() throws Exception {
         assertThat(csv("films.csv")).startsWith("film,from,until,entries,what");
-        Map<String, String> cells =
-                new TreeMap<>(new HashMap<>(Map.of("=1+1", "'=1+1", "+49 30", "+49 30", "-0.04", "-0.04", "@x", "'@x", "-2+3", "'-2+3",
+        Map<String, String> cells = new TreeMap<>(
+                new HashMap<>(Map.of("=1+1", "'=1+1", "+49 30", "+49 30", "-0.04", "-0.04", "@x", "'@x", "-2+3", "'-2+3",
                         "plain", "plain")));
         cells.forEach((cell, written) -> {
             assertThat(SheetCell.written(cell)).isEqualTo(written);

@@ -113,7 +113,7 @@ class HouseTest {
                 .body();
         assertThat(typed).contains("id=\"wrong-rebuilt\"", "value=\"a hair\"");
         assertThat(http.post("/house/rules/LATHE_300", form, "act", "look", "author", "Q", "rebuilt", "0.01", "sound", "0.04", "workable",
-                        "0.08").body())
+                "0.08").body())
                 .contains("id=\"wrong-reason\"", "value=\"0.01\"");
         assertThat(http.post("/house/rules/NO_SUCH", form, "act", "look").statusCode()).isEqualTo(404);
         assertThat(app.bean(Houses.class).newest().rules().isChanged(Rule.LATHE_300)).isFalse();
@@ -269,7 +269,7 @@ class HouseTest {
 
         Shelves shelves = app.bean(Shelves.class);
         long survey = shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.brinmoorK3().description(), "Q. Tester",
-                        Submission.fresh(0))), "Q. Tester", "buyer", tallledger.core.survey.Scope.WHOLE, Submission.fresh(0));
+                Submission.fresh(0))), "Q. Tester", "buyer", tallledger.core.survey.Scope.WHOLE, Submission.fresh(0));
         page.navigate(app.url("/surveys/" + survey + "/run?step=play.table"));
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
         assertThat(page.locator("#gauge").innerText()).contains("the usual lever-type dial indicator, 0.001 mm",

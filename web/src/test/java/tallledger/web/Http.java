@@ -66,7 +66,8 @@ public final class Http {
         }
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app.url(path)))
                 .header("Content-Type",
-                        "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(body(all.entrySet())));
+                        "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body(all.entrySet())));
         heads.forEach(request::header);
         return send(request.build());
     }
@@ -109,7 +110,7 @@ public final class Http {
         };
         var whole = new java.io.SequenceInputStream(
                 java.util.Collections.enumeration(java.util.List.of(new java.io.ByteArrayInputStream(start), zeros,
-                new java.io.ByteArrayInputStream(end))));
+                        new java.io.ByteArrayInputStream(end))));
         HttpRequest.BodyPublisher body = HttpRequest.BodyPublishers.fromPublisher(HttpRequest.BodyPublishers.ofInputStream(() -> whole),
                 start.length + size + end.length);
         return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "multipart/form-data; boundary=edge")

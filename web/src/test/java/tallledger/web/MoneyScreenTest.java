@@ -17,7 +17,7 @@ class MoneyScreenTest {
     private static long lathe() {
         Shelves shelves = App.demo().bean(Shelves.class);
         return shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.aldwark410().description(), "Q. Tester",
-                        Submission.fresh(0))), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+                Submission.fresh(0))), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private static int entries(long survey) {
@@ -71,7 +71,7 @@ class MoneyScreenTest {
     void whatIsSupposedOfNothingIsNothing() {
         long survey = lathe();
         assertThat(App.demo().status("/surveys/" + survey
-                        + "/verdict?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
+                + "/verdict?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
     }
 
     /** Ticked on the shelf, shown beside each other; one twice, one alone and one that is not there are said. */
@@ -90,7 +90,7 @@ class MoneyScreenTest {
         assertThat(browser.text()).as("each in its own unit").contains(" thou", " mm");
         assertThat(browser.complaints()).isEmpty();
         for (String bad : java.util.List.of("/beside", "/beside?s=20", "/beside?s=20&s=20", "/beside?s=20&s=9999", "/beside?s=20&s=x",
-                        "/beside?s=3&s=5&s=8&s=10&s=18")) {
+                "/beside?s=3&s=5&s=8&s=10&s=18")) {
             assertThat(App.demo().status(bad)).as(bad).isEqualTo(422);
         }
         assertThat(new Http(App.demo()).get("/beside?s=20&s=20").body()).contains("The same machine was chosen twice");

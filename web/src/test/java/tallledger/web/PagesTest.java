@@ -2,10 +2,10 @@ package tallledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.stream.Collectors;
-import java.util.Set;
 import java.util.List;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -75,7 +75,7 @@ class PagesTest {
     void anInchMachineShowsNoMillimetre() {
         String run = http.get("/surveys/18/run").body();
         List<String> pages = new java.util.ArrayList<>(List.of("/surveys/18/run", "/surveys/18/speeds", "/surveys/18/movement",
-                        "/surveys/18/cycles", "/surveys/18/faults", "/surveys/18/kit",
+                "/surveys/18/cycles", "/surveys/18/faults", "/surveys/18/kit",
                 "/surveys/18/verdict", "/surveys/18/verdict/print", "/machines/6"));
         Pattern.compile("run\\?step=([^\"&]+)").matcher(run).results().map(m -> "/surveys/18/run?step=" + m.group(1)).distinct()
                 .forEach(pages::add);
@@ -98,8 +98,8 @@ class PagesTest {
                 "verdict/print", "entries", "close", "drawings");
         assertThat(surveys).hasSizeGreaterThan(10)
                 .allSatisfy(survey -> assertThat(pages)
-                .allSatisfy(page -> assertThat(http.get("/surveys/" + survey + "/" + page).statusCode()).as(survey + " " + page)
-                        .isEqualTo(200)));
+                        .allSatisfy(page -> assertThat(http.get("/surveys/" + survey + "/" + page).statusCode()).as(survey + " " + page)
+                                .isEqualTo(200)));
         for (String paper : List.of("verdict.pdf", "verdict.pdf?form=short", "verdict.pdf?form=certificate", "report.html")) {
             assertThat(http.get("/surveys/8/" + paper).statusCode()).as(paper).isEqualTo(200);
         }

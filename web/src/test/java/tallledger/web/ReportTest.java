@@ -78,7 +78,8 @@ class ReportTest {
         Survey now = now();
         app.bean(Books.class).append(survey, SurveyEntries.step(by, now.steps(), now.steps().step("castings").orElseThrow(), Map.of(),
                 now.basis(), true, now.steps().asked(now.steps().step("castings").orElseThrow()).stream().map(a -> a.need().written())
-                .toList(), "cracked from the foot up"), Submission.fresh(now.head()));
+                        .toList(),
+                "cracked from the foot up"), Submission.fresh(now.head()));
     }
 
     private static void photograph(String step, int width, int height, Color colour, String caption) throws Exception {
@@ -216,7 +217,8 @@ class ReportTest {
             assertThat(text).contains("Acceptance certificate", chart.measured() + " of " + chart.rows().size() + " lines measured",
                     "Rebuilt by", "Accepted by", "Measured by");
             assertThat(chart.rows()).isNotEmpty().allSatisfy(r -> assertThat(text.replace(" ", "")).contains(r.found().isEmpty()
-                    ? "notmeasured" : r.found().replaceAll("[\\s\u00a0]", "")));
+                    ? "notmeasured"
+                    : r.found().replaceAll("[\\s\u00a0]", "")));
         }
         try (PDDocument pdf = pdf(App.demo(), 25, "?form=certificate")) {
             assertThat(text(pdf, 1, 1)).contains("0 of ", "not measured").doesNotContain("none proven");

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.time.Instant;
-import java.util.Map;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -146,8 +146,8 @@ class RunSheetTest {
         assertThat(browser.text()).contains("155.1 to 174.9 rpm").doesNotContain("this survey judges by version 1");
         assertThat(http.get("/surveys/" + survey + "/entries").body().replace('\u00a0', ' '))
                 .contains("from here on judges by version 2", "<td>Q, seller</td>",
-                "When it was written this was judged proven. 152.0 ± 1.0 rpm lies between 150.4 rpm and 169.6 rpm.",
-                "By what holds now: failed.");
+                        "When it was written this was judged proven. 152.0 ± 1.0 rpm lies between 150.4 rpm and 169.6 rpm.",
+                        "By what holds now: failed.");
     }
 
     @Test

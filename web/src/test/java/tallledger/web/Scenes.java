@@ -1,8 +1,8 @@
 package tallledger.web;
 
-import tallledger.core.family.StartItem;
-import java.util.List;
 import java.time.Instant;
+import java.util.List;
+import tallledger.core.family.StartItem;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;

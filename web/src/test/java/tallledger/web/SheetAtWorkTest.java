@@ -336,7 +336,7 @@ class SheetAtWorkTest {
         for (String path : List.of("/surveys/" + ready + "/run", "/surveys/18/run?step=play.table")) {
             page.navigate(app.url(path));
             for (String what : List.of(path.contains("step=") ? "#f-value" : "#reading", ".limit-here >> visible=true",
-                            "button.big >> visible=true")) {
+                    "button.big >> visible=true")) {
                 var box = page.locator(what).first().boundingBox();
                 assertThat(box.y + box.height).as(what + " of " + path).isLessThan(844);
             }

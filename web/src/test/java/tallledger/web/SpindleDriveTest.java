@@ -1,26 +1,26 @@
 package tallledger.web;
 
-import tallledger.web.record.Survey;
-import tallledger.web.record.Submission;
-import tallledger.web.record.Books;
-import tallledger.core.survey.SurveyEntries;
-import tallledger.core.reading.SpeedReading;
-import tallledger.core.survey.RunRecord;
-import tallledger.core.ledger.By;
-import tallledger.core.coverage.Outcome;
-import java.util.Set;
-import java.util.Optional;
-import java.time.Instant;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.ledger.By;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.RunRecord;
+import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
+import tallledger.web.record.Books;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.Submission;
+import tallledger.web.record.Survey;
 
 /** The spindle drive through the interface: drive screen, plate, plans, blame, repair, sliding ranges. */
 class SpindleDriveTest {
@@ -61,14 +61,15 @@ class SpindleDriveTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"GEAR|0/40|0 teeth", "GEAR|24.5/40|has whole teeth", "GEAR|-3/40|-3 teeth",
-                    "GEAR|1000000|should lie between",
-        "BELT|1/250|A groove of 1 mm", "GEAR|24/48 36/36 20/80|3 values for 2 positions", "VARIATOR|2 1|must be above nought and not above",
-        "INVERTER|20 80|lowest, highest and plate frequency"})
+            "GEAR|1000000|should lie between",
+            "BELT|1/250|A groove of 1 mm", "GEAR|24/48 36/36 20/80|3 values for 2 positions",
+            "VARIATOR|2 1|must be above nought and not above",
+            "INVERTER|20 80|lowest, highest and plate frequency"})
     void nonsenseInAStageIsRefusedAtItsRow(String kind, String values, String message) {
         Http http = new Http(app);
         String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
                 kind,
-            "stage0.shifting", "UNKNOWN", "stage0.positions", message.contains("2 positions") ? "1 2" : "1", "stage0.values", values};
+                "stage0.shifting", "UNKNOWN", "stage0.positions", message.contains("2 positions") ? "1 2" : "1", "stage0.values", values};
         assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains(message)
                 .contains("value=\"" + values + "\"");
     }
@@ -78,8 +79,8 @@ class SpindleDriveTest {
         Http http = new Http(app);
         String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
                 "GEAR",
-            "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
-            "UNKNOWN", "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
+                "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
+                "UNKNOWN", "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
         assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body())
                 .contains("no combination is left that gives a speed");
     }
@@ -256,7 +257,8 @@ class SpindleDriveTest {
                     .orElseThrow().toPlainString();
             app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(),
                     new RunRecord(train.settings(route), Optional.of(SpeedReading.byTachometer(rpm)), Set.of(), Optional.empty(), false,
-                            false, false, "")), Submission.fresh(survey.head()));
+                            false, false, "")),
+                    Submission.fresh(survey.head()));
         }
         assertThat(shelves.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.FAILED);
         Browser browser = Browser.open();

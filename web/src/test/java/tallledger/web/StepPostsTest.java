@@ -3,10 +3,10 @@ package tallledger.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.time.Clock;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,8 +15,8 @@ import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
-import tallledger.core.survey.Scope;
 import tallledger.core.survey.Basis;
+import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
@@ -108,7 +108,7 @@ class StepPostsTest {
                 .body()).contains("is not a number");
         for (int press = 0; press < 2; press++) {
             assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "only used by daylight",
-                            "whose", "BY_DESIGN", "cost", "15", "minutesEach", "1", "timesADay", "20")
+                    "whose", "BY_DESIGN", "cost", "15", "minutesEach", "1", "timesADay", "20")
                     .statusCode()).isEqualTo(302);
         }
         assertThat(survey(survey).entries()).hasSize(3);
@@ -150,7 +150,7 @@ class StepPostsTest {
 
     @ParameterizedTest
     @CsvSource({"serial, '', Type what stands there", "supply, '', Choose one of the ", "level, '', 302",
-                    "no-such-step, '', This step is not on the machine any more"})
+            "no-such-step, '', This step is not on the machine any more"})
     void anEmptyFormIsAnsweredWhereItWasEmpty(String key, String unused, String expected) {
         long survey = mill();
         Map<String, String> fields = form(survey, "desk-power");
@@ -180,7 +180,7 @@ class StepPostsTest {
 
     @ParameterizedTest
     @CsvSource({"distance, 100, seconds, 0, wrong-seconds", "distance, 100, seconds, 10800, wrong-seconds",
-                    "distance, a lot, seconds, 60, wrong-distance", "distance, 100, seconds, '', wrong-seconds"})
+            "distance, a lot, seconds, 60, wrong-distance", "distance, 100, seconds, '', wrong-seconds"})
     void timesOfNoughtAndOfThreeHoursAreSaidAtTheirField(String one, String typed, String other, String otherTyped, String wrong) {
         long survey = mill();
         Map<String, String> fields = form(survey, "desk-power");
@@ -243,7 +243,7 @@ class StepPostsTest {
         assertThat(unmarked.statusCode()).isEqualTo(422);
         assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
-                        List.of(), Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
+                List.of(), Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
         Map<String, String> run = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/run");
         run.put("step", "0-1");
         HttpResponse<String> beyond = http.post("/surveys/" + survey + "/run", run, "author", "Q", "reading", "2010", "do", "record");

@@ -2,25 +2,25 @@ package tallledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import tallledger.core.family.StepId;
-import tallledger.core.survey.Basis;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Cookie;
 import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Pattern;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import tallledger.core.ledger.By;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.StepId;
+import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
@@ -76,7 +76,7 @@ class TrustTest {
     void aChangeOfMountLeavesTheMarksBehind() {
         long survey = whole(KestrelVale.aldwark410().description());
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now().minusSeconds(7200), "Q"),
-                        Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)),
+                Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)),
                 Submission.fresh(1));
         String form = page(survey, "0-0-0-0");
         assertThat(form).containsPattern("name=\"CHUCK.markedRpm\" value=\"300\"")
@@ -255,7 +255,7 @@ class TrustTest {
     void aCyclesWindowsAreOwnedAndItsWordsAreRead() {
         long survey = whole(KestrelVale.dunmarshP20().description());
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
-                        List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+                List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(survey, "pedal")).contains("0–12 s after (house rule)", "3 s or more after (house rule)");
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=pedal", "/surveys/" + survey + "/step");
         survey(survey).steps().asked(survey(survey).steps().step("pedal").orElseThrow())
@@ -287,7 +287,7 @@ class TrustTest {
         long again = app.bean(Shelves.class).openSurvey(app.bean(Shelves.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE,
                 Submission.fresh(0));
         app.bean(Books.class).append(again, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
-                        List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+                List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(again, "rapid.arm.minus")).contains("Ausleger: clamp released");
     }
 

@@ -1,6 +1,5 @@
 package tallledger.web;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -20,9 +19,10 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import tallledger.core.family.Catalogue;
 import tallledger.core.evidence.SpindleCheck;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
+import tallledger.core.rules.Rules;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Shelves;
@@ -39,7 +39,7 @@ class WholeMachineTest {
             List<String> wanted = new ArrayList<>(Catalogue.of(drill.description(), Rules.shipped()).stream()
                     .map(step -> step.id().written()).toList());
             wanted.removeAll(List.of("feed-plate.I.2", "feed-plate.I.3", "feed-plate.II.1", "feed-plate.II.3", "feed-plate.II.4",
-                            "feed-plate.III.1", "feed-plate.III.2", "feed-plate.III.4"));
+                    "feed-plate.III.1", "feed-plate.III.2", "feed-plate.III.4"));
             assertThat(steps).as("every step of the catalogue in its order; feeds whose levers are proven are spared")
                     .containsExactlyElementsOf(wanted);
             Browser browser = Browser.open();
@@ -57,7 +57,7 @@ class WholeMachineTest {
         SimulatedMachine grinder = KestrelVale.eskholtC300();
         try (App app = App.empty()) {
             List<String> steps = survey(app, grinder, "EVERY_SPEED", Map.of("mounted", "WHEEL", "WHEEL.diameter", "400", "WHEEL.markedMs",
-                            "35"));
+                    "35"));
             assertThat(steps).containsExactlyElementsOf(Catalogue.of(grinder.description(), Rules.shipped()).stream()
                     .map(step -> step.id().written()).toList());
             Browser browser = Browser.open();
@@ -65,8 +65,9 @@ class WholeMachineTest {
             assertThat(browser.text()).contains("Refused: at 2 000 rpm a wheel of 400 mm runs 41.9 m/s, above the 35 m/s marked on it.");
             browser.page().navigate(app.url("/surveys/3/verdict"));
             assertThat(browser.text()).contains("1 of 2 spindle speeds were run", "2 was not run. Refused: at 2 000 rpm a wheel of 400 "
-                    + "mm runs 41.9 m/s", "Table reverses at each dog: leaves the right: too early, after 0.30 s instead of 1.50 to "
-                    + "2.50 s");
+                    + "mm runs 41.9 m/s",
+                    "Table reverses at each dog: leaves the right: too early, after 0.30 s instead of 1.50 to "
+                            + "2.50 s");
         }
     }
 
@@ -100,7 +101,7 @@ class WholeMachineTest {
             String key = hidden.getOrDefault("step", "");
             if (action.get().equals("run")) {
                 fields.add(Map.entry("reading", machine.run(machine.description().train().routeByKey(key).orElseThrow(), random).reading()
-                                .orElseThrow().typed()));
+                        .orElseThrow().typed()));
                 fields.add(Map.entry("do", "record"));
             } else if (action.get().equals("start")) {
                 fields.addAll(mounted.entrySet());

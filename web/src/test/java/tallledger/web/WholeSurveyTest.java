@@ -110,7 +110,7 @@ class WholeSurveyTest {
         }
         System.out.println("key strokes for twelve readings: " + keys + " (digits and points " + (keys - 12) + ", Enter 12)");
         assertThat(page.locator("h1").innerText()).isEqualTo("Jog");
-        assertThat(browser.text()).contains( "12 of 12 run", "11 proven", "1 failed");
+        assertThat(browser.text()).contains("12 of 12 run", "11 proven", "1 failed");
     }
 
     /** B4 was read from the wrong scale: struck with its reason, run again, and both stay. */

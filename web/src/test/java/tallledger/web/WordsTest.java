@@ -1,15 +1,10 @@
 package tallledger.web;
 
-import java.util.stream.Collectors;
-import java.util.Map;
-import tallledger.core.reason.ReasonCode;
-import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.domain.JavaClass;
-import tallledger.core.family.StartItem;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.io.Reader;
 import java.math.BigDecimal;
@@ -17,40 +12,45 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.blame.Blame;
+import tallledger.core.blame.Check;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
-import tallledger.core.machine.Claim;
-import tallledger.core.machine.MachineDescription;
-import tallledger.core.motion.ThreadPlate;
-import tallledger.core.plate.Lever;
-import tallledger.core.plate.PlateCell;
-import tallledger.core.plate.SpeedPlate;
-import tallledger.core.rules.Rule;
+import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.SpindleCheck;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.StartItem;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.ThreadPlate;
+import tallledger.core.plate.Lever;
+import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.PlateOf;
+import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
-import tallledger.core.blame.Check;
-import tallledger.core.evidence.Severity;
-import tallledger.core.family.Catalogue;
-import tallledger.web.record.ChecksTable;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
+import tallledger.web.record.ChecksTable;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
@@ -107,7 +107,7 @@ class WordsTest {
         said().forEach(code -> known.addAll(keys(code)));
         StringBuilder sources = new StringBuilder();
         for (String root : List.of("../core/src/main/java", "src/main/java", "src/main/resources/templates",
-                        "src/main/resources/static/js")) {
+                "src/main/resources/static/js")) {
             try (Stream<Path> files = Files.walk(Path.of(root))) {
                 for (Path file : files.filter(Files::isRegularFile).toList()) {
                     sources.append(Files.readString(file));
@@ -144,8 +144,8 @@ class WordsTest {
             all.remove(Feature.DRAWBAR);
             FitOut fitOut = new FitOut(family.traits().usual().axes(), all, SupplyPlate.UNREAD, Optional.empty(), "work head 45");
             KestrelVale.shortlist().stream().map(SimulatedMachine::description).filter(d -> d.identity().family() == family)
-                    .map(d -> d.with(fitOut)).map(WordsTest::withEverySaidThing).forEach(machine ->
-                    Catalogue.of(machine, Rules.shipped()).forEach(step -> {
+                    .map(d -> d.with(fitOut)).map(WordsTest::withEverySaidThing)
+                    .forEach(machine -> Catalogue.of(machine, Rules.shipped()).forEach(step -> {
                         assertThat(words.say(step.name()) + words.say(step.says("look"))).doesNotContain("{");
                         if (!(step.recording() instanceof SpindleCheck)) {
                             assertThat(words.say(step.says("do"))).doesNotContain("{").hasSizeGreaterThan(12);

@@ -76,7 +76,7 @@ class WorksTest {
             AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
             app.bean(Attachments.class).keep(survey, List.of(row),
                     SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), "",
-                    List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
+                            List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
                     Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
         }
     }
@@ -136,7 +136,7 @@ class WorksTest {
         Works.Work work = works.begin("slow", TITLE, "/house/backup", progress -> {
             Files.writeString(made, "half");
             try {
-                for (int i = 0; ; i++) {
+                for (int i = 0;; i++) {
                     progress.at(i / 1e6, TITLE);
                     begun.countDown();
                     Thread.onSpinWait();
@@ -216,7 +216,7 @@ class WorksTest {
             BufferedImage picture = ImageIO.read(new ByteArrayInputStream(files.get(name.replace(".svg", ".png"))));
             assertThat(picture.getWidth()).as(name).isGreaterThan(300);
         }
-        assertThat(HandedOver.check(Files.write(data.resolve("pictures.zip"), zip), share -> { }).holds()).isTrue();
+        assertThat(HandedOver.check(Files.write(data.resolve("pictures.zip"), zip), share -> {}).holds()).isTrue();
         byte[] without = made("/surveys/" + survey + "/close", "/surveys/" + survey + "/survey.zip");
         assertThat(Zipped.files(without).keySet()).containsAll(lines).noneMatch(n -> n.startsWith("drawings/") && n.endsWith(".png"));
     }
@@ -306,7 +306,7 @@ class WorksTest {
         byte[] zip = page(app.url("/surveys/" + survey + "/survey.zip"));
         assertThat(zip.length).isGreaterThan(2_000_000);
         Path whole = Files.write(data.resolve("large.zip"), zip);
-        assertThat(HandedOver.check(whole, share -> { }).holds()).isTrue();
+        assertThat(HandedOver.check(whole, share -> {}).holds()).isTrue();
         Path tampered = data.resolve("tampered.zip");
         try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(tampered))) {
             for (Map.Entry<String, byte[]> file : Zipped.files(zip).entrySet()) {

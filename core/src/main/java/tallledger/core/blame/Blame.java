@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.drive.Route;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * Who is to blame, by Bayes' rule over "no fault" and all sets of one and two elements.
@@ -121,8 +121,9 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
         if (!suspects.isEmpty() && suspects.get(0).probability() >= rules.value(Rule.BLAME_CLEAR)) {
             return Hunt.CLEAR;
         }
-        return noFault > rules.value(Rule.BLAME_NO_FAULT) ? Hunt.NO_FAULT : runs >= rules.whole(Rule.BLAME_RUNS) ? Hunt.LIKELIEST_NOT_PROVEN
-                : Hunt.GOES_ON;
+        return noFault > rules.value(Rule.BLAME_NO_FAULT) ? Hunt.NO_FAULT
+                : runs >= rules.whole(Rule.BLAME_RUNS) ? Hunt.LIKELIEST_NOT_PROVEN
+                        : Hunt.GOES_ON;
     }
 
     /** Whether one element stands out enough to act on (house rule: nine in ten). */
@@ -183,7 +184,8 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
             mask |= 1L << all.indexOf(element);
         }
         long whole = mask;
-        return group.size() < 2 ? Optional.empty() : untried.stream()
-                .filter(r -> (elements.mask(r) & whole) != 0 && (elements.mask(r) & whole) != whole).findFirst();
+        return group.size() < 2 ? Optional.empty()
+                : untried.stream()
+                        .filter(r -> (elements.mask(r) & whole) != 0 && (elements.mask(r) & whole) != whole).findFirst();
     }
 }

@@ -33,7 +33,7 @@ public record Check(String about, Optional<StageKind> kind, String what, BigDeci
     public static Check of(String about, String element, String what, BigDecimal low, BigDecimal likely, BigDecimal high) {
         Optional<StageKind> kind = element.isEmpty() ? Optional.empty()
                 : Optional.of(Stream.of(StageKind.values()).filter(k -> k.name().equals(element))
-                .findFirst().orElseThrow(() -> Refused.because(BlameReason.CHECK_ELEMENT, element).at("element")));
+                        .findFirst().orElseThrow(() -> Refused.because(BlameReason.CHECK_ELEMENT, element).at("element")));
         return new Check(about, kind, what, low, likely, high);
     }
 

@@ -186,11 +186,13 @@ final class NumberingSearch {
             if (!moved.isEmpty() && moved.stream().allMatch(p -> to.get(to.get(p)).equals(p))) {
                 parts.add(Reason.of(BlameReason.NUMBERED_PAIRS, stage.name(), moved.stream().filter(p -> p < to.get(p))
                         .map(p -> (Object) Reason.of(BlameReason.NUMBERED_PAIR, stage.positions().get(p).label(),
-                                stage.positions().get(to.get(p)).label())).toList()));
+                                stage.positions().get(to.get(p)).label()))
+                        .toList()));
             } else if (!moved.isEmpty()) {
                 parts.add(Reason.of(BlameReason.NUMBERED_ROUND, stage.name(), moved.stream()
                         .map(p -> (Object) Reason.of(BlameReason.NUMBERED_AS, stage.positions().get(p).label(),
-                                stage.positions().get(to.get(p)).label())).toList()));
+                                stage.positions().get(to.get(p)).label()))
+                        .toList()));
             }
         }
         return Reason.of(BlameReason.CAUSE_NUMBERED, parts);

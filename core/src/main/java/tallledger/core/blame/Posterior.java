@@ -57,7 +57,7 @@ final class Posterior {
         long[] sets = sets(elements.reachable(), n);
         Map<Route, History> histories = new LinkedHashMap<>();
         trials.forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0)
-                        .with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
+                .with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
                 (before, one) -> before.with(t.failed(), one.f())));
         double[] odds = elements.all().stream().mapToDouble(e -> chances.odds(elements.kind(e))).toArray();
         double[] weight = new double[sets.length];

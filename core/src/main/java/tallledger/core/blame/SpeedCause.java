@@ -18,7 +18,9 @@ import tallledger.core.reason.Reason;
 public record SpeedCause(Kind kind, double misfit, List<Route> routes, Reason because, Optional<Numbering> numbering) {
 
     /** Sorts of cause. */
-    public enum Kind { UNLOADED, SUPPLY, INVERTER, BELT_GROOVE, COMMON, POSITION, PLATE, OTHER_POSITION, MULTIPLE, SLIP, NUMBERED }
+    public enum Kind {
+        UNLOADED, SUPPLY, INVERTER, BELT_GROOVE, COMMON, POSITION, PLATE, OTHER_POSITION, MULTIPLE, SLIP, NUMBERED
+    }
 
     SpeedCause(Kind kind, double misfit, List<Route> routes, Reason because) {
         this(kind, misfit, routes, because, Optional.empty());

@@ -226,9 +226,9 @@ public final class SpeedCauses {
             double read = reading.read() / Math.exp(base);
             String name = train.name(reading.route());
             factors.predict(train.plateKey(reading.route())).map(p -> Math.abs(Math.log(read / p))).filter(m -> m <= bounds.fits())
-                    .ifPresent(m ->
-                    causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of(BlameReason.CAUSE_PLATE, name,
-                            factors.predict(train.plateKey(reading.route())).orElseThrow()))));
+                    .ifPresent(
+                            m -> causes.add(new SpeedCause(Kind.PLATE, m, List.of(reading.route()), Reason.of(BlameReason.CAUSE_PLATE, name,
+                                    factors.predict(train.plateKey(reading.route())).orElseThrow()))));
             causes.addAll(elsewhere(reading, read, name));
             for (int k = 2; k <= 4; k++) {
                 multiple(reading, read, name, k, k).ifPresent(causes::add);
@@ -244,14 +244,16 @@ public final class SpeedCauses {
             Route other = s.routes().get(0);
             return misfit > bounds.fits() ? java.util.stream.Stream.<SpeedCause>empty()
                     : java.util.stream.Stream.of(new SpeedCause(Kind.OTHER_POSITION,
-                    misfit, List.of(reading.route()), Reason.of(BlameReason.CAUSE_ELSEWHERE, name, train.name(other), s.nominal().get())));
+                            misfit, List.of(reading.route()),
+                            Reason.of(BlameReason.CAUSE_ELSEWHERE, name, train.name(other), s.nominal().get())));
         }).toList();
     }
 
     private Optional<SpeedCause> multiple(Reading reading, double read, String name, int k, double times) {
         double misfit = Math.abs(Math.log(read / reading.plate() / times));
-        return misfit > bounds.fits() ? Optional.empty() : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
-                Reason.of(times > 1 ? BlameReason.CAUSE_MULTIPLE : BlameReason.CAUSE_FRACTION, name, k)));
+        return misfit > bounds.fits() ? Optional.empty()
+                : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
+                        Reason.of(times > 1 ? BlameReason.CAUSE_MULTIPLE : BlameReason.CAUSE_FRACTION, name, k)));
     }
 
     /** The same route read unloaded and under load: low, and falling further. */

@@ -311,7 +311,8 @@ final class CoverSearch {
                 continue;
             }
             double moving = situation.standing().isPresent() && !fresh
-                    ? situation.times().move(train, situation.standing().get(), routes.get(i)) : 0;
+                    ? situation.times().move(train, situation.standing().get(), routes.get(i))
+                    : 0;
             int then = Math.max(reach, reachOf(Math.max(rpm[i], situation.highest().orElse(0))));
             Node node = new Node(masks[i], i, cold && fresh ? reachOf(rpm[i]) : then, moving + runTime[i], null);
             if (target == Integer.MAX_VALUE || 1 + lowerBound(node.mask, node.reach) <= target) {

@@ -21,7 +21,7 @@ public record Coverage(Map<Speed, Mark> marks, Map<Route, Mark> routes, long exe
 
     /** Counts of distinct speeds; sweeps are counted apart, they are ranges. */
     public record Counts(int all, int run, int proven, int failed, int undecided, int inferred, int open,
-                         int sweeps, int sweepsProven) {
+            int sweeps, int sweepsProven) {
     }
 
     /**

@@ -19,7 +19,7 @@ import tallledger.core.drive.Route;
  * @param leftOpen    elements a plan inside the time leaves unproven
  */
 public record RunPlan(School school, List<PlannedRun> runs, double seconds, double timeBound, int lowerBound,
-                      boolean provenFewest, OptionalInt warm, List<Element> beyondProof, List<Element> leftOpen) {
+        boolean provenFewest, OptionalInt warm, List<Element> beyondProof, List<Element> leftOpen) {
 
     /**
      * One run of the plan.

@@ -3,15 +3,15 @@ package tallledger.core.coverage;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Elements.Element;
 import tallledger.core.coverage.RunPlan.PlannedRun;
 import tallledger.core.drive.Route;
@@ -55,14 +55,14 @@ public final class RunPlanner {
      * @param highest  highest speed run so far, min⁻¹
      */
     public RunPlan plan(School school, double seconds, double whole, Map<Route, Outcome> outcomes, Collection<Route> passed,
-                        Optional<Route> standing, OptionalDouble highest) {
+            Optional<Route> standing, OptionalDouble highest) {
         Situation situation = Situation.of(table, elements, outcomes, passed, standing, highest, rules);
         return switch (school) {
             case EVERY_SPEED -> everySpeed(situation, outcomes, passed);
             case EVERY_GEAR -> everyGear(situation);
             case MY_MINUTES -> {
                 RunChoice choice = new RunChoice(situation, seconds, e -> ElementWorth.of(table.train().stages().get(e.stage()).kind(),
-                                rules));
+                        rules));
                 yield minutes(choice, choice.within(seconds), whole);
             }
         };
@@ -160,8 +160,9 @@ public final class RunPlanner {
             Optional<Route> from = order.isEmpty() ? situation.standing() : Optional.of(order.get(order.size() - 1));
             double takes = from.map(f -> times.move(table.train(), f, route)).orElse(0.0) + situation.runTime(route);
             boolean first = highest == 0;
-            boolean mayGo = first ? route.equals(rest.get(0)) && situation.mayBegin(route, rest) : situation.rpm(route) <= situation.cold()
-                    .reach(highest);
+            boolean mayGo = first ? route.equals(rest.get(0)) && situation.mayBegin(route, rest)
+                    : situation.rpm(route) <= situation.cold()
+                            .reach(highest);
             if (mayGo && taken + takes <= seconds) {
                 order.add(route);
                 taken += takes;
@@ -172,7 +173,7 @@ public final class RunPlanner {
     }
 
     private RunPlan result(School school, Situation situation, List<Route> order, double seconds, double timeBound, int bound,
-                           boolean proven, OptionalInt warm, long open) {
+            boolean proven, OptionalInt warm, long open) {
         List<PlannedRun> runs = new ArrayList<>();
         long exercised = situation.exercised();
         Optional<Route> before = situation.standing();

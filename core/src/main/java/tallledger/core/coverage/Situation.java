@@ -27,10 +27,10 @@ import tallledger.core.rules.Rules;
  * @param cold       how fast it may be run so far
  */
 record Situation(SpeedTable table, Elements elements, List<Route> candidates, long exercised, Set<Route> run,
-                 Optional<Route> standing, OptionalDouble highest, HouseTimes times, ColdSpindle cold) {
+        Optional<Route> standing, OptionalDouble highest, HouseTimes times, ColdSpindle cold) {
 
     static Situation of(SpeedTable table, Elements elements, Map<Route, Outcome> outcomes, Collection<Route> passed,
-                        Optional<Route> standing, OptionalDouble highest, Rules rules) {
+            Optional<Route> standing, OptionalDouble highest, Rules rules) {
         ColdSpindle cold = ColdSpindle.of(table, rules);
         List<Route> candidates = table.speeds().stream()
                 .flatMap(s -> s.routes().stream()).filter(r -> !outcomes.containsKey(r) && !passed.contains(r))

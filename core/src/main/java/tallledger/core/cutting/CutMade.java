@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -75,8 +75,9 @@ public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLe
 
     /** How fast the surface went past the tool, m/min: round the work in turning, along the table in milling. */
     public BigDecimal past() {
-        double mm = kind == Job.Kind.FACE_MILLING ? feed.mm().doubleValue() * rpm.value().doubleValue() : Math.PI * diameter.mm()
-                .doubleValue() * rpm.value().doubleValue();
+        double mm = kind == Job.Kind.FACE_MILLING ? feed.mm().doubleValue() * rpm.value().doubleValue()
+                : Math.PI * diameter.mm()
+                        .doubleValue() * rpm.value().doubleValue();
         return new BigDecimal(mm / 1000).round(new java.math.MathContext(4));
     }
 
@@ -89,7 +90,7 @@ public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLe
     /** @param unit of lengths typed without one */
     public Map<String, Object> toPayload(LengthUnit unit) {
         Map<String, Object> kept = new HashMap<>(Map.of("kind", kind.name(), "material", material.name(), "tool", tool, "diameter",
-                        diameter.typed(), "feed", feed.typed(), "rpm", rpm.typed(), "unit", unit.name()));
+                diameter.typed(), "feed", feed.typed(), "rpm", rpm.typed(), "unit", unit.name()));
         depth.ifPresent(d -> kept.put("depth", d.typed()));
         width.ifPresent(w -> kept.put("width", w.typed()));
         return kept;

@@ -50,7 +50,7 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         Reason says(LengthUnit machine) {
             Quantity wanted = power(need, machine);
             return has.map(h -> Reason.of(h.kilowatts() >= need.kilowatts() ? CuttingReason.CUT_ENOUGH : CuttingReason.CUT_SHORT,
-                            rounded(rpm), wanted, power(h, machine)))
+                    rounded(rpm), wanted, power(h, machine)))
                     .orElseGet(() -> Reason.of(CuttingReason.CUT_POWER_UNKNOWN, rounded(rpm), wanted));
         }
 

@@ -107,7 +107,7 @@ public record CycleResult(List<Line> lines) {
                 s--;
                 if (slots.get(s).must) {
                     lines.add(new Line(slots.get(s).event, Optional.empty(), Optional.empty(), slots.get(s).window, Verdict.MISSING,
-                                    false));
+                            false));
                 }
             }
         }

@@ -69,7 +69,9 @@ public final class CycleScripts {
     }
 
     /** In which order a grinder ends its cycle: makers differ, and neither is a fault. */
-    public enum EndOrder { STOPS_THEN_PARKS, PARKS_THEN_STOPS }
+    public enum EndOrder {
+        STOPS_THEN_PARKS, PARKS_THEN_STOPS
+    }
 
     private static final Never BY_ITSELF = new Never("starts-by-itself", true);
 
@@ -122,7 +124,7 @@ public final class CycleScripts {
         stopping("pedal", "pedal-down", "pedal-up");
         define("dead-man-pedal", List.of(Setting.STOP, Setting.WAIT),
                 s -> script("dead-man-pedal", List.of(one("pedal-held"), one("runs"), one("pedal-let-go"),
-                one("stops", s.stops()), one("stays-stopped", s.stays())), List.of(BY_ITSELF, new Never("runs-on", true))));
+                        one("stops", s.stops()), one("stays-stopped", s.stays())), List.of(BY_ITSELF, new Never("runs-on", true))));
         stopping("guard", "guard-opened", "guard-closed");
         waiting("neutral", s -> List.of(one("neutral-set"), one("free-by-hand"), one("motor-on"), one("spindle-still", s.stays())),
                 new Never("spindle-drives", true));
@@ -153,8 +155,9 @@ public final class CycleScripts {
                 false))));
         define("centreless-infeed", List.of(Setting.SPARK_OUT), s -> new CycleScript("centreless-infeed",
                 List.of(one("infeed-on"), one("at-zero"),
-                one("retreats", s.about(Setting.SPARK_OUT))), List.of(new Never("feeds-past", false)),
-                        Optional.of(new CycleScript.Rounds(Set.of(), 2, false))));
+                        one("retreats", s.about(Setting.SPARK_OUT))),
+                List.of(new Never("feeds-past", false)),
+                Optional.of(new CycleScript.Rounds(Set.of(), 2, false))));
         fixed("regulating-wheel", s -> List.of(one("grind-set"), one("turns-slow"), one("dress-set"), one("turns-fast"), one("grind-set"),
                 one("turns-slow")),
                 new Never("jumps-speed", false));
@@ -211,7 +214,7 @@ public final class CycleScripts {
     private static void stopping(String code, String stop, String release) {
         define(code, List.of(Setting.STOP, Setting.WAIT),
                 s -> script(code, List.of(one("runs"), one(stop), one("stops", s.stops()), one(release),
-                one("stays-stopped", s.stays()), one("started")), List.of(BY_ITSELF)));
+                        one("stays-stopped", s.stays()), one("started")), List.of(BY_ITSELF)));
     }
 
     private static void infeed(String code, String infeed, boolean left, boolean right) {

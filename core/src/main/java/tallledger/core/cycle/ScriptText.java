@@ -17,8 +17,8 @@ public final class ScriptText {
     private static final int LONGEST_LINE = 200;
     private static final Pattern LINE = Pattern.compile(
             "(?<name>\\p{L}[\\p{L}\\d' "
-            + "-]{0,39}?)(?:\\s+[x×](?<least>\\d{1,2})(?:-(?<most>\\d{1,2}))?)?"
-            + "(?:\\s+(?<from>\\d{1,4}(?:[.,]\\d+)?)\\s*-\\s*(?<to>\\d{1,4}(?:[.,]\\d+)?)\\s*s)?");
+                    + "-]{0,39}?)(?:\\s+[x×](?<least>\\d{1,2})(?:-(?<most>\\d{1,2}))?)?"
+                    + "(?:\\s+(?<from>\\d{1,4}(?:[.,]\\d+)?)\\s*-\\s*(?<to>\\d{1,4}(?:[.,]\\d+)?)\\s*s)?");
 
     private ScriptText() {
     }

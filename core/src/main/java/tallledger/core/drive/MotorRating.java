@@ -1,8 +1,8 @@
 package tallledger.core.drive;
 
-import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import tallledger.core.reading.Power;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /**

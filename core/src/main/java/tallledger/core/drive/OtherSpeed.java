@@ -30,9 +30,8 @@ public record OtherSpeed(String what, BigDecimal rpm, Optional<End> end, Optiona
     public static final int MOST = 40;
     private static final int LONGEST_LINE = 200;
     private static final Pattern BLANKS = Pattern.compile("\\s+");
-    private static final Pattern LINE =
-            Pattern.compile("(?<what>\\p{L}[^\\d:=]*?)\\s*[:=,]?\\s+(?<speeds>\\d[^±%+]*?)"
-                    + "\\s*(?:rpm|r/min|min-1)?\\s*(?:(?:±|\\+/?-)\\s*(?<limit>[\\d.,]+)\\s*%)?");
+    private static final Pattern LINE = Pattern.compile("(?<what>\\p{L}[^\\d:=]*?)\\s*[:=,]?\\s+(?<speeds>\\d[^±%+]*?)"
+            + "\\s*(?:rpm|r/min|min-1)?\\s*(?:(?:±|\\+/?-)\\s*(?<limit>[\\d.,]+)\\s*%)?");
     private static final Pattern ENDS = Pattern.compile("(?<low>\\d[\\d.,]*)\\s*(?:to|-|–|…|\\.\\.\\.?)\\s*(?<high>\\d[\\d.,]*)");
     private static final BigDecimal MOST_LIMIT = new BigDecimal("50");
 
@@ -63,7 +62,8 @@ public record OtherSpeed(String what, BigDecimal rpm, Optional<End> end, Optiona
         Matcher m = LINE.matcher(BLANKS.matcher(line).replaceAll(" "));
         if (line.length() > LONGEST_LINE || !m.matches()) {
             throw Refused.because(DriveReason.OTHER_SPEEDS_LINE, line.length() > LONGEST_LINE
-                    ? line.substring(0, LONGEST_LINE) + "…" : line);
+                    ? line.substring(0, LONGEST_LINE) + "…"
+                    : line);
         }
         Optional<BigDecimal> tolerance = Optional.ofNullable(m.group("limit")).map(OtherSpeed::limit);
         String what = m.group("what").strip();

@@ -53,12 +53,13 @@ public record RayChart(List<String> shafts, List<Ray> rays, boolean absolute, do
                 .filter(route -> !train.isReverse(route)).toList();
         boolean absolute = routes.stream().allMatch(route -> train.speed(route).isPresent());
         Optional<Map<Integer, List<Span>>> factors = absolute
-                ? Optional.of(knownFactors(train, drawn)) : plateFactors(table, drawn);
+                ? Optional.of(knownFactors(train, drawn))
+                : plateFactors(table, drawn);
         return factors.map(f -> build(table, drawn, routes, f, absolute));
     }
 
     private static RayChart build(SpeedTable table, List<Integer> drawn, List<Route> routes,
-                                  Map<Integer, List<Span>> factors, boolean absolute) {
+            Map<Integer, List<Span>> factors, boolean absolute) {
         Map<String, Ray> rays = new LinkedHashMap<>();
         // Where the levers do not multiply the last rays end at the plate's own values, not at a fit's.
         LeverFactors.Outcome fit = table.factors().outcome();

@@ -63,7 +63,8 @@ public record SameSpeed(double rpm, List<Way> ways) {
     private static String levers(DriveTrain train, Route sweep) {
         return IntStream.range(0, train.stages().size()).filter(s -> train.stages().get(s).isOnPlate()
                 && !train.stages().get(s).kind().slides()).mapToObj(s -> train.stages().get(s).name() + " "
-                + train.position(sweep, s).label()).collect(Collectors.joining(", "));
+                        + train.position(sweep, s).label())
+                .collect(Collectors.joining(", "));
     }
 
     private static BigDecimal rounded(double value, int digits) {

@@ -66,10 +66,9 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
             }
         }
         placed.addAll(distinct(train, plate, fixed));
-        unread.forEach((key, routes) ->
-                placed.add(new Speed(Speed.Kind.UNREADABLE, Optional.empty(), factors.predict(key), routes)));
-        sweeps.forEach((key, routes) ->
-                placed.add(new Speed(Speed.Kind.SWEEP, Optional.empty(), top(train, placed, routes.get(0)), routes)));
+        unread.forEach((key, routes) -> placed.add(new Speed(Speed.Kind.UNREADABLE, Optional.empty(), factors.predict(key), routes)));
+        sweeps.forEach(
+                (key, routes) -> placed.add(new Speed(Speed.Kind.SWEEP, Optional.empty(), top(train, placed, routes.get(0)), routes)));
         if (placed.isEmpty()) {
             throw Refused.because(DriveReason.TRAIN_NO_SPEED);
         }
@@ -161,7 +160,8 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
     private static List<Speed> distinct(DriveTrain train, SpeedPlate plate, List<Route> routes) {
         List<Route> ascending = routes.stream()
                 .sorted(Comparator.comparingDouble((Route r) -> exact(train, plate, r))
-                        .thenComparing(train::isReverse)).toList();
+                        .thenComparing(train::isReverse))
+                .toList();
         List<Speed> speeds = new ArrayList<>();
         List<Route> group = new ArrayList<>();
         for (Route route : ascending) {

@@ -48,7 +48,8 @@ public record SpindlePower(double kilowatts, double newtonMetres) {
         Stage motor = train.stages().get(0);
         boolean windings = motor.kind() == StageKind.MOTOR && motor.isChoice() && rating.law() != MotorRating.Law.CONSTANT_POWER;
         return windings && motor.positions().stream().anyMatch(p -> p.transmission().factor().isEmpty())
-                ? Optional.of(Reason.of(DriveReason.POWER_WINDINGS_UNKNOWN, rating.law())) : Optional.empty();
+                ? Optional.of(Reason.of(DriveReason.POWER_WINDINGS_UNKNOWN, rating.law()))
+                : Optional.empty();
     }
 
     private static SpindlePower reckoned(DriveTrain train, MotorRating rating, Route route, double rpm, double frequencyShare) {

@@ -65,7 +65,8 @@ public record Stage(String name, StageKind kind, Shifting shifting, List<Positio
     /** The same with one position doing this. */
     public Stage with(String label, Transmission does) {
         return new Stage(name, kind, shifting, positions.stream().map(p -> p.label().equals(label)
-                ? new Position(p.label(), does, p.lever()) : p).toList(), pattern, movedBy);
+                ? new Position(p.label(), does, p.lever())
+                : p).toList(), pattern, movedBy);
     }
 
     /** The levers of a stage that has several, in their order; empty where it has one. */

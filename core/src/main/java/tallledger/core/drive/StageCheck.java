@@ -91,8 +91,8 @@ public final class StageCheck {
         Position slow = faster ? first : other;
         Position fast = faster ? other : first;
         return Optional.of(new PlateRemark(Kind.CONTRADICTS, List.of(), Optional.empty(), List.of(),
-                        Reason.of(DriveReason.PLATE_STAGE_FACTOR, stage.name(), fast.label(), slow.label(),
-                shown(faster ? typed : 1 / typed), shown(faster ? byPlate.get() : 1 / byPlate.get()))));
+                Reason.of(DriveReason.PLATE_STAGE_FACTOR, stage.name(), fast.label(), slow.label(),
+                        shown(faster ? typed : 1 / typed), shown(faster ? byPlate.get() : 1 / byPlate.get()))));
     }
 
     private static BigDecimal shown(double value) {

@@ -1,9 +1,9 @@
 package tallledger.core.drive;
 
-import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /** What one position of a stage does to the speed that comes in. */

@@ -132,7 +132,7 @@ public final class AlongTakings {
         return run.worstMetre().map(worst -> Reason.of(EvidenceReason.RUN_FORM, form, Takings.shown(run.straightness()),
                 Takings.shown(run.leastZone()), Takings.shown(worst.straightness()), Takings.shown(worst.from()), Takings.shown(worst.to()),
                 Quantity.of(BigDecimal.valueOf(METRE), "mm"))).orElseGet(() -> Reason.of(EvidenceReason.RUN_FORM_LONG_FEET, form,
-                Takings.shown(run.straightness()), Takings.shown(run.leastZone()), Quantity.of(BigDecimal.valueOf(METRE), "mm")));
+                        Takings.shown(run.straightness()), Takings.shown(run.leastZone()), Quantity.of(BigDecimal.valueOf(METRE), "mm")));
     }
 
     /** t_k mm/m; max − min is judged, the slope along is for information. */

@@ -11,9 +11,9 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.AxisTest;
 import tallledger.core.geometry.CircleTest;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -98,7 +98,7 @@ public final class AxisTakings {
             because.add(Reason.of(EvidenceReason.AXIS_A, a.because()));
             because.add(Reason.of(EvidenceReason.AXIS_R, r.because()));
             because.add(Reason.of(EvidenceReason.AXIS_SAYS, Takings.micrometres(test.reversal()), Takings.micrometres(test.systematic()),
-                            Takings.micrometres(test.meanBidirectional()), test.targets().size(), test.runs()));
+                    Takings.micrometres(test.meanBidirectional()), test.targets().size(), test.runs()));
             because.addAll(Takings.temperature(read.length(), read.apart, rules));
             boolean worse = r.outcome().compareTo(a.outcome()) != 0 && weight(r) > weight(a);
             return new StepJudgement(worse ? r.outcome() : a.outcome(),
@@ -197,10 +197,10 @@ public final class AxisTakings {
                             per(2 * e.square() / radius * MICROMETRES))),
                     new Part(e.shares().lost(),
                             Reason.of(EvidenceReason.CIRCLE_LOST, share(e.shares().lost()), Takings.micrometres(e.lostX() / MICROMETRES),
-                            Takings.micrometres(e.lostY() / MICROMETRES))),
+                                    Takings.micrometres(e.lostY() / MICROMETRES))),
                     new Part(e.shares().rest(),
                             Reason.of(EvidenceReason.CIRCLE_REST, share(e.shares().rest()),
-                            Takings.micrometres(e.spike() / MICROMETRES)))));
+                                    Takings.micrometres(e.spike() / MICROMETRES)))));
             all.sort((a, b) -> Double.compare(b.share, a.share));
             all.forEach(part -> parts.add(part.says));
             return Reason.of(EvidenceReason.CIRCLE_EXPLAINED, parts);

@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
-import tallledger.core.gauge.Grade;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -153,14 +153,17 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
         Values typed = below ? values.with(VALUE, values.text(VALUE).substring(1)) : values;
         TypedLength value = graded.unit() == Unit.MILLIMETRES_PER_METRE ? typed.slope(VALUE) : typed.length(VALUE);
         Optional<TypedLength> over = scales()
-                ? Optional.of(values.has(OVER) ? values.length(OVER) : exactly(values.bare())) : Optional.empty();
+                ? Optional.of(values.has(OVER) ? values.length(OVER) : exactly(values.bare()))
+                : Optional.empty();
         over.filter(o -> o.mm().signum() <= 0).ifPresent(o -> {
             throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, o.typed()).at(OVER);
         });
         if (nose.isPresent()) {
             Optional<TypedLength> near = values.has(NOSE) ? Optional.of(values.length(NOSE)) : Optional.empty();
-            return new FarOut(value, near, scales() ? over : values.has(OUT) ? Optional.of(Takings.positive(values, OUT))
-                    : Optional.empty(), values.readWith());
+            return new FarOut(value, near, scales() ? over
+                    : values.has(OUT) ? Optional.of(Takings.positive(values, OUT))
+                            : Optional.empty(),
+                    values.readWith());
         }
         boolean other = below || isSigned() && values.text(LIES).equals(Lies.THE_OTHER_WAY.name());
         return new Plain(other ? value.mm().negate() : value.mm(), value.step(), over, values.readWith(), values.apart());
@@ -178,8 +181,9 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
 
     @Override
     public StepJudgement judge(Object read, Rules rules) {
-        return read instanceof Plain plain ? judge(plain, rules) : read instanceof FarOut out ? out.judge(this, rules)
-                : way.taking().judge(read, this, rules);
+        return read instanceof Plain plain ? judge(plain, rules)
+                : read instanceof FarOut out ? out.judge(this, rules)
+                        : way.taking().judge(read, this, rules);
     }
 
     private StepJudgement judge(Plain read, Rules rules) {
@@ -207,7 +211,7 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
             Quantity scaled = new Quantity(value.multiply(length).divide(over, MathContext.DECIMAL64),
                     u.scaled(length.doubleValue() / over.doubleValue()).expanded(), "mm");
             because.add(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, "mm"), Quantity.of(over, "mm"), scaled,
-                            Quantity.of(length, "mm")));
+                    Quantity.of(length, "mm")));
         }
         because.addAll(judged.because());
         because.addAll(List.of(besides));

@@ -1,9 +1,9 @@
 package tallledger.core.evidence;
 
 import java.util.List;
-import tallledger.core.drive.Turning;
 import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
+import tallledger.core.drive.Turning;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.geometry.TwoRounds;
 import tallledger.core.reason.ReasonCode;
@@ -30,7 +30,8 @@ public enum EvidenceReason implements ReasonCode {
     CHART_BOTH("chart-line.both"),
     CHART_NOTHING("chart-line.nothing"),
     CHART_SENSE(List.of(ChartLine.Sense.FREE_END_UP, ChartLine.Sense.TO_THE_TOOL, ChartLine.Sense.TAILSTOCK_HIGH, ChartLine.Sense.HOLLOW,
-            ChartLine.Sense.HUMPED), "chart-line.sense"), CIRCLE_EXPLAINED("circle.explained", "parts"),
+            ChartLine.Sense.HUMPED), "chart-line.sense"),
+    CIRCLE_EXPLAINED("circle.explained", "parts"),
     CIRCLE_LINE("circle.line", "line", "unit"),
     CIRCLE_LOST("circle.lost", "share", "x", "y"),
     CIRCLE_REST("circle.rest", "share", "spike"),

@@ -61,8 +61,8 @@ public record FarOut(TypedLength far, Optional<TypedLength> near, Optional<Typed
         }
         return byLeast.outcome() == Outcome.FAILED ? with(byLeast, says)
                 : new StepJudgement(Outcome.UNDECIDED, byMost.grade(), List.of(says, Reason.of(EvidenceReason.FAR_ANGLES)),
-                Optional.empty(),
-                byMost.budget());
+                        Optional.empty(),
+                        byMost.budget());
     }
 
     private static StepJudgement with(StepJudgement judged, Reason first) {

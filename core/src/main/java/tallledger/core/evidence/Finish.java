@@ -22,10 +22,10 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -122,7 +122,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
     @Override
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>(List.of(Field.may("ra", Entry.NUMBER, FieldUnit.ROUGHNESS),
-                        new Field("how", Entry.CHOICE, FieldUnit.NONE, Preset.text(By.GAUGE.name()), List.of(By.values()), false)));
+                new Field("how", Entry.CHOICE, FieldUnit.NONE, Preset.text(By.GAUGE.name()), List.of(By.values()), false)));
         if (process == Process.TURNED) {
             fields.add(Field.may("feed", Entry.LENGTH, FieldUnit.LENGTH));
             fields.add(Field.may("nose", Entry.LENGTH, FieldUnit.LENGTH));
@@ -151,7 +151,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
             CutOff cutOff = Stream.of(CutOff.values()).filter(c -> c.name().equals(values.text("cutOff"))).findFirst()
                     .orElse(CutOff.BY_THE_SURFACE);
             OptionalDouble feed = values.has("feed") && process != Process.GROUND
-                    ? OptionalDouble.of(values.length("feed").mm().doubleValue()) : OptionalDouble.empty();
+                    ? OptionalDouble.of(values.length("feed").mm().doubleValue())
+                    : OptionalDouble.empty();
             Trace.Chosen chosen = values.at("cutOff", () -> cutOff.mm().map(mm -> new Trace.Chosen(trace.at(mm), true))
                     .orElseGet(() -> trace.chosen(process != Process.GROUND, feed)));
             return new Read(new BigDecimal(chosen.roughness().ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned,
@@ -214,7 +215,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
                 .ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE,
                         Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), "mm"), t.lengths(), shown(t.rz()), shown(t.rq()),
                         shown(t.rt()),
-                new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
+                        new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
         read.trace.ifPresent(t -> says.addAll(marks(t, read, rules)));
         Optional<BigDecimal> expected = expected(read, rules);
         Reason grade = grade(read.ra, rules.unit());
@@ -230,7 +231,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
         EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
                 : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
-                : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
+                        : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
         says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), InUnit.ROUGHNESS)));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
         Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
@@ -244,7 +245,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
                 : Trace.grade(ra.doubleValue());
         return n > Trace.GRADES_COUNT ? Reason.of(EvidenceReason.FINISH_ROUGHER, Trace.GRADES_COUNT)
                 : machine == LengthUnit.INCH ? Reason.of(EvidenceReason.FINISH_NUMBER, Trace.NUMBERS.get(n - 1), n)
-                : Reason.of(EvidenceReason.FINISH_GRADE, n);
+                        : Reason.of(EvidenceReason.FINISH_GRADE, n);
     }
 
     /** What a trace shows beside its figures: how it lay, where it is torn, which spacing stands out and what comes round so often. */
@@ -267,7 +268,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         Spacings.Peak p = peak.get();
         Quantity spacing = Quantity.of(new BigDecimal(p.spacing()).round(SHOWN), "mm");
         says.add(Reason.of(EvidenceReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()),
-                        BigDecimal.valueOf(Math.round(100 * p.share()))));
+                BigDecimal.valueOf(Math.round(100 * p.share()))));
         if (read.turned.filter(f -> Math.abs(p.spacing() / f.feed() - 1) <= Math.max(SAME_FEED, p.open())).isPresent()) {
             says.add(Reason.of(EvidenceReason.FINISH_IS_FEED, spacing));
         } else if (read.made.isEmpty()) {
@@ -289,7 +290,8 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         List<Object> near = new ArrayList<>(turning.stream().filter(t -> Math.abs(t.hertz() - hertz) <= reach)
                 .sorted(Comparator.comparingDouble(t -> Math.abs(t.hertz() - hertz)))
                 .map(t -> (Object) Reason.each(EvidenceReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(),
-                        Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), "Hz"))).toList());
+                        Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), "Hz")))
+                .toList());
         if (turning.isEmpty()) {
             return Reason.of(EvidenceReason.FINISH_FREQUENCY, spacing, past, f);
         }

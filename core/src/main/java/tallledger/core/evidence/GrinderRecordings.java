@@ -1,16 +1,18 @@
 package tallledger.core.evidence;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -18,8 +20,6 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
-import tallledger.core.evidence.Recording.Entry;
-import tallledger.core.evidence.Recording.Field;
 
 /** Records only grinders have. */
 public final class GrinderRecordings {
@@ -137,8 +137,9 @@ public final class GrinderRecordings {
         private static double open(Values values, String radius, String speed) {
             TypedLength r = values.length(radius);
             TypedNumber n = values.number(speed);
-            return r.mm().signum() <= 0 || n.value().signum() <= 0 ? 0 : Math.hypot(r.step().doubleValue() / r.mm().doubleValue(),
-                    n.step().doubleValue() / n.value().doubleValue()) / Math.sqrt(12);
+            return r.mm().signum() <= 0 || n.value().signum() <= 0 ? 0
+                    : Math.hypot(r.step().doubleValue() / r.mm().doubleValue(),
+                            n.step().doubleValue() / n.value().doubleValue()) / Math.sqrt(12);
         }
 
         /** v = 2π·r·n/1000, m/min. */

@@ -48,7 +48,7 @@ public final class InUnit {
                 ? Shown.of(scale.map(s -> quantity.value().divide(s.worth, MathContext.DECIMAL64)).orElse(quantity.value()),
                         quantity.expanded() / scale.map(s -> s.worth.doubleValue()).orElse(1.0))
                 : quantity.reckoned() ? reckoned(quantity, scale)
-                : scale.map(s -> figure(quantity.value(), s.worth)).orElseGet(() -> plain(quantity.value()));
+                        : scale.map(s -> figure(quantity.value(), s.worth)).orElseGet(() -> plain(quantity.value()));
         return written.isEmpty() ? Reason.of(EvidenceReason.FIGURE, figure) : Reason.of(EvidenceReason.FIGURE_UNIT, figure, written);
     }
 
@@ -93,7 +93,8 @@ public final class InUnit {
         static Optional<Scale> of(Quantity q) {
             return switch (q.unit()) {
                 case "mm" -> Optional.of(q.value().abs().max(BigDecimal.valueOf(q.expanded())).compareTo(THOU_UNDER) < 0
-                        ? new Scale("thou", INCH.movePointLeft(3)) : new Scale("in", INCH));
+                        ? new Scale("thou", INCH.movePointLeft(3))
+                        : new Scale("in", INCH));
                 case "µm" -> Optional.of(new Scale("thou", INCH));
                 case "mm/rev" -> Optional.of(new Scale("in/rev", INCH));
                 case "mm/min" -> Optional.of(new Scale("in/min", INCH));

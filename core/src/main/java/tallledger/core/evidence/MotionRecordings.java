@@ -1,6 +1,5 @@
 package tallledger.core.evidence;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
@@ -8,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
@@ -21,13 +22,12 @@ import tallledger.core.motion.ThreadPitch;
 import tallledger.core.motion.Trips;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.evidence.Recording.Entry;
-import tallledger.core.evidence.Recording.Field;
 
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
@@ -70,7 +70,9 @@ public final class MotionRecordings {
         }
 
         /** Which rate is to be set: an end of the feeds, rapid, or one feed of the feed plate. */
-        public enum Rate { SLOWEST, FASTEST, RAPID, OF_PLATE }
+        public enum Rate {
+            SLOWEST, FASTEST, RAPID, OF_PLATE
+        }
 
         public boolean rapid() {
             return rate == Rate.RAPID;
@@ -128,8 +130,9 @@ public final class MotionRecordings {
             return reading.set().flatMap(FeedSet::wheels).filter(w -> w.driving() != w.driven())
                     .map(w -> List.of(Reason.of(EvidenceReason.FEED_WHEELS_TURNED, w.driving(), w.driven(),
                             new BigDecimal(w.turned()).round(THREE), at(reading, w.turned()), off(reading, w.turned(), wanted)),
-                    Reason.of(EvidenceReason.FEED_WHEELS_EQUAL, at(reading, w.equal()), off(reading, w.equal(),
-                            wanted)))).orElse(List.of());
+                            Reason.of(EvidenceReason.FEED_WHEELS_EQUAL, at(reading, w.equal()), off(reading, w.equal(),
+                                    wanted))))
+                    .orElse(List.of());
         }
 
         private static Quantity at(FeedReading reading, double times) {
@@ -196,8 +199,8 @@ public final class MotionRecordings {
         @Override
         public StepJudgement judge(Travelled read, Rules rules) {
             TypedLength length = read.length;
-            Uncertainty u = read.by.map(g -> g.reading(length.mm(), length.step())).orElseGet(() ->
-                    Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12)));
+            Uncertainty u = read.by.map(g -> g.reading(length.mm(), length.step())).orElseGet(
+                    () -> Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12)));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), "mm"))
                     .orElse(StepJudgement.read(Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
         }
@@ -285,7 +288,7 @@ public final class MotionRecordings {
             // The coarsest digit of all three places: where one end is typed to a tenth, nobody knows which place is the greatest.
             BigDecimal step = Values.coarsest(Stream.of(left, middle, right).flatMap(List::stream).toList());
             Backlash backlash = Backlash.of(List.of(values.at("minus", () -> named(minus, left)),
-                            values.at("middle", () -> named("the middle", middle)), values.at("plus", () -> named(plus, right))));
+                    values.at("middle", () -> named("the middle", middle)), values.at("plus", () -> named(plus, right))));
             return new Lost(backlash, step, values.readWith());
         }
 
@@ -426,7 +429,7 @@ public final class MotionRecordings {
                     .scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
             return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"),
-                            Quantity.of(pitch.mm(), "mm"),
+                    Quantity.of(pitch.mm(), "mm"),
                     thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")),
                     judged.because().get(0)));
         }

@@ -73,8 +73,8 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
 
     private static Optional<BigDecimal> amps(Values values, String field) {
         return values.has(field) ? Optional.of(values.at(field,
-                        () -> TypedNumber.parsePositive(TypedNumber.shortEnough(values.text(field), 40)
-                                .replaceAll("(?i)\\s*a(mps?)?$", "")).value()))
+                () -> TypedNumber.parsePositive(TypedNumber.shortEnough(values.text(field), 40)
+                        .replaceAll("(?i)\\s*a(mps?)?$", "")).value()))
                 : Optional.empty();
     }
 
@@ -95,7 +95,8 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
                 .add(Reason.each(EvidenceReason.PANEL_DIAGRAM, found.diagram));
         // A machine that cannot be cut off from its supply is used by nobody.
         Optional<Severity> worse = found.disconnect == State.NOT_AS_IT_SHOULD || found.disconnect == State.NOT_THERE
-                ? Optional.of(Severity.STOP_USE) : Optional.empty();
+                ? Optional.of(Severity.STOP_USE)
+                : Optional.empty();
         Outcome outcome = !bad.isEmpty() ? Outcome.FAILED : undecided(found) ? Outcome.UNDECIDED : Outcome.PROVEN;
         return new StepJudgement(outcome, Optional.empty(), Stream.of(bad, open, good).flatMap(List::stream).toList(), worse);
     }
@@ -119,8 +120,9 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         BigDecimal set = found.overload.get();
         boolean high = set.compareTo(motor.multiply(rules.share(Rule.OVERLOAD, 1))) > 0;
         boolean low = set.compareTo(motor.multiply(rules.share(Rule.OVERLOAD))) < 0;
-        EvidenceReason reason = high ? EvidenceReason.PANEL_OVERLOAD_HIGH : low ? EvidenceReason.PANEL_OVERLOAD_LOW
-                : EvidenceReason.PANEL_OVERLOAD_RIGHT;
+        EvidenceReason reason = high ? EvidenceReason.PANEL_OVERLOAD_HIGH
+                : low ? EvidenceReason.PANEL_OVERLOAD_LOW
+                        : EvidenceReason.PANEL_OVERLOAD_RIGHT;
         (high || low ? bad : good)
                 .add(Reason.of(reason, Quantity.of(set, "A"), Quantity.of(motor, "A"), rules.figures(Rule.OVERLOAD).get(0),
                         rules.figures(Rule.OVERLOAD).get(1)));

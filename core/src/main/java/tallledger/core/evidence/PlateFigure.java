@@ -2,7 +2,6 @@ package tallledger.core.evidence;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import tallledger.core.reading.Power;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 

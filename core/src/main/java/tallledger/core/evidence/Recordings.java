@@ -1,30 +1,30 @@
 package tallledger.core.evidence;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.Recording.Entry;
+import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Judgement;
+import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.HotRun;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Unit;
-import tallledger.core.evidence.Recording.Entry;
-import tallledger.core.evidence.Recording.Field;
 
 /** The general kinds of record: looked at, written down, counted, measured. */
 public final class Recordings {
@@ -147,7 +147,7 @@ public final class Recordings {
         @Override
         public StepJudgement judge(Integer count, Rules rules) {
             return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED,
-                            Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
+                    Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
                     .orElse(StepJudgement.read(Reason.of(EvidenceReason.COUNT_ONLY, count)));
         }
     }
@@ -261,7 +261,7 @@ public final class Recordings {
             Quantity scaled = new Quantity(value.mm().multiply(length).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(),
                     "mm");
             List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"),
-                            Quantity.of(over.mm(), "mm"), scaled, Quantity.of(length, "mm"))));
+                    Quantity.of(over.mm(), "mm"), scaled, Quantity.of(length, "mm"))));
             because.addAll(judged.because());
             return judged.saying(because);
         }

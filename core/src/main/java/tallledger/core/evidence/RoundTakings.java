@@ -225,7 +225,7 @@ public final class RoundTakings {
             // The mean of two differences.
             Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2));
             return line.judged(read.rise(), u, read.over.mm(), rules, Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), "mm"),
-                            Quantity.of(read.bars(), "mm")));
+                    Quantity.of(read.bars(), "mm")));
         }
     }
 
@@ -258,9 +258,9 @@ public final class RoundTakings {
             Uncertainty u = gauge.difference(worst.mm(), worst.step());
             BigDecimal stated = rules.length(THREE_HUNDRED);
             List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, EvidenceReason.TIP_RIGHT, EvidenceReason.TIP_LEFT,
-                            EvidenceReason.TIP_LEVEL, read, stated)));
+                    EvidenceReason.TIP_LEVEL, read, stated)));
             read.back.ifPresent(back -> says.add(tip(back, EvidenceReason.TIP_BACK, EvidenceReason.TIP_FRONT, EvidenceReason.TIP_UPRIGHT,
-                            read, stated)));
+                    read, stated)));
             return line.judged(worst.mm().abs(), u, across, rules, says.toArray(Reason[]::new));
         }
 
@@ -272,7 +272,7 @@ public final class RoundTakings {
             }
             double slope = difference.mm().abs().doubleValue() / (2 * read.radius.mm().doubleValue());
             Object bolts = read.bolts.<Object>map(b -> Reason.of(EvidenceReason.TIP_BOLTS, Takings.shown(slope * 2 * b.mm().doubleValue()),
-                            Quantity.of(b.mm(), "mm"))).orElse("");
+                    Quantity.of(b.mm(), "mm"))).orElse("");
             return Reason.of(difference.mm().signum() > 0 ? towards : away, Takings.shown(slope * stated.doubleValue()),
                     Quantity.of(stated, "mm"), bolts);
         }

@@ -11,7 +11,6 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.Round;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

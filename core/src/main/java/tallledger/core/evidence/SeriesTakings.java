@@ -133,15 +133,16 @@ public final class SeriesTakings {
             Reason says = read.centres.map(c -> offset(read, c))
                     .orElseGet(() -> Reason.of(EvidenceReason.COLLARS_SAY,
                             Takings.shown(taper.doubleValue() * over.doubleValue() / read.apart.mm().doubleValue()),
-                    Quantity.of(over, "mm"), Takings.slope(angle.doubleValue())));
+                            Quantity.of(over, "mm"), Takings.slope(angle.doubleValue())));
             return line.judged(taper.abs(), u, read.apart.mm(), rules, says);
         }
 
         private static Reason offset(TwoCollars read, TypedLength centres) {
             double off = read.taper().doubleValue() / 2 * centres.mm().doubleValue() / read.apart.mm().doubleValue();
             // A small tail end: the tailstock stands towards the operator and is moved away.
-            EvidenceReason code = off > 0 ? EvidenceReason.TAILSTOCK_AWAY : off < 0 ? EvidenceReason.TAILSTOCK_TOWARDS
-                    : EvidenceReason.TAILSTOCK_TRUE;
+            EvidenceReason code = off > 0 ? EvidenceReason.TAILSTOCK_AWAY
+                    : off < 0 ? EvidenceReason.TAILSTOCK_TOWARDS
+                            : EvidenceReason.TAILSTOCK_TRUE;
             return off == 0 ? Reason.of(code) : Reason.of(code, Takings.shown(Math.abs(off)));
         }
     }

@@ -1,12 +1,12 @@
 package tallledger.core.evidence;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -41,7 +41,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         fields.add(Field.may("l31", Entry.NUMBER, FieldUnit.VOLTS));
         if (plate.volts().filter(Voltage::isDual).isPresent()) {
             fields.add(new Field("connected", Entry.CHOICE, FieldUnit.NONE, Preset.text(SupplyReading.Connected.NOT_KNOWN.name()),
-                            List.of(SupplyReading.Connected.values()), false));
+                    List.of(SupplyReading.Connected.values()), false));
         }
         fields.add(Field.may("hertz", Entry.NUMBER, FieldUnit.HERTZ));
         fields.add(Field.may("rating", Entry.NUMBER, FieldUnit.NONE));

@@ -3,16 +3,15 @@ package tallledger.core.evidence;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Uncertainty;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -103,7 +102,7 @@ final class Takings {
         return length < TEMPERATURE_MATTERS ? List.of()
                 : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, "K"),
                         micrometres(length * Uncertainty.STEEL * k.doubleValue()), shown(length)))
-                .orElseGet(() -> unread(length, rules.unit())));
+                        .orElseGet(() -> unread(length, rules.unit())));
     }
 
     /** What a kelvin would put into a length; a degree Fahrenheit on an inch machine. */

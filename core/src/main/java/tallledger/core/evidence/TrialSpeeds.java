@@ -97,7 +97,8 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             Optional<BigDecimal> with = made.stream().filter(t -> t.seen.filter(Seen.SHIFTS::equals).isPresent())
                     .map(Trial::commanded).min(Comparator.naturalOrder());
             return without.isPresent() && with.isPresent() && without.get().compareTo(with.get()) < 0
-                    ? Optional.of(List.of(without.get(), with.get())) : Optional.empty();
+                    ? Optional.of(List.of(without.get(), with.get()))
+                    : Optional.empty();
         }
     }
 

@@ -1,6 +1,5 @@
 package tallledger.core.evidence;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
@@ -8,13 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import tallledger.core.gauge.Gauge;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedForce;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedSlope;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**

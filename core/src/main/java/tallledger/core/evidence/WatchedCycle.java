@@ -49,7 +49,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         } else {
             CycleScripts.settings(script).forEach(s -> fields.add(s == CycleScripts.Setting.ORDER
                     ? new Field(s.field(), Entry.CHOICE, FieldUnit.NONE, Preset.text(CycleScripts.EndOrder.STOPS_THEN_PARKS.name()),
-                    List.of(CycleScripts.EndOrder.values()), false)
+                            List.of(CycleScripts.EndOrder.values()), false)
                     : Field.must(s.field(), Entry.NUMBER, s == CycleScripts.Setting.PASSES ? FieldUnit.NONE : FieldUnit.SECONDS)));
         }
         fields.add(Field.must("log", Entry.LOG, FieldUnit.SECONDS));
@@ -62,9 +62,10 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
 
     @Override
     public String start(Field field, Rules rules) {
-        return isOwn() ? "" : !field.choices().isEmpty() ? field.start().in(rules.unit())
-                : CycleScripts.settings(script).stream().filter(s -> s.field().equals(field.name())).findFirst()
-                .map(s -> s.start(rules).toPlainString()).orElse("");
+        return isOwn() ? ""
+                : !field.choices().isEmpty() ? field.start().in(rules.unit())
+                        : CycleScripts.settings(script).stream().filter(s -> s.field().equals(field.name())).findFirst()
+                                .map(s -> s.start(rules).toPlainString()).orElse("");
     }
 
     /** The script as it is set here. */
@@ -175,9 +176,10 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     private static Optional<Reason> passes(Watched watched, Rules rules) {
         int made = (int) watched.log.taps().stream().filter(t -> t.event().equals(PASS)).count();
         return Optional.ofNullable(watched.set.get(CycleScripts.Setting.PASSES)).or(() -> watched.code.equals("spark-out")
-                        ? Optional.of(CycleScripts.Setting.PASSES.start(rules)) : Optional.empty()).map(BigDecimal::intValue)
+                ? Optional.of(CycleScripts.Setting.PASSES.start(rules))
+                : Optional.empty()).map(BigDecimal::intValue)
                 .filter(set -> set != made).map(set -> Reason.of(made > set ? EvidenceReason.CYCLE_PASSES_MANY
-                : EvidenceReason.CYCLE_PASSES_FEW, made, set, Math.abs(made - set)));
+                        : EvidenceReason.CYCLE_PASSES_FEW, made, set, Math.abs(made - set)));
     }
 
     /** An event that should have come at one end of a way that goes to and fro: which end, and which time round. */

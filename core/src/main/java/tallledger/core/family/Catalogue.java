@@ -12,16 +12,16 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import tallledger.core.motion.FeedPlate;
-import tallledger.core.motion.ThreadPlate;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.WatchedCycle;
-import tallledger.core.evidence.Severity;
-import tallledger.core.evidence.SpeedRead;
-import tallledger.core.drive.OtherSpeed;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
+import tallledger.core.drive.OtherSpeed;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.Recordings;
+import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rule;
@@ -163,7 +163,7 @@ public final class Catalogue {
         return new Step(StepId.of(FEED_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")),
                 List.of(String.join(" · ", key), shows),
                 Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE, key),
-                        Severity.SOON, rules.whole(Rule.ONE_FEED),
+                Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }
 

@@ -19,7 +19,7 @@ final class CentrelessGrinder {
     static final Traits TRAITS = Traits.of(
             List.of(Traits.axis("infeed slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL)))
             .features(Feature.HYDRAULICS, Feature.DRESSER, Feature.REGULATING_WHEEL, Feature.INFEED_CYCLE, Feature.WORK_REST,
-                            Feature.THROUGH_FEED)
+                    Feature.THROUGH_FEED)
             .unusual(Feature.GUARD_SWITCH, Feature.WAY_COVERS)
             .kit("wheel-flanges", "work-rest-blades", "dresser")
             .startChecks(StartItem.WHEEL_SOUND, StartItem.WHEEL_GUARDED, StartItem.WHEEL_DRESSED, StartItem.CLEAR_OF_WHEEL)

@@ -1,19 +1,19 @@
 package tallledger.core.family;
 
-import java.util.Optional;
 import static tallledger.core.evidence.Severity.LIVE_WITH;
 import static tallledger.core.evidence.Severity.SOON;
 import static tallledger.core.family.Phase.ACCURACY;
 import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Template.step;
 
+import java.util.Optional;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.ChartLine.Sense;
 import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.Finish;
 import tallledger.core.family.Need.Kind;
-import tallledger.core.motion.Axis.Ability;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
 
 /**

@@ -18,13 +18,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.drive.StageKind;
-import tallledger.core.evidence.PlateFigure;
-import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.ChartLine;
+import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.MotionRecordings.Feed.Rate;
 import tallledger.core.evidence.PanelCheck;
+import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.SpindleCheck;
@@ -90,13 +90,14 @@ final class CommonSteps {
             step("kick-bar", Phase.FIRST_START, BEFORE_USE, 60).with(Feature.KICK_BAR).cycle("kick-bar").of("stop").needs(Kind.POWER_ON),
             step("pedal", Phase.FIRST_START, BEFORE_USE, 60).with(Feature.PEDAL).cycle("pedal").needs(Kind.POWER_ON),
             step("dead-man-pedal", Phase.FIRST_START, STOP_USE, 60).with(Feature.DEAD_MAN_PEDAL).cycle("dead-man-pedal").of("stop")
-            .needs(Kind.POWER_ON), step("lubrication", Phase.FIRST_START, BEFORE_USE, 60).still().with(Feature.CENTRAL_LUBRICATION),
+                    .needs(Kind.POWER_ON),
+            step("lubrication", Phase.FIRST_START, BEFORE_USE, 60).still().with(Feature.CENTRAL_LUBRICATION),
             step("coolant", Phase.FIRST_START, LIVE_WITH, 60).still().with(Feature.COOLANT),
             step("lamp", Phase.FIRST_START, LIVE_WITH, 15).still().with(Feature.LAMP));
 
     static final Line SPEEDS = Line.of(
             step("trial-speeds", SPINDLE, BEFORE_USE, 180).when(CommonSteps::changesRangeByCommand).records(new TrialSpeeds()).of("shift")
-            .needs(Kind.POWER_ON)
+                    .needs(Kind.POWER_ON)
                     .spares(SpindleCheck.id(DriveCheck.SHIFT_UP), SpindleCheck.id(DriveCheck.SHIFT_DOWN)),
             step("shift-sound", SPINDLE, SOON, 45).when(CommonSteps::changesRangeByCommand).of("shift"),
             step("commanded-shift", SPINDLE, BEFORE_USE, 90).when(CommonSteps::changesRangeByCommand)

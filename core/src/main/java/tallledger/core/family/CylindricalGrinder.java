@@ -23,7 +23,7 @@ final class CylindricalGrinder {
             List.of(Traits.axis("table", "left", "right", Ability.FEED, Ability.HAND_WHEEL),
                     Traits.axis("wheel slide", "in", "out", Ability.RAPID, Ability.HAND_WHEEL)))
             .features(Feature.TAILSTOCK, Feature.STEADY, Feature.TABLE_SWIVELS, Feature.HYDRAULICS, Feature.DOGS, Feature.DWELL,
-                            Feature.AUTO_INFEED, Feature.DEAD_STOP, Feature.WORK_STOPS_ON_RETREAT, Feature.DRESSER)
+                    Feature.AUTO_INFEED, Feature.DEAD_STOP, Feature.WORK_STOPS_ON_RETREAT, Feature.DRESSER)
             .unusual(Feature.GUARD_SWITCH, Feature.WAY_COVERS)
             .kit("wheel-flanges", "balancing-arbor", "driving-dogs", "centres", "dresser")
             .startChecks(StartItem.CHUCK_KEY_OUT, StartItem.WHEEL_SOUND, StartItem.WHEEL_GUARDED, StartItem.WHEEL_DRESSED,

@@ -11,8 +11,8 @@ import java.util.Set;
 import tallledger.core.drive.OtherSpeed;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
-import tallledger.core.motion.AxisId;
 import tallledger.core.motion.Axis.Ability;
+import tallledger.core.motion.AxisId;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
@@ -122,8 +122,10 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         fields.put("axes", axes.stream()
                 .map(a -> (Object) fields("id", a.id().written(), "role", a.role().name(), "name", a.name(), "minus", a.minus(), "plus",
                         a.plus(), "travel", a.travel(),
-                "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest", a.rates().slowest(),
-                "fastest", a.rates().fastest(), "rapid", a.rates().rapid())).toList());
+                        "abilities", a.abilities().stream().map(Enum::name).toList(), "per", a.rates().per().name(), "slowest",
+                        a.rates().slowest(),
+                        "fastest", a.rates().fastest(), "rapid", a.rates().rapid()))
+                .toList());
         fields.put("features", features.stream().map(Enum::name).toList());
         Map<String, Object> plate = new HashMap<>(Map.of("phases", supply.phases(), "heavyStart", supply.heavyStart()));
         supply.volts().ifPresent(v -> plate.put("volts", v.typed()));
@@ -155,7 +157,8 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
                 s.optionalText("kilowatts").orElse(""), s.optionalText("amperes").orElse(""), s.flag("heavyStart"));
         Optional<Chart> chart = p.has("chart") ? Optional.of(p.part("chart"))
                 .map(c -> new Chart(c.text("leadScrew"), c.text("factors"), c.text("promised"),
-                c.text("reach"), c.text("buyable"))) : Optional.empty();
+                        c.text("reach"), c.text("buyable")))
+                : Optional.empty();
         return new FitOut(axes, features, supply, chart, p.optionalText("otherSpeeds").orElse(""),
                 p.has("ownChart") ? OwnChart.from(p.part("ownChart")) : OwnChart.NONE);
     }

@@ -11,9 +11,9 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.ChartWay;
+import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.rules.Rule;

@@ -20,7 +20,7 @@ final class HorizontalMill {
                     StartingDescription.of("horizontal-mill", Family.HORIZONTAL_MILL, StartingDescription.motor("1425"),
                             StartingDescription.belt("1 2 3"), StartingDescription.gears("left lever", LeverPattern.ROW, "in out"),
                             StartingDescription.gears("right lever", LeverPattern.ROW, "low high"),
-                                    Stage.direction(Shifting.STOP_TO_SHIFT)))
+                            Stage.direction(Shifting.STOP_TO_SHIFT)))
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.MILL_SCREWS,
                     MillSteps.SPINDLE_TAPER, MillSteps.OVERARM_WAYS, MillSteps.ARBOR_COLLARS, MillSteps.CHANGE_WHEELS,

@@ -14,8 +14,8 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
-import tallledger.core.motion.Axis.Ability;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.Axis.Ability;
 
 /** Knee and bed mills. */
 final class KneeMill {
@@ -26,19 +26,20 @@ final class KneeMill {
                             Ability.HAND_WHEEL),
                     Traits.axis("quill", "down", "up", Ability.FEED, Ability.KNOCK_OFF, Ability.LOCK)))
             .features(Feature.FOOT_BRAKE, Feature.DRAWBAR, Feature.POWER_DRAWBAR, Feature.HEAD_SWIVELS, Feature.HEAD_NODS, Feature.RAM,
-                            Feature.POWER_DRAWBAR)
+                    Feature.POWER_DRAWBAR)
             .unusual(Feature.POWER_DRAWBAR, Feature.FOOT_BRAKE, Feature.HEAD_NODS, Feature.RAM, Feature.POWER_DRAWBAR, Feature.GUARD_SWITCH,
-                            Feature.WAY_COVERS)
+                    Feature.WAY_COVERS)
             .kit("collets", "vice", "drawbar")
             .startingFrom(
                     StartingDescription.of("variator-mill", Family.KNEE_MILL,
                             StartingDescription.motor("1420"), new Stage("range", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
                                     List.of(StartingDescription.unknown("low"), new Position("N", new Transmission.Neutral()),
-                            StartingDescription.unknown("high"))), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()),
-                                    Stage.direction(Shifting.STOP_TO_SHIFT)),
+                                            StartingDescription.unknown("high"))),
+                            Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()),
+                            Stage.direction(Shifting.STOP_TO_SHIFT)),
                     StartingDescription.of("step-pulley-mill", Family.KNEE_MILL, StartingDescription.motor("1420"),
                             StartingDescription.belt("1 2 3 4"), StartingDescription.backGear("in out"),
-                                    Stage.direction(Shifting.STOP_TO_SHIFT)))
+                            Stage.direction(Shifting.STOP_TO_SHIFT)))
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.MILL_SCREWS,
                     MillSteps.SPINDLE_TAPER, CommonSteps.ELECTRICS, CommonSteps.FIRST_START, MillSteps.DRAWBAR_SEATED,

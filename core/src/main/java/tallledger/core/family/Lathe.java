@@ -36,10 +36,10 @@ final class Lathe {
                     Traits.perTurn("cross slide", "in", "out", Ability.FEED, Ability.HAND_WHEEL), Traits.axis("top slide", "in", "out",
                             Ability.HAND_WHEEL)))
             .features(Feature.FOOT_BRAKE, Feature.GAP, Feature.LEAD_SCREW, Feature.THREAD_LEVER, Feature.FEED_SHAFT, Feature.FEED_REVERSE,
-                            Feature.THREAD_DIAL, Feature.CHANGE_WHEELS, Feature.DOUBLE_DIALS, Feature.TAILSTOCK, Feature.STEADY,
-                            Feature.FOLLOW_STEADY, Feature.KICK_BAR)
+                    Feature.THREAD_DIAL, Feature.CHANGE_WHEELS, Feature.DOUBLE_DIALS, Feature.TAILSTOCK, Feature.STEADY,
+                    Feature.FOLLOW_STEADY, Feature.KICK_BAR)
             .unusual(Feature.FOOT_BRAKE, Feature.GAP, Feature.THREAD_LEVER, Feature.DOUBLE_DIALS, Feature.KICK_BAR, Feature.GUARD_SWITCH,
-                            Feature.WAY_COVERS)
+                    Feature.WAY_COVERS)
             .kit("three-jaw", "four-jaw", "faceplate", "centres", "tool-post", "chuck-keys")
             .startChecks(StartItem.CHUCK_KEY_OUT)
             .mountables(Mounted.Kind.NOTHING, Mounted.Kind.CHUCK, Mounted.Kind.FACEPLATE)
@@ -53,7 +53,7 @@ final class Lathe {
                     StartingDescription.of("inverter-lathe", Family.LATHE,
                             StartingDescription.motor("1400"), Stage.sliding("inverter", StageKind.INVERTER, Optional.empty()),
                             StartingDescription.belt("1 2 3"), StartingDescription.backGear("in out"),
-                                    Stage.direction(Shifting.STOP_TO_SHIFT)))
+                            Stage.direction(Shifting.STOP_TO_SHIFT)))
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING,
                     step("bed-by-headstock", STANDING, SOON, 90).needs(Kind.POWER_ISOLATED).of("bed"),

@@ -29,8 +29,9 @@ final class MachiningCentre {
                     StartingDescription.of("machining-centre", Family.MACHINING_CENTRE,
                             StartingDescription.motor("1500"), new Stage("range", StageKind.COMMANDED, Shifting.SHIFTS_TURNING,
                                     List.of(StartingDescription.unknown("low"),
-                            StartingDescription.unknown("high"))), Stage.sliding("spindle drive", StageKind.INVERTER, Optional.empty()),
-                                    Stage.direction(Shifting.STOP_TO_SHIFT)))
+                                            StartingDescription.unknown("high"))),
+                            Stage.sliding("spindle drive", StageKind.INVERTER, Optional.empty()),
+                            Stage.direction(Shifting.STOP_TO_SHIFT)))
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.SPINDLE_TAPER,
                     step("tool-pockets", STANDING, SOON, 90).with(Feature.TOOL_CHANGER).needs(Kind.POWER_ISOLATED),

@@ -12,7 +12,7 @@ public record Need(Kind kind, String of) {
     public enum Kind {
         POWER_ISOLATED("power"), POWER_ON("power"), SPINDLE_STILL("spindle"),
         LOCK_FREE("lock"), LOCK_ON("lock"), OTHER_LOCKS_FREE("other locks"), CLAMP_FREE("clamp"), BRAKE_OFF("brake"),
-                HALF_NUT_OUT("half-nut"), FEED_OUT("feed"),
+        HALF_NUT_OUT("half-nut"), FEED_OUT("feed"),
         WAY_CLEAR("way"), ENDS_KNOWN("ends"), DRAWBAR_SEATED("drawbar"), LEVEL_AND_WARM("level"), BAR_CLEAN("bar"), WHEEL_GUARDED("wheel"),
         CLEAR_OF_WHEEL("stand"), BLED("hydraulics"), WORK_HELD("work"), CHUCK_KEY_OUT("key"), GLASSES("eyes"), ELECTRICIAN("electrician"),
         NOTHING_UNDER("under"),

@@ -67,8 +67,9 @@ public sealed interface Part {
     }
 
     static Part from(Payload p) {
-        return p.has("system") ? System.from(p) : p.has("mechanism") ? new Mechanism(p.text("mechanism"))
-                : new Position(p.text("stage"), p.text("label"));
+        return p.has("system") ? System.from(p)
+                : p.has("mechanism") ? new Mechanism(p.text("mechanism"))
+                        : new Position(p.text("stage"), p.text("label"));
     }
 
     /** The system, where it is one. */

@@ -26,7 +26,8 @@ final class PedestalDrill {
             .startingFrom(
                     StartingDescription.of("winding-drill", Family.PEDESTAL_DRILL, new Stage("motor switch", StageKind.MOTOR,
                             Shifting.SHIFTS_TURNING, List.of(StartingDescription.unknown("I"),
-                            StartingDescription.unknown("II"))), StartingDescription.belt("L H")))
+                                    StartingDescription.unknown("II"))),
+                            StartingDescription.belt("L H")))
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, DrillSteps.COLUMN_SURFACE,
                     step("drill-table", STANDING, LIVE_WITH, 45),

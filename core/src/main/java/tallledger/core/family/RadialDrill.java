@@ -27,7 +27,7 @@ final class RadialDrill {
                     Ability.HAND_WHEEL),
                     Traits.axis("arm", "up", "down", Ability.RAPID)))
             .features(Feature.ARM_CLAMP, Feature.HEAD_CLAMP, Feature.COLUMN_CLAMP, Feature.CLAMPED_TOGETHER, Feature.BOX_TABLE,
-                            Feature.DEPTH_STOP, Feature.TAPPING)
+                    Feature.DEPTH_STOP, Feature.TAPPING)
             .unusual(Feature.TAPPING, Feature.GUARD_SWITCH, Feature.WAY_COVERS)
             .kit("sleeves", "drift", "box-table")
             .startChecks(StartItem.CHUCK_KEY_OUT, StartItem.DRIFT_OUT)

@@ -26,7 +26,7 @@ final class RotaryTableGrinder {
             List.of(Traits.axis("wheel head", "down", "up", Ability.RAPID, Ability.HAND_WHEEL), Traits.axis("saddle", "in", "out",
                     Ability.FEED)))
             .features(Feature.HYDRAULICS, Feature.DRESSER, Feature.MAGNETIC_CHUCK, Feature.AUTO_DOWN_FEED, Feature.SPARK_OUT,
-                            Feature.PARKS, Feature.SPEEDS_TO_CENTRE, Feature.TABLE_TILTS_FOR_HOLLOW)
+                    Feature.PARKS, Feature.SPEEDS_TO_CENTRE, Feature.TABLE_TILTS_FOR_HOLLOW)
             .unusual(Feature.TABLE_TILTS_FOR_HOLLOW, Feature.GUARD_SWITCH, Feature.WAY_COVERS)
             .kit("wheel-flanges", "balancing-arbor", "dresser")
             .startChecks(StartItem.WHEEL_SOUND, StartItem.WHEEL_GUARDED, StartItem.WHEEL_DRESSED, StartItem.CLEAR_OF_WHEEL)

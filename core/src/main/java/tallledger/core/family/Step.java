@@ -31,8 +31,8 @@ import tallledger.core.rules.Rules;
  * @param figures   lengths and units that stand in its words, in the unit of the machine
  */
 public record Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
-                   List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own,
-                   List<Object> figures) {
+        List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own,
+        List<Object> figures) {
 
     /** What the machine's own chart says of it, mm. @param measured by its maker or rebuilder; empty where only the limit is printed */
     public record OwnLimit(BigDecimal permissible, Optional<BigDecimal> measured) {
@@ -70,7 +70,8 @@ public record Step(StepId id, List<String> about, Phase phase, Recording<?> reco
     public Reason name() {
         return new Reason("step." + code(), Stream.concat(IntStream.range(0, about.size())
                 .mapToObj(i -> (Object) (i == 0 ? about.get(i).substring(0, 1).toUpperCase(Locale.ROOT) + about.get(i).substring(1)
-                        : about.get(i))), figures.stream()).toList());
+                        : about.get(i))),
+                figures.stream()).toList());
     }
 
     /** What to do, and what to look and listen for: codes of words with what it is about and its figures. */

@@ -45,7 +45,8 @@ public record StepId(String code, String of, Side side) {
             return new StepId(code, rest.substring(0, rest.length() - PLUS.length()), Side.PLUS);
         }
         return written.endsWith(MINUS) && rest.length() > MINUS.length()
-                ? new StepId(code, rest.substring(0, rest.length() - MINUS.length()), Side.MINUS) : of(code, rest);
+                ? new StepId(code, rest.substring(0, rest.length() - MINUS.length()), Side.MINUS)
+                : of(code, rest);
     }
 
     @Override

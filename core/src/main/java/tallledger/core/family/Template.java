@@ -6,15 +6,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.function.BiPredicate;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reason.LengthUnit;
@@ -194,7 +194,8 @@ final class Template implements Line {
         StepId id = new StepId(code, axis.map(AxisId::written).orElse(""), side);
         return new Step(id, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
                 new Part.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart()
-                .limit(id, subject.machine.unit()), figures.stream().map(f -> f.apply(subject.machine.unit())).toList());
+                        .limit(id, subject.machine.unit()),
+                figures.stream().map(f -> f.apply(subject.machine.unit())).toList());
     }
 
     /** The axis that a step of the whole machine is about, such as the table of a reversal. */

@@ -15,7 +15,7 @@ final class UniversalMill {
     static final Traits TRAITS = Traits.of(
             List.of(Traits.milled("table", "left", "right"), Traits.milled("saddle", "in", "out"), Traits.milled("knee", "up", "down")))
             .features(Feature.FOOT_BRAKE, Feature.CHANGE_WHEELS, Feature.DRAWBAR, Feature.POWER_DRAWBAR, Feature.HEAD_SWIVELS, Feature.RAM,
-                            Feature.TABLE_SWIVELS, Feature.OVERARM, Feature.ARBOR, Feature.ARBOR_SUPPORT)
+                    Feature.TABLE_SWIVELS, Feature.OVERARM, Feature.ARBOR, Feature.ARBOR_SUPPORT)
             .unusual(Feature.POWER_DRAWBAR, Feature.FOOT_BRAKE, Feature.RAM, Feature.GUARD_SWITCH, Feature.WAY_COVERS)
             .kit("arbors", "collars", "vice", "dividing-head", "drawbar")
             .startingFrom(

@@ -1,13 +1,13 @@
 package tallledger.core.finish;
 
 import java.math.BigDecimal;
-import tallledger.core.reason.Quantity;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /**

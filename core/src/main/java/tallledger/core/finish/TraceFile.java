@@ -104,8 +104,9 @@ public final class TraceFile {
         double[] figures = new double[cells.length];
         for (int i = 0; i < cells.length; i++) {
             try {
-                figures[i] = cells[i].matches("[+-]?[\\d.]+[eE][+-]?\\d{1,2}") ? Double.parseDouble(cells[i]) : TypedNumber.parse(cells[i])
-                        .value().doubleValue();
+                figures[i] = cells[i].matches("[+-]?[\\d.]+[eE][+-]?\\d{1,2}") ? Double.parseDouble(cells[i])
+                        : TypedNumber.parse(cells[i])
+                                .value().doubleValue();
             } catch (Refused | NumberFormatException none) {
                 throw Refused.because(FinishReason.FILE_LINE, line);
             }
@@ -181,8 +182,9 @@ public final class TraceFile {
         if (number(root, "SizeY", 1) > 1 || number(root, "SizeZ", 1) > 1) {
             throw Refused.because(FinishReason.FILE_AREA);
         }
-        List<Double> heights = first(root, "PointDataLink") == null ? listed(root) : linked(parts, text(root, "PointDataLink"),
-                text(z, "DataType"), text(root, "MD5ChecksumPointData"));
+        List<Double> heights = first(root, "PointDataLink") == null ? listed(root)
+                : linked(parts, text(root, "PointDataLink"),
+                        text(z, "DataType"), text(root, "MD5ChecksumPointData"));
         List<Double> um = new ArrayList<>();
         for (int i = 0; i < heights.size(); i++) {
             double height = heights.get(i) * scale + offset;

@@ -63,9 +63,9 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
     /** As an entry keeps it: decimals as text. */
     public Map<String, Object> toPayload() {
         Map<String, Object> kept = new HashMap<>(Map.of("name", name, "resolution", resolution.toPlainString(), "calibration",
-                        calibration.toPlainString()));
+                calibration.toPlainString()));
         paper.ifPresent(p -> kept.putAll(Map.of("fixed", p.fixed.toPlainString(), "repeatability", p.repeatability.toPlainString(),
-                        "certificate", p.certificate, "due", p.due.map(LocalDate::toString).orElse(""))));
+                "certificate", p.certificate, "due", p.due.map(LocalDate::toString).orElse(""))));
         return kept;
     }
 

@@ -47,8 +47,9 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
     public Uncertainty repeated(List<Double> readings) {
         double mean = readings.stream().mapToDouble(Double::doubleValue).average().orElse(0);
         double squares = readings.stream().mapToDouble(r -> (r - mean) * (r - mean)).sum();
-        return readings.size() < 2 ? this : new Uncertainty(digit, calibration, Math.sqrt(squares / (readings.size() - 1)), readings.size(),
-                thermal);
+        return readings.size() < 2 ? this
+                : new Uncertainty(digit, calibration, Math.sqrt(squares / (readings.size() - 1)), readings.size(),
+                        thermal);
     }
 
     /**

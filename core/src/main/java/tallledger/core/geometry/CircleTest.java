@@ -109,8 +109,9 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         Point after = points.get(low % points.size());
         Point before = points.get((low + points.size() - 1) % points.size());
         double gap = (after.degrees - before.degrees + TURN) % TURN;
-        return gap == 0 ? after.deviation : before.deviation + (after.deviation - before.deviation)
-                * ((degrees - before.degrees + TURN) % TURN) / gap;
+        return gap == 0 ? after.deviation
+                : before.deviation + (after.deviation - before.deviation)
+                        * ((degrees - before.degrees + TURN) % TURN) / gap;
     }
 
     public Explained explained() {
@@ -172,8 +173,9 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
             spike = isBehindReversal(row, i < counter) ? Math.max(spike, Math.abs(left)) : spike;
         }
         double all = scale + square + lost + rest;
-        Shares shares = all <= 1e-24 ? new Shares(0, 0, 0, 0) : new Shares(100 * scale / all, 100 * square / all, 100 * lost / all,
-                100 * rest / all);
+        Shares shares = all <= 1e-24 ? new Shares(0, 0, 0, 0)
+                : new Shares(100 * scale / all, 100 * square / all, 100 * lost / all,
+                        100 * rest / all);
         return new Explained(s[1], s[2], s[0], s[3], s[4], s[5], s[6], shares, spike);
     }
 

@@ -74,6 +74,6 @@ public record House(int version, String hash, Rules rules, List<Check> checks, L
     static List<Repair> repairsOf(List<Check> checks) {
         return checks.stream().filter(c -> c.high().signum() > 0).map(c -> new Repair(c.about(), c.kind().map(Enum::name).orElse(""),
                 c.what().length() > 200 ? c.what().substring(0, 200) : c.what(), Spread.NONE, new Spread(c.low(), c.likely(), c.high())))
-                        .toList();
+                .toList();
     }
 }

@@ -1,6 +1,5 @@
 package tallledger.core.house;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -14,6 +13,7 @@ import java.util.stream.Stream;
 import tallledger.core.blame.Check;
 import tallledger.core.ledger.Entry;
 import tallledger.core.price.Repair;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -102,7 +102,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
     private List<Change> newestFirst(HouseChange.Kind kind, String of) {
         List<Change> some = new ArrayList<>(changes.stream().filter(c -> c.entry().kind().equals(kind.name())
-                        && c.entry().step().equals(of)).toList());
+                && c.entry().step().equals(of)).toList());
         java.util.Collections.reverse(some);
         return some;
     }

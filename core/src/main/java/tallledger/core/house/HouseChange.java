@@ -1,6 +1,5 @@
 package tallledger.core.house;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -15,6 +14,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 

@@ -91,7 +91,7 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
     public Map<String, String> asTyped() {
         Gauge.Paper paper = gauge.paper().orElseThrow();
         Map<String, String> fields = new HashMap<>(Map.of("name", gauge.name(), "resolution", gauge.resolution().toPlainString(),
-                        "certificate", paper.certificate(), "due", paper.due().map(LocalDate::toString).orElse("")));
+                "certificate", paper.certificate(), "due", paper.due().map(LocalDate::toString).orElse("")));
         fields.put("calibration", gauge.calibration().signum() > 0 ? gauge.calibration().movePointRight(2).stripTrailingZeros()
                 .toPlainString() + " %" : paper.fixed().toPlainString());
         fields.put("repeatability", paper.repeatability().signum() == 0 ? "" : paper.repeatability().toPlainString());

@@ -1,6 +1,5 @@
 package tallledger.core.kit;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -9,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /**
@@ -100,7 +100,7 @@ public record KitItem(String name, State state, String promised, String choice, 
 
     public Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>(Map.of("name", name, "state", state.name(), "promised", promised, "choice", choice,
-                        "note", note));
+                "note", note));
         cost.ifPresent(c -> fields.put("cost", c.toPlainString()));
         until.ifPresent(u -> fields.put("until", u.toString()));
         count.ifPresent(c -> fields.put("count", String.valueOf(c)));

@@ -1,8 +1,8 @@
 package tallledger.core.ledger;
 
-import tallledger.core.reason.CommonReason;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /**

@@ -4,14 +4,14 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
-import tallledger.core.reason.CommonReason;
-import java.util.List;
-import java.time.ZoneOffset;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 
@@ -57,8 +57,8 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
     public static Entry following(Optional<Entry> last, Draft draft) {
         PlainText.fault(draft.by().author().written()).or(() -> PlainText.fault(draft.step())).or(() -> PlainText.faultIn(draft.payload()))
                 .ifPresent(fault -> {
-            throw new Refused(fault);
-        });
+                    throw new Refused(fault);
+                });
         int sequence = last.map(e -> e.sequence + 1).orElse(1);
         String previous = last.map(Entry::hash).orElse(BEFORE_FIRST);
         return new Entry(FORMAT, sequence, draft, previous, hashOf(FORMAT, sequence, draft, previous));

@@ -1,6 +1,5 @@
 package tallledger.core.machine;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
@@ -8,12 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.Series;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.said.SaidText;
 import tallledger.core.supply.Voltage;
@@ -42,7 +42,7 @@ public record Claim(Attribute attribute, String value, Source source, String wor
         UNDER_SPINDLE(Form.LENGTH), ARM_RADIUS(Form.LENGTH),
         THROAT(Form.LENGTH), BORE(Form.LENGTH), CHUCK_SIZE(Form.LENGTH), REST_SIZE(Form.LENGTH), TAPER(Form.TEXT),
         MOTOR_POWER(Form.POWER), DRIVE_RATING(Form.POWER), WEIGHT(Form.MASS), SUPPLY(Form.VOLTAGE), HOURS(Form.HOURS), YEAR(Form.TEXT),
-                REBUILT_BY(Form.TEXT),
+        REBUILT_BY(Form.TEXT),
         REDONE(Form.TEXT), FROM_STORAGE(Form.TEXT),
         NEARLY_ALL_RUN(Form.TEXT), NO_BACKLASH(Form.TEXT), COLLETS(Form.SERIES), KIT_COUNT(Form.SERIES), CONDITION(Form.TEXT),
         FUNCTION(Form.TEXT), WAYS(Form.TEXT), SCREWS(Form.TEXT), SERVICED(Form.TEXT), ADMISSION(Form.TEXT), OTHER(Form.TEXT);
@@ -102,7 +102,8 @@ public record Claim(Attribute attribute, String value, Source source, String wor
             case POWER -> Power.parse(value, unit);
             case MASS -> Mass.parse(value, unit);
             case VOLTAGE -> Voltage.parse(value);
-            case TEXT -> { }
+            case TEXT -> {
+            }
         }
         return new Claim(attribute, value.strip(), source, wording.strip(), axis);
     }

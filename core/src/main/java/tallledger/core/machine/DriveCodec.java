@@ -47,7 +47,7 @@ final class DriveCodec {
 
     private static Map<String, Object> position(Position position) {
         Map<String, Object> fields = new HashMap<>(Map.of("label", position.label(), "transmission",
-                        transmission(position.transmission())));
+                transmission(position.transmission())));
         position.lever().ifPresent(lever -> fields.put("lever", lever));
         return fields;
     }
@@ -90,8 +90,8 @@ final class DriveCodec {
                     .map(pair -> new GearPair(pair.whole("driver"), pair.whole("driven"))).toList());
             case "ratio" -> new Transmission.Ratio(p.decimal("ratio"));
             case "neutral" -> new Transmission.Neutral();
-            case "sweep" -> new Transmission.Sweep(p.optionalText("low").map(low ->
-                    new Span(Double.parseDouble(low), Double.parseDouble(p.text("high")))));
+            case "sweep" -> new Transmission.Sweep(
+                    p.optionalText("low").map(low -> new Span(Double.parseDouble(low), Double.parseDouble(p.text("high")))));
             default -> new Transmission.Unknown();
         };
     }

@@ -1,9 +1,9 @@
 package tallledger.core.machine;
 
-import tallledger.core.reason.CommonReason;
-import tallledger.core.family.Family;
 import java.util.Map;
 import java.util.stream.Stream;
+import tallledger.core.family.Family;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
@@ -15,7 +15,7 @@ import tallledger.core.reason.Refused;
  * @param offeredBy who offers it
  */
 public record Identity(String name, String maker, String model, Family family, String serial, String year,
-                       String seenAt, String offeredBy, LengthUnit unit) {
+        String seenAt, String offeredBy, LengthUnit unit) {
 
     public static final int LONGEST = 120;
 

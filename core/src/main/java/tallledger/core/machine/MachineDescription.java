@@ -1,37 +1,37 @@
 package tallledger.core.machine;
 
-import java.util.regex.Pattern;
-import java.util.regex.Matcher;
-import java.util.Comparator;
-import tallledger.core.drive.Numbering;
-import tallledger.core.motion.FeedPlate;
-import tallledger.core.motion.ThreadPlate;
-import tallledger.core.family.FitOut;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.MotorRating;
+import tallledger.core.drive.Numbering;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.Transmission;
 import tallledger.core.family.Described;
 import tallledger.core.family.Family;
+import tallledger.core.family.FitOut;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.Power;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -47,8 +47,9 @@ import tallledger.core.reason.Refused;
  * @param fitOut   its axes and features
  */
 public record MachineDescription(Identity identity, List<Claim> claims, DriveTrain train, SpeedPlate plate,
-                                 Optional<MotorRating> motor, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut)
-                                 implements Described {
+        Optional<MotorRating> motor, Optional<FeedPlate> feeds, Optional<ThreadPlate> threads, FitOut fitOut)
+        implements
+            Described {
 
     /** Steps that measure a size somebody claims, by what is claimed. */
     public static final Map<Claim.Attribute, String> SIZES = Map.of(Claim.Attribute.SWING, "size-swing", Claim.Attribute.BETWEEN_CENTRES,
@@ -87,7 +88,8 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 .map(stage -> new Lever(stage.name(), stage.positions().stream()
                         .filter(p -> !(p.transmission() instanceof Transmission.Neutral))
                         .filter(p -> !(p.transmission() instanceof Transmission.Sweep))
-                        .map(Position::label).toList(), stage.kind().slides())).toList();
+                        .map(Position::label).toList(), stage.kind().slides()))
+                .toList();
     }
 
     public SpeedTable speeds() {
@@ -177,9 +179,9 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
         motor.ifPresent(m -> fields.put("motor", Map.of("kilowatts", m.power().typed(), "law", m.law().name(),
                 "efficiency", m.efficiency().toPlainString())));
         feeds.ifPresent(f -> fields.put("feeds", Map.of("cells", cells(f.plate()), "unit", f.unit().name(), "per", f.per().name(), "levers",
-                        levers(f.plate()))));
+                levers(f.plate()))));
         threads.ifPresent(t -> fields.put("threads", Map.of("cells", cells(t.plate()), "counted", t.counted().name(), "levers",
-                        levers(t.plate()))));
+                levers(t.plate()))));
         return fields;
     }
 
@@ -220,7 +222,7 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
                 p.has("motor") ? Optional.of(motor(p.part("motor"))) : Optional.empty(),
                 p.has("feeds") ? Optional.of(feeds(p.part("feeds"), identity.unit())) : Optional.empty(),
                 p.has("threads") ? Optional.of(p.part("threads"))
-                .map(t -> new ThreadPlate(plate(t), ThreadPlate.Counted.valueOf(t.text("counted")))) : Optional.empty(),
+                        .map(t -> new ThreadPlate(plate(t), ThreadPlate.Counted.valueOf(t.text("counted")))) : Optional.empty(),
                 p.has("fitOut") ? FitOut.from(p.part("fitOut")) : identity.family().traits().usual());
     }
 
@@ -249,10 +251,13 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
      * @throws Refused where that other one's is not, or the ratio is beyond what a drive has
      */
     public MachineDescription with(String stage, String position, String against, BigDecimal slower) {
-        List<Stage> stages = train.stages().stream().map(s -> !s.name().equals(stage) ? s : s.with(position,
-                new Transmission.Ratio(new BigDecimal(s.positions().stream().filter(p -> p.label().equals(against))
-                .flatMap(p -> p.transmission().factor().stream()).findFirst().orElseThrow(() -> Refused.because(
-                MachineReason.PLATE_OTHER_LEVERS)).low()).divide(slower, MathContext.DECIMAL64)))).toList();
+        List<Stage> stages = train.stages().stream().map(s -> !s.name().equals(stage) ? s
+                : s.with(position,
+                        new Transmission.Ratio(new BigDecimal(s.positions().stream().filter(p -> p.label().equals(against))
+                                .flatMap(p -> p.transmission().factor().stream()).findFirst().orElseThrow(() -> Refused.because(
+                                        MachineReason.PLATE_OTHER_LEVERS))
+                                .low()).divide(slower, MathContext.DECIMAL64))))
+                .toList();
         return new MachineDescription(identity, claims, new DriveTrain(stages, train.exclusions()), plate, motor, feeds, threads, fitOut);
     }
 

@@ -1,13 +1,13 @@
 package tallledger.core.motion;
 
-import tallledger.core.reason.CommonReason;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 
 /**
@@ -122,8 +122,9 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
         double factor = Math.pow((double) driven / driver, 2);
         double after = present * factor;
         double off = after / wanted - 1;
-        MotionReason code = Math.abs(off) <= 0.02 ? MotionReason.WHEELS_SWAP_RIGHT : off > 0 ? MotionReason.WHEELS_SWAP_OVER
-                : MotionReason.WHEELS_SWAP_UNDER;
+        MotionReason code = Math.abs(off) <= 0.02 ? MotionReason.WHEELS_SWAP_RIGHT
+                : off > 0 ? MotionReason.WHEELS_SWAP_OVER
+                        : MotionReason.WHEELS_SWAP_UNDER;
         return Reason.of(code, driver, driven, factor, after, wanted, Math.abs(off) * 100);
     }
 

@@ -1,6 +1,5 @@
 package tallledger.core.motion;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Optional;
@@ -9,6 +8,7 @@ import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;

@@ -45,7 +45,7 @@ public record FeedSet(String typed, Optional<BigDecimal> rate, Optional<Wheels> 
             List<Integer> teeth = counted.teeth();
             Comparator<Wheels> nearest = Comparator.comparingDouble(p -> Math.abs(p.times(this) / times - 1));
             return IntStream.range(0, teeth.size()).boxed().flatMap(a -> IntStream.range(0, teeth.size()).filter(b -> b != a)
-                            .mapToObj(b -> new Wheels(teeth.get(a), teeth.get(b)))).distinct().filter(p -> !p.equals(this))
+                    .mapToObj(b -> new Wheels(teeth.get(a), teeth.get(b)))).distinct().filter(p -> !p.equals(this))
                     .filter(p -> Math.abs(p.times(this) / times - 1) <= near)
                     .sorted(nearest.thenComparing(Wheels::driving).thenComparing(Wheels::driven)).toList();
         }

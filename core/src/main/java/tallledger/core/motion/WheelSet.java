@@ -1,9 +1,9 @@
 package tallledger.core.motion;
 
-import tallledger.core.reason.CommonReason;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /**

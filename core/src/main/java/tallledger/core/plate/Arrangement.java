@@ -18,7 +18,7 @@ import tallledger.core.reading.TypedNumber;
  * @param worst   largest residual of those that fit, in ln
  */
 public record Arrangement(List<Lever> levers, Map<List<String>, TypedNumber> cells, List<List<Optional<Double>>> factors,
-                          List<LeftOut> leftOut, double worst) {
+        List<LeftOut> leftOut, double worst) {
 
     /**
      * A speed that is taken for misread.

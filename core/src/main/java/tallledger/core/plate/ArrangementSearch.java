@@ -244,8 +244,8 @@ final class ArrangementSearch {
             if (at[cell] == OPEN && digits[cell][lever] == placed[lever] - 1 && isThere(cell)) {
                 reckon(cell);
                 int choice = 0;
-                for (int s = from(says[cell] - within[cell]); s < speeds.length && speeds[s] - tolerances[s] <= says[cell] + within[cell];
-                        s++) {
+                for (int s = from(says[cell] - within[cell]); s < speeds.length
+                        && speeds[s] - tolerances[s] <= says[cell] + within[cell]; s++) {
                     choice += used[s] ? 0 : 1;
                 }
                 none += choice == 0 ? 1 : 0;
@@ -330,8 +330,8 @@ final class ArrangementSearch {
                         int two = cell + (qb - pb) * stride[b];
                         int across = one + (qb - pb) * stride[b];
                         if (qb != pb && at[one] != OPEN && at[two] != OPEN && at[across] != OPEN
-                                && Math.abs(speeds[speed] - value[one] - value[two] + value[across])
-                                > tolerances[speed] + radius[one] + radius[two] + radius[across]) {
+                                && Math.abs(speeds[speed] - value[one] - value[two] + value[across]) > tolerances[speed] + radius[one]
+                                        + radius[two] + radius[across]) {
                             return false;
                         }
                     }

@@ -230,7 +230,8 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
             boolean anyExplained = all.stream().anyMatch(Arrangement::isExplained);
             return all.stream().filter(a -> !anyExplained || a.isExplained())
                     .sorted(Comparator.comparingInt((Arrangement a) -> a.leftOut().size()).thenComparingDouble(Arrangement::worst)
-                            .thenComparing(a -> a.sizes().toString())).toList();
+                            .thenComparing(a -> a.sizes().toString()))
+                    .toList();
         }
 
         /** Places the speeds on levers of these sizes, so many cells staying empty. */

@@ -22,7 +22,7 @@ import tallledger.core.reason.Refused;
  * @param breakAt      index of the speed at which a broken ladder changes its step
  */
 record Ladder(List<BigDecimal> speeds, double phi, BigDecimal standardStep, List<Integer> holes,
-                     List<Integer> crowds, OptionalInt breakAt) {
+        List<Integer> crowds, OptionalInt breakAt) {
 
     private static final double HOLE = 1.5;
     private static final double CROWD = 0.5;

@@ -37,7 +37,7 @@ public final class LeverFactors {
     private final List<LeverFit> fits;
 
     private LeverFactors(Outcome outcome, List<List<List<String>>> suspectSets, List<Lever> levers,
-                         Map<List<String>, Double> values, Map<List<String>, Double> tolerance) {
+            Map<List<String>, Double> values, Map<List<String>, Double> tolerance) {
         this.outcome = outcome;
         this.suspectSets = suspectSets;
         this.levers = levers;
@@ -97,7 +97,7 @@ public final class LeverFactors {
     }
 
     private static SuspectSearch search(List<Lever> levers, List<List<String>> keys, Map<List<String>, Double> values,
-                                        Map<List<String>, Double> tolerance) {
+            Map<List<String>, Double> tolerance) {
         LeverFit whole = LeverFit.of(levers, values, tolerance);
         int[] candidates = IntStream.range(0, keys.size()).toArray();
         if (keys.size() > EXACT_CELLS) {

@@ -19,7 +19,9 @@ import java.util.Map;
 public record Misreading(BigDecimal value, Slip slip) {
 
     /** The slips people make between a plate and a note pad. */
-    public enum Slip { DIGITS_SWAPPED, DIGIT_MISREAD, ZERO_LOST_OR_GAINED, POINT_LOST_OR_GAINED, NEIGHBOUR_REPEATED, TEEN_FOR_TY }
+    public enum Slip {
+        DIGITS_SWAPPED, DIGIT_MISREAD, ZERO_LOST_OR_GAINED, POINT_LOST_OR_GAINED, NEIGHBOUR_REPEATED, TEEN_FOR_TY
+    }
 
     /** How near to the prediction an explanation must lie (house rule). */
     private static final double NEAR = 0.03;

@@ -99,7 +99,8 @@ public sealed interface PlateCell {
             return new NoSpeed();
         }
         int means = typed.indexOf(MEANS);
-        return means < 0 ? new Value(TypedNumber.parsePositive(typed)) : new Corrected(
-                TypedNumber.parsePositive(typed.substring(0, means)), TypedNumber.parsePositive(typed.substring(means + 1)));
+        return means < 0 ? new Value(TypedNumber.parsePositive(typed))
+                : new Corrected(
+                        TypedNumber.parsePositive(typed.substring(0, means)), TypedNumber.parsePositive(typed.substring(means + 1)));
     }
 }

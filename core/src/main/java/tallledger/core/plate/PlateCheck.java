@@ -48,7 +48,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static PlateCheck of(SpeedPlate plate, OptionalInt claimed, LeverFactors factors, PlateOf what) {
         List<BigDecimal> values = plate.cells().values().stream().flatMap(cell -> cell.value().stream()).toList();
         Optional<Ladder> ladder = values.stream().map(BigDecimal::stripTrailingZeros).distinct().count() < 2
-                ? Optional.empty() : Optional.of(Ladder.of(values));
+                ? Optional.empty()
+                : Optional.of(Ladder.of(values));
         List<PlateRemark> remarks = new ArrayList<>(factorRemarks(plate, factors));
         remarks.addAll(tableRemarks(plate, claimed, factors, what));
         ladder.filter(l -> what != PlateOf.THREAD).ifPresent(l -> remarks.addAll(ladderRemarks(l, plate, factors, what)));
@@ -72,8 +73,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         int distinct = byValue.size();
         if (claimed.isPresent() && claimed.getAsInt() != distinct) {
             remarks.add(remark(Kind.COUNT, List.of(), Optional.empty(),
-                            unread == 0 ? Reason.of(PlateReason.PLATE_COUNT, distinct, claimed.getAsInt(), what)
-                    : Reason.of(PlateReason.PLATE_COUNT_UNREAD, distinct, claimed.getAsInt(), what, unread)));
+                    unread == 0 ? Reason.of(PlateReason.PLATE_COUNT, distinct, claimed.getAsInt(), what)
+                            : Reason.of(PlateReason.PLATE_COUNT_UNREAD, distinct, claimed.getAsInt(), what, unread)));
         }
         return remarks;
     }
@@ -88,8 +89,8 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
         List<String> says = unread.stream().flatMap(key -> factors.predict(key).map(p -> plate.name(key) + " ≈ " + shown(p).toPlainString())
                 .stream()).toList();
         return Optional.of(remark(Kind.UNREADABLE, unread, Optional.empty(),
-                        says.isEmpty() ? Reason.of(PlateReason.PLATE_UNREAD, unread.size())
-                : Reason.of(PlateReason.PLATE_UNREAD_PREDICTED, unread.size(), String.join(", ", says))));
+                says.isEmpty() ? Reason.of(PlateReason.PLATE_UNREAD, unread.size())
+                        : Reason.of(PlateReason.PLATE_UNREAD_PREDICTED, unread.size(), String.join(", ", says))));
     }
 
     private static List<PlateRemark> factorRemarks(SpeedPlate plate, LeverFactors factors) {
@@ -218,7 +219,6 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static BigDecimal shown(double value) {
         return new BigDecimal(value).round(SHOWN);
     }
-
 
     private static String names(SpeedPlate plate, List<List<String>> keys) {
         return String.join(", ", keys.stream().map(plate::name).toList());

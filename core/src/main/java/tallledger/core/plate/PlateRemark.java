@@ -15,12 +15,14 @@ import tallledger.core.reason.Reason;
  * @param because   the sentence and its numbers
  */
 public record PlateRemark(Kind kind, List<List<String>> cells, Optional<BigDecimal> predicted,
-                          List<Misreading> readings, Reason because) {
+        List<Misreading> readings, Reason because) {
 
     /** Sorts of remark; {@link #ALTERNATIVES} is the only one where one of several cells is meant. */
-    public enum Kind { REPEATED, UNREADABLE, COUNT, SUSPECT, ALTERNATIVES, NOT_MULTIPLYING, UNCHECKED, HOLE, CROWD, BROKEN_LADDER, LADDER,
+    public enum Kind {
+        REPEATED, UNREADABLE, COUNT, SUSPECT, ALTERNATIVES, NOT_MULTIPLYING, UNCHECKED, HOLE, CROWD, BROKEN_LADDER, LADDER,
         /** The stages as described give another speed, or another factor, than the plate. */
-        CONTRADICTS }
+        CONTRADICTS
+    }
 
     public PlateRemark {
         cells = List.copyOf(cells);

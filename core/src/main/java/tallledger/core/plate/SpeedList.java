@@ -234,8 +234,8 @@ public sealed interface SpeedList {
     private static boolean isNumbered(List<List<String>> rows) {
         return rows.size() > 1 && IntStream.range(0, rows.size()).allMatch(r -> rows.get(r).size() > 2
                 && rows.get(r).get(0).equals(String.valueOf(r + 1)) && rows.get(r).subList(1, rows.get(r).size()).stream()
-                .filter(t -> FIGURE.matcher(t).matches()).allMatch(t -> new BigDecimal(t.replace(',', '.'))
-                        .doubleValue() > FAR_ABOVE * rows.size()));
+                        .filter(t -> FIGURE.matcher(t).matches()).allMatch(t -> new BigDecimal(t.replace(',', '.'))
+                                .doubleValue() > FAR_ABOVE * rows.size()));
     }
 
     /** A letter or a word at the head of a row; neither a number nor a sign of no speed. */

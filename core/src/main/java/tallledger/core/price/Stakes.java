@@ -33,7 +33,6 @@ public record Stakes(Optional<TypedNumber> asking, Optional<TypedNumber> sound, 
         public static final Extra NONE = new Extra(Mass.NONE, Optional.empty(), Optional.empty());
     }
 
-
     private static final BigDecimal MOST = new BigDecimal("100000000");
     private static final int LONGEST = 8;
 

@@ -1,11 +1,11 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**

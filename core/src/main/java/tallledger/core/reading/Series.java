@@ -17,8 +17,8 @@ public record Series(String typed, int count) {
 
     private static final int MOST = 999;
     private static final int LONGEST = 80;
-    private static final Pattern ROW =
-            Pattern.compile("(?i)(\\S+)\\s*(?:to|-|–)\\s*(\\S+)\\s*(?:mm|in)?\\s*(?:by|in steps of|every)\\s*(\\S+)\\s*(?:mm|in)?");
+    private static final Pattern ROW = Pattern
+            .compile("(?i)(\\S+)\\s*(?:to|-|–)\\s*(\\S+)\\s*(?:mm|in)?\\s*(?:by|in steps of|every)\\s*(\\S+)\\s*(?:mm|in)?");
 
     /** @throws Refused when it is neither a whole number above nought nor a row whose steps come out even */
     public static Series parse(String text) {

@@ -1,6 +1,5 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -10,6 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -37,10 +37,10 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
     private static final double SIXTY = 60;
 
     private static final int LONGEST = 60;
-    private static final Pattern ABOUT =
-            Pattern.compile("(?i)(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)\\s*(?<figure>\\d.*?)\\s*(?:rpm)?");
-    private static final Pattern AS_IT_GOES =
-            Pattern.compile("(?i)(?<figure>\\d.*?)\\s*(?:rpm)?[,;]?\\s*(?:about )?as (?:low|slow|high|fast) as it goes");
+    private static final Pattern ABOUT = Pattern
+            .compile("(?i)(?:about|around|roughly|approx\\.?|ca\\.?|~|≈)\\s*(?<figure>\\d.*?)\\s*(?:rpm)?");
+    private static final Pattern AS_IT_GOES = Pattern
+            .compile("(?i)(?<figure>\\d.*?)\\s*(?:rpm)?[,;]?\\s*(?:about )?as (?:low|slow|high|fast) as it goes");
     /** Of the figure, from the lowest to the highest it may be where it is said with "about". */
     private static final BigDecimal LEFT_OPEN = new BigDecimal("0.1");
 

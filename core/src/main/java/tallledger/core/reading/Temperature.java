@@ -1,11 +1,11 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -41,7 +41,8 @@ public final class Temperature {
         boolean fahrenheit = parts.group(2).isEmpty() ? machine == LengthUnit.INCH : parts.group(2).equalsIgnoreCase("f");
         TypedNumber celsius = fahrenheit
                 ? new TypedNumber(text.strip(), number.value().subtract(FREEZING).divide(NINE_FIFTHS, MathContext.DECIMAL64),
-                number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64)) : new TypedNumber(text.strip(), number.value(), number.step());
+                        number.step().divide(NINE_FIFTHS, MathContext.DECIMAL64))
+                : new TypedNumber(text.strip(), number.value(), number.step());
         if (celsius.value().compareTo(COLDEST) < 0) {
             throw Refused.because(ReadingReason.TEMPERATURE_IMPOSSIBLE, text.strip(), machine == LengthUnit.INCH ? 1 : 0);
         }

@@ -1,6 +1,5 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
@@ -8,6 +7,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -38,8 +38,10 @@ public final class TypedForce {
         }
         String typed = text.strip();
         Matcher parts = FORM.matcher(typed.toLowerCase(Locale.ROOT));
-        BigDecimal worth = !parts.matches() ? BigDecimal.ONE : parts.group(2).isEmpty()
-                ? (machine == LengthUnit.INCH ? POUND : BigDecimal.ONE) : WORTH.get(parts.group(2));
+        BigDecimal worth = !parts.matches() ? BigDecimal.ONE
+                : parts.group(2).isEmpty()
+                        ? (machine == LengthUnit.INCH ? POUND : BigDecimal.ONE)
+                        : WORTH.get(parts.group(2));
         if (worth == null) {
             throw Refused.because(ReadingReason.FORCE_NOT_ONE, typed.length() > 24 ? typed.substring(0, 24) + "…" : typed,
                     machine == LengthUnit.INCH ? 1 : 0);

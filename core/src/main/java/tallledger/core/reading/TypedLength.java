@@ -1,6 +1,5 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
@@ -11,6 +10,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -140,8 +140,9 @@ public record TypedLength(String typed, BigDecimal mm, BigDecimal step) {
     private static TypedLength one(String digits, String typed, BigDecimal worth, BigDecimal stepWorth) {
         BigDecimal number = number(digits, typed);
         boolean fraction = FRACTION.matcher(digits).matches();
-        return new TypedLength(typed, number.multiply(worth), fraction ? BigDecimal.ZERO : number.ulp().min(BigDecimal.ONE)
-                .multiply(stepWorth));
+        return new TypedLength(typed, number.multiply(worth), fraction ? BigDecimal.ZERO
+                : number.ulp().min(BigDecimal.ONE)
+                        .multiply(stepWorth));
     }
 
     private static BigDecimal pitchOf(BigDecimal threadsPerInch, String typed) {

@@ -1,9 +1,9 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /**

@@ -1,12 +1,12 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.LengthUnit;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**

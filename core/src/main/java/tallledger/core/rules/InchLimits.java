@@ -25,8 +25,8 @@ public final class InchLimits {
     private static final BigDecimal METRE = BigDecimal.valueOf(1000);
     private static final BigDecimal FOOT = BigDecimal.valueOf(12);
     private static final Map<Integer, Integer> INCHES = Map.of(100, 4, 150, 6, 300, 12, 500, 20, 1000, 40);
-    private static final List<BigDecimal> ROUND =
-            List.of("1", "1.2", "1.5", "2", "2.5", "3", "4", "5", "6", "8", "10").stream().map(BigDecimal::new).toList();
+    private static final List<BigDecimal> ROUND = List.of("1", "1.2", "1.5", "2", "2.5", "3", "4", "5", "6", "8", "10").stream()
+            .map(BigDecimal::new).toList();
 
     private static final List<Integer> NUMBERS = List.of(1, 2, 4, 8, 16, 32, 63, 125, 250, 500, 1000, 2000);
 

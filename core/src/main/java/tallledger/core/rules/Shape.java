@@ -1,8 +1,8 @@
 package tallledger.core.rules;
 
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.List;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 
 /** Which figures a rule has. */

@@ -1,16 +1,16 @@
 package tallledger.core.safety;
 
-import tallledger.core.reason.Quantity;
-import tallledger.core.reason.CommonReason;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
 
 /**
@@ -24,7 +24,7 @@ import tallledger.core.reason.Refused;
  * @param typed     fields as typed
  */
 public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDecimal> markedRpm, Optional<BigDecimal> markedMs,
-                      String askedOf, Map<String, String> typed) {
+        String askedOf, Map<String, String> typed) {
 
     public enum Kind {
         NOTHING, CHUCK, FACEPLATE, WHEEL;

@@ -1,12 +1,12 @@
 package tallledger.core.safety;
 
-import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.Stream;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;

@@ -36,8 +36,8 @@ final class Feeds {
             boolean known = m.group(2) == null || !of.isEmpty() || m.group(2).matches("power|different|auto(?:matic)?|longitudinal|cross");
             return known && s.take(Topic.FEED_COUNT, m.group(1), m, of);
         });
-        if (s.things().stream().anyMatch(t -> t.topic() == Topic.SLOWEST_FEED) && s.things().stream().noneMatch(t -> t.topic()
-                == Topic.FEED_COUNT || t.topic() == Topic.SLOWEST_SPEED)) {
+        if (s.things().stream().anyMatch(t -> t.topic() == Topic.SLOWEST_FEED)
+                && s.things().stream().noneMatch(t -> t.topic() == Topic.FEED_COUNT || t.topic() == Topic.SLOWEST_SPEED)) {
             s.each(of("(?<![\\w.])(\\d{1,3})\\s+of them\\b"), m -> s.take(Topic.FEED_COUNT, m.group(1), m));
         }
         s.each(of("(?<![\\w.])(\\d{1,3})\\s+(?:(?:metric|inch|imperial|whitworth|different)\\s+)?(?:threads|pitches)\\b"),
@@ -52,12 +52,14 @@ final class Feeds {
             return false;
         }
         String size = m.group(4) != null ? m.group(4) : m.group(2) != null ? m.group(2) : m.group(5) != null ? m.group(5) : "";
-        String per = m.group(6) != null ? m.group(6).startsWith("min") ? "/min" : "/rev" : m.group(7) != null ? m.group(7).equals("ipm")
-                ? "/min"
-                : "/rev" : "";
-        String unit = size.isEmpty() ? m.group(7) != null ? "in" : per.isEmpty() ? "" : v.inches() ? "in" : "mm" : size.startsWith("in")
-                ? "in"
-                : size;
+        String per = m.group(6) != null ? m.group(6).startsWith("min") ? "/min" : "/rev"
+                : m.group(7) != null ? m.group(7).equals("ipm")
+                        ? "/min"
+                        : "/rev" : "";
+        String unit = size.isEmpty() ? m.group(7) != null ? "in" : per.isEmpty() ? "" : v.inches() ? "in" : "mm"
+                : size.startsWith("in")
+                        ? "in"
+                        : size;
         String behind = unit.isEmpty() ? "" : " " + unit + per;
         s.take(Topic.SLOWEST_FEED, m.group(1) + behind, m);
         s.take(Topic.FASTEST_FEED, m.group(3) + behind, m);

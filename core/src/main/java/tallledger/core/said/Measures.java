@@ -3,7 +3,6 @@ package tallledger.core.said;
 import static tallledger.core.said.Forms.LENGTH;
 import static tallledger.core.said.Forms.LONG;
 import static tallledger.core.said.Forms.NUM;
-import static tallledger.core.said.Forms.RPM;
 import static tallledger.core.said.Forms.SIZE;
 import static tallledger.core.said.Forms.TO;
 import static tallledger.core.said.Forms.of;
@@ -23,10 +22,10 @@ final class Measures {
             + "|[£$€]\\s?\\d[\\d., ]*\\d?|" + LONG
             + "\\s*(?:pounds sterling|gbp|usd|eur|euros?|dollars|quid|%|percent|per cent|miles?|km|owners?)\\b"
             + "|\\bnot\\s+(?:a\\s+)?\\d[\\d.,]*|\\b(?:\\d+|one|a)\\s*(?:years?|months?|weeks?|days?|hours?"
-                    + " (?:away|notice|drive)|seconds?|shifts?)\\b[^,;]*|\\b(?:\\d+|one)\\s*minutes?\\b[^,;]*"
+            + " (?:away|notice|drive)|seconds?|shifts?)\\b[^,;]*|\\b(?:\\d+|one)\\s*minutes?\\b[^,;]*"
             + "|(?:^|(?<=[,;]))[^,;]*\\b(?:warranty|guaranteed?)\\b[^,;]*|\\b(?:since|until|till)\\s+(?:19|20)\\d\\d\\b"
             + "|\\b(?:moved|bought|rewired|overhauled|painted|last used|installed|refurbished|retired|came"
-                    + " here|acquired|purchased|stored)\\b[^,;]*?"
+            + " here|acquired|purchased|stored)\\b[^,;]*?"
             + "\\b(?:19|20)\\d\\d\\b");
     private static final Pattern TABLE = of("(?:(?<!box )\\btable(?:'s)?|\\b(?:working|clamping) (?:surface|area))\\s*(?:size|surface|"
             + "top)?\\s*(?:of|is|:)?\\s*" + SIZE + "|" + SIZE
@@ -40,7 +39,7 @@ final class Measures {
     private static final Pattern TAPER = of("\\b(?:no\\.?|number|nr\\.?|#)\\s*\\d+\\s*(?:morse )?(?:spindle"
             + " )?(taper|nose|centre|center|arbor)\\b"
             + "|\\b(?:mt|mk|bt|nt|iso|int|cat|hsk|sk|jt)[- ]?\\d{1,3}\\b(?:\\s*(taper|spindle|nose))?|\\br[- ]?8\\b|\\bmorse(?:"
-                    + " taper)?\\s*(?:no\\.?\\s*)?\\d\\b"
+            + " taper)?\\s*(?:no\\.?\\s*)?\\d\\b"
             + "|\\btaper\\s*(?:no\\.?\\s*|number\\s*)?\\d{1,2}\\b|(?<![\\w.])\\d{1,2}\\s*(?:int|iso|nt|mt|morse)?\\s*(taper)\\b");
     private static final Pattern RATIO = of("(?:\\b(?:back gear|range [a-z]|low range|reduction|ratio)\\b[^,;\\d]{0,16})?" + NUM
             + "\\s*(?:to|:)\\s*(?:1|one)\\b(?![.,]\\d)(?!\\s*(?:mm|in\\b|inch|m\\b|rpm|thou|tonnes?|t\\b))(?:,?\\s*or\\s*(?:perhaps |"
@@ -160,13 +159,14 @@ final class Measures {
                 m -> s.take(Topic.DRIVE_RATING, power(m), m));
         s.each(of(power
                 + "\\s*(?:[\\w-]+\\s+){0,2}?(?:coolant|pump|feed|rapid|hydraulic|suds)\\b|\\b(?:pump|coolant|feed"
-                        + " motor|hydraulics?)\\s*(?:motor\\s*)?"
+                + " motor|hydraulics?)\\s*(?:motor\\s*)?"
                 + power), m -> s.keep(m));
         s.each(of("\\bone (?:horse ?power|horse|hp)\\b"), m -> s.take(Topic.MOTOR_POWER, "1 hp", m));
         // What stands behind an inverter alone is the inverter's; of other motors' power nothing is claimed.
         s.each(of(power), m -> s.clause(m).matches(others) || s.before(m).matches("(?s).*\\b" + drive + "\\s*,\\s*")
-                || m.group(2).startsWith("w") && number(m.group(1)) < 90 || isTwo(m.group(1)) ? s.keep(m) : s.take(Topic.MOTOR_POWER,
-                power(m), m));
+                || m.group(2).startsWith("w") && number(m.group(1)) < 90 || isTwo(m.group(1)) ? s.keep(m)
+                        : s.take(Topic.MOTOR_POWER,
+                                power(m), m));
         s.each(of("\\b(?:weighs?|weight|weighing|mass)\\s*(?:is|of|:|about|around|roughly|approx\\.?|some|circa|just over|just"
                 + " under)*\\s*" + LONG
                 + "(?:" + TO + NUM + ")?\\s*(kg|kgs|kilos?|t\\b|tonnes?|tons?|lbs?|pounds)?"), m -> s.take(Topic.WEIGHT, mass(m, v), m));
@@ -180,12 +180,15 @@ final class Measures {
         s.each(of("(?<![\\w.])(\\d{3}(?:-\\d{3}(?=\\s*/))?)\\s*(?:v(?:olts?)?)?\\s*(or|/|-|–|to)\\s*(\\d{3})\\s*v(?:olts?|ac)?\\b|"
                 + "(?<![\\w.])(\\d{3})\\s*v(?:olts?|ac)?\\b"),
                 m -> !s.clause(m).matches(".*\\b(?:control|lamp|lights?|coils?|solenoids?|sockets?|was|were|used to|can be)\\b.*")
-                        && s.take(Topic.SUPPLY, m.group(4) != null ? m.group(4) + " V" : m.group(1) + (m.group(2).matches("or|/")
-                        ? "/" : "-")
-                        + m.group(3) + " V", m));
+                        && s.take(Topic.SUPPLY, m.group(4) != null ? m.group(4) + " V"
+                                : m.group(1) + (m.group(2).matches("or|/")
+                                        ? "/"
+                                        : "-")
+                                        + m.group(3) + " V",
+                                m));
         s.each(of(LONG + "\\s*(?:running |spindle |cutting |power[- ]on )?(?:hours|hrs)\\b"), m -> number(m.group(1)) >= 100
                 && !s.clause(m).matches(".*\\b(?:head|motor|pump|kit|readout|battery|bought|got it|(?:new|replaced|rebuilt|done|"
-                + "changed)\\b.* at|on the (?!clock|meter|counter|machine|spindle|control|hour))\\b.*")
+                        + "changed)\\b.* at|on the (?!clock|meter|counter|machine|spindle|control|hour))\\b.*")
                 && s.take(Topic.HOURS, m.group(1), m));
         s.each(of("\\b(?:built|made|manufactured|year(?: of (?:build|manufacture|construction))?|dated|new"
                 + " in)\\s*:?\\s*(?:in\\s+)?(?:about\\s+|circa\\s+)?"
@@ -194,8 +197,9 @@ final class Measures {
                 + "[,;])\\s*(?:about |circa |c\\. ?)?"
                 + "((?:19|20)\\d\\d)\\s*(?=$|[,;.])"), m -> s.take(Topic.YEAR, first(m), m));
         s.each(of("\\b(?:(?:turns|bores|grinds|mills) )?(?:accurate|true|holds|good|straight|all)?\\s*(?:to\\s+)?(?:within|accurate"
-                + " to|true to)\\s+" + LENGTH), m -> m.group(1)
-                .matches(".*[a-z\"″”]\\s*\\.?") && s.take(Topic.ACCURACY, m.group(1), m));
+                + " to|true to)\\s+" + LENGTH),
+                m -> m.group(1)
+                        .matches(".*[a-z\"″”]\\s*\\.?") && s.take(Topic.ACCURACY, m.group(1), m));
         s.each(of("(?<![\\w.])(\\d{1,3})\\s+((?:(?!jaw)[a-z-]+\\s)?(?:steadies|steady rests|chucks|face ?plates|tool"
                 + " ?holders|vices|vises|arbors|change ?wheels|"
                 + "change gears|dogs|cutters|boring bars|drill chucks|sockets|sleeves|clamps|wheel flanges|mandrels|centres))\\b"),
@@ -217,8 +221,11 @@ final class Measures {
     }
 
     private static String mass(Matcher m, Vocabulary v) {
-        String unit = m.group(3) == null ? v.inches() ? "lb" : "kg" : m.group(3).startsWith("k") ? "kg" : m.group(3).startsWith("t")
-                ? "t" : "lb";
+        String unit = m.group(3) == null ? v.inches() ? "lb" : "kg"
+                : m.group(3).startsWith("k") ? "kg"
+                        : m.group(3).startsWith("t")
+                                ? "t"
+                                : "lb";
         return m.group(1) + (m.group(2) == null ? "" : " to " + m.group(2)) + " " + unit;
     }
 

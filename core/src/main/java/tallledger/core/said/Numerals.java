@@ -136,8 +136,11 @@ record Numerals(String text, int[] from, int[] to) {
 
         String written() {
             String number = total + current + decimals;
-            return (behindDigits ? fraction : fraction.startsWith("/") ? number + fraction : fraction.isEmpty() ? number
-                    : number + " " + fraction) + unit;
+            return (behindDigits ? fraction
+                    : fraction.startsWith("/") ? number + fraction
+                            : fraction.isEmpty() ? number
+                                    : number + " " + fraction)
+                    + unit;
         }
 
         private void whole() {

@@ -14,11 +14,11 @@ final class Remarks {
             + "(?:does|do|did)(?:"
             + " not|n't) (?:work|run|go|engage|turn|hold|start)|"
             + "not working|inoperative|faulty|needs? (?!no)|wants (?:a|an|new|some)\\b|worn\\b|leak(?:s|ing|y)?|a (?:bit|little|touch)"
-                    + " (?:of|slow|loose|low|rough|sloppy|tight)|(?:will not|won't) (?:stay|go|engage|hold|start|shift|lock|turn|"
-                    + "close|open|work|stop|move)|whin(?:es?|ing)|growl(?:s|ing)?|rattl(?:es?|ing)|squeal(?:s|ing)?|scream(?:s|ing)?|"
-                    + "rumbl(?:es?|ing)|click(?:s|ing)|seeps?|torn|lazy|bridged|bypassed|a little|a dent|dented|"
+            + " (?:of|slow|loose|low|rough|sloppy|tight)|(?:will not|won't) (?:stay|go|engage|hold|start|shift|lock|turn|"
+            + "close|open|work|stop|move)|whin(?:es?|ing)|growl(?:s|ing)?|rattl(?:es?|ing)|squeal(?:s|ing)?|scream(?:s|ing)?|"
+            + "rumbl(?:es?|ing)|click(?:s|ing)|seeps?|torn|lazy|bridged|bypassed|a little|a dent|dented|"
             + "waiting for|awaiting|on order|noisy|damaged|bent\\b|seized|stiff|sticks|jumps out|slips|rusty|some rust|some"
-                    + " play|backlash in|no (?:coolant pump|manuals?|motor|guards?|"
+            + " play|backlash in|no (?:coolant pump|manuals?|motor|guards?|"
             + "chuck|tooling|change ?wheels|reverse)\\b)(?:[^,;\\u0001]|,(?=\\d))*");
     private static final Pattern DENIES = of("\\b(?:no|not|nothing|never|hardly|without|isn't)\\b[^,;]{0,14}\\b(?:worn|broken|missing|"
             + "damaged|cracked|noisy|bent|stiff|leak\\w*|rusty|whin\\w+|growl\\w*|rattl\\w+|squeal\\w*|scream\\w*|rumbl\\w+|click\\w*|"
@@ -27,9 +27,9 @@ final class Remarks {
             + "lovely|mint|"
             + "superb|great|as new|like new|"
             + "can(?:'t|not) fault|no complaints|never let|well (?:kept|looked after|maintained)|very"
-                    + " (?:good|nice|tidy|clean|tight|smooth)|good (?:condition|order|nick|runner|machine)|"
+            + " (?:good|nice|tidy|clean|tight|smooth)|good (?:condition|order|nick|runner|machine)|"
             + "condition\\b|tidy|smooth|fine machine|nice machine|strong machine|better than|makes no odds|fond"
-                    + " of|good\\b|tight\\b|fair\\b|tired\\b)(?:[^,;\\u0001]|,(?=\\d))*");
+            + " of|good\\b|tight\\b|fair\\b|tired\\b)(?:[^,;\\u0001]|,(?=\\d))*");
 
     private static final Pattern OF_A_PART = of("\\b(?:hydraulics?|spindle|table|gear ?box|motor|electrics|wiring|chuck|pump|quill|"
             + "tailstock|"
@@ -51,23 +51,26 @@ final class Remarks {
         s.each(of("\\brebuilt\\s+(?:completely\\s+|in (?:19|20)\\d\\d\\s+)*by\\s+[^,;\\u0001]+|\\b(?:re-?built|re-?conditioned|"
                 + "refurbished)\\b"),
                 m -> m.group().contains(" by ") || !OF_A_PART.matcher(s.clause(m)).find()
-                        ? s.take(Topic.REBUILT_BY, s.original(m.start(), m.end()), m) : s.keep(m));
+                        ? s.take(Topic.REBUILT_BY, s.original(m.start(), m.end()), m)
+                        : s.keep(m));
         s.each(of("\\bnew\\s+(?:lead ?|ball ?|feed ?)?screws?\\b(?:\\s+and\\s+nuts?)?"), m -> s.take(Topic.SCREWS, s.original(m.start(),
                 m.end()), m));
         s.each(of("\\b(?:ways?|bed|slides?|knee|column|table|saddle)\\b[^,;\\d\\u0001]{0,16}\\b(?:re-?ground|re-?scraped|scraped|"
                 + "chromed)\\b(?:\\s+and\\s+\\w+)?"
-                + "|\\b(?:re-?ground|re-?scraped)\\b(?:\\s+(?:ways?|bed|slides?))?"), m -> s.take(Topic.WAYS, s.original(m.start(),
-                m.end()), m));
+                + "|\\b(?:re-?ground|re-?scraped)\\b(?:\\s+(?:ways?|bed|slides?))?"),
+                m -> s.take(Topic.WAYS, s.original(m.start(),
+                        m.end()), m));
         s.each(of("\\b(?:(?:just|fully|recently|regularly) )?(?:serviced|overhauled|tested)\\b"),
                 m -> OF_A_PART.matcher(s.clause(m)).find() ? s.keep(m)
-                : s.take(Topic.SERVICED, s.original(m.start(), m.end()), m));
+                        : s.take(Topic.SERVICED, s.original(m.start(), m.end()), m));
         s.each(of("\\b(?:added|modern|home-?made|later|replacement|rewired|replaced|new)\\s+(?:[\\p{L}-]+\\s+){0,2}?(?:pedal|panel|"
                 + "trough|tray|"
-                + "switch(?:gear|es)?|motor|guard|lamp|pump|wiring|handle|handwheel|feed drive)s?\\b"), m -> s.take(Topic.REDONE,
-                s.original(m.start(), m.end()), m));
+                + "switch(?:gear|es)?|motor|guard|lamp|pump|wiring|handle|handwheel|feed drive)s?\\b"),
+                m -> s.take(Topic.REDONE,
+                        s.original(m.start(), m.end()), m));
         s.each(of("\\b(?:released |out )?(?:from|of|in) (?:long |dry )?storage\\b(?:[^,;\\u0001]|,(?=\\d))*"),
                 m -> s.take(Topic.FROM_STORAGE,
-                s.original(m.start(), m.end()), m));
+                        s.original(m.start(), m.end()), m));
         functions(s, v);
         s.each(of("\\b(?:very |runs )?quiet(?:ly)?\\b"), m -> s.take(Topic.CONDITION, s.original(m.start(), m.end()), m));
         // Of one part, or beside another one, it says nothing of the machine: kept as words.
@@ -90,11 +93,12 @@ final class Remarks {
         s.each(of("\\bfoot[- ]?brake\\b|\\bbrake\\b|\\bkick[- ]?bar\\b|\\bchuck guard\\b|\\bguard switch\\b|\\bgear cover"
                 + " switch\\b|\\bemergency stop\\b|"
                 + "\\bcoolant\\b|\\bwork light\\b|\\blamp\\b|\\b(?:central|one[- ]shot|auto(?:matic)?)"
-                        + " lubrication\\b|\\bpower clamping\\b|\\bpower (?:elevation|rise and fall)\\b"
+                + " lubrication\\b|\\bpower clamping\\b|\\bpower (?:elevation|rise and fall)\\b"
                 + "|\\b(?:digital )?readout(?: on \\w+ axes)?\\b|\\bdro\\b|\\bhalf[- ]?nut\\b|\\bthread dial\\b|\\bdead"
-                        + " stop\\b|\\b(?:power|air|pneumatic|hydraulic) drawbar\\b|\\btool ?changer\\b|"
+                + " stop\\b|\\b(?:power|air|pneumatic|hydraulic) drawbar\\b|\\btool ?changer\\b|"
                 + "\\bchip conveyor\\b|\\bmagnetic chuck\\b|\\btapping reverse\\b|\\bdepth stop\\b|\\bfine feed\\b" + (axes.isEmpty() ? ""
-                : "|\\brapids?(?: on)?(?: the| all)? (?:" + axes + "|axes)\\b(?!\\s*\\d)")), m -> function(s, m));
+                        : "|\\brapids?(?: on)?(?: the| all)? (?:" + axes + "|axes)\\b(?!\\s*\\d)")),
+                m -> function(s, m));
     }
 
     private static boolean function(Sentence s, java.util.regex.Matcher m) {

@@ -70,7 +70,7 @@ final class Speeds {
             + " one)?|each)\\s+(?:of\\s+)?(?:the\\s+)?(?:(\\d+)\\s+)?(?:spindle\\s+|gear\\s+)?speeds?\\b[^,;.\\d]{0,16}\\b"
             + "(?:works?|working|runs?|running|perfect(?:ly)?|fine|ok|good|tested)\\b(?! (?:in|but|except|if|when)\\b)|\\b(?:about |"
             + "nearly |almost )?every one of them(?:"
-                    + " works?| runs?)?\\b"
+            + " works?| runs?)?\\b"
             + "|\\b(?:she |it |he |they )?runs? them all\\b|\\ball of them (?:work|run)\\b");
     private static final Pattern COUNT = of("(?<![\\w.])(\\d{1,3})\\s+(?:distinct\\s+|spindle\\s+|gear(?:ed)?\\s+|forward\\s+|"
             + "different\\s+)*speeds?\\b(?!\\s*(?:motor|pump|box|(?:out )?of\\b))"
@@ -103,8 +103,9 @@ final class Speeds {
         }
         inRanges(s);
         if (!s.holds("feeds?|threads?|pitch(?:es)?|tables?|hz|volts|clock|counter")) {
-            s.each(IT_RUNS, m -> m.group(3) == null ? ends(s, m, 1, 2, m.start(1)) : Measures.number(m.group(3)) >= 300 && !isAnothers(s, m)
-                    && s.take(Topic.FASTEST_SPEED, m.group(3), m));
+            s.each(IT_RUNS, m -> m.group(3) == null ? ends(s, m, 1, 2, m.start(1))
+                    : Measures.number(m.group(3)) >= 300 && !isAnothers(s, m)
+                            && s.take(Topic.FASTEST_SPEED, m.group(3), m));
         }
         s.each(RANGE, m -> ends(s, m, 1, 2, m.start(1)));
         s.each(SLOW, m -> !isAnothers(s, m) && s.take(Topic.SLOWEST_SPEED, Measures.first(m), m));
@@ -113,13 +114,15 @@ final class Speeds {
         if (s.things().stream().anyMatch(t -> t.topic() == Topic.SLOWEST_SPEED)) {
             s.each(BESIDE_ENDS, m -> s.take(Topic.SPEED_COUNT, m.group(1), m));
         }
-        if (s.things().stream().anyMatch(t -> t.topic() == Topic.SLOWEST_SPEED) && s.things().stream().noneMatch(t -> t.topic()
-                == Topic.SPEED_COUNT) && !s.holds("feeds?|threads?|pitch(?:es)?|collets?")) {
+        if (s.things().stream().anyMatch(t -> t.topic() == Topic.SLOWEST_SPEED)
+                && s.things().stream().noneMatch(t -> t.topic() == Topic.SPEED_COUNT)
+                && !s.holds("feeds?|threads?|pitch(?:es)?|collets?")) {
             s.each(SO_MANY, m -> s.take(Topic.SPEED_COUNT, Measures.first(m), m));
         }
         s.each(of(LONG + "\\s*rpm\\s*(?:[\\w-]+\\s+)?motor\\b|\\bmotor\\b[^,;\\d]{0,12}" + LONG + "\\s*" + RPM), s::keep);
-        s.each(of(LONG + "\\s*" + RPM), m -> s.clause(m).contains("motor") || isAnothers(s, m) ? s.keep(m) : s.take(Topic.SPEED,
-                m.group(1), m));
+        s.each(of(LONG + "\\s*" + RPM), m -> s.clause(m).contains("motor") || isAnothers(s, m) ? s.keep(m)
+                : s.take(Topic.SPEED,
+                        m.group(1), m));
         s.each(of("\\b(no reverse|does(?: not|n't) reverse)\\b|\\b(reverses|runs both ways|both directions|forward and reverse)\\b"),
                 m -> s.take(Topic.REVERSES, m.group(1) != null ? "no" : "yes", m));
     }

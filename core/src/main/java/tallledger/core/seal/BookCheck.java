@@ -53,8 +53,8 @@ public final class BookCheck {
         if (fault.isEmpty()) {
             fault = !Integer.valueOf(count).equals(entry.get("sequence")) ? Optional.of(Found.What.ENTRY_MISSING)
                     : !previous.equals(entry.get("previous")) ? Optional.of(Found.What.ENTRY_UNLINKED)
-                    : !hash(entry).equals(entry.get("hash")) ? Optional.of(Found.What.ENTRY_CHANGED)
-                    : isClosed() ? Optional.of(Found.What.ENTRY_AFTER) : Optional.empty();
+                            : !hash(entry).equals(entry.get("hash")) ? Optional.of(Found.What.ENTRY_CHANGED)
+                                    : isClosed() ? Optional.of(Found.What.ENTRY_AFTER) : Optional.empty();
             faultAt = count;
         }
         previous = text(entry.get("hash"));

@@ -21,23 +21,23 @@ public record Fingerprint(String hex) {
     private static final int SPOKEN = 10;
     private static final Pattern WRITTEN = Pattern.compile("[0-9a-f]{64}");
 
-    private static final List<String> WORDS = List.of((
-            "acorn adze alder amber anchor anvil apple apron arbor arch arrow ash aspen awl axle badge"
-            + " bale balm band bank barge bark barn barrel basin batten beacon beam bean bell bench berry"
-            + " birch blade bloom bolt bond bone boot border bottle boulder bow bowl bracket braid bramble branch"
-            + " brass bread brick bridge bristle brook broom brush bucket buckle bulb burr button cabin cable calm"
-            + " candle canoe canvas cape cart cask cedar cellar chain chalk chant chart cherry chest chisel cider"
-            + " cinder circle clamp clay cliff cloak clock cloud clover coal coast cobble coil collar comb cone"
-            + " copper coral cord cork corn cotton cradle crane crate creek crest crook crown cup curl dale"
-            + " dawn deck dial ditch dock dome door dove dowel drum dune dust eagle ear earth east"
-            + " ebb echo edge elbow elder elm ember engine fawn feather felt fence fern ferry field fig"
-            + " file finch fir flag flame flask flax fleece flint flour flute foam fog fold forge fork"
-            + " fort fox frame frost funnel furrow gable garden gate gauge gear ginger glass glove gorge grain"
-            + " grape gravel grove gull gust hail hammer handle harbor hare harp hatch hawk hay hazel heath"
-            + " hedge helm hem heron hinge hive holly honey hood hook horn hub husk inlet iris iron"
-            + " island ivory ivy jar jetty jewel joint juniper keel kettle key kiln knot ladder lake lamp"
-            + " lantern larch lark lathe latch leaf ledge lemon lever lilac limb lime linen lintel loaf lock"
-            + " loft loom lynx maple marble meadow mill mint mole moss moth nail nest oak oar otter").split(" "));
+    private static final List<String> WORDS = List
+            .of(("acorn adze alder amber anchor anvil apple apron arbor arch arrow ash aspen awl axle badge"
+                    + " bale balm band bank barge bark barn barrel basin batten beacon beam bean bell bench berry"
+                    + " birch blade bloom bolt bond bone boot border bottle boulder bow bowl bracket braid bramble branch"
+                    + " brass bread brick bridge bristle brook broom brush bucket buckle bulb burr button cabin cable calm"
+                    + " candle canoe canvas cape cart cask cedar cellar chain chalk chant chart cherry chest chisel cider"
+                    + " cinder circle clamp clay cliff cloak clock cloud clover coal coast cobble coil collar comb cone"
+                    + " copper coral cord cork corn cotton cradle crane crate creek crest crook crown cup curl dale"
+                    + " dawn deck dial ditch dock dome door dove dowel drum dune dust eagle ear earth east"
+                    + " ebb echo edge elbow elder elm ember engine fawn feather felt fence fern ferry field fig"
+                    + " file finch fir flag flame flask flax fleece flint flour flute foam fog fold forge fork"
+                    + " fort fox frame frost funnel furrow gable garden gate gauge gear ginger glass glove gorge grain"
+                    + " grape gravel grove gull gust hail hammer handle harbor hare harp hatch hawk hay hazel heath"
+                    + " hedge helm hem heron hinge hive holly honey hood hook horn hub husk inlet iris iron"
+                    + " island ivory ivy jar jetty jewel joint juniper keel kettle key kiln knot ladder lake lamp"
+                    + " lantern larch lark lathe latch leaf ledge lemon lever lilac limb lime linen lintel loaf lock"
+                    + " loft loom lynx maple marble meadow mill mint mole moss moth nail nest oak oar otter").split(" "));
 
     /** As an entry names it; empty where that is none. */
     public static Optional<Fingerprint> read(String hex) {

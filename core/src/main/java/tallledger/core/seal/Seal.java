@@ -1,12 +1,12 @@
 package tallledger.core.seal;
 
+import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.KeyFactory;
 import java.security.PrivateKey;
 import java.security.PublicKey;
 import java.security.Signature;
 import java.security.spec.X509EncodedKeySpec;
-import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.HexFormat;
@@ -68,7 +68,7 @@ public record Seal(String lastHash, int count, String closedBy, String closedAt,
 
     private Map<String, Object> unsigned() {
         Map<String, Object> fields = new HashMap<>(Map.of("format", FORMAT, "lastHash", lastHash, "count", count, "closedBy", closedBy,
-                        "closedAt", closedAt, "publicKey", publicKey));
+                "closedAt", closedAt, "publicKey", publicKey));
         fields.put("files", new TreeMap<>(files));
         return fields;
     }

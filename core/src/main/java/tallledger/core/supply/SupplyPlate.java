@@ -18,7 +18,7 @@ import tallledger.core.reason.Refused;
  * @param heavyStart whether it starts against a heavy chuck, wheel or variator
  */
 public record SupplyPlate(Optional<Voltage> volts, Optional<BigDecimal> hertz, int phases, Optional<Power> power,
-                          Optional<BigDecimal> amperes, boolean heavyStart) {
+        Optional<BigDecimal> amperes, boolean heavyStart) {
 
     /** Nobody has read it yet; three phases, as most such machines. */
     public static final SupplyPlate UNREAD = new SupplyPlate(Optional.empty(), Optional.empty(), 3, Optional.empty(), Optional.empty(),

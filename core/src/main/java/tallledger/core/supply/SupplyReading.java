@@ -1,12 +1,12 @@
 package tallledger.core.supply;
 
-import tallledger.core.reason.Quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -38,7 +38,9 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
     }
 
     /** How it comes out: do not run; not before it is larger; load it less; not known; right. */
-    public enum Weight { STOPS, FALLS_SHORT, WARNS, UNKNOWN, RIGHT }
+    public enum Weight {
+        STOPS, FALLS_SHORT, WARNS, UNKNOWN, RIGHT
+    }
 
     /** One thing judged. */
     public record Point(Weight weight, Reason because) {
@@ -110,8 +112,8 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         boolean right = off.abs().compareTo(rules.share(Rule.VOLTAGE_TOLERANCE)) <= 0;
         return new Point(right ? Weight.RIGHT : Weight.STOPS,
                 Reason.of(right ? SupplyReason.SUPPLY_VOLTS_RIGHT : SupplyReason.SUPPLY_VOLTS_OFF,
-                mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE)
-                .stripTrailingZeros()));
+                        mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE)
+                                .stripTrailingZeros()));
     }
 
     private Point frequency(BigDecimal there, BigDecimal wanted, Rules rules) {
@@ -119,7 +121,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         boolean right = off.abs().compareTo(rules.share(Rule.FREQUENCY_TOLERANCE)) <= 0;
         return new Point(right ? Weight.RIGHT : Weight.WARNS,
                 Reason.of(right ? SupplyReason.SUPPLY_HERTZ_RIGHT : SupplyReason.SUPPLY_HERTZ_OFF, there, wanted,
-                there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
+                        there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
     }
 
     /** A converter is sized by the largest motor, doubled for a heavy start; an inverter by the motor's current. */
@@ -139,7 +141,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         String unit = source == Source.INVERTER ? "A" : "kW";
         SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
         return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT,
-                        Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted,
-                                unit))));
+                Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted,
+                        unit))));
     }
 }

@@ -4,8 +4,8 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
@@ -23,7 +23,7 @@ import tallledger.core.rules.Rules;
  * @param then    how it was judged when it was written
  */
 public record CheckResult(int entry, Instant at, String author, DriveCheck check, boolean good, Optional<BigDecimal> seconds,
-                          Optional<GradedLimit.Reached> brake, String remark, Optional<JudgedThen> then) {
+        Optional<GradedLimit.Reached> brake, String remark, Optional<JudgedThen> then) {
 
     static CheckResult of(Entry entry, Event.Checked checked, Rules rules) {
         return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), checked.check(), checked.good(),

@@ -1,6 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Part;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -9,12 +8,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Part;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;

@@ -1,8 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.gauge.Grade;
-import tallledger.core.family.Part;
-import tallledger.core.family.Need;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
@@ -11,14 +8,17 @@ import java.util.Optional;
 import tallledger.core.coverage.School;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Need;
+import tallledger.core.family.Part;
+import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.price.Stakes;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
 
 /**
@@ -97,7 +97,7 @@ public sealed interface Event {
             return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""),
                     p.has("rules") ? p.whole("rules") : House.FIRST, p.optionalText("role").orElse(entry.by().author().role()),
                     p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE), p.optionalText("judgedAs").map(Grade::valueOf)
-                    .orElse(Grade.WORKABLE));
+                            .orElse(Grade.WORKABLE));
         }
 
         @Override
@@ -243,7 +243,8 @@ public sealed interface Event {
 
     /** A check at the spindle was made. */
     record Checked(DriveCheck check, boolean good, Optional<TypedNumber> seconds, String remark, Optional<JudgedThen> then)
-            implements Event {
+            implements
+                Event {
         static Checked from(Entry entry) {
             Payload p = entry.payload();
             return new Checked(DriveCheck.valueOf(p.text("check")), p.flag("good"), CheckResult.seconds(p.text("seconds")),
@@ -266,7 +267,7 @@ public sealed interface Event {
      * @param byEye     nothing was measured
      */
     record StepDone(String step, Map<String, String> typed, boolean flagged, List<Need> confirmed, String remark, Optional<Basis> basis,
-                    Optional<JudgedThen> then, Optional<Integer> cut, boolean byEye) implements Event {
+            Optional<JudgedThen> then, Optional<Integer> cut, boolean byEye) implements Event {
         static StepDone from(Entry entry) {
             Payload p = entry.payload();
             Map<String, String> typed = new HashMap<>();

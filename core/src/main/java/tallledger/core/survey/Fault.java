@@ -1,7 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Part;
-import tallledger.core.family.Step;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,6 +10,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
 import tallledger.core.ledger.Entry;
 
 /**
@@ -24,9 +24,11 @@ import tallledger.core.ledger.Entry;
  */
 public record Fault(Task task, State state, List<Integer> history) {
 
-    public enum State { OPEN, REPAIRED, RETESTED_GOOD,
+    public enum State {
+        OPEN, REPAIRED, RETESTED_GOOD,
         /** It came out good later with nothing put right between: nobody knows why. */
-        DID_NOT_RECUR }
+        DID_NOT_RECUR
+    }
 
     public Fault {
         history = List.copyOf(history);

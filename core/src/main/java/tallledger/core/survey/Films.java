@@ -127,7 +127,8 @@ public record Films(List<Film> films) {
         bySecond.forEach((from, some) -> {
             Duration end = Optional.ofNullable(bySecond.higherKey(from))
                     .or(() -> films.get(film - 1).length().map(l -> Duration.ofSeconds(l.plusMillis(999).toSeconds()))
-                            .filter(l -> l.compareTo(from) > 0)).orElse(from.plusSeconds(1));
+                            .filter(l -> l.compareTo(from) > 0))
+                    .orElse(from.plusSeconds(1));
             chapters.add(new Chapter(film, from, end, List.copyOf(some)));
         });
         return chapters;

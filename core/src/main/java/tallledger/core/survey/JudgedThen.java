@@ -25,7 +25,7 @@ public record JudgedThen(Outcome outcome, Optional<Grade> grade, List<Reason> be
 
     Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>(Map.of("outcome", outcome.name(), "because",
-                        because.stream().map(WrittenReason::write).toList()));
+                because.stream().map(WrittenReason::write).toList()));
         grade.ifPresent(g -> fields.put("grade", g.name()));
         return fields;
     }

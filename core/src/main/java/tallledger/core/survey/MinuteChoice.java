@@ -29,7 +29,8 @@ public record MinuteChoice(RunChoice.Way way, Set<StepId> steps, int seconds, do
         StepChoice steps = new StepChoice(open, worths, rules, (int) Math.min(seconds, Integer.MAX_VALUE / 2));
         RunChoice.Way best = ways.stream().filter(w -> w.seconds() <= seconds)
                 .reduce((a, b) -> b.worth() + steps.best(seconds - b.seconds()) > a.worth() + steps.best(seconds - a.seconds())
-                        + StepChoice.TRIFLE / 10 ? b : a).orElseThrow();
+                        + StepChoice.TRIFLE / 10 ? b : a)
+                .orElseThrow();
         Set<Integer> chosen = steps.chosen(seconds - best.seconds());
         double worth = best.worth() + worths.together(chosen.stream().map(open::get).toList());
         Set<StepId> ids = new HashSet<>(chosen.stream().map(i -> open.get(i).id()).toList());

@@ -35,8 +35,8 @@ public record MotorPlate(String read, int entry) {
 
     private static Optional<String> inWords(String text) {
         // "type 3 0.75 kW": the figure before it is none of the power's where both make no figure.
-        return Optional.of(POWER.matcher(text)).filter(Matcher::find).map(Matcher::group).flatMap(said ->
-                Stream.of(said, said.replaceFirst("^\\d+ ", "")).filter(MotorPlate::isPower).findFirst());
+        return Optional.of(POWER.matcher(text)).filter(Matcher::find).map(Matcher::group)
+                .flatMap(said -> Stream.of(said, said.replaceFirst("^\\d+ ", "")).filter(MotorPlate::isPower).findFirst());
     }
 
     private static boolean isPower(String said) {

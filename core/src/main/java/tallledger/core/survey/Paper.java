@@ -59,7 +59,8 @@ public record Paper(List<Line> lines) {
         Set<Step> open = Set.copyOf(survey.steps().open());
         return lines.stream().filter(l -> l.task.step().map(open::contains)
                 .orElseGet(() -> l.task.route().filter(r -> !survey.drive().latest().containsKey(r) && !survey.drive().passed()
-                        .containsKey(r)).isPresent())).toList();
+                        .containsKey(r)).isPresent()))
+                .toList();
     }
 
     /**
@@ -107,7 +108,7 @@ public record Paper(List<Line> lines) {
         Optional<SpeedReading> reading = typed.reading.isBlank() ? Optional.empty()
                 : Optional.of(at("reading", () -> SpeedReading.byTachometer(typed.reading)));
         return at("reading", () -> SurveyEntries.run(by, basis, survey.drive(),
-                        new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, typed.symptoms,
+                new RunRecord(survey.machine().train().settings(task.route().orElseThrow()), reading, typed.symptoms,
                         Optional.empty(), false, false, false, typed.remark)));
     }
 
@@ -117,8 +118,9 @@ public record Paper(List<Line> lines) {
         }
         List<Field> fields = step.recording().fields();
         List<Field> must = fields.stream().filter(Field::must).toList();
-        Optional<Field> one = must.size() == 1 ? Optional.of(must.get(0)) : must.isEmpty() ? fields.stream()
-                .filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
+        Optional<Field> one = must.size() == 1 ? Optional.of(must.get(0))
+                : must.isEmpty() ? fields.stream()
+                        .filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
         if (must.size() > 1 || !typed.reading.isBlank() && one.isEmpty()) {
             throw Refused.because(must.size() > 1 ? SurveyReason.PAPER_SEVERAL : SurveyReason.PAPER_NO_READING).at("reading");
         }

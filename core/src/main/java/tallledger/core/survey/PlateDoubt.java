@@ -81,7 +81,8 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
             return remark.readings();
         }
         BigDecimal read = (BigDecimal) settled.get().arguments().get(0);
-        return settled.get().code().equals(SurveyReason.DOUBT_PLATE_STANDS) ? List.of() : remark.readings().stream()
-                .filter(m -> off(read, m.value()) <= MEANT).toList();
+        return settled.get().code().equals(SurveyReason.DOUBT_PLATE_STANDS) ? List.of()
+                : remark.readings().stream()
+                        .filter(m -> off(read, m.value()) <= MEANT).toList();
     }
 }

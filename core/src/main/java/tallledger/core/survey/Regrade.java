@@ -29,7 +29,9 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
     private static final BigDecimal MOST = new BigDecimal("10000000");
 
     /** Whether a finding is a fault of the machine, is made so, or comes from outside it: its supply, its air, a tool, its seat. */
-    public enum Whose { FAULT, BY_DESIGN, OUTSIDE }
+    public enum Whose {
+        FAULT, BY_DESIGN, OUTSIDE
+    }
 
     public Regrade {
         cost = List.copyOf(cost);
@@ -69,7 +71,7 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
                 .map(part -> figure(part, "cost")).toList();
         List<BigDecimal> three = parts.size() == 1 ? List.of(parts.get(0), parts.get(0), parts.get(0))
                 : parts.size() == 2 ? List.of(parts.get(0), parts.get(0).add(parts.get(1)).divide(BigDecimal.valueOf(2)), parts.get(1))
-                : parts;
+                        : parts;
         if (three.size() != 3 || three.get(0).compareTo(three.get(1)) > 0 || three.get(1).compareTo(three.get(2)) > 0) {
             throw Refused.because(SurveyReason.REGRADE_COST, typed.strip()).at("cost");
         }
@@ -95,7 +97,7 @@ public record Regrade(int target, Severity severity, String why, Whose whose, Li
 
     Map<String, Object> toPayload() {
         Map<String, Object> fields = new HashMap<>(Map.of("target", target, "severity", severity.name(), "why", why, "byDesign",
-                        whose == Whose.BY_DESIGN));
+                whose == Whose.BY_DESIGN));
         fields.put("outside", whose == Whose.OUTSIDE);
         fields.put("cost", cost.stream().map(BigDecimal::toPlainString).toList());
         repair.ifPresent(r -> fields.put("repair", r));

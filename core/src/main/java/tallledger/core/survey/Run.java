@@ -35,8 +35,8 @@ import tallledger.core.rules.Rules;
  * @param overdue   that the calibration of its gauge had run out, where it had
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
-                  SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then,
-                  Optional<Reason> overdue) implements Made {
+        SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then,
+        Optional<Reason> overdue) implements Made {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
@@ -47,7 +47,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route),
                 table.source(route), judgement,
                 outcome(record, judgement), made.then(), record.reading().flatMap(SpeedReading::readWith)
-                .flatMap(by -> Overdue.said(by, entry)));
+                        .flatMap(by -> Overdue.said(by, entry)));
     }
 
     /** What a run comes to as it is written. */

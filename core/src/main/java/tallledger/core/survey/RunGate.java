@@ -1,7 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.evidence.InUnit;
-import tallledger.core.family.Step;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -16,7 +14,9 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.evidence.EvidenceReason;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.Severity;
+import tallledger.core.family.Step;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
@@ -117,7 +117,7 @@ public final class RunGate {
     private static Optional<BigDecimal> direct(SpindleSurvey survey, Route route) {
         DriveTrain train = survey.machine().train();
         return IntStream.range(0, train.stages().size()).filter(s -> train.stages().get(s).kind() == StageKind.BACK_GEAR
-                        && train.position(route, s).transmission() instanceof Transmission.Unknown).boxed()
+                && train.position(route, s).transmission() instanceof Transmission.Unknown).boxed()
                 .flatMap(s -> train.routes().stream().filter(other -> IntStream.range(0, train.stages().size())
                         .allMatch(o -> (o == s) != (other.at(o) == route.at(o)))))
                 .flatMap(other -> survey.table().nominal(other).stream()).max(Comparator.naturalOrder());

@@ -1,6 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.reason.CommonReason;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -12,8 +11,9 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.evidence.Values;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**
@@ -29,7 +29,7 @@ import tallledger.core.reason.Refused;
  * @param remark   anything else
  */
 public record RunRecord(List<String> settings, Optional<SpeedReading> reading, Set<Symptom> symptoms,
-                        Optional<ShiftFeel> shift, boolean quiet, boolean loaded, boolean swept, String remark) {
+        Optional<ShiftFeel> shift, boolean quiet, boolean loaded, boolean swept, String remark) {
 
     public static final int LONGEST_REMARK = 500;
     /** Reads the figures; what they are held against is the route's. */

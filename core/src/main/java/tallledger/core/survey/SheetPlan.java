@@ -1,8 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Step;
-import tallledger.core.family.StepId;
-import tallledger.core.family.Phase;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -11,6 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.drive.Route;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;

@@ -57,7 +57,7 @@ public record Standing(Task task, Optional<Made> counts, List<Integer> entries, 
                 && !drive.machine().train().isReverse(route);
         return new Standing(task, Optional.ofNullable(drive.latest().get(route)), entries,
                 Optional.ofNullable(drive.passed().get(route)), inferred, survey.steps().later().contains(task), drive.repeats()
-                .contains(route));
+                        .contains(route));
     }
 
     private static Standing of(Step step, Survey survey, List<Integer> entries) {
@@ -65,7 +65,7 @@ public record Standing(Task task, Optional<Made> counts, List<Integer> entries, 
         Task task = Task.of(step);
         return new Standing(task, Optional.ofNullable(steps.latest().get(step.id())), entries,
                 Optional.ofNullable(steps.passed().get(step.id())), steps.isSpared(step), steps.later().contains(task), steps.repeats()
-                .contains(step.id()));
+                        .contains(step.id()));
     }
 
     /** What its record comes to; empty where it is open. */

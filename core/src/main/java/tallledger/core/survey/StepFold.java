@@ -1,11 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.evidence.Severity;
-import tallledger.core.family.Catalogue;
-import tallledger.core.family.Part;
-import tallledger.core.family.Step;
-import tallledger.core.family.StepId;
-import tallledger.core.family.Need;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -17,7 +11,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import tallledger.core.cutting.CutMade;
+import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.SpindleCheck;
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Need;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;

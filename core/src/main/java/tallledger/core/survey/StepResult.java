@@ -1,17 +1,17 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Step;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tallledger.core.evidence.ByEye;
-import tallledger.core.evidence.Values;
-import tallledger.core.evidence.Recording;
-import tallledger.core.evidence.StepJudgement;
-import tallledger.core.evidence.Severity;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.ByEye;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.Values;
+import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.LengthUnit;

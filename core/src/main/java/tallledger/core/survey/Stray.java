@@ -1,8 +1,8 @@
 package tallledger.core.survey;
 
-import tallledger.core.reason.CommonReason;
 import java.util.List;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 

@@ -1,6 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Catalogue;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -8,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import tallledger.core.family.Catalogue;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
@@ -34,8 +34,8 @@ import tallledger.core.rules.Rules;
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
         List<Noted<String>> remarks, List<Repair> repairs,
-                     List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
-                     List<Stray> strays) {
+        List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
+        List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
         House as = house.judging(machine.unit(), JudgedBy.grade(entries));

@@ -1,28 +1,27 @@
 package tallledger.core.survey;
 
-import tallledger.core.evidence.AskBack;
-import tallledger.core.evidence.ByEye;
-import tallledger.core.evidence.EvidenceReason;
-import tallledger.core.evidence.Recording;
-import tallledger.core.evidence.Severity;
-import tallledger.core.gauge.Grade;
-import tallledger.core.reason.CommonReason;
-import tallledger.core.family.StartItem;
-import tallledger.core.family.Part;
-import tallledger.core.family.Step;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tallledger.core.evidence.Values;
-import tallledger.core.evidence.StepJudgement;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.evidence.AskBack;
+import tallledger.core.evidence.ByEye;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.evidence.EvidenceReason;
+import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.Severity;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.Values;
+import tallledger.core.family.Part;
+import tallledger.core.family.StartItem;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
@@ -32,8 +31,9 @@ import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.price.Stakes;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
@@ -107,7 +107,7 @@ public final class SurveyEntries {
      * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
      */
     public static Draft step(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
-                             List<String> confirmed, String remark) {
+            List<String> confirmed, String remark) {
         List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
         long missing = changed.stream().filter(a -> !confirmed.contains(a.need().written())).count();
         if (missing > 0) {
@@ -122,7 +122,7 @@ public final class SurveyEntries {
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", taken.read.typed(), "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis",
-                        taken.by.toPayload(),
+                taken.by.toPayload(),
                 "judged", then.toPayload()));
         ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
         if (byEye) {

@@ -1,11 +1,11 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Step;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tallledger.core.family.Step;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;

@@ -20,8 +20,8 @@ import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
-import tallledger.core.gauge.Verdict;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.reason.Reason;
 
 /**
@@ -75,7 +75,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     }
 
     private static SurveyPlan choose(SpindleSurvey survey, School school, Optional<BigDecimal> minutesLeft, RunPlan plan,
-                                     Optional<MinuteChoice> minutes, Optional<Blame> blame, Set<Route> held) {
+            Optional<MinuteChoice> minutes, Optional<Blame> blame, Set<Route> held) {
         List<SpeedCause> causes = causes(survey);
         Optional<Route> repeat = survey.repeats().stream().filter(r -> !held.contains(r)).findFirst();
         if (repeat.isPresent()) {
@@ -119,8 +119,8 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     private static Set<Route> notToPlan(SpindleSurvey survey, School school, Optional<Blame> blame) {
         Set<Route> not = new HashSet<>(survey.passed().keySet());
         if (school != School.EVERY_SPEED) {
-            blame.filter(Blame::isClear).map(b -> b.suspects().get(0).element()).filter(survey.elements()::isChoice).ifPresent(bad ->
-                    survey.machine().train().routes().stream().filter(r -> r.at(bad.stage()) == bad.position()).forEach(not::add));
+            blame.filter(Blame::isClear).map(b -> b.suspects().get(0).element()).filter(survey.elements()::isChoice).ifPresent(
+                    bad -> survey.machine().train().routes().stream().filter(r -> r.at(bad.stage()) == bad.position()).forEach(not::add));
         }
         return not;
     }
@@ -162,7 +162,8 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
         return survey.runs().stream()
                 .filter(run -> run.record().loaded() || survey.latest().get(run.route()) == run || isLastUnloaded(survey, run))
                 .flatMap(run -> run.record().reading().flatMap(reading -> run.nominal().map(plate -> new SpeedCauses.Reading(run.route(),
-                        reading.rpm().doubleValue(), plate.doubleValue(), run.record().loaded()))).stream()).toList();
+                        reading.rpm().doubleValue(), plate.doubleValue(), run.record().loaded()))).stream())
+                .toList();
     }
 
     /** The unloaded reading stays evidence when a loaded one of the same route came after it. */

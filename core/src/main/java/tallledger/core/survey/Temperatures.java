@@ -3,9 +3,9 @@ package tallledger.core.survey;
 import java.math.BigDecimal;
 import java.util.Map;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /**

@@ -67,7 +67,7 @@ public record ToldRatio(String stage, String position, String against, double ra
     private static Optional<ToldRatio> told(SpindleSurvey survey, int stage, int position) {
         Stage of = survey.machine().train().stages().get(stage);
         return IntStream.range(0, of.positions().size()).filter(q -> of.positions().get(q).transmission().factor().isPresent()
-                        && !isWord(of.positions().get(q).transmission()))
+                && !isWord(of.positions().get(q).transmission()))
                 .mapToObj(q -> of(pairs(survey, stage, position, q), of, position, q)).flatMap(Optional::stream).findFirst();
     }
 
@@ -89,7 +89,7 @@ public record ToldRatio(String stage, String position, String against, double ra
             for (Run fast : survey.counting()) {
                 boolean beside = slow.route().at(stage) == position && fast.route().at(stage) == against
                         && IntStream.range(0, survey.machine().train().stages().size())
-                        .allMatch(s -> s == stage || slow.route().at(s) == fast.route().at(s));
+                                .allMatch(s -> s == stage || slow.route().at(s) == fast.route().at(s));
                 if (beside && slow.record().reading().isPresent() && fast.record().reading().isPresent()) {
                     SpeedReading a = fast.record().reading().get();
                     SpeedReading b = slow.record().reading().get();
@@ -119,8 +119,9 @@ public record ToldRatio(String stage, String position, String against, double ra
     public Optional<BigDecimal> taken(List<Claim> claims) {
         List<BigDecimal> stand = claims.stream().filter(c -> c.attribute() == Claim.Attribute.RATIO).flatMap(c -> named(c).stream())
                 .filter(n -> holds(n.doubleValue())).distinct().toList();
-        return !one || ratio < 1 ? Optional.empty() : Optional.of(stand.size() == 1 ? stand.get(0)
-                : new BigDecimal(ratio).round(new MathContext(4)));
+        return !one || ratio < 1 ? Optional.empty()
+                : Optional.of(stand.size() == 1 ? stand.get(0)
+                        : new BigDecimal(ratio).round(new MathContext(4)));
     }
 
     private static final Pattern NAMED = Pattern.compile("(?<![\\d.:])\\d{1,4}(?:\\.\\d{1,4})?(?![\\d.])");

@@ -175,7 +175,8 @@ public final class Worths {
         boolean own = Stream.of(step.id().written(), step.code()).anyMatch(about -> !rows(about).isEmpty());
         boolean late = found.as(WatchedCycle.Watched.class).filter(w -> w.runsDownLong(rules)).isPresent();
         return late && !own && !rows(Repair.STOPS_LATE).isEmpty()
-                ? mixture(rows(Repair.STOPS_LATE), place(step)) : mixture(step);
+                ? mixture(rows(Repair.STOPS_LATE), place(step))
+                : mixture(step);
     }
 
     private static String place(Step step) {
@@ -187,8 +188,8 @@ public final class Worths {
         // Its own row before another step's of the same name.
         List<String> own = List.of(step.id().written(), step.code(), step.system().name());
         return survey.house().repairs().stream().filter(r -> r.what().equals(what))
-                .min(Comparator.comparingInt(r -> own.contains(r.about()) ? own.indexOf(r.about()) : own.size())).map(r ->
-                        mixture(List.of(r), place(step)));
+                .min(Comparator.comparingInt(r -> own.contains(r.about()) ? own.indexOf(r.about()) : own.size()))
+                .map(r -> mixture(List.of(r), place(step)));
     }
 
     /** What the table has for a symptom or a system, whatever part it is of. */

@@ -3,9 +3,9 @@ package tallledger.core.survey;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Payload;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
@@ -55,8 +55,9 @@ final class WrittenReason {
             return list.stream().map(WrittenReason::argumentRead).toList();
         } else if (written instanceof Map<?, ?> fields) {
             Payload p = new Payload((Map<String, Object>) fields);
-            return p.has("code") ? read(p) : p.has("number") ? p.decimal("number")
-                    : new Shown(p.decimal("value"), p.decimal("expanded"));
+            return p.has("code") ? read(p)
+                    : p.has("number") ? p.decimal("number")
+                            : new Shown(p.decimal("value"), p.decimal("expanded"));
         }
         return written;
     }

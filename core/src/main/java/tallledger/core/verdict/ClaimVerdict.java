@@ -8,8 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.machine.Claim;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
@@ -46,12 +46,15 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         }
         return switch (claim.attribute()) {
             case SPEED_COUNT, SLOWEST_SPEED, FASTEST_SPEED, SPEED, SPEED_LIST, SPEEDS_WORK, RATIO,
-                    REVERSES -> ClaimsOfDrive.of(claim, survey.drive());
+                    REVERSES ->
+                ClaimsOfDrive.of(claim, survey.drive());
             case DRILLING_CAPACITY, TRAVEL, FEED_COUNT, THREAD_COUNT, COLLETS, KIT_COUNT, SWING, GAP_SWING, SLIDE_SWING,
                     TABLE_SIZE, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS,
-                    THROAT, BORE, CHUCK_SIZE, REST_SIZE, SLOWEST_FEED, FASTEST_FEED, FUNCTION -> ClaimsOfSteps.of(claim, survey);
+                    THROAT, BORE, CHUCK_SIZE, REST_SIZE, SLOWEST_FEED, FASTEST_FEED, FUNCTION ->
+                ClaimsOfSteps.of(claim, survey);
             case ACCURACY, REBUILT_BY, NEARLY_ALL_RUN, NO_BACKLASH, CONDITION, YEAR, WEIGHT, SUPPLY,
-                    MOTOR_POWER, DRIVE_RATING, HOURS, WAYS, SCREWS, TAPER, SERVICED, ADMISSION, OTHER -> ClaimsOfTheWhole.of(claim, survey);
+                    MOTOR_POWER, DRIVE_RATING, HOURS, WAYS, SCREWS, TAPER, SERVICED, ADMISSION, OTHER ->
+                ClaimsOfTheWhole.of(claim, survey);
             default -> untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         };
     }

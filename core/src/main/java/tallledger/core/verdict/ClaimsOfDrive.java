@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -23,8 +22,8 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.ToldRatio;
 import tallledger.core.survey.Task;
+import tallledger.core.survey.ToldRatio;
 import tallledger.core.verdict.ClaimVerdict.Standing;
 
 /** Claims of the spindle's speeds. */
@@ -124,8 +123,10 @@ final class ClaimsOfDrive {
     /** "She runs them all": one that failed contradicts it, every one run and proven upholds it. */
     private static ClaimVerdict allWork(Claim claim, SpindleSurvey survey) {
         Coverage.Counts counts = survey.coverage().counts();
-        Standing standing = counts.failed() > 0 ? Standing.CONTRADICTED : counts.all() > 0 && counts.proven() == counts.all()
-                ? Standing.UPHELD : Standing.UNTESTED;
+        Standing standing = counts.failed() > 0 ? Standing.CONTRADICTED
+                : counts.all() > 0 && counts.proven() == counts.all()
+                        ? Standing.UPHELD
+                        : Standing.UNTESTED;
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_COUNT_EVIDENCE, counts.all(), counts.run(), counts.proven(),
                 counts.inferred(), counts.failed() + counts.undecided() + counts.open()),
                 survey.counting().stream().map(Run::entry).toList(), open(survey));
@@ -173,7 +174,8 @@ final class ClaimsOfDrive {
         List<Speed> counted = survey.table().counted();
         List<BigDecimal> sorted = said.stream().sorted().toList();
         List<ClaimVerdict> each = said.stream().map(n -> single(claim, n, sorted.size() == counted.size()
-                ? Optional.of(counted.get(sorted.indexOf(n))) : Optional.empty(), survey)).toList();
+                ? Optional.of(counted.get(sorted.indexOf(n)))
+                : Optional.empty(), survey)).toList();
         List<ClaimVerdict> bad = each.stream().filter(v -> v.standing() == Standing.CONTRADICTED).toList();
         long good = each.stream().filter(v -> v.standing() == Standing.UPHELD).count();
         Standing standing = !bad.isEmpty() ? Standing.CONTRADICTED : good == each.size() ? Standing.UPHELD : Standing.UNTESTED;
@@ -205,7 +207,8 @@ final class ClaimsOfDrive {
             case OUTSIDE -> judged.reading().compareTo(limit.lower()) < 0 ? below : above;
         };
         return new ClaimVerdict(claim, standing, judged.because(), List.of(read.get().entry()), standing == Standing.UNTESTED
-                ? Optional.of(read.get().task()) : Optional.empty());
+                ? Optional.of(read.get().task())
+                : Optional.empty());
     }
 
     private static ClaimVerdict reverses(Claim claim, SpindleSurvey survey) {

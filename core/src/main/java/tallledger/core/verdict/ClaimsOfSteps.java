@@ -1,15 +1,15 @@
 package tallledger.core.verdict;
 
-import java.util.stream.IntStream;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
@@ -20,6 +20,7 @@ import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Verdict;
+import tallledger.core.kit.KitItem;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
@@ -29,7 +30,6 @@ import tallledger.core.motion.GearChart;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Quantity;
-import tallledger.core.kit.KitItem;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -52,7 +52,8 @@ final class ClaimsOfSteps {
             case TRAVEL -> travel(claim, survey);
             case TABLE_SIZE -> table(claim, survey);
             case SWING, GAP_SWING, SLIDE_SWING, BETWEEN_CENTRES, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE, CHUCK_SIZE,
-                    REST_SIZE -> size(claim, survey);
+                    REST_SIZE ->
+                size(claim, survey);
             case SLOWEST_FEED, FASTEST_FEED -> feedEnd(claim, survey);
             case FUNCTION -> Functions.of(claim, survey);
             case FEED_COUNT -> countedFeeds(claim, survey).or(() -> ofPlate(claim, survey, Catalogue.FEED_PLATE, VerdictReason.CLAIM_FEEDS))
@@ -93,7 +94,7 @@ final class ClaimsOfSteps {
         }
         Standing standing = done.stream().anyMatch(m -> m.outcome() == Outcome.FAILED) ? Standing.CONTRADICTED
                 : done.size() == tasks.size() && done.stream().allMatch(m -> m.outcome() == Outcome.PROVEN) ? Standing.UPHELD
-                : Standing.UNTESTED;
+                        : Standing.UNTESTED;
         return new ClaimVerdict(claim, standing, because.size() == 1 ? (Reason) because.get(0)
                 : Reason.of(VerdictReason.CLAIM_TIED, because), done.stream().map(Made::entry).sorted().toList(),
                 open.or(() -> standing == Standing.UNTESTED ? Optional.of(tasks.get(0)) : Optional.empty()));
@@ -129,10 +130,12 @@ final class ClaimsOfSteps {
         List<KitItem> seen = survey.steps().kit().items().stream().filter(i -> i.state() == KitItem.State.SEEN)
                 .filter(i -> singular(i.name()).equals(thing)).toList();
         int there = seen.stream().mapToInt(i -> i.count().orElse(1)).sum();
-        return there < claimed ? Optional.empty() : Optional.of(new ClaimVerdict(claim, Standing.UPHELD,
-                Reason.of(VerdictReason.CLAIM_KIT_COUNTED, there, claimed), seen.stream().map(i ->
-                        survey.steps().kit().entries().get(i.name()))
-                .sorted().toList(), Optional.empty()));
+        return there < claimed ? Optional.empty()
+                : Optional.of(new ClaimVerdict(claim, Standing.UPHELD,
+                        Reason.of(VerdictReason.CLAIM_KIT_COUNTED, there, claimed),
+                        seen.stream().map(i -> survey.steps().kit().entries().get(i.name()))
+                                .sorted().toList(),
+                        Optional.empty()));
     }
 
     /** "Steadies" and "steady" are one thing. */
@@ -160,12 +163,14 @@ final class ClaimsOfSteps {
         int open = feeds.size() - proven - spared;
         int claimed = claim.count().orElseThrow();
         // Known only at its ends a plate is not short: what it does not show nobody has counted.
-        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT : open > 0 || feeds.size() < claimed
-                ? Standing.UNTESTED : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
+        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.SHORT
+                : open > 0 || feeds.size() < claimed
+                        ? Standing.UNTESTED
+                        : feeds.size() > claimed ? Standing.BETTER : Standing.UPHELD;
         return Optional.of(new ClaimVerdict(claim, standing, Reason.of(says, feeds.size(), proven, spared, open),
-                        done.stream().map(StepResult::entry).sorted().toList(),
+                done.stream().map(StepResult::entry).sorted().toList(),
                 feeds.stream().filter(s -> !survey.steps().latest().containsKey(s.id()) && !survey.steps().isSpared(s)).findFirst()
-                .map(Task::of)));
+                        .map(Task::of)));
     }
 
     /** By the power the largest drill wants in steel at the machine's own speed; that it suffices is no cut that was made. */
@@ -176,19 +181,21 @@ final class ClaimsOfSteps {
             return ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED);
         }
         TestCut cut = TestCut.of(new Job(Job.Kind.DRILLING, diameter, rules.value(Rule.DRILL_CLAIM_SPEED),
-                        rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
+                rules.value(Rule.DRILL_CLAIM_FEED), 0, 0, rules.value(Rule.DRILL_CLAIM_FORCE)),
                 survey.machine().speeds(), survey.machine().motor());
         Reason reckoned = cut.says(survey.machine().unit());
         Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, reckoned, Quantity.of(rules.number(Rule.DRILL_CLAIM_SPEED),
                 "m/min"),
-                        Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
+                Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
                 Quantity.of(rules.number(Rule.DRILL_CLAIM_FORCE), "N/mm²")), survey.machine().unit());
         Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut"))
                 .findFirst();
-        return drilled.map(r -> new ClaimVerdict(claim, r.isBad() ? Standing.CONTRADICTED : r.outcome() == Outcome.PROVEN ? Standing.UPHELD
-                        : Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_DRILLED, r.step().name(), said(r),
+        return drilled.map(r -> new ClaimVerdict(claim, r.isBad() ? Standing.CONTRADICTED
+                : r.outcome() == Outcome.PROVEN ? Standing.UPHELD
+                        : Standing.UNTESTED,
+                Reason.of(VerdictReason.CLAIM_DRILLED, r.step().name(), said(r),
                         InUnit.of(reckoned, survey.machine().unit())),
-                        List.of(r.entry()), Optional.<Task>empty()))
+                List.of(r.entry()), Optional.<Task>empty()))
                 .orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, because, List.of(), step(survey, "drill-cut")));
     }
 
@@ -220,8 +227,10 @@ final class ClaimsOfSteps {
         return Optional.of(survey.steps().latest().values().stream().filter(r -> r.step().code().equals("quill-rates")).findFirst()
                 .map(r -> {
                     int counted = r.as(Integer.class).orElse(0);
-                    return new ClaimVerdict(claim, counted < claimed ? Standing.SHORT : counted > claimed ? Standing.BETTER
-                            : Standing.UPHELD, Reason.of(VerdictReason.CLAIM_COUNTED, counted), List.of(r.entry()), Optional.<Task>empty());
+                    return new ClaimVerdict(claim, counted < claimed ? Standing.SHORT
+                            : counted > claimed ? Standing.BETTER
+                                    : Standing.UPHELD,
+                            Reason.of(VerdictReason.CLAIM_COUNTED, counted), List.of(r.entry()), Optional.<Task>empty());
                 }).orElseGet(() -> new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_STEP_NOT_DONE,
                         step.get().name(survey.machine().train())), List.of(), step)));
     }
@@ -302,8 +311,8 @@ final class ClaimsOfSteps {
         if (measured.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_TRAVEL_NOT_MEASURED), List.of(),
                     survey.steps().inScope().stream()
-                    .filter(s -> s.recording() instanceof MotionRecordings.Travel && s.axis().equals(claim.axis())).findFirst()
-                    .map(Task::of));
+                            .filter(s -> s.recording() instanceof MotionRecordings.Travel && s.axis().equals(claim.axis())).findFirst()
+                            .map(Task::of));
         }
         return length(claim, measured.get(), measured.get().step().about().get(0), survey);
     }
@@ -324,7 +333,7 @@ final class ClaimsOfSteps {
             case PROVEN -> over.compareTo(claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR))) > 0 ? Standing.BETTER : Standing.UPHELD;
         };
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_LENGTH, about, judged.because().get(0),
-                        InUnit.of(Quantity.of(MotionRecordings.allowance(said, survey.rules()), "mm"), survey.machine().unit())),
+                InUnit.of(Quantity.of(MotionRecordings.allowance(said, survey.rules()), "mm"), survey.machine().unit())),
                 List.of(measured.entry()), standing == Standing.UNTESTED ? Optional.of(measured.task()) : Optional.empty());
     }
 

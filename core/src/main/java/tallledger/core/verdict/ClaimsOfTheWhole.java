@@ -14,24 +14,24 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.PlateText;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Noted;
-import tallledger.core.reading.TypedNumber;
-import tallledger.core.supply.SupplyReading;
 import tallledger.core.machine.Claim;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.supply.SupplyReading;
 import tallledger.core.supply.Voltage;
 import tallledger.core.survey.MotorPlate;
 import tallledger.core.survey.Run;
@@ -87,8 +87,9 @@ final class ClaimsOfTheWhole {
         List<StepResult> done = lines.stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream()).toList();
         long good = done.stream().filter(within).count();
         long bad = done.stream().filter(outside).count();
-        Standing standing = bad > 0 ? Standing.CONTRADICTED : !lines.isEmpty() && good == lines.size() ? Standing.UPHELD
-                : Standing.UNTESTED;
+        Standing standing = bad > 0 ? Standing.CONTRADICTED
+                : !lines.isEmpty() && good == lines.size() ? Standing.UPHELD
+                        : Standing.UNTESTED;
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_CHART, lines.size(), good, bad, lines.size() - good - bad),
                 done.stream().map(StepResult::entry).sorted().toList(),
                 lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).findFirst().map(Task::of));
@@ -134,7 +135,7 @@ final class ClaimsOfTheWhole {
                 .sorted().distinct().toList();
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_FUNCTIONS, all, good, bad, all - good - bad), entries,
                 survey.drive().coverage().marked(Mark.OPEN).stream().findFirst().map(s -> Task.of(s.routes().get(0)))
-                .or(() -> survey.steps().open().stream().filter(Step::runs).findFirst().map(Task::of)));
+                        .or(() -> survey.steps().open().stream().filter(Step::runs).findFirst().map(Task::of)));
     }
 
     /** Of one axis or of all: within rebuilt on each is none to speak of; outside workable on one is play. */
@@ -150,10 +151,13 @@ final class ClaimsOfTheWhole {
         if (!open.isEmpty()) {
             because.add(Reason.of(VerdictReason.CLAIM_BACKLASH_OPEN, open));
         }
-        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.CONTRADICTED : done.stream()
-                .anyMatch(r -> r.canonical(rebuilt).outcome() == Outcome.FAILED) ? Standing.SHORT
-                : !done.isEmpty() && open.isEmpty() && done.stream().allMatch(r -> r.canonical(rebuilt).outcome() == Outcome.PROVEN)
-                ? Standing.UPHELD : Standing.UNTESTED;
+        Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.CONTRADICTED
+                : done.stream()
+                        .anyMatch(r -> r.canonical(rebuilt).outcome() == Outcome.FAILED) ? Standing.SHORT
+                                : !done.isEmpty() && open.isEmpty()
+                                        && done.stream().allMatch(r -> r.canonical(rebuilt).outcome() == Outcome.PROVEN)
+                                                ? Standing.UPHELD
+                                                : Standing.UNTESTED;
         Optional<Task> next = lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).findFirst().map(Task::of);
         return because.isEmpty() ? ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED)
                 : new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_BACKLASH, because),
@@ -235,9 +239,9 @@ final class ClaimsOfTheWhole {
         }
         List<BigDecimal> volts = measured.get().as(SupplyReading.class).orElseThrow().volts();
         BigDecimal off = survey.rules().share(Rule.VOLTAGE_TOLERANCE);
-        boolean fits = Voltage.parse(claim.value()).ways().stream().anyMatch(way -> volts.stream().allMatch(v ->
-                v.compareTo(way.low().multiply(BigDecimal.ONE.subtract(off))) >= 0
-                && v.compareTo(way.high().multiply(BigDecimal.ONE.add(off))) <= 0));
+        boolean fits = Voltage.parse(claim.value()).ways().stream()
+                .anyMatch(way -> volts.stream().allMatch(v -> v.compareTo(way.low().multiply(BigDecimal.ONE.subtract(off))) >= 0
+                        && v.compareTo(way.high().multiply(BigDecimal.ONE.add(off))) <= 0));
         return new ClaimVerdict(claim, fits ? Standing.UPHELD : Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_SUPPLY,
                 volts.stream().map(v -> (Object) v).toList()), List.of(measured.get().entry()), Optional.empty());
     }
@@ -291,9 +295,9 @@ final class ClaimsOfTheWhole {
         List<StepResult> worn = survey.steps().latest().values().stream().filter(r -> r.as(MotionRecordings.Lost.class)
                 .filter(l -> l.backlash().isWorn(survey.rules())).isPresent()).toList();
         return worn.isEmpty() ? work(claim, survey, List.of("lead-screw-wear"))
-                : new ClaimVerdict(claim, Standing.CONTRADICTED, Reason.of(VerdictReason.CLAIM_TIED, worn.stream().map(r ->
-                (Object) Reason.of(
-                        VerdictReason.CLAIM_STEP, r.step().name(), r.because())).toList()),
+                : new ClaimVerdict(claim, Standing.CONTRADICTED,
+                        Reason.of(VerdictReason.CLAIM_TIED, worn.stream().map(r -> (Object) Reason.of(
+                                VerdictReason.CLAIM_STEP, r.step().name(), r.because())).toList()),
                         worn.stream().map(StepResult::entry).sorted().toList(), Optional.empty());
     }
 

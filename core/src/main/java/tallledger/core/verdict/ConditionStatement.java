@@ -12,11 +12,9 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.Coverage;
-import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
-import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.gauge.Shown;
@@ -86,10 +84,10 @@ public record ConditionStatement(List<Sentence> sentences) {
                         Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
         wheel(survey).ifPresent(s::add);
-        survey.overdue().forEach((because, entries) ->
-                        s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
-        strays(survey).forEach((because, entries) ->
-                        s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
+        survey.overdue().forEach((because, entries) -> s
+                .add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
+        strays(survey).forEach((because, entries) -> s
+                .add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         s.sort(Comparator.comparing(Sentence::heading));
         return new ConditionStatement(List.copyOf(s));
     }
@@ -133,7 +131,7 @@ public record ConditionStatement(List<Sentence> sentences) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
         } else {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(),
-                            c.undecided(), c.inferred(), c.open()), entries(counted(survey))));
+                    c.undecided(), c.inferred(), c.open()), entries(counted(survey))));
         }
         if (c.sweeps() > 0) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
@@ -159,9 +157,12 @@ public record ConditionStatement(List<Sentence> sentences) {
             boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
             boolean none = one && Math.round(percent(low.get()) * 10) == 0;
             s.add(new Sentence(Heading.SPINDLE,
-                            Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE : one ? VerdictReason.STATEMENT_DEVIATION
-                            : VerdictReason.STATEMENT_DEVIATIONS, proven.size(), percent(low.get()), percent(high.get()),
-                    tolerancePercent(survey)), entries(proven)));
+                    Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE
+                            : one ? VerdictReason.STATEMENT_DEVIATION
+                                    : VerdictReason.STATEMENT_DEVIATIONS,
+                            proven.size(), percent(low.get()), percent(high.get()),
+                            tolerancePercent(survey)),
+                    entries(proven)));
         }
     }
 
@@ -172,8 +173,9 @@ public record ConditionStatement(List<Sentence> sentences) {
                     Reason.each(VerdictReason.STATEMENT_SYMPTOM, symptom, name, run.author()), List.of(run.entry()))));
             run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE)
                     .ifPresent(j -> s.add(new Sentence(Heading.SPINDLE,
-                    Reason.of(VerdictReason.STATEMENT_OUTSIDE, name, j.shown(), run.nominal().orElseThrow(), percent(run),
-                            tolerancePercent(survey), run.source()), List.of(run.entry()))));
+                            Reason.of(VerdictReason.STATEMENT_OUTSIDE, name, j.shown(), run.nominal().orElseThrow(), percent(run),
+                                    tolerancePercent(survey), run.source()),
+                            List.of(run.entry()))));
         }
     }
 
@@ -183,8 +185,9 @@ public record ConditionStatement(List<Sentence> sentences) {
                     .map(j -> Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name(survey, run), j.because()))
                     .orElseGet(() -> run.record().reading()
                             .map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run),
-                            Shown.of(r.rpm(), r.expanded(survey.rules()))))
-                            .orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name(survey, run)))), List.of(run.entry())));
+                                    Shown.of(r.rpm(), r.expanded(survey.rules()))))
+                            .orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name(survey, run)))),
+                    List.of(run.entry())));
         }
     }
 
@@ -200,7 +203,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         List<Run> clean = noted.stream().filter(r -> r.record().shift().get() == ShiftFeel.ENGAGES_CLEAN).toList();
         if (!clean.isEmpty()) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()),
-                            entries(clean)));
+                    entries(clean)));
         }
         for (ShiftFeel feel : List.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES)) {
             List<Run> runs = noted.stream().filter(r -> r.record().shift().get() == feel).toList();
@@ -214,7 +217,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
         if (!quiet.isEmpty()) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(),
-                            names(survey, quiet)), entries(quiet)));
+                    names(survey, quiet)), entries(quiet)));
         } else if (!survey.latest().isEmpty()) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
         }
@@ -261,7 +264,9 @@ public record ConditionStatement(List<Sentence> sentences) {
         }
         s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_HEARD_ONCE, second.once().stream()
                 .map(e -> e.stageName() + " "
-                + e.label()).collect(Collectors.joining(", ")), Math.round(1 / (1 - survey.rules().value(Rule.SHOWS))), names(survey,
+                        + e.label())
+                .collect(Collectors.joining(", ")), Math.round(1 / (1 - survey.rules().value(Rule.SHOWS))),
+                names(survey,
                         second.runs())),
                 entries(second.runs())));
     }
@@ -271,7 +276,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         String inferred = names(survey, Mark.INFERRED);
         if (!inferred.isEmpty()) {
             s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_INFERRED, inferred),
-                            entries(survey.counting(Outcome.PROVEN))));
+                    entries(survey.counting(Outcome.PROVEN))));
         }
         String open = names(survey, Mark.OPEN);
         if (!open.isEmpty()) {

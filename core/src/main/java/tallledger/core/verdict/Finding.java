@@ -1,10 +1,5 @@
 package tallledger.core.verdict;
 
-import tallledger.core.rules.Rule;
-import tallledger.core.motion.WheelSet;
-import tallledger.core.motion.FeedSet;
-import tallledger.core.motion.FeedReading;
-import tallledger.core.evidence.MotionRecordings;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,23 +9,28 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import tallledger.core.blame.SpeedCause;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.evidence.MotionRecordings;
+import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Noted;
+import tallledger.core.motion.FeedReading;
+import tallledger.core.motion.FeedSet;
+import tallledger.core.motion.WheelSet;
 import tallledger.core.reason.Reason;
-import tallledger.core.blame.SpeedCause;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.CheckResult;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Run;
-import tallledger.core.evidence.Severity;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyPlan;
-import tallledger.core.survey.StepResult;
 
 /**
  * Something wrong, or not as stated.
@@ -76,20 +76,22 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
             }
             run.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).ifPresent(j -> findings.add(of(
                     Severity.SOON, DRIVE, Reason.of(VerdictReason.FINDING_SPEED, name, j.shown(), run.nominal().orElseThrow(),
-                    run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()), run.entry())
+                            run.deviation().orElseThrow().doubleValue() * 100, j.limit().lower(), j.limit().upper(), run.source()),
+                    run.entry())
                     .explainedBy(Optional.ofNullable(explained.get(run.entry())))));
-            run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s)).ifPresent(s ->
-                    findings.add(of(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH, DRIVE,
-                                    Reason.each(VerdictReason.FINDING_SHIFT, s, name), run.entry())));
+            run.record().shift().filter(s -> Set.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES).contains(s))
+                    .ifPresent(s -> findings.add(of(s == ShiftFeel.CLASHES ? Severity.SOON : Severity.LIVE_WITH, DRIVE,
+                            Reason.each(VerdictReason.FINDING_SHIFT, s, name), run.entry())));
             if (run.outcome() == Outcome.UNDECIDED && run.judgement().isPresent()) {
                 findings.add(of(Severity.NOTE, DRIVE, Reason.of(VerdictReason.FINDING_TOO_CLOSE, name, run.judgement().get().because()),
-                                run.entry()));
+                        run.entry()));
             }
         }
         survey.checks().values().stream().filter(CheckResult::isBad).forEach(c -> findings.add(of(
                 c.check() == DriveCheck.JOG ? Severity.LIVE_WITH : Severity.BEFORE_USE, Reason.named("system.spindle-controls"),
                 c.seconds().isPresent() ? Reason.each(VerdictReason.FINDING_CHECK_SECONDS, c.check(), c.seconds().get())
-                        : Reason.each(VerdictReason.FINDING_CHECK, c.check()), c.entry())));
+                        : Reason.each(VerdictReason.FINDING_CHECK, c.check()),
+                c.entry())));
         return findings;
     }
 
@@ -129,7 +131,7 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
                 findings.add(of(result.severity(), about, what(result, survey), result.entry()));
             } else if (result.outcome() == Outcome.UNDECIDED) {
                 findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(),
-                                result.judgement().because()), result.entry()));
+                        result.judgement().because()), result.entry()));
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(of(Severity.SOON, KIT, broken.what(), broken.entry())));
@@ -165,7 +167,7 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
     public List<Reason> says() {
         List<Reason> says = new ArrayList<>();
         explained.ifPresent(e -> says.add(Reason.of(e.byPlate() ? VerdictReason.FINDING_PLATE : VerdictReason.FINDING_NO_FAULT,
-                        e.because())));
+                e.because())));
         judged.map(Noted::what).ifPresent(r -> {
             says.add(Reason.of(switch (r.whose()) {
                 case FAULT -> VerdictReason.FINDING_JUDGED;
@@ -187,8 +189,9 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
         if (!result.remark().isEmpty()) {
             said.add(result.remark());
         }
-        return said.isEmpty() ? Reason.of(VerdictReason.FINDING_STEP, result.step().name()) : Reason.of(VerdictReason.FINDING_STEP_BECAUSE,
-                result.step().name(), said);
+        return said.isEmpty() ? Reason.of(VerdictReason.FINDING_STEP, result.step().name())
+                : Reason.of(VerdictReason.FINDING_STEP_BECAUSE,
+                        result.step().name(), said);
     }
 
     /** Pairs named at most: a hand tries the nearest first. */
@@ -199,7 +202,8 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
         Optional<FeedReading> feed = result.as(FeedReading.class);
         Optional<FeedSet.Wheels> on = feed.flatMap(FeedReading::set).flatMap(FeedSet::wheels);
         Optional<BigDecimal> wanted = result.step().recording() instanceof MotionRecordings.Feed f && feed.isPresent()
-                ? f.wanted(feed.get()) : Optional.empty();
+                ? f.wanted(feed.get())
+                : Optional.empty();
         Optional<WheelSet> counted = survey.steps().latest().values().stream().flatMap(r -> r.as(WheelSet.class).stream()).findFirst();
         if (on.isEmpty() || wanted.isEmpty() || counted.isEmpty() || result.judgement().outcome() != Outcome.FAILED) {
             return Optional.empty();

@@ -47,8 +47,9 @@ final class Functions {
     /** By the cycles in which it should have come: upheld where it came in each,
             contradicted where it did not; empty where none was run. */
     private static Optional<ClaimVerdict> byEvents(Claim claim, List<String> events, Survey survey) {
-        List<StepResult> watched = survey.steps().all().stream().filter(r -> r.as(WatchedCycle.Watched.class).map(w ->
-                w.script(survey.rules()).events().containsAll(events)).orElse(false)).toList();
+        List<StepResult> watched = survey.steps().all().stream()
+                .filter(r -> r.as(WatchedCycle.Watched.class).map(w -> w.script(survey.rules()).events().containsAll(events)).orElse(false))
+                .toList();
         if (watched.isEmpty()) {
             return Optional.empty();
         }
@@ -56,7 +57,8 @@ final class Functions {
                 .filter(l -> events.contains(l.event())).allMatch(l -> l.verdict() == CycleResult.Verdict.RIGHT));
         return Optional.of(new ClaimVerdict(claim, came ? ClaimVerdict.Standing.UPHELD : ClaimVerdict.Standing.CONTRADICTED,
                 Reason.of(came ? VerdictReason.CLAIM_EVENTS_CAME : VerdictReason.CLAIM_EVENTS_FAILED, watched.size(),
-                events.stream().map(e -> (Object) Reason.named("event." + e)).toList()), watched.stream().map(StepResult::entry).toList(),
+                        events.stream().map(e -> (Object) Reason.named("event." + e)).toList()),
+                watched.stream().map(StepResult::entry).toList(),
                 Optional.empty()));
     }
 
@@ -70,7 +72,8 @@ final class Functions {
         }
         List<Task> tasks = rapid(said, survey).or(() -> STEPS.keySet().stream().filter(said::contains)
                 .max((a, b) -> Integer.compare(a.length(), b.length())).map(STEPS::get).map(codes -> steps(survey,
-                        s -> codes.stream().anyMatch(c -> c.equals(s.code()) || s.id().written().startsWith(c + "."))))).orElse(List.of());
+                        s -> codes.stream().anyMatch(c -> c.equals(s.code()) || s.id().written().startsWith(c + ".")))))
+                .orElse(List.of());
         return tasks.isEmpty() ? ClaimVerdict.untested(claim, VerdictReason.CLAIM_NOT_COVERED) : ClaimsOfSteps.tied(claim, tasks, survey);
     }
 

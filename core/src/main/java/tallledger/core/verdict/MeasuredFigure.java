@@ -22,7 +22,8 @@ final class MeasuredFigure {
         return Stream.of("scaled.per", "graded.reached", "graded.missed", "graded.near", "verdict.inside", "verdict.above", "verdict.below",
                 "verdict.too-close")
                 .flatMap(code -> all.stream().filter(r -> r.code().equals(code))
-                        .map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0))).filter(Quantity.class::isInstance)
+                        .map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0)))
+                .filter(Quantity.class::isInstance)
                 .map(Quantity.class::cast)
                 .findFirst();
     }

@@ -20,7 +20,6 @@ import tallledger.core.price.Offer;
 import tallledger.core.price.Repair;
 import tallledger.core.price.RepairBill;
 import tallledger.core.price.Stakes;
-import tallledger.core.reading.TypedNumber;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.Made;
@@ -62,7 +61,9 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
     }
 
     /** Where a cost comes from, or why there is none. */
-    public enum By { PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, OUTSIDE, NOTE, PLATE, KIT, SELLER_REPAIRS, DRIVE, CHOSEN }
+    public enum By {
+        PERSON, TABLE, NOT_IN_TABLE, BY_DESIGN, OUTSIDE, NOTE, PLATE, KIT, SELLER_REPAIRS, DRIVE, CHOSEN
+    }
 
     /**
      * A step or an element of the drive that was not tested.
@@ -80,7 +81,6 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
         public double cost() {
             return leadsTo.mean();
         }
-
 
         /** Worth a minute of looking. */
         public double perMinute() {

@@ -19,8 +19,8 @@ import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Stakes;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -90,7 +90,8 @@ public record SideBySide(List<Row> rows, boolean sisters) {
         rows.sort(Comparator.comparing(Row::part).thenComparing(Comparator.comparingDouble(Row::rank).reversed()));
         boolean sisters = surveys.stream()
                 .map(s -> List.of(s.machine().identity().family(), lower(s.machine().identity().maker()),
-                        lower(s.machine().identity().model()))).distinct().count() == 1;
+                        lower(s.machine().identity().model())))
+                .distinct().count() == 1;
         return new SideBySide(List.copyOf(rows), sisters && !surveys.get(0).machine().identity().model().isBlank());
     }
 
@@ -186,7 +187,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
     private static Row texts(VerdictReason name, List<Survey> surveys, Function<Survey, Optional<Object>> text) {
         return of(Reason.of(name),
                 surveys.stream().map(s -> text.apply(s).filter(t -> !t.toString().isBlank()).map(Cell::said).orElse(Cell.NOT_THERE))
-                .toList());
+                        .toList());
     }
 
     /** What plate and description say, and what one has and another lacks. */
@@ -200,7 +201,8 @@ public record SideBySide(List<Row> rows, boolean sisters) {
         surveys.forEach(s -> s.machine().fitOut().axes().stream().map(Axis::name).forEach(axes::add));
         axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name), surveys.stream()
                 .map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
-                        .map(a -> travel(a, s.machine().unit())).orElse(Cell.NOT_THERE)).toList())));
+                        .map(a -> travel(a, s.machine().unit())).orElse(Cell.NOT_THERE))
+                .toList())));
         Set<Feature> features = new LinkedHashSet<>();
         surveys.forEach(s -> features.addAll(s.machine().fitOut().features()));
         features.stream().sorted().forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f), surveys.stream()

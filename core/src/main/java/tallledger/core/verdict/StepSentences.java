@@ -3,23 +3,23 @@ package tallledger.core.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.evidence.PlateText;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
 import tallledger.core.reason.Reason;
-import tallledger.core.family.Phase;
-import tallledger.core.survey.Scope;
-import tallledger.core.family.Step;
-import tallledger.core.evidence.PlateText;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Run;
+import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepLedger;
-import tallledger.core.survey.Survey;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.Survey;
 import tallledger.core.verdict.ConditionStatement.Sentence;
 
 /** What the statement says of the steps: how many were done, what each bad one is, what grade was reached, what is open. */
@@ -39,7 +39,7 @@ final class StepSentences {
                 .toList();
         if (results.stream().anyMatch(r -> r.step().recording().limit(survey.rules()).isPresent())) {
             s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_JUDGED_AS, survey.rules().judgedAs()),
-                            List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
+                    List.of(JudgedBy.gradeSaid(survey.entries()).entry())));
         }
         results.stream().filter(StepResult::isBad).forEach(r -> s.add(bad(r)));
         results.stream().filter(r -> r.outcome() == Outcome.UNDECIDED).forEach(r -> s.add(new Sentence(
@@ -48,7 +48,7 @@ final class StepSentences {
         good(results, s);
         survey.repairs().forEach(r -> r.part().system()
                 .ifPresent(system -> s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_SYSTEM_REPAIRED,
-                system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
+                        system.words(survey.machine().fitOut()), r.what()), List.of(r.entry())))));
         again(survey.steps(), s);
         survey.steps().passed().forEach((id, why) -> survey.steps().step(id).ifPresent(step -> s.add(new Sentence(
                 Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_STEP_PASSED, step.name(), why.what()), List.of(why.entry())))));
@@ -60,7 +60,7 @@ final class StepSentences {
     /** What lies between the seller's proof and the buyer's complaint. */
     private static void nobodys(Survey survey, List<StepResult> results, List<Sentence> s) {
         List<Integer> close = Stream.concat(results.stream().filter(r -> r.step().recording().limit(survey.rules()).isPresent()
-                        && r.outcome() == Outcome.UNDECIDED).map(StepResult::entry),
+                && r.outcome() == Outcome.UNDECIDED).map(StepResult::entry),
                 survey.drive().counting(Outcome.UNDECIDED).stream().filter(r -> r.judgement().isPresent()).map(Run::entry)).sorted()
                 .toList();
         if (!close.isEmpty()) {
@@ -78,11 +78,12 @@ final class StepSentences {
         List<StepResult> done = List.copyOf(ledger.latest().values());
         int spared = (int) all.stream().filter(ledger::isSpared).count();
         s.add(new Sentence(Heading.IN_ALL, Reason.of(VerdictReason.STATEMENT_STEPS, done.size(), all.size(),
-                        count(done, Outcome.PROVEN) - count(done.stream().filter(StepSentences::isRead).toList(), Outcome.PROVEN),
-                        count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
+                count(done, Outcome.PROVEN) - count(done.stream().filter(StepSentences::isRead).toList(), Outcome.PROVEN),
+                count(done, Outcome.FAILED), count(done, Outcome.UNDECIDED),
                 spared, ledger.passed().size(), all.size() - done.size() - spared - ledger.passed().size(),
-                (int) done.stream().filter(StepSentences::isRead).count()), done.stream()
-                .map(StepResult::entry).sorted().toList()));
+                (int) done.stream().filter(StepSentences::isRead).count()),
+                done.stream()
+                        .map(StepResult::entry).sorted().toList()));
     }
 
     private static int count(List<StepResult> done, Outcome outcome) {
@@ -116,7 +117,8 @@ final class StepSentences {
     private static void good(List<StepResult> results, List<Sentence> s) {
         results.stream().filter(r -> r.outcome() == Outcome.PROVEN && isMeasured(r)).forEach(r -> s.add(new Sentence(of(r),
                 Reason.of(VerdictReason.STATEMENT_MEASURED, r.step().name(), r.judgement().because().stream().limit(WITH_ITS_LENGTH)
-                        .toList()), onItsCut(r))));
+                        .toList()),
+                onItsCut(r))));
         for (Phase phase : Phase.values()) {
             List<StepResult> rest = results.stream().filter(r -> r.step().phase() == phase && r.outcome() == Outcome.PROVEN
                     && !isMeasured(r)).toList();
@@ -133,15 +135,15 @@ final class StepSentences {
 
     /** What was read: its words as they were written down, or its figure. */
     private static Object figure(StepResult r) {
-        return r.judgement().because().isEmpty() ? r.as(PlateText.class).<Object>map(plate ->
-                Reason.of(VerdictReason.STATEMENT_AS_READ, plate.whole())).orElse("")
+        return r.judgement().because().isEmpty()
+                ? r.as(PlateText.class).<Object>map(plate -> Reason.of(VerdictReason.STATEMENT_AS_READ, plate.whole())).orElse("")
                 : (Object) r.judgement().because();
     }
 
     private static void named(Phase phase, List<StepResult> some, List<Sentence> s, Function<List<Object>, Reason> says) {
         if (!some.isEmpty()) {
             s.add(new Sentence(Heading.of(phase), says.apply(some.stream().map(r -> (Object) r.step().name()).toList()),
-                            some.stream().map(StepResult::entry).sorted().toList()));
+                    some.stream().map(StepResult::entry).sorted().toList()));
         }
     }
 
@@ -174,15 +176,15 @@ final class StepSentences {
             KitList.Sum sum = ledger.kit().sum();
             String missing = String.join(", ", ledger.kit().owed().stream().map(KitItem::name).toList());
             s.add(new Sentence(Heading.KIT, Reason.of(missing.isEmpty() ? VerdictReason.STATEMENT_KIT : VerdictReason.STATEMENT_KIT_MISSING,
-                            sum.seen(), sum.pieces(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
+                    sum.seen(), sum.pieces(), sum.awaited(), sum.unlooked(), missing), ledger.kit().allEntries()));
             ledger.kit().choices().values().forEach(group -> s.add(choice(ledger.kit(), group)));
             List<KitItem> warranted = ledger.kit().items().stream().filter(i -> !i.warranty().isEmpty()).toList();
             warranted.forEach(i -> s.add(new Sentence(Heading.KIT, i.isPromised()
                     ? Reason.of(VerdictReason.STATEMENT_KIT_WARRANTY_BY, i.name(), i.warranty(), i.promised())
                     : Reason.of(VerdictReason.STATEMENT_KIT_WARRANTY, i.name(), i.warranty()), entry(ledger.kit(), i))));
         }
-        ledger.lift().ifPresent(lift ->
-                        s.add(new Sentence(Heading.KIT, InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()),
+        ledger.lift()
+                .ifPresent(lift -> s.add(new Sentence(Heading.KIT, InUnit.of(lift.what().says(ledger.rules()), survey.machine().unit()),
                         List.of(lift.entry()))));
     }
 

@@ -1,8 +1,5 @@
 package tallledger.core.blame;
 
-import java.math.BigDecimal;
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
@@ -24,6 +21,8 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 class BlameTest {
 

@@ -1,6 +1,5 @@
 package tallledger.core.blame;
 
-import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
 import java.math.BigDecimal;
@@ -21,6 +20,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 /** Readings of every kind, and each cause offered for them: what, how well it fits, for which routes. */
 class CausesByHandTest {
@@ -41,7 +41,7 @@ class CausesByHandTest {
         List<SpeedCause> causes = SpeedCauses.of(machine.speeds(), readings, Rules.shipped());
         lines.add(what + ": " + (causes.isEmpty() ? "nothing" : ""));
         causes.forEach(c -> lines.add("  " + c.kind() + String.format(Locale.ROOT, " %.4f ", c.misfit())
-                        + rounded(c.because().code(), c.because().arguments()) + " of "
+                + rounded(c.because().code(), c.because().arguments()) + " of "
                 + c.routes().stream().map(machine.train()::name).collect(Collectors.joining(" "))));
     }
 

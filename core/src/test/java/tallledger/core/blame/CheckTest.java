@@ -43,7 +43,7 @@ class CheckTest {
     @CsvSource({"-1,0,0", "5,4,9", "1,3,2"})
     void costsMustRise(String low, String likely, String high) {
         assertThatThrownBy(() -> new Check("spindle", Optional.empty(), "nose", new BigDecimal(low), new BigDecimal(likely),
-                        new BigDecimal(high)))
+                new BigDecimal(high)))
                 .hasMessageContaining("check.costs");
     }
 

@@ -1,7 +1,5 @@
 package tallledger.core.blame;
 
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
@@ -20,6 +18,8 @@ import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /** Bayes' rule written out in full, set by set and factor by factor, against the shortened form. */
 class PosteriorTest {

@@ -1,6 +1,5 @@
 package tallledger.core.blame;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static tallledger.core.Machines.lever;
 
@@ -18,6 +17,7 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 class SpeedCausesTest {
 
@@ -47,7 +47,7 @@ class SpeedCausesTest {
         List<Route> routes = machine.train().routes();
         for (int i = 0; i < read.length; i++) {
             readings.add(new SpeedCauses.Reading(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow()
-                            .doubleValue(), false));
+                    .doubleValue(), false));
         }
         assertThat(SpeedCauses.of(machine.speeds(), readings, Rules.shipped())).isEmpty();
     }

@@ -1,6 +1,5 @@
 package tallledger.core.coverage;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static tallledger.core.Machines.lever;
 
@@ -19,6 +18,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 class CoverageTest {
 

@@ -1,6 +1,5 @@
 package tallledger.core.coverage;
 
-import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
 import java.util.ArrayList;
@@ -24,6 +23,7 @@ import tallledger.core.drive.Span;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 /** Plans of boxes of every kind by every school, fresh and half-way: runs in their order, seconds, bounds, what is left and why. */
 class PlansByHandTest {
@@ -42,28 +42,30 @@ class PlansByHandTest {
                         lever("quick", "1 2 3"), Stage.direction(Shifting.STOP_TO_SHIFT)));
         boxes.put("twenty-four", Machines.lathe(ladder(24, 20, 1.22), lever("range", "A B C D"), lever("gear", "1 2 3 4 5 6")));
         boxes.put("thirty-six", Machines.lathe(ladder(36, 18, 1.13), lever("range", "A B C"), lever("gear", "1 2 3 4"),
-                        lever("quick", "x y z")));
+                lever("quick", "x y z")));
         boxes.put("belt and back gear",
                 Machines.lathe(ladder(8, 40, 1.5),
                         new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT, lever("x", "1 2 3 4").positions()),
                         lever("back", "in out")));
         boxes.put("interlocked", Machines.lathe("35.5 140 71 x 56 224 112 x 90 355 180 x", List.of(),
-                        List.of(new Exclusion(Map.of("left", "out", "right", "high"))),
+                List.of(new Exclusion(Map.of("left", "out", "right", "high"))),
                 lever("belt", "1 2 3"), lever("left", "in out"), lever("right", "low high"), Stage.direction(Shifting.STOP_TO_SHIFT)));
         boxes.put("variator", Machines.lathe("56 450 400 3150", lever("range", "L H"),
-                        Stage.sliding("variator", StageKind.VARIATOR, Optional.of(new Span(0.2, 1.6)))));
+                Stage.sliding("variator", StageKind.VARIATOR, Optional.of(new Span(0.2, 1.6)))));
         boxes.put("unread", Machines.lathe("50 ? ? 700", lever("gear", "1 2 3 4")));
         return boxes;
     }
 
     private static String line(MachineDescription machine, String name, School school, RunPlan plan) {
         return name + " " + school + ": " + plan.runs().stream().map(r -> machine.train().name(r.route())
-                + (r.proves().isEmpty() ? "" : "(" + r.proves().stream().map(e -> e.stageName() + e.label())
-                        .collect(Collectors.joining(",")) + ")")).collect(Collectors.joining(" "))
+                + (r.proves().isEmpty() ? ""
+                        : "(" + r.proves().stream().map(e -> e.stageName() + e.label())
+                                .collect(Collectors.joining(",")) + ")"))
+                .collect(Collectors.joining(" "))
                 + String.format(Locale.ROOT, " | %.1f s, ratio %.3f, bound %d, fewest %s, warm %s", plan.seconds(), plan.timeRatio(),
                         plan.lowerBound(), plan.provenFewest(), plan.warm().isPresent() ? plan.warm().getAsInt() : "-")
                 + " | beyond " + plan.beyondProof().stream().map(e -> e.stageName() + e.label()).toList() + " open " + plan.leftOpen()
-                .stream().map(e -> e.stageName() + e.label()).toList();
+                        .stream().map(e -> e.stageName() + e.label()).toList();
     }
 
     @Test

@@ -1,6 +1,5 @@
 package tallledger.core.coverage;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static tallledger.core.Machines.lever;
@@ -22,6 +21,7 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 /** Orders against brute force over all permutations, and bounds that must never exceed the true best. */
 class RunOrderTest {
@@ -105,7 +105,7 @@ class RunOrderTest {
         for (int next = 0; next < first.length; next++) {
             if ((done >> next & 1) == 0) {
                 best = Math.min(best, shortestPath(move, first, done | 1 << next, next,
-                                time + (last < 0 ? first[next] : move[last][next])));
+                        time + (last < 0 ? first[next] : move[last][next])));
             }
         }
         return best;

@@ -1,6 +1,5 @@
 package tallledger.core.coverage;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static tallledger.core.Machines.lever;
@@ -23,6 +22,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 class RunPlannerTest {
 
@@ -230,7 +230,7 @@ class RunPlannerTest {
         Map<Route, Outcome> all = new HashMap<>();
         machine.speeds().speeds().stream().limit(11).forEach(s -> all.put(s.routes().get(0), Outcome.PROVEN));
         assertThat(names(machine, planner(machine).plan(School.MY_MINUTES, 60, 60, all, List.of(), Optional.of(route(machine, "C3")),
-                        OptionalDouble.of(1000)))).containsExactly("C4");
+                OptionalDouble.of(1000)))).containsExactly("C4");
     }
 
     /** Wherever a survey may stand (anything run, failed, passed over, turned or not), every school ends with a plan that can be walked. */

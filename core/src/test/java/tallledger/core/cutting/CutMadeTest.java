@@ -25,7 +25,7 @@ class CutMadeTest {
 
     private static Map<String, String> said(String... more) {
         Map<String, String> typed = new HashMap<>(Map.of("kind", "TURNING", "material", "STEEL", "tool", "carbide", "diameter", "40",
-                        "feed", "0.2", "depth", "1", "rpm", "500"));
+                "feed", "0.2", "depth", "1", "rpm", "500"));
         for (int i = 0; i < more.length; i += 2) {
             typed.put(more[i], more[i + 1]);
         }
@@ -49,7 +49,7 @@ class CutMadeTest {
 
     @ParameterizedTest
     @CsvSource({"rpm,fast,rpm", "rpm,0,rpm", "diameter,-4,diameter", "depth,'',depth", "feed,x,feed", "kind,SAWING,kind",
-                    "material,WOOD,material"})
+            "material,WOOD,material"})
     void whatMakesNoSenseIsSaidAtItsField(String field, String text, String at) {
         assertThatThrownBy(() -> CutMade.typed(said(field, text), LengthUnit.MM))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(at));

@@ -9,7 +9,6 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.Machines;
 import tallledger.core.cutting.Job.Kind;
 import tallledger.core.drive.MotorRating;
@@ -17,13 +16,14 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Power;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /** Power and speed of a cut against figures worked by hand. */
 class TestCutTest {
 
     private static final Optional<MotorRating> MOTOR = Optional.of(new MotorRating(Power.parse("1.9"), MotorRating.Law.CONSTANT_POWER,
-                    new BigDecimal("0.8")));
+            new BigDecimal("0.8")));
     private static final Job FORTY = new Job(Kind.DRILLING, 40, 20, 0.3, 0, 0, 2000);
 
     private static TestCut cut(Job job, String speeds) {

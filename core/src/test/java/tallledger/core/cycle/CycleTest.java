@@ -15,8 +15,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.cycle.CycleResult.Verdict;
 import tallledger.core.cycle.CycleScript.Whose;
 import tallledger.core.cycle.CycleScripts.Setting;
-import tallledger.core.rules.Rules;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 
 class CycleTest {
 
@@ -57,7 +57,7 @@ class CycleTest {
     @Test
     void aDwellIsJudgedAtEachEnd() {
         CycleScript script = CycleScripts.of("table-reversal", Map.of(Setting.DWELL_LEFT, new BigDecimal("4"), Setting.DWELL_RIGHT,
-                        new BigDecimal("4")), Rules.shipped());
+                new BigDecimal("4")), Rules.shipped());
         // 4 s ± a quarter: 3 to 5, and 0.2 s of hand.
         CycleResult result = run(script, "left-dog 0 / leaves-left 4.2 / right-dog 9 / leaves-right 11 / left-dog 16");
         assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right EARLY",
@@ -93,13 +93,13 @@ class CycleTest {
 
     @ParameterizedTest
     @CsvSource({"infeed-left, left-dog 0 / infeeds-left 1 / right-dog 5 / left-dog 10 / infeeds-left 11 / right-dog 15, true",
-        "infeed-right, left-dog 0 / right-dog 5 / infeeds-right 6 / left-dog 10 / right-dog 15 / infeeds-right 16, true",
-        "infeed-both, left-dog 0 / infeeds 1 / right-dog 5 / infeeds 6 / left-dog 10 / infeeds 11 / right-dog 15 / infeeds 16, true",
-        "infeed-none, left-dog 0 / right-dog 5 / left-dog 10 / right-dog 15, true",
-        "infeed-none, left-dog 0 / infeeds 1 / right-dog 5 / left-dog 10 / right-dog 15, false",
-        "down-feed-both, inner-reversal 0 / down-feeds 1 / outer-reversal 5 / down-feeds 6 / inner-reversal 10 / down-feeds 11 / "
-        + "outer-reversal 15 / down-feeds 16, true",
-        "clamp-arm, clamp-pressed 0 / arm-holds 5.6 / release-pressed 9 / arm-moves 10, false"})
+            "infeed-right, left-dog 0 / right-dog 5 / infeeds-right 6 / left-dog 10 / right-dog 15 / infeeds-right 16, true",
+            "infeed-both, left-dog 0 / infeeds 1 / right-dog 5 / infeeds 6 / left-dog 10 / infeeds 11 / right-dog 15 / infeeds 16, true",
+            "infeed-none, left-dog 0 / right-dog 5 / left-dog 10 / right-dog 15, true",
+            "infeed-none, left-dog 0 / infeeds 1 / right-dog 5 / left-dog 10 / right-dog 15, false",
+            "down-feed-both, inner-reversal 0 / down-feeds 1 / outer-reversal 5 / down-feeds 6 / inner-reversal 10 / down-feeds 11 / "
+                    + "outer-reversal 15 / down-feeds 16, true",
+            "clamp-arm, clamp-pressed 0 / arm-holds 5.6 / release-pressed 9 / arm-moves 10, false"})
     void theHouseScriptsSayWhatTheMachineShouldDo(String code, String log, boolean right) {
         assertThat(run(house(code), log).isRight()).isEqualTo(right);
     }
@@ -153,8 +153,8 @@ class CycleTest {
     /** Seen from the other dog, or many times over, it is the same cycle. */
     @ParameterizedTest
     @ValueSource(strings = {"right-dog 0 / leaves-right 2 / left-dog 8 / leaves-left 10 / right-dog 16",
-        "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 18 / right-dog 24 / leaves-right 26 / "
-        + "left-dog 32"})
+            "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 18 / right-dog 24 / leaves-right 26 / "
+                    + "left-dog 32"})
     void aCycleIsJudgedFromWhereItBeganAndEachTimeRound(String log) {
         assertThat(run(house("table-reversal"), log).isRight()).isTrue();
     }
@@ -163,7 +163,7 @@ class CycleTest {
     void theSecondTimeRoundIsJudgedLikeTheFirst() {
         CycleResult result = run(house("table-reversal"),
                 "left-dog 0 / leaves-left 2 / right-dog 8 / leaves-right 10 / left-dog 16 / leaves-left 21 / right-dog 24"
-                + " / leaves-right 26 / left-dog 32");
+                        + " / leaves-right 26 / left-dog 32");
         assertThat(said(result)).containsExactly("left-dog RIGHT", "leaves-left RIGHT", "right-dog RIGHT", "leaves-right RIGHT",
                 "left-dog RIGHT", "leaves-left LATE", "right-dog RIGHT", "leaves-right RIGHT", "left-dog RIGHT");
         String twice = "clamp-pressed 0 / arm-holds 1 / release-pressed 3 / arm-moves 4 / clamp-pressed 8 / arm-holds 9 / "

@@ -76,11 +76,11 @@ class DriveTrainTest {
         assertThat(times.move(train, routes.get(0), routes.get(1))).as("one lever, and stop and start").isEqualTo(15);
         assertThat(times.move(train, routes.get(1), routes.get(2))).as("one home to neutral, the other in").isEqualTo(20);
         MachineDescription plain = new MachineDescription(new Identity("Box", "", "", Family.HORIZONTAL_MILL, "", "", "", "",
-                        LengthUnit.MM), List.of(), train, Machines.plate(MachineDescription.leversOf(train), "100 200 400 800"));
+                LengthUnit.MM), List.of(), train, Machines.plate(MachineDescription.leversOf(train), "100 200 400 800"));
         assertThat(MachineDescription.from(new Payload(plain.toPayload()))).isEqualTo(plain);
         assertThat(RayChart.of(plain.speeds()).orElseThrow().rays()).hasSize(4);
         assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("left", "2")),
-                        LeverPattern.ONE_AT_A_TIME), "stage.levers");
+                LeverPattern.ONE_AT_A_TIME), "stage.levers");
         assertRefused(() -> new Stage("box", StageKind.GEAR, Shifting.UNKNOWN, List.of(of("left", "1"), of("right", "2"))), "stage.levers");
         assertRefused(() -> new Position("1", new Transmission.Unknown(), Optional.of(" ")), "stage.name");
     }

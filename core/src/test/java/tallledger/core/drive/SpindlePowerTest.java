@@ -62,7 +62,7 @@ class SpindlePowerTest {
     @Test
     void whatIsNotKnownGivesNoPower() {
         DriveTrain inverted = new DriveTrain(List.of(Machines.motor("1450"),
-                        Stage.sliding("inverter", StageKind.INVERTER, Optional.empty()), Machines.lever("belt", "1 2")), List.of());
+                Stage.sliding("inverter", StageKind.INVERTER, Optional.empty()), Machines.lever("belt", "1 2")), List.of());
         inverted.routes().forEach(r -> assertThat(SpindlePower.at(inverted, rating(Law.CONSTANT_TORQUE), r, 35)).isEmpty());
         assertThat(SpindlePower.unknown(inverted, rating(Law.CONSTANT_POWER), inverted.routes().get(0)).orElseThrow().code())
                 .isEqualTo("power.inverter-unknown");

@@ -16,7 +16,8 @@ class TurningTest {
             new Stage("belt", StageKind.BELT, Shifting.STOP_TO_SHIFT,
                     List.of(new Position("1", new Transmission.Grooves(new BigDecimal("100"), new BigDecimal("200"))))),
             new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
-                    List.of(Machines.gears("low", 18, 71), new Position("high", new Transmission.Unknown())))), List.of());
+                    List.of(Machines.gears("low", 18, 71), new Position("high", new Transmission.Unknown())))),
+            List.of());
 
     @Test
     void everythingBehindTheSpindleComesRound() {

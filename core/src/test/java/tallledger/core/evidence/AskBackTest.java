@@ -31,7 +31,7 @@ class AskBackTest {
     /** Inch: workable 0.8 thou at the nose. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"0.5|0.5, in|figure.unit[0.5, thou]; figure.unit[0.05, thou]",
-        "5|5, in|figure.unit[5, thou]; figure.unit[0.5, thou]", "80|80, in|figure.unit[8, thou]", "1/2|0.5, in|"})
+            "5|5, in|figure.unit[5, thou]; figure.unit[0.5, thou]", "80|80, in|figure.unit[8, thou]", "1/2|0.5, in|"})
     void aBareFigureFarOverItsLimitIsAskedBackInInches(String typed, String taken, String meant) {
         AskBack ask = asked(NOSE, LengthUnit.INCH, "value", typed).orElseThrow();
         assertThat(ask.asTyped().toString()).contains(taken);

@@ -43,8 +43,8 @@ class ChartLineTest {
     /** 0.02 / 0.03 / 0.06 per 300, free end up only; U of a mean of two differences read to a thousandth is 0.0006 and 1 %. */
     @ParameterizedTest
     @CsvSource({"0.010, 0.010, PROVEN, REBUILT", "0.025, 0.025, PROVEN, SOUND", "0.050, 0.050, PROVEN, WORKABLE", "0.062, 0.062, FAILED,",
-                    "-0.010, -0.010, FAILED,", "0.000, 0.000, UNDECIDED,",
-        "0.0598, 0.0598, UNDECIDED,"})
+            "-0.010, -0.010, FAILED,", "0.000, 0.000, UNDECIDED,",
+            "0.0598, 0.0598, UNDECIDED,"})
     void aSignedLineRunsFromNoughtToItsFigure(String first, String turned, Outcome outcome, Grade grade) {
         StepJudgement judged = judged(UP, "nearFar=0 " + first + "|nearFarTurned=0 " + turned + "|between=300 mm");
         assertThat(judged.outcome()).isEqualTo(outcome);
@@ -64,16 +64,17 @@ class ChartLineTest {
     /** The result alone: over 150 mm, the other way, or nothing at all. */
     @ParameterizedTest
     @CsvSource({"value=0.010|over=150 mm, PROVEN", "value=0.010|over=150 mm|lies=THE_OTHER_WAY, FAILED", "value=0.028|over=150 mm, PROVEN",
-                    "value=0.033|over=150 mm, FAILED", "value=0.050, PROVEN"})
+            "value=0.033|over=150 mm, FAILED", "value=0.050, PROVEN"})
     void theResultAloneIsTaken(String fields, Outcome outcome) {
         assertThat(judged(UP, fields).outcome()).isEqualTo(outcome);
     }
 
     @ParameterizedTest
     @CsvSource({"over=300, nearFar, chart-line.nothing", "between=300, nearFar, number.missing",
-                    "nearFar=0 0.01|nearFarTurned=0 0.01|between=300|value=0.01, value, chart-line.both",
-                    "value=0.01|over=0, over, number.not-positive",
-        "nearFar=0 0.01 0.02|nearFarTurned=0 0|between=300, nearFar, turned.two", "nearFar=0 x|nearFarTurned=0 0|between=300, nearFar, "})
+            "nearFar=0 0.01|nearFarTurned=0 0.01|between=300|value=0.01, value, chart-line.both",
+            "value=0.01|over=0, over, number.not-positive",
+            "nearFar=0 0.01 0.02|nearFarTurned=0 0|between=300, nearFar, turned.two",
+            "nearFar=0 x|nearFarTurned=0 0|between=300, nearFar, "})
     void whatIsMissingIsAskedForWhereItStands(String fields, String field, String code) {
         assertThatThrownBy(() -> UP.read(typed(fields))).isInstanceOfSatisfying(Refused.class, r -> {
             assertThat(r.field()).contains(field);
@@ -152,7 +153,8 @@ class ChartLineTest {
     private static String round(double e, double degrees, int n) {
         return IntStream.range(0, n)
                 .mapToObj(k -> String.format(java.util.Locale.ROOT, "%.4f",
-                        0.1 + e * Math.cos(2 * Math.PI * k / n - Math.toRadians(degrees)))).collect(Collectors.joining(" "));
+                        0.1 + e * Math.cos(2 * Math.PI * k / n - Math.toRadians(degrees))))
+                .collect(Collectors.joining(" "));
     }
 
     /** An arbor out by 0.05 in a spindle that is true: 0.1 TIR is the arbor's. Eight readings or nothing is said for certain. */
@@ -206,10 +208,11 @@ class ChartLineTest {
 
     @ParameterizedTest
     @CsvSource({"REPEATS, INFEED_REPEAT, repeats=0.010 0.011 0.010 0.011 0.010, PROVEN",
-                    "REPEATS, INFEED_REPEAT, repeats=0.010 0.017 0.010, FAILED",
-        "PIECES, GROUND_SPREAD, pieces=20.001 20.003 20.005 20.007, PROVEN", "PIECES, GROUND_SPREAD, pieces=20.001 20.020 20.005, FAILED",
-        "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.010 0.021 0.030, PROVEN",
-        "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.000 0.010 0.020, FAILED"})
+            "REPEATS, INFEED_REPEAT, repeats=0.010 0.017 0.010, FAILED",
+            "PIECES, GROUND_SPREAD, pieces=20.001 20.003 20.005 20.007, PROVEN",
+            "PIECES, GROUND_SPREAD, pieces=20.001 20.020 20.005, FAILED",
+            "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.010 0.021 0.030, PROVEN",
+            "STEPS, INFEED_REPEAT, commanded=0.010|stood=0.000 0.000 0.010 0.020, FAILED"})
     void rowsAreJudgedByTheirRangeOrTheirWorstStep(ChartWay way, Rule rule, String fields, Outcome outcome) {
         assertThat(judged(ChartLine.of(way, rule), fields).outcome()).isEqualTo(outcome);
     }
@@ -252,7 +255,7 @@ class ChartLineTest {
         assertThat(UP.limitRule()).contains(Rule.SPINDLE_CARRIAGE_V_300);
         assertThat(List.of(ChartWay.values()))
                 .allSatisfy(way -> assertThat(ChartLine.of(way, Rule.TWIST).fields()).extracting(Recording.Field::name).contains("value")
-                .doesNotHaveDuplicates());
+                        .doesNotHaveDuplicates());
     }
 
     /** Three readings 0.10 0.12 0.14 to a hundredth: digit 2·0.00408, repeats 4.30·0.01155; the gauge a per cent of 0.12. */

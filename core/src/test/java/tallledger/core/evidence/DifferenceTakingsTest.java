@@ -87,7 +87,7 @@ class DifferenceTakingsTest {
     /** Five infeeds of 0.02 on the radius are 0.2 on the diameter; 0.192 came off until the last, 0.199 after sparking out. */
     @ParameterizedTest
     @CsvSource({"RADIUS, 40.200, 40.008, 40.001, REBUILT, 0.001", "DIAMETER, 40.100, 40.009, 40.004, REBUILT, 0.004",
-                    "HEIGHT, 40.100, 40.020, 40.013, WORKABLE, 0.013"})
+            "HEIGHT, 40.100, 40.020, 40.013, WORKABLE, 0.013"})
     void whatCameOffIsHeldAgainstWhatWasFedIn(String counts, String before, String after, String sparked, Grade grade, BigDecimal off) {
         StepJudgement judged = judged(INFEED, "infeeds=0.020 0.020 0.020 0.020 0.020|counts=" + counts + "|before=" + before + "|after="
                 + after + "|sparked=" + sparked);
@@ -99,12 +99,12 @@ class DifferenceTakingsTest {
 
     @ParameterizedTest
     @CsvSource({"LENGTHS, lengths=150, lengths, lengths.line", "LENGTHS, lengths=0 1, lengths, number.not-positive",
-                    "LENGTHS, lengths=a b, lengths, length.not-one",
-        "THRUST, dip=0.1|thrust=0, thrust, number.not-positive", "THRUST, dip=0.1, thrust, number.missing",
-        "SQUARE, square=0.1|squareTurned=0.1|blade=-2, blade, length.negative",
-        "INFEED, infeeds=0.01|before=40|after=41, after, infeed.sizes",
-        "INFEED, infeeds=0.01|before=40|after=39|sparked=39.5, sparked, infeed.sizes",
-        "INFEED, before=40|after=39, infeeds, number.missing"})
+            "LENGTHS, lengths=a b, lengths, length.not-one",
+            "THRUST, dip=0.1|thrust=0, thrust, number.not-positive", "THRUST, dip=0.1, thrust, number.missing",
+            "SQUARE, square=0.1|squareTurned=0.1|blade=-2, blade, length.negative",
+            "INFEED, infeeds=0.01|before=40|after=41, after, infeed.sizes",
+            "INFEED, infeeds=0.01|before=40|after=39|sparked=39.5, sparked, infeed.sizes",
+            "INFEED, before=40|after=39, infeeds, number.missing"})
     void whatIsMistypedIsSaidAtItsField(String line, String fields, String field, String code) {
         ChartLine by = switch (line) {
             case "LENGTHS" -> LENGTHS;

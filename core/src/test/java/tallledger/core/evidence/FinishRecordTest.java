@@ -20,8 +20,8 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SurfaceSpeed;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -39,8 +39,8 @@ class FinishRecordTest {
     /** Feed 0.2 and nose 0.8 should leave 1.60: 2.4 is 1.5 times, 4.8 three times; the gauge leaves a tenth open. By eye half to twice. */
     @ParameterizedTest
     @CsvSource({"ra=2.0, PROVEN, finish.good", "ra=2.4, PROVEN, finish.good", "ra=2.5, PROVEN, finish.ordinary",
-                    "ra=4.3, PROVEN, finish.ordinary", "ra=4.8, UNDECIDED, finish.close",
-        "ra=5.4, FAILED, finish.else", "ra=3.0|how=PLATE, PROVEN, finish.ordinary", "ra=5.4|how=PLATE, UNDECIDED, finish.close"})
+            "ra=4.3, PROVEN, finish.ordinary", "ra=4.8, UNDECIDED, finish.close",
+            "ra=5.4, FAILED, finish.else", "ra=3.0|how=PLATE, PROVEN, finish.ordinary", "ra=5.4|how=PLATE, UNDECIDED, finish.close"})
     void aTurnedFinishIsHeldAgainstItsFeedAndNose(String fields, Outcome outcome, String code) {
         StepJudgement judged = TURNED.weigh(typed(fields + "|feed=0.2|nose=0.8"), Rules.shipped());
         assertThat(judged.outcome()).isEqualTo(outcome);
@@ -73,8 +73,8 @@ class FinishRecordTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"feed=0.2|nose=0.8; ra; number.missing", "ra=1.6|feed=0.9|nose=0.8; feed; turned-finish.feed",
-                    "ra=1|trace=1 2 3; ra; finish.both", "trace=1 2 3; trace; trace.count",
-        "ra=-1; ra; number.not-positive"})
+            "ra=1|trace=1 2 3; ra; finish.both", "trace=1 2 3; trace; trace.count",
+            "ra=-1; ra; number.not-positive"})
     void whatIsMistypedIsSaidAtItsField(String fields, String field, String code) {
         assertThatThrownBy(() -> TURNED.read(typed(fields))).isInstanceOfSatisfying(Refused.class, r -> {
             assertThat(r.field()).contains(field);
@@ -91,7 +91,8 @@ class FinishRecordTest {
 
     private static final DriveTrain TRAIN = new DriveTrain(List.of(Machines.motor("1440"),
             new Stage("lever", StageKind.GEAR, Shifting.STOP_TO_SHIFT,
-                    List.of(Machines.gears("low", 18, 71), Machines.gears("high", 40, 40)))), List.of());
+                    List.of(Machines.gears("low", 18, 71), Machines.gears("high", 40, 40)))),
+            List.of());
 
     private static StepJudgement chatter(String more) {
         String trace = IntStream.range(0, 1200)

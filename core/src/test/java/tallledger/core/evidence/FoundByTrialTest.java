@@ -44,7 +44,7 @@ class FoundByTrialTest {
     /** Steps of 0.01: 0, 0.010, 0, 0.010 stepped back once, short by 0.02. A dial that counts down is as good as one that counts up. */
     @ParameterizedTest
     @CsvSource({"0 0.010 0.000 0.010, FAILED", "0 0.010 0.020 0.030, PROVEN", "0.030 0.020 0.010 0, PROVEN", "0 -0.010 -0.020, PROVEN",
-        "0 0.010 0.000, FAILED"})
+            "0 0.010 0.000, FAILED"})
     void aStepBackIsNoStep(String stood, Outcome outcome) {
         assertThat(judged(ChartLine.of(ChartWay.STEPS, Rule.INFEED_REPEAT), "commanded=0.010|stood=" + stood).outcome()).isEqualTo(outcome);
     }
@@ -52,7 +52,7 @@ class FoundByTrialTest {
     /** 0.040 over 25 is 0.48 over 300, limit 0.05; a long length without error beside it changes nothing. */
     @ParameterizedTest
     @CsvSource({"25 25.040, FAILED", "'25 25.040\n1000 1000.000', FAILED", "'1000 1000.000\n25 25.040', FAILED",
-        "'300 300.010\n1000 1000.030', PROVEN"})
+            "'300 300.010\n1000 1000.030', PROVEN"})
     void everyLengthIsJudgedByItself(String lengths, Outcome outcome) {
         assertThat(judged(ChartLine.per(ChartWay.LENGTHS, Rule.SCALE_300, 300), "lengths=" + lengths).outcome()).isEqualTo(outcome);
     }
@@ -82,9 +82,9 @@ class FoundByTrialTest {
     @ParameterizedTest
     @CsvSource({"value=0.065|out=100, FAILED,", "value=0.065|noseSwing=0.005|out=100, FAILED,",
             "value=0.030|noseSwing=0.010|out=150, PROVEN, WORKABLE",
-        "value=0.030|noseSwing=0.025|out=150, UNDECIDED,", "value=0.065, PROVEN, WORKABLE",
-                "value=0.065|noseSwing=0.005|out=300, PROVEN, WORKABLE",
-        "value=0.019|out=100, PROVEN, SOUND", "value=0.012|out=100, PROVEN, REBUILT"})
+            "value=0.030|noseSwing=0.025|out=150, UNDECIDED,", "value=0.065, PROVEN, WORKABLE",
+            "value=0.065|noseSwing=0.005|out=300, PROVEN, WORKABLE",
+            "value=0.019|out=100, PROVEN, SOUND", "value=0.012|out=100, PROVEN, REBUILT"})
     void aSwingFarOutBelongsToItsDistance(String fields, Outcome outcome, Grade grade) {
         StepJudgement judged = judged(OUT, fields);
         assertThat(judged.outcome()).isEqualTo(outcome);
@@ -197,15 +197,15 @@ class FoundByTrialTest {
 
     @ParameterizedTest
     @CsvSource({"cold=40.0|hot=20.0, UNDECIDED", "cold=20.0|hot=19.5, PROVEN", "'minutes=0 40;15 30;30 20', UNDECIDED",
-        "'minutes=0 20;10 35;20 40;30 41;40 42;50 50', FAILED", "'minutes=0 21.0;10 21.0;20 21.0;30 21.1', PROVEN"})
+            "'minutes=0 20;10 35;20 40;30 41;40 42;50 50', FAILED", "'minutes=0 21.0;10 21.0;20 21.0;30 21.1', PROVEN"})
     void nothingCoolsWhileItRuns(String fields, Outcome outcome) {
         assertThat(judged(RISE, fields).outcome()).isEqualTo(outcome);
     }
 
     @ParameterizedTest
     @CsvSource({"'0 21.0;10 21.0;20 21.0;30 21.1', hot.flat", "'0 20;10 26;20 32;30 38', hot.untold",
-        "'0 20;10 35;20 40;30 41;40 42;50 50', hot.bends", "'0 20;10 32;20 38;30 41;40 42.5;60 43.6;90 44', hot.settled",
-        "'0 55;10 49.5;20 46.2;30 44.2', hot.rising"})
+            "'0 20;10 35;20 40;30 41;40 42;50 50', hot.bends", "'0 20;10 32;20 38;30 41;40 42.5;60 43.6;90 44', hot.settled",
+            "'0 55;10 49.5;20 46.2;30 44.2', hot.rising"})
     void whereItLevelsIsSaidOnlyWhereItIsKnown(String minutes, String code) {
         assertThat(said(judged(RISE, "minutes=" + minutes))).contains(code + "[").doesNotContain(
                 code.equals("hot.settled") ? "hot.rising" : "hot.settled");

@@ -17,10 +17,10 @@ class InUnitTest {
 
     @ParameterizedTest(name = "{0} {1}")
     @CsvSource({
-        "0.05,mm,1.97,thou", "0.0127,mm,0.5,thou", "760,mm,29.9,in", "2.54,mm,0.1,in", "2.5,mm,98.4,thou", "758.825,mm,29.875,in",
-        "0.0508,mm/rev,0.002,in/rev", "25.4,mm/min,1,in/min", "12.7,µm,0.5,thou", "1500,rpm,1500,rpm", "25,K,45,°F",
-                "30.48,m/s,6000,ft/min",
-        "0.016933333333333334,mm/rev,0.000667,in/rev"})
+            "0.05,mm,1.97,thou", "0.0127,mm,0.5,thou", "760,mm,29.9,in", "2.54,mm,0.1,in", "2.5,mm,98.4,thou", "758.825,mm,29.875,in",
+            "0.0508,mm/rev,0.002,in/rev", "25.4,mm/min,1,in/min", "12.7,µm,0.5,thou", "1500,rpm,1500,rpm", "25,K,45,°F",
+            "30.48,m/s,6000,ft/min",
+            "0.016933333333333334,mm/rev,0.000667,in/rev"})
     void anInchMachineShowsInches(String value, String unit, String shown, String in) {
         assertThat(InUnit.of(Quantity.of(new BigDecimal(value), unit), LengthUnit.INCH))
                 .isEqualTo(Reason.named("figure.unit", new BigDecimal(shown), in));

@@ -2,13 +2,10 @@ package tallledger.core.evidence;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Arrays;
-import tallledger.core.reading.Power;
-import tallledger.core.supply.SupplyPlate;
-import tallledger.core.supply.Voltage;
-import java.util.Optional;
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,9 +17,12 @@ import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
+import tallledger.core.reading.Power;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.supply.SupplyPlate;
+import tallledger.core.supply.Voltage;
 
 /** What is typed at an inch machine, and what it is judged by. */
 class InchMachineTest {
@@ -62,7 +62,7 @@ class InchMachineTest {
             assertThat(Preset.length(java.math.BigDecimal.valueOf(mm)).in(LengthUnit.INCH)).isNotEqualTo(String.valueOf(mm));
         }
         for (Recording<?> recording : new Recording<?>[] {ChartLine.of(ChartWay.LEVEL_RUN, Rule.STRAIGHT_1000),
-            ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST)}) {
+                ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST)}) {
             assertThat(recording.start(recording.fields().get(0), INCHES)).isEqualTo("0.5");
             assertThat(recording.start(recording.fields().get(0), Rules.shipped())).isEqualTo("0.02");
         }
@@ -70,7 +70,7 @@ class InchMachineTest {
 
     @ParameterizedTest
     @CsvSource({"SLOPE, thou per 12 in", "ROUGHNESS, µin", "DEVIATION, tenths", "TEMPERATURE, °F", "SURFACE, ft/min", "WHEEL, ft/min",
-        "FORCE, lbf", "LENGTH, in", "DIAL, in", "MINUTES_AND_TEMPERATURE, 'min, °F'", "ANGLE_AND_DEVIATION, '°, tenths'"})
+            "FORCE, lbf", "LENGTH, in", "DIAL, in", "MINUTES_AND_TEMPERATURE, 'min, °F'", "ANGLE_AND_DEVIATION, '°, tenths'"})
     void everyFieldSaysItsInchUnit(FieldUnit unit, String written) {
         assertThat(unit.in(LengthUnit.INCH)).isEqualTo(written);
         assertThat(unit.in(LengthUnit.MM)).isNotEqualTo(written);

@@ -31,8 +31,8 @@ class PanelAndTrialsTest {
     /** 90 to 115 % of 4.0 A is 3.6 to 4.6 A. */
     @ParameterizedTest
     @CsvSource({"3.59, FAILED, panel.overload-low", "3.6, PROVEN, panel.overload-right", "4.2 A, PROVEN, panel.overload-right",
-                    "4.6, PROVEN, panel.overload-right",
-        "4.61, FAILED, panel.overload-high", "6.3, FAILED, panel.overload-high"})
+            "4.6, PROVEN, panel.overload-right",
+            "4.61, FAILED, panel.overload-high", "6.3, FAILED, panel.overload-high"})
     void theOverloadIsHeldAgainstTheMotorsPlate(String set, Outcome outcome, String code) {
         StepJudgement judged = PANEL.weigh(typed(SOUND + "overloadAmps=" + set), Rules.shipped());
         assertThat(judged.outcome()).isEqualTo(outcome);
@@ -42,9 +42,9 @@ class PanelAndTrialsTest {
 
     @ParameterizedTest
     @CsvSource({"disconnect=NOT_AS_IT_SHOULD, FAILED, true", "disconnect=NOT_THERE, FAILED, true", "disconnect=NOT_SEEN, UNDECIDED, false",
-                    "fuses=NOT_AS_IT_SHOULD, FAILED, false",
-        "fuses=NOT_SEEN, UNDECIDED, false", "diagram=NONE, PROVEN, false", "diagram=NOT_SEEN, UNDECIDED, false",
-        "overloadAmps=, UNDECIDED, false"})
+            "fuses=NOT_AS_IT_SHOULD, FAILED, false",
+            "fuses=NOT_SEEN, UNDECIDED, false", "diagram=NONE, PROVEN, false", "diagram=NOT_SEEN, UNDECIDED, false",
+            "overloadAmps=, UNDECIDED, false"})
     void whatWasNotSeenIsOpenAndWhatCannotBeCutOffStopsUse(String field, Outcome outcome, boolean stops) {
         String start = SOUND + (field.startsWith("overload") ? "" : "overloadAmps=4.0|");
         StepJudgement judged = PANEL.weigh(typed(start + field), Rules.shipped());
@@ -82,9 +82,9 @@ class PanelAndTrialsTest {
     void whatAreNoPairsIsRefused(String trials, String code) {
         assertThatThrownBy(() -> new TrialSpeeds().read(typed("changeOver=1800|trials=" + trials)))
                 .isInstanceOfSatisfying(Refused.class, r -> {
-            assertThat(r.reason().code()).isEqualTo(code);
-            assertThat(r.field()).contains("trials");
-        });
+                    assertThat(r.reason().code()).isEqualTo(code);
+                    assertThat(r.field()).contains("trials");
+                });
     }
 
     /** About 60 is good to a twentieth either way: U = 2 · 6/√12 = 3.46, and half a per cent of the gauge. */

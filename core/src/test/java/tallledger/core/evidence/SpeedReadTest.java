@@ -72,8 +72,8 @@ class SpeedReadTest {
 
     @ParameterizedTest
     @CsvSource({"method=DISPLAY_BEFORE_GEAR|reading=100, factor factor.missing",
-                    "method=DISPLAY_BEFORE_GEAR|reading=100|factor=1/0, factor number.not-positive",
-                    "method=TAP_COUNT|reading=100, method choice.unknown", "method=by ear|reading=100, method choice.unknown",
+            "method=DISPLAY_BEFORE_GEAR|reading=100|factor=1/0, factor number.not-positive",
+            "method=TAP_COUNT|reading=100, method choice.unknown", "method=by ear|reading=100, method choice.unknown",
             "reading=100|turns=20|seconds=12, reading speed-read.twice", "marks=4, reading number.missing",
             "turns=20, turns number.missing", "reading=70000, reading speed.impossible"})
     void whatCannotBeReadIsRefusedAtItsField(String fields, String expected) {

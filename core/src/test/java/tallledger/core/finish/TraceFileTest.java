@@ -61,7 +61,7 @@ class TraceFileTest {
     void pointsMayBeIntegersOrStandInTheText() throws IOException {
         byte[] points = {(byte) 0xd4, (byte) 0xfe, 100, 0, 0, 0};
         assertThat(heights(TraceFile.read(zip(main("I", "1e-8", "<DataLink><PointDataLink>bindata/data.bin</PointDataLink></DataLink>"),
-                        points)))).containsExactly(-2.0, 2.0, 1.0);
+                points)))).containsExactly(-2.0, 2.0, 1.0);
         assertThat(heights(TraceFile.read(zip(main("D", "1", "<DataList><Datum>2e-6</Datum><Datum>0;0;-1e-6</Datum></DataList>"), points))))
                 .containsExactly(3.0, 0.0);
     }
@@ -72,7 +72,7 @@ class TraceFileTest {
         refuses("trace-file.changed", zip(main("D", "1", link), new byte[80]));
         refuses("trace-file.no-points", zip(main("D", "1", "<DataLink><PointDataLink>else.bin</PointDataLink></DataLink>"), new byte[8]));
         refuses("trace-file.area", zip(main("D", "1", "<MatrixDimension><SizeX>9</SizeX><SizeY>9</SizeY></MatrixDimension>" + link),
-                        new byte[8]));
+                new byte[8]));
         refuses("trace-file.dropout", zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum></Datum></DataList>"), new byte[8]));
         for (String figure : List.of("1e308", "-1e308", "NaN", "Infinity", "1e10")) {
             refuses("trace-file.dropout", zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum>" + figure + "</Datum></DataList>"),
@@ -101,9 +101,11 @@ class TraceFileTest {
         String blanks = " ".repeat(1_000_000);
         List<byte[]> files = List.of(zip(main("D", "1", "<DataList><Datum>1e-6</Datum><Datum>1" + blanks + ";" + blanks
                 + "1e-6</Datum></DataList>"),
-                        new byte[8]), ("1" + blanks + "1\n2 3\n").getBytes(StandardCharsets.UTF_8), ("1" + blanks + ";" + blanks
-                                + "1\n2 3\n")
-                .getBytes(StandardCharsets.UTF_8), ("\n".repeat(3_000_000)).getBytes(StandardCharsets.UTF_8));
+                new byte[8]), ("1" + blanks + "1\n2 3\n").getBytes(StandardCharsets.UTF_8),
+                ("1" + blanks + ";" + blanks
+                        + "1\n2 3\n")
+                        .getBytes(StandardCharsets.UTF_8),
+                ("\n".repeat(3_000_000)).getBytes(StandardCharsets.UTF_8));
         for (byte[] file : files) {
             long begun = System.nanoTime();
             try {

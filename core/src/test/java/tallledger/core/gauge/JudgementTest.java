@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import org.junit.jupiter.api.Test;
-import tallledger.core.reason.Quantity;
-import tallledger.core.reason.Reason;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.reason.Quantity;
+import tallledger.core.reason.Reason;
 
 class JudgementTest {
 
@@ -15,7 +15,7 @@ class JudgementTest {
 
     @ParameterizedTest
     @CsvSource({"105,1,WITHIN", "105.5,1,TOO_CLOSE_TO_CALL", "107,1,TOO_CLOSE_TO_CALL", "107.1,1,OUTSIDE", "94.9,1,TOO_CLOSE_TO_CALL",
-        "95,1,WITHIN", "92.9,1,OUTSIDE", "106,0,WITHIN", "106.0000001,0,OUTSIDE", "100,7,TOO_CLOSE_TO_CALL"})
+            "95,1,WITHIN", "92.9,1,OUTSIDE", "106,0,WITHIN", "106.0000001,0,OUTSIDE", "100,7,TOO_CLOSE_TO_CALL"})
     void theWholeUncertaintyIsTheGuardBand(BigDecimal reading, double u, Verdict verdict) {
         assertThat(Judgement.of(reading, u, LIMIT).verdict()).isEqualTo(verdict);
     }

@@ -1,7 +1,5 @@
 package tallledger.core.gauge;
 
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -13,6 +11,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /** Worked figures reckoned by hand, each part of the uncertainty on its own. */
 class UncertaintyTest {
@@ -117,8 +117,8 @@ class UncertaintyTest {
 
     @ParameterizedTest
     @CsvSource({"0.09, 0.0083, 0.090, 0.009", "253.2, 1.2662, 253.2, 1.3", "501, 58.9, 500, 60",
-                    "0.016933333333333334, 0.004, 0.017, 0.004", "1400, 7.1, 1400, 8", "31.52, 0.29, 31.52, 0.29",
-        "31.52, 0.31, 31.5, 0.4", "5, 0, 5, 0", "0.12, 0.0503, 0.12, 0.06", "12345, 210, 12350, 210"})
+            "0.016933333333333334, 0.004, 0.017, 0.004", "1400, 7.1, 1400, 8", "31.52, 0.29, 31.52, 0.29",
+            "31.52, 0.31, 31.5, 0.4", "5, 0, 5, 0", "0.12, 0.0503, 0.12, 0.06", "12345, 210, 12350, 210"})
     void aFigureEndsWhereItsUncertaintyDoes(BigDecimal value, double expanded, BigDecimal shown, BigDecimal u) {
         Shown as = Shown.of(value, expanded);
         assertThat(as.value()).isEqualByComparingTo(shown);

@@ -1,7 +1,5 @@
 package tallledger.core.geometry;
 
-import tallledger.core.rules.Rules;
-import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
@@ -23,6 +21,8 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 class RoundTest {
 
@@ -123,7 +123,7 @@ class RoundTest {
     void inchReadingsAndSlipsOfThePen() {
         assertThat(NOSE.read(new Values(Map.of("readings", "0 0 .0004 0 0 0 0 0"), LengthUnit.INCH)).tir()).isEqualByComparingTo("0.01016");
         for (List<String> bad : List.of(List.of("readings", "0.01 x", ""), List.of("readings", "0.01 0.01", ""),
-                        List.of("swept", "0 0 0 0", "-1"))) {
+                List.of("swept", "0 0 0 0", "-1"))) {
             assertThatThrownBy(() -> judged(bad.get(1), bad.get(2), LengthUnit.MM))
                     .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(bad.get(0)));
         }

@@ -50,7 +50,7 @@ class RoundsAndAxesTest {
     @Test
     void anAxisAtItsTargets() {
         AxisTest test = new AxisTest(List.of(new Target(0, List.of(1.0, 3.0), List.of(5.0, 7.0)),
-                        new Target(100, List.of(0.0, 0.0), List.of(0.0, 0.0))));
+                new Target(100, List.of(0.0, 0.0), List.of(0.0, 0.0))));
         double s = Math.sqrt(2);
         assertThat(test.reversal()).isEqualTo(4, within(1e-12));
         assertThat(test.systematic()).isEqualTo(6, within(1e-12));
@@ -60,7 +60,7 @@ class RoundsAndAxesTest {
         assertThat(new Target(0, List.of(0.0, 10.0), List.of(5.0, 5.0)).repeatability()).as("one side scatters alone")
                 .isEqualTo(4 * Math.sqrt(50), within(1e-9));
         assertThatThrownBy(() -> new AxisTest(List.of(new Target(0, List.of(1.0), List.of(1.0)),
-                        new Target(1, List.of(1.0), List.of(1.0))))).isInstanceOf(Refused.class);
+                new Target(1, List.of(1.0), List.of(1.0))))).isInstanceOf(Refused.class);
     }
 
     private static CircleTest circle(double lostX, DoubleUnaryOperator besides) {

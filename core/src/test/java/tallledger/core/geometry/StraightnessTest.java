@@ -41,7 +41,7 @@ class StraightnessTest {
     /** A tilted way is as straight as a level one; hollow, wavy and straight are told apart, a tenth on the other side is still humped. */
     @ParameterizedTest
     @CsvSource({"0 1 2 3 4, 0, STRAIGHT", "0 2 2 4, 1.3333333333333333, WAVY", "0 0 0 3, 2, HOLLOW", "0 9 -1 0, 10, HUMPED",
-                    "0 -9 1 0, 10, HOLLOW", "0 9 -1.1 0, 10.1, WAVY"})
+            "0 -9 1 0, 10, HOLLOW", "0 9 -1.1 0, 10.1, WAVY"})
     void itsForm(String heights, double straightness, Form form) {
         Straightness run = run(100, heights);
         assertThat(run.straightness()).isEqualTo(straightness, within(1e-9));

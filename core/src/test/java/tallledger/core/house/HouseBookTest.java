@@ -82,7 +82,7 @@ class HouseBookTest {
     @Test
     void aLaterReleaseIssuesItsOwnFiguresBesideTheHouses() {
         write(new HouseChange.Issued(Map.of("SPEED_TOLERANCE", figures("7"), "COLD_STEP", figures("3"), "NO_SUCH", figures("1")),
-                        List.of(OIL), List.of()));
+                List.of(OIL), List.of()));
         write(new HouseChange.Ruled(Rule.COLD_STEP, figures("2"), "old bearings"));
         assertThat(book().isIssued()).as("not what this release ships").isFalse();
         write(HouseChange.Issued.now(List.of(GEAR)));
@@ -98,8 +98,8 @@ class HouseBookTest {
 
     @ParameterizedTest
     @CsvSource({"RULE, rule, LATHE_NOSE, figures, 0.01", "RULE, rule, LATHE_NOSE, figures, 0.02 0.01 0.04",
-                    "RULE, rule, NO_SUCH, figures, 1", "RULE, rule, TWIST, figures, a b c",
-        "STEP_TIME, step, lock, seconds, soon", "CHECKS, csv, x, y, z", "CHECK, was, x, y, z", "TUNE, rule, TWIST, figures, 1 1 1"})
+            "RULE, rule, NO_SUCH, figures, 1", "RULE, rule, TWIST, figures, a b c",
+            "STEP_TIME, step, lock, seconds, soon", "CHECKS, csv, x, y, z", "CHECK, was, x, y, z", "TUNE, rule, TWIST, figures, 1 1 1"})
     void whatCannotBeReadLeavesTheVersionBeforeInForce(String kind, String one, String text, String other, String values) {
         write(HouseChange.Issued.now(List.of(OIL)));
         Object second = other.equals("figures") ? List.of(values.split(" ")) : values;
@@ -125,9 +125,9 @@ class HouseBookTest {
 
     @ParameterizedTest
     @CsvSource({"LATHE_NOSE, 0.01 0.02, rule.figures, ''", "LATHE_NOSE, 0.02 0.01 0.03, rule.crossed, sound",
-                    "LATHE_NOSE, 0.01 0.02 99, rule.range, workable", "FAULTY, 1.1, rule.range, value",
-        "WORTH_GEAR, 0.5 -1, rule.range, cost", "SLIP, 8 1, rule.crossed, most", "TACHOMETER, 0.1 300, rule.range, calibration",
-        "COLD_STEP, 0.5, rule.range, value"})
+            "LATHE_NOSE, 0.01 0.02 99, rule.range, workable", "FAULTY, 1.1, rule.range, value",
+            "WORTH_GEAR, 0.5 -1, rule.range, cost", "SLIP, 8 1, rule.crossed, most", "TACHOMETER, 0.1 300, rule.range, calibration",
+            "COLD_STEP, 0.5, rule.range, value"})
     void figuresThatMakeNoSenseAreRefusedAtTheirField(Rule rule, String typed, String code, String field) {
         assertThatThrownBy(() -> new HouseChange.Ruled(rule, figures(typed.split(" ")), "why")).isInstanceOfSatisfying(Refused.class, r -> {
             assertThat(r.reason().code()).isEqualTo(code);
@@ -211,8 +211,8 @@ class HouseBookTest {
         Map<String, List<BigDecimal>> less = new java.util.HashMap<>(HouseChange.Issued.now(List.of()).figures());
         less.put("SLIP", figures("1"));
         assertThat(HouseBook.of(List.of(Entry.following(Optional.empty(),
-                        new HouseChange.Issued(less, List.of(OIL), List.of()).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL))
-                                .isIssued()).isFalse();
+                new HouseChange.Issued(less, List.of(OIL), List.of()).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL))
+                .isIssued()).isFalse();
     }
 
     @Test

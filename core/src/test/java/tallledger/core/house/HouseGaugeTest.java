@@ -21,7 +21,7 @@ class HouseGaugeTest {
 
     private static Map<String, String> said(String... more) {
         Map<String, String> fields = new HashMap<>(Map.of("name", "indicator 7", "resolution", "0.001", "calibration", "0.002",
-                        "repeatability", "0.0006", "certificate", "W-7", "due", "2027-02-28"));
+                "repeatability", "0.0006", "certificate", "W-7", "due", "2027-02-28"));
         for (int i = 0; i < more.length; i += 2) {
             fields.put(more[i], more[i + 1]);
         }
@@ -69,9 +69,9 @@ class HouseGaugeTest {
 
     @ParameterizedTest
     @CsvSource({"name,'',name,gauge.name", "resolution,-0.001,resolution,rule.range", "resolution,fine,resolution,number.not-one",
-                    "calibration,80 %,calibration,rule.range",
-        "calibration,'',calibration,number.missing", "repeatability,-1,repeatability,rule.range", "due,31.3.2027,due,gauge.due",
-        "due,2027-02-30,due,gauge.due"})
+            "calibration,80 %,calibration,rule.range",
+            "calibration,'',calibration,number.missing", "repeatability,-1,repeatability,rule.range", "due,31.3.2027,due,gauge.due",
+            "due,2027-02-30,due,gauge.due"})
     void whatMakesNoSenseIsSaidAtItsField(String field, String text, String at, String why) {
         Refused refused = catchThrowableOfType(Refused.class, () -> HouseGauge.typed("g1", Rule.INDICATOR, said(field, text)));
         assertThat(refused.field()).contains(at);

@@ -1,18 +1,18 @@
 package tallledger.core.kit;
 
-import java.math.BigDecimal;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.kit.KitItem.State;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 
 class KitTest {
 
@@ -98,7 +98,7 @@ class KitTest {
 
     @ParameterizedTest
     @CsvSource({"'', 5, '', name", "chuck, -3, '', cost", "chuck, cheap, '', cost", "chuck, 5, tomorrow, until",
-                    "chuck, 5, 2027-02-30, until"})
+            "chuck, 5, 2027-02-30, until"})
     void nonsenseNamesItsField(String name, String cost, String until, String field) {
         assertThatThrownBy(() -> KitItem.parse(name, State.SEEN, "", "", cost, until, ""))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));
@@ -106,9 +106,9 @@ class KitTest {
 
     @ParameterizedTest
     @CsvSource({"1850, 120, 90, 2000, lift.too-much, 60", "1850, 120, 90, 2500, lift.tight, 440", "280, '', '', 1000, lift.enough, 720",
-                    "1 850 kg, 120 kg, '', 5000, lift.enough, 3030",
-        "1.2 t, 250 to 300 lb, '', 1 350 kg, lift.tight, 13.92", "1800-2000, '', '', 1900 to 2500, lift.may-be-too-much, 100",
-        "2600-2800, '', '', 1900 to 2500, lift.too-much, 100"})
+            "1 850 kg, 120 kg, '', 5000, lift.enough, 3030",
+            "1.2 t, 250 to 300 lb, '', 1 350 kg, lift.tight, 13.92", "1800-2000, '', '', 1900 to 2500, lift.may-be-too-much, 100",
+            "2600-2800, '', '', 1900 to 2500, lift.too-much, 100"})
     void theLiftCarriesMachineSkidAndExtras(String machine, String skid, String extras, String carries, String code, String left) {
         var says = Lift.parse(machine, skid, extras, carries, "the keeper").says(Rules.shipped());
         assertThat(says.code()).isEqualTo(code);

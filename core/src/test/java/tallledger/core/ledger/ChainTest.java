@@ -44,9 +44,9 @@ class ChainTest {
         Entry first = chain("one").get(0);
         assertThat(first.canonical())
                 .isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"attachments\":[],\"author\":{\"name\":\"Q. Tester\",\"role\":\"seller\"},"
-                + "\"format\":2,\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
-                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\","
-                + "\"sequence\":1,\"step\":\"\",\"zone\":\"Z\"}");
+                        + "\"format\":2,\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
+                        + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\","
+                        + "\"sequence\":1,\"step\":\"\",\"zone\":\"Z\"}");
         assertThat(first.hash()).hasSize(64);
         assertThat(first.isWhole()).isTrue();
     }
@@ -58,7 +58,8 @@ class ChainTest {
         Entry entry = new Entry(1, 1, old, Entry.BEFORE_FIRST, "cd737b887bbf3928cf402218612124beb027ae0296e5f1991da9a217a3a0f595");
         assertThat(entry.canonical())
                 .isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"author\":\"Q. Tester\",\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
-                + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\",\"sequence\":1,\"step\":\"\"}");
+                        + "\"previous\":\"0000000000000000000000000000000000000000000000000000000000000000\","
+                        + "\"sequence\":1,\"step\":\"\"}");
         assertThat(entry.isWhole()).isTrue();
         assertThat(new Entry(2, 1, old, Entry.BEFORE_FIRST, entry.hash()).isWhole()).isFalse();
     }

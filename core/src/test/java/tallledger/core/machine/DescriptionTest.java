@@ -4,10 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static tallledger.core.Machines.lever;
 
-import tallledger.core.motion.AxisId;
-import tallledger.core.motion.FeedPlate;
-import tallledger.core.family.StartingDescription;
-import tallledger.core.family.Family;
 import java.math.BigDecimal;
 import java.util.Collections;
 import java.util.List;
@@ -24,15 +20,19 @@ import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Span;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
+import tallledger.core.family.Family;
+import tallledger.core.family.StartingDescription;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
+import tallledger.core.reading.Power;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
-import tallledger.core.reading.Power;
 
 class DescriptionTest {
 
@@ -51,8 +51,8 @@ class DescriptionTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"SPEED_COUNT|twelve|number.not-one", "SPEED_COUNT|12.5|claim.count",
-                    "SLOWEST_SPEED|0|number.not-positive",
-        "SWING|wide|length.not-one", "TRAVEL|5 leagues|length.unknown-unit"})
+            "SLOWEST_SPEED|0|number.not-positive",
+            "SWING|wide|length.not-one", "TRAVEL|5 leagues|length.unknown-unit"})
     void aClaimedValueMustBeReadable(Attribute attribute, String value, String code) {
         assertThatThrownBy(() -> Claim.checked(attribute, value, Source.SELLER, "", AxisId.read(""), LengthUnit.MM))
                 .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.reason().code()).isEqualTo(code));
@@ -79,12 +79,13 @@ class DescriptionTest {
         SpeedPlate plate = Machines.plate(MachineDescription.leversOf(train), "40 80 60 x 160 320 240 x")
                 .with(List.of("low end", "in", "low"), PlateCell.parse("41=40"));
         MachineDescription machine = new MachineDescription(new Identity("All of it", "Eskholt", "X", Family.KNEE_MILL, "7", "1980", "shed",
-                        "owner",
+                "owner",
                 LengthUnit.INCH), List.of(new Claim(Attribute.TRAVEL, "26", Source.MANUAL, "both ways", AxisId.read("table"))), train,
                 new SpeedPlate(plate.levers(), plate.cells(), Optional.of(new BigDecimal("0.05"))),
                 Optional.of(new MotorRating(Power.parse("2.2"), MotorRating.Law.CONSTANT_TORQUE, new BigDecimal("0.85"))),
                 Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("knob", "1 2")), "0.1 ?"), LengthUnit.INCH,
-                        Axis.Per.MIN)), Family.KNEE_MILL.traits().usual());
+                        Axis.Per.MIN)),
+                Family.KNEE_MILL.traits().usual());
         assertThat(MachineDescription.from(new Payload(machine.toPayload()))).isEqualTo(machine);
     }
 

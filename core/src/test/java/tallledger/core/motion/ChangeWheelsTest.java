@@ -196,8 +196,8 @@ class ChangeWheelsTest {
             GearChart chart = GearChart.parse("6 mm", "1; 2", random.nextInt(100, 900) / 100.0 + " mm", "", "20-40", LengthUnit.MM);
             double pitch = chart.promised().get(0).mm().doubleValue();
             double[] least = {Double.POSITIVE_INFINITY};
-            each(new WheelSet(hand), chart.reach(), train -> chart.factors().forEach(f ->
-                    least[0] = Math.min(least[0], Math.abs(train.ratio() * 6 * f.doubleValue() / pitch - 1))));
+            each(new WheelSet(hand), chart.reach(), train -> chart.factors()
+                    .forEach(f -> least[0] = Math.min(least[0], Math.abs(train.ratio() * 6 * f.doubleValue() / pitch - 1))));
             Thread nearest = ChangeWheels.of(chart, new WheelSet(hand)).threads().get(0);
             assertThat(Math.abs(nearest.error())).isCloseTo(least[0], Offset.offset(2e-9));
             assertThat(nearest.nearest().orElseThrow().ratio() * 6 * nearest.factor().doubleValue() / pitch - 1)
@@ -211,7 +211,7 @@ class ChangeWheelsTest {
         String wheels = String.join(" ", IntStream.rangeClosed(20, 49).mapToObj(String::valueOf).toList());
         String promised = String.join("; ", IntStream.rangeClosed(1, 60).mapToObj(i -> i * 0.137 + " mm").toList());
         ChangeWheels result = ChangeWheels.of(GearChart.parse("6 mm", "1; 2; 3; 4; 5; 6; 7; 8; 9; 10; 11; 12", promised, "", "20-127",
-                        LengthUnit.MM), WheelSet.parse(wheels));
+                LengthUnit.MM), WheelSet.parse(wheels));
         assertThat(result.threads()).hasSize(60).allMatch(t -> t.nearest().isPresent());
         assertThat(result.says()).extracting(r -> r.code()).contains("wheels.no-set");
     }
@@ -240,7 +240,7 @@ class ChangeWheelsTest {
         }
         assertThat(one.swing().doubleValue()).isCloseTo(most - least, within(0.00001));
         assertThatThrownBy(() -> UnevenWheel.of(40, new BigDecimal("2"), new UnevenWheel.Tooth(BigDecimal.ZERO, BigDecimal.ZERO),
-                        new BigDecimal("6"), BigDecimal.ONE)).isInstanceOf(Refused.class);
+                new BigDecimal("6"), BigDecimal.ONE)).isInstanceOf(Refused.class);
     }
 
     /** Nobody copied a chart, only the screw is known: the usual threads are reckoned, and none that is missing is a fault. */

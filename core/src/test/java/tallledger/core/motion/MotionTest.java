@@ -1,7 +1,5 @@
 package tallledger.core.motion;
 
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -15,10 +13,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.motion.Axis.Ability;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 class MotionTest {
 
@@ -85,12 +85,12 @@ class MotionTest {
 
     @ParameterizedTest
     @CsvSource({"0.10 0.10 0.10, 0.24 0.26 0.25, 0.12 0.11 0.13, 0.25, 0.15, backlash.screw",
-                    "0.30 0.31 0.32, 0.31 0.31 0.31, 0.30 0.30 0.30, 0.31, 0.01, backlash.nut",
-        "0.05 0.05 0.05, 0.06 0.06 0.06, 0.05 0.05 0.05, 0.06, 0.01, backlash.even",
-        "0.20 0.20 0.20, 0.50 0.50 0.50, 0.20 0.20 0.20, 0.5, 0.3, backlash.screw-and-nut"})
+            "0.30 0.31 0.32, 0.31 0.31 0.31, 0.30 0.30 0.30, 0.31, 0.01, backlash.nut",
+            "0.05 0.05 0.05, 0.06 0.06 0.06, 0.05 0.05 0.05, 0.06, 0.01, backlash.even",
+            "0.20 0.20 0.20, 0.50 0.50 0.50, 0.20 0.20 0.20, 0.5, 0.3, backlash.screw-and-nut"})
     void backlashTellsAWornScrewFromAWornNut(String left, String middle, String right, String greatest, String wear, String says) {
         Backlash backlash = Backlash.of(List.of(new Backlash.Station("left", numbers(left)),
-                        new Backlash.Station("middle", numbers(middle)), new Backlash.Station("right", numbers(right))));
+                new Backlash.Station("middle", numbers(middle)), new Backlash.Station("right", numbers(right))));
         assertThat(backlash.greatest()).isEqualByComparingTo(greatest);
         assertThat(backlash.wear()).isEqualByComparingTo(wear);
         assertThat(backlash.says(Rules.shipped()).code()).isEqualTo(says);

@@ -111,7 +111,7 @@ class ArrangementsTest {
         List<TypedNumber> right = speeds("50 65 95 110 250 325 475 550");
         List<TypedNumber> typed = new ArrayList<>(right);
         typed.set(cell, TypedNumber.parse(right.get(cell).value().multiply(new java.math.BigDecimal("10")).stripTrailingZeros()
-                        .toPlainString()));
+                .toPlainString()));
         assertThat(Arrangements.of(typed, List.of(2, 4)).found()).anySatisfy(a -> {
             assertThat(a.leftOut()).extracting(Arrangement.LeftOut::typed).containsExactly(typed.get(cell));
             assertThat(a.leftOut().get(0).means().orElseThrow()).isCloseTo(right.get(cell).value().doubleValue(), within(0.5));
@@ -128,14 +128,14 @@ class ArrangementsTest {
             for (int i = 0; i < 18; i++) {
                 double value = 20 * Math.pow(4.3, i / 6) * factors[i % 6];
                 typed.add(TypedNumber.parse(String.format(Locale.ROOT, "%.1f", i == one || i == two ? value * (i == one ? 1.17 : 0.86)
-                                : value)));
+                        : value)));
             }
             int other = two;
             if (one == two) {
                 continue;
             }
-            assertThat(Arrangements.everyOne(typed, List.of(3, 6), 2).values()).as("%s and %s", one, two).anySatisfy(a ->
-                    assertThat(a.leftOut().stream().map(Arrangement.LeftOut::typed))
+            assertThat(Arrangements.everyOne(typed, List.of(3, 6), 2).values()).as("%s and %s", one, two)
+                    .anySatisfy(a -> assertThat(a.leftOut().stream().map(Arrangement.LeftOut::typed))
                             .containsExactlyInAnyOrder(typed.get(one), typed.get(other)));
         }
     }
@@ -209,7 +209,7 @@ class ArrangementsTest {
     void whatIsNoLeverAndNoListIsRefused() {
         assertThatThrownBy(() -> of(EVEN, 1)).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> Arrangements.of(IntStream.range(1, 500).mapToObj(i -> TypedNumber.parse(String.valueOf(i))).toList(),
-                        List.of())).isInstanceOf(Refused.class);
+                List.of())).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> Arrangements.of(List.of(TypedNumber.parse("-5"), TypedNumber.parse("5")), List.of()))
                 .isInstanceOf(Refused.class);
         assertThat(of(EVEN, 5).says()).extracting(Reason::code).containsExactly("arrange.no-such");
@@ -233,7 +233,7 @@ class ArrangementsTest {
             double value = sizes.length == 2 ? 40 * Math.pow(2.2, i / 3) * Math.pow(1.37, i % 3)
                     : 40 * Math.pow(4.1, i / 4) * Math.pow(2.05, i / 2 % 2) * Math.pow(1.4, i % 2);
             typed.add(TypedNumber.parse(String.format(Locale.ROOT, "%.0f",
-                            value * (1 + 0.008 * random.nextGaussian()) * (seed % 2 == 0 && i == seed % z ? 0.8 : 1))));
+                    value * (1 + 0.008 * random.nextGaussian()) * (seed % 2 == 0 && i == seed % z ? 0.8 : 1))));
         }
         if (typed.stream().map(TypedNumber::value).distinct().count() < z) {
             return;

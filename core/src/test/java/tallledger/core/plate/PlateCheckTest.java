@@ -1,14 +1,12 @@
 package tallledger.core.plate;
 
-import tallledger.core.drive.StageKind;
-import tallledger.core.drive.Stage;
-import java.util.Optional;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static tallledger.core.Machines.plateLever;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -16,6 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.Machines;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 import tallledger.core.plate.PlateRemark.Kind;
 
 class PlateCheckTest {
@@ -90,8 +90,8 @@ class PlateCheckTest {
     @Test
     void aLargePlateIsSearchedThroughARobustFit() {
         List<Lever> levers = List.of(plateLever("a", "1 2 3 4"), plateLever("b", "1 2 3 4"), plateLever("c", "1 2 3 4"));
-        List<Double> values = IntStream.range(0, 64).mapToObj(i ->
-                20 * Math.pow(6.5, i / 16) * Math.pow(1.6, i / 4 % 4) * Math.pow(1.12, i % 4)).toList();
+        List<Double> values = IntStream.range(0, 64)
+                .mapToObj(i -> 20 * Math.pow(6.5, i / 16) * Math.pow(1.6, i / 4 % 4) * Math.pow(1.12, i % 4)).toList();
         String cells = IntStream.range(0, 64).mapToObj(i -> String.format("%.2f", values.get(i) * (i == 9 ? 1.3 : i == 50 ? 0.8 : 1)))
                 .collect(Collectors.joining(" "));
         LeverFactors factors = LeverFactors.of(Machines.plate(levers, cells));

@@ -20,16 +20,19 @@ class PlatesByHandTest {
     private static final List<Lever> ONE = List.of(plateLever("gear", "1 2 3 4 5 6 7 8"));
 
     private static String rounded(Object argument) {
-        return argument instanceof Double d ? String.format(Locale.ROOT, "%.4f", d) : argument instanceof List<?> list ? list.stream()
-                .map(PlatesByHandTest::rounded).toList().toString() : String.valueOf(argument);
+        return argument instanceof Double d ? String.format(Locale.ROOT, "%.4f", d)
+                : argument instanceof List<?> list ? list.stream()
+                        .map(PlatesByHandTest::rounded).toList().toString() : String.valueOf(argument);
     }
 
     private static String line(PlateRemark r) {
         return "  " + r.kind() + (r.isDoubt() ? " doubt " : " ") + r.because().code() + r.because().arguments().stream()
                 .map(PlatesByHandTest::rounded).toList() + " at " + r.cells()
                 + r.predicted().map(p -> " predicted " + p.toPlainString())
-                .orElse("") + (r.readings().isEmpty() ? "" : " perhaps " + r.readings().stream()
-                        .map(m -> m.value().toPlainString() + " " + m.slip()).toList());
+                        .orElse("")
+                + (r.readings().isEmpty() ? ""
+                        : " perhaps " + r.readings().stream()
+                                .map(m -> m.value().toPlainString() + " " + m.slip()).toList());
     }
 
     @Test
@@ -37,7 +40,7 @@ class PlatesByHandTest {
         List<String> lines = new ArrayList<>();
         Map<String, List<Lever>> plates = new LinkedHashMap<>();
         for (String cells : List.of(Machines.TWELVE, Machines.TWELVE_MISREAD, "31.5 45 63 90 125 180 ? 355 500 710 1000 1400",
-                        "31.5 45 63 90 125 180 ? ? 500 710 1000 1400", "31.5 45 63 90 125 180 250 355 500 710 ? 1400",
+                "31.5 45 63 90 125 180 ? ? 500 710 1000 1400", "31.5 45 63 90 125 180 250 355 500 710 ? 1400",
                 "31.5 45 63 90 125 180 250 335 500 710 1000 1400", "31.5 45 63 90 125 180 250 355 500 710 100 1400",
                 "31.5 45 63 90 125 180 250 355 500 7.1 1000 1400", "31.5 45 63 63 125 180 250 355 500 710 1000 1400",
                 "31.5 45 63 90 125 180 250 355 500 710 1000 x", "13 40 63 90 125 180 250 355 500 710 1000 1400",
@@ -45,7 +48,7 @@ class PlatesByHandTest {
             plates.put(cells, THREE_BY_FOUR);
         }
         for (String cells : List.of("31.5 45 63 125 180 250 355 500", "31.5 45 63 ? 180 250 355 500", "31.5 45 63 90 95 180 250 355",
-                        "50 63 80 100 158 250 400 630", "50 63 80 ? 158 250 400 630", "100 100 200 ? ? 400 800 1600")) {
+                "50 63 80 100 158 250 400 630", "50 63 80 ? 158 250 400 630", "100 100 200 ? ? 400 800 1600")) {
             plates.put(cells, ONE);
         }
         plates.forEach((cells, levers) -> {
@@ -60,10 +63,10 @@ class PlatesByHandTest {
             PlateCheck.of(Machines.plate(sliding, cells), OptionalInt.of(6)).remarks().forEach(r -> lines.add(line(r)));
         }
         for (String slip : List.of("900 90.4", "281 251", "335 355", "100 1000", "7.1 710", "13 31.5", "140 14", "14 40", "520 250",
-                        "45 63", "0.65 0.56", "1180 1120", "160 1600", "250 2.5", "30 13", "315 31.5", "18 80", "1000 1000")) {
+                "45 63", "0.65 0.56", "1180 1120", "160 1600", "250 2.5", "30 13", "315 31.5", "18 80", "1000 1000")) {
             String[] pair = slip.split(" ");
             lines.add("slip " + slip + " " + Misreading.explaining(new BigDecimal(pair[0]), Double.parseDouble(pair[1]),
-                            List.of(new BigDecimal("45"), new BigDecimal("90"))).stream()
+                    List.of(new BigDecimal("45"), new BigDecimal("90"))).stream()
                     .map(m -> m.value().toPlainString() + " " + m.slip()).toList());
         }
         ByHand.check("plates", lines.stream());

@@ -136,7 +136,7 @@ class SpeedListTest {
     @Test
     void labelsOfSeveralWordsAreOne() {
         for (String plate : List.of("back gear\t31\t45\ndirect drive\t125\t180", "back gear 31 45\ndirect drive 125 180",
-                        "\tlow range\thigh range\nback gear\t31\t45\ndirect drive\t125\t180")) {
+                "\tlow range\thigh range\nback gear\t31\t45\ndirect drive\t125\t180")) {
             SpeedList.Rows rows = (SpeedList.Rows) SpeedList.read(plate);
             assertThat(rows.rowLabels()).as(plate).containsExactly("back-gear", "direct-drive");
             assertThat(rows.cells()).as(plate).allSatisfy(row -> assertThat(row).hasSize(2));

@@ -36,7 +36,7 @@ class SuspectSearchTest {
         }
         SpeedPlate plate = Machines.plate(LEVERS,
                 IntStream.range(0, 12).mapToObj(i -> String.format(Locale.ROOT, seed % 2 == 0 ? "%.2f" : "%.0f", values[i]))
-                .collect(Collectors.joining(" ")));
+                        .collect(Collectors.joining(" ")));
         LeverFactors found = LeverFactors.of(plate);
         Set<Set<List<String>>> expected = byRefitting(plate);
         if (expected.isEmpty()) {

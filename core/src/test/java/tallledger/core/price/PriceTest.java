@@ -14,8 +14,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.ledger.Payload;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /** The worked figures, and sums against sums thrown. */
@@ -152,7 +152,7 @@ class PriceTest {
 
     @ParameterizedTest
     @CsvSource({"-5,,£,IN_DAILY_USE,asking", "much,,£,IN_DAILY_USE,asking", ",0,£,IN_DAILY_USE,sound", "5,,12 £,IN_DAILY_USE,currency",
-                    "5,,£,FOUND,background", "999999999,,£,STOOD_IDLE,asking"})
+            "5,,£,FOUND,background", "999999999,,£,STOOD_IDLE,asking"})
     void whatIsNoPriceIsSaidAtItsField(String asking, String sound, String currency, String background, String field) {
         assertThatThrownBy(() -> Stakes.typed(asking == null ? "" : asking, sound == null ? "" : sound, currency, background))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));

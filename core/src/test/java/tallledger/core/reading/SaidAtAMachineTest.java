@@ -1,6 +1,5 @@
 package tallledger.core.reading;
 
-import tallledger.core.reason.LengthUnit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -8,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.math.BigDecimal;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 
 /** Powers, masses, ratios and temperatures as people say them. */
@@ -22,7 +22,7 @@ class SaidAtAMachineTest {
 
     @ParameterizedTest
     @CsvSource({"850, 850, 850", "1.2 t, 1200, 1200", "250 to 300 lb, 113.4, 136.08", "1 800-2 000 kg, 1800, 2000",
-                    "250 lb to 300 lb, 113.4, 136.08", "4500 lbs, 2041.2, 2041.2"})
+            "250 lb to 300 lb, 113.4, 136.08", "4500 lbs, 2041.2, 2041.2"})
     void masses(String typed, BigDecimal low, BigDecimal high) {
         assertThat(Mass.parse(typed).low()).isEqualByComparingTo(low);
         assertThat(Mass.parse(typed).high()).isEqualByComparingTo(high);
@@ -43,9 +43,10 @@ class SaidAtAMachineTest {
 
     @ParameterizedTest
     @CsvSource({"power, strong, power.not-one", "power, 5 horse, power.not-one", "power, 0, number.not-positive",
-                    "mass, heavy, mass.not-one", "mass, 300 to 250 lb, range.crossed",
-        "mass, 3 tons, mass.not-one", "mass, -5, number.not-positive", "ratio, 1/0, number.not-positive", "ratio, 5:0, number.not-positive",
-        "ratio, a:b, number.not-one", "temperature, warm, temperature.not-one"})
+            "mass, heavy, mass.not-one", "mass, 300 to 250 lb, range.crossed",
+            "mass, 3 tons, mass.not-one", "mass, -5, number.not-positive", "ratio, 1/0, number.not-positive",
+            "ratio, 5:0, number.not-positive",
+            "ratio, a:b, number.not-one", "temperature, warm, temperature.not-one"})
     void whatIsNoneIsRefused(String kind, String typed, String code) {
         assertThatThrownBy(() -> {
             switch (kind) {

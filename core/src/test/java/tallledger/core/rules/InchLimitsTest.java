@@ -25,8 +25,9 @@ class InchLimitsTest {
     /** In thou, by hand: 0.010 per 300 is 0.400 per 12 in; 0.08 per 1 000 is 3.2 per 40 in, in ln nearer to 3 than to 4. */
     @ParameterizedTest
     @CsvSource({"PARALLEL_300, 0.4, 0.8, 2", "SQUARE_300, 0.8, 1.2, 2", "MILL_NOSE, 0.4, 0.6, 1.2", "STRAIGHT_1000, 0.8, 1.5, 3",
-        "SCALE_300, 0.4, 0.8, 2", "BACKLASH, 2, 6, 15", "LATHE_300, 0.8, 1.5, 3", "BLOCK_100, 0.4, 0.8, 1.5", "TOP_SLIDE_150, 1.2, 1.5, 3",
-        "TABLE_500, 0.8, 1.5, 3", "GRINDER_NOSE, 0.2, 0.3, 0.6", "GROUND_ROUND, 0.04, 0.08, 0.15", "PLAY, 0.4, 1.2, 3"})
+            "SCALE_300, 0.4, 0.8, 2", "BACKLASH, 2, 6, 15", "LATHE_300, 0.8, 1.5, 3", "BLOCK_100, 0.4, 0.8, 1.5",
+            "TOP_SLIDE_150, 1.2, 1.5, 3",
+            "TABLE_500, 0.8, 1.5, 3", "GRINDER_NOSE, 0.2, 0.3, 0.6", "GROUND_ROUND, 0.04, 0.08, 0.15", "PLAY, 0.4, 1.2, 3"})
     void areRoundInThou(Rule rule, String rebuilt, String sound, String workable) {
         GradedLimit limit = INCHES.graded(rule);
         assertThat(Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(InchLimitsTest::thou)).containsExactly(rebuilt, sound,

@@ -3,7 +3,6 @@ package tallledger.core.safety;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import tallledger.core.rules.Rules;
 import java.math.BigDecimal;
 import java.util.Optional;
 import org.assertj.core.data.Offset;
@@ -12,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted.Kind;
 
 class SpeedGateTest {
@@ -46,10 +46,10 @@ class SpeedGateTest {
 
     @ParameterizedTest
     @CsvSource({"WHEEL, 400, '', 35, '', 1600, open", "WHEEL, 400, '', 35, '', 2000, gate.surface",
-                    "WHEEL, 400, 1700, '', '', 1800, gate.rpm", "CHUCK, 250, 1200, '', '', 1200, open",
-        "CHUCK, 250, 1200, '', '', 1201, gate.rpm", "CHUCK, '', '', '', '', 700, open", "CHUCK, '', '', '', '', 701, gate.unmarked",
-        "FACEPLATE, '', '', '', '', 1400, gate.unmarked",
-        "CHUCK, '', '', '', the foreman, 1400, open", "NOTHING, '', '', '', '', 1400, open"})
+            "WHEEL, 400, 1700, '', '', 1800, gate.rpm", "CHUCK, 250, 1200, '', '', 1200, open",
+            "CHUCK, 250, 1200, '', '', 1201, gate.rpm", "CHUCK, '', '', '', '', 700, open", "CHUCK, '', '', '', '', 701, gate.unmarked",
+            "FACEPLATE, '', '', '', '', 1400, gate.unmarked",
+            "CHUCK, '', '', '', the foreman, 1400, open", "NOTHING, '', '', '', '', 1400, open"})
     void nothingTurnsFasterThanItsMark(Kind kind, String diameter, String marked, String surface, String asked, String rpm,
             String expected) {
         assertThat(gate(mounted(kind, diameter, marked, surface, asked), rpm)).isEqualTo(expected);

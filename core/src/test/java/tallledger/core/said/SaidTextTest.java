@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -148,10 +147,10 @@ class SaidTextTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"LATHE|17 x 60 in", "LATHE|No. 5 centre in the tailstock",
             "MACHINING_CENTRE|It changes over at about 2 300",
-        "LATHE|Jog at 40", "RADIAL_DRILL|Skid adds 300 to 400 lb", "LATHE|Loading adds about 150", "LATHE|22 years with one owner",
-        "LATHE|Three months' warranty", "MACHINING_CENTRE|The lift is good for 12,000", "LATHE|Price 4500", "LATHE|the room is 3 x 4 m",
-        "LATHE|It has a 6 in gap",
-        "KNEE_MILL|delivered within walking distance of the station"})
+            "LATHE|Jog at 40", "RADIAL_DRILL|Skid adds 300 to 400 lb", "LATHE|Loading adds about 150", "LATHE|22 years with one owner",
+            "LATHE|Three months' warranty", "MACHINING_CENTRE|The lift is good for 12,000", "LATHE|Price 4500", "LATHE|the room is 3 x 4 m",
+            "LATHE|It has a 6 in gap",
+            "KNEE_MILL|delivered within walking distance of the station"})
     void whatIsNotCertainStaysWords(Family family, String said) {
         SaidText.Split split = SaidText.read(said, vocabulary(family, false, false));
         assertThat(split.things()).isEmpty();
@@ -160,8 +159,8 @@ class SaidTextTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"sixteen hundred|1600", "six and a half|6 1/2", "three and an eighth|3 1/8",
-        "twenty-five thirty-seconds|25/32", "one of them|one of them", "twelve hundred and fifty|1250", "twenty-one|21",
-        "eleven thousand|11000", "forty-eight threads|48 threads", "four thou to forty|4 thou to 40", "five six seven|5 6 7"})
+            "twenty-five thirty-seconds|25/32", "one of them|one of them", "twelve hundred and fifty|1250", "twenty-one|21",
+            "eleven thousand|11000", "forty-eight threads|48 threads", "four thou to forty|4 thou to 40", "five six seven|5 6 7"})
     void numbersInWords(String said, String digits) {
         assertThat(Numerals.of(said).text()).isEqualTo(digits);
     }
@@ -169,8 +168,8 @@ class SaidTextTest {
     /** What swings in the gap or over the slide is not what swings over the bed. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"660 mm swing in the gap|GAP_SWING|660 mm", "swings 410 mm|SWING|410 mm",
-        "660 mm in the gap|GAP_SWING|660 mm", "swing over cross slide 220 mm|SLIDE_SWING|220 mm",
-        "220 mm over the carriage|SLIDE_SWING|220 mm"})
+            "660 mm in the gap|GAP_SWING|660 mm", "swing over cross slide 220 mm|SLIDE_SWING|220 mm",
+            "220 mm over the carriage|SLIDE_SWING|220 mm"})
     void whichSwingIsSaid(String said, String topic, String value) {
         assertThat(SaidText.read(said, vocabulary(Family.LATHE, false, false)).things()).extracting(t -> t.topic() + " " + t.value())
                 .containsExactly(topic + " " + value);
@@ -192,7 +191,7 @@ class SaidTextTest {
         Vocabulary v = vocabulary(Family.LATHE, false, false);
         for (String nasty : new String[] {"1".repeat(8000), "1 ".repeat(4000), "x ".repeat(4000), "a,".repeat(4000), "1x".repeat(4000),
                 " ".repeat(8000),
-            "speeds ".repeat(1100), "twenty ".repeat(1100), "no. ".repeat(2000), "1-".repeat(4000)}) {
+                "speeds ".repeat(1100), "twenty ".repeat(1100), "no. ".repeat(2000), "1-".repeat(4000)}) {
             long start = System.nanoTime();
             SaidText.read(nasty, v);
             assertThat((System.nanoTime() - start) / 1e6).as(nasty.substring(0, 4)).isLessThan(2000);

@@ -46,7 +46,7 @@ class SealCheckTest {
 
         private final Map<String, List<Map<String, Object>>> books = new LinkedHashMap<>();
         private final Map<String, String> files = new HashMap<>(Map.of("ledger.json", "01".repeat(32), "report.pdf", "02".repeat(32),
-                        "photos/" + PHOTO + ".jpg", PHOTO));
+                "photos/" + PHOTO + ".jpg", PHOTO));
         private Optional<Seal> seal;
 
         Handed() {
@@ -54,7 +54,7 @@ class SealCheckTest {
             List<Entry> machine = chain(Draft.of(ME, "DESCRIBED", "", Map.of("name", "P20")),
                     Draft.of(ME, "DESCRIBED", "", Map.of("name", "P20 again")));
             List<Entry> survey = chain(Draft.of(ME, "OPENED", "", Map.of("machineVersion", 1, "machineHash", machine.get(0).hash(), "rules",
-                            1, "rulesHash", house.get(0).hash())),
+                    1, "rulesHash", house.get(0).hash())),
                     Draft.of(ME, "DESCRIPTION_ADOPTED", "", Map.of("machineVersion", 2, "machineHash", machine.get(1).hash())),
                     new Draft(ME, "PHOTO", "", Map.of("caption", "ways"),
                             List.of(new Attachment("photograph", PHOTO, "image/jpeg"), new Attachment("small", OTHER, "image/jpeg")),
@@ -136,8 +136,10 @@ class SealCheckTest {
                         found(What.DESCRIPTION_OTHER, "SURVEY 2")),
                 change("the machine of another, whole in itself",
                         h -> h.books.put("MACHINE", Handed.handed(Handed.chain(Draft.of(ME, "DESCRIBED", "", Map.of("name", "other")),
-                        Draft.of(ME, "DESCRIBED", "", Map.of("name", "other again"))))), found(What.DESCRIPTION_OTHER, "SURVEY 1"),
-                        found(What.DESCRIPTION_OTHER, "SURVEY 2")), change("a photograph gone", h -> {
+                                Draft.of(ME, "DESCRIBED", "", Map.of("name", "other again"))))),
+                        found(What.DESCRIPTION_OTHER, "SURVEY 1"),
+                        found(What.DESCRIPTION_OTHER, "SURVEY 2")),
+                change("a photograph gone", h -> {
                     h.files.remove("photos/" + PHOTO + ".jpg");
                 }, found(What.PHOTO_MISSING, "photos/" + PHOTO), found(What.FILE_MISSING, "photos/" + PHOTO + ".jpg")),
                 change("a photograph of another under its name", h -> h.files.put("photos/" + PHOTO + ".jpg", OTHER),
@@ -164,7 +166,8 @@ class SealCheckTest {
                 }, found(What.ENTRY_AFTER, "SURVEY 5")),
                 change("the seal thrown away", h -> h.seal = Optional.empty(), found(What.SEAL_MISSING, "seal.json")),
                 change("the end cut off", h -> h.books.get("SURVEY").remove(3), found(What.SEAL_CHAIN, "SURVEY 3"),
-                        found(What.SEAL_CLOSING, "seal.json")), change("sealed again over fewer entries", h -> {
+                        found(What.SEAL_CLOSING, "seal.json")),
+                change("sealed again over fewer entries", h -> {
                     Map<String, Object> third = h.books.get("SURVEY").get(2);
                     h.books.get("SURVEY").remove(3);
                     h.seal((String) third.get("hash"), 3, "Q. Tester, buyer", (String) third.get("at"), KEY);
@@ -181,11 +184,12 @@ class SealCheckTest {
                         "2026-05-09T08:30:00Z", pair()), found(What.KEY_OTHER, "seal.json")),
                 change("another key named, not signed with it",
                         h -> h.seal = h.seal.map(s -> new Seal(s.lastHash(), s.count(), s.closedBy(), s.closedAt(),
-                        Base64.getEncoder().encodeToString(Seal.bytes(pair().getPublic())), s.files(), s.signature())),
+                                Base64.getEncoder().encodeToString(Seal.bytes(pair().getPublic())), s.files(), s.signature())),
                         found(What.SIGNATURE_WRONG, "seal.json"), found(What.KEY_OTHER, "seal.json")),
                 change("no key that could be one",
                         h -> h.seal = h.seal.map(s -> new Seal(s.lastHash(), s.count(), s.closedBy(), s.closedAt(), "no key", s.files(),
-                        s.signature())), found(What.SIGNATURE_WRONG, "seal.json"), found(What.KEY_OTHER, "seal.json")),
+                                s.signature())),
+                        found(What.SIGNATURE_WRONG, "seal.json"), found(What.KEY_OTHER, "seal.json")),
                 change("no survey", h -> {
                     h.books.remove("SURVEY");
                     h.seal = Optional.empty();
@@ -217,7 +221,7 @@ class SealCheckTest {
     @Test
     void whoClosedItIsReadAsItWasWritten() {
         for (Map.Entry<Object, String> author : Map.<Object, String>of("Q. Tester", "Q. Tester", Map.of("name", "Q. Tester", "role", ""),
-                        "Q. Tester", Map.of("name", "Q. Tester", "role", "buyer"), "Q. Tester, buyer").entrySet()) {
+                "Q. Tester", Map.of("name", "Q. Tester", "role", "buyer"), "Q. Tester, buyer").entrySet()) {
             BookCheck check = new BookCheck("SURVEY");
             check.take(Map.of("author", author.getKey(), "at", "2026-05-09T08:30:00Z", "kind", "CLOSED"));
             assertThat(check.lastBy()).isEqualTo(author.getValue());
@@ -232,7 +236,7 @@ class SealCheckTest {
     void nonsenseNamesNothing() {
         BookCheck check = new BookCheck("SURVEY");
         check.take(Map.of("attachments",
-                        List.of("text", Map.of("use", "small", "sha256", OTHER), Map.of("use", "photograph", "sha256", PHOTO)),
+                List.of("text", Map.of("use", "small", "sha256", OTHER), Map.of("use", "photograph", "sha256", PHOTO)),
                 "payload", Map.of("machineVersion", "one", "machineHash", OTHER, "rules", 1, "rulesHash", "", "key", 7)));
         check.take(Map.of("attachments", "none", "payload", "none"));
         assertThat(check.photographs()).containsExactly(PHOTO);
@@ -261,10 +265,10 @@ class SealCheckTest {
     @Test
     void whatIsNoSealIsNotRead() {
         Map<String, Object> fields = new HashMap<>(Map.of("format", 1, "lastHash", OTHER, "count", 4, "closedBy", "Q", "closedAt", "now",
-                        "publicKey", "", "files", Map.of("a", OTHER), "signature", ""));
+                "publicKey", "", "files", Map.of("a", OTHER), "signature", ""));
         assertThat(Seal.from(fields).files()).containsEntry("a", OTHER);
         for (Map.Entry<String, Object> bent : Map.<String, Object>of("files", Map.of("a", 1), "count", "4", "lastHash", 7, "signature",
-                        List.of()).entrySet()) {
+                List.of()).entrySet()) {
             Map<String, Object> changed = new HashMap<>(fields);
             changed.put(bent.getKey(), bent.getValue());
             assertThatThrownBy(() -> Seal.from(changed)).as(bent.getKey()).isInstanceOf(IllegalArgumentException.class);

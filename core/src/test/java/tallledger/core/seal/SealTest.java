@@ -35,7 +35,7 @@ class SealTest {
         Seal s = seal(pair());
         assertThat(s.isSigned()).isTrue();
         for (Seal other : List.of(new Seal("ac" + s.lastHash().substring(2), s.count(), s.closedBy(), s.closedAt(), s.publicKey(),
-                        s.files(), s.signature()),
+                s.files(), s.signature()),
                 new Seal(s.lastHash(), 8, s.closedBy(), s.closedAt(), s.publicKey(), s.files(), s.signature()),
                 new Seal(s.lastHash(), 7, "Q. Tester, seller", s.closedAt(), s.publicKey(), s.files(), s.signature()),
                 new Seal(s.lastHash(), 7, s.closedBy(), "2026-05-09T10:00:01Z", s.publicKey(), s.files(), s.signature()),
@@ -52,7 +52,7 @@ class SealTest {
     void itIsReadAsItWasWritten() throws Exception {
         Seal s = seal(pair());
         Map<String, Object> fields = new HashMap<>(Map.of("format", 1, "lastHash", s.lastHash(), "count", 7, "closedBy", s.closedBy(),
-                        "closedAt", s.closedAt(), "publicKey", s.publicKey(), "files", s.files(), "signature", s.signature()));
+                "closedAt", s.closedAt(), "publicKey", s.publicKey(), "files", s.files(), "signature", s.signature()));
         assertThat(Seal.from(fields)).isEqualTo(s);
         assertThat(s.written()).startsWith(
                 "{\"closedAt\":\"2026-05-09T10:00:00Z\",\"closedBy\":\"Q. Tester, buyer\",\"count\":7,\"files\":{\"ledger.json\":");

@@ -1,6 +1,5 @@
 package tallledger.core.supply;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -12,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyReading.Source;
 
 class SupplyTest {
@@ -32,10 +32,10 @@ class SupplyTest {
     /** A plate for two voltages: 400 V may be right, or may burn the motor; who looked at its links decides. */
     @ParameterizedTest
     @CsvSource({"230/400, NOT_KNOWN, 400, supply.connection, UNKNOWN", "230/400, HIGHER, 400, supply.volts-right, RIGHT",
-                    "230/400, LOWER, 400, supply.volts-off, STOPS",
-        "230/400, LOWER, 231, supply.volts-right, RIGHT", "230/400, NOT_KNOWN, 300, supply.volts-off, STOPS",
-        "380-400, NOT_KNOWN, 415, supply.volts-right, RIGHT",
-        "380-400, NOT_KNOWN, 330, supply.volts-off, STOPS", "380 to 415 V, NOT_KNOWN, 342, supply.volts-right, RIGHT"})
+            "230/400, LOWER, 400, supply.volts-off, STOPS",
+            "230/400, LOWER, 231, supply.volts-right, RIGHT", "230/400, NOT_KNOWN, 300, supply.volts-off, STOPS",
+            "380-400, NOT_KNOWN, 415, supply.volts-right, RIGHT",
+            "380-400, NOT_KNOWN, 330, supply.volts-off, STOPS", "380 to 415 V, NOT_KNOWN, 342, supply.volts-right, RIGHT"})
     void aPlateForTwoVoltagesIsJudgedAsItIsConnected(String plate, SupplyReading.Connected connected, String volts, String code,
             SupplyReading.Weight weight) {
         List<BigDecimal> lines = java.util.Collections.nCopies(3, new BigDecimal(volts));
@@ -46,13 +46,13 @@ class SupplyTest {
 
     @ParameterizedTest
     @CsvSource({"220//440, supply.voltage", "220/380/440, supply.voltage", "440-380, supply.range", "1200, supply.volts",
-                    "many, number.not-one", "230/, supply.voltage"})
+            "many, number.not-one", "230/, supply.voltage"})
     void whatIsNoVoltageIsRefusedWhereItIsTyped(String typed, String code) {
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> SupplyPlate.parse(typed, "", 3, "", "", false))
                 .isInstanceOfSatisfying(tallledger.core.reason.Refused.class, r -> {
-            assertThat(r.reason().code()).isEqualTo(code);
-            assertThat(r.field()).contains("volts");
-        });
+                    assertThat(r.reason().code()).isEqualTo(code);
+                    assertThat(r.field()).contains("volts");
+                });
     }
 
     @Test
@@ -81,9 +81,9 @@ class SupplyTest {
 
     @ParameterizedTest
     @CsvSource({"ROTARY_CONVERTER, 4, false, supply.size-right.CONVERTER", "ROTARY_CONVERTER, 3, false, supply.size-small.CONVERTER",
-        "ROTARY_CONVERTER, 5.5, true, supply.size-small.HEAVY", "ROTARY_CONVERTER, 8, true, supply.size-right.HEAVY",
-        "INVERTER, 9, true, supply.size-right.INVERTER",
-        "INVERTER, 8, false, supply.size-small.INVERTER", "INVERTER, '', false, supply.size-unknown.INVERTER"})
+            "ROTARY_CONVERTER, 5.5, true, supply.size-small.HEAVY", "ROTARY_CONVERTER, 8, true, supply.size-right.HEAVY",
+            "INVERTER, 9, true, supply.size-right.INVERTER",
+            "INVERTER, 8, false, supply.size-small.INVERTER", "INVERTER, '', false, supply.size-unknown.INVERTER"})
     void aConverterIsSizedByTheMotorAndAnInverterByItsCurrent(Source source, String rating, boolean heavy, String code) {
         assertThat(codes(reading("400 400 400", "50", source, rating), heavy ? HEAVY : PLATE)).contains(code);
     }

@@ -1,8 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.motion.AxisId;
-import tallledger.core.family.Catalogue;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -12,11 +9,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import tallledger.core.ledger.Payload;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
+import tallledger.core.ledger.Payload;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
+import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
 
 /** An axis is what it is, whatever it is called. */

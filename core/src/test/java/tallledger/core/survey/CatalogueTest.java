@@ -1,8 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Catalogue;
-import tallledger.core.family.Step;
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
@@ -20,28 +17,31 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import tallledger.core.Machines;
+import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
-import tallledger.core.ledger.Payload;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
-import tallledger.core.motion.FeedPlate;
-import tallledger.core.motion.ThreadPlate;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
-import tallledger.core.evidence.SpeedRead;
+import tallledger.core.family.Step;
+import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.SurveyBook;
-import tallledger.core.coverage.Outcome;
-import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.verdict.ClaimVerdict;
 
 /** The generated run sheets against lists written by hand, family by family, in the order people work. */
 class CatalogueTest {
@@ -56,7 +56,7 @@ class CatalogueTest {
 
     static MachineDescription machine(Family family, FitOut fitOut) {
         DriveTrain train = new DriveTrain(List.of(Machines.motor("1440"), Machines.lever("range", "A B"),
-                        Stage.direction(Shifting.STOP_TO_SHIFT)), List.of());
+                Stage.direction(Shifting.STOP_TO_SHIFT)), List.of());
         return new MachineDescription(new Identity("Box", "", "", family, "", "", "", "", LengthUnit.MM), List.of(), train,
                 Machines.plate(MachineDescription.leversOf(train), "100 200")).with(fitOut);
     }
@@ -95,91 +95,111 @@ class CatalogueTest {
     static Stream<Arguments> families() {
         return Stream.of(
                 Arguments.of(Family.LATHE, 94, String.join(" ", DESK, STANDING, "bed-by-headstock rack lead-screw-wear feed-shaft-wear "
-                + "spindle-nose tailstock-base change-wheels", ELECTRICS,
+                        + "spindle-nose tailstock-base change-wheels", ELECTRICS,
                         "emergency-stop direction", STARTED, LUBED,
                         "feed.carriage.minus feed.carriage.plus trip.carriage.minus trip.carriage.plus",
                         "trip-repeat.carriage feed.cross-slide.minus feed.cross-slide.plus feed-reverse half-nut-interlock half-nut "
-                        + "thread-dial thread-cut",
+                                + "thread-dial thread-cut",
                         hand("carriage", true), hand("cross-slide", false), hand("top-slide", false),
                         "tailstock-clamp barrel-lock barrel-travel steady follow-steady",
                         "level nose-runout nose-round bar-runout axial-float bed-twist bed-straight carriage-straight tailstock-ways "
-                        + "nose-camming spindle-carriage-v spindle-carriage-h centre-runout top-slide-spindle barrel-carriage-v "
-                        + "barrel-carriage-h centres-level lead-screw-float turn-parallel facing facing-hollow turned-round "
-                        + "turned-roughness turned-finish", END)),
+                                + "nose-camming spindle-carriage-v spindle-carriage-h centre-runout top-slide-spindle barrel-carriage-v "
+                                + "barrel-carriage-h centres-level lead-screw-float turn-parallel facing facing-hollow turned-round "
+                                + "turned-roughness turned-finish",
+                        END)),
                 Arguments.of(Family.KNEE_MILL, 91, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws spindle-taper",
                         ELECTRICS, "emergency-stop direction drawbar-seated", STARTED, LUBED,
                         "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table "
-                        + "feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
+                                + "feed.quill.minus feed.quill.plus knock-off.quill trip-repeat.quill",
                         "quill-rates quill-reverse quill-off-stops", hand("table", true), hand("saddle", true), hand("knee", true),
                         "travel.quill lock.quill play.quill head-swivels",
                         "level mill-nose-runout nose-round mill-bar-runout axial-float tram table-parallel nose-camming table-flat "
-                        + "table-parallel-y t-slot xy-square knee-square-x knee-square-y quill-square mill-cut block-flat block-square "
-                        + "block-step milled-roughness climb-cut", END)),
+                                + "table-parallel-y t-slot xy-square knee-square-x knee-square-y quill-square mill-cut "
+                                + "block-flat block-square "
+                                + "block-step milled-roughness climb-cut",
+                        END)),
                 Arguments.of(Family.HORIZONTAL_MILL, 90, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws "
-                + "spindle-taper overarm-ways arbor-collars change-wheels dividing-wheels", ELECTRICS,
+                        + "spindle-taper overarm-ways arbor-collars change-wheels dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED,
                         "feed.table.minus feed.table.plus trip.table.minus trip.table.plus hidden-stops.table trip-repeat.table",
                         hand("table", true), hand("saddle", true), hand("knee", true),
                         "overarm-moves arbor-supports level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout "
-                        + "table-parallel nose-camming table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y "
-                        + "spindle-table spindle-cross slot-square arbor-support-line overarm-spindle mill-cut block-flat block-square "
-                        + "block-step milled-roughness climb-cut", END)),
+                                + "table-parallel nose-camming table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y "
+                                + "spindle-table spindle-cross slot-square arbor-support-line overarm-spindle mill-cut "
+                                + "block-flat block-square "
+                                + "block-step milled-roughness climb-cut",
+                        END)),
                 Arguments.of(Family.UNIVERSAL_MILL, 111, String.join(" ", DESK, STANDING, "table-top mill-ways mill-screws "
-                + "spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
+                        + "spindle-taper overarm-ways arbor-collars dividing-wheels", ELECTRICS,
                         "emergency-stop direction drawbar-seated", STARTED, LUBED, milled("table"), milled("saddle"), milled("knee"),
                         hand("table", true), hand("saddle", true), hand("knee", true),
                         "head-swivels mill-table-swivels overarm-moves arbor-supports",
                         "level mill-nose-runout nose-round mill-bar-runout axial-float arbor-runout tram table-parallel nose-camming "
-                        + "table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y spindle-table spindle-cross "
-                        + "slot-square arbor-support-line overarm-spindle swivel-zero mill-cut block-flat block-square block-step "
-                        + "milled-roughness climb-cut", END)),
+                                + "table-flat table-parallel-y t-slot xy-square knee-square-x knee-square-y spindle-table spindle-cross "
+                                + "slot-square arbor-support-line overarm-spindle swivel-zero mill-cut block-flat block-square block-step "
+                                + "milled-roughness climb-cut",
+                        END)),
                 Arguments.of(Family.RADIAL_DRILL, 78, String.join(" ", DESK, STANDING, "column-surface arm-ways elevating-nut "
-                + "base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
+                        + "base-slots box-table drill-taper", ELECTRICS, "emergency-stop direction", STARTED, LUBED,
                         "feed.spindle.minus feed.spindle.plus knock-off.spindle trip-repeat.spindle rapid.arm.minus rapid.arm.plus "
-                        + "fine-feed feed-clutch travel.spindle play.spindle", hand("head", false),
+                                + "fine-feed feed-clutch travel.spindle play.spindle",
+                        hand("head", false),
                         "travel.arm play.arm clamp-arm clamp-head clamp-column clamps-together clamped-elevation column-swings "
-                        + "depth-stop quill-spring level drill-runout spindle-square clamp-shift spindle-square-in spindle-square-out "
-                        + "head-level base-flat drill-out drill-quill-square thrust-dip drill-cut hole-place drilled-roughness "
-                        + "drilled-size", END)),
+                                + "depth-stop quill-spring level drill-runout spindle-square clamp-shift spindle-square-in "
+                                + "spindle-square-out "
+                                + "head-level base-flat drill-out drill-quill-square thrust-dip drill-cut hole-place drilled-roughness "
+                                + "drilled-size",
+                        END)),
                 Arguments.of(Family.PEDESTAL_DRILL, 62, String.join(" ", DESK, STANDING, "column-surface drill-table belts drill-taper",
                         ELECTRICS, "emergency-stop direction", STARTED, "pedal", LUBED,
                         hand("spindle", false), hand("table", true),
                         "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square base-flat drill-out "
-                        + "drill-quill-square thrust-dip drill-cut hole-place drilled-roughness drilled-size", END)),
+                                + "drill-quill-square thrust-dip drill-cut hole-place drilled-roughness drilled-size",
+                        END)),
                 Arguments.of(Family.CYLINDRICAL_GRINDER, 80,
                         String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled",
-                        STARTED, LUBED, "feed.table.minus feed.table.plus rapid.wheel-slide.minus rapid.wheel-slide.plus table-reversal "
-                        + "infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
-                        hand("table", false), hand("wheel-slide", false),
-                        "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle work-spindle axial-float "
-                        + "table-straight centres-line-v centres-line-h barrel-to-travel wheel-spindle-travel infeed-square "
-                        + "infeed-repeat grind-parallel infeed-sum ground-round ground-roughness ground-finish", END)),
+                                "emergency-stop direction wheel-first-start bled",
+                                STARTED, LUBED,
+                                "feed.table.minus feed.table.plus rapid.wheel-slide.minus rapid.wheel-slide.plus table-reversal "
+                                        + "infeed-left infeed-right infeed-both infeed-none dead-stop work-stops-on-retreat work-speeds",
+                                hand("table", false), hand("wheel-slide", false),
+                                "grinder-table-swivels grinder-tailstock grinder-steady dresser level wheel-spindle "
+                                        + "work-spindle axial-float "
+                                        + "table-straight centres-line-v centres-line-h barrel-to-travel "
+                                        + "wheel-spindle-travel infeed-square "
+                                        + "infeed-repeat grind-parallel infeed-sum ground-round ground-roughness ground-finish",
+                                END)),
                 Arguments.of(Family.ROTARY_TABLE_GRINDER, 72,
                         String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face",
-                        ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED,
-                        "rapid.wheel-head.minus rapid.wheel-head.plus feed.saddle.minus feed.saddle.plus",
-                        "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre", hand("wheel-head", false),
-                        "travel.saddle play.saddle dresser",
-                        "level wheel-spindle work-spindle axial-float rotary-true rotary-flat column-to-table down-feed-steps "
-                        + "grind-flat infeed-sum ground-spread ground-roughness ground-finish", END)),
+                                ELECTRICS,
+                                "emergency-stop direction wheel-first-start bled magnetic-chuck", STARTED, LUBED,
+                                "rapid.wheel-head.minus rapid.wheel-head.plus feed.saddle.minus feed.saddle.plus",
+                                "down-feed-inner down-feed-outer down-feed-both spark-out parks speeds-to-centre",
+                                hand("wheel-head", false),
+                                "travel.saddle play.saddle dresser",
+                                "level wheel-spindle work-spindle axial-float rotary-true rotary-flat column-to-table down-feed-steps "
+                                        + "grind-flat infeed-sum ground-spread ground-roughness ground-finish",
+                                END)),
                 Arguments.of(Family.CENTRELESS_GRINDER, 67,
                         String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil work-rest-blade",
-                        ELECTRICS,
-                        "emergency-stop direction wheel-first-start bled", STARTED, LUBED,
-                        "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
-                        hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float "
-                        + "regulating-spindle regulating-float spindles-parallel-v spindles-parallel-h slot-parallel infeed-repeat "
-                        + "grind-parallel centreless-spread centreless-round centreless-taper ground-finish", END)),
+                                ELECTRICS,
+                                "emergency-stop direction wheel-first-start bled", STARTED, LUBED,
+                                "regulating-wheel feed.infeed-slide.minus feed.infeed-slide.plus centreless-infeed through-feed",
+                                hand("infeed-slide", false), "work-rest-height through-feed-angle dresser level wheel-spindle axial-float "
+                                        + "regulating-spindle regulating-float spindles-parallel-v spindles-parallel-h "
+                                        + "slot-parallel infeed-repeat "
+                                        + "grind-parallel centreless-spread centreless-round centreless-taper ground-finish",
+                                END)),
                 Arguments.of(Family.MACHINING_CENTRE, 82, String.join(" ", DESK, STANDING, "table-top mill-ways spindle-taper", ELECTRICS,
                         "emergency-stop direction control-boots reference-run servo-lubrication", STARTED, LUBED,
                         "feed.x.minus feed.x.plus rapid.x.minus rapid.x.plus feed.y.minus feed.y.plus rapid.y.minus rapid.y.plus "
-                        + "feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
+                                + "feed.z.minus feed.z.plus rapid.z.minus rapid.z.plus tool-drawbar",
                         "travel.x play.x travel.y play.y travel.z play.z level mill-nose-runout nose-round mill-bar-runout axial-float "
-                        + "tram table-parallel axes-xy-square yz-square zx-square axis-straight.x axis-test.x axis-straight.y "
-                        + "axis-test.y axis-straight.z axis-test.z readout.x readout.y readout.z mill-cut circle-test milled-square "
-                        + "milled-circle circle", END)));
+                                + "tram table-parallel axes-xy-square yz-square zx-square axis-straight.x axis-test.x axis-straight.y "
+                                + "axis-test.y axis-straight.z axis-test.z readout.x readout.y readout.z mill-cut "
+                                + "circle-test milled-square "
+                                + "milled-circle circle",
+                        END)));
     }
 
     @ParameterizedTest
@@ -240,7 +260,8 @@ class CatalogueTest {
         MachineDescription machine = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(),
                 Optional.of(new FeedPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"),
                         Machines.plateLever("knob", "1 2 3")),
-                        "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
+                        "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)),
+                plain.fitOut());
         List<String> feeds = ids(machine).stream().filter(id -> id.startsWith("feed-plate")).toList();
         // The first three use I, II and 1, 2, 3; slow to fast.
         assertThat(feeds).containsExactly("feed-plate.I.1", "feed-plate.I.3", "feed-plate.II.2", "feed-plate.I.2", "feed-plate.II.1",
@@ -255,7 +276,8 @@ class CatalogueTest {
                 new FitOut(usual.axes(), usual.features(), usual.supply(), usual.chart(), "work head 45 90\njog 20 ± 25 %"));
         MachineDescription machine = new MachineDescription(plain.identity(),
                 List.of(new Claim(Claim.Attribute.REDONE, "modern panel", Claim.Source.SELLER, ""),
-                new Claim(Claim.Attribute.REDONE, "Modern panel", Claim.Source.FORMER_OPERATOR, "")), plain.train(), plain.plate(),
+                        new Claim(Claim.Attribute.REDONE, "Modern panel", Claim.Source.FORMER_OPERATOR, "")),
+                plain.train(), plain.plate(),
                 Optional.empty(), Optional.empty(), plain.fitOut());
         assertThat(ids(machine)).contains("other-speed.work-head-45", "other-speed.work-head-90", "other-speed.jog-20")
                 .containsOnlyOnce("redone.modern-panel");

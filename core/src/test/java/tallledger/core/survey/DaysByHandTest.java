@@ -1,13 +1,10 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Part;
-import tallledger.core.rules.Rules;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.ByHand;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
@@ -15,13 +12,16 @@ import tallledger.core.blame.Blame;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Family;
+import tallledger.core.family.Part;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 
 /** A day at a machine, entry by entry: what comes next and why, what is planned, what it would take, what may not be run. */
@@ -61,12 +61,12 @@ class DaysByHandTest {
         lines.add(String.join(" | ", entry.sequence() + " " + entry.kind() + " " + entry.step() + " -> " + next(plan),
                 String.format(Locale.ROOT, "spent %.1f open %.1f chosen %d", plan.minutesSpent(), plan.minutesOpen(), plan.chosen().size()),
                 spindle.school() + " " + spindle.minutesLeft().map(Object::toString).orElse("-") + " runs "
-                + names(spindle.plan().runs().stream().map(r -> r.route()).toList())
+                        + names(spindle.plan().runs().stream().map(r -> r.route()).toList())
                         + " beyond " + BeyondProof.of(whole, spindle.plan().beyondProof()).stream().map(DaysByHandTest::said).toList(),
                 spindle.blame().map(DaysByHandTest::blame).orElse("no blame"),
                 "causes " + spindle.causes().stream().map(c -> c.kind().name()).toList(),
                 "repeats " + ledger.repeats() + names(survey.repeats()) + " refused " + names(RunGate.refused(whole)).stream().sorted()
-                .toList()
+                        .toList()
                         + " start due " + StartCheck.isDue(book.entries(), Rules.shipped(), book.now()) + " judged "
                         + JudgedBy.descriptions(book.entries()).stream().map(j -> j.version() + " " + j.hash()).toList()));
     }
@@ -87,9 +87,10 @@ class DaysByHandTest {
     }
 
     private static String said(Object o) {
-        return o instanceof Reason r ? r.code() + r.arguments().stream().map(DaysByHandTest::said).toList() : o instanceof Double d
-                ? String.format(Locale.ROOT, "%.3f", d)
-                : o instanceof List<?> list ? list.stream().map(DaysByHandTest::said).toList().toString() : String.valueOf(o);
+        return o instanceof Reason r ? r.code() + r.arguments().stream().map(DaysByHandTest::said).toList()
+                : o instanceof Double d
+                        ? String.format(Locale.ROOT, "%.3f", d)
+                        : o instanceof List<?> list ? list.stream().map(DaysByHandTest::said).toList().toString() : String.valueOf(o);
     }
 
     @Test
@@ -101,7 +102,7 @@ class DaysByHandTest {
         step("serial", false, "text", "4711");
         write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_GEAR, ""));
         write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
-                        Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
+                Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
         run("A", "1", "31.9");
         run("A", "3", "64.2", Symptom.GROWLS);
         run("B", "2", "181");
@@ -119,7 +120,7 @@ class DaysByHandTest {
         step("isolator", true);
         step("isolator", false);
         write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
-                        Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
+                Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
         run("C", "4", "");
         run("B", "4", "355");
         run("C", "4", "1421");

@@ -10,7 +10,6 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.SurveyBook;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Family;
@@ -19,6 +18,7 @@ import tallledger.core.family.StepId;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.ledger.By;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -32,7 +32,7 @@ class GaugesAndWarmthTest {
 
     private static Gauge indicator(String due) {
         return HouseGauge.typed("g1", Rule.INDICATOR, Map.of("name", "indicator 7", "resolution", "0.001", "calibration", "0.002", "due",
-                        due)).gauge();
+                due)).gauge();
     }
 
     private String readout() {
@@ -44,7 +44,7 @@ class GaugesAndWarmthTest {
         Step step = ledger.step(readout()).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), ledger, step, Map.of("value", "0.012", "over", "300"),
-                        SurveyBook.BASIS.with(by), false, confirmed, ""));
+                SurveyBook.BASIS.with(by), false, confirmed, ""));
         return book.ledger().latest().get(StepId.read(readout()));
     }
 
@@ -81,10 +81,10 @@ class GaugesAndWarmthTest {
 
     @ParameterizedTest
     @CsvSource({"-300,20,machine,temperature.impossible", "20,-460 F,gauge,temperature.impossible", "warm,20,machine,temperature.not-one",
-                    "20,,gauge,number.missing", "20,200,gauge,temperatures.apart"})
+            "20,,gauge,number.missing", "20,200,gauge,temperatures.apart"})
     void whatIsNoTemperatureIsSaidAtItsField(String machine, String gauge, String field, String why) {
         Refused refused = catchThrowableOfType(Refused.class, () -> SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), machine,
-                        gauge == null ? "" : gauge, LengthUnit.MM));
+                gauge == null ? "" : gauge, LengthUnit.MM));
         assertThat(refused.field()).contains(field);
         assertThat(refused.reason().code()).isEqualTo(why);
     }

@@ -33,9 +33,9 @@ class JudgedAsTest {
     /** Backlash: rebuilt 0.05, sound 0.15, workable 0.40 mm; read with the house's indicator. */
     @ParameterizedTest(name = "{0} judged as {1}")
     @CsvSource({"0.020, REBUILT, PROVEN, REBUILT", "0.100, REBUILT, FAILED, SOUND", "0.100, SOUND, PROVEN, SOUND",
-                    "0.100, WORKABLE, PROVEN, SOUND", "0.300, SOUND, FAILED, WORKABLE",
-        "0.300, REBUILT, FAILED, WORKABLE", "0.300, WORKABLE, PROVEN, WORKABLE", "0.500, WORKABLE, FAILED, ''",
-        "0.050, REBUILT, UNDECIDED, SOUND", "0.150, SOUND, UNDECIDED, WORKABLE"})
+            "0.100, WORKABLE, PROVEN, SOUND", "0.300, SOUND, FAILED, WORKABLE",
+            "0.300, REBUILT, FAILED, WORKABLE", "0.300, WORKABLE, PROVEN, WORKABLE", "0.500, WORKABLE, FAILED, ''",
+            "0.050, REBUILT, UNDECIDED, SOUND", "0.150, SOUND, UNDECIDED, WORKABLE"})
     void theGradeWantedDecides(String value, Grade wanted, Outcome outcome, String reached) {
         var judged = new Recordings.Measure(Rule.BACKLASH, Rule.INDICATOR, true)
                 .weigh(new Values(java.util.Map.of("value", value), LengthUnit.MM), Rules.shipped().judgedAs(wanted));
@@ -79,14 +79,14 @@ class JudgedAsTest {
         assertThat(Finding.of(book.survey()).get(0).severity()).isEqualTo(by.severity());
         assertThatThrownBy(() -> SurveyEntries.regraded(By.of(lamp.at(), "Q"), regrade, Severity.STOP_USE)).isInstanceOf(Refused.class);
         book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"),
-                        Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", Regrade.Whose.FAULT, "", "", ""), by.severity()));
+                Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", Regrade.Whose.FAULT, "", "", ""), by.severity()));
         assertThat(book.survey().steps().stopUse()).hasSize(1);
         assertThat(book.survey().strays()).isEmpty();
     }
 
     @ParameterizedTest
     @CsvSource({"'', '', '', '', why", "why, dear, '', '', cost", "why, 600 / 200 / 100, '', '', cost", "why, '', 1, '', timesADay",
-                    "why, '', often, 3, minutesEach"})
+            "why, '', often, 3, minutesEach"})
     void whatIsNoJudgementNamesItsField(String why, String cost, String minutes, String times, String field) {
         assertThatThrownBy(() -> Regrade.parse(3, Severity.SOON, why, Regrade.Whose.FAULT, cost, minutes, times))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains(field));

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.blame.Check;
+import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunChoice;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
@@ -31,7 +32,6 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
-import tallledger.core.coverage.Elements;
 import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
@@ -56,8 +56,8 @@ class MinuteChoiceTest {
     }
 
     /** Worth of the best order that begins with what was run, every order tried. @param withFastest only those that have 800 among them */
-    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest, Map<String,
-            Double> chances,
+    private static double orders(List<Integer> run, int last, double highest, double seconds, int known, boolean withFastest,
+            Map<String, Double> chances,
             java.util.function.DoubleUnaryOperator rest) {
         double best = !withFastest || run.contains(5) ? worth(run, known, chances) + rest.applyAsDouble(seconds) : Double.NEGATIVE_INFINITY;
         for (int next = 0; next < RPM.length; next++) {
@@ -65,13 +65,14 @@ class MinuteChoiceTest {
             if (run.contains(next) || (known >> next & 1) == 1 || RPM[next] > reach * (1 + 1e-9)) {
                 continue;
             }
-            double takes = Math.max(20, 600 / RPM[next]) + (last < 0 ? 0 : (last / 3 != next / 3 ? 90 : 0) + (last % 3 != next % 3 ? 5 : 0)
-                    + (last != next ? 10 : 0));
+            double takes = Math.max(20, 600 / RPM[next]) + (last < 0 ? 0
+                    : (last / 3 != next / 3 ? 90 : 0) + (last % 3 != next % 3 ? 5 : 0)
+                            + (last != next ? 10 : 0));
             if (takes <= seconds) {
                 List<Integer> longer = new ArrayList<>(run);
                 longer.add(next);
                 best = Math.max(best, orders(longer, next, Math.max(highest, RPM[next]), seconds - takes, known, withFastest, chances,
-                                rest));
+                        rest));
             }
         }
         return best;

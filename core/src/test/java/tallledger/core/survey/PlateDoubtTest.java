@@ -15,7 +15,7 @@ import tallledger.core.SurveyBook;
 class PlateDoubtTest {
 
     private final SurveyBook book = new SurveyBook(Machines.lathe(Machines.TWELVE_MISREAD, Machines.lever("range", "A B C"),
-                    Machines.lever("gear", "1 2 3 4")), Scope.SPINDLE_DRIVE, 40);
+            Machines.lever("gear", "1 2 3 4")), Scope.SPINDLE_DRIVE, 40);
 
     private PlateDoubt doubt(String range, String gear, String rpm, boolean loaded) {
         book.run(List.of(range, gear), rpm, loaded);
@@ -27,7 +27,7 @@ class PlateDoubtTest {
     /** 280 on the plate, 251.3 by its other cells; the geometric mean is 265.3. */
     @ParameterizedTest
     @CsvSource({"253.2, doubt.plate-misleads", "262, doubt.plate-misleads", "284, doubt.plate-stands", "268, doubt.plate-stands", "264.8, ",
-                    "265.9, ", "310, ", "225, "})
+            "265.9, ", "310, ", "225, "})
     void aReadingSettlesIt(String rpm, String which) {
         assertThat(doubt("B", "3", rpm, false).settled().map(r -> r.code())).isEqualTo(Optional.ofNullable(which));
     }

@@ -1,8 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.reading.TypedLength;
-import tallledger.core.rules.Rules;
-import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
@@ -12,25 +9,28 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.Preset;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.SupplyCheck;
-import tallledger.core.evidence.WatchedCycle;
-import tallledger.core.evidence.Values;
-import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Severity;
-import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.gauge.Grade;
+import tallledger.core.gauge.Shown;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
-import tallledger.core.gauge.Shown;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
 
 /** What each kind of record makes of what was typed. */
@@ -67,7 +67,7 @@ class RecordingsTest {
         assertThat(judge(trips, "stops=0.0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(judge(trips, "stops=0 0 0 0 0").outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false, false),
-                        "minus=0 0.02 0.02|middle=0.02 0.02 0.02|plus=0.02 0.02 0.02").outcome())
+                "minus=0 0.02 0.02|middle=0.02 0.02 0.02|plus=0.02 0.02 0.02").outcome())
                 .isEqualTo(Outcome.PROVEN);
     }
 
@@ -100,7 +100,7 @@ class RecordingsTest {
 
     @ParameterizedTest
     @CsvSource({"'', value number.missing", "value=-0.02, value length.negative", "value=tight, value length.not-one",
-                    "value=3 furlong, value length.unknown-unit"})
+            "value=3 furlong, value length.unknown-unit"})
     void whatIsNoLengthIsSaidAtItsField(String typed, String expected) {
         assertThat(refused(PLAY, typed)).isEqualTo(expected);
     }
@@ -209,7 +209,7 @@ class RecordingsTest {
         // π · 300 · 30 · sin 3° = 1 480 mm/min; 1 000 mm in 41.2 s is 1 456: 1.6 % slip.
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2").because().get(0).arguments().subList(0, 2))
                 .extracting(Object::toString).containsExactly("figure.unit[Shown[value=1456, expanded=8], mm/min]", said("1480",
-                "mm/min").toString());
+                        "mm/min").toString());
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=55").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(through, "diameter=300|speed=30|angle=30|distance=1000|seconds=41")).isEqualTo("angle through.angle");
     }

@@ -1,9 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.reading.TypedLength;
-import tallledger.core.family.Part;
-import tallledger.core.rules.Rules;
-import tallledger.core.rules.Rule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
@@ -14,22 +10,26 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import tallledger.core.ByHand;
+import tallledger.core.evidence.GrinderRecordings;
+import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.SupplyCheck;
-import tallledger.core.evidence.WatchedCycle;
-import tallledger.core.evidence.Values;
 import tallledger.core.evidence.StepJudgement;
-import tallledger.core.ByHand;
+import tallledger.core.evidence.SupplyCheck;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.family.Part;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
+import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
 
 /** Every way of recording with good, bad, close and impossible values: what it comes to and why, or what is refused and where. */
@@ -41,8 +41,9 @@ class RecordsByHandTest {
         lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye")
                 + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + l).orElse("")
                 + ", fields " + recording.fields().stream()
-                .map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'"
-                        + (f.must() ? "" : " may") + f.choices()).toList());
+                        .map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'"
+                                + (f.must() ? "" : " may") + f.choices())
+                        .toList());
         for (String text : typed) {
             LengthUnit unit = text.startsWith("in:") ? LengthUnit.INCH : LengthUnit.MM;
             lines.add("  " + text + " -> " + judged(recording, text.replace("in:", ""), unit));
@@ -66,9 +67,10 @@ class RecordsByHandTest {
     }
 
     private static String said(Object o) {
-        return o instanceof Reason r ? r.code() + r.arguments().stream().map(RecordsByHandTest::said).toList() : o instanceof Double d
-                ? String.format(Locale.ROOT, "%.4f", d)
-                : o instanceof List<?> list ? list.stream().map(RecordsByHandTest::said).toList().toString() : String.valueOf(o);
+        return o instanceof Reason r ? r.code() + r.arguments().stream().map(RecordsByHandTest::said).toList()
+                : o instanceof Double d
+                        ? String.format(Locale.ROOT, "%.4f", d)
+                        : o instanceof List<?> list ? list.stream().map(RecordsByHandTest::said).toList().toString() : String.valueOf(o);
     }
 
     @Test
@@ -94,7 +96,7 @@ class RecordsByHandTest {
                 "distance=10.0|turns=50", "distance=11.5|turns=50", "distance=5 mm|turns=50", "distance=10|turns=0", "distance=|turns=3",
                 "in:distance=.400|turns=50");
         record("feed by the minute", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("100")),
-                        MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6",
+                MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6",
                 "distance=100|seconds=50", "distance=5|seconds=0.6");
         record("rapid", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), MotionRecordings.Feed.Rate.RAPID),
                 "distance=400|seconds=8.0", "distance=400|seconds=9", "distance=400|seconds=12", "distance=400|seconds=6");
@@ -170,7 +172,7 @@ class RecordsByHandTest {
         List<String> named = new ArrayList<>();
         var fitOut = tallledger.core.family.Family.LATHE.traits().usual();
         for (String system : List.of("lamp", "lead screw", "feed:cross-slide", "screw:carriage", "feed:gone", "own-cycle.2",
-                        "cycle.neutral", ":carriage")) {
+                "cycle.neutral", ":carriage")) {
             // As records of before an axis had a field of its own have it.
             Part.System read = Part.from(new Payload(Map.of("system", system))).system().orElseThrow();
             assertThat(Part.from(new Payload(read.toPayload()))).isEqualTo(read);

@@ -10,9 +10,9 @@ import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.Severity;
+import tallledger.core.family.Family;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
-import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
@@ -30,7 +30,7 @@ class RunGateTest {
 
     private void mounted(Mounted.Kind kind, String diameter, String rpm, String ms) {
         book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
-                        Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
+                Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
     }
 
     private List<String> refused() {

@@ -1,9 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.StartItem;
-import tallledger.core.family.Part;
-import tallledger.core.rules.Rules;
-import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -15,25 +11,29 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import tallledger.core.evidence.DriveCheck;
-import tallledger.core.SurveyBook;
 import tallledger.core.Machines;
+import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
-import tallledger.core.ledger.By;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Family;
+import tallledger.core.family.Part;
+import tallledger.core.family.StartItem;
 import tallledger.core.gauge.Grade;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim;
-import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Finding;
@@ -45,7 +45,8 @@ class SpindleSurveyTest {
     private final MachineDescription machine = Machines.lathe(Machines.TWELVE,
             List.of(new Claim(Claim.Attribute.SPEED_COUNT, "12", Claim.Source.SELLER, ""),
                     new Claim(Claim.Attribute.SLOWEST_SPEED, "31.5", Claim.Source.PLATE, ""),
-                    new Claim(Claim.Attribute.FASTEST_SPEED, "1500", Claim.Source.ADVERTISEMENT, "")), List.of(),
+                    new Claim(Claim.Attribute.FASTEST_SPEED, "1500", Claim.Source.ADVERTISEMENT, "")),
+            List.of(),
             Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4"));
     private final List<Entry> entries = new ArrayList<>();
     private Instant now = START;
@@ -64,7 +65,7 @@ class SpindleSurveyTest {
         set.addAll(List.of(symptoms));
         Optional<SpeedReading> read = reading.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(reading));
         write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
-                        new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
+                new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
     }
 
     private Survey survey() {
@@ -136,7 +137,7 @@ class SpindleSurveyTest {
     @Test
     void contradictionsInOneRunAreRefused() {
         assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.empty(), Set.of(Symptom.GROWLS), Optional.empty(), true, false, false,
-                        ""), "run.quiet-and-noisy");
+                ""), "run.quiet-and-noisy");
         assertRefused(() -> new RunRecord(List.of("A", "1"), Optional.of(SpeedReading.byTachometer("31.5")), Set.of(),
                 Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, ""), "run.read-without-drive");
     }
@@ -182,8 +183,8 @@ class SpindleSurveyTest {
         MachineDescription reversing = Machines.lathe("50 100 200", Machines.lever("gear", "1 2 3"),
                 Stage.direction(Shifting.STOP_TO_SHIFT));
         write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
-                        new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
-                Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
+                new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
+                        Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
         for (School school : School.values()) {
             write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), school, school == School.MY_MINUTES ? "20" : ""));
             SurveyPlan plan = SurveyPlan.of(Survey.fold(reversing, House.shipped(List.of()), entries), now);

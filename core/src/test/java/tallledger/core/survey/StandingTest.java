@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import tallledger.core.motion.AxisId;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
@@ -19,6 +18,7 @@ import tallledger.core.family.Phase;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.AxisId;
 import tallledger.core.rules.Rules;
 
 /** A speed, a step and a check at the spindle stand in the same words. */
@@ -61,7 +61,7 @@ class StandingTest {
         assertThat(List.of(tally.good(), tally.bad(), tally.undecided(), tally.passed())).containsExactly(2, 1, 0, 1);
         assertThat(tally.inferred()).as("what one run proves of others, and a good step spares")
                 .isEqualTo(book.spindle().coverage().counts().inferred()
-                + (int) book.ledger().inScope().stream().filter(book.ledger()::isSpared).count());
+                        + (int) book.ledger().inScope().stream().filter(book.ledger()::isSpared).count());
         assertThat(tally.open()).isEqualTo(all - 4 - tally.inferred());
         assertThat(tally.good() + tally.bad() + tally.undecided() + tally.inferred() + tally.passed() + tally.open()).isEqualTo(all);
     }
@@ -72,7 +72,7 @@ class StandingTest {
         book.run(machine.train().settings(slowest()), plate.toPlainString() + ".0", false);
         book.step("serial", false, "text", "U2-771");
         book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.1",
-                        ""));
+                ""));
         for (String key : List.of(slowest().key(), "serial", SpindleCheck.id(DriveCheck.BRAKE))) {
             assertThat(of(key).outcome()).as(key).contains(Outcome.PROVEN);
             assertThat(of(key).entries()).as(key).hasSize(1);
@@ -84,7 +84,7 @@ class StandingTest {
     @Test
     void passedOverPutOffAndToBeDoneAgain() {
         book.write(SurveyEntries.stepPassedOver(By.of(book.now(), SurveyBook.ME), book.ledger().step("serial").orElseThrow(),
-                        "painted over"));
+                "painted over"));
         book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), machine.train().settings(slowest()), "no time"));
         book.write(SurveyEntries.later(By.of(book.now(), SurveyBook.ME), "castings"));
         assertThat(of("serial").passed()).get().extracting(n -> n.what()).isEqualTo("painted over");

@@ -1,31 +1,31 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.StepId;
-import tallledger.core.ledger.By;
-import tallledger.core.evidence.DriveCheck;
-import tallledger.core.rules.Rules;
-import tallledger.core.rules.Rule;
-import java.util.stream.Stream;
-import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Family;
+import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Shown;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
-import tallledger.core.family.Family;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
 
 /**
  * An entry stands by itself: what is described or ruled later changes nothing of what was typed, and what was judged then stays to be
@@ -114,7 +114,7 @@ class StandsByItselfTest {
             basis.put("gauge", Map.of("name", "found in the drawer", "resolution", "1", "calibration", "0.05"));
             payload.put("basis", basis);
             entries.add(Entry.following(Optional.of(entries.get(entries.size() - 1)),
-                            Draft.of(written.by(), written.kind(), written.step(), payload)));
+                    Draft.of(written.by(), written.kind(), written.step(), payload)));
         }
         Survey survey = Survey.fold(METRIC, House.shipped(List.of()), entries);
         assertThat(survey.strays()).isEmpty();
@@ -137,7 +137,7 @@ class StandsByItselfTest {
                 new BigDecimal("0.10"), List.of(Reason.named("inner", 3), "text"), 2.5);
         Reason read = WrittenReason.read(new Payload(WrittenReason.write(reason)));
         assertThat(read).isEqualTo(Reason.named("graded.within", new Shown(new BigDecimal("0.090"), new BigDecimal("0.009")), "mm",
-                        Reason.named("Grade.SOUND"),
+                Reason.named("Grade.SOUND"),
                 new BigDecimal("0.10"), List.of(Reason.named("inner", 3), "text"), new BigDecimal("2.5")));
     }
 
@@ -183,7 +183,7 @@ class StandsByItselfTest {
         double plate = METRIC.speeds().nominal(route).orElseThrow().doubleValue();
         book.run(train.settings(route), String.format(java.util.Locale.ROOT, "%.1f", plate * 1.03), false);
         book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.0",
-                        ""));
+                ""));
         assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPEED_TOLERANCE, "1"), book.entries())))
                 .singleElement()
                 .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));

@@ -1,12 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.motion.AxisId;
-import tallledger.core.family.StepId;
-import tallledger.core.family.Catalogue;
-import tallledger.core.family.Part;
-import tallledger.core.family.Step;
-import tallledger.core.rules.Rules;
-import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -20,25 +13,32 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import tallledger.core.evidence.Severity;
+import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
-import tallledger.core.ledger.By;
+import tallledger.core.evidence.Severity;
+import tallledger.core.family.Catalogue;
+import tallledger.core.family.Family;
+import tallledger.core.family.FitOut;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
+import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Shown;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
-import tallledger.core.family.Family;
-import tallledger.core.Machines;
-import tallledger.core.motion.FeedPlate;
-import tallledger.core.motion.Axis;
-import tallledger.core.family.FitOut;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
+import tallledger.core.motion.FeedPlate;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.StepLedger.Asked;
 import tallledger.core.verdict.ConditionStatement;
@@ -120,7 +120,7 @@ class StepLedgerTest {
         StepLedger ledger = ledger();
         Step step = ledger.step("castings").orElseThrow();
         assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1, 1), false, List.of(),
-                        ""))
+                ""))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("confirmed"));
     }
 
@@ -281,8 +281,8 @@ class StepLedgerTest {
             assertThat(s.entries()).containsExactly(3);
             assertThat(s.words().toString()).contains("3 kW, 1 440 rpm");
         });
-        assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s ->
-                assertThat(s.words().arguments()).startsWith(2, 111, 1, 0).endsWith(1));
+        assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement()
+                .satisfies(s -> assertThat(s.words().arguments()).startsWith(2, 111, 1, 0).endsWith(1));
     }
 
     /** What was confirmed was confirmed of a running day: once the machine was stopped and left, somebody else may have been at it. */
@@ -311,8 +311,10 @@ class StepLedgerTest {
         MachineDescription plain = CatalogueTest.machine(Family.RADIAL_DRILL, Family.RADIAL_DRILL.traits().usual());
         MachineDescription drill = new MachineDescription(plain.identity(), List.of(), plain.train(), plain.plate(), Optional.empty(),
                 Optional.of(new FeedPlate(
-                Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")),
-                        "0.1 0.14 0.2 0.28 0.4 0.56"), LengthUnit.MM, Axis.Per.REV)), plain.fitOut());
+                        Machines.plate(List.of(Machines.plateLever("range", "I II"), Machines.plateLever("knob", "1 2 3")),
+                                "0.1 0.14 0.2 0.28 0.4 0.56"),
+                        LengthUnit.MM, Axis.Per.REV)),
+                plain.fitOut());
         feed(drill, "feed-plate.I.1", "10 mm", "100");
         feed(drill, "feed-plate.I.3", "20 mm", "100");
         assertThat(Survey.fold(drill, House.shipped(List.of()), entries).steps().open()).extracting(step -> step.id().written())
@@ -332,7 +334,7 @@ class StepLedgerTest {
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
         write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1, 1),
-                        false, confirmed, ""));
+                false, confirmed, ""));
     }
 
     @Test

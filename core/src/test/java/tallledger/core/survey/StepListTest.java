@@ -1,8 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.family.Catalogue;
-import tallledger.core.family.Step;
-import tallledger.core.rules.Rules;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -11,10 +8,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ByHand;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.Step;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.rules.Rules;
 
 /**
  * Every step there is, by a list made by hand: how bad it is if bad, how long it takes, whether something runs for it, what must be
@@ -27,7 +27,7 @@ class StepListTest {
         Map<String, String> steps = new TreeMap<>();
         for (Family family : Family.values()) {
             for (Set<Feature> features : List.of(family.traits().usual().features(), all(family, Feature.POWER_DRAWBAR),
-                            all(family, Feature.DRAWBAR))) {
+                    all(family, Feature.DRAWBAR))) {
                 FitOut usual = family.traits().usual();
                 MachineDescription machine = CatalogueTest.machine(family,
                         new FitOut(usual.axes(), features, usual.supply(), Optional.empty()));

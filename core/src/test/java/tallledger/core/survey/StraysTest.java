@@ -1,10 +1,5 @@
 package tallledger.core.survey;
 
-import tallledger.core.gauge.Grade;
-import tallledger.core.family.Part;
-import tallledger.core.family.Step;
-import tallledger.core.rules.Rules;
-import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
@@ -17,22 +12,27 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
-import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
-import tallledger.core.kit.KitItem;
-import tallledger.core.kit.Lift;
-import tallledger.core.ledger.Draft;
-import tallledger.core.ledger.Entry;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.Part;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.Grade;
+import tallledger.core.house.House;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.By;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
@@ -54,9 +54,9 @@ class StraysTest {
         write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
         write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
         write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
-                        Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
+                Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
         write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
-                        new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS),
+                new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS),
                         Optional.empty(), false, false, false, "")));
         write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
         write(SurveyEntries.repaired(By.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
@@ -70,7 +70,7 @@ class StraysTest {
         write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
         write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"),
-                        new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
+                new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
         write(SurveyEntries.remark(By.of(AT, ME), "clean shop"));
         write(SurveyEntries.stopped(By.of(AT, ME)));
         write(SurveyEntries.strike(By.of(AT, ME), chained(), 5, "wrong key"));
@@ -94,7 +94,7 @@ class StraysTest {
     private List<Entry> chained() {
         List<Entry> entries = new ArrayList<>();
         drafts.forEach(d -> entries.add(Entry.following(entries.isEmpty() ? Optional.empty() : Optional.of(entries.get(entries.size() - 1)),
-                        d)));
+                d)));
         return entries;
     }
 

@@ -17,6 +17,7 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
+import tallledger.core.family.StartItem;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
@@ -28,7 +29,6 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.safety.Mounted;
-import tallledger.core.family.StartItem;
 import tallledger.core.verdict.ClaimVerdict;
 
 /** A range of which only the slower one's ratio is unknown: what readings make of it. */
@@ -56,7 +56,7 @@ class ToldRatioTest {
             String[] parts = run.split(" ");
             write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
                     new RunRecord(List.of(parts[0], parts[1]), Optional.of(SpeedReading.shown(Method.CONTACT_TACHOMETER,
-                    Optional.of(TACHOMETER), parts[2], "")), Set.of(), Optional.empty(), false, false, false, "")));
+                            Optional.of(TACHOMETER), parts[2], "")), Set.of(), Optional.empty(), false, false, false, "")));
         }
         return Survey.fold(machine, House.shipped(List.of()), entries);
     }

@@ -13,10 +13,9 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.MotorRating;
-import tallledger.core.reason.Reason;
-import tallledger.core.drive.StageKind;
-import tallledger.core.drive.Stage;
 import tallledger.core.drive.Span;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
@@ -31,9 +30,9 @@ import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.ThreadPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
-import tallledger.core.supply.SupplyPlate;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.Task;
@@ -183,7 +182,7 @@ class ClaimsTest {
         assertThat(only().because().code()).isEqualTo("claim.travel-untied");
         for (var expected : List.of(List.of("610", Standing.UPHELD), List.of("600", Standing.UPHELD), List.of("594", Standing.UNTESTED),
                 List.of("700", Standing.BETTER),
-                        List.of("500", Standing.SHORT))) {
+                List.of("500", Standing.SHORT))) {
             said(new Claim(Attribute.TRAVEL, "600 mm", Source.SELLER, "", AxisId.read("carriage")));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             assertThat(only().test()).map(Task::key).contains("travel.carriage");
@@ -248,7 +247,7 @@ class ClaimsTest {
     @Test
     void aWeightStandsAgainstAWeighing() {
         for (var expected : List.of(List.of("1800 kg", Standing.UPHELD), List.of("1.9 to 2.1 t", Standing.UPHELD),
-                        List.of("1750 kg", Standing.CONTRADICTED), List.of("2 t", Standing.CONTRADICTED))) {
+                List.of("1750 kg", Standing.CONTRADICTED), List.of("2 t", Standing.CONTRADICTED))) {
             said(claim(Attribute.WEIGHT, (String) expected.get(0)));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the seller")));
@@ -315,11 +314,11 @@ class ClaimsTest {
     void threadsOfAPlateAreCountedOnIt() {
         said();
         ThreadPlate plate = new ThreadPlate(Machines.plate(List.of(Machines.plateLever("range", "I II"),
-                        Machines.plateLever("knob", "1 2")), "8 9 16 18"), ThreadPlate.Counted.PER_INCH);
+                Machines.plateLever("knob", "1 2")), "8 9 16 18"), ThreadPlate.Counted.PER_INCH);
         MachineDescription d = book.machine();
         for (var expected : List.of(List.of("4", Standing.UPHELD), List.of("3", Standing.BETTER), List.of("5", Standing.UNTESTED))) {
             book = new SurveyBook(new MachineDescription(d.identity(), List.of(claim(Attribute.THREAD_COUNT, (String) expected.get(0))),
-                            d.train(), d.plate(), Optional.empty(), Optional.empty(), Optional.of(plate), d.fitOut()), Scope.WHOLE, 20);
+                    d.train(), d.plate(), Optional.empty(), Optional.empty(), Optional.of(plate), d.fitOut()), Scope.WHOLE, 20);
             book.step("thread-plate.I.1", false, "pitch", "8 tpi", "length", "127.00 mm", "turns", "40");
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
             assertThat(only().because().arguments()).containsExactly(4, 1, 0, 3);
@@ -340,7 +339,7 @@ class ClaimsTest {
             MotorRating motor = new MotorRating(Power.parse((String) expected.get(0)), MotorRating.Law.CONSTANT_POWER,
                     new BigDecimal("0.8"));
             book = new SurveyBook(with(book.machine(), Optional.of(motor), book.machine().fitOut(),
-                            claim(Attribute.DRILLING_CAPACITY, "40 mm")), Scope.WHOLE, 20);
+                    claim(Attribute.DRILLING_CAPACITY, "40 mm")), Scope.WHOLE, 20);
             assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
             assertThat(only().because().code()).isEqualTo("claim.drill");
         }
@@ -371,7 +370,7 @@ class ClaimsTest {
         said(claim(Attribute.OTHER, "lit").tiedTo(List.of("lamp")));
         Step lamp = book.ledger().step("lamp").orElseThrow();
         book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), book.ledger(), lamp, Map.of(), SurveyBook.BASIS, true, List.of(),
-                        "no bulb"));
+                "no bulb"));
         assertThat(only().because().arguments().toString()).contains("no bulb");
     }
 
@@ -401,7 +400,7 @@ class ClaimsTest {
         assertThat(MachineDescription.from(new Payload(kept)).claims()).isEqualTo(book.machine().claims());
         Map<String, Object> old = new HashMap<>(kept);
         Map<String, Object> claim = new HashMap<>(Map.of("attribute", "OTHER", "value", "the lamp works", "source", "SELLER", "wording", "",
-                        "axis", "", "testedBy", "lamp"));
+                "axis", "", "testedBy", "lamp"));
         old.put("claims", List.of(claim));
         assertThat(MachineDescription.from(new Payload(old)).claims()).isEqualTo(book.machine().claims());
         claim.put("testedBy", "");
@@ -425,7 +424,7 @@ class ClaimsTest {
     @Test
     void aMotorsPowerStandsAgainstItsPlateAsRead() {
         for (var expected : List.of(List.of("4 kW", Standing.UPHELD), List.of("4.1 kW", Standing.UPHELD), List.of("5.5 kW", Standing.SHORT),
-                        List.of("3 kW", Standing.BETTER), List.of("5.5 hp", Standing.UPHELD))) {
+                List.of("3 kW", Standing.BETTER), List.of("5.5 hp", Standing.UPHELD))) {
             said(claim(Attribute.MOTOR_POWER, (String) expected.get(0)));
             MachineDescription d = book.machine();
             MachineDescription rated = with(d, Optional.of(new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER,

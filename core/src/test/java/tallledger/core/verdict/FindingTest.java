@@ -101,8 +101,8 @@ class FindingTest {
         SurveyBook book = at(Machines.TWELVE);
         int isolator = book.step("isolator", true).sequence();
         book.write(SurveyEntries.regraded(By.of(book.now(), SurveyBook.ME),
-                        Regrade.parse(isolator, Severity.STOP_USE, "the shed's own switch", Regrade.Whose.OUTSIDE, "", "", ""),
-                        Severity.STOP_USE));
+                Regrade.parse(isolator, Severity.STOP_USE, "the shed's own switch", Regrade.Whose.OUTSIDE, "", "", ""),
+                Severity.STOP_USE));
         assertThat(priced(book).by()).isEqualTo(Money.By.OUTSIDE);
         assertThat(Glance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).use().get(0).code()).isEqualTo("glance.stop");
     }

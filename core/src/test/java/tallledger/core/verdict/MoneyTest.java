@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.blame.Check;
@@ -28,6 +27,7 @@ import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
 import tallledger.core.price.Stakes;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
@@ -39,7 +39,7 @@ import tallledger.core.survey.Worths;
 class MoneyTest {
 
     private static final House HOUSE = House.shipped(List.of(check("GROWLS", 0, 60, 400), check("GROWLS", 100, 600, 1600),
-                    check("bed", 50, 200, 800), check("bed", 300, 900, 3000), check("spindle", 100, 500, 1500),
+            check("bed", 50, 200, 800), check("bed", 300, 900, 3000), check("spindle", 100, 500, 1500),
             check("carriage", 20, 80, 200), check("lamp", 1, 5, 15)));
     private final SurveyBook book = new SurveyBook(Machines.twelve(), Scope.WHOLE, 20);
 
@@ -99,11 +99,11 @@ class MoneyTest {
             assertThat(p.cost()).isEmpty();
         });
         book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "a bearing", Regrade.Whose.FAULT, "100/200/600", "",
-                        ""), Severity.SOON));
+                ""), Severity.SOON));
         assertThat(money().putRight().mean()).isEqualTo(250, within(1e-9));
         assertThat(Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).putRight().mean()).isZero();
         book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "made so", Regrade.Whose.BY_DESIGN, "100/200/600", "",
-                        ""), Severity.SOON));
+                ""), Severity.SOON));
         assertThat(money().priced()).extracting(Money.Priced::by).containsExactly(Money.By.BY_DESIGN);
         assertThat(money().putRight().mean()).isZero();
     }
@@ -152,8 +152,8 @@ class MoneyTest {
                     all += before * w[2] * w[1];
                     tested += open ? 0 : before * w[2] * w[1];
                     if (open) {
-                        spared.merge(w[0], 1 - Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()] * lambda) * w[2], (a, b) ->
-                                a * b);
+                        spared.merge(w[0], 1 - Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()] * lambda) * w[2],
+                                (a, b) -> a * b);
                     }
                 }
             }
@@ -174,7 +174,7 @@ class MoneyTest {
         int axis = step.axis().map(a -> a.written().hashCode() % 997).orElse(0);
         return switch (step.system().name()) {
             case "bed" -> List.of(new double[] {1 + axis * 10, mean(50, 200, 800, most), 2 / 3.0}, new double[] {2 + axis * 10,
-                mean(300, 900, 3000, most), 1 / 3.0});
+                    mean(300, 900, 3000, most), 1 / 3.0});
             case "spindle" -> List.of(new double[] {3 + axis * 10, mean(100, 500, 1500, most), 1});
             case "carriage" -> List.of(new double[] {4 + axis * 10, mean(20, 80, 200, most), 1});
             case "lamp" -> List.of(new double[] {5 + axis * 10, mean(1, 5, 15, most), 1});
@@ -348,7 +348,8 @@ class MoneyTest {
         assertThat(raises).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.by(), a.by()));
         assertThat(raises).filteredOn(r -> r.finding().isPresent()).singleElement().satisfies(r -> assertThat(r.by()).isEqualTo(
                 Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).offer().orElseThrow().offer() - as.offer()
-                .orElseThrow().offer(), within(1e-9)));
+                        .orElseThrow().offer(),
+                within(1e-9)));
         assertThat(raises.get(0).by()).isPositive();
     }
 

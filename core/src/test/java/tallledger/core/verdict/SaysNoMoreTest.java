@@ -17,15 +17,12 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import tallledger.core.price.Background;
-import tallledger.core.price.Stakes;
-import tallledger.core.machine.ClaimText;
-import tallledger.core.machine.Claim;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
-import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.blame.Blame;
+import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Family;
 import tallledger.core.family.Part;
@@ -34,21 +31,24 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.ClaimText;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
+import tallledger.core.price.Background;
+import tallledger.core.price.Stakes;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
-import tallledger.core.survey.Basis;
-import tallledger.core.survey.Worths;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
-import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.SurveyPlan;
+import tallledger.core.survey.Worths;
 
 /**
  * Thousands of random surveys of all families (the system property {@code surveys} says how many): no sentence of the statement,
@@ -86,11 +86,13 @@ class SaysNoMoreTest {
         });
         assertThat(seen.keySet()).as("what was said at all, so that none of this is idle")
                 .contains("statement.quiet", "statement.good", "statement.grade", "statement.measured", "statement.coverage",
-                "statement.inferred", "statement.shift-clean", "statement.deviations", "statement.step-bad", "statement.steps-again",
-                "statement.steps-open", "statement.struck", "glance.stop", "glance.before", "glance.before-among",
-                "glance.nothing", "glance.little", "statement.step-passed", "statement.passed", "statement.repaired",
-                "statement.system-repaired", "statement.outside", "statement.open", "claim.UPHELD", "claim.CONTRADICTED", "claim.UNTESTED",
-                "offer", "offer.floor", "heard and read");
+                        "statement.inferred", "statement.shift-clean", "statement.deviations", "statement.step-bad",
+                        "statement.steps-again",
+                        "statement.steps-open", "statement.struck", "glance.stop", "glance.before", "glance.before-among",
+                        "glance.nothing", "glance.little", "statement.step-passed", "statement.passed", "statement.repaired",
+                        "statement.system-repaired", "statement.outside", "statement.open", "claim.UPHELD", "claim.CONTRADICTED",
+                        "claim.UNTESTED",
+                        "offer", "offer.floor", "heard and read");
     }
 
     /** Told of by its seller, about everything a claim can be of. */
@@ -146,7 +148,7 @@ class SaysNoMoreTest {
                 case 0, 1, 2, 3 -> Optional.of(run(kind, random, by));
                 case 4 -> Optional.of(SurveyEntries.stepPassedOver(by, step, "no time"));
                 case 5 -> Optional.of(SurveyEntries.passedOver(by, List.of(RANGES.get(random.nextInt(3)), GEARS.get(random.nextInt(4))),
-                                "no time"));
+                        "no time"));
                 case 6 -> Optional.of(random.nextBoolean()
                         ? SurveyEntries.repaired(by, new Part.Position("gear", GEARS.get(random.nextInt(4))), "bearing")
                         : SurveyEntries.repaired(by, step.system(), "put right"));
@@ -178,11 +180,12 @@ class SaysNoMoreTest {
         By by = By.of(at.plusSeconds(10), SurveyBook.ME);
         Map<String, String> typed = step.recording() instanceof Recordings.Measure
                 ? Map.of("value", BigDecimal.valueOf(Math.pow(10, -3 + 2.5 * random.nextDouble())).setScale(3, RoundingMode.HALF_UP)
-                .toPlainString()) : Map.of();
+                        .toPlainString())
+                : Map.of();
         try {
             List<String> confirmed = kind.blank.steps().asked(step).stream().map(a -> a.need().written()).toList();
             return Optional.of(SurveyEntries.step(by, kind.blank.steps(), step, typed, basis(kind), random.nextInt(bad) == 0,
-                            confirmed, ""));
+                    confirmed, ""));
         } catch (Refused not) {
             return Optional.empty();
         }
@@ -199,7 +202,8 @@ class SaysNoMoreTest {
         double off = 1 + random.nextGaussian() * (random.nextInt(10) == 0 ? 0.2 : 0.03);
         Optional<SpeedReading> reading = turns && random.nextInt(6) > 0
                 ? Optional.of(SpeedReading.byTachometer(BigDecimal.valueOf(RPM[which] * off).setScale(1, RoundingMode.HALF_UP)
-                        .toPlainString())) : Optional.empty();
+                        .toPlainString()))
+                : Optional.empty();
         boolean engages = !symptoms.contains(Symptom.WILL_NOT_ENGAGE);
         Optional<ShiftFeel> shift = engages && random.nextInt(3) == 0 ? Optional.of(ShiftFeel.values()[random.nextInt(3)])
                 : Optional.empty();
@@ -260,11 +264,12 @@ class SaysNoMoreTest {
                         runs.keySet().removeIf(speed -> speed.endsWith((String) p.get("label")));
                     } else {
                         done.keySet().removeIf(id -> steps.stream().anyMatch(s -> s.id().written().equals(id)
-                                        && s.system().name().equals(p.get("system"))
+                                && s.system().name().equals(p.get("system"))
                                 && s.system().axis().map(AxisId::written).orElse("").equals(p.getOrDefault("axis", ""))));
                     }
                 }
-                default -> { }
+                default -> {
+                }
             }
         }
 
@@ -302,7 +307,8 @@ class SaysNoMoreTest {
             return List.of(speed.substring(0, 1), speed.substring(1)).stream()
                     .allMatch(label -> runs.entrySet().stream().anyMatch(e -> e.getKey().contains(label)
                             && outcome(e.getValue()).equals("PROVEN"))
-                    && runs.entrySet().stream().noneMatch(e -> e.getKey().contains(label) && outcome(e.getValue()).equals("FAILED")));
+                            && runs.entrySet().stream()
+                                    .noneMatch(e -> e.getKey().contains(label) && outcome(e.getValue()).equals("FAILED")));
         }
 
         private static List<String> list(Object names) {
@@ -399,17 +405,17 @@ class SaysNoMoreTest {
                 case "statement.steps" -> a.get(8).equals(0) && a.get(0).equals(done.size()) && a.get(1).equals(steps.size()) && a.get(2)
                         .equals((int) outcomes(done.values(), "PROVEN"))
                         && a.get(3).equals((int) outcomes(done.values(), "FAILED")) && a.get(4)
-                        .equals((int) outcomes(done.values(), "UNDECIDED"));
+                                .equals((int) outcomes(done.values(), "UNDECIDED"));
                 case "statement.judged-as" -> s.entries().equals(List.of(1)) && a.get(0) == Grade.WORKABLE;
                 case "statement.nobodys" -> s.entries().size() == (int) a.get(0) && s.entries().stream()
                         .allMatch(e -> judged(all.get(e), "outcome").equals("UNDECIDED"));
                 // Good without a grade is what somebody looked at; a figure is good by its limit or not at all.
                 case "statement.good" -> ((List<?>) a.get(0)).stream()
                         .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals("null")
-                        && named(n).orElseThrow().recording() instanceof Recordings.Look);
+                                && named(n).orElseThrow().recording() instanceof Recordings.Look);
                 case "statement.grade" -> ((List<?>) a.get(1)).stream()
                         .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN")
-                        && judged(of(n), "grade").equals(a.get(0).toString()));
+                                && judged(of(n), "grade").equals(a.get(0).toString()));
                 case "statement.measured" -> outcome(of(a.get(0))).equals("PROVEN") && s.entries().contains(of(a.get(0)).sequence());
                 case "statement.step-bad", "statement.step-bad-because" -> outcome(of(a.get(0))).equals("FAILED") && s.entries()
                         .equals(List.of(of(a.get(0)).sequence()));
@@ -422,7 +428,7 @@ class SaysNoMoreTest {
                 case "statement.none-run" -> runs.isEmpty() && again.isEmpty();
                 case "statement.coverage" -> a.get(0).equals(runs.size() + again.size()) && s.entries().size() == runs.size() + again.size()
                         && a.get(1).equals(12) && a.get(2).equals((int) outcomes(runs.values(), "PROVEN")) && a.get(3)
-                        .equals((int) outcomes(runs.values(), "FAILED"))
+                                .equals((int) outcomes(runs.values(), "FAILED"))
                         && a.get(4).equals((int) outcomes(runs.values(), "UNDECIDED") + again.size()) && a.get(5).equals((int) inferred())
                         && a.get(6).equals(12 - runs.size() - again.size() - (int) inferred());
                 case "statement.inferred" -> list(a.get(0)).stream().allMatch(speed -> !runs.containsKey(speed) && everyGearRanWell(speed));
@@ -443,9 +449,10 @@ class SaysNoMoreTest {
                 case "statement.refused" -> !runs.containsKey(a.get(0)) && steps.stream().anyMatch(step -> isBad(step, "STOP_USE"))
                         && !struck.contains((int) ((Reason) a.get(1)).arguments().get(1));
                 // "gear 2" is on one good run and no more, and the runs named go through every part named.
-                case "statement.heard-once" -> list(a.get(0)).stream().map(part -> part.substring(part.length() - 1)).allMatch(position ->
-                        outcomes(runs.entrySet().stream().filter(r -> r.getKey().contains(position)).map(Map.Entry::getValue).toList(),
-                        "PROVEN") == 1 && list(a.get(2)).stream().anyMatch(speed -> speed.contains(position)));
+                case "statement.heard-once" -> list(a.get(0)).stream().map(part -> part.substring(part.length() - 1))
+                        .allMatch(position -> outcomes(
+                                runs.entrySet().stream().filter(r -> r.getKey().contains(position)).map(Map.Entry::getValue).toList(),
+                                "PROVEN") == 1 && list(a.get(2)).stream().anyMatch(speed -> speed.contains(position)));
                 case "statement.unchecked" -> s.entries().isEmpty();
                 default -> throw new AssertionError("no second reading of " + s.words());
             };
@@ -474,7 +481,7 @@ class SaysNoMoreTest {
             boolean stops = steps.stream().anyMatch(s -> isBad(s, "STOP_USE"));
             boolean before = steps.stream().anyMatch(s -> isBad(s, "BEFORE_USE")) || runs.values().stream()
                     .anyMatch(e -> ((List<?>) e.payload().fields().get("symptoms")).stream()
-                    .anyMatch(List.of("JUMPS_OUT", "SLIPS", "NO_DRIVE", "WILL_NOT_ENGAGE", "HUNTS")::contains));
+                            .anyMatch(List.of("JUMPS_OUT", "SLIPS", "NO_DRIVE", "WILL_NOT_ENGAGE", "HUNTS")::contains));
             return switch (said.code()) {
                 case "glance.stop" -> stops;
                 case "glance.before" -> !stops && before && money.known() >= 0.5;

@@ -23,8 +23,8 @@ import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Stakes;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Scope;
@@ -107,7 +107,7 @@ class SideBySideTest {
         MotorRating motor = new MotorRating(Power.parse("4 kW"), MotorRating.Law.CONSTANT_POWER, new BigDecimal("0.8"));
         Identity identity = new Identity("L", maker, model, Family.LATHE, "", year, "", "", unit);
         return new SurveyBook(new MachineDescription(identity, List.of(), d.train(), d.plate(), Optional.of(motor), Optional.empty(),
-                        fitted), Scope.WHOLE, 20);
+                fitted), Scope.WHOLE, 20);
     }
 
     private static Row named(SideBySide all, VerdictReason name, Object... about) {

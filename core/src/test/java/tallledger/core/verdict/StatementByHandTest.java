@@ -1,15 +1,9 @@
 package tallledger.core.verdict;
 
-import tallledger.core.motion.AxisId;
-import tallledger.core.rules.Rules;
 import static tallledger.core.Machines.lever;
 
-import tallledger.core.safety.Mounted;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.drive.StageKind;
-import tallledger.core.drive.Route;
-import java.util.Optional;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -18,15 +12,21 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Route;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
-import tallledger.core.ledger.By;
+import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Part;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
+import tallledger.core.ledger.By;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.family.Part;
-import tallledger.core.evidence.DriveCheck;
+import tallledger.core.motion.AxisId;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.rules.Rules;
+import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
@@ -37,15 +37,15 @@ import tallledger.core.survey.SurveyEntries;
  */
 class StatementByHandTest {
 
-
     private final MachineDescription machine = Machines.lathe("31.5 63 125 250 500 ?",
             List.of(new Claim(Claim.Attribute.SPEED_COUNT, "6", Claim.Source.PLATE, ""),
-            new Claim(Claim.Attribute.SLOWEST_SPEED, "31.5", Claim.Source.PLATE, ""),
-            new Claim(Claim.Attribute.FASTEST_SPEED, "1200", Claim.Source.SELLER, ""),
-            new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.SELLER, ""),
-            new Claim(Claim.Attribute.TRAVEL, "1000 mm", Claim.Source.SELLER, "", AxisId.read("carriage")),
-            new Claim(Claim.Attribute.TRAVEL, "250 mm", Claim.Source.SELLER, "", AxisId.read("cross-slide")),
-            new Claim(Claim.Attribute.CONDITION, "good", Claim.Source.SELLER, "")), List.of(),
+                    new Claim(Claim.Attribute.SLOWEST_SPEED, "31.5", Claim.Source.PLATE, ""),
+                    new Claim(Claim.Attribute.FASTEST_SPEED, "1200", Claim.Source.SELLER, ""),
+                    new Claim(Claim.Attribute.REVERSES, "no", Claim.Source.SELLER, ""),
+                    new Claim(Claim.Attribute.TRAVEL, "1000 mm", Claim.Source.SELLER, "", AxisId.read("carriage")),
+                    new Claim(Claim.Attribute.TRAVEL, "250 mm", Claim.Source.SELLER, "", AxisId.read("cross-slide")),
+                    new Claim(Claim.Attribute.CONDITION, "good", Claim.Source.SELLER, "")),
+            List.of(),
             lever("range", "A B C"), lever("gear", "1 2"), Stage.direction(Shifting.STOP_TO_SHIFT));
 
     private final SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 0);
@@ -59,8 +59,9 @@ class StatementByHandTest {
     void aSpindleDriveAloneIsAsItsListSays() {
         MachineDescription sliding = Machines.lathe("40 300 350 2200",
                 List.of(new Claim(Claim.Attribute.SPEED_COUNT, "5", Claim.Source.PLATE, ""),
-                new Claim(Claim.Attribute.FASTEST_SPEED, "2200", Claim.Source.PLATE, ""),
-                new Claim(Claim.Attribute.REVERSES, "yes", Claim.Source.SELLER, "")), List.of(),
+                        new Claim(Claim.Attribute.FASTEST_SPEED, "2200", Claim.Source.PLATE, ""),
+                        new Claim(Claim.Attribute.REVERSES, "yes", Claim.Source.SELLER, "")),
+                List.of(),
                 lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
         SurveyBook book = new SurveyBook(sliding, Scope.SPINDLE_DRIVE, 0);
         book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
@@ -86,7 +87,7 @@ class StatementByHandTest {
         book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), List.of("B", "2", "reverse"), "no time"));
         book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, true, "", ""));
         book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "6.5",
-                        ""));
+                ""));
         book.step("lamp", true);
         book.step("isolator", false);
         book.step("travel.carriage", false, "value", "996 mm");
@@ -96,11 +97,11 @@ class StatementByHandTest {
         book.step("bar-runout", false, "value", "0.150");
         book.step("emergency-stop", false, "log", "runs 0\nstop-pressed 3\nstops 5");
         book.write(SurveyEntries.stepPassedOver(By.of(book.now(), SurveyBook.ME), book.ledger().step("coolant").orElseThrow(),
-                        "tank empty"));
+                "tank empty"));
         book.write(SurveyEntries.kit(By.of(book.now(), SurveyBook.ME), KitItem.parse("chuck", KitItem.State.SEEN, "the seller", "", "", "",
-                        "")));
+                "")));
         book.write(SurveyEntries.kit(By.of(book.now(), SurveyBook.ME),
-                        KitItem.parse("steady", KitItem.State.MISSING, "the seller", "", "180", "", "")));
+                KitItem.parse("steady", KitItem.State.MISSING, "the seller", "", "180", "", "")));
         book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         book.step("plates", true);
         book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
@@ -112,10 +113,10 @@ class StatementByHandTest {
 
     private static void listed(String name, Survey survey) {
         ByHand.check(name, Stream.of(ConditionStatement.of(survey).sentences().stream().map(s -> "SAYS " + s.heading() + " " + s.words()
-                        + " " + s.entries()),
+                + " " + s.entries()),
                 Finding.of(survey).stream()
-                .map(f -> "FINDS " + f.severity() + " " + f.about() + " " + f.what() + f.explained().map(e -> " BUT " + e.because())
-                        .orElse("") + " " + f.entries()),
+                        .map(f -> "FINDS " + f.severity() + " " + f.about() + " " + f.what() + f.explained().map(e -> " BUT " + e.because())
+                                .orElse("") + " " + f.entries()),
                 ClaimVerdict.of(survey).stream().map(c -> "CLAIM " + c.claim().attribute() + " " + c.claim().value() + " " + c.standing()
                         + " " + c.because() + " " + c.entries()))
                 .flatMap(s -> s));

@@ -1,9 +1,5 @@
 package tallledger.core.verdict;
 
-import tallledger.core.motion.AxisId;
-import tallledger.core.rules.Rule;
-import tallledger.core.rules.Rules;
-import tallledger.core.house.House;
 import static org.assertj.core.api.Assertions.assertThat;
 import static tallledger.core.Machines.lever;
 
@@ -16,33 +12,37 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.SurveyBook;
-import tallledger.core.survey.Survey;
-import tallledger.core.survey.Basis;
 import tallledger.core.Machines;
+import tallledger.core.SurveyBook;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
-import tallledger.core.ledger.By;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.evidence.Severity;
+import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Verdict;
+import tallledger.core.house.House;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.motion.AxisId;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.rules.Rules;
+import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
-import tallledger.core.evidence.Severity;
-import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
+import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 
 class VerdictTest {
@@ -68,8 +68,8 @@ class VerdictTest {
 
     private void run(String gear, String direction, String reading, Set<Symptom> symptoms, ShiftFeel shift, boolean quiet) {
         write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
-                        new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
-                .map(r -> SpeedReading.byTachometer(r)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
+                new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
+                        .map(r -> SpeedReading.byTachometer(r)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
     }
 
     private List<String> said() {
@@ -84,8 +84,9 @@ class VerdictTest {
         run("1", "reverse", "101", Set.of(), null, false);
         assertThat(ClaimVerdict.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(ClaimVerdict::standing)
                 .containsExactly(
-                ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.CONTRADICTED, ClaimVerdict.Standing.SHORT, ClaimVerdict.Standing.UPHELD,
-                ClaimVerdict.Standing.UNTESTED);
+                        ClaimVerdict.Standing.UPHELD, ClaimVerdict.Standing.CONTRADICTED, ClaimVerdict.Standing.SHORT,
+                        ClaimVerdict.Standing.UPHELD,
+                        ClaimVerdict.Standing.UNTESTED);
     }
 
     @Test
@@ -142,23 +143,24 @@ class VerdictTest {
     /** Tied by choice, never by what letters are in its words. */
     @ParameterizedTest
     @CsvSource({"760 mm, UPHELD, WITHIN", "753 mm, UNTESTED, TOO_CLOSE_TO_CALL", "751.5 mm, UNTESTED, TOO_CLOSE_TO_CALL",
-                    "750 mm, SHORT, OUTSIDE", "810 mm, BETTER, WITHIN"})
+            "750 mm, SHORT, OUTSIDE", "810 mm, BETTER, WITHIN"})
     void aClaimedTravelIsJudgedByItsOwnStep(String measured, ClaimVerdict.Standing standing, Verdict verdict) {
         MachineDescription claimed = Machines.lathe("100 200",
                 List.of(new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "runs 760", AxisId.read("carriage")),
-                new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")), List.of(), lever("gear", "1 2"),
+                        new Claim(Claim.Attribute.TRAVEL, "760 mm", Claim.Source.SELLER, "the carriage runs 760")),
+                List.of(), lever("gear", "1 2"),
                 Stage.direction(Shifting.STOP_TO_SHIFT));
         StepLedger before = Survey.fold(claimed, House.shipped(List.of()), entries).steps();
         Step travel = before.step("travel.carriage").orElseThrow();
         List<String> confirmed = before.asked(travel).stream().map(a -> a.need().written()).toList();
         write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1, 1), false, confirmed,
-                        ""));
+                ""));
         List<ClaimVerdict> verdicts = ClaimVerdict.of(Survey.fold(claimed, House.shipped(List.of()), entries));
         assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);
         assertThat(verdicts.get(1).because().code()).isEqualTo("claim.travel-untied");
         assertThat(((Reason) verdicts.get(0).because().arguments().get(1)).code())
                 .isEqualTo(Map.of(Verdict.WITHIN, "travel.enough", Verdict.TOO_CLOSE_TO_CALL,
-                "travel.close", Verdict.OUTSIDE, "travel.short").get(verdict));
+                        "travel.close", Verdict.OUTSIDE, "travel.short").get(verdict));
     }
 
     /** 1.9 kW of which the spindle has 1.52: 40 mm in steel wants 2.0 at 160, 20 mm wants 1.0 at 315; by reckoning alone. */

@@ -115,13 +115,16 @@ class BesideController {
         String mark = cell.outcome().map(marks::of).orElse("");
         Optional<String> figure = cell.figure().map(q -> words.say(InUnit.of(q, unit)));
         return new Told(figure.or(() -> cell.said().map(s -> said(s, unit)))
-                .orElseGet(() -> cell.outcome().map(words::of).orElse("not tested")), mark, figure.isPresent() ? cell.outcome()
-                .map(words::of).orElse("") : "");
+                .orElseGet(() -> cell.outcome().map(words::of).orElse("not tested")), mark,
+                figure.isPresent() ? cell.outcome()
+                        .map(words::of).orElse("") : "");
     }
 
     private String said(Object said, LengthUnit unit) {
-        return said instanceof SideBySide.Amount a ? words.money(a.amount(), a.currency()) : said instanceof Reason r
-                ? words.say(InUnit.of(r, unit)) : said instanceof Quantity q ? words.say(InUnit.of(q, unit))
-                : said instanceof java.math.BigDecimal n ? words.say("figure", n) : String.valueOf(said);
+        return said instanceof SideBySide.Amount a ? words.money(a.amount(), a.currency())
+                : said instanceof Reason r
+                        ? words.say(InUnit.of(r, unit))
+                        : said instanceof Quantity q ? words.say(InUnit.of(q, unit))
+                                : said instanceof java.math.BigDecimal n ? words.say("figure", n) : String.valueOf(said);
     }
 }

@@ -142,7 +142,8 @@ final class Arriving extends OncePerRequestFilter {
         }
         // The token itself stands in the form; that a browser was given one is known before the form is read.
         return hasFiles && WebUtils.getCookie(request, "XSRF-TOKEN") == null
-                ? Optional.of(new Refusal(HttpServletResponse.SC_FORBIDDEN, "sorry.form-expired")) : Optional.empty();
+                ? Optional.of(new Refusal(HttpServletResponse.SC_FORBIDDEN, "sorry.form-expired"))
+                : Optional.empty();
     }
 
     /** Sent by a page of another address, be it another port of this machine. */

@@ -2,7 +2,10 @@ package tallledger.web.config;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -11,17 +14,14 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
-import org.springframework.http.HttpStatus;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import tallledger.core.reason.Refused;
 import tallledger.web.record.MovedOn;
 import tallledger.web.record.NoSuchBook;
 import tallledger.web.record.NotKept;
 import tallledger.web.record.Store;
 import tallledger.web.record.Unreadable;
-import org.apache.tomcat.util.http.InvalidParameterException;
-import org.springframework.dao.DataAccessException;
 
 /** What is shown when a page cannot be: what happened, and what to do. */
 @Controller
@@ -63,10 +63,12 @@ class SorryController implements ErrorController {
     String error(HttpServletRequest request, Model model) {
         Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         int code = status instanceof Integer number ? number : 500;
-        return sorry(model, code == 404 ? "sorry.not-found" : code == 413
-                ? String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI)).endsWith("/photos") ? "sorry.photo-large"
-                : "sorry.too-large"
-                : code < 500 ? "sorry.bad-request" : "sorry.fault");
+        return sorry(model, code == 404 ? "sorry.not-found"
+                : code == 413
+                        ? String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI)).endsWith("/photos")
+                                ? "sorry.photo-large"
+                                : "sorry.too-large"
+                        : code < 500 ? "sorry.bad-request" : "sorry.fault");
     }
 
     @ExceptionHandler({NoSuchBook.class, MethodArgumentTypeMismatchException.class})

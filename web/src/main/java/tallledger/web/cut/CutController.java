@@ -1,11 +1,9 @@
 package tallledger.web.cut;
 
-import tallledger.core.reading.SurfaceSpeed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.math.MathContext;
-import tallledger.core.evidence.InUnit;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
@@ -22,11 +20,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.SurveyEntries;
@@ -80,7 +80,8 @@ class CutController {
         LengthUnit unit = survey.folded().machine().unit();
         return entries.write(survey, typed, response,
                 () -> typed.attempt("diameter", () -> SurveyEntries.cut(survey.by(clock, typed.get("author")), CutMade.typed(said, unit),
-                        unit)), (now, back, submission) -> page(now, back, submission, model), entry -> "redirect:/surveys/" + id + "/run");
+                        unit)),
+                (now, back, submission) -> page(now, back, submission, model), entry -> "redirect:/surveys/" + id + "/run");
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {
@@ -98,7 +99,7 @@ class CutController {
         Optional<TestCut> cut = job.map(j -> TestCut.of(j, machine.speeds(), machine.motor()));
         cut.flatMap(c -> c.ways().stream().findFirst()).filter(way -> !typed.isSent("rpm"))
                 .ifPresent(way -> typed.set("rpm", new BigDecimal(way.rpm()).round(new MathContext(4))
-                .stripTrailingZeros().toPlainString()));
+                        .stripTrailingZeros().toPlainString()));
         model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("says", cut.map(c -> InUnit.of(c.says(machine.unit()), machine.unit())).orElse(null));
         model.addAttribute("train", machine.train());
@@ -128,13 +129,14 @@ class CutController {
                 .doubleValue()
                 : kind.flatMap(k -> material.map(m -> (double) m.speed(k))).orElse(1.0));
         Optional<Double> force = typed.attempt("force", () -> typed.has("force") ? figure(typed.get("force")) * (unit == LengthUnit.INCH
-                ? HORSEPOWER : 1)
+                ? HORSEPOWER
+                : 1)
                 : material.map(m -> (double) m.force()).orElse(1.0));
         if (!typed.isClean() || Stream.of(kind, material, diameter, feed, depth, width, speed, force).anyMatch(Optional::isEmpty)) {
             return Optional.empty();
         }
         return typed.attempt("diameter", () -> new Job(kind.get(), diameter.get(), speed.get(), feed.get(), depth.get(), width.get(),
-                        force.get()));
+                force.get()));
     }
 
     /** A horsepower for a cubic inch a minute, N/mm². */

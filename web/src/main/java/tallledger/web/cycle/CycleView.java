@@ -7,12 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
+import tallledger.core.evidence.Values;
+import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
-import tallledger.core.evidence.Values;
-import tallledger.core.evidence.WatchedCycle;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
@@ -78,7 +78,7 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
 
     private static String window(Optional<CycleScript.Window> window, Words words) {
         return window.map(w -> " " + (w.isOpen() ? words.say("cycle.window-least", w.least(), w.whose())
-                        : words.say("cycle.window", w.least(), w.most(), w.whose()))).orElse("");
+                : words.say("cycle.window", w.least(), w.most(), w.whose()))).orElse("");
     }
 
     static String name(String event, boolean own, Words words) {
@@ -97,7 +97,7 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
                 from = -1;
             }
             drawn.add(new Line(name(line.event(), own, words), FIRST + drawn.size() * PITCH, line.at().map(a -> place(a.doubleValue(), end))
-                            .orElse(-1.0),
+                    .orElse(-1.0),
                     from < 0 ? -1 : Math.min(place(before + from, end), WIDTH - 4),
                     from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
                     line.verdict() == CycleResult.Verdict.RIGHT, line.hazard(), says(line, words)));

@@ -15,13 +15,13 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import tallledger.core.coverage.School;
+import tallledger.core.family.Phase;
 import tallledger.core.house.HouseChange;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.kit.KitItem.State;
 import tallledger.core.price.Background;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted.Kind;
-import tallledger.core.family.Phase;
 import tallledger.core.survey.Event.Camera.What;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
@@ -108,7 +108,7 @@ class DemoData implements SmartInitializingSingleton {
             String due) {
         HouseGauge gauge = HouseGauge.typed(houses.book().nextGauge(), kind,
                 Map.of("name", name, "resolution", resolution, "calibration", calibration, "repeatability", repeatability,
-                "certificate", certificate, "due", due));
+                        "certificate", certificate, "due", due));
         houses.change(new HouseChange.GaugeListed(gauge, "in the workshop’s bag"), SURVEYOR, Submission.fresh(houses.head()));
         return gauge;
     }
@@ -125,7 +125,8 @@ class DemoData implements SmartInitializingSingleton {
                 .start(Kind.CHUCK, "250", "1600", "").steps(Phase.FIRST_START).runs(10).steps(Phase.MOVEMENT).carrying(level)
                 .step("bed-straight").carrying()
                 .cut("kind", "TURNING", "material", "STEEL", "tool", "carbide, r 0.8", "diameter", "40 mm", "feed", "0.2 mm", "depth",
-                        "0.5 mm", "rpm", "500").step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
+                        "0.5 mm", "rpm", "500")
+                .step("turn-parallel").kit("three-jaw chuck", State.SEEN, "the pattern shop", "", "", "", "")
                 .kit("four-jaw chuck", State.MISSING, "the pattern shop", "", "260", "", "")
                 .kit("travelling steady", State.AWAITED, "the pattern shop", "", "120", "2026-06-15", "lies in the other shed")
                 .kit("faceplate 300", State.MISSING, "", "faceplate", "140", "", "").kit("faceplate 400", State.SEEN, "", "faceplate", "",
@@ -154,7 +155,8 @@ class DemoData implements SmartInitializingSingleton {
         survey(all, 6, rest[1], 3, "rebuilder").prices("7800", "8000", Background.REBUILT_WITH_PAPERS).plan(School.EVERY_GEAR, "")
                 .steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)
                 .carrying(indicator).temperatures("20.5", "21.0").steps(Phase.SPINDLE, Phase.MOVEMENT, Phase.TRAVELS, Phase.ACCURACY,
-                        Phase.TEST_CUT).kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
+                        Phase.TEST_CUT)
+                .kit("warranty", State.SEEN, "the rebuilder", "", "", "2027-05-31", "parts and labour");
         survey(all, 7, rest[2], 45, "buyer").prices("6500", "", Background.IN_DAILY_USE).plan(School.MY_MINUTES, "45").steps(Phase.STANDING)
                 .start(Kind.NOTHING, "", "", "").runs(6).steps(Phase.ACCURACY).pass("mill-cut", "no time left");
         survey(all, 8, rest[3], 50, "buyer").prices("5200", "6000", Background.STOOD_IDLE).plan(School.EVERY_GEAR, "")

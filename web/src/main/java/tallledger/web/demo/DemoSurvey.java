@@ -9,26 +9,26 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
-import tallledger.core.gauge.Gauge;
-import tallledger.core.gauge.Grade;
-import tallledger.core.house.HouseGauge;
 import tallledger.core.coverage.School;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.Route;
-import tallledger.core.ledger.By;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Grade;
+import tallledger.core.house.HouseGauge;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
-import tallledger.core.evidence.DriveCheck;
-import tallledger.core.family.Phase;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
-import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
@@ -127,7 +127,7 @@ final class DemoSurvey {
     DemoSurvey start(Mounted.Kind kind, String diameter, String rpm, String surface) {
         Mounted mounted = Mounted.parse(kind, diameter, rpm, surface, "", LengthUnit.MM);
         write(90, SurveyEntries.startConfirmed(by(), survey().basis(),
-                        simulated.description().family().traits().startChecks(simulated.description()), mounted));
+                simulated.description().family().traits().startChecks(simulated.description()), mounted));
         return this;
     }
 
@@ -169,7 +169,7 @@ final class DemoSurvey {
         SimulatedMachine.Answer answer = simulated.answer(step, ledger.rules(), random);
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
         write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis().with(with(step)), answer.flagged(),
-                        confirmed, answer.remark()));
+                confirmed, answer.remark()));
     }
 
     private Optional<Gauge> with(Step step) {

@@ -50,7 +50,7 @@ class DrawingsController {
         Optional<Drawing> drawing = drawings.of(shelves.survey(id)).stream().filter(d -> d.name().equals(name)).findFirst();
         return drawing.map(d -> ResponseEntity.ok().contentType(type)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + "-" + d.name() + "." + kind + "\"")
-                        .body(made.apply(d)))
+                .body(made.apply(d)))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }
 }

@@ -57,7 +57,7 @@ class EntriesController {
 
     @PostMapping("/strike")
     String strike(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                  HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, "reason", () -> SurveyEntries.strike(survey.by(clock, typed.get("author")),
@@ -66,7 +66,7 @@ class EntriesController {
 
     @PostMapping("/remark")
     String remark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                  HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, "text",
@@ -74,8 +74,8 @@ class EntriesController {
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {
-        return entries.write(survey, typed, response, () -> typed.attempt(field, read), (now, said, submission) ->
-                        page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", "", ""), model),
+        return entries.write(survey, typed, response, () -> typed.attempt(field, read),
+                (now, said, submission) -> page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", "", ""), model),
                 entry -> "redirect:/surveys/" + survey.id() + "/entries");
     }
 

@@ -1,6 +1,5 @@
 package tallledger.web.entries;
 
-import tallledger.web.words.WebReason;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -9,6 +8,7 @@ import java.util.stream.IntStream;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
 /**
@@ -66,9 +66,10 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
 
     /** How much of the ledger this is. */
     public Reason says(int all) {
-        return chosen < all ? Reason.of(WebReason.ENTRIES_SHOWN, lines.size(), chosen, all) : lines.size() < all
-                ? Reason.of(WebReason.ENTRIES_PAGE, lines.size(), all)
-                : Reason.of(WebReason.ENTRIES_ALL, all);
+        return chosen < all ? Reason.of(WebReason.ENTRIES_SHOWN, lines.size(), chosen, all)
+                : lines.size() < all
+                        ? Reason.of(WebReason.ENTRIES_PAGE, lines.size(), all)
+                        : Reason.of(WebReason.ENTRIES_ALL, all);
     }
 
     private static Optional<Integer> number(String typed) {

@@ -36,7 +36,7 @@ import tallledger.web.words.Words;
  * @param then      how it was judged when it was written, where by what holds now it is something else; else empty
  */
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
-                        boolean strikable, String hash, String stray, String then) {
+        boolean strikable, String hash, String stray, String then) {
 
     private static final int LONGEST_RAW = 300;
     private static final DateTimeFormatter ELSEWHERE = DateTimeFormatter.ofPattern("d MMM HH:mm:ss z", Locale.ENGLISH);
@@ -53,10 +53,13 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
-            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?" : time(entry) + films.at(entry)
-                            .map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""), entry.by().author().written(),
+            lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?"
+                    : time(entry) + films.at(entry)
+                            .map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""),
+                    entry.by().author().written(),
                     kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words)
-                    + from(entry, words), by,
+                            + from(entry, words),
+                    by,
                     open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray,
                     Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
         }

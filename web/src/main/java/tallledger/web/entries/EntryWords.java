@@ -1,25 +1,25 @@
 package tallledger.web.entries;
 
-import tallledger.core.evidence.FieldUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.price.Stakes;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
+import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
-import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Survey;
 import tallledger.web.runsheet.StepMargin;
 import tallledger.web.words.Words;
@@ -117,7 +117,7 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
         LengthUnit unit = event.basis().map(Basis::unit).orElse(survey.machine().identity().unit());
         survey.steps().step(event.step())
                 .ifPresentOrElse(step -> parts.addAll(StepMargin.line(step.recording(), event.typed(), unit, survey.rules(), words)),
-                () -> event.typed().values().stream().sorted().forEach(parts::add));
+                        () -> event.typed().values().stream().sorted().forEach(parts::add));
         parts.add(event.remark());
         return joined(parts);
     }
@@ -201,8 +201,9 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
         List<String> parts = new ArrayList<>(List.of(words.of(Mounted.Kind.valueOf(m.text("kind")))));
         parts.add(m.text("diameter").isEmpty() ? "" : words.say("entry.mounted-diameter", withUnit(m.text("diameter"), bare.symbol())));
         parts.add(m.text("markedRpm").isEmpty() ? "" : words.say("entry.mounted-rpm", m.text("markedRpm")));
-        parts.add(m.text("markedMs").isEmpty() ? "" : words.say("entry.mounted-marked",
-                withUnit(m.text("markedMs"), FieldUnit.WHEEL.in(bare))));
+        parts.add(m.text("markedMs").isEmpty() ? ""
+                : words.say("entry.mounted-marked",
+                        withUnit(m.text("markedMs"), FieldUnit.WHEEL.in(bare))));
         parts.add(m.text("askedOf").isEmpty() ? "" : words.say("entry.mounted-asked", m.text("askedOf")));
         return "; " + words.say("entry.mounted", parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(", ")));
     }

@@ -3,9 +3,9 @@ package tallledger.web.faults;
 import java.util.Comparator;
 import java.util.List;
 import tallledger.core.blame.Check;
-import tallledger.core.survey.Fault;
-import tallledger.core.family.Part;
 import tallledger.core.evidence.Severity;
+import tallledger.core.family.Part;
+import tallledger.core.survey.Fault;
 import tallledger.core.verdict.Finding;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
@@ -38,13 +38,13 @@ public record FaultView(String name, String key, Severity severity, String says,
         Severity severity = own.stream().map(Finding::severity).min(Comparator.naturalOrder()).orElse(null);
         return new FaultView(name, fault.task().key(), severity, says, fault.state(), fault.history(), fault.system().orElse(null),
                 fault.system().map(s -> Check.cheapestFirst(table, s.name())).orElse(List.of()), fault.system()
-                .map(s -> again(survey, s, words)).orElse(""));
+                        .map(s -> again(survey, s, words)).orElse(""));
     }
 
     /** Every step of the system that has a record: it would prove nothing after the repair. */
     private static String again(Survey survey, Part.System system, Words words) {
         return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest()
-                        .containsKey(step.id()))
+                .containsKey(step.id()))
                 .map(step -> words.say(step.name())).toList());
     }
 }

@@ -1,6 +1,5 @@
 package tallledger.web.faults;
 
-import tallledger.core.reason.CommonReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -15,11 +14,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.ledger.Draft;
-import tallledger.core.motion.AxisId;
-import tallledger.core.reason.Reason;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
+import tallledger.core.ledger.Draft;
+import tallledger.core.motion.AxisId;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.SurveyWriter;
@@ -87,7 +87,7 @@ class FaultsController {
             typed.refuse("part", Reason.of(CommonReason.CHOICE_UNKNOWN));
         }
         return part.flatMap(p -> typed.attempt("what", () -> SurveyEntries.repaired(survey.by(clock, typed.get("author")), p,
-                        typed.get("what"))));
+                typed.get("what"))));
     }
 
     /** What the form's choice stands for: a system some step names, or an element of the drive; empty for anything else. */
@@ -110,13 +110,13 @@ class FaultsController {
     private static String written(Part part) {
         return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis().map(AxisId::written).orElse(""))
                 .orElseGet(() -> part.mechanism().map(m -> MECHANISM + "|" + m.stage()).orElseGet(() -> part.position()
-                .map(p -> p.stage() + "|" + p.label()).orElseThrow()));
+                        .map(p -> p.stage() + "|" + p.label()).orElseThrow()));
     }
 
     private String named(Part part, Survey survey) {
         return part.system().map(s -> words.say(s.words(survey.core().machine().fitOut())))
                 .orElseGet(() -> part.mechanism().map(m -> words.say("page.mechanism", m.stage()))
-                .orElseGet(() -> part.ofDrive().orElseThrow()));
+                        .orElseGet(() -> part.ofDrive().orElseThrow()));
     }
 
     private String page(Survey survey, Typed typed, Submission submission, Model model) {

@@ -1,6 +1,5 @@
 package tallledger.web.fitout;
 
-import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
@@ -13,11 +12,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.family.Catalogue;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.Step;
+import tallledger.core.ledger.LedgerReason;
 import tallledger.core.motion.Axis;
 import tallledger.core.reason.Reason;
-import tallledger.core.family.Catalogue;
-import tallledger.core.family.Step;
 import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;

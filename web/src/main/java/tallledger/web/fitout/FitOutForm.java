@@ -1,6 +1,5 @@
 package tallledger.web.fitout;
 
-import tallledger.core.family.FamilyReason;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -10,6 +9,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tallledger.core.drive.OtherSpeed;
 import tallledger.core.family.Family;
+import tallledger.core.family.FamilyReason;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
 import tallledger.core.motion.Axis;
@@ -46,7 +46,7 @@ public final class FitOutForm {
         typed.all("feature").forEach(name -> Stream.of(Feature.values()).filter(f -> f.name().equals(name)).forEach(features::add));
         Optional<SupplyPlate> supply = typed.attempt("volts",
                 () -> SupplyPlate.parse(typed.get("volts"), typed.get("hertz"), typed.wholeOr("phases", 3),
-                typed.get("supplyKilowatts"), typed.get("amperes"), typed.holds("heavyStart", "yes")));
+                        typed.get("supplyKilowatts"), typed.get("amperes"), typed.holds("heavyStart", "yes")));
         Optional<FitOut.Chart> chart = chart(typed, unit);
         typed.attempt("otherSpeeds", () -> OtherSpeed.parse(typed.get("otherSpeeds")));
         if (!typed.isClean() || supply.isEmpty()) {
@@ -79,9 +79,10 @@ public final class FitOutForm {
                     : Axis.Role.named(name);
             taken.add(id);
             return Optional.of(new Axis(id, role, name, typed.get(row + ".minus"), typed.get(row + ".plus"), abilities,
-                            typed.get(row + ".travel").strip(),
+                    typed.get(row + ".travel").strip(),
                     new Axis.Rates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(),
-                            typed.get(row + ".rapid").strip())).checked(unit));
+                            typed.get(row + ".rapid").strip()))
+                    .checked(unit));
         } catch (Refused refused) {
             String field = refused.field().map(f -> f.equals("ways") ? "minus" : f).orElse("name");
             typed.refuse(row + "." + field, refused.reason());
@@ -100,9 +101,8 @@ public final class FitOutForm {
 
     /** Writes it as a person would have typed it, over what stood there. */
     public static void write(FitOut fitOut, Typed typed) {
-        typed.names().stream().filter(name ->
-                        name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes"
-                        + "|leadScrew|factors|promised|reach|buyable|otherSpeeds"))
+        typed.names().stream().filter(name -> name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes"
+                + "|leadScrew|factors|promised|reach|buyable|otherSpeeds"))
                 .forEach(typed::remove);
         typed.set("axisRows", String.valueOf(fitOut.axes().size() + 1));
         for (int i = 0; i < fitOut.axes().size(); i++) {

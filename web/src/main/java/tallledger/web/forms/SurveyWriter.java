@@ -1,7 +1,5 @@
 package tallledger.web.forms;
 
-import tallledger.web.words.WebReason;
-import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
@@ -10,6 +8,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Books;
 import tallledger.web.record.MovedOn;
@@ -17,6 +16,7 @@ import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 
 /**
  * Writes what a form says into a survey's book, the same way for every form: pressed twice it writes once; nonsense and a missing

@@ -1,8 +1,5 @@
 package tallledger.web.forms;
 
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.evidence.InUnit;
-import tallledger.core.reason.CommonReason;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +8,10 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
+import tallledger.core.evidence.InUnit;
 import tallledger.core.ledger.PlainText;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 

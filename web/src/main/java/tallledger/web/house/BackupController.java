@@ -53,17 +53,17 @@ class BackupController {
     String begin() {
         String name = NAME.format(clock.instant().atZone(ZoneId.systemDefault()));
         return works.answer(works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup",
-                        progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
-            @Override
-            public void copies() {
-                progress.at(0.1, Reason.of(WebReason.WORK_BACKUP_COPY));
-            }
+                progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
+                    @Override
+                    public void copies() {
+                        progress.at(0.1, Reason.of(WebReason.WORK_BACKUP_COPY));
+                    }
 
-            @Override
-            public void packs(double share) {
-                progress.at(0.5 + share / 2, Reason.of(WebReason.WORK_BACKUP_PACK));
-            }
-        }), name, MediaType.parseMediaType("application/zip"))));
+                    @Override
+                    public void packs(double share) {
+                        progress.at(0.5 + share / 2, Reason.of(WebReason.WORK_BACKUP_PACK));
+                    }
+                }), name, MediaType.parseMediaType("application/zip"))));
     }
 
     @PostMapping("/house/backup")

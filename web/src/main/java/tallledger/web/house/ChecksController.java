@@ -1,6 +1,5 @@
 package tallledger.web.house;
 
-import tallledger.core.house.HouseReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -23,6 +22,7 @@ import tallledger.core.blame.Check;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.StageKind;
 import tallledger.core.house.HouseChange;
+import tallledger.core.house.HouseReason;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -92,7 +92,8 @@ class ChecksController {
             Optional<Check> was = typed.get("row").equals(NEW) ? Optional.empty() : Optional.of(was(typed));
             return new HouseChange.Row(was, out ? Optional.empty()
                     : Optional.of(ChecksTable.row(typed.get("about"), typed.get("element"), typed.get("what"), typed.get("low"),
-                    typed.get("likely"), typed.get("high"))), typed.get("reason"));
+                            typed.get("likely"), typed.get("high"))),
+                    typed.get("reason"));
         }, (said, submission, found) -> page(model, said, submission), "/house/checks#table");
     }
 

@@ -1,7 +1,5 @@
 package tallledger.web.house;
 
-import tallledger.core.house.HouseReason;
-import tallledger.core.reason.CommonReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
@@ -17,13 +15,15 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.family.Catalogue;
 import tallledger.core.house.HouseChange;
+import tallledger.core.house.HouseReason;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.family.Catalogue;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
@@ -66,7 +66,7 @@ class HouseController {
         List<String> figures = rule.get().shape().figures();
         String what = String.join(" ", figures.stream().map(f -> typed.get(f).strip()).toList());
         return house.write(typed, response, what, true, () -> new HouseChange.Ruled(rule.get(), figures(typed, rule.get()),
-                        typed.get("reason")),
+                typed.get("reason")),
                 (said, submission, found) -> numbers(model, rule, said, submission, found), "/house?rule=" + name + "#rule-" + name);
     }
 
@@ -79,7 +79,7 @@ class HouseController {
             String text = typed.get(name).strip();
             try {
                 figures.add(TypedNumber.parse(!unit.isEmpty() && text.endsWith(unit) ? text.substring(0, text.length() - unit.length())
-                                : text).value());
+                        : text).value());
             } catch (Refused refused) {
                 throw refused.at(name);
             }

@@ -1,7 +1,5 @@
 package tallledger.web.house;
 
-import tallledger.web.words.WebReason;
-import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -9,6 +7,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.house.House;
 import tallledger.core.house.HouseChange;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -16,6 +15,7 @@ import tallledger.web.record.Houses;
 import tallledger.web.record.MovedOn;
 import tallledger.web.record.NotKept;
 import tallledger.web.record.Submission;
+import tallledger.web.words.WebReason;
 
 /**
  * Writes a change of the house, the same way for each of its forms. What it would do is looked at first: what is saved is what was

@@ -1,6 +1,5 @@
 package tallledger.web.house;
 
-import tallledger.core.house.HouseReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -20,17 +19,18 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.StageKind;
+import tallledger.core.family.Catalogue;
+import tallledger.core.house.HouseChange;
+import tallledger.core.house.HouseReason;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
-import tallledger.core.coverage.Symptom;
-import tallledger.core.family.Catalogue;
-import tallledger.core.drive.StageKind;
-import tallledger.core.house.HouseChange;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.RepairsTable;
 import tallledger.web.record.Houses;
+import tallledger.web.record.RepairsTable;
 import tallledger.web.record.Submission;
 import tallledger.web.words.Words;
 
@@ -97,8 +97,9 @@ class RepairsController {
             Optional<Repair> was = typed.get("row").equals(NEW) ? Optional.empty() : Optional.of(was(typed));
             return new HouseChange.RepairRow(was, out ? Optional.empty()
                     : Optional.of(RepairsTable.row(typed.get("about"), typed.get("element"), typed.get("what"),
-                    List.of(typed.get("hoursLow"), typed.get("hoursLikely"), typed.get("hoursHigh")),
-                    List.of(typed.get("partsLow"), typed.get("partsLikely"), typed.get("partsHigh")))), typed.get("reason"));
+                            List.of(typed.get("hoursLow"), typed.get("hoursLikely"), typed.get("hoursHigh")),
+                            List.of(typed.get("partsLow"), typed.get("partsLikely"), typed.get("partsHigh")))),
+                    typed.get("reason"));
         }, (said, submission, found) -> page(model, said, submission), "/house/repairs#table");
     }
 
@@ -122,7 +123,7 @@ class RepairsController {
         return Stream.of(Symptom.values()).filter(s -> s.name().equals(about)).findFirst().map(words::of)
                 .orElseGet(() -> Repair.ABOUT.contains(about) ? words.say("repair-about." + about)
                         : Catalogue.systems().contains(about) ? words.say("system." + about.replace(' ', '-'))
-                        : words.say("repair-about.step", about));
+                                : words.say("repair-about.step", about));
     }
 
     private Row row(int at, Repair repair) {

@@ -62,7 +62,8 @@ public class Instruments {
                     survey.rules(), seed(survey, task));
             return task.route().isPresent() || machine.get()
                     .answer(task.step().orElseThrow(), survey.rules(), new java.util.Random(instrument.seed())).values().containsKey(field)
-                    ? Optional.of(instrument) : Optional.empty();
+                            ? Optional.of(instrument)
+                            : Optional.empty();
         }
         return line.map(l -> l.reading(kind.get()));
     }

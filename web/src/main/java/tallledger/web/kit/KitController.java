@@ -20,12 +20,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.kit.KitItem;
 import tallledger.core.evidence.InUnit;
+import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
-import tallledger.core.survey.Worths;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.Worths;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -77,7 +77,7 @@ class KitController {
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
                 () -> SurveyEntries.kit(survey.by(clock, typed.get("author")),
                         KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
-                        typed.get("cost"), typed.get("until"), typed.get("note"), typed.get("count"), typed.get("warranty"))))));
+                                typed.get("cost"), typed.get("until"), typed.get("note"), typed.get("count"), typed.get("warranty"))))));
     }
 
     /** One key: the item as it stands, with only its state changed. */
@@ -87,11 +87,11 @@ class KitController {
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class)
                 .flatMap(state -> typed.attempt("name", () -> {
-            KitItem known = survey.steps().kit().named(typed.get("name"))
-                    .orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
-            return SurveyEntries.kit(survey.by(clock, typed.get("author")),
-                    known.in(state));
-        })));
+                    KitItem known = survey.steps().kit().named(typed.get("name"))
+                            .orElseGet(() -> KitItem.parse(typed.get("name"), state, "", "", "", "", ""));
+                    return SurveyEntries.kit(survey.by(clock, typed.get("author")),
+                            known.in(state));
+                })));
     }
 
     @PostMapping("/lift")
@@ -100,8 +100,8 @@ class KitController {
         Typed typed = Typed.of(fields);
         return write(survey, typed, model, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
-                Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy"),
-                        survey.core().machine().unit()))));
+                        Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy"),
+                                survey.core().machine().unit()))));
     }
 
     private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
@@ -126,7 +126,7 @@ class KitController {
         model.addAttribute("usual", usual);
         model.addAttribute("lift",
                 survey.steps().lift().map(l -> InUnit.of(l.what().says(survey.rules()), survey.folded().machine().unit()))
-                .orElse(Lift.unknown()));
+                        .orElse(Lift.unknown()));
         model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
         model.addAttribute("states", KitItem.State.values());
         model.addAttribute("typed", typed);

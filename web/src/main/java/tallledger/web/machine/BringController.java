@@ -42,7 +42,8 @@ import tools.jackson.databind.json.JsonMapper;
 @RequestMapping("/machines")
 class BringController {
 
-    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
+    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() {
+    };
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Shelves shelves;

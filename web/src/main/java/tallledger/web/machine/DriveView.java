@@ -37,7 +37,7 @@ import tallledger.web.words.Figures;
  * @param noPower why some speed has no power beside it, though the motor's is known
  */
 public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<RangeLine> ranges, List<String> overlaps, List<String> gaps,
-                        List<SameLine> same, List<PlateRemark> remarks, List<Factors> factors, Optional<Reason> noPower, Units units) {
+        List<SameLine> same, List<PlateRemark> remarks, List<Factors> factors, Optional<Reason> noPower, Units units) {
 
     private static final MathContext SHOWN = new MathContext(3);
 
@@ -93,7 +93,8 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
         return new DriveView(RayChartView.plain(table),
                 table.counted().stream().map(speed -> line(table, speed, motor, units)).toList(),
                 ranges.ranges().stream().map(r -> new RangeLine(train.name(r.sweep()), shown(r.speeds().low()), shown(r.speeds().high())))
-                .toList(), spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m, units)).orElse(List.of()),
+                        .toList(),
+                spans(ranges.overlaps()), spans(ranges.gaps()), motor.map(m -> same(table, m, units)).orElse(List.of()),
                 Stream.concat(check.remarks().stream(), StageCheck.of(table).stream()).toList(), factors(check),
                 motor.flatMap(m -> noPower(table, m)), units);
     }
@@ -127,7 +128,8 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
             List<Optional<Double>> factors = check.factors().factors(l);
             String text = String.join(", ", java.util.stream.IntStream.range(1, factors.size()).filter(p -> factors.get(p).isPresent())
                     .mapToObj(p -> levers.get(l).positions().get(p) + " is " + shown(factors.get(p).get()) + " × "
-                            + levers.get(l).positions().get(0)).toList());
+                            + levers.get(l).positions().get(0))
+                    .toList());
             return new Factors(levers.get(l).name(), text);
         }).filter(f -> !f.text().isEmpty()).toList();
     }

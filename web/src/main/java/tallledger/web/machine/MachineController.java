@@ -1,7 +1,5 @@
 package tallledger.web.machine;
 
-import tallledger.web.words.WebReason;
-import tallledger.core.ledger.LedgerReason;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
@@ -28,31 +26,33 @@ import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.MovedBy;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.StageKind;
-import tallledger.core.machine.Claim;
 import tallledger.core.family.Family;
-import tallledger.core.gauge.Grade;
 import tallledger.core.family.FitOut;
-import tallledger.core.machine.MachineDescription;
 import tallledger.core.family.StartingDescription;
+import tallledger.core.gauge.Grade;
+import tallledger.core.ledger.LedgerReason;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.web.fitout.FitOutForm;
 import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
-import tallledger.web.record.LastAsked;
 import tallledger.web.record.Houses;
+import tallledger.web.record.LastAsked;
 import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
+import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
 /** The Machine screen: what it is, what is said of it, its drive and plate. */
@@ -133,8 +133,9 @@ class MachineController {
     private PlateCheck plateCheck(Typed typed, String prefix) {
         Typed own = typed.withoutErrors();
         List<Lever> levers = MachineForm.levers(own, prefix);
-        return levers.isEmpty() ? null : (prefix.equals(PlateGrid.THREAD) ? threadChecks : feedChecks)
-                .of(MachineForm.plateSoFar(own, levers, prefix));
+        return levers.isEmpty() ? null
+                : (prefix.equals(PlateGrid.THREAD) ? threadChecks : feedChecks)
+                        .of(MachineForm.plateSoFar(own, levers, prefix));
     }
 
     /** The machine as far as it is typed; empty while family, drive or axes make no sense. */
@@ -210,7 +211,7 @@ class MachineController {
 
     @PostMapping("/{id}")
     String change(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                  HttpServletResponse response) {
+            HttpServletResponse response) {
         return save(Optional.of(shelves.machine(id)), Typed.of(fields), model, response);
     }
 
@@ -236,7 +237,8 @@ class MachineController {
             List<String> keys = new ArrayList<>();
             MachineForm.tied(typed.get(row))
                     .forEach(name -> names.entrySet().stream().filter(e -> e.getValue().equals(name) || e.getKey().equals(name)).findFirst()
-                    .ifPresentOrElse(e -> keys.add(e.getKey()), () -> typed.refuse(row, Reason.of(WebReason.CLAIM_STEP_UNKNOWN, name))));
+                            .ifPresentOrElse(e -> keys.add(e.getKey()),
+                                    () -> typed.refuse(row, Reason.of(WebReason.CLAIM_STEP_UNKNOWN, name))));
             if (!typed.isWrong(row)) {
                 typed.set(row, String.join("; ", keys));
             }
@@ -279,7 +281,8 @@ class MachineController {
             case "moreAxes" -> typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + 2));
             case "usual" -> MachineForm.usual(typed);
             case "split" -> MachineForm.split(typed, axes(machine, typed));
-            default -> { }
+            default -> {
+            }
         }
         List<Lever> levers = MachineForm.leversSoFar(typed);
         if (what.equals("unread")) {
@@ -320,7 +323,8 @@ class MachineController {
         model.addAttribute("tiedNames", names);
         model.addAttribute("tied", IntStream.range(0, MachineForm.claimRows(typed))
                 .mapToObj(i -> MachineForm.tied(typed.get("claim" + i + ".testedBy")).stream().map(key -> names.getOrDefault(key, key))
-                .collect(Collectors.joining("; "))).toList());
+                        .collect(Collectors.joining("; ")))
+                .toList());
         model.addAttribute("rows", IntStream.range(0, FitOutForm.rows(typed)).boxed().toList());
         Set<String> open = openParts(typed, Boolean.TRUE.equals(model.getAttribute("folded")));
         model.addAttribute("openParts", open);

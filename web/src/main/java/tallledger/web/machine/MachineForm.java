@@ -1,8 +1,5 @@
 package tallledger.web.machine;
 
-import tallledger.core.reason.CommonReason;
-import tallledger.web.words.WebReason;
-import tallledger.core.drive.DriveReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -11,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import tallledger.core.drive.DriveReason;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Exclusion;
 import tallledger.core.drive.MotorRating;
@@ -21,27 +19,29 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
+import tallledger.core.family.StartingDescription;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.ClaimText;
-import tallledger.core.motion.FeedPlate;
-import tallledger.core.motion.ThreadPlate;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.family.StartingDescription;
 import tallledger.core.motion.Axis;
+import tallledger.core.motion.AxisId;
+import tallledger.core.motion.FeedPlate;
+import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.motion.AxisId;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedNumber;
+import tallledger.core.reason.CommonReason;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.reason.Refused;
 import tallledger.web.fitout.FitOutForm;
 import tallledger.web.forms.Typed;
+import tallledger.web.words.WebReason;
 
 /** The machine form, read into a description and written from one. Everything wrong is collected at its field. */
 final class MachineForm {
@@ -169,8 +169,8 @@ final class MachineForm {
                 ? typed.attempt("efficiency", () -> TypedNumber.parsePositive(typed.get("efficiency")).value().movePointLeft(2))
                 : Optional.of(rules.share(Rule.EFFICIENCY));
         LengthUnit unit = typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
-        return law.isEmpty() || efficiency.isEmpty() ? Optional.empty() : typed.attempt("kilowatts", () ->
-                new MotorRating(Power.parse(typed.get("kilowatts"), unit), law.get(), efficiency.get()));
+        return law.isEmpty() || efficiency.isEmpty() ? Optional.empty()
+                : typed.attempt("kilowatts", () -> new MotorRating(Power.parse(typed.get("kilowatts"), unit), law.get(), efficiency.get()));
     }
 
     private static Optional<Identity> identity(Typed typed) {
@@ -183,7 +183,7 @@ final class MachineForm {
         return family.flatMap(f -> typed.attempt("name", () -> new Identity(typed.get("name"), typed.get("maker").strip(),
                 typed.get("model").strip(), f, typed.get("serial").strip(), typed.get("year").strip(),
                 typed.get("seenAt").strip(), typed.get("offeredBy").strip(), LengthUnit.valueOf(
-                typed.holds("unit", "INCH") ? "INCH" : "MM"))));
+                        typed.holds("unit", "INCH") ? "INCH" : "MM"))));
     }
 
     private static List<Claim> claims(Typed typed, LengthUnit unit) {

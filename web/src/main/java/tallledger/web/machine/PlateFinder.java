@@ -71,8 +71,9 @@ final class PlateFinder {
 
         /** Sizes as people say them: "3 × 4". */
         public String sizes() {
-            return levers.isEmpty() ? "1" : levers.stream().map(l -> String.valueOf(l.positions().size()))
-                    .collect(Collectors.joining(" × "));
+            return levers.isEmpty() ? "1"
+                    : levers.stream().map(l -> String.valueOf(l.positions().size()))
+                            .collect(Collectors.joining(" × "));
         }
 
         /** What would stand at a cell of its grid. */
@@ -171,7 +172,8 @@ final class PlateFinder {
         }
         List<LeverLine> lines = IntStream.range(0, a.levers().size())
                 .mapToObj(l -> new LeverLine(a.levers().get(l).name(), a.factors().get(l).stream()
-                .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · ")))).toList();
+                        .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · "))))
+                .toList();
         List<LeftOutLine> leftOut = a.leftOut().stream().map(out -> new LeftOutLine(out.typed().typed(), Lever.nameOf(out.at(), a.levers()),
                 out.means().map(Figures::ratio).orElse(""), out.slips().isEmpty() ? "" : Figures.plain(out.slips().get(0).value()),
                 out.slips().isEmpty() ? "" : out.slips().get(0).slip().name())).toList();
@@ -202,7 +204,8 @@ final class PlateFinder {
         PlateCheck check = PlateCheck.ofFeeds(new SpeedPlate(levers, plate, Optional.empty()));
         List<LeverLine> lines = IntStream.range(0, levers.size())
                 .mapToObj(l -> new LeverLine(levers.get(l).name(), check.factors().factors(l).stream()
-                .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · ")))).toList();
+                        .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · "))))
+                .toList();
         Offer offer = new Offer(levers, cells.stream().map(PlateCell::typed).toList(), false, lines, List.of(), PlateGrid.of(levers),
                 Optional.empty());
         return new Found(List.of(offer), 0, check.remarks().stream().filter(r -> r.isDoubt()).map(r -> r.because()).toList());

@@ -1,8 +1,5 @@
 package tallledger.web.machine;
 
-import tallledger.web.forms.CsvRows;
-import tallledger.web.forms.Typed;
-import tallledger.web.words.WebReason;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +7,9 @@ import java.util.stream.IntStream;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Refused;
+import tallledger.web.forms.CsvRows;
+import tallledger.web.forms.Typed;
+import tallledger.web.words.WebReason;
 
 /**
  * A plate pasted from a spreadsheet or CSV: either the grid itself (with or without its heading row and label columns) or a

@@ -1,7 +1,5 @@
 package tallledger.web.machine;
 
-import tallledger.core.drive.DriveReason;
-import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -10,6 +8,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import tallledger.core.drive.DriveReason;
 import tallledger.core.drive.GearPair;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.MovedBy;
@@ -24,6 +23,7 @@ import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.Typed;
+import tallledger.web.words.WebReason;
 
 /**
  * One stage as typed in a row: name, kind, position labels ("A B C"), what each does ("24/48 36/36", may be left empty), how it
@@ -88,7 +88,8 @@ final class StageReader {
             labels(parts[1]).forEach(place -> all.add(new Engaged(parts[0].strip(), place, place)));
         }
         return all.stream().map(e -> all.stream().filter(o -> o.place.equals(e.place)).count() > 1
-                ? new Engaged(e.lever, e.place, e.lever + "-" + e.place) : e).toList();
+                ? new Engaged(e.lever, e.place, e.lever + "-" + e.place)
+                : e).toList();
     }
 
     private static LeverPattern pattern(Typed typed, String row) {
@@ -218,13 +219,16 @@ final class StageReader {
                             + (stage.kind() == StageKind.INVERTER ? " " + trimmed(base) : "")));
             return;
         }
-        typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions()) : stage.levers().stream()
-                .map(lever -> lever + ": "
-                + labelled(stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).toList())
-                .replace(lever + "-", "")).collect(Collectors.joining("; ")));
+        typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions())
+                : stage.levers().stream()
+                        .map(lever -> lever + ": "
+                                + labelled(stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).toList())
+                                        .replace(lever + "-", ""))
+                        .collect(Collectors.joining("; ")));
         boolean anyKnown = stage.positions().stream().anyMatch(p -> !(p.transmission() instanceof Transmission.Unknown));
         typed.set(row + ".values", anyKnown
-                ? stage.positions().stream().map(p -> written(p.transmission())).collect(Collectors.joining(" ")) : "");
+                ? stage.positions().stream().map(p -> written(p.transmission())).collect(Collectors.joining(" "))
+                : "");
     }
 
     private static String labelled(List<Position> positions) {

@@ -6,15 +6,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import tallledger.core.motion.Axis;
-import tallledger.core.motion.Backlash;
-import tallledger.core.motion.FeedReading;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reading.TypedLength;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
+import tallledger.core.motion.Axis;
+import tallledger.core.motion.Backlash;
+import tallledger.core.motion.FeedReading;
+import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.web.pictures.Pen;
@@ -77,8 +77,8 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     public static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
         List<Step> steps = ledger.steps().stream().filter(s -> s.axis().filter(axis.id()::equals).isPresent()).toList();
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
-        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(MotionRecordings.Travelled.class)).map(l ->
-                l.length().mm().doubleValue()).orElse(0.0);
+        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(MotionRecordings.Travelled.class))
+                .map(l -> l.length().mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
         List<Way> ways = ways(ledger, axis, unit, steps, words);
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))
@@ -107,8 +107,8 @@ public record AxisView(String name, String minus, String plus, double claimed, d
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
             ways.add(new Way(step.id().written(), words.shortly("movement." + step.code(), step.name()),
-                            step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words),
-                            FIRST + i / 2 * PITCH, step.code().equals("rapid")));
+                    step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words),
+                    FIRST + i / 2 * PITCH, step.code().equals("rapid")));
         }
         return ways;
     }
@@ -125,8 +125,10 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     private static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {
-        return result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : ledger.isSpared(step)
-                ? "inferred" : "open");
+        return result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed"
+                : ledger.isSpared(step)
+                        ? "inferred"
+                        : "open");
     }
 
     /** Bars at the two ends and the middle, the tallest 40 px. */
@@ -137,7 +139,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         for (int i = 0; i <= last; i++) {
             BigDecimal mean = backlash.stations().get(i).mean();
             bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most,
-                            words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), "mm")));
+                    words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), "mm")));
         }
         return bars;
     }

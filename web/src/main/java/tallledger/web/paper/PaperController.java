@@ -78,10 +78,11 @@ class PaperController {
         String what = step.filter(s -> s.recording().driveCheck().isEmpty())
                 .map(s -> words.say(s.says("do"))).orElse("");
         String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.in(survey.folded().machine().unit(),
-                l.workable(), l.unit()) + AccuracyView.per(s, survey.rules())
+                l.workable(), l.unit())
+                + AccuracyView.per(s, survey.rules())
                         .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, "mm"))).orElse(""))
                 .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r))
-                .map(n -> words.say("figure", n) + " rpm").orElse(""));
+                        .map(n -> words.say("figure", n) + " rpm").orElse(""));
         return new Printed(line.number(), name, what, limit);
     }
 
@@ -140,7 +141,7 @@ class PaperController {
         }
         try {
             return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()),
-                            new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()),
+                    new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()),
                             typed.get("remark" + row).strip()),
                     survey.by(clock, typed.has("author") ? typed.get("author") : "?"), survey.basis(), typed.get("visit").strip()));
         } catch (Refused refused) {

@@ -1,6 +1,5 @@
 package tallledger.web.photos;
 
-import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
@@ -8,6 +7,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.reason.Refused;
+import tallledger.web.words.WebReason;
 
 /** Makes photographs afresh, one at a time: a decoded picture is many times its file, and eight at once were more than the memory. */
 @Component

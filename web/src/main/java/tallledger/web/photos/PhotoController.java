@@ -1,7 +1,5 @@
 package tallledger.web.photos;
 
-import tallledger.core.reason.CommonReason;
-import tallledger.web.words.WebReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -21,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.ledger.Draft;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.SurveyEntries;
@@ -30,6 +29,7 @@ import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
 import tallledger.web.runsheet.SheetPage;
+import tallledger.web.words.WebReason;
 
 /** Photographs: taken in at a step, shown again. What the file is called is never looked at. */
 @Controller
@@ -78,8 +78,9 @@ class PhotoController {
         String caption = typed.has("caption") ? typed.get("caption") : "photograph";
         return typed.isClean() ? typed.attempt("caption",
                 () -> SurveyEntries.photo(survey.by(clock, typed.get("author")), typed.get("step"),
-                List.of(picture.whole().as(Photo.PICTURE), picture.small().as(Photo.SMALL)),
-                picture.width(), picture.height(), caption)) : Optional.empty();
+                        List.of(picture.whole().as(Photo.PICTURE), picture.small().as(Photo.SMALL)),
+                        picture.width(), picture.height(), caption))
+                : Optional.empty();
     }
 
     private static String back(long id, Typed typed) {

@@ -1,6 +1,5 @@
 package tallledger.web.photos;
 
-import tallledger.web.words.WebReason;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.MetadataException;
@@ -23,6 +22,7 @@ import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.ImageOutputStream;
 import tallledger.core.reason.Refused;
 import tallledger.web.record.AttachmentRow;
+import tallledger.web.words.WebReason;
 
 /**
  * A photograph made afresh: decoded by its true type, turned upright, brought to a sensible size and written anew, so that no

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import tallledger.core.price.Offer;
 import tallledger.core.verdict.Money;
-import tallledger.web.words.Words;
 import tallledger.web.pictures.PlotView.Sheet;
+import tallledger.web.words.Words;
 
 /** From the value the reckoning starts from down to the offer, a bar a step, and how far opening and ceiling lie. */
 public final class MoneyWalk {

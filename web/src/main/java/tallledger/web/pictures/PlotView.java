@@ -64,7 +64,7 @@ public record PlotView(int width, int height, List<Stroke> strokes, List<Area> a
 
         public Sheet circle(Pen pen, double x, double y, double r) {
             strokes.add(new Stroke("M" + px(x - r) + " " + px(y) + "a" + px(r) + " " + px(r) + " 0 1 0 " + px(2 * r) + " 0a" + px(r) + " "
-                            + px(r) + " 0 1 0 " + px(-2 * r) + " 0", pen));
+                    + px(r) + " 0 1 0 " + px(-2 * r) + " 0", pen));
             return this;
         }
 

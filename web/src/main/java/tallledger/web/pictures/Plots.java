@@ -23,8 +23,8 @@ import tallledger.core.geometry.FlatFace;
 import tallledger.core.geometry.HotRun;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.geometry.TwoRounds;
-import tallledger.web.pictures.PlotView.Sheet;
 import tallledger.core.reason.LengthUnit;
+import tallledger.web.pictures.PlotView.Sheet;
 
 /** The picture of each way of measuring, much enlarged across; how much is said beside it. */
 public final class Plots {
@@ -278,7 +278,7 @@ public final class Plots {
             double at = Math.log(1 / (f * spacings.bin()));
             if (at <= coarse && at >= fine) {
                 points.add(new double[] {LEFT + (coarse - at) / (coarse - fine) * (WIDTH - LEFT - RIGHT),
-                                floor - spacings.amplitude()[f] / most * 96});
+                        floor - spacings.amplitude()[f] / most * 96});
             }
         }
         sheet.line(Pen.RULE, LEFT, floor, WIDTH - RIGHT, floor).line(Pen.READ, points, false)

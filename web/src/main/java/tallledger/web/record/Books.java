@@ -1,6 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,6 +18,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
+import tallledger.web.words.WebReason;
 
 /**
  * The books of the ledger: reads them, appends to them.
@@ -116,7 +116,7 @@ public class Books {
                 : Chain.firstBreak(have.newest(), more);
         if (have.broken.isEmpty()) {
             broken.ifPresent(b -> LOG.warn("The chain of book {} is broken at entry {}: it opens for reading and takes no entry.", id,
-                            b.sequence()));
+                    b.sequence()));
         }
         Known now = new Known(List.copyOf(all), broken);
         known.put(id, now);

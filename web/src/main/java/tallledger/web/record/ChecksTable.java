@@ -1,6 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringReader;
@@ -16,9 +15,10 @@ import org.apache.commons.csv.CSVRecord;
 import org.springframework.core.io.ClassPathResource;
 import tallledger.core.blame.Check;
 import tallledger.core.coverage.Symptom;
+import tallledger.core.family.Catalogue;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
-import tallledger.core.family.Catalogue;
+import tallledger.web.words.WebReason;
 
 /** The table of checks as CSV, in and out. */
 public final class ChecksTable {
@@ -96,7 +96,7 @@ public final class ChecksTable {
     public static String write(List<Check> checks) {
         StringBuilder csv = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new))
-                        .setRecordSeparator("\n").get())) {
+                .setRecordSeparator("\n").get())) {
             for (Check check : checks) {
                 printer.printRecord(check.about(), check.kind().map(Enum::name).orElse(""), SheetCell.written(check.what()),
                         check.low().toPlainString(),

@@ -1,7 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.core.reason.CommonReason;
-import tallledger.web.words.WebReason;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -16,7 +14,9 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -25,7 +25,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class EntryCodec {
 
-    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
+    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() {
+    };
 
     private final JsonMapper json = JsonMapper.builder().build();
 

@@ -1,6 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -23,6 +22,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
 
 /**
  * The last entry of every book and what it is called, kept in a plain file beside the database: {@code book sequence hash title}, a
@@ -54,9 +54,10 @@ public class Heads {
     public record Missing(long book, String title, int had, int has) {
 
         public Reason says() {
-            return has == 0 ? Reason.of(WebReason.HEADS_BOOK, book, had) : has < had ? Reason.of(WebReason.HEADS_SHORTER, title, book, has,
-                    had)
-                    : Reason.of(WebReason.HEADS_OTHER, title, book, had);
+            return has == 0 ? Reason.of(WebReason.HEADS_BOOK, book, had)
+                    : has < had ? Reason.of(WebReason.HEADS_SHORTER, title, book, has,
+                            had)
+                            : Reason.of(WebReason.HEADS_OTHER, title, book, had);
         }
     }
 

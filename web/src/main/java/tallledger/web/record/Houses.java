@@ -9,8 +9,8 @@ import tallledger.core.house.House;
 import tallledger.core.house.HouseBook;
 import tallledger.core.house.HouseChange;
 import tallledger.core.ledger.By;
-import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Chain;
+import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 
 /** The house's book: there is one. A change is a new entry in it, so that every version a survey was judged by stays. */

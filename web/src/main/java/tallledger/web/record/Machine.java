@@ -36,9 +36,11 @@ public record Machine(long id, int version, MachineDescription description, List
 
     /** One version of its description; empty where it cannot be read, or never was. */
     public Optional<MachineDescription> version(int which) {
-        return which == version ? Optional.of(description) : entry(which)
-                .filter(e -> !strays.containsKey(which) && !e.kind().equals(Shelves.PUT_AWAY) && !e.kind().equals(Shelves.TAKEN_OUT))
-                .map(e -> MachineDescription.from(e.payload()));
+        return which == version ? Optional.of(description)
+                : entry(which)
+                        .filter(e -> !strays.containsKey(which) && !e.kind().equals(Shelves.PUT_AWAY)
+                                && !e.kind().equals(Shelves.TAKEN_OUT))
+                        .map(e -> MachineDescription.from(e.payload()));
     }
 
     /** The entry that put it away; empty while it stands on the shelf. */

@@ -1,6 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringReader;
@@ -15,13 +14,14 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.core.io.ClassPathResource;
+import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.StageKind;
+import tallledger.core.family.Catalogue;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
-import tallledger.core.coverage.Symptom;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Refused;
-import tallledger.core.family.Catalogue;
+import tallledger.web.words.WebReason;
 
 /** The table of repairs as CSV, in and out. */
 public final class RepairsTable {
@@ -67,8 +67,9 @@ public final class RepairsTable {
     private static Repair line(CSVRecord record) {
         try {
             return row(record.get("about"), record.get("element"), SheetCell.read(record.get("repair")), List.of(record.get("hours low"),
-                    record.get("hours likely"), record.get("hours high")), List.of(record.get("parts low"), record.get("parts likely"),
-                    record.get("parts high")));
+                    record.get("hours likely"), record.get("hours high")),
+                    List.of(record.get("parts low"), record.get("parts likely"),
+                            record.get("parts high")));
         } catch (Refused refused) {
             throw Refused.because(WebReason.CHECK_LINE, record.getRecordNumber() + 1, refused.reason());
         } catch (IllegalArgumentException shortLine) {
@@ -111,7 +112,7 @@ public final class RepairsTable {
     public static String write(List<Repair> repairs) {
         StringBuilder csv = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(csv, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new))
-                        .setRecordSeparator("\n").get())) {
+                .setRecordSeparator("\n").get())) {
             for (Repair r : repairs) {
                 printer.printRecord(r.about(), r.element(), SheetCell.written(r.what()), plain(r.hours().low()), plain(r.hours().likely()),
                         plain(r.hours().high()), plain(r.parts().low()), plain(r.parts().likely()), plain(r.parts().high()));

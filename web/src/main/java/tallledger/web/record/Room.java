@@ -1,11 +1,11 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
 import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
 
 /**
  * Room left on the disk. H2 closes itself when a write finds none, so it is looked for before: what is to be written, three times

@@ -155,8 +155,10 @@ class ShelfLines {
             shown.values().stream().flatMap(p -> p.summary().stream()).filter(line -> line.away() == here.away())
                     .forEach(line -> lines.add(0, line));
         }
-        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, waiting > 0 ? ledger.machines() : mapper.all()
-                + beside.size(), unreadable, waiting);
+        return new Shelves.Page(List.copyOf(lines), found, here.page(), pages, waiting > 0 ? ledger.machines()
+                : mapper.all()
+                        + beside.size(),
+                unreadable, waiting);
     }
 
     private Optional<Summary> read(long machine, ShelfRow row) {

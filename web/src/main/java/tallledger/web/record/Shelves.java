@@ -1,9 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.core.drive.Numbering;
-import tallledger.core.reason.CommonReason;
-import tallledger.web.words.WebReason;
-import tallledger.web.words.Words;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
@@ -17,18 +13,20 @@ import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import tallledger.core.ledger.By;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import tallledger.core.drive.Numbering;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
+import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.PlateCell;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.JudgedBy;
@@ -36,6 +34,8 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.Stray;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.ToldRatio;
+import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
 
 /** Machines and surveys, read from their books. A fold is kept as long as its books have not grown. */
 @Component
@@ -181,7 +181,7 @@ public class Shelves {
             Optional<Survey> survey = newest.map(b -> survey(b, machine));
             Place place = new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, survey, words)), Optional.empty());
             return new ShelfLines.Made(place, lines.restsOn(last(machine.entries()), newest.map(BookRow::getId).orElse(null),
-                            survey.map(s -> last(s.entries())).orElse(null)));
+                    survey.map(s -> last(s.entries())).orElse(null)));
         } catch (Unreadable lost) {
             return lost(book, lost.reason());
         } catch (DataAccessException store) {
@@ -344,7 +344,7 @@ public class Shelves {
         }
         int which = version;
         Machine machine = newest.map(description -> new Machine(book.getId(), which, description, entries, Map.copyOf(strays),
-                        books.broken(book)))
+                books.broken(book)))
                 .orElseThrow(() -> new Unreadable(book.getId(),
                         strays.values().stream().findFirst().orElse(Reason.of(CommonReason.STRAY_UNREADABLE))));
         machines.put(book.getId(), new Folded<>(machine.head(), machine));
@@ -391,7 +391,7 @@ public class Shelves {
         return machine.broken().filter(b -> b.sequence() <= fold.judgedBy.version())
                 .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_MACHINE, b.because())))
                 .or(() -> houses.broken().filter(b -> b.sequence() <= fold.rules)
-                .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_HOUSE, b.because()))));
+                        .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_HOUSE, b.because()))));
     }
 
     private Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {

@@ -1,6 +1,5 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
 import java.sql.Connection;
@@ -19,6 +18,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import tallledger.core.reason.Reason;
+import tallledger.web.words.WebReason;
 
 /**
  * The one gate every write goes through, one at a time: is there room, has everybody been told what is missing; then the

@@ -1,9 +1,9 @@
 package tallledger.web.record;
 
-import tallledger.web.words.WebReason;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import tallledger.core.reason.Refused;
+import tallledger.web.words.WebReason;
 
 /**
  * What a form says of itself, so that posting it twice is safe and posting it late is noticed.

@@ -64,7 +64,8 @@ public record Summary(long machine, Identity identity, Optional<Long> survey, Op
                 findings.stream().findFirst().map(f -> new Worst(f.severity(), words.say(f.what()))), findings.size(),
                 speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope,
                 newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken()
-                .or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence), machine.away().isPresent());
+                        .or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence),
+                machine.away().isPresent());
     }
 
     /** Of two equally known, the one somebody ran more of comes first. */

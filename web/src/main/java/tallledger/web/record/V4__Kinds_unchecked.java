@@ -20,8 +20,8 @@ class V4__Kinds_unchecked extends BaseJavaMigration {
     public void migrate(Context context) throws Exception {
         List<String> drops = new ArrayList<>();
         try (Statement look = context.getConnection().createStatement();
-             ResultSet checks = look.executeQuery("select table_name, constraint_name from information_schema.table_constraints"
-                     + " where constraint_type = 'CHECK' and table_schema = 'PUBLIC' and table_name in ('BOOK', 'PHOTO')")) {
+                ResultSet checks = look.executeQuery("select table_name, constraint_name from information_schema.table_constraints"
+                        + " where constraint_type = 'CHECK' and table_schema = 'PUBLIC' and table_name in ('BOOK', 'PHOTO')")) {
             while (checks.next()) {
                 drops.add("alter table " + checks.getString(1) + " drop constraint \"" + checks.getString(2) + "\"");
             }

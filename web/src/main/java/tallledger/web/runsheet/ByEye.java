@@ -1,8 +1,8 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
 import tallledger.core.reason.Reason;
 import tallledger.web.forms.Typed;
+import tallledger.web.words.WebReason;
 
 /** What only an eye or ear can decide is decided by a key that says which way; Enter in a field says neither. */
 final class ByEye {

@@ -7,9 +7,9 @@ import java.util.stream.Stream;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.House;
 import tallledger.core.house.HouseGauge;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.rules.Unit;
@@ -37,8 +37,9 @@ public record GaugeChoice(String id, String name) {
     static List<GaugeChoice> speeds(House house, LocalDate today, Words words) {
         return Stream.of(Method.values()).filter(Method::isShown)
                 .flatMap(m -> Stream.concat(Stream.of(new GaugeChoice(m.name(), words.of(m))),
-                SpeedReading.usual(m).map(house::gauges).orElse(List.of()).stream()
-                .map(own -> new GaugeChoice(m.name() + ":" + own.id(), named(own, LengthUnit.MM, today, words))))).toList();
+                        SpeedReading.usual(m).map(house::gauges).orElse(List.of()).stream()
+                                .map(own -> new GaugeChoice(m.name() + ":" + own.id(), named(own, LengthUnit.MM, today, words)))))
+                .toList();
     }
 
     private static String named(HouseGauge own, LengthUnit unit, LocalDate today, Words words) {

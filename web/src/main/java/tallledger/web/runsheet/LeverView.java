@@ -19,7 +19,7 @@ import tallledger.core.machine.MachineDescription;
  * @param slot      what the lever moves in, as an SVG path
  */
 public record LeverView(String name, List<Place> places, String label, boolean moved, boolean mustStop, String slot, int width,
-                        int height) {
+        int height) {
 
     /** One position of the drawing: the middle of its notch, where its label stands, and whether the lever stands there. */
     public record Place(String label, double x, double y, double labelX, double labelY, boolean here) {
@@ -56,8 +56,9 @@ public record LeverView(String name, List<Place> places, String label, boolean m
             List<String> places = new ArrayList<>(List.of(NEUTRAL));
             stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).forEach(p -> places.add(p.label()));
             String at = lever.equals(in) ? stage.positions().get(here).label() : NEUTRAL;
-            boolean moved = lever.equals(in) ? before.filter(b -> b == here).isEmpty() : was.isEmpty() || was.filter(lever::equals)
-                    .isPresent();
+            boolean moved = lever.equals(in) ? before.filter(b -> b == here).isEmpty()
+                    : was.isEmpty() || was.filter(lever::equals)
+                            .isPresent();
             levers.add(row(lever, places, places.indexOf(at), moved, stage.shifting().mustStop()));
         }
         levers.sort(java.util.Comparator.comparing(l -> l.label.equals(NEUTRAL) ? 0 : 1));

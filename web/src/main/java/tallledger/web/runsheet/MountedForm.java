@@ -1,6 +1,5 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.machine.Identity;
@@ -9,6 +8,7 @@ import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.forms.Typed;
+import tallledger.web.words.WebReason;
 
 /** What the start form says is on the spindle. Each kind has its marks to itself: a chuck's are never read as a faceplate's. */
 final class MountedForm {

@@ -28,7 +28,7 @@ public record PhaseView(Phase phase, List<StepView> lines, long done, long all, 
             Coverage.Counts counts = survey.drive().coverage().counts();
             boolean speeds = steps.size() < standings.size();
             phases.add(new PhaseView(phase, lines, steps.stream().filter(s -> !s.isOpen()).count() + (speeds ? counts.run() : 0),
-                            steps.size() + (speeds ? counts.all() : 0), here));
+                    steps.size() + (speeds ? counts.all() : 0), here));
         });
         return phases;
     }

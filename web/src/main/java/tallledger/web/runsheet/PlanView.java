@@ -1,26 +1,26 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import tallledger.core.family.Phase;
 import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.School;
+import tallledger.core.family.Phase;
+import tallledger.core.family.Step;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.BeyondProof;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SheetPlan;
-import tallledger.core.family.Step;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Task;
 import tallledger.core.survey.Worths;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
 /**
@@ -90,12 +90,12 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
             if (phase == Phase.SPINDLE) {
                 plan.spindle().plan().runs()
                         .forEach(run -> planned.add(new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
-                        minutes(run.seconds()) + worth(survey, words, run.proves().stream().mapToDouble(worths::of).sum()))));
+                                minutes(run.seconds()) + worth(survey, words, run.proves().stream().mapToDouble(worths::of).sum()))));
             }
             survey.steps().open().stream().filter(s -> s.phase() == phase)
                     .forEach(s -> (plan.chosen().contains(s.id()) ? planned : left)
                             .add(new Coming(s.id().written(), words.say(s.name()),
-                            minutes(s.seconds()) + worth(survey, words, worths.of(s)))));
+                                    minutes(s.seconds()) + worth(survey, words, worths.of(s)))));
         }
         var run = plan.spindle().plan().runs().stream().map(r -> r.route()).toList();
         survey.folded().table().counted().stream()
@@ -126,7 +126,8 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         if (speeds) {
             return plan.spindle().plan().runs().stream().limit(SHOWN)
                     .map(run -> new Coming(run.route().key(), survey.folded().machine().train().name(run.route()),
-                    run.proves().isEmpty() ? words.say("plan.nothing-new") : words.say("plan.proves", names(run.proves())))).toList();
+                            run.proves().isEmpty() ? words.say("plan.nothing-new") : words.say("plan.proves", names(run.proves()))))
+                    .toList();
         }
         List<Step> open = survey.steps().open().stream().filter(s -> plan.chosen().contains(s.id())).toList();
         int from = Math.max(0, plan.next().flatMap(Task::step).map(open::indexOf).orElse(0));
@@ -136,8 +137,9 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
 
     private static String leftOpen(StepLedger ledger, SheetPlan plan, Words words) {
         String elements = names(plan.spindle().plan().leftOpen());
-        long steps = plan.spindle().minutesLeft().isEmpty() ? 0 : ledger.open().stream().filter(s -> !plan.chosen().contains(s.id()))
-                .count();
+        long steps = plan.spindle().minutesLeft().isEmpty() ? 0
+                : ledger.open().stream().filter(s -> !plan.chosen().contains(s.id()))
+                        .count();
         String more = steps == 0 ? "" : words.say("plan.steps-left", steps);
         return elements.isEmpty() || more.isEmpty() ? elements + more : elements + ", " + more;
     }

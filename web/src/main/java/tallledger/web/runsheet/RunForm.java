@@ -1,6 +1,5 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -16,14 +15,15 @@ import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.House;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunRecord;
 import tallledger.web.forms.Typed;
+import tallledger.web.words.WebReason;
 
 /** The run form, read into a {@link RunRecord}. */
 final class RunForm {

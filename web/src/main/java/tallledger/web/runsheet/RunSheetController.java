@@ -1,7 +1,5 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
-import tallledger.core.family.StartItem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -16,13 +14,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
-import tallledger.core.reason.Reason;
 import tallledger.core.evidence.DriveCheck;
+import tallledger.core.family.StartItem;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.Grade;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Made;
 import tallledger.core.survey.RunGate;
-import tallledger.core.gauge.Grade;
 import tallledger.core.survey.Scope;
-import tallledger.core.family.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -31,6 +30,7 @@ import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 
 /** The Run sheet: one step at a time. */
 @Controller
@@ -69,7 +69,7 @@ class RunSheetController {
 
     @GetMapping("/surveys/{id}/run")
     String show(@PathVariable long id, @RequestParam Optional<String> step, @RequestParam Optional<Integer> done, Model model,
-                HttpServletRequest request) {
+            HttpServletRequest request) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
@@ -78,7 +78,7 @@ class RunSheetController {
 
     @PostMapping("/surveys/{id}/run")
     String record(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                  HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
@@ -95,7 +95,7 @@ class RunSheetController {
 
     @PostMapping("/surveys/{id}/start")
     String start(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                 HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         List<StartItem> items = survey.folded().machine().family().traits().startChecks(survey.folded().machine());
@@ -112,13 +112,13 @@ class RunSheetController {
             typed.refuse("known", Reason.of(WebReason.START_UNKNOWN));
         }
         return sheet.write(survey, typed, model, response,
-                () -> MountedForm.read(typed, survey.folded().machine().identity()).map(mounted ->
-                        SurveyEntries.startConfirmed(survey.by(clock, typed.get("author")), survey.basis(), items, mounted, known)));
+                () -> MountedForm.read(typed, survey.folded().machine().identity()).map(mounted -> SurveyEntries
+                        .startConfirmed(survey.by(clock, typed.get("author")), survey.basis(), items, mounted, known)));
     }
 
     @PostMapping("/surveys/{id}/stop")
     String stop(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response,
@@ -127,7 +127,7 @@ class RunSheetController {
 
     @PostMapping("/surveys/{id}/pass")
     String passOver(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                    HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         Optional<Step> step = survey.steps().step(typed.get("step"));
@@ -140,22 +140,22 @@ class RunSheetController {
 
     @PostMapping("/surveys/{id}/plan")
     String plan(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
-        return sheet.write(survey, typed, model, response, () -> typed.choice("school", School.class).flatMap(school ->
-                typed.attempt("minutes", () -> SurveyEntries.planChosen(survey.by(clock, typed.get("author")), school,
+        return sheet.write(survey, typed, model, response,
+                () -> typed.choice("school", School.class).flatMap(
+                        school -> typed.attempt("minutes", () -> SurveyEntries.planChosen(survey.by(clock, typed.get("author")), school,
                                 typed.get("minutes")))));
     }
 
     @PostMapping("/surveys/{id}/check")
     String check(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                 HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class)
-                .filter(check -> ByEye.decided(typed)).flatMap(check ->
-                typed.attempt("seconds", () -> {
+                .filter(check -> ByEye.decided(typed)).flatMap(check -> typed.attempt("seconds", () -> {
                     survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.core(), step));
                     return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), survey.rules(), check,
                             typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
@@ -164,7 +164,7 @@ class RunSheetController {
 
     @PostMapping("/surveys/{id}/adopt")
     String adopt(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
-                 HttpServletResponse response) {
+            HttpServletResponse response) {
         Survey survey = shelves.survey(id);
         Typed typed = Typed.of(fields);
         return sheet.write(survey, typed, model, response,

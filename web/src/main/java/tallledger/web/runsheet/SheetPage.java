@@ -1,8 +1,7 @@
 package tallledger.web.runsheet;
 
-import tallledger.core.reason.LengthUnit;
-import java.math.MathContext;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,6 +14,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import tallledger.core.coverage.HouseTimes;
 import tallledger.core.coverage.School;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
@@ -22,27 +22,27 @@ import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
+import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.Recording;
 import tallledger.core.family.Family;
-import tallledger.core.ledger.Noted;
+import tallledger.core.family.Step;
 import tallledger.core.house.House;
+import tallledger.core.ledger.Noted;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
-import tallledger.core.evidence.DriveCheck;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.Made;
-import tallledger.core.survey.SecondRuns;
 import tallledger.core.survey.Run;
-import tallledger.core.coverage.HouseTimes;
 import tallledger.core.survey.RunGate;
-import tallledger.core.rules.Rule;
+import tallledger.core.survey.SecondRuns;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
-import tallledger.core.family.Step;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Task;
 import tallledger.web.forms.Typed;
@@ -58,7 +58,6 @@ import tallledger.web.words.Words;
 public class SheetPage {
 
     private static final BigDecimal FEET = new BigDecimal("0.3048");
-
 
     /** Jumping out and not engaging are keys of the shift already. */
     private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
@@ -163,7 +162,7 @@ public class SheetPage {
         Optional<CutMade> cut = step.flatMap(s -> survey.steps().cut(s)).map(Noted::what);
         model.addAttribute("cut",
                 step.flatMap(s -> survey.steps().cut(s))
-                .map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
+                        .map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
                 typed.set(f.name(), cut.flatMap(c -> of(c, f, survey.core().machine().unit())).orElseGet(() -> s.recording().start(f,
@@ -175,7 +174,7 @@ public class SheetPage {
         Optional<Rule> kind = step.flatMap(s -> s.recording().usualGauge());
         model.addAttribute("gauges",
                 kind.map(k -> GaugeChoice.of(k, houses.newest(), survey.rules(), survey.core().machine().unit(), today(), words))
-                .orElse(List.of()));
+                        .orElse(List.of()));
         if (kind.isPresent() && !typed.isSent("gauge")) {
             typed.set("gauge", GaugeChoice.last(survey.steps(), kind.get(), houses.newest()));
         }

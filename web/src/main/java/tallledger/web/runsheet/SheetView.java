@@ -1,21 +1,19 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import tallledger.core.coverage.Elements;
-import tallledger.core.drive.Route;
 import tallledger.core.drive.Position;
+import tallledger.core.drive.Route;
 import tallledger.core.drive.Span;
-import tallledger.core.drive.Stage;
-import tallledger.core.drive.StageKind;
-import tallledger.web.words.Figures;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.drive.Stage;
+import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.SpeedRead;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.SpeedReading;
@@ -23,6 +21,8 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
+import tallledger.web.words.Figures;
+import tallledger.web.words.WebReason;
 
 /**
  * Everything the open step of the run sheet shows.
@@ -40,8 +40,8 @@ import tallledger.core.survey.SpindleSurvey;
  * @param sweep    whether it is a range to sweep
  */
 public record SheetView(String key, String name, Optional<BigDecimal> nominal, Optional<Limit> limit, Optional<Reason> why,
-                        List<LeverView> levers, Reason worth, Optional<Reason> tooFast, Optional<Integer> turns,
-                        List<Run> history, boolean sweep, boolean geared, String gear) {
+        List<LeverView> levers, Reason worth, Optional<Reason> tooFast, Optional<Integer> turns,
+        List<Run> history, boolean sweep, boolean geared, String gear) {
 
     static SheetView of(SpindleSurvey survey, Route route) {
         Speed speed = survey.table().speedOf(route).orElseThrow();

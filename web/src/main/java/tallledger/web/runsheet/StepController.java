@@ -1,6 +1,5 @@
 package tallledger.web.runsheet;
 
-import tallledger.web.words.WebReason;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.HashMap;
@@ -14,17 +13,18 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.evidence.AskBack;
+import tallledger.core.family.Step;
 import tallledger.core.ledger.By;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunGate;
-import tallledger.core.family.Step;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 
 /** Steps of the catalogue: done, passed over, put off. */
 @Controller
@@ -49,20 +49,20 @@ class StepController {
         Optional<String> meant = meant(typed);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed))
                 .flatMap(step -> typed.attempt("form", () -> {
-            RunGate.check(survey.core(), step);
-            Map<String, String> values = new HashMap<>();
-            step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
-            Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
-            By who = survey.by(clock, typed.get("author"));
-            Optional<AskBack> asked = meant.filter(AS_TYPED::equals).isPresent() ? Optional.empty()
-                    : SurveyEntries.askBack(who, survey.steps(), step, values, by, typed.get("do").equals("bad"));
-            asked.ifPresent(ask -> values.putAll(meant.flatMap(m -> meaning(ask, m)).orElseThrow(() -> {
-                model.addAttribute("askBack", ask);
-                return new Refused(ask.asks()).at("meant");
-            })));
-            return SurveyEntries.step(who, survey.steps(), step, values, by, typed.get("do").equals("bad"), typed.all("confirmed"),
-                    typed.get("remark"));
-        })));
+                    RunGate.check(survey.core(), step);
+                    Map<String, String> values = new HashMap<>();
+                    step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
+                    Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
+                    By who = survey.by(clock, typed.get("author"));
+                    Optional<AskBack> asked = meant.filter(AS_TYPED::equals).isPresent() ? Optional.empty()
+                            : SurveyEntries.askBack(who, survey.steps(), step, values, by, typed.get("do").equals("bad"));
+                    asked.ifPresent(ask -> values.putAll(meant.flatMap(m -> meaning(ask, m)).orElseThrow(() -> {
+                        model.addAttribute("askBack", ask);
+                        return new Refused(ask.asks()).at("meant");
+                    })));
+                    return SurveyEntries.step(who, survey.steps(), step, values, by, typed.get("do").equals("bad"), typed.all("confirmed"),
+                            typed.get("remark"));
+                })));
     }
 
     private static final String AS_TYPED = "as-typed";
@@ -89,7 +89,8 @@ class StepController {
         Typed typed = Typed.of(fields);
         boolean known = survey.folded().machine().train().routeByKey(typed.get("step")).isPresent() || step(survey, typed).isPresent();
         return sheet.write(survey, typed, model, response, () -> known
-                ? Optional.of(SurveyEntries.later(survey.by(clock, typed.get("author")), typed.get("step"))) : Optional.empty());
+                ? Optional.of(SurveyEntries.later(survey.by(clock, typed.get("author")), typed.get("step")))
+                : Optional.empty());
     }
 
     private static Optional<Step> step(Survey survey, Typed typed) {

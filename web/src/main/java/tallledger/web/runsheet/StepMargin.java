@@ -44,7 +44,8 @@ import tallledger.web.words.Words;
  * @param unit  of lengths typed without one
  */
 public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules, Words words)
-        implements Recording.Kinds<StepMargin.Beside> {
+        implements
+            Recording.Kinds<StepMargin.Beside> {
 
     /** A list from an instrument is counted where a line is wanted; it stands whole in the ledger. */
     private static final int LONG = 1_000;
@@ -72,8 +73,9 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         UnaryOperator<String> log = recording.tell(new StepMargin(typed, unit, rules, words)).log;
         return recording.fields().stream().filter(f -> !typed.getOrDefault(f.name(), "").isBlank()).map(f -> {
             String value = typed.get(f.name()).strip();
-            return f.entry() == Recording.Entry.LOG ? log.apply(value) : words.say("field." + f.name()) + " "
-                    + figure(f, value, unit, words);
+            return f.entry() == Recording.Entry.LOG ? log.apply(value)
+                    : words.say("field." + f.name()) + " "
+                            + figure(f, value, unit, words);
         }).toList();
     }
 
@@ -231,8 +233,9 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         return new Beside(words.say("promised.finish", rules.figures(Rule.FINISH_RATIO).get(0), rules.figures(Rule.FINISH_RATIO).get(1)),
                 Optional.empty(), "",
                 result -> result.as(Finish.Read.class).flatMap(Finish.Read::trace)
-                .map(trace -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, "mm")).trace(trace),
-                        words.say(result.step().name()), result.entry())), log -> log);
+                        .map(trace -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, "mm")).trace(trace),
+                                words.say(result.step().name()), result.entry())),
+                log -> log);
     }
 
     @Override
@@ -249,8 +252,8 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     public Beside cycle(WatchedCycle cycle) {
         return new Beside("", Optional.of(CycleView.blank(cycle, typed, unit, rules, words)), "",
                 result -> CycleView.ofResult(result, rules, words)
-                .filter(view -> !view.lines().isEmpty())
-                .map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())),
+                        .filter(view -> !view.lines().isEmpty())
+                        .map(view -> new Picture("cycle/line", view, words.say(result.step().name()), result.entry())),
                 log -> words.say("entry.events", log.lines().filter(l -> !l.isBlank()).count()));
     }
 

@@ -32,7 +32,8 @@ public record StepView(String key, String name, String figure, String mark) {
     }
 
     private static String mark(Standing standing) {
-        return standing.outcome().map(new Marks()::of).orElse(standing.passed().isPresent() ? "passed" : standing.inferred() ? "inferred"
-                : "open");
+        return standing.outcome().map(new Marks()::of).orElse(standing.passed().isPresent() ? "passed"
+                : standing.inferred() ? "inferred"
+                        : "open");
     }
 }

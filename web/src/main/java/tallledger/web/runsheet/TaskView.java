@@ -7,11 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import tallledger.core.gauge.GradedLimit;
-import tallledger.core.family.Phase;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Severity;
+import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.GradedLimit;
 import tallledger.core.price.Stakes;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
@@ -87,16 +87,19 @@ public record TaskView(String key, Phase phase, String name, String task, String
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
                 new Margin(recording.limit(step.judgedBy(survey.rules()))
                         .map(l -> grades(l, survey, words) + AccuracyView.per(step, survey.rules())
-                        .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse("")).orElse(""),
-                        beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)), past, recording.limitRule()
-                .filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
+                                .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse(""))
+                        .orElse(""),
+                        beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)),
+                past, recording.limitRule()
+                        .filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
     }
 
     private static String worth(Survey survey, Step step, Words words) {
         String currency = survey.stakes().map(Stakes::currency).orElse("");
         return Money.worth(survey, step)
                 .map(u -> words.say("page.worth", words.money(u.worth(), currency), Math.round(100 * u.chance()),
-                        words.money(u.cost(), currency))).orElse("");
+                        words.money(u.cost(), currency)))
+                .orElse("");
     }
 
     private static String grades(GradedLimit limit, Survey survey, Words words) {

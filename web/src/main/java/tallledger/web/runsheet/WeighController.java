@@ -1,7 +1,5 @@
 package tallledger.web.runsheet;
 
-import tallledger.core.evidence.InUnit;
-import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,20 +15,22 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.drive.Route;
+import tallledger.core.evidence.InUnit;
+import tallledger.core.evidence.LastDigit;
+import tallledger.core.evidence.SpeedRead;
+import tallledger.core.evidence.Values;
+import tallledger.core.family.Step;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.House;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.Temperatures;
-import tallledger.core.family.Step;
-import tallledger.core.evidence.LastDigit;
-import tallledger.core.evidence.SpeedRead;
-import tallledger.core.evidence.Values;
 import tallledger.web.forms.Typed;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 
 /**
  * What is typed so far would come to, with its uncertainty, before it is recorded: a last digit too few is seen while the spindle
@@ -57,7 +57,7 @@ class WeighController {
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed, houses.newest())
                 : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed, new Read(houses.newest(), clock.instant())))
-                .orElse(List.of()));
+                        .orElse(List.of()));
         return "runsheet/weigh :: weigh";
     }
 

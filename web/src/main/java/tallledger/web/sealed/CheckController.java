@@ -146,7 +146,7 @@ class CheckController {
     @GetMapping("/check/verify.html")
     ResponseEntity<byte[]> page() throws IOException {
         return ResponseEntity.ok().contentType(MediaType.TEXT_HTML).header(HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"verify.html\"").body(Handover.page().getBytes(StandardCharsets.UTF_8));
+                "attachment; filename=\"verify.html\"").body(Handover.page().getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/check")
@@ -217,16 +217,16 @@ class CheckController {
         try {
             return works.begin("check " + number, Reason.of(WebReason.WORK_CHECK, name.length() > 80 ? name.substring(0, 80) : name),
                     "/check", progress -> {
-                try {
-                    Outcome outcome = outcome(zip, keep, author, progress);
-                    synchronized (outcomes) {
-                        outcomes.put(number, outcome);
-                    }
-                    return new Works.Made.Page(outcome.kept.map(kept -> "/handed/" + kept).orElse("/check?of=" + number));
-                } finally {
-                    Files.deleteIfExists(zip);
-                }
-            });
+                        try {
+                            Outcome outcome = outcome(zip, keep, author, progress);
+                            synchronized (outcomes) {
+                                outcomes.put(number, outcome);
+                            }
+                            return new Works.Made.Page(outcome.kept.map(kept -> "/handed/" + kept).orElse("/check?of=" + number));
+                        } finally {
+                            Files.deleteIfExists(zip);
+                        }
+                    });
         } catch (NotKept many) {
             Files.deleteIfExists(zip);
             throw many;

@@ -130,7 +130,7 @@ class CloseController {
         handover.ready(survey);
         boolean withPictures = pictures.equals("yes");
         return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures,
-                        Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
+                Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
                 progress -> works.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"),
                         out -> handover.write(survey, out, withPictures, progress))));
     }
@@ -155,10 +155,11 @@ class CloseController {
         return entries.write(survey, typed, response,
                 () -> shift ? typed.attempt("seconds", () -> SurveyEntries.cameraShifted(survey.by(clock, typed.get("author")),
                         typed.get("seconds")))
-                : typed.choice("what", Event.Camera.What.class)
-                .map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
+                        : typed.choice("what", Event.Camera.What.class)
+                                .map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
                 (now, said, submission) -> page(now, said, submission, model), entry -> typed.get("back").equals("run")
-                ? "redirect:/surveys/" + id + "/run" : "redirect:/surveys/" + id + "/close#films");
+                        ? "redirect:/surveys/" + id + "/run"
+                        : "redirect:/surveys/" + id + "/close#films");
     }
 
     /** Chapters of a film, to lie beside it. */
@@ -166,7 +167,8 @@ class CloseController {
     ResponseEntity<String> chapters(@PathVariable long id, @PathVariable int film) {
         Survey survey = shelves.survey(id);
         Films films = Films.of(survey.entries(), survey.core().struck().keySet());
-        return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build() : ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/vtt;charset=UTF-8")).body(tables.chapters(survey, films, film));
+        return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build()
+                : ResponseEntity.ok()
+                        .contentType(MediaType.parseMediaType("text/vtt;charset=UTF-8")).body(tables.chapters(survey, films, film));
     }
 }

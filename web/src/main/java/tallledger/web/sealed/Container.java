@@ -56,8 +56,7 @@ final class Container implements Closeable {
     private static final int PLAIN_FILE = 0x8000;
     private static final long OF_ZIP64 = 0xffffffffL;
     /** What climbs out of the folder it is unpacked in, and signs that show another name than there is. */
-    private static final Pattern UNSAFE_SIGN =
-            Pattern.compile("[\\x00-\\x1f\\x7f-\\x9f\\u200e\\u200f\\u2028-\\u202e\\u2066-\\u2069]");
+    private static final Pattern UNSAFE_SIGN = Pattern.compile("[\\x00-\\x1f\\x7f-\\x9f\\u200e\\u200f\\u2028-\\u202e\\u2066-\\u2069]");
     private static final Pattern UNSAFE = Pattern.compile("^/|^[A-Za-z]:|\\\\|(^|/)\\.\\.(/|$)|" + UNSAFE_SIGN);
 
     /**
@@ -253,8 +252,10 @@ final class Container implements Closeable {
             String name = text(parts.get(i));
             if (name.isEmpty() || name.length() > LONGEST_NAME || UNSAFE.matcher(name).find()) {
                 if (unsafe++ < MOST_NAMES_SAID) {
-                    wrong(What.NAME_UNSAFE, name.isEmpty() ? "file " + (i + 1) : UNSAFE_SIGN.matcher(name.length() > LONGEST_NAME
-                            ? name.substring(0, LONGEST_NAME) : name).replaceAll("?"));
+                    wrong(What.NAME_UNSAFE, name.isEmpty() ? "file " + (i + 1)
+                            : UNSAFE_SIGN.matcher(name.length() > LONGEST_NAME
+                                    ? name.substring(0, LONGEST_NAME)
+                                    : name).replaceAll("?"));
                 }
             } else if (files.putIfAbsent(name, parts.get(i)) != null) {
                 twice.add(name);
@@ -275,7 +276,8 @@ final class Container implements Closeable {
         }
         try {
             return ascii || (part.flags & NAMES_IN_UTF8) != 0
-                    ? StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(part.name)).toString() : "";
+                    ? StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(part.name)).toString()
+                    : "";
         } catch (CharacterCodingException noText) {
             return "";
         }

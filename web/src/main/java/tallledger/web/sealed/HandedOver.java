@@ -50,7 +50,8 @@ public final class HandedOver {
     private static final int MOST_READ = (int) Math.min(80_000_000, Runtime.getRuntime().maxMemory() / 20);
     private static final int A_PHOTOGRAPH = 15_000_000;
     private static final long MOST_SHOWN = 60_000_000;
-    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
+    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() {
+    };
     private static final Pattern PHOTO = Pattern.compile("photos/([0-9a-f]{64})\\.(?:png|jpg)");
     private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n'};
     private static final byte[] JPEG = {(byte) 0xff, (byte) 0xd8, (byte) 0xff};

@@ -82,7 +82,7 @@ class HandedReads {
         Path zip = unfinished.file(".zip");
         try {
             Files.write(zip, bytes);
-            return read(sha256, zip, HandedOver.check(zip, share -> { }));
+            return read(sha256, zip, HandedOver.check(zip, share -> {}));
         } finally {
             Files.deleteIfExists(zip);
         }

@@ -30,8 +30,8 @@ import tallledger.core.survey.Photo;
 import tallledger.web.drawings.Drawing;
 import tallledger.web.drawings.DrawingFiles;
 import tallledger.web.drawings.Drawings;
-import tallledger.web.record.Attachments;
 import tallledger.web.record.AttachmentRow;
+import tallledger.web.record.Attachments;
 import tallledger.web.record.HandedBooks;
 import tallledger.web.record.SealKey;
 import tallledger.web.record.Survey;
@@ -174,7 +174,7 @@ public class Handover {
         Optional<KeyPair> pair = closed.flatMap(c -> keys.known()
                 .filter(k -> Fingerprint.of(Seal.bytes(k.getPublic())).hex().equals(c.payload().optionalText("key").orElse(""))));
         return pair.map(k -> Seal.of(closed.get().hash(), closed.get().sequence(), closed.get().by().author().written(),
-                        closed.get().at().toString(), hashes, k.getPublic(), k.getPrivate()));
+                closed.get().at().toString(), hashes, k.getPublic(), k.getPrivate()));
     }
 
     /** All books it rests on, canonical, entry after entry. */

@@ -17,8 +17,8 @@ final class PlainJson {
     private static final int DEEPEST = 200;
     private static final int LONGEST = 700_000_000;
     private static final long LARGEST = 999_999_999_999_999L;
-    private static final Pattern HALF_A_SIGN =
-            Pattern.compile("[\\ud800-\\udbff](?![\\udc00-\\udfff])|(?<![\\ud800-\\udbff])[\\udc00-\\udfff]");
+    private static final Pattern HALF_A_SIGN = Pattern
+            .compile("[\\ud800-\\udbff](?![\\udc00-\\udfff])|(?<![\\ud800-\\udbff])[\\udc00-\\udfff]");
 
     /** Reads one value of many. */
     static final JsonMapper PARTS = JsonMapper.builder(JsonFactory.builder().streamReadConstraints(StreamReadConstraints.builder()

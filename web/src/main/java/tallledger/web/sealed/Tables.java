@@ -52,21 +52,24 @@ class Tables {
 
     private String readings(Survey survey) {
         return csv(List.of("entry", "time", "author", "position", "plate rpm", "read rpm", "off %", "symptoms", "quiet", "outcome",
-                        "remark"), survey.folded().counting().stream().map((Run r) -> List.of(
-                String.valueOf(r.entry()), r.at().toString(), r.author(), survey.folded().machine().train().name(r.route()),
-                r.nominal().map(Figures::plain).orElse(""),
-                r.record().reading().map(read -> Figures.plain(read.rpm())).orElse(""), r.deviation().map(Figures::percent).orElse(""),
-                r.record().symptoms().stream().map(words::of).collect(Collectors.joining(", ")), r.record().quiet() ? "noted" : "",
-                words.of(r.outcome()), r.remark())).toList());
+                "remark"),
+                survey.folded().counting().stream().map((Run r) -> List.of(
+                        String.valueOf(r.entry()), r.at().toString(), r.author(), survey.folded().machine().train().name(r.route()),
+                        r.nominal().map(Figures::plain).orElse(""),
+                        r.record().reading().map(read -> Figures.plain(read.rpm())).orElse(""),
+                        r.deviation().map(Figures::percent).orElse(""),
+                        r.record().symptoms().stream().map(words::of).collect(Collectors.joining(", ")), r.record().quiet() ? "noted" : "",
+                        words.of(r.outcome()), r.remark())).toList());
     }
 
     private String steps(Survey survey) {
         return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark"),
                 survey.steps().steps().stream()
-                .flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
-                .map((StepResult r) -> List.of(String.valueOf(r.entry()), r.at().toString(), r.author(), words.say(r.step().name()),
-                        words.of(r.step().phase()), typed(r), r.because().stream().map(words::say).collect(Collectors.joining(" ")),
-                        words.of(r.outcome()), r.grade().map(words::of).orElse(""), r.remark())).toList());
+                        .flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
+                        .map((StepResult r) -> List.of(String.valueOf(r.entry()), r.at().toString(), r.author(), words.say(r.step().name()),
+                                words.of(r.step().phase()), typed(r), r.because().stream().map(words::say).collect(Collectors.joining(" ")),
+                                words.of(r.outcome()), r.grade().map(words::of).orElse(""), r.remark()))
+                        .toList());
     }
 
     private static String typed(StepResult r) {
@@ -78,17 +81,20 @@ class Tables {
         var kit = survey.steps().kit();
         return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many", "warranty"),
                 kit.items().stream().map(i -> List.of(String.valueOf(kit.entries().get(i.name())), i.name(), words.of(i.state()),
-                i.promised(), i.choice(), i.cost().map(Figures::plain).orElse(""), i.until().map(Object::toString).orElse(""), i.note(),
-                i.count().map(String::valueOf).orElse(""), i.warranty()))
-                .toList());
+                        i.promised(), i.choice(), i.cost().map(Figures::plain).orElse(""), i.until().map(Object::toString).orElse(""),
+                        i.note(),
+                        i.count().map(String::valueOf).orElse(""), i.warranty()))
+                        .toList());
     }
 
     private String chapters(Survey survey, Films films) {
         return csv(List.of("film", "from", "until", "entries", "what"),
                 films.films().stream().flatMap(f -> films.chapters(f.number(), survey.entries()).stream())
-                .map(c -> List.of(String.valueOf(c.film()), clock(c.from()),
-                clock(c.until()), c.entries().stream().map(e -> String.valueOf(e.sequence())).collect(Collectors.joining(" ")),
-                what(survey, c))).toList());
+                        .map(c -> List.of(String.valueOf(c.film()), clock(c.from()),
+                                clock(c.until()),
+                                c.entries().stream().map(e -> String.valueOf(e.sequence())).collect(Collectors.joining(" ")),
+                                what(survey, c)))
+                        .toList());
     }
 
     /** WebVTT (W3C): what was written when, beside the film. */
@@ -97,7 +103,8 @@ class Tables {
         for (Films.Chapter c : films.chapters(film, survey.entries())) {
             vtt.append('\n').append(clock(c.from())).append(" --> ").append(clock(c.until())).append('\n')
                     .append(what(survey, c).replace("&", "&amp;").replace("<", "&lt;").replace("-->", "\u2192").replaceAll("\\s*\\R\\s*",
-                            " ")).append('\n');
+                            " "))
+                    .append('\n');
         }
         return vtt.toString();
     }

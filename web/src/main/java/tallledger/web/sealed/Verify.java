@@ -45,7 +45,8 @@ public final class Verify {
                 : "DOES NOT HOLD: this is not what was handed over.\n");
         checked.found().forEach(f -> out.append(f.what()).append(' ').append(shown(f.where())).append(": ")
                 .append(new MessageFormat(words.getString(f.what().code()),
-                        Locale.ROOT).format(new Object[] {shown(f.where())})).append('\n'));
+                        Locale.ROOT).format(new Object[] {shown(f.where())}))
+                .append('\n'));
         if (checked.holds() && !checked.unheld().isEmpty()) {
             out.append("Not checked, nothing holds them: ").append(shown(String.join(", ", checked.unheld()))).append('\n');
         }

@@ -21,8 +21,8 @@ class ShelfController {
     @GetMapping("/")
     String shelf(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String family,
             @RequestParam(defaultValue = "") String place,
-                 @RequestParam(defaultValue = "") String state, @RequestParam(defaultValue = "") String sort,
-                 @RequestParam(defaultValue = "") String page, Model model) {
+            @RequestParam(defaultValue = "") String state, @RequestParam(defaultValue = "") String sort,
+            @RequestParam(defaultValue = "") String page, Model model) {
         ShelfQuery query = ShelfQuery.of(q, family, place, state, sort, page);
         model.addAttribute("shelf", shelves.shelf(query));
         model.addAttribute("q", q);

@@ -55,7 +55,8 @@ public final class LatticePlot {
             case "failed" -> sheet.line(Pen.FAULT, x, y + 8, x, y + 50).line(Pen.FAULT, x - 9, y + 48, x + 9, y + 10);
             case "close" -> sheet.line(Pen.READ, x - 4, y + 20, x - 4, y + 38).line(Pen.READ, x + 4, y + 20, x + 4, y + 38);
             case "passed" -> sheet.circle(Pen.READ, x, y + 29, 3);
-            default -> { }
+            default -> {
+            }
         }
     }
 }

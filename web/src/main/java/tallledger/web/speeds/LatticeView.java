@@ -44,7 +44,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
      * @param lit      whether a suspect lies on its route
      */
     public record Cell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse,
-                       Set<Symptom> symptoms, boolean lit) {
+            Set<Symptom> symptoms, boolean lit) {
     }
 
     public static LatticeView of(SpindleSurvey survey, List<Blame.Suspect> lit) {

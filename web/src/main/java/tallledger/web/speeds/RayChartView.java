@@ -28,7 +28,7 @@ import tallledger.web.words.Figures;
  * @param absolute whether the shafts between are at true speeds
  */
 public record RayChartView(int width, int height, List<Double> shafts, List<Gap> gaps, List<Line> rays, List<Tick> ticks,
-                           List<Tick> plates, boolean absolute) {
+        List<Tick> plates, boolean absolute) {
 
     /** The name of what lies between two shafts. */
     public record Gap(double x, String name) {
@@ -65,7 +65,8 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     public static Optional<RayChartView> of(SpindleSurvey survey, List<Blame.Suspect> lit) {
         return RayChart.of(survey.table()).map(chart -> layOut(chart, survey.table(), ray -> state(ray.routes(), survey),
                 ray -> lit.stream().anyMatch(s -> s.element().stageName().equals(chart.shafts().get(ray.stage()))
-                        && s.element().label().equals(ray.label())), WIDTH));
+                        && s.element().label().equals(ray.label())),
+                WIDTH));
     }
 
     /** The chart of a drive nobody has run. */
@@ -74,7 +75,7 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     }
 
     private static RayChartView layOut(RayChart chart, SpeedTable table, Function<RayChart.Ray, String> state,
-                                       Predicate<RayChart.Ray> lit, int width) {
+            Predicate<RayChart.Ray> lit, int width) {
         int gaps = chart.shafts().size();
         double step = (double) (width - LEFT - RIGHT) / Math.max(gaps, 1);
         Scale scale = new Scale(Math.log(chart.low()), Math.log(chart.high()));

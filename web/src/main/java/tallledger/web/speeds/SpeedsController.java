@@ -1,17 +1,17 @@
 package tallledger.web.speeds;
 
-import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.util.MultiValueMap;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.blame.Blame;
 import tallledger.core.drive.Transmission;
 import tallledger.core.reason.Reason;
@@ -39,7 +39,7 @@ class SpeedsController {
 
     /** What the screen draws of a survey as it stands. */
     private record Drawn(LatticeView lattice, Optional<RayChartView> chart, List<PlateDoubt> doubts, List<Reason> same,
-                         Optional<MotorPlate> motor) {
+            Optional<MotorPlate> motor) {
     }
 
     private final Shelves shelves;
@@ -98,13 +98,14 @@ class SpeedsController {
 
     private static List<Ratio> ratios(Survey survey) {
         return ToldRatio.of(survey.folded()).stream().map(t -> new Ratio(t, isUnknown(survey, t)
-                ? t.taken(survey.folded().machine().claims()) : Optional.empty())).toList();
+                ? t.taken(survey.folded().machine().claims())
+                : Optional.empty())).toList();
     }
 
     private static boolean isUnknown(Survey survey, ToldRatio told) {
         return survey.folded().machine().train().stages().stream().filter(s -> s.name().equals(told.stage()))
                 .flatMap(s -> s.positions().stream()).anyMatch(p -> p.label().equals(told.position())
-                && p.transmission() instanceof Transmission.Unknown);
+                        && p.transmission() instanceof Transmission.Unknown);
     }
 
     /** Takes a ratio for what the readings say it is; where they say so no more, nothing is written. */
@@ -115,9 +116,9 @@ class SpeedsController {
         Survey survey = shelves.survey(id);
         ratios(survey).stream().filter(r -> isNewest(survey) && r.taken.isPresent() && r.told.stage().equals(typed.get("stage"))
                 && r.told.position().equals(typed.get("position"))).findFirst().ifPresent(r -> {
-            shelves.takeRatioIn(survey, r.told, r.taken.get(), typed.get("author"), submission);
-            writer.remember(response, typed.get("author"), submission);
-        });
+                    shelves.takeRatioIn(survey, r.told, r.taken.get(), typed.get("author"), submission);
+                    writer.remember(response, typed.get("author"), submission);
+                });
         return "redirect:/surveys/" + id + "/speeds";
     }
 
@@ -129,9 +130,9 @@ class SpeedsController {
         Survey survey = shelves.survey(id);
         SurveyPlan.causes(survey.folded()).stream().filter(c -> isNewest(survey)).flatMap(c -> c.numbering().stream()).findFirst()
                 .ifPresent(numbering -> {
-            shelves.renumberIn(survey, numbering, typed.get("author"), submission);
-            writer.remember(response, typed.get("author"), submission);
-        });
+                    shelves.renumberIn(survey, numbering, typed.get("author"), submission);
+                    writer.remember(response, typed.get("author"), submission);
+                });
         return "redirect:/surveys/" + id + "/speeds";
     }
 

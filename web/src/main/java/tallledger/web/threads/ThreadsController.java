@@ -1,6 +1,5 @@
 package tallledger.web.threads;
 
-import tallledger.web.words.WebReason;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
@@ -16,10 +15,10 @@ import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.UnevenWheel;
 import tallledger.core.motion.WheelSet;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedRatio;
+import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
@@ -27,6 +26,7 @@ import tallledger.web.forms.Typed;
 import tallledger.web.record.LastAsked;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Survey;
+import tallledger.web.words.WebReason;
 
 /** Change wheels and threads: what the chart promises, what the wheels on hand cut, what to make or buy, a swapped pair. */
 @Controller

@@ -41,7 +41,7 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
     /** In words, with the currency behind. */
     public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking,
             String opening, String offer, String ceiling, long known, String lambda, int bad, String expected, int unpricedKit,
-                    String says) {
+            String says) {
     }
 
     /** @param entry it rests on; nought where none @param cost in words; empty where there is none */
@@ -85,7 +85,8 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
         List<Open> supposed = survey.steps().inScope().stream()
                 .filter(s -> what.good().contains(s.id().written()) || what.bad().contains(s.id().written()))
                 .map(s -> new Open(s.id().written(), words.say(s.name()), "", "", "", "", what.good().contains(s.id().written()) ? "good"
-                        : "bad")).toList();
+                        : "bad"))
+                .toList();
         List<Open> listed = new java.util.ArrayList<>(supposed);
         listed.addAll(open);
         double rest = money.untested().stream().filter(u -> u.worth() > 0).skip(LISTED).mapToDouble(Money.Untested::worth).sum();
@@ -94,11 +95,13 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
         List<Price> prices = money.priced().stream()
                 .map(p -> new Price(p.finding().what(), p.finding().severity(), p.finding().entries().stream().findFirst().orElse(0),
                         p.finding().entries(),
-                p.cost().map(c -> mixture(c, currency, words)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS)).toList();
+                        p.cost().map(c -> mixture(c, currency, words)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS))
+                .toList();
         return new MoneyView(Glance.of(survey.core(), money), sums(money, currency, words),
                 money.offer().map(o -> MoneyWalk.of(money, currency, words)),
                 money.next(1).isEmpty() ? Optional.empty()
-                : Optional.of(MoneyWalk.overMinutes(money, currency, words)), prices, List.copyOf(listed),
+                        : Optional.of(MoneyWalk.overMinutes(money, currency, words)),
+                prices, List.copyOf(listed),
                 money.advised(NEXT, survey.rules()).stream().map(u -> open(u, what, currency, words)).toList(),
                 new More(count, words.money(rest, currency)),
                 unknown, what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
@@ -121,22 +124,26 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
     private static String says(Money m, String currency, Words words) {
         return m.offer().map(o -> o.onFloor() && o.floor() < 0.5 ? words.say("money.nothing-safe")
                 : o.onFloor() ? words.say("money.floor", words.money(o.floor(), currency))
-                : o.isMoreThanAsked() ? words.say("money.more-than-asked", words.money(o.worth(), currency)) : "").orElse("");
+                        : o.isMoreThanAsked() ? words.say("money.more-than-asked", words.money(o.worth(), currency)) : "")
+                .orElse("");
     }
 
     private static List<Raise> raises(Survey survey, Money money, String currency, Words words) {
         return money.raises(survey.core(), NEXT).stream()
                 .map(r -> new Raise(r.step().map(s -> s.id().written()).orElse(""),
                         r.finding().map(Finding::brief).orElseGet(() -> r.step().orElseThrow().name()),
-                words.money(r.by(), currency))).toList();
+                        words.money(r.by(), currency)))
+                .toList();
     }
 
     private static Open open(Money.Untested u, Money.WhatIf what, String currency, Words words) {
         return new Open(u.step().map(s -> s.id().written()).orElse(""), u.step().map(s -> words.say(s.name())).orElse(u.element()),
                 BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", words.money(u.cost(), currency),
                 words.money(u.worth(), currency),
-                u.seconds() == 0 ? "" : BigDecimal.valueOf(u.seconds() / 60.0).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros()
-                .toPlainString(), "");
+                u.seconds() == 0 ? ""
+                        : BigDecimal.valueOf(u.seconds() / 60.0).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros()
+                                .toPlainString(),
+                "");
     }
 
     private static Sums sums(Money m, String currency, Words words) {

@@ -19,21 +19,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.Base64;
 import java.util.BitSet;
 import java.util.Calendar;
-import java.util.List;
-import java.util.function.Supplier;
-import java.util.regex.Pattern;
 import java.util.GregorianCalendar;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.logging.Level;
-import org.springframework.core.io.ClassPathResource;
-import org.springframework.stereotype.Component;
-import org.springframework.util.function.SingletonSupplier;
-import org.thymeleaf.context.Context;
-import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
-import org.thymeleaf.spring6.SpringTemplateEngine;
-import tallledger.core.ledger.PlainText;
-import tallledger.web.drawings.DrawingFonts;
+import java.util.regex.Pattern;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
@@ -44,6 +36,14 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationContext;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
+import tallledger.core.ledger.PlainText;
+import tallledger.web.drawings.DrawingFonts;
 
 /** The print view made into a PDF, with the application's own fonts inside. */
 @Component
@@ -160,8 +160,9 @@ class PdfReport {
     /** Signs a font holds. */
     private static BitSet held(String file) {
         BitSet held = new BitSet();
-        try (InputStream in = stream("static/fonts/" + file + ".ttf"); TrueTypeFont font = new TTFParser()
-                .parse(new RandomAccessReadBuffer(in))) {
+        try (InputStream in = stream("static/fonts/" + file + ".ttf");
+                TrueTypeFont font = new TTFParser()
+                        .parse(new RandomAccessReadBuffer(in))) {
             CmapLookup signs = font.getUnicodeCmapLookup();
             for (int c = 0; c < MOST_SIGNS; c++) {
                 held.set(c, signs.getGlyphId(c) != 0);
@@ -174,6 +175,7 @@ class PdfReport {
         held.set(0x2028, 0x2030);
         return held;
     }
+
     private static final int MOST_SIGNS = 0x20000;
 
     private static byte[] made(String page, Instant at, Photographs photographs) {
@@ -203,7 +205,7 @@ class PdfReport {
             if (metadata != null) {
                 String xmp = new String(metadata.toByteArray(), StandardCharsets.UTF_8);
                 metadata.importXMPMetadata(MADE.matcher(xmp).replaceAll("<xmp:CreateDate>" + at.truncatedTo(ChronoUnit.SECONDS)
-                                + "</xmp:CreateDate>").getBytes(StandardCharsets.UTF_8));
+                        + "</xmp:CreateDate>").getBytes(StandardCharsets.UTF_8));
             }
             document.setDocumentId(at.toEpochMilli());
             document.save(out);

@@ -64,16 +64,16 @@ import tallledger.web.words.Words;
  * @param struck   entries that do not count, with why
  * @param parts    its parts in order, those that have something to say; what is not here is not in the report
  */
-public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes, Map<Reason,
-        List<Shown>> systems, List<Photo> photos, Optional<Photo> cover,
-                         List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps, Map<Phase,
-                                 List<Untested>> untested, List<KitItem> kit, List<Caution> cautions,
-                         QrCode code, AccuracyView chart, List<Filmed> filmed, List<VerdictView.Remark> struck, List<Part> parts) {
+public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes,
+        Map<Reason, List<Shown>> systems, List<Photo> photos, Optional<Photo> cover,
+        List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps,
+        Map<Phase, List<Untested>> untested, List<KitItem> kit, List<Caution> cautions,
+        QrCode code, AccuracyView chart, List<Filmed> filmed, List<VerdictView.Remark> struck, List<Part> parts) {
 
     /** Parts of the report; the first is its cover. */
     public enum Part {
         GLANCE, CONDITION, FINDINGS, SPEEDS, CHART, MOVEMENT, CYCLES, DRAWN, STEPS, CLAIMS, KIT, MONEY, UNTESTED, REMARKS, STRUCK, FILMS,
-                PHOTOGRAPHS, CAUTIONS, STANDING;
+        PHOTOGRAPHS, CAUTIONS, STANDING;
 
         /** Where it begins, in the file. */
         public String id() {
@@ -153,7 +153,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
                 RayChartView.of(survey.folded(), List.of()),
                 axes, systems, photos, cover, cycles, drawn,
                 survey.folded().steps().stream().map(route -> speed(survey, route, marks)).toList(), done, untested,
-                        survey.steps().kit().items(),
+                survey.steps().kit().items(),
                 Caution.of(survey.folded().machine().identity().family().traits()), code(survey), chart, filmed, struck, parts);
     }
 
@@ -181,8 +181,10 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
 
     private static String range(Limit limit) {
         return Figures.plain(limit.lower().setScale(1,
-                RoundingMode.HALF_UP).stripTrailingZeros()) + " to " + Figures.plain(limit.upper().setScale(1,
-                RoundingMode.HALF_UP).stripTrailingZeros());
+                RoundingMode.HALF_UP).stripTrailingZeros()) + " to " + Figures.plain(limit.upper()
+                        .setScale(1,
+                                RoundingMode.HALF_UP)
+                        .stripTrailingZeros());
     }
 
     private static Map<Phase, List<StepLine>> steps(Survey survey, Words words, Marks marks) {
@@ -239,6 +241,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
     private static List<VerdictView.Remark> struck(Survey survey) {
         return survey.core().struck().entrySet().stream().sorted(Map.Entry.comparingByKey())
                 .map(e -> new VerdictView.Remark(e.getValue().by().author().written(), e.getValue().step(),
-                        e.getValue().payload().optionalText("reason").orElse(""), e.getKey())).toList();
+                        e.getValue().payload().optionalText("reason").orElse(""), e.getKey()))
+                .toList();
     }
 }

@@ -21,7 +21,6 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Grade;
 import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
@@ -38,9 +37,9 @@ import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
 import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
 import tallledger.web.works.Progress;
 import tallledger.web.works.Works;
-import tallledger.web.words.Words;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
 @Controller
@@ -92,8 +91,8 @@ class VerdictController {
         Typed typed = Typed.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
-                Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
-                        typed.get("mass"), typed.get("scrap"), typed.get("anHour"), survey.folded().machine().unit()))),
+                        Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
+                                typed.get("mass"), typed.get("scrap"), typed.get("anHour"), survey.folded().machine().unit()))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
     }
 
@@ -109,17 +108,19 @@ class VerdictController {
         }
         return entries.write(survey, typed, response,
                 () -> finding.flatMap(f -> typed.choice("severity", Severity.class).flatMap(severity -> typed.attempt("why",
-                () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")),
-                        Regrade.parse(target, severity, typed.get("why"), whose(typed),
-                        typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay"), repair(survey, typed)), f.severity())))),
+                        () -> SurveyEntries.regraded(survey.by(clock, typed.get("author")),
+                                Regrade.parse(target, severity, typed.get("why"), whose(typed),
+                                        typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay"), repair(survey, typed)),
+                                f.severity())))),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
     }
 
     /** One of the house's repairs, or none. @throws Refused at "repair" */
     private static String repair(Survey survey, Typed typed) {
         String said = typed.get("repair").strip();
-        return said.isEmpty() ? said : repairs(survey).filter(said::equalsIgnoreCase).findFirst()
-                .orElseThrow(() -> Refused.because(WebReason.REPAIR_UNKNOWN, said).at("repair"));
+        return said.isEmpty() ? said
+                : repairs(survey).filter(said::equalsIgnoreCase).findFirst()
+                        .orElseThrow(() -> Refused.because(WebReason.REPAIR_UNKNOWN, said).at("repair"));
     }
 
     /** What a fault can lead to; a price of kit is no repair. */
@@ -186,7 +187,7 @@ class VerdictController {
                 : progress -> works.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
                         out -> out.write(reports.pdf(survey, Reports.Form.named(form), withMoney, size.equals("Letter"), progress)));
         return works.answer(works.begin(String.join(" ", "report", "" + id, "" + survey.head(), money, size, form),
-                        Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
+                Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
     }
 
     private static Regrade.Whose whose(Typed typed) {

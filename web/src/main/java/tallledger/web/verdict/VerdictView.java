@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Map;
 import java.util.Locale;
+import java.util.Map;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -64,8 +64,8 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
                 String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
                 entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
                 survey.core().closed().filter(c -> survey.broken().isEmpty())
-                .flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
-                .orElse(""));
+                        .flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
+                        .orElse(""));
         return new VerdictView(judged, survey.core().photos(), remarks(survey), seal);
     }
 

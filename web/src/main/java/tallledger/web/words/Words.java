@@ -7,14 +7,14 @@ import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
-import tallledger.core.gauge.Shown;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.evidence.InUnit;
+import tallledger.core.gauge.Shown;
 import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.Task;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.Task;
 import tallledger.web.record.LastAsked;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */

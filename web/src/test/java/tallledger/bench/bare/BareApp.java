@@ -18,7 +18,7 @@ public class BareApp {
     public static void main(String[] args) {
         SpringApplication app = new SpringApplication(BareApp.class);
         app.setDefaultProperties(java.util.Map.of("spring.config.location", "optional:classpath:/none/", "server.address", "127.0.0.1",
-                        "logging.level.root", "WARN",
+                "logging.level.root", "WARN",
                 "spring.datasource.url", "jdbc:h2:mem:bare", "spring.flyway.enabled", "false", "spring.main.banner-mode", "off"));
         app.run(args);
     }

@@ -1,13 +1,13 @@
 package tallledger.web.cycle;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.reason.LengthUnit;
+import tallledger.core.rules.Rules;
 import tallledger.web.App;
 import tallledger.web.words.Words;
 

@@ -35,8 +35,7 @@ class DescriptionTextTest {
     @Test
     void itsOwnChartIsInIt() {
         MachineDescription machine = machines().get(0);
-        MachineDescription charted =
-                machine.with(machine.fitOut()
+        MachineDescription charted = machine.with(machine.fitOut()
                 .with(new OwnChart(Map.of(StepId.read("nose-runout"), new OwnChart.Printed("0.01", "0.006 mm"), StepId.read("bed-straight"),
                         new OwnChart.Printed("0.02 mm", "")))));
         String text = DescriptionText.write(charted);
@@ -76,7 +75,7 @@ class DescriptionTextTest {
             kind: gear                      | kind: gears                     | 6  | text.choice
             A = 80                          | A = eighty                      | 10 | number.not-one
             B = 400                         | D = 400                         | 11 | text.cell
-            positions: A B                  | positions: A A                  | 8  | stage.repeated  
+            positions: A B                  | positions: A A                  | 8  | stage.repeated
             shifting: stop to shift         | kind: gear                      | 7  | text.twice
             """)
     void whatIsWrongIsSaidWithItsLine(String right, String wrong, int line, String code) {
@@ -94,7 +93,7 @@ class DescriptionTextTest {
     @Test
     void nonsenseIsSaid() {
         for (String text : List.of("", "\n\n", "hello", "[machine", "[]", "[machine]\n:", "[speeds]\n=\n", "[axis]\nname:",
-                        "[claim]\nof: swing\n", "[own chart]\nno step: x; y", "[stage]\n".repeat(30),
+                "[claim]\nof: swing\n", "[own chart]\nno step: x; y", "[stage]\n".repeat(30),
                 "[machine]\nname: x\nname: y", "[claim]\n".repeat(400), "[threads]\nlever: " + "A ".repeat(9_000))) {
             DescriptionText.Read read = DescriptionText.read(text, Rules.shipped());
             assertThat(read.description()).as(text.substring(0, Math.min(text.length(), 40))).isEmpty();

@@ -10,10 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.machine.MachineDescription;
@@ -56,12 +54,12 @@ class HostileFormTest {
     private static void throwAt(String name, long allowed, int length, Consumer<String> reader, List<String> slow) {
         texts(length).forEach(text -> quick(name + " of “" + text.substring(0, Math.min(12, text.length())) + "”, " + length, allowed,
                 () -> {
-            try {
-                reader.accept(text);
-            } catch (RuntimeException refused) {
-                assertThat(refused.getMessage()).isNotNull();
-            }
-        }, slow));
+                    try {
+                        reader.accept(text);
+                    } catch (RuntimeException refused) {
+                        assertThat(refused.getMessage()).isNotNull();
+                    }
+                }, slow));
     }
 
     @Test

@@ -1,6 +1,5 @@
 package tallledger.web.machine;
 
-import tallledger.core.rules.Rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -17,6 +16,7 @@ import tallledger.core.drive.Transmission;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.Lever;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rules;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.forms.Typed;
@@ -130,7 +130,7 @@ class MachineFormTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"50,100;200,400", "50\t100;200\t400", "\t1\t2;A\t50\t100;B\t200\t400", "A,50,100;B,200,400",
-        "range,gear,rpm;A,1,50;A,2,100;B,1,200;B,2,400"})
+            "range,gear,rpm;A,1,50;A,2,100;B,1,200;B,2,400"})
     void aPlateIsPastedInAnyOfItsForms(String pasted) {
         Map<List<String>, String> cells = PlatePaste.read(pasted.replace(';', '\n'), TWO);
         assertThat(cells).containsEntry(List.of("A", "1"), "50").containsEntry(List.of("B", "2"), "400").hasSize(4);
@@ -138,7 +138,7 @@ class MachineFormTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"50,100|paste.rows", "50;200|paste.columns", "A,1,50;A,1,60|paste.repeated",
-                    "A,1,50;C,9,60|paste.stray"})
+            "A,1,50;C,9,60|paste.stray"})
     void aPasteThatDoesNotFitSaysWhy(String pasted, String code) {
         assertThatThrownBy(() -> PlatePaste.read(pasted.replace(';', '\n'), TWO)).isInstanceOfSatisfying(Refused.class,
                 refused -> assertThat(refused.reason().code()).isEqualTo(code));

@@ -141,7 +141,8 @@ class BooksTest {
         App app = App.demo();
         String sql = app.bean(SqlSessionFactory.class).getConfiguration().getMappedStatement(LedgerMapper.class.getName() + "." + question)
                 .getBoundSql(Map.of("id", 3, "machineId", 3, "machines", List.of(3, 4), "bookId", 3, "after", 0, "most", 500)).getSql();
-        try (Connection connection = app.bean(DataSource.class).getConnection(); Statement explain = connection.createStatement();
+        try (Connection connection = app.bean(DataSource.class).getConnection();
+                Statement explain = connection.createStatement();
                 ResultSet plan = explain.executeQuery("explain " + sql.replace("?", "3"))) {
             assertThat(plan.next()).isTrue();
             assertThat(plan.getString(1)).contains("index sorted").doesNotContain("MAX(", "ENTRY.tableScan");

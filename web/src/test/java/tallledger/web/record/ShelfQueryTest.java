@@ -43,7 +43,7 @@ class ShelfQueryTest {
         lines = app.bean(ShelfLines.class);
         ShelfMapper mapper = app.bean(ShelfMapper.class);
         for (Summary line : List.of(line(1, "Alder", Family.LATHE, "Upper shed", 4, money(300, 50, 900, 1000), Optional.of(Severity.SOON),
-                        false),
+                false),
                 line(2, "Birch", Family.KNEE_MILL, "Lower Shed", 9, money(100, 400, 400, 1000), Optional.of(Severity.STOP_USE), false),
                 line(3, "Cedar", Family.LATHE, "yard 100%", 0, Optional.empty(), Optional.empty(), false),
                 line(4, "Dogwood", Family.LATHE, "yard", 6, money(0, 90, 500, 900), Optional.empty(), false),
@@ -69,14 +69,14 @@ class ShelfQueryTest {
 
     @ParameterizedTest
     @CsvSource({"KNOWN,2 4 1 3", "NAME,1 2 3 4", "PUT_RIGHT,4 2 1 3", "UNKNOWN,1 4 2 3", "OFFER,1 4 2 3", "WORST,2 1 4 3",
-                    "nonsense,2 4 1 3"})
+            "nonsense,2 4 1 3"})
     void itIsSortedAsAsked(String sort, String order) {
         assertThat(found(ShelfQuery.of("", "", "", "", sort, ""))).containsExactly(numbers(order));
     }
 
     @ParameterizedTest
     @CsvSource({"' SHED ','','','',1 2", "m3,'','','',3", "'',LATHE,'','',1 3 4", "'',LATHE,'',SURVEYED,1 4", "'','','',NOT_BEGUN,3",
-                    "nowhere,'','','',''", "'',SAW,'','',1 2 3 4", "'','',YARD,'',3 4",
+            "nowhere,'','','',''", "'',SAW,'','',1 2 3 4", "'','',YARD,'',3 4",
             "'','',%,'',3", "_,'','','',''", "'','','',AWAY,5", "elder,'','','',''", "'o''neill','','','',''"})
     void itIsFilteredByTextFamilyPlaceAndState(String text, String family, String place, String state, String left) {
         ShelfQuery query = ShelfQuery.of(text, family, place, state, "NAME", "");

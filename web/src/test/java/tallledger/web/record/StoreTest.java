@@ -14,17 +14,17 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Random;
-import java.util.stream.Collectors;
 import java.util.List;
-import java.util.Optional;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.Collectors;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -119,7 +119,7 @@ class StoreTest {
     void aPowerCutRightAfterTheAnswerLosesNothing() throws Exception {
         StoreScenes.powerCutDisk();
         try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
-                        + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+                + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
             for (int i = 1; i <= Integer.getInteger("cuts", 30); i++) {
                 if (i % 10 == 0) {
@@ -132,8 +132,8 @@ class StoreTest {
                 Path cut = data.resolve("cut-" + i + ".mv.db");
                 Files.copy(StoreScenes.onDevice(data.resolve("tall-ledger.mv.db")), cut);
                 try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data + "/cut-" + i, "sa", "");
-                     ResultSet found = connection.createStatement()
-                             .executeQuery("select count(*), (select count(*) from attachment) from entry where book_id = " + survey)) {
+                        ResultSet found = connection.createStatement()
+                                .executeQuery("select count(*), (select count(*) from attachment) from entry where book_id = " + survey)) {
                     found.next();
                     assertThat(found.getInt(1)).as("entries on the device after answer %d", i).isEqualTo(i + 1);
                     assertThat(found.getInt(2)).isEqualTo(i / 10);
@@ -220,7 +220,7 @@ class StoreTest {
     void aStoreThatClosedItselfOpensAgain() {
         StoreScenes.powerCutDisk();
         try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
-                        + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+                + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
             Books books = app.bean(Books.class);
             books.append(survey, remark("before"), Submission.fresh(1));
@@ -249,7 +249,7 @@ class StoreTest {
     void onAFullDiskNothingIsClosedByHalf() {
         StoreScenes.powerCutDisk();
         try (App app = App.on(data, "--spring.datasource.url=jdbc:h2:powercut:" + data
-                        + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
+                + "/tall-ledger;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE")) {
             long survey = survey(app);
             Shelves shelves = app.bean(Shelves.class);
             int house = app.bean(Houses.class).head();
@@ -313,7 +313,7 @@ class StoreTest {
             change(app, "update entry set payload = (select payload from entry where book_id = " + other
                     + "), hash = (select hash from entry where book_id = " + other
                     + "), at = (select at from entry where book_id = " + other + ") where book_id = " + app.bean(Shelves.class)
-                    .survey(survey).machine().id());
+                            .survey(survey).machine().id());
         }
         try (App app = App.on(data)) {
             assertThat(app.bean(Shelves.class).survey(survey).broken().orElseThrow().because().code()).isEqualTo("chain.other-description");
@@ -374,7 +374,7 @@ class StoreTest {
                 app.bean(Books.class).append(survey, remark("no. " + i), Submission.fresh(i));
             }
             for (Map.Entry<Integer, String> bad : Map.of(2, "payload = '{\"text\":'", 3, "kind = 'NOTED'", 4, "at = 'yesterday'", 5,
-                            "payload = '{\"text\":1.5}'", 6, "format = 3", 7, "zone = 'Nowhere/Land'").entrySet()) {
+                    "payload = '{\"text\":1.5}'", 6, "format = 3", 7, "zone = 'Nowhere/Land'").entrySet()) {
                 change(app, "update entry set " + bad.getValue() + " where book_id = " + survey + " and sequence = " + bad.getKey());
             }
         }
@@ -386,7 +386,7 @@ class StoreTest {
             assertThat(read.core().remarks()).extracting(e -> e.entry()).containsExactly(8);
             assertThat(app.bean(Shelves.class).shelf(ShelfQuery.ALL).lines()).hasSize(1);
             for (String page : List.of("/", "/surveys/" + survey + "/run", "/surveys/" + survey + "/entries",
-                            "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
+                    "/surveys/" + survey + "/verdict", "/surveys/" + survey + "/verdict.pdf",
                     "/surveys/" + survey + "/speeds", "/surveys/" + survey + "/faults")) {
                 assertThat(app.status(page)).as(page).isEqualTo(200);
             }

@@ -86,7 +86,8 @@ class InchFormsTest {
         step.recording().fields().forEach(f -> typed.put(f.name(), step.recording().start(f, survey.rules())));
         TaskView view = TaskView.of(survey, step, typed, words);
         Stream<String> fields = view.form().fields().stream().flatMap(f -> Stream.concat(Stream.of(words.say("field." + f.word()) + ", "
-                        + f.unit().in(LengthUnit.INCH), typed.get(f.name()), f.entry() == Recording.Entry.SERIES
+                + f.unit().in(LengthUnit.INCH), typed.get(f.name()),
+                f.entry() == Recording.Entry.SERIES
                         || f.entry() == Recording.Entry.LONG_TEXT ? words.say("hint." + f.name()) : ""),
                 f.choices().stream().map(words::of)));
         return Stream.concat(fields, Stream.concat(Stream.of(view.name(), view.task(), view.look(), view.margin().limit(),

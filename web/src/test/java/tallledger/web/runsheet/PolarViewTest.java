@@ -18,7 +18,8 @@ class PolarViewTest {
     void theFirstReadingIsAtTheTopAndTheHighSpotAQuarterOn() {
         PolarView view = PolarView.of(new Round(IntStream.range(0, 12).mapToDouble(k -> Math.toRadians(30.0 * k))
                 .mapToObj(a -> BigDecimal.valueOf((10 + 4 * Math.cos(a - Math.PI / 2) + Math.cos(2 * a)) / 1000)
-                        .setScale(12, RoundingMode.HALF_UP)).toList()), BigDecimal::toPlainString);
+                        .setScale(12, RoundingMode.HALF_UP))
+                .toList()), BigDecimal::toPlainString);
         assertThat(view.dots()).hasSize(12);
         // 11 µm at the top: 48 + 6 · 6.5 = 87 px up.
         assertThat(view.dots().get(0)).isEqualTo(new PolarView.Dot(130, 43));

@@ -46,7 +46,8 @@ final class Described {
         machine = story.get("machine");
         hertz = machine.get("drive").get("stages").get(0).asString().replaceFirst(".* at (\\d+) Hz.*", "$1");
         atPlate = story.get("did").valueStream().anyMatch(act -> act.path("inverter").asString("").equals(hertz + " Hz"))
-                ? hertz + "Hz" : "";
+                ? hertz + "Hz"
+                : "";
         said = story.get("said");
     }
 

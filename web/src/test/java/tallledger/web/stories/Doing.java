@@ -448,9 +448,10 @@ final class Doing {
     private void repairs(JsonNode act) {
         for (JsonNode row : act.get("rows")) {
             Visitor.Filled form = Visitor.form(visitor.open("/house/repairs?row=new"), "/house/repairs/row");
-            String of = row.has("for") ? row.get("for").asString() : Stream.of(story.get("did")).flatMap(JsonNode::valueStream)
-                    .filter(c -> c.path("repair").asString("").equals(row.get("repair").asString()) && c.has("chooseRepair"))
-                    .map(c -> c.get("chooseRepair").asString()).findFirst().orElse("");
+            String of = row.has("for") ? row.get("for").asString()
+                    : Stream.of(story.get("did")).flatMap(JsonNode::valueStream)
+                            .filter(c -> c.path("repair").asString("").equals(row.get("repair").asString()) && c.has("chooseRepair"))
+                            .map(c -> c.get("chooseRepair").asString()).findFirst().orElse("");
             form = listed(names.subject(of), row.get("repair").asString()).orElse(form);
             form.set("about", names.subject(of)).set("what", row.get("repair").asString());
             String[] hours = row.get("hours").asString().split("/");
@@ -476,7 +477,8 @@ final class Doing {
     private Optional<Visitor.Filled> listed(String about, String what) {
         return visitor.open("/house/repairs").select("tr").stream().filter(r -> r.select("td").eachText().contains(what))
                 .map(r -> Visitor.form(visitor.open("/house/repairs?" + r.select("a").attr("href").replaceFirst("^[^?]*\\?", "")
-                        .replaceFirst("#.*", "")), "/house/repairs/row")).filter(f -> f.value("about").equals(about)).findFirst();
+                        .replaceFirst("#.*", "")), "/house/repairs/row"))
+                .filter(f -> f.value("about").equals(about)).findFirst();
     }
 
     private void choose(JsonNode act) {
@@ -495,8 +497,9 @@ final class Doing {
     /** The entry a step was recorded as last. */
     private String entryOf(String step) {
         List<Document> pages = answers.getOrDefault(step, List.of());
-        return pages.isEmpty() ? "" : pages.get(pages.size() - 1).select(".done a[href*=strike]").attr("href").replaceFirst(".*strike=",
-                "");
+        return pages.isEmpty() ? ""
+                : pages.get(pages.size() - 1).select(".done a[href*=strike]").attr("href").replaceFirst(".*strike=",
+                        "");
     }
 
     /** Every step that takes a mark only, and the checks of the spindle, as it should be. */
@@ -526,7 +529,7 @@ final class Doing {
             Document page = visitor.open(key[0].startsWith("/house") ? key[0] : at(key[0]));
             Element form = page.select("form[action$=" + key[1] + "]").stream().filter(f -> f.select("button").text().contains(key[2]))
                     .findFirst().orElseThrow(() -> new Visitor.Missing("nothing on " + key[0] + " offers “" + act.get("answer").asString()
-                    + "”, only " + page.select("form[method=post]").eachAttr("action")));
+                            + "”, only " + page.select("form[method=post]").eachAttr("action")));
             refused(visitor.press(Visitor.filled(form)));
         }
     }

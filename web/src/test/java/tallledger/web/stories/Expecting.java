@@ -176,8 +176,8 @@ final class Expecting {
         // Within as read, and does not settle: not good whatever the rise (W 3.14).
         String right = verdict.endsWith("does not settle") ? "failed"
                 : verdict.startsWith("within") || verdict.equals("good") ? "proven"
-                : verdict.startsWith("outside") || verdict.equals("not good") ? "failed"
-                : verdict.equals("too close") ? "undecided" : "";
+                        : verdict.startsWith("outside") || verdict.equals("not good") ? "failed"
+                                : verdict.equals("too close") ? "undecided" : "";
         boolean settled = verdict.contains(" until ") || verdict.contains(" by the column");
         if (!right.isEmpty() && !mark.orElse("").equals(right) && !settled) {
             complaints.add("step “" + of + "” is " + mark.orElse("not done") + ", not " + verdict + ": " + text);
@@ -215,7 +215,7 @@ final class Expecting {
         }
         return limit(limit).stream().allMatch(n -> hasNumber(text, n) || hasRounded(text, Double.parseDouble(n),
                 n.replaceFirst("^0*\\.?0*", "")
-                .replace(".", "").length()));
+                        .replace(".", "").length()));
     }
 
     private static boolean hasRounded(String text, double value, int digits) {
@@ -238,9 +238,10 @@ final class Expecting {
             return Optional.of(new Found(Shown.plain(shown.page(names.page(of)).text()), ""));
         }
         List<String[]> keys = names.stepOf(id(), of);
-        String[] key = doing.answers().containsKey(of) ? new String[] {of, "-1"} : keys.isEmpty() ? new String[] {of.split(", ")[0],
-                of.endsWith("first") ? "0" : of.endsWith("second") ? "1" : "-1"}
-                : keys.get(0);
+        String[] key = doing.answers().containsKey(of) ? new String[] {of, "-1"}
+                : keys.isEmpty() ? new String[] {of.split(", ")[0],
+                        of.endsWith("first") ? "0" : of.endsWith("second") ? "1" : "-1"}
+                        : keys.get(0);
         List<Document> answers = doing.answers().get(key[0]);
         if (answers == null && of.startsWith("run ")) {
             answers = doing.answers().entrySet().stream().filter(a -> a.getKey().startsWith("run ") && isRun(of.substring(4), a.getKey()))
@@ -259,8 +260,8 @@ final class Expecting {
         String recorded = answer.select("[data-recorded]").attr("data-recorded");
         Document now = shown.page("step " + recorded);
         String mark = answer.select(".done svg.mark").attr("aria-label");
-        Element counts = shown.page("/run").select("nav.steps a").stream().filter(a ->
-                a.attr("href").endsWith("step=" + recorded)).findFirst()
+        Element counts = shown.page("/run").select("nav.steps a").stream().filter(a -> a.attr("href").endsWith("step=" + recorded))
+                .findFirst()
                 .orElse(null);
         if (at < 0 && counts != null) {
             mark = counts.select("svg.mark").attr("aria-label");
@@ -274,10 +275,10 @@ final class Expecting {
         List<String> tokens = Arrays.asList(wanted.replace(",", " ").split("\\s+"));
         return Stream.of(run.replaceFirst("^run \\[", "").replaceFirst("]$", "").split(", "))
                 .filter(p -> !p.isBlank() && !p.startsWith("inverter=")).allMatch(p -> {
-            String lever = p.substring(0, p.indexOf('='));
-            String at = p.substring(p.indexOf('=') + 1);
-            return tokens.contains(lever) ? wanted.contains(lever + " " + at) : lever.isEmpty() || tokens.contains(at);
-        }) && run.contains("=");
+                    String lever = p.substring(0, p.indexOf('='));
+                    String at = p.substring(p.indexOf('=') + 1);
+                    return tokens.contains(lever) ? wanted.contains(lever + " " + at) : lever.isEmpty() || tokens.contains(at);
+                }) && run.contains("=");
     }
 
     /** The first figure of what is expected, as it is shown: to a tenth of its uncertainty, that to its last digit. */
@@ -330,7 +331,7 @@ final class Expecting {
         String about = wanted.get("about").asString();
         Pattern pattern = Pattern.compile(names.substance(id(), "finding: " + about).stream().findFirst().orElse("(?i)"
                 + Arrays.stream(about.split(" ")).filter(w -> w.length() > 3).map(w -> w.replaceAll("'.*|s$", "")).limit(2)
-                .collect(Collectors.joining(".*"))));
+                        .collect(Collectors.joining(".*"))));
         List<Element> found = shown.page("/verdict").select(".findings > li").stream()
                 .filter(li -> pattern.matcher(Shown.plain(li.select("> span").not(".severity, .refs").text())).find()).toList();
         if (wanted.has("none") || wanted.path("state").asString("").startsWith("not open")) {
@@ -346,9 +347,12 @@ final class Expecting {
                 .anyMatch(s -> s >= least && s <= most);
         if (!right) {
             complaints.add("finding “" + about + "”, at least " + SEVERITIES.get(least) + ", at most " + SEVERITIES.get(most) + ": "
-                    + (found.isEmpty() ? "not there, only " + shown.page("/verdict").select(".findings > li").stream().map(li ->
-                    li.select("> .severity").text() + " " + li.select("> span:not(.severity):not(.refs):not(.sub)").text()).toList()
-                    : found.get(0).text()));
+                    + (found.isEmpty()
+                            ? "not there, only " + shown.page("/verdict").select(".findings > li").stream()
+                                    .map(li -> li.select("> .severity").text() + " "
+                                            + li.select("> span:not(.severity):not(.refs):not(.sub)").text())
+                                    .toList()
+                            : found.get(0).text()));
         }
     }
 

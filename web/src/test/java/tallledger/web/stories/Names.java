@@ -60,7 +60,8 @@ final class Names {
     /** Today's fields, where one of the story's is several; else none. */
     List<String> fields(String step, String field) {
         return table.path("fields").path(step).path(field).isArray()
-                ? table.path("fields").path(step).path(field).valueStream().map(JsonNode::asString).toList() : List.of();
+                ? table.path("fields").path(step).path(field).valueStream().map(JsonNode::asString).toList()
+                : List.of();
     }
 
     /** Where in its range a commanded speed is. */

@@ -32,7 +32,8 @@ class StoriesTest {
         try (Stream<Path> all = Files.list(folder)) {
             files = all.filter(f -> f.getFileName().toString().matches("[A-Z]\\d+\\.json"))
                     .filter(f -> f.getFileName().toString().matches("(" + System.getProperty("story",
-                            ".*") + ")\\.json")).sorted().toList();
+                            ".*") + ")\\.json"))
+                    .sorted().toList();
         }
         assertThat(files).isNotEmpty();
         return files.stream().map(file -> {
@@ -40,8 +41,9 @@ class StoriesTest {
             return DynamicTest.dynamicTest(story.get("id").asString() + " " + story.get("title").asString(), () -> {
                 List<String> complaints = new ArrayList<>(told(story, common));
                 complaints.addAll(leftOut(story.get("id").asString(), complaints));
-                System.out.println(story.get("id").asString() + (complaints.isEmpty() ? ": held" : ":\n  " + String.join("\n  ",
-                        complaints)));
+                System.out.println(story.get("id").asString() + (complaints.isEmpty() ? ": held"
+                        : ":\n  " + String.join("\n  ",
+                                complaints)));
                 assertThat(complaints).isEmpty();
             });
         });

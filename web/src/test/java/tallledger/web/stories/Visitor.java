@@ -114,8 +114,8 @@ final class Visitor {
         /** Chooses what is shown with more behind its name. */
         Filled chooseFrom(String name, String begins) {
             return set(name, form.select("[name=" + name + "] option").stream().filter(o -> o.text().startsWith(begins + ","))
-                    .map(o -> o.attr("value")).findFirst().orElseThrow(() ->
-                            new Missing("no choice “" + begins + "” for " + name + ", only "
+                    .map(o -> o.attr("value")).findFirst()
+                    .orElseThrow(() -> new Missing("no choice “" + begins + "” for " + name + ", only "
                             + form.select("[name=" + name + "] option").eachText())));
         }
 
