@@ -8,9 +8,13 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.evidence.Recording;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.LengthUnit;
@@ -250,6 +254,74 @@ class StepPostsTest {
         assertThat(beyond.statusCode()).isEqualTo(422);
         assertThat(beyond.body()).contains("runs 41.9 m/s, above the 35 m/s marked on it.");
         assertThat(survey(survey).folded().runs()).isEmpty();
+    }
+
+    /** That a lever engages says nothing of what runs behind it: alone it is no run, with a reading it is noted with the run. */
+    @Test
+    void howALeverShiftsAloneIsNoRun() {
+        long survey = whole(KestrelVale.dunmarshP20().description());
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+                List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
+        String route = survey(survey).core().drive().steps().get(0).key();
+        Map<String, String> run = http.form("/surveys/" + survey + "/run?step=" + route, "/surveys/" + survey + "/run");
+        String nominal = survey(survey).core().machine().speeds().nominal(survey(survey).core().drive().steps().get(0)).orElseThrow()
+                .toPlainString();
+        HttpResponse<String> alone = http.post("/surveys/" + survey + "/run", run, "author", "Q", "shift", "ENGAGES_CLEAN", "reading", "",
+                "method", "OPTICAL", "do", "record");
+        assertThat(alone.statusCode()).isEqualTo(422);
+        assertThat(alone.body()).contains("Type the reading, or press a symptom.");
+        assertThat(survey(survey).folded().runs()).isEmpty();
+        http.post("/surveys/" + survey + "/run", run, "author", "Q", "shift", "ENGAGES_CLEAN", "reading", nominal, "method", "OPTICAL",
+                "do", "record");
+        assertThat(survey(survey).folded().runs()).singleElement()
+                .satisfies(r -> assertThat(r.record().shift()).contains(ShiftFeel.ENGAGES_CLEAN));
+    }
+
+    /** A row of readings is taken up to what an entry keeps; the field takes one sign more, so that what is too long is said and never cut. */
+    @Test
+    void noFieldOfARowIsShorterThanWhatIsKept() {
+        long survey = mill();
+        int rows = 0;
+        for (var step : survey(survey).steps().steps()) {
+            var series = step.recording().fields().stream().filter(f -> f.entry() == Recording.Entry.SERIES).toList();
+            if (!series.isEmpty()) {
+                String page = http.get("/surveys/" + survey + "/run?step=" + step.id().written()).body();
+                for (var field : series) {
+                    Matcher m = Pattern.compile("<input[^>]*id=\"f-" + field.name() + "\"[^>]*>")
+                            .matcher(page);
+                    if (!m.find()) {
+                        continue; // The machine must be started first.
+                    }
+                    assertThat(m.group()).contains("maxlength=\"" + (SurveyEntries.LONGEST_VALUE + 1) + "\"");
+                    rows++;
+                }
+            }
+        }
+        assertThat(rows).isGreaterThan(2);
+    }
+
+    /** What was read off the wheel stands in the next start's form, to be looked at again: nobody reads it off twice. */
+    @Test
+    void theMarkThatWasReadOffTheWheelStandsInTheNextStart() {
+        long survey = whole(KestrelVale.eskholtC300().description());
+        String start = "/surveys/" + survey + "/run?step=0-0";
+        assertThat(value(start, "WHEEL.markedRpm")).isEmpty();
+        app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), survey(survey).steps(),
+                survey(survey).steps().step("wheel-mark").orElseThrow(), Map.of("across", "400 mm", "markedRpm", "1650"),
+                Basis.of(LengthUnit.MM, 1, 1), false, List.of(), ""), Submission.fresh(1));
+        assertThat(value(start, "WHEEL.markedRpm")).isEqualTo("1650");
+        assertThat(value(start, "WHEEL.diameter")).isEqualTo("400 mm");
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+                List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(2));
+        app.bean(Books.class).append(survey, SurveyEntries.stopped(By.of(Instant.now(), "Q")), Submission.fresh(3));
+        assertThat(value(start, "WHEEL.markedRpm")).as("nor after a start without it").isEqualTo("1650");
+    }
+
+    private String value(String page, String field) {
+        Matcher m = Pattern.compile("<input[^>]*name=\"" + field + "\"[^>]*>").matcher(http.get(page).body());
+        assertThat(m.find()).as(field).isTrue();
+        Matcher value = Pattern.compile("value=\"([^\"]*)\"").matcher(m.group());
+        return value.find() ? value.group(1) : "";
     }
 
     @Test

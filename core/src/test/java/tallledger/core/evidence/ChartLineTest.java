@@ -232,6 +232,8 @@ class ChartLineTest {
         StepJudgement judged = judged(axis, "targets=0: 1 3 / 5 7\n100: 0 0 / 0 0");
         assertThat(said(judged)).contains("axis-test.a", "axis-test.r", "axis-test.says[Quantity[value=4, ");
         assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judged.grade()).as("U is 0.8: A is sound (20), R only workable (20), and the machine is what the worse of them is")
+                .contains(Grade.WORKABLE);
         assertThat(judged(axis, "targets=0: 1 30 / 5 7\n100: 0 0 / 0 0").outcome()).as("it scatters too much").isEqualTo(Outcome.FAILED);
         assertThatThrownBy(() -> axis.read(typed("targets=0: 1 3\n100: 0 0 / 0 0")))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("target.line"));

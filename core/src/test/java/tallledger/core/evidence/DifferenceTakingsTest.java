@@ -62,6 +62,21 @@ class DifferenceTakingsTest {
         assertThat(judged(LENGTHS, "lengths=300 300.010").because()).extracting(Reason::code).contains("temperature.unread");
     }
 
+    /**
+     * 20 µm over 100 mm are worse than 10 over 300: the temperature that is told, and that is in U, is the one over 100 mm, in whatever order
+     * they are typed. 100·11.5e-6·3 mm are 3.45 µm; over 300 they would be 10.35.
+     */
+    @ParameterizedTest
+    @CsvSource({"100 100.020/300 300.010", "300 300.010/100 100.020", "50 50.001/100 100.020/300 300.010/500 500.012"})
+    void theTemperatureIsToldOverTheLengthThatDecides(String lengths) {
+        Values warm = new Values(Map.of("lengths", lengths.replace("/", "\n")), LengthUnit.MM, Optional.empty(),
+                Optional.of(new BigDecimal("-3")));
+        StepJudgement judged = LENGTHS.weigh(warm, Rules.shipped());
+        assertThat(judged.because()).filteredOn(b -> b.code().equals("temperature.apart")).singleElement()
+                .hasToString("temperature.apart[figure.unit[-3, K], figure.unit[-3.5, µm], figure.unit[100, mm]]");
+        assertThat(judged.budget().orElseThrow().parts().thermal()).isCloseTo(100 * 11.5e-6 * 3 / Math.sqrt(3), within(1e-12));
+    }
+
     /** 0.12 mm under 0.8 kN are 0.15 a kN; U of the dip by 1/0.8 and of the thrust's last digit 0.1: 0.15/0.8·0.1/√12. */
     @Test
     void aDipIsJudgedByTheKilonewton() {
@@ -82,6 +97,19 @@ class DifferenceTakingsTest {
                 .hasToString("square.says[figure.unit[0.01, mm], figure.unit[0.02, mm]]");
         StepJudgement mirrored = judged(SQUARE, "square=-0.030|squareTurned=0.010|blade=200");
         assertThat(mirrored.outcome()).isEqualTo(judged.outcome());
+    }
+
+    /**
+     * Of 0.010 mm over a blade typed as 20 mm: the mean of two differences read to 0.001, √2·0.001/√12/√2, the gauge's 1 % of 0.010 halved,
+     * and the blade's own last digit, 1 mm of 20: 0.010/20·1/√12.
+     */
+    @Test
+    void theBladesOwnDigitIsInWhatASquareLeavesOpen() {
+        StepJudgement judged = judged(SQUARE, "square=0.030|squareTurned=-0.010|blade=20");
+        double digit = Math.hypot(Math.sqrt(2) * 0.001 / Math.sqrt(12) / Math.sqrt(2), 0.010 / 20 / Math.sqrt(12));
+        assertThat(judged.budget().orElseThrow().parts().digit()).isCloseTo(digit, within(1e-12));
+        assertThat(judged(SQUARE, "square=0.030|squareTurned=-0.010|blade=20.00").budget().orElseThrow().parts().digit())
+                .as("a blade measured to a hundredth leaves next to nothing open").isLessThan(digit);
     }
 
     /** Five infeeds of 0.02 on the radius are 0.2 on the diameter; 0.192 came off until the last, 0.199 after sparking out. */

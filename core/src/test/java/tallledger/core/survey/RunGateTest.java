@@ -167,6 +167,24 @@ class RunGateTest {
         assertThat(why("B")).isEqualTo("may run");
     }
 
+    /** The growl is run again by itself, but never faster than the wheel may turn: the mark that was typed, or the one read off it. */
+    @Test
+    void aSpeedThatStopsUseIsHeldToTheMarkWhenItIsRunAgain() {
+        of(CatalogueTest.machine(Family.CYLINDRICAL_GRINDER, Family.CYLINDRICAL_GRINDER.traits().usual()));
+        List<String> fast = book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals("B")).findFirst()
+                .map(book.machine().train()::settings).orElseThrow();
+        Entry growl = book.run(fast, "200", false, Symptom.GROWLS);
+        Regrade regrade = Regrade.parse(growl.sequence(), Severity.STOP_USE, "it is breaking up", Regrade.Whose.FAULT, "", "", "");
+        book.write(SurveyEntries.regraded(By.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
+        assertThat(why("B")).isEqualTo("may run");
+        mounted(Mounted.Kind.WHEEL, "300", "150", "");
+        assertThat(why("B")).as("200 where the wheel is marked 150").isNotIn("may run", "gate.stop-use");
+        mounted(Mounted.Kind.WHEEL, "300", "5000", "");
+        assertThat(why("B")).isEqualTo("may run");
+        book.step("wheel-mark", false, "across", "300 mm", "markedRpm", "150");
+        assertThat(why("B")).as("what was read off it counts too").isNotIn("may run", "gate.stop-use");
+    }
+
     /** Another mount comes without the marks of the one before. */
     @Test
     void theLastMountAloneCounts() {

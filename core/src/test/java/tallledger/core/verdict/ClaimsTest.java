@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Symptom;
@@ -256,6 +258,20 @@ class ClaimsTest {
                     "weighed by the crane scale")));
             assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
         }
+    }
+
+    /**
+     * Of a range its nearer end counts, with 5 % of that: 1.9 to 2.1 t are borne out from 1 805 to 2 205 kg. So does the nearer end of what
+     * was weighed.
+     */
+    @ParameterizedTest
+    @CsvSource({"1810, UPHELD", "1800, CONTRADICTED", "2200, UPHELD", "2210, CONTRADICTED", "2210 to 2300, CONTRADICTED",
+            "2200 to 2300, UPHELD", "1700 to 1810, UPHELD", "1700 to 1800, CONTRADICTED"})
+    void aRangeOfWeightIsHeldByItsNearerEnd(String weighed, Standing standing) {
+        said(claim(Attribute.WEIGHT, "1.9 to 2.1 t"));
+        book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse(weighed + " kg", "", "", "4000",
+                "weighed by the crane scale")));
+        assertThat(only().standing()).isEqualTo(standing);
     }
 
     /** In free words, tied to two things: upheld by both, contradicted by one, open while one is not done, and where one is gone. */

@@ -82,6 +82,17 @@ class MoneyTest {
                 .isEqualTo(2 * expected, within(1e-9));
     }
 
+    /** One that is too close to call is neither good nor bad: it counts in k as little as in what was to be expected. */
+    @Test
+    void whatIsUndecidedTellsNothing() {
+        book.step("coolant", false);
+        Worths.Tells before = money().tells();
+        Step runout = survey().steps().step("nose-runout").orElseThrow();
+        book.step("nose-runout", false, "value", runout.recording().limit(survey().rules()).orElseThrow().limit().toPlainString() + " mm");
+        assertThat(survey().steps().latest().get(runout.id()).outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(money().tells()).isEqualTo(before);
+    }
+
     @Test
     void withoutAPriceThereIsNoOffer() {
         assertThat(money().offer()).isEmpty();

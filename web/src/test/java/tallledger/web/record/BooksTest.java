@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,6 +54,24 @@ class BooksTest {
             assertThat(moved.head()).isEqualTo(2);
         });
         assertThat(books.entries(books.book(survey))).hasSize(2);
+    }
+
+    /** Who said once in which role they stand there stands in it until they say another. */
+    @Test
+    void theRoleThatWasSaidLastStands() {
+        App app = App.demo();
+        long survey = survey(app);
+        Books books = app.bean(Books.class);
+        for (String who : List.of("Q, seller", "R, rebuilder", "Q, owner", "Q")) {
+            Survey now = app.bean(Shelves.class).survey(survey);
+            books.append(survey, SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), who), "one"),
+                    Submission.fresh(now.head()));
+        }
+        Survey now = app.bean(Shelves.class).survey(survey);
+        assertThat(now.by(Clock.systemUTC(), "Q").author().role()).isEqualTo("owner");
+        assertThat(now.by(Clock.systemUTC(), "R").author().role()).isEqualTo("rebuilder");
+        assertThat(now.by(Clock.systemUTC(), "Q, inspector").author().role()).isEqualTo("inspector");
+        assertThat(now.by(Clock.systemUTC(), "S").author().role()).isEmpty();
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -82,6 +83,21 @@ class ShelfQueryTest {
         ShelfQuery query = ShelfQuery.of(text, family, place, state, "NAME", "");
         assertThat(found(query)).containsExactly(numbers(left));
         assertThat(lines.page(query, 0).found()).isEqualTo(numbers(left).length);
+    }
+
+    /** The mapper's own page, two at a time: each machine once, in the order asked for, and nothing beyond the last. */
+    @Test
+    void eachPageBeginsWhereTheOneBeforeEnded() {
+        ShelfMapper mapper = app.bean(ShelfMapper.class);
+        ShelfRow.Asked first = ShelfRow.Asked.of(ShelfQuery.of("", "", "", "", "NAME", "1"));
+        assertThat(first.skipped()).isZero();
+        assertThat(ShelfRow.Asked.of(ShelfQuery.of("", "", "", "", "NAME", "3")).skipped()).isEqualTo(2 * ShelfQuery.A_PAGE);
+        List<List<Long>> pages = IntStream.range(0, 3)
+                .mapToObj(
+                        i -> mapper.page(new ShelfRow.Asked(first.like(), first.family(), first.placeLike(), first.surveyed(), first.away(),
+                                first.sort(), 2 * i, 2)))
+                .toList();
+        assertThat(pages).containsExactly(List.of(1L, 2L), List.of(3L, 4L), List.of());
     }
 
     @Test
