@@ -24,10 +24,10 @@ import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Values;
 import tallledger.core.family.Family;
 import tallledger.core.house.House;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.Scope;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * Whatever is typed, reading it takes no time: ten thousand characters of each class are thrown at every reader there is, found by

@@ -22,7 +22,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /** Small builders for the tests of every package. */
 public final class Machines {

@@ -17,7 +17,6 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
@@ -25,6 +24,7 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 
 /** A survey's entries for tests, written one after the other as the forms would: what must be confirmed is. */
 public final class SurveyBook {

@@ -24,7 +24,6 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunRecord;
@@ -33,6 +32,7 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * Hunts a hidden fault as the application does: its own plan, its own next run, its own end of the hunt; the cold

@@ -11,7 +11,7 @@ import tallledger.core.family.Family;
 import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.motion.Axis;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /** The invented shortlist of the Kestrel Vale Tramway's car-shed workshop, each machine with the truth its plate hides. */
 public final class KestrelVale {

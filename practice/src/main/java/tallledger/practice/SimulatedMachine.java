@@ -18,9 +18,9 @@ import tallledger.core.evidence.ChartLine;
 import tallledger.core.family.Step;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A machine that can be run: true speeds, scatter, hidden faults.

@@ -40,8 +40,8 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedList;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.unit.LengthUnit;
 
 /** Builds an invented machine stage by stage, and the truth behind it. */
 final class Sketch {

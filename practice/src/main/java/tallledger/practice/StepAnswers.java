@@ -28,10 +28,10 @@ import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.rules.Unit;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 
 /**
  * What a surveyor would type at a step of a simulated machine. A sound step's figures lie well within its limits, with scatter;

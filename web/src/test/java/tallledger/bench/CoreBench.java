@@ -54,8 +54,8 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 import tallledger.practice.HiddenFaultTrials;
 import tallledger.practice.KestrelVale;
 

@@ -17,11 +17,11 @@ import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.evidence.Recording;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
 import tallledger.web.record.Machine;
@@ -277,7 +277,7 @@ class StepPostsTest {
                 .satisfies(r -> assertThat(r.record().shift()).contains(ShiftFeel.ENGAGES_CLEAN));
     }
 
-    /** A row of readings is taken up to what an entry keeps; the field takes one sign more, so that what is too long is said and never cut. */
+    /** A row of readings is taken up to what an entry keeps; the field takes one sign more, so that what is too long is said. */
     @Test
     void noFieldOfARowIsShorterThanWhatIsKept() {
         long survey = mill();

@@ -9,10 +9,11 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A test cut as it was made: what its size, form and finish are measured on afterwards.
@@ -83,8 +84,8 @@ public record CutMade(Job.Kind kind, Job.Material material, String tool, TypedLe
 
     /** In one line. */
     public Reason says() {
-        return Reason.of(CuttingReason.CUT_MADE, kind, material, tool.isEmpty() ? 0 : 1, tool, Quantity.of(diameter.mm(), "mm"),
-                Quantity.of(feed.mm(), "mm"), rpm.value());
+        return Reason.of(CuttingReason.CUT_MADE, kind, material, tool.isEmpty() ? 0 : 1, tool, Quantity.of(diameter.mm(), Unit.MILLIMETRES),
+                Quantity.of(feed.mm(), Unit.MILLIMETRES), rpm.value());
     }
 
     /** @param unit of lengths typed without one */

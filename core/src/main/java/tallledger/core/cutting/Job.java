@@ -1,8 +1,9 @@
 package tallledger.core.cutting;
 
 import java.math.BigDecimal;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A cut as it is wanted.
@@ -63,8 +64,8 @@ public record Job(Kind kind, double diameter, double speed, double feed, double 
         if (kind == Kind.FACE_MILLING) {
             check(width, "width");
             if (width > diameter) {
-                throw Refused.because(CuttingReason.CUT_WIDE, Quantity.of(BigDecimal.valueOf(width), "mm"),
-                        Quantity.of(BigDecimal.valueOf(diameter), "mm")).at("width");
+                throw Refused.because(CuttingReason.CUT_WIDE, Quantity.of(BigDecimal.valueOf(width), Unit.MILLIMETRES),
+                        Quantity.of(BigDecimal.valueOf(diameter), Unit.MILLIMETRES)).at("width");
             }
         }
     }

@@ -16,9 +16,10 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.SpindlePower;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A job on this machine's own speeds: its fastest not more than 2 % above what the job wants, every route that gives it with the power and
@@ -58,7 +59,7 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         private static Quantity power(SpindlePower power, LengthUnit machine) {
             BigDecimal worth = machine == LengthUnit.INCH ? HORSEPOWER : BigDecimal.ONE;
             BigDecimal shown = new BigDecimal(power.kilowatts()).divide(worth, MathContext.DECIMAL64).round(new MathContext(2));
-            return Quantity.of(shown.multiply(worth), "kW");
+            return Quantity.of(shown.multiply(worth), Unit.KILOWATTS);
         }
 
         private static final BigDecimal HORSEPOWER = new BigDecimal("0.7457");

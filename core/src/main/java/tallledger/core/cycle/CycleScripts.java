@@ -13,6 +13,7 @@ import tallledger.core.cycle.CycleScript.Whose;
 import tallledger.core.cycle.CycleScript.Window;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Unit;
 
 /**
  * The scripts that come with the house. Some depend on what is set on the machine (a dwell, a number of passes): those
@@ -62,9 +63,9 @@ public final class CycleScripts {
             return start;
         }
 
-        /** Its unit; empty for a count. */
-        public String unit() {
-            return this == PASSES || this == ORDER ? "" : "s";
+        /** Its unit; a bare number for a count. */
+        public Unit unit() {
+            return this == PASSES || this == ORDER ? Unit.NUMBER : Unit.SECONDS;
         }
     }
 

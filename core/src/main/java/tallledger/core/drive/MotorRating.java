@@ -2,8 +2,9 @@ package tallledger.core.drive;
 
 import java.math.BigDecimal;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What the motor's plate says of its power.
@@ -44,8 +45,8 @@ public record MotorRating(Power power, Law law, BigDecimal efficiency) {
     public MotorRating {
         efficiency = efficiency.stripTrailingZeros();
         if (power.kilowatts().signum() <= 0 || power.kilowatts().compareTo(MOST) > 0) {
-            throw Refused.because(DriveReason.MOTOR_POWER, Quantity.of(power.kilowatts(), "kW"),
-                    Quantity.of(MOST, "kW"));
+            throw Refused.because(DriveReason.MOTOR_POWER, Quantity.of(power.kilowatts(), Unit.KILOWATTS),
+                    Quantity.of(MOST, Unit.KILOWATTS));
         }
         if (efficiency.signum() <= 0 || efficiency.compareTo(BigDecimal.ONE) > 0) {
             throw Refused.because(DriveReason.MOTOR_EFFICIENCY, efficiency);

@@ -8,8 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * The same spindle speed reached in several ranges of an inverter-fed drive: by gears with the motor fast, or by turning the
@@ -54,8 +55,8 @@ public record SameSpeed(double rpm, List<Way> ways) {
         Way most = ways.get(0);
         Way least = ways.get(ways.size() - 1);
         return Reason.of(DriveReason.SAME_SPEED, rounded(rpm, 3), levers(train, most.sweep), rounded(most.share * 100, 3),
-                Quantity.of(rounded(most.power.kilowatts(), 3), "kW"), levers(train, least.sweep), rounded(least.share * 100, 3),
-                Quantity.of(rounded(least.power.kilowatts(), 3), "kW"),
+                Quantity.of(rounded(most.power.kilowatts(), 3), Unit.KILOWATTS), levers(train, least.sweep), rounded(least.share * 100, 3),
+                Quantity.of(rounded(least.power.kilowatts(), 3), Unit.KILOWATTS),
                 rounded(most.power.newtonMetres() / least.power.newtonMetres(), 3));
     }
 

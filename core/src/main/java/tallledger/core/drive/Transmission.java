@@ -3,8 +3,9 @@ package tallledger.core.drive;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** What one position of a stage does to the speed that comes in. */
 public sealed interface Transmission {
@@ -15,7 +16,7 @@ public sealed interface Transmission {
     /** One winding or pole count, or the only speed: min⁻¹ at the plate's supply frequency, as the motor's plate says. */
     record MotorSpeed(BigDecimal rpm) implements Transmission {
         public MotorSpeed {
-            checkWithin(rpm, 1, 60_000, DriveReason.MOTOR_SPEED_OUTSIDE, "");
+            checkWithin(rpm, 1, 60_000, DriveReason.MOTOR_SPEED_OUTSIDE, Unit.NUMBER);
         }
 
         @Override
@@ -27,8 +28,8 @@ public sealed interface Transmission {
     /** A groove pair of a step pulley: d_driver/d_driven, diameters in mm. */
     record Grooves(BigDecimal driver, BigDecimal driven) implements Transmission {
         public Grooves {
-            checkWithin(driver, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE, "mm");
-            checkWithin(driven, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE, "mm");
+            checkWithin(driver, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE, Unit.MILLIMETRES);
+            checkWithin(driven, 5, 5_000, DriveReason.GROOVE_DIAMETER_OUTSIDE, Unit.MILLIMETRES);
         }
 
         @Override
@@ -55,7 +56,7 @@ public sealed interface Transmission {
     /** A ratio somebody knows without the teeth; 1 is direct. */
     record Ratio(BigDecimal ratio) implements Transmission {
         public Ratio {
-            checkWithin(ratio, 0.001, 1_000, DriveReason.RATIO_OUTSIDE, "");
+            checkWithin(ratio, 0.001, 1_000, DriveReason.RATIO_OUTSIDE, Unit.NUMBER);
         }
 
         @Override
@@ -84,7 +85,7 @@ public sealed interface Transmission {
     record Sweep(Optional<Span> factor) implements Transmission {
     }
 
-    private static void checkWithin(BigDecimal value, double lowest, double highest, DriveReason what, String unit) {
+    private static void checkWithin(BigDecimal value, double lowest, double highest, DriveReason what, Unit unit) {
         if (value.doubleValue() < lowest || value.doubleValue() > highest) {
             throw Refused.because(what, Quantity.of(value, unit), Quantity.of(BigDecimal.valueOf(lowest), unit),
                     Quantity.of(BigDecimal.valueOf(highest), unit));

@@ -14,11 +14,12 @@ import tallledger.core.geometry.FlatFace;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Measured along a way or over a face: level runs, cross levels, indicator runs, grids. */
 public final class AlongTakings {
@@ -131,8 +132,10 @@ public final class AlongTakings {
         Reason form = Reason.each(EvidenceReason.RUN_FORMS, run.form());
         return run.worstMetre().map(worst -> Reason.of(EvidenceReason.RUN_FORM, form, Takings.shown(run.straightness()),
                 Takings.shown(run.leastZone()), Takings.shown(worst.straightness()), Takings.shown(worst.from()), Takings.shown(worst.to()),
-                Quantity.of(BigDecimal.valueOf(METRE), "mm"))).orElseGet(() -> Reason.of(EvidenceReason.RUN_FORM_LONG_FEET, form,
-                        Takings.shown(run.straightness()), Takings.shown(run.leastZone()), Quantity.of(BigDecimal.valueOf(METRE), "mm")));
+                Quantity.of(BigDecimal.valueOf(METRE), Unit.MILLIMETRES)))
+                .orElseGet(() -> Reason.of(EvidenceReason.RUN_FORM_LONG_FEET, form,
+                        Takings.shown(run.straightness()), Takings.shown(run.leastZone()),
+                        Quantity.of(BigDecimal.valueOf(METRE), Unit.MILLIMETRES)));
     }
 
     /** t_k mm/m; max − min is judged, the slope along is for information. */
@@ -168,8 +171,9 @@ public final class AlongTakings {
         }
 
         private static Reason across(Across read, BigDecimal over) {
-            return Reason.of(EvidenceReason.ACROSS_SLOPE, Quantity.of(Takings.decimal(slope(read) * over.doubleValue()), "mm/m"),
-                    read.levels.size(), Quantity.of(over, "mm"));
+            return Reason.of(EvidenceReason.ACROSS_SLOPE,
+                    Quantity.of(Takings.decimal(slope(read) * over.doubleValue()), Unit.MILLIMETRES_PER_METRE),
+                    read.levels.size(), Quantity.of(over, Unit.MILLIMETRES));
         }
 
         /** By least squares, mm/m a mm. */
@@ -255,7 +259,8 @@ public final class AlongTakings {
             BigDecimal longer = new BigDecimal(read.longer).setScale(3, RoundingMode.HALF_UP);
             return line.judged(zone, u, longer, rules,
                     Reason.of(EvidenceReason.GRID_SAYS, read.face.points().size(),
-                            Takings.shown(read.face.spread(read.face.leastSquares())), Quantity.of(longer.stripTrailingZeros(), "mm")));
+                            Takings.shown(read.face.spread(read.face.leastSquares())),
+                            Quantity.of(longer.stripTrailingZeros(), Unit.MILLIMETRES)));
         }
     }
 }

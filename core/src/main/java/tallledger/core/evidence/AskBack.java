@@ -9,12 +9,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A reading so far over its limit that a wrong unit is likelier than the fault: asked back before it is recorded, with what it may have
@@ -37,23 +39,24 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
 
     /** In what a bare figure of a dial may have been meant. */
     private enum Scale {
-        THOU(LengthUnit.INCH, 0, " thou"),
-        TENTHS(LengthUnit.INCH, 0, " tenths"),
-        HUNDREDTHS(LengthUnit.MM, 2, " mm"),
-        MICROMETRES(LengthUnit.MM, 0, " µm");
+        THOU(LengthUnit.INCH, 0, Unit.THOU),
+        TENTHS(LengthUnit.INCH, 0, Unit.TENTHS),
+        HUNDREDTHS(LengthUnit.MM, 2, Unit.MILLIMETRES),
+        MICROMETRES(LengthUnit.MM, 0, Unit.MICROMETRES);
 
         private final LengthUnit system;
         private final int places;
-        private final String unit;
+        private final Unit unit;
 
-        Scale(LengthUnit system, int places, String unit) {
+        Scale(LengthUnit system, int places, Unit unit) {
             this.system = system;
             this.places = places;
             this.unit = unit;
         }
 
         private String retyped(String typed) {
-            return FIGURE.matcher(typed).replaceAll(m -> new BigDecimal(m.group()).movePointLeft(places).toPlainString() + unit);
+            return FIGURE.matcher(typed)
+                    .replaceAll(m -> new BigDecimal(m.group()).movePointLeft(places).toPlainString() + " " + unit.symbol());
         }
     }
 
@@ -90,8 +93,9 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
             return Optional.empty();
         }
         return rise.read(values).ends().filter(e -> e.cold().value().subtract(e.hot().value()).compareTo(BigDecimal.ONE) > 0).map(e -> {
-            Reason drop = InUnit.of(Reason.of(EvidenceReason.ASK_COLDER, Quantity.of(e.cold().value().subtract(e.hot().value()), "K")),
-                    values.unit());
+            Reason drop =
+                    InUnit.of(Reason.of(EvidenceReason.ASK_COLDER, Quantity.of(e.cold().value().subtract(e.hot().value()), Unit.KELVIN)),
+                            values.unit());
             Map<String, String> changed = new HashMap<>(values.typed());
             changed.put("cold", values.text("hot"));
             changed.put("hot", values.text("cold"));

@@ -13,12 +13,13 @@ import tallledger.core.geometry.AxisTest;
 import tallledger.core.geometry.CircleTest;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Axes at their targets and circles, as they are typed or pasted. */
 public final class AxisTakings {
@@ -212,7 +213,7 @@ public final class AxisTakings {
 
         private static Quantity per(double micrometresPerMetre) {
             return Quantity.of(new BigDecimal(micrometresPerMetre).setScale(1, java.math.RoundingMode.HALF_UP).stripTrailingZeros(),
-                    "µm/m");
+                    Unit.MICROMETRES_PER_METRE);
         }
     }
 }

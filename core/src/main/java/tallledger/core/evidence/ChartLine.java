@@ -15,13 +15,13 @@ import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.rules.Unit;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * One line of an acceptance chart: a way of measuring it, and its limit. Whoever has only the result types that; whoever has the readings
@@ -209,9 +209,10 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
         List<Reason> because = new ArrayList<>();
         if (scales() && over.compareTo(length) != 0) {
             Quantity scaled = new Quantity(value.multiply(length).divide(over, MathContext.DECIMAL64),
-                    u.scaled(length.doubleValue() / over.doubleValue()).expanded(), "mm");
-            because.add(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, "mm"), Quantity.of(over, "mm"), scaled,
-                    Quantity.of(length, "mm")));
+                    u.scaled(length.doubleValue() / over.doubleValue()).expanded(), Unit.MILLIMETRES);
+            because.add(
+                    Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, Unit.MILLIMETRES), Quantity.of(over, Unit.MILLIMETRES), scaled,
+                            Quantity.of(length, Unit.MILLIMETRES)));
         }
         because.addAll(judged.because());
         because.addAll(List.of(besides));

@@ -14,12 +14,13 @@ import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Differences against something known: gauge lengths, a force, a square turned round, what was fed in. */
 public final class DifferenceTakings {
@@ -141,7 +142,7 @@ public final class DifferenceTakings {
             Pair worst = read.pairs.stream().max(java.util.Comparator.comparingInt((Pair p) -> weight(alone(p, read, line, rules)))
                     .thenComparingDouble(p -> Math.abs(p.error()) / p.length.mm().doubleValue())).orElseThrow();
             List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.LENGTHS_SAY, read.pairs.size(),
-                    Quantity.of(worst.length.mm(), "mm"), Takings.shown(worst.error()),
+                    Quantity.of(worst.length.mm(), Unit.MILLIMETRES), Takings.shown(worst.error()),
                     Takings.slope(read.slope()), Takings.shown(read.rest()))));
             says.addAll(Takings.temperature(worst.length.mm().doubleValue(), read.apart, rules));
             StepJudgement decides = alone(worst, read, line, rules);
@@ -189,8 +190,10 @@ public final class DifferenceTakings {
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.dip.mm(), read.dip.step())
                     .scaled(1 / thrust)
                     .withDigit(per.doubleValue() / read.thrust.value().doubleValue() * read.thrust.step().doubleValue() / RECTANGULAR);
-            return line.judged(per, u, BigDecimal.ZERO, rules, Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), "mm"),
-                    Quantity.of(read.thrust.value(), "kN"), Quantity.of(per, "mm"), Quantity.of(stated, "kN")));
+            return line.judged(per, u, BigDecimal.ZERO, rules,
+                    Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), Unit.MILLIMETRES),
+                            Quantity.of(read.thrust.value(), Unit.KILONEWTONS), Quantity.of(per, Unit.MILLIMETRES),
+                            Quantity.of(stated, Unit.KILONEWTONS)));
         }
     }
 
@@ -222,8 +225,9 @@ public final class DifferenceTakings {
             // The mean of two differences.
             Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2))
                     .withDigit(ofBlade);
-            return line.judged(machine.abs(), u, read.blade.mm(), rules, Reason.of(EvidenceReason.SQUARE_SAYS, Quantity.of(machine, "mm"),
-                    Quantity.of(read.square(), "mm")));
+            return line.judged(machine.abs(), u, read.blade.mm(), rules,
+                    Reason.of(EvidenceReason.SQUARE_SAYS, Quantity.of(machine, Unit.MILLIMETRES),
+                            Quantity.of(read.square(), Unit.MILLIMETRES)));
         }
     }
 
@@ -262,9 +266,11 @@ public final class DifferenceTakings {
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER))
                     .difference(read.removed(), read.before.step().max(read.after.step())).withDigit(dial);
             List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.INFEED_SAYS, read.infeeds.size(),
-                    Quantity.of(read.wanted(), "mm"), Quantity.of(read.removed(), "mm"), Quantity.of(off, "mm"))));
+                    Quantity.of(read.wanted(), Unit.MILLIMETRES), Quantity.of(read.removed(), Unit.MILLIMETRES),
+                    Quantity.of(off, Unit.MILLIMETRES))));
             read.sparked.ifPresent(
-                    s -> says.add(Reason.of(EvidenceReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), "mm"))));
+                    s -> says.add(
+                            Reason.of(EvidenceReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), Unit.MILLIMETRES))));
             return line.judged(off.abs(), u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
         }
     }

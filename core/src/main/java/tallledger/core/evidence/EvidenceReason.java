@@ -130,8 +130,6 @@ public enum EvidenceReason implements ReasonCode {
     FEED_MEASURED("feed.measured", "reading"),
     FEED_WHEELS_TURNED("feed.wheels-turned", "driving", "driven", "times", "rate", "off"),
     FEED_WHEELS_EQUAL("feed.wheels-equal", "rate", "off"),
-    FIGURE("figure", "value"),
-    FIGURE_UNIT("figure.unit", "value", "unit"),
     GRADED_CLOSE("graded.near", "value", "grade", "limit", "settles"),
     GRADED_OUTSIDE("graded.missed", "value", "grade", "limit"),
     GRADED_WITHIN("graded.reached", "value", "grade", "limit"),

@@ -10,9 +10,10 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A swing read some way out from the nose, without angles. A limit "300 out" belongs to a distance: what is read at another distance d lies
@@ -43,8 +44,9 @@ public record FarOut(TypedLength far, Optional<TypedLength> near, Optional<Typed
         if (near.isEmpty()) {
             GradedLimit here = between(rules.graded(line.nose().orElseThrow()), limit, d.divide(stated, MathContext.DECIMAL64));
             StepJudgement judged = Recordings.byGrade(here, far.mm(), ofFar);
-            return with(judged, Reason.of(EvidenceReason.FAR_ALONE, Quantity.of(far.mm(), "mm"), Quantity.of(d, "mm"),
-                    Quantity.of(stated, "mm")));
+            return with(judged,
+                    Reason.of(EvidenceReason.FAR_ALONE, Quantity.of(far.mm(), Unit.MILLIMETRES), Quantity.of(d, Unit.MILLIMETRES),
+                            Quantity.of(stated, Unit.MILLIMETRES)));
         }
         double k = stated.doubleValue() / d.doubleValue();
         double other = Math.abs(k - 1) * near.get().mm().doubleValue();
@@ -54,8 +56,9 @@ public record FarOut(TypedLength far, Optional<TypedLength> near, Optional<Typed
         BigDecimal most = Takings.decimal(scaled + other);
         StepJudgement byMost = Recordings.byGrade(limit, most, u);
         StepJudgement byLeast = Recordings.byGrade(limit, least, u);
-        Reason says = Reason.of(EvidenceReason.FAR_BETWEEN, Quantity.of(far.mm(), "mm"), Quantity.of(d, "mm"),
-                new Quantity(least, u.expanded(), "mm"), new Quantity(most, u.expanded(), "mm"), Quantity.of(stated, "mm"));
+        Reason says = Reason.of(EvidenceReason.FAR_BETWEEN, Quantity.of(far.mm(), Unit.MILLIMETRES), Quantity.of(d, Unit.MILLIMETRES),
+                new Quantity(least, u.expanded(), Unit.MILLIMETRES), new Quantity(most, u.expanded(), Unit.MILLIMETRES),
+                Quantity.of(stated, Unit.MILLIMETRES));
         if (byMost.outcome() == Outcome.PROVEN) {
             return with(byMost, says);
         }

@@ -25,12 +25,13 @@ import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * How smooth a cut came out, against what feed and nose should leave (turned) or what the process usually leaves (house values): up to 1.5
@@ -210,12 +211,14 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         List<Reason> says = new ArrayList<>();
         Uncertainty u = read.how == By.PLATE ? Uncertainty.of(0, BY_EYE * read.ra.doubleValue() / Gauge.COVERAGE_FACTOR)
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
-        Quantity ra = new Quantity(read.ra, u.expanded(), InUnit.ROUGHNESS);
+        Quantity ra = new Quantity(read.ra, u.expanded(), Unit.ROUGHNESS);
         read.trace.map(Traced::roughness)
                 .ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE,
-                        Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), "mm"), t.lengths(), shown(t.rz()), shown(t.rq()),
+                        Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), Unit.MILLIMETRES), t.lengths(), shown(t.rz()),
+                        shown(t.rq()),
                         shown(t.rt()),
-                        new BigDecimal(t.rsk()).round(new MathContext(2)), Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), "mm"))));
+                        new BigDecimal(t.rsk()).round(new MathContext(2)),
+                        Quantity.of(new BigDecimal(t.rsm()).round(SHOWN), Unit.MILLIMETRES))));
         read.trace.ifPresent(t -> says.addAll(marks(t, read, rules)));
         Optional<BigDecimal> expected = expected(read, rules);
         Reason grade = grade(read.ra, rules.unit());
@@ -225,18 +228,18 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         }
         BigDecimal most = expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(1));
         Judgement judged = Judgement.of(read.ra, u,
-                new Limit(BigDecimal.ZERO, most, InUnit.ROUGHNESS, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most,
-                        InUnit.ROUGHNESS))));
+                new Limit(BigDecimal.ZERO, most, Unit.ROUGHNESS, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most,
+                        Unit.ROUGHNESS))));
         BigDecimal times = read.ra.divide(expected.get(), new MathContext(2));
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
         EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
                 : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
                         : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
-        says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), InUnit.ROUGHNESS)));
+        says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), Unit.ROUGHNESS)));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
         Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
         return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, read.ra, most,
-                InUnit.ROUGHNESS)));
+                Unit.ROUGHNESS)));
     }
 
     /** The roughness grade a reading lies in; on an inch machine with the trade's number in µin. */
@@ -253,7 +256,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         List<Reason> says = new ArrayList<>();
         if (!t.agrees) {
             says.add(Reason.of(EvidenceReason.FINISH_NO_CUT_OFF, Quantity.of(BigDecimal.valueOf(t.roughness.cutOff()).stripTrailingZeros(),
-                    "mm")));
+                    Unit.MILLIMETRES)));
         }
         if (t.profile.isSteep()) {
             says.add(Reason.of(EvidenceReason.FINISH_STEEP, new BigDecimal(t.profile.degrees()).round(new MathContext(2))));
@@ -266,7 +269,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
             return says;
         }
         Spacings.Peak p = peak.get();
-        Quantity spacing = Quantity.of(new BigDecimal(p.spacing()).round(SHOWN), "mm");
+        Quantity spacing = Quantity.of(new BigDecimal(p.spacing()).round(SHOWN), Unit.MILLIMETRES);
         says.add(Reason.of(EvidenceReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()),
                 BigDecimal.valueOf(Math.round(100 * p.share()))));
         if (read.turned.filter(f -> Math.abs(p.spacing() / f.feed() - 1) <= Math.max(SAME_FEED, p.open())).isPresent()) {
@@ -284,13 +287,13 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         double mmPerSecond = made.past.doubleValue() * 1000 / 60;
         double hertz = mmPerSecond / p.spacing();
         double reach = Math.max(mmPerSecond * line, 0.01 * hertz);
-        Quantity f = Quantity.of(new BigDecimal(hertz).round(SHOWN), "Hz");
-        Quantity past = Quantity.of(made.past, "m/min");
+        Quantity f = Quantity.of(new BigDecimal(hertz).round(SHOWN), Unit.HERTZ);
+        Quantity past = Quantity.of(made.past, Unit.METRES_PER_MINUTE);
         List<Turning> turning = made.rpm.map(rpm -> turning(rpm.doubleValue())).orElse(List.of());
         List<Object> near = new ArrayList<>(turning.stream().filter(t -> Math.abs(t.hertz() - hertz) <= reach)
                 .sorted(Comparator.comparingDouble(t -> Math.abs(t.hertz() - hertz)))
                 .map(t -> (Object) Reason.each(EvidenceReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(),
-                        Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), "Hz")))
+                        Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), Unit.HERTZ)))
                 .toList());
         if (turning.isEmpty()) {
             return Reason.of(EvidenceReason.FINISH_FREQUENCY, spacing, past, f);
@@ -312,7 +315,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
     }
 
     private static Quantity shown(double um) {
-        return Quantity.of(new BigDecimal(um).round(SHOWN), InUnit.ROUGHNESS);
+        return Quantity.of(new BigDecimal(um).round(SHOWN), Unit.ROUGHNESS);
     }
 
     @Override

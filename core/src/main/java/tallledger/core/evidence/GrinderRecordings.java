@@ -13,13 +13,14 @@ import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Records only grinders have. */
 public final class GrinderRecordings {
@@ -61,9 +62,10 @@ public final class GrinderRecordings {
 
         @Override
         public StepJudgement judge(Mounted wheel, Rules rules) {
-            List<Reason> marks = Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, "m/s")))
-                    .stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
-            Reason marked = Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), "mm"), marks);
+            List<Reason> marks =
+                    Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, Unit.METRES_PER_SECOND)))
+                            .stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
+            Reason marked = Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), Unit.MILLIMETRES), marks);
             // Its surface speed is a speed of the spindle only with its diameter: said, or everybody reckons it anew.
             return SpeedGate.greatest(wheel).filter(n -> wheel.markedMs().isPresent())
                     .map(n -> StepJudgement.read(marked, Reason.of(EvidenceReason.WHEEL_GREATEST, n)))
@@ -129,8 +131,8 @@ public final class GrinderRecordings {
                 case FAILED -> EvidenceReason.CENTRE_WRONG;
                 case UNDECIDED -> EvidenceReason.CENTRE_CLOSE;
             },
-                    Quantity.of(new BigDecimal(read.outer).round(SHOWN), "m/min"),
-                    Quantity.of(new BigDecimal(read.inner).round(SHOWN), "m/min"), rules.number(Rule.SURFACE_SPEED)));
+                    Quantity.of(new BigDecimal(read.outer).round(SHOWN), Unit.METRES_PER_MINUTE),
+                    Quantity.of(new BigDecimal(read.inner).round(SHOWN), Unit.METRES_PER_MINUTE), rules.number(Rule.SURFACE_SPEED)));
         }
 
         /** u of one surface speed by the last digits of its radius and its speed, as a share. */
@@ -205,8 +207,8 @@ public final class GrinderRecordings {
                 case FAILED -> EvidenceReason.THROUGH_WRONG;
                 case UNDECIDED -> EvidenceReason.THROUGH_CLOSE;
             },
-                    new Quantity(read.measured.rate(), read.measured.expanded(rules), "mm/min"),
-                    Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), "mm/min"), (share - 1) * 100,
+                    new Quantity(read.measured.rate(), read.measured.expanded(rules), Unit.MILLIMETRES_PER_MINUTE),
+                    Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), Unit.MILLIMETRES_PER_MINUTE), (share - 1) * 100,
                     rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1)));
         }
     }

@@ -23,11 +23,12 @@ import tallledger.core.motion.Trips;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Records of movement: feeds, travels, trips, backlash, change wheels and threads. */
 public final class MotionRecordings {
@@ -201,8 +202,9 @@ public final class MotionRecordings {
             TypedLength length = read.length;
             Uncertainty u = read.by.map(g -> g.reading(length.mm(), length.step())).orElseGet(
                     () -> Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12)));
-            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), "mm"))
-                    .orElse(StepJudgement.read(Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), "mm"))));
+            return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), Unit.MILLIMETRES))
+                    .orElse(StepJudgement
+                            .read(Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), Unit.MILLIMETRES))));
         }
     }
 
@@ -428,9 +430,10 @@ public final class MotionRecordings {
             Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step())
                     .scaled(300 / Math.max(length.mm().doubleValue(), 1));
             StepJudgement judged = Recordings.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
-            return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), "mm"),
-                    Quantity.of(pitch.mm(), "mm"),
-                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), "mm"), Quantity.of(BigDecimal.valueOf(300), "mm")),
+            return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), Unit.MILLIMETRES),
+                    Quantity.of(pitch.mm(), Unit.MILLIMETRES),
+                    thread.error().doubleValue() * 100, Quantity.of(thread.over300(), Unit.MILLIMETRES),
+                    Quantity.of(BigDecimal.valueOf(300), Unit.MILLIMETRES)),
                     judged.because().get(0)));
         }
     }

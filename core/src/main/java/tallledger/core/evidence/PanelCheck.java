@@ -8,11 +8,12 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * The electrical panel as whoever may open it finds it: its disconnect, its fuses, its diagram, and the overload's setting against the
@@ -124,7 +125,8 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
                 : low ? EvidenceReason.PANEL_OVERLOAD_LOW
                         : EvidenceReason.PANEL_OVERLOAD_RIGHT;
         (high || low ? bad : good)
-                .add(Reason.of(reason, Quantity.of(set, "A"), Quantity.of(motor, "A"), rules.figures(Rule.OVERLOAD).get(0),
+                .add(Reason.of(reason, Quantity.of(set, Unit.AMPERES), Quantity.of(motor, Unit.AMPERES),
+                        rules.figures(Rule.OVERLOAD).get(0),
                         rules.figures(Rule.OVERLOAD).get(1)));
     }
 }

@@ -2,8 +2,8 @@ package tallledger.core.evidence;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /** A figure of a plate that claims are held against. */
 public enum PlateFigure {

@@ -2,8 +2,8 @@ package tallledger.core.evidence;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.InchLimits;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What stands in a field before anybody types: said for a metric and for an inch machine, so that no field is filled with a figure in

@@ -18,13 +18,13 @@ import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.rules.Unit;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** The general kinds of record: looked at, written down, counted, measured. */
 public final class Recordings {
@@ -259,9 +259,9 @@ public final class Recordings {
             StepJudgement judged = byGrade(here, value.mm(), u);
             double share = length.doubleValue() / over.mm().doubleValue();
             Quantity scaled = new Quantity(value.mm().multiply(length).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(),
-                    "mm");
-            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), "mm"),
-                    Quantity.of(over.mm(), "mm"), scaled, Quantity.of(length, "mm"))));
+                    Unit.MILLIMETRES);
+            List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), Unit.MILLIMETRES),
+                    Quantity.of(over.mm(), Unit.MILLIMETRES), scaled, Quantity.of(length, Unit.MILLIMETRES))));
             because.addAll(judged.because());
             return judged.saying(because);
         }
@@ -363,7 +363,7 @@ public final class Recordings {
             if (rise.doubleValue() < -2 * HotRun.U_OF_READING) {
                 // Nothing cools while it runs: the two are swapped, or it ran before. Neither says how warm it gets.
                 return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), List.of(Reason.of(EvidenceReason.HOT_COOLED,
-                        new Quantity(rise.negate(), u.expanded(), "K"))), Optional.empty());
+                        new Quantity(rise.negate(), u.expanded(), Unit.KELVIN))), Optional.empty());
             }
             return byGrade(rules.graded(graded), rise, u);
         }
@@ -401,14 +401,14 @@ public final class Recordings {
                 return Reason.of(EvidenceReason.HOT_UNTOLD);
             }
             HotRun.Level at = level.get();
-            Quantity levelled = new Quantity(new BigDecimal(rise).round(FOUR), at.expanded(), "K");
+            Quantity levelled = new Quantity(new BigDecimal(rise).round(FOUR), at.expanded(), Unit.KELVIN);
             if (flat) {
                 return Reason.of(EvidenceReason.HOT_FLAT, levelled);
             }
             boolean settled = Math.abs(at.toCome()) + at.open() < rules.value(Rule.SETTLED);
             return Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled,
                     new BigDecimal(at.tau().orElseThrow()).round(FOUR),
-                    new Quantity(new BigDecimal(at.toCome()).round(FOUR), at.open(), "K"));
+                    new Quantity(new BigDecimal(at.toCome()).round(FOUR), at.open(), Unit.KELVIN));
         }
 
         private static BigDecimal decimal(double minutes) {
@@ -498,7 +498,7 @@ public final class Recordings {
      * @param claimed as it is said
      * @param least   what that leaves open below
      */
-    static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal claimed, BigDecimal least, String unit) {
+    static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal claimed, BigDecimal least, Unit unit) {
         Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit,
                 Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
         Judgement judgement = Judgement.of(value, uncertainty, limit);

@@ -11,10 +11,11 @@ import tallledger.core.gauge.Uncertainty;
 import tallledger.core.geometry.Round;
 import tallledger.core.geometry.TwoRounds;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Measured round a spindle: two planes, an arbor or bar turned half, a sweep over a table. */
 public final class RoundTakings {
@@ -117,7 +118,7 @@ public final class RoundTakings {
                     Reason.each(EvidenceReason.PLANES_STAND, vectors.standing(noise(pair, rules))),
                     Takings.micrometres(vectors.first().size()),
                     Takings.micrometres(vectors.second().size()), Takings.shown(vectors.tilt(apart) * stated),
-                    Quantity.of(BigDecimal.valueOf(stated), "mm"));
+                    Quantity.of(BigDecimal.valueOf(stated), Unit.MILLIMETRES));
             if (tooFew(pair).isPresent()) {
                 return StepJudgement.of(Outcome.UNDECIDED, tooFew(pair).get(), says);
             }
@@ -224,8 +225,9 @@ public final class RoundTakings {
             Uncertainty one = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.rise(), Values.coarsest(read.readings));
             // The mean of two differences.
             Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2));
-            return line.judged(read.rise(), u, read.over.mm(), rules, Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), "mm"),
-                    Quantity.of(read.bars(), "mm")));
+            return line.judged(read.rise(), u, read.over.mm(), rules,
+                    Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), Unit.MILLIMETRES),
+                            Quantity.of(read.bars(), Unit.MILLIMETRES)));
         }
     }
 
@@ -272,9 +274,9 @@ public final class RoundTakings {
             }
             double slope = difference.mm().abs().doubleValue() / (2 * read.radius.mm().doubleValue());
             Object bolts = read.bolts.<Object>map(b -> Reason.of(EvidenceReason.TIP_BOLTS, Takings.shown(slope * 2 * b.mm().doubleValue()),
-                    Quantity.of(b.mm(), "mm"))).orElse("");
+                    Quantity.of(b.mm(), Unit.MILLIMETRES))).orElse("");
             return Reason.of(difference.mm().signum() > 0 ? towards : away, Takings.shown(slope * stated.doubleValue()),
-                    Quantity.of(stated, "mm"), bolts);
+                    Quantity.of(stated, Unit.MILLIMETRES), bolts);
         }
     }
 }

@@ -11,11 +11,12 @@ import tallledger.core.evidence.Recording.Field;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** Sizes and places one after the other: collars, repeats, pieces, steps. */
 public final class SeriesTakings {
@@ -133,7 +134,7 @@ public final class SeriesTakings {
             Reason says = read.centres.map(c -> offset(read, c))
                     .orElseGet(() -> Reason.of(EvidenceReason.COLLARS_SAY,
                             Takings.shown(taper.doubleValue() * over.doubleValue() / read.apart.mm().doubleValue()),
-                            Quantity.of(over, "mm"), Takings.slope(angle.doubleValue())));
+                            Quantity.of(over, Unit.MILLIMETRES), Takings.slope(angle.doubleValue())));
             return line.judged(taper.abs(), u, read.apart.mm(), rules, says);
         }
 

@@ -7,7 +7,6 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
-import tallledger.core.gauge.Shown;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.CommonReason;
@@ -15,6 +14,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Shown;
 
 /**
  * A speed as read: shown by an instrument, or turns counted against a clock. It is judged within a share of what it ought to be; with

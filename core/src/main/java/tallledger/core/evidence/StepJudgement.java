@@ -10,9 +10,11 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Uncertainty;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What a step's record comes to.
@@ -34,7 +36,7 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
      * @param workable its limit of the last grade
      * @param unit     canonical, of both
      */
-    public record Budget(Uncertainty parts, BigDecimal value, BigDecimal workable, String unit) {
+    public record Budget(Uncertainty parts, BigDecimal value, BigDecimal workable, Unit unit) {
 
         /** How many times the last limit the figure is; nought where the limit is. */
         public double timesItsLimit() {

@@ -11,11 +11,12 @@ import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /** What the ways of measuring share: rows of figures as they are typed, and figures as they are shown. */
 final class Takings {
@@ -100,7 +101,7 @@ final class Takings {
      */
     static List<Reason> temperature(double length, Optional<BigDecimal> apart, Rules rules) {
         return length < TEMPERATURE_MATTERS ? List.of()
-                : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, "K"),
+                : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, Unit.KELVIN),
                         micrometres(length * Uncertainty.STEEL * k.doubleValue()), shown(length)))
                         .orElseGet(() -> unread(length, rules.unit())));
     }
@@ -109,19 +110,19 @@ final class Takings {
     private static Reason unread(double length, LengthUnit machine) {
         BigDecimal degree = machine == LengthUnit.MM ? BigDecimal.ONE : BigDecimal.ONE.divide(new BigDecimal("1.8"), MathContext.DECIMAL64);
         return Reason.of(EvidenceReason.TEMPERATURE_UNREAD, micrometres(length * Uncertainty.STEEL * degree.doubleValue()), shown(length),
-                Quantity.of(degree, "K"));
+                Quantity.of(degree, Unit.KELVIN));
     }
 
     /** A slope, shown in mm/m. */
     static Quantity slope(double share) {
-        return Quantity.reckoned(share * 1000, "mm/m");
+        return Quantity.reckoned(share * 1000, Unit.MILLIMETRES_PER_METRE);
     }
 
     static Quantity shown(double mm) {
-        return Quantity.reckoned(mm, "mm");
+        return Quantity.reckoned(mm, Unit.MILLIMETRES);
     }
 
     static Quantity micrometres(double mm) {
-        return Quantity.reckoned(mm * 1000, "µm");
+        return Quantity.reckoned(mm * 1000, Unit.MICROMETRES);
     }
 }

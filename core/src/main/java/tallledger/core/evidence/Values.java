@@ -14,8 +14,8 @@ import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedSlope;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What was typed at a step, read field by field; every refusal names its field.

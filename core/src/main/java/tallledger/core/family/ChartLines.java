@@ -10,6 +10,7 @@ import java.util.Optional;
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.ChartLine.Sense;
 import tallledger.core.evidence.ChartWay;
+import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.Finish;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.motion.Axis;
@@ -158,7 +159,7 @@ final class ChartLines {
             .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
     static final Template ZX_SQUARE = step("zx-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
             .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
-    static final Template CIRCLE_TEST = step("circle-test", TEST_CUT, SOON, 420).naming("µm", "tenths").needs(Kind.LEVEL_AND_WARM)
+    static final Template CIRCLE_TEST = step("circle-test", TEST_CUT, SOON, 420).naming(FieldUnit.DEVIATION).needs(Kind.LEVEL_AND_WARM)
             .of("control").records(ChartLine.of(ChartWay.CIRCLE, Rule.CIRCLE_FORM));
     static final Template MILLED_SQUARE = step("milled-square", TEST_CUT, LIVE_WITH, 60).still()
             .of("control").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
@@ -178,7 +179,7 @@ final class ChartLines {
     static final Line AXES = Line.eachAxis(
             step("axis-straight", ACCURACY, SOON, 240).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("slide")
                     .records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000)),
-            step("axis-test", ACCURACY, SOON, 600).naming("µm", "tenths").eachAxis(a -> a.has(Ability.READOUT))
+            step("axis-test", ACCURACY, SOON, 600).naming(FieldUnit.DEVIATION).eachAxis(a -> a.has(Ability.READOUT))
                     .needs(Kind.LEVEL_AND_WARM).of("scale")
                     .records(ChartLine.of(ChartWay.AXIS, Rule.AXIS_ACCURACY)));
 

@@ -8,7 +8,7 @@ import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /** What a family's steps need to know of a machine. */
 public interface Described {

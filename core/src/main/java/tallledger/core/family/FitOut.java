@@ -14,9 +14,9 @@ import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.GearChart;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What a machine has besides its spindle drive: the survey's steps are made from it, so that a machine without rapid gets no

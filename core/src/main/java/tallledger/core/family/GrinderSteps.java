@@ -13,6 +13,7 @@ import static tallledger.core.family.Template.step;
 
 import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.ChartWay;
+import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
@@ -22,7 +23,7 @@ import tallledger.core.rules.Rule;
 final class GrinderSteps {
 
     static final Template GRINDER_WAYS = step("grinder-ways", STANDING, SOON, 90).needs(Kind.POWER_ISOLATED).of("ways");
-    static final Template WHEEL_MARK = step("wheel-mark", STANDING, STOP_USE, 60).naming("m/s", "ft/min")
+    static final Template WHEEL_MARK = step("wheel-mark", STANDING, STOP_USE, 60).naming(FieldUnit.WHEEL)
             .records(new GrinderRecordings.WheelMark()).of("wheel");
     static final Template WHEEL_SOUND = step("wheel-sound", STANDING, STOP_USE, 120).needs(Kind.POWER_ISOLATED).of("wheel");
     static final Template WHEEL_GUARD = step("wheel-guard", STANDING, STOP_USE, 45).needs(Kind.POWER_ISOLATED).of("guard");

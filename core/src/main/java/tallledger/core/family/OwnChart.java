@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A machine's own test chart: by characteristic the value its maker or rebuilder permits, and the value they measured. What is permitted

@@ -10,16 +10,17 @@ import java.util.function.BiPredicate;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
-import tallledger.core.evidence.InUnit;
+import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.Recording;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.InUnit;
 import tallledger.core.rules.InchLimits;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A line of the catalogue: a step with the conditions under which a machine gets it. One about an axis becomes a step for every
@@ -109,6 +110,12 @@ final class Template implements Line {
     Template naming(int mm) {
         figures.add(unit -> InUnit.length(unit == LengthUnit.INCH ? InchLimits.length(BigDecimal.valueOf(mm)) : BigDecimal.valueOf(mm),
                 unit));
+        return this;
+    }
+
+    /** The unit that its words ask for. */
+    Template naming(FieldUnit counted) {
+        figures.add(counted::in);
         return this;
     }
 

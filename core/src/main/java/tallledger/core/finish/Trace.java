@@ -7,8 +7,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A trace z(x) at equal spacing. Waviness is z under the Gaussian weight w(x) = exp(−π·(x/(α·λc))²)/(α·λc), α = √(ln 2/π), the kernel cut
@@ -202,7 +203,7 @@ public record Trace(double spacing, List<Double> heights) {
     }
 
     private static Quantity millimetres(double length) {
-        return Quantity.of(BigDecimal.valueOf(Math.round(length * 1000) / 1000.0), "mm");
+        return Quantity.of(BigDecimal.valueOf(Math.round(length * 1000) / 1000.0), Unit.MILLIMETRES);
     }
 
     /** @throws Refused where not even one sampling length is left */

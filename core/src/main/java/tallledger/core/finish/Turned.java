@@ -1,8 +1,9 @@
 package tallledger.core.finish;
 
 import java.math.BigDecimal;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What a round nose leaves at a feed: Rt = f²/(8·r), Ra = f²/(18·√3·r), exact for the parabola, f ≤ r; f mm/rev, r mm, shown in µm.
@@ -19,8 +20,8 @@ public record Turned(double feed, double nose) {
     /** @throws Refused where one is not above nought, or the feed is more than the nose */
     public Turned {
         if (!(feed > 0) || !(nose > 0) || feed > nose) {
-            throw Refused.because(FinishReason.TURNED_FEED, Quantity.of(BigDecimal.valueOf(feed), "mm"),
-                    Quantity.of(BigDecimal.valueOf(nose), "mm"));
+            throw Refused.because(FinishReason.TURNED_FEED, Quantity.of(BigDecimal.valueOf(feed), Unit.MILLIMETRES),
+                    Quantity.of(BigDecimal.valueOf(nose), Unit.MILLIMETRES));
         }
     }
 

@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Unit;
 
 /**
  * An upper limit in three grades; the grade reached is the best one proven within.
@@ -12,7 +13,7 @@ import tallledger.core.reason.Refused;
  * @param unit   unit of all three
  * @param wanted grade the machine is judged as: what is outside it is a finding
  */
-public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal workable, String unit, Grade wanted) {
+public record GradedLimit(BigDecimal rebuilt, BigDecimal sound, BigDecimal workable, Unit unit, Grade wanted) {
 
     /**
      * What a reading reaches.

@@ -2,8 +2,9 @@ package tallledger.core.gauge;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Shown;
 
 /**
  * A verdict with everything it rests on.

@@ -6,8 +6,9 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.OptionalInt;
 import org.hipparchus.distribution.continuous.TDistribution;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What a result leaves open, part by part, each a standard uncertainty in the unit of the result.
@@ -114,7 +115,7 @@ public record Uncertainty(double digit, double calibration, double scatter, int 
     }
 
     /** What would settle a verdict that lies this far from its limit: more repeats, or a better gauge; on the limit itself nothing. */
-    public Reason settles(double distance, String unit) {
+    public Reason settles(double distance, Unit unit) {
         if (distance <= 0) {
             return Reason.of(GaugeReason.SETTLES_NOTHING);
         }

@@ -7,10 +7,10 @@ import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What a house judges and reckons by, as it stood at one version.

@@ -17,6 +17,7 @@ import tallledger.core.price.Spread;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
+import tallledger.core.unit.Unit;
 
 /** What an entry of the house's book changes, decoded once. */
 public sealed interface HouseChange {
@@ -126,7 +127,7 @@ public sealed interface HouseChange {
 
         public Timed {
             if (seconds < 1 || seconds > LONGEST) {
-                throw Refused.because(CommonReason.RULE_RANGE, seconds, 1, LONGEST, "s").at("seconds");
+                throw Refused.because(CommonReason.RULE_RANGE, seconds, 1, LONGEST, Unit.SECONDS.symbol()).at("seconds");
             }
             reason = checked(reason);
         }

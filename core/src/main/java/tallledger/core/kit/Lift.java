@@ -5,12 +5,13 @@ import java.math.MathContext;
 import java.util.Map;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Mass;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * Weight on the hook against what the lift is said to carry: machine + skid + extras ≤ carries. A sum only; a competent rigger
@@ -80,7 +81,7 @@ public record Lift(Mass machine, Mass skid, Mass extras, Mass carries, String sa
     }
 
     private static Quantity kg(BigDecimal mass) {
-        return Quantity.of(mass, "kg");
+        return Quantity.of(mass, Unit.KILOGRAMS);
     }
 
     public Map<String, Object> toPayload() {

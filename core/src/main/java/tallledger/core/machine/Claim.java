@@ -13,10 +13,10 @@ import tallledger.core.reading.Series;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.said.SaidText;
 import tallledger.core.supply.Voltage;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * Something said of the machine, by whom, in their own words. Two sources that disagree are two claims.

@@ -8,11 +8,11 @@ import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.said.Said;
 import tallledger.core.said.SaidText;
 import tallledger.core.said.Vocabulary;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What people say of a machine, split into claims for a person to check ({@code said} holds the rules). What nothing was taken of stays

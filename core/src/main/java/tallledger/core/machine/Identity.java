@@ -4,8 +4,8 @@ import java.util.Map;
 import java.util.stream.Stream;
 import tallledger.core.family.Family;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * Which machine this is. Everything but the name may be empty: then it is not known.

@@ -31,8 +31,8 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A machine as described: one version of it.

@@ -7,8 +7,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * One direction something moves in, and what it can do.

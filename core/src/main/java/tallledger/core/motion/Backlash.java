@@ -4,11 +4,12 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * Backlash along a screw: B(x) = mean of the readings at each station; wear = max B − min B.
@@ -87,6 +88,6 @@ public record Backlash(List<Station> stations, BigDecimal greatest, BigDecimal w
     }
 
     private static Quantity mm(BigDecimal length) {
-        return Quantity.of(length.setScale(3, RoundingMode.HALF_UP), "mm");
+        return Quantity.of(length.setScale(3, RoundingMode.HALF_UP), Unit.MILLIMETRES);
     }
 }

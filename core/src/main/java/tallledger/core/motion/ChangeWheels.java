@@ -9,8 +9,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What the wheels on hand can cut of what the chart promises, and the smallest set to make or buy that restores the rest.

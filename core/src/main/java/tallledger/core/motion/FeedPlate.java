@@ -4,7 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * The feed plate: its cells, and what they count in. An inch plate shows inches, some plates feeds by the minute.

@@ -9,11 +9,12 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A feed measured: distance over turns (mm/rev) or distance over time (mm/min).
@@ -100,7 +101,7 @@ public record FeedReading(BigDecimal rate, TypedLength distance, Optional<TypedN
     }
 
     /** Unit of the rate. */
-    public String unit() {
-        return seconds.isEmpty() ? "mm/rev" : "mm/min";
+    public Unit unit() {
+        return seconds.isEmpty() ? Unit.MILLIMETRES_PER_TURN : Unit.MILLIMETRES_PER_MINUTE;
     }
 }

@@ -8,7 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What stood set on the machine while a feed was measured, as somebody put it: "0.2 mm/rev on the plate", "16", "wheels 30 driving 54".

@@ -7,8 +7,8 @@ import java.util.Optional;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What the thread or feed chart promises: pitch = (Π drivers / Π driven) · lead screw pitch · box factor.

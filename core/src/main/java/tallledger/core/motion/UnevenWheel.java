@@ -4,10 +4,10 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What a change wheel with one thick and one thin tooth, as a hand-cut one ends up with, does to a thread and to a feed. The working flank
@@ -38,8 +38,9 @@ public record UnevenWheel(BigDecimal swing, BigDecimal every) {
     public static UnevenWheel of(int teeth, BigDecimal module, Tooth tooth, BigDecimal screw, BigDecimal turns) {
         BigDecimal wrong = tooth.thick.add(tooth.thin);
         if (wrong.signum() <= 0 || tooth.thick.signum() < 0 || tooth.thin.signum() < 0 || wrong.compareTo(MOST_TOOTH) > 0) {
-            throw Refused.because(MotionReason.UNEVEN_TOOTH, Quantity.of(tooth.thick, "mm"), Quantity.of(tooth.thin, "mm"),
-                    Quantity.of(MOST_TOOTH, "mm"));
+            throw Refused.because(MotionReason.UNEVEN_TOOTH, Quantity.of(tooth.thick, Unit.MILLIMETRES),
+                    Quantity.of(tooth.thin, Unit.MILLIMETRES),
+                    Quantity.of(MOST_TOOTH, Unit.MILLIMETRES));
         }
         BigDecimal way = screw.multiply(turns);
         double swing = wrong.doubleValue() / 2 / (Math.PI * module.doubleValue() * teeth) * way.doubleValue();
@@ -51,6 +52,6 @@ public record UnevenWheel(BigDecimal swing, BigDecimal every) {
     }
 
     public List<Reason> says() {
-        return List.of(Reason.of(MotionReason.UNEVEN_SWING, Quantity.of(swing, "mm"), Quantity.of(every, "mm")));
+        return List.of(Reason.of(MotionReason.UNEVEN_SWING, Quantity.of(swing, Unit.MILLIMETRES), Quantity.of(every, Unit.MILLIMETRES)));
     }
 }

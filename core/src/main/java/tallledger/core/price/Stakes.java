@@ -10,8 +10,8 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What is at stake, as typed: in one currency, converted by nobody.

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A mass as people say it, often between two figures: {@code 850}, {@code 1.2 t}, {@code 250 to 300 lb}, {@code 1 800-2 000 kg}. A bare

@@ -5,8 +5,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A power as a plate or a person says it: {@code 5.5}, {@code 5.5 kW}, {@code 7.5 hp}, {@code 750 W}. A bare number is kW.

@@ -5,8 +5,8 @@ import java.math.MathContext;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A speed of a surface past a tool: {@code 18}, {@code 18 m/min}, {@code 300 mm/min}, {@code 60 ft/min}, {@code 12 in/min}. A bare number

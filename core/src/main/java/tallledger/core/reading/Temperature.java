@@ -5,8 +5,8 @@ import java.math.MathContext;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A temperature as read off a thermometer: {@code 21.5}, {@code 21.5 °C}, {@code 70 °F}. A bare number is °C, on an

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A force as read off a scale or load cell: {@code 1}, {@code 1 kN}, {@code 900 N}, {@code 100 kgf}, {@code 225 lbf}. A bare number is

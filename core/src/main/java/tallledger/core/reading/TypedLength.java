@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A length as people write it at a machine: {@code 0.0005 in}, {@code 5 tenths}, {@code 2 thou}, {@code 1-9/16"}, {@code 35 5/8},

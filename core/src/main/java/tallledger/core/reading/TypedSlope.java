@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A slope, or what a level's division is worth: {@code 0.02}, {@code 0.02 mm/m}, {@code 0.0005 in/ft}, {@code 0.5 thou per 12 in},

@@ -3,6 +3,8 @@ package tallledger.core.reason;
 /** What more than one package says. */
 public enum CommonReason implements ReasonCode {
     CHOICE_UNKNOWN("choice.unknown"),
+    FIGURE("figure", "value"),
+    FIGURE_UNIT("figure.unit", "value", "unit"),
     NUMBER_MISSING("number.missing"),
     NUMBER_NOT_POSITIVE("number.not-positive", "typed"),
     RULE_RANGE("rule.range", "figure", "least", "most", "written"),

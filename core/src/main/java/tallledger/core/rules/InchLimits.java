@@ -6,7 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 
 /**
  * What the house's limits are on a machine read in inches. They are conventions, and gauges are graduated in inches, so round inch

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import tallledger.core.unit.Unit;
 
 /**
  * A judgement number of the house, or the few that belong together, with the figures it ships with. These are the house's starting
@@ -30,14 +31,14 @@ public enum Rule {
     UNMARKED_SPEED(Group.SPEEDS, Shape.ONE, Unit.PERCENT, "50"),
 
     /** What a process usually leaves, Ra. */
-    RA_MILLED(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "1.6"),
-    RA_GROUND(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "0.4"),
-    RA_DRILLED(Group.LIMITS, Shape.ONE, Unit.MICROMETRES, "3.2"),
+    RA_MILLED(Group.LIMITS, Shape.ONE, Unit.ROUGHNESS, "1.6"),
+    RA_GROUND(Group.LIMITS, Shape.ONE, Unit.ROUGHNESS, "0.4"),
+    RA_DRILLED(Group.LIMITS, Shape.ONE, Unit.ROUGHNESS, "3.2"),
     /** Up to the first times what should be there a finish is good, up to the second ordinary. */
     FINISH_RATIO(Group.LIMITS, Shape.BETWEEN, Unit.TIMES, "1.5", "3"),
     /** A spacing with this share of a profile is one that stands out. */
     DOMINANT_SPACING(Group.LIMITS, Shape.ONE, Unit.PERCENT, "40"),
-    ROUGHNESS(Group.GAUGES, Shape.GAUGE, Unit.MICROMETRES, "0.01", "10"),
+    ROUGHNESS(Group.GAUGES, Shape.GAUGE, Unit.ROUGHNESS, "0.01", "10"),
 
     /** A claimed drill is tried in steel by these: v_c, f in mm a turn, k_c. */
     DRILL_CLAIM_SPEED(Group.SPEEDS, Shape.ONE, Unit.METRES_PER_MINUTE, "20"),
@@ -167,7 +168,7 @@ public enum Rule {
     ASK_BACK(Group.GAUGES, Shape.ONE, Unit.TIMES, "10"),
 
     LISTEN(Group.TIMES, Shape.ONE, Unit.SECONDS, "20"),
-    TURNS(Group.TIMES, Shape.ONE, Unit.COUNT, "10"),
+    TURNS(Group.TIMES, Shape.ONE, Unit.NUMBER, "10"),
     SWEEP(Group.TIMES, Shape.ONE, Unit.SECONDS, "40"),
     MOVE_LEVER(Group.TIMES, Shape.ONE, Unit.SECONDS, "5"),
     MOVE_BELT(Group.TIMES, Shape.ONE, Unit.SECONDS, "90"),
@@ -193,7 +194,7 @@ public enum Rule {
     /** From here on a part is clear enough to act on. */
     BLAME_CLEAR(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.9"),
     BLAME_NO_FAULT(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.99"),
-    BLAME_RUNS(Group.CHANCES, Shape.ONE, Unit.COUNT, "16"),
+    BLAME_RUNS(Group.CHANCES, Shape.ONE, Unit.NUMBER, "16"),
     /** A route run before is offered again where it tells so many times what the best new one does. */
     BLAME_AGAIN(Group.CHANCES, Shape.ONE, Unit.TIMES, "1.25"),
 

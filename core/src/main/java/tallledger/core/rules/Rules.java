@@ -10,7 +10,8 @@ import java.util.Map;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 
 /**
  * The judgement numbers as they stood at one version of the house's book: what is not changed there is as it ships.
@@ -129,7 +130,7 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
         }
         List<BigDecimal> f = figures(rule).stream().map(figure -> unit == LengthUnit.MM ? figure
                 : InchLimits.limit(figure, rule, isChanged(rule))).toList();
-        return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit().written(), judgedAs);
+        return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit(), judgedAs);
     }
 
     /** The round length of this machine's unit that stands for so many mm, in mm: 12 in, which are 304.8, for 300. */

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.Unit;
 
 /** Which figures a rule has. */
 public enum Shape {
@@ -49,8 +50,9 @@ public enum Shape {
         for (int i = 0; i < these.size(); i++) {
             Unit unit = unit(of, i);
             BigDecimal figure = these.get(i);
-            if (figure.compareTo(unit.least()) < 0 || figure.compareTo(unit.most()) > 0) {
-                throw Refused.because(CommonReason.RULE_RANGE, figure, unit.least(), unit.most(), unit.written()).at(figures.get(i));
+            RuleRange range = RuleRange.of(unit);
+            if (!range.holds(figure)) {
+                throw Refused.because(CommonReason.RULE_RANGE, figure, range.least(), range.most(), unit.symbol()).at(figures.get(i));
             }
             boolean ascends = this == GRADED || this == BETWEEN;
             if (ascends && i > 0 && figure.compareTo(these.get(i - 1)) < 0) {

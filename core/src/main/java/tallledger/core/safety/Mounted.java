@@ -9,9 +9,10 @@ import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What is on the spindle, and the speed marked on it.
@@ -48,7 +49,8 @@ public record Mounted(Kind kind, Optional<BigDecimal> diameter, Optional<BigDeci
             throw Refused.because(SafetyReason.MOUNTED_WHEEL_MARK).at("markedMs");
         }
         markedMs.filter(v -> v.compareTo(MOST_MS) > 0).ifPresent(v -> {
-            throw Refused.because(SafetyReason.MOUNTED_SURFACE_SPEED, Quantity.of(v, "m/s"), Quantity.of(MOST_MS, "m/s")).at("markedMs");
+            throw Refused.because(SafetyReason.MOUNTED_SURFACE_SPEED, Quantity.of(v, Unit.METRES_PER_SECOND),
+                    Quantity.of(MOST_MS, Unit.METRES_PER_SECOND)).at("markedMs");
         });
         if (askedOf.length() > LONGEST_NAME) {
             throw Refused.because(CommonReason.TEXT_LONG, askedOf.length(), LONGEST_NAME).at("askedOf");

@@ -6,10 +6,11 @@ import java.math.RoundingMode;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.Stream;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * Whether a run may be made with what is on the spindle. A wheel's surface speed v = π·D·n/60 000 m/s (D in mm, n in min⁻¹) must
@@ -40,8 +41,9 @@ public record SpeedGate(Optional<Reason> refused) {
         if (mounted.markedMs().isPresent() && mounted.diameter().isPresent()) {
             BigDecimal surface = surfaceSpeed(mounted.diameter().get(), rpm);
             if (surface.compareTo(mounted.markedMs().get()) > 0) {
-                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, Quantity.of(surface.round(FIGURES), "m/s"),
-                        Quantity.of(mounted.markedMs().get(), "m/s"), Quantity.of(mounted.diameter().get().stripTrailingZeros(), "mm"));
+                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, Quantity.of(surface.round(FIGURES), Unit.METRES_PER_SECOND),
+                        Quantity.of(mounted.markedMs().get(), Unit.METRES_PER_SECOND),
+                        Quantity.of(mounted.diameter().get().stripTrailingZeros(), Unit.MILLIMETRES));
             }
         }
         boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();

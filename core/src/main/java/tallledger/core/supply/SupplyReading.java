@@ -6,11 +6,12 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * What stands at the machine's terminals or socket, as a licensed person measured it or a meter on the board shows it.
@@ -138,7 +139,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         boolean right = rating.get().compareTo(wanted) >= 0;
         SupplyReason.Sized sized = source == Source.INVERTER ? SupplyReason.Sized.INVERTER
                 : plate.heavyStart() ? SupplyReason.Sized.HEAVY : SupplyReason.Sized.CONVERTER;
-        String unit = source == Source.INVERTER ? "A" : "kW";
+        Unit unit = source == Source.INVERTER ? Unit.AMPERES : Unit.KILOWATTS;
         SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
         return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT,
                 Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted,

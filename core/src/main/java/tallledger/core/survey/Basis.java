@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What an entry was written by, so that it stands by itself: typed figures without a unit are in this one, whatever is described

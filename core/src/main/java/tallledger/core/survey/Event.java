@@ -18,8 +18,8 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.safety.Mounted;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What an entry says, decoded once. What cannot be decoded is no event but a {@link Stray}. Whoever makes something of events is a

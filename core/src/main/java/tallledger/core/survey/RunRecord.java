@@ -13,8 +13,8 @@ import tallledger.core.evidence.Values;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What a person records of one run.

@@ -24,11 +24,11 @@ import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.unit.LengthUnit;
 
 /** The steps' part of the fold. */
 final class StepFold {

@@ -14,9 +14,9 @@ import tallledger.core.evidence.Values;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * One step as recorded.

@@ -33,10 +33,10 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.unit.LengthUnit;
 
 /** Writes the drafts of a survey's entries, each refused with a reason when it would say nonsense. */
 public final class SurveyEntries {

@@ -5,8 +5,8 @@ import java.util.Map;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reading.Temperature;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * How warm the machine and the gauges were in this sitting, °C: what a length is out by for that is U's thermal part (W 3.1).

@@ -15,9 +15,10 @@ import tallledger.core.drive.Transmission;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.machine.Claim;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A ratio nobody knew, or that somebody only said,
@@ -137,6 +138,6 @@ public record ToldRatio(String stage, String position, String against, double ra
         boolean faster = ratio < 1;
         SurveyReason said = !one ? SurveyReason.RATIO_SEVERAL : faster ? SurveyReason.RATIO_FASTER : SurveyReason.RATIO_TOLD;
         return Reason.of(said, stage + " " + position, stage + " " + against, new Quantity(new BigDecimal(faster ? 1 / ratio : ratio)
-                .round(SHOWN), faster ? expanded / ratio / ratio : expanded, ""));
+                .round(SHOWN), faster ? expanded / ratio / ratio : expanded, Unit.NUMBER));
     }
 }

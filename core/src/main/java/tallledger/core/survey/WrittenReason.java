@@ -3,12 +3,12 @@ package tallledger.core.survey;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
-import tallledger.core.evidence.InUnit;
-import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Shown;
 
 /**
  * A reason as an entry keeps it: its code and its arguments, each as what it is, so that it can be worded years later. Decimals are

@@ -9,10 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.machine.Claim;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A claim against the evidence.

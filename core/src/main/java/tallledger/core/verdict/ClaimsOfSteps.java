@@ -13,7 +13,6 @@ import java.util.stream.IntStream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Catalogue;
@@ -29,7 +28,7 @@ import tallledger.core.motion.FeedReading;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.WheelSet;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -38,6 +37,8 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 import tallledger.core.verdict.ClaimVerdict.Standing;
 
 /** Claims that one step or several test. */
@@ -185,9 +186,9 @@ final class ClaimsOfSteps {
                 survey.machine().speeds(), survey.machine().motor());
         Reason reckoned = cut.says(survey.machine().unit());
         Reason because = InUnit.of(Reason.of(VerdictReason.CLAIM_DRILL, reckoned, Quantity.of(rules.number(Rule.DRILL_CLAIM_SPEED),
-                "m/min"),
-                Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), "mm"),
-                Quantity.of(rules.number(Rule.DRILL_CLAIM_FORCE), "N/mm²")), survey.machine().unit());
+                Unit.METRES_PER_MINUTE),
+                Quantity.of(rules.number(Rule.DRILL_CLAIM_FEED), Unit.MILLIMETRES),
+                Quantity.of(rules.number(Rule.DRILL_CLAIM_FORCE), Unit.NEWTONS_PER_MM2)), survey.machine().unit());
         Optional<StepResult> drilled = survey.steps().latest().values().stream().filter(r -> r.step().code().equals("drill-cut"))
                 .findFirst();
         return drilled.map(r -> new ClaimVerdict(claim, r.isBad() ? Standing.CONTRADICTED
@@ -244,7 +245,7 @@ final class ClaimsOfSteps {
         boolean slowest = claim.attribute() == Claim.Attribute.SLOWEST_FEED;
         BigDecimal claimed = TypedLength.parse(m.group(1) + (m.group(2) == null ? "" : " " + m.group(2)), survey.machine().unit()).mm();
         List<StepResult> feeds = survey.steps().latest().values().stream().filter(r -> r.as(FeedReading.class)
-                .filter(f -> m.group(3) == null || f.unit().equals(m.group(3).equals("rev") ? "mm/rev" : "mm/min")).isPresent())
+                .filter(f -> m.group(3) == null || f.per() == (m.group(3).equals("rev") ? Axis.Per.REV : Axis.Per.MIN)).isPresent())
                 .filter(r -> !(r.step().recording() instanceof MotionRecordings.Feed f && f.rapid()))
                 .sorted(Comparator.comparing(r -> r.as(FeedReading.class).orElseThrow().rate())).toList();
         Optional<Task> next = survey.steps().open().stream().filter(s -> s.recording() instanceof MotionRecordings.Feed f && !f.rapid())
@@ -333,7 +334,7 @@ final class ClaimsOfSteps {
             case PROVEN -> over.compareTo(claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR))) > 0 ? Standing.BETTER : Standing.UPHELD;
         };
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_LENGTH, about, judged.because().get(0),
-                InUnit.of(Quantity.of(MotionRecordings.allowance(said, survey.rules()), "mm"), survey.machine().unit())),
+                InUnit.of(Quantity.of(MotionRecordings.allowance(said, survey.rules()), Unit.MILLIMETRES), survey.machine().unit())),
                 List.of(measured.entry()), standing == Standing.UNTESTED ? Optional.of(measured.task()) : Optional.empty());
     }
 

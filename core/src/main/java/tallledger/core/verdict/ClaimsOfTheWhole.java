@@ -27,7 +27,6 @@ import tallledger.core.reading.Mass;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -38,6 +37,8 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 import tallledger.core.verdict.ClaimVerdict.Standing;
 
 /** Claims that no one step tests: "rebuilt", "within 0.01", "all functions", "quiet", "no backlash", a year, what a plate says. */
@@ -110,7 +111,7 @@ final class ClaimsOfTheWhole {
     private static ClaimVerdict within(Claim claim, Survey survey) {
         BigDecimal claimed = TypedLength.parse(claim.value(), survey.machine().unit()).mm();
         List<Step> lengths = limited(survey).stream()
-                .filter(s -> s.recording().limit(survey.rules()).filter(l -> l.unit().equals("mm")).isPresent()).toList();
+                .filter(s -> s.recording().limit(survey.rules()).filter(l -> l.unit() == Unit.MILLIMETRES).isPresent()).toList();
         return lines(claim, survey, lengths,
                 r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() + q.expanded() <= claimed.doubleValue()).isPresent(),
                 r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() - q.expanded() > claimed.doubleValue()).isPresent());

@@ -15,12 +15,9 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.SpeedRead;
-import tallledger.core.gauge.Shown;
 import tallledger.core.ledger.Entry;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
@@ -30,6 +27,10 @@ import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SecondRuns;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Shown;
+import tallledger.core.unit.Unit;
 
 /**
  * The condition statement, written from the entries alone: nothing stands here that no entry bears.
@@ -101,9 +102,11 @@ public record ConditionStatement(List<Sentence> sentences) {
         return wheel.flatMap(w -> fastest.map(run -> {
             BigDecimal rpm = survey.drive().table().nominal(run.route()).orElseThrow();
             return new Sentence(Heading.SPINDLE, InUnit.of(Reason.of(VerdictReason.STATEMENT_WHEEL,
-                    Quantity.of(w.diameter().orElseThrow(), "mm"), Quantity.of(w.markedMs().orElseThrow(), "m/s"),
+                    Quantity.of(w.diameter().orElseThrow(), Unit.MILLIMETRES),
+                    Quantity.of(w.markedMs().orElseThrow(), Unit.METRES_PER_SECOND),
                     SpeedGate.greatest(w).orElseThrow(), rpm,
-                    Quantity.of(whole(SpeedGate.surfaceSpeed(w.diameter().orElseThrow(), rpm), survey.machine().unit()), "m/s")),
+                    Quantity.of(whole(SpeedGate.surfaceSpeed(w.diameter().orElseThrow(), rpm), survey.machine().unit()),
+                            Unit.METRES_PER_SECOND)),
                     survey.machine().unit()), List.of(run.entry()));
         }));
     }

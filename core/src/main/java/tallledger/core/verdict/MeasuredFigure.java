@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.evidence.StepJudgement;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.core.unit.Quantity;
 
 /** The one figure of a step that was measured against a limit. */
 final class MeasuredFigure {

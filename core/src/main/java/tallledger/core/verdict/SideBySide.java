@@ -20,11 +20,12 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Survey;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * Two to four machines on the same characteristics (W 4.5). What was tested on one and not on another comes first: an untested value is no
@@ -193,7 +194,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
     /** What plate and description say, and what one has and another lacks. */
     private static List<Row> described(List<Survey> surveys) {
         List<Row> rows = new ArrayList<>(List.of(texts(VerdictReason.BESIDE_YEAR, surveys, s -> Optional.of(s.machine().identity().year())),
-                texts(VerdictReason.BESIDE_POWER, surveys, s -> s.machine().motor().map(m -> Quantity.of(m.kilowatts(), "kW"))),
+                texts(VerdictReason.BESIDE_POWER, surveys, s -> s.machine().motor().map(m -> Quantity.of(m.kilowatts(), Unit.KILOWATTS))),
                 texts(VerdictReason.BESIDE_SPEEDS, surveys, s -> Optional.of(s.drive().table().counted().size())),
                 texts(VerdictReason.BESIDE_SLOWEST, surveys, s -> nominals(s).findFirst().map(Object.class::cast)),
                 texts(VerdictReason.BESIDE_FASTEST, surveys, s -> nominals(s).reduce((a, b) -> b).map(Object.class::cast))));
@@ -216,7 +217,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
             return Cell.UNTESTED;
         }
         try {
-            return Cell.said(Quantity.of(TypedLength.parse(axis.travel(), unit).mm(), "mm"));
+            return Cell.said(Quantity.of(TypedLength.parse(axis.travel(), unit).mm(), Unit.MILLIMETRES));
         } catch (Refused asItStands) {
             return Cell.said(axis.travel());
         }

@@ -15,11 +15,11 @@ import tallledger.core.family.StepId;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 
 class CutMadeTest {
 

@@ -16,8 +16,8 @@ import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /** Power and speed of a cut against figures worked by hand. */
 class TestCutTest {

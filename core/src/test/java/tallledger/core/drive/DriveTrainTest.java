@@ -19,9 +19,9 @@ import tallledger.core.family.Family;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 class DriveTrainTest {
 

@@ -11,9 +11,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /** What is asked back before it is recorded, and what hangs on the last digit. */
 class AskBackTest {

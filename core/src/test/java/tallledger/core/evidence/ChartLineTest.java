@@ -15,10 +15,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.ChartLine.Sense;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /** Each way of measuring a chart's line against figures worked out by hand, at its limits and past them. */
 class ChartLineTest {
@@ -116,8 +116,8 @@ class ChartLineTest {
         ChartLine either = ChartLine.per(ChartWay.LEVEL_RUN, Rule.STRAIGHT_1000, 1000);
         StepJudgement judged = judged(either, "sensitivity=0.02|feet=250|divisions=1 1 1 -1 -1 -1");
         double expanded = judged.because().stream().flatMap(r -> r.arguments().stream())
-                .filter(tallledger.core.reason.Quantity.class::isInstance)
-                .map(tallledger.core.reason.Quantity.class::cast).filter(q -> q.expanded() > 0).skip(1).findFirst().orElseThrow()
+                .filter(tallledger.core.unit.Quantity.class::isInstance)
+                .map(tallledger.core.unit.Quantity.class::cast).filter(q -> q.expanded() > 0).skip(1).findFirst().orElseThrow()
                 .expanded();
         assertThat(expanded).isEqualTo(Math.hypot(2 * s, 0.02 * 0.015), within(0.0002));
     }

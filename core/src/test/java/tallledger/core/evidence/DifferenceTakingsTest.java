@@ -14,11 +14,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /** Each by hand: a readout against lengths, a dip by its thrust, a square turned round, infeeds against what came off. */
 class DifferenceTakingsTest {
@@ -63,8 +63,8 @@ class DifferenceTakingsTest {
     }
 
     /**
-     * 20 µm over 100 mm are worse than 10 over 300: the temperature that is told, and that is in U, is the one over 100 mm, in whatever order
-     * they are typed. 100·11.5e-6·3 mm are 3.45 µm; over 300 they would be 10.35.
+     * 20 µm over 100 mm are worse than 10 over 300: the temperature that is told, and that is in U, is the one over 100 mm, in whatever
+     * order they are typed. 100·11.5e-6·3 mm are 3.45 µm; over 300 they would be 10.35.
      */
     @ParameterizedTest
     @CsvSource({"100 100.020/300 300.010", "300 300.010/100 100.020", "50 50.001/100 100.020/300 300.010/500 500.012"})

@@ -21,10 +21,10 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.reading.SurfaceSpeed;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 class FinishRecordTest {
 

@@ -15,10 +15,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.ChartLine.Sense;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /** What a second computation of the ways of measuring found wrong, each by its smallest case. */
 class FoundByTrialTest {

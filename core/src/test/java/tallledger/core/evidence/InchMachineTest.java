@@ -18,11 +18,11 @@ import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.supply.Voltage;
+import tallledger.core.unit.LengthUnit;
 
 /** What is typed at an inch machine, and what it is judged by. */
 class InchMachineTest {

@@ -12,9 +12,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 /** The panel against the motor's plate, and speeds by command about a change-over. */
 class PanelAndTrialsTest {

@@ -6,8 +6,8 @@ import java.math.BigDecimal;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.Quantity;
 
 class JudgementTest {
 

@@ -9,10 +9,12 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.reason.Quantity;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Shown;
+import tallledger.core.unit.Unit;
 
 /** Worked figures reckoned by hand, each part of the uncertainty on its own. */
 class UncertaintyTest {
@@ -101,10 +103,11 @@ class UncertaintyTest {
 
     @Test
     void whatWouldSettleItIsSaid() {
-        assertThat(BACKLASH.settles(0.0165, "mm"))
-                .isEqualTo(Reason.named("settles.repeats", 10, Quantity.of(new BigDecimal("0.016"), "mm")));
-        assertThat(BACKLASH.settles(0.008, "mm")).isEqualTo(Reason.named("settles.gauge", Quantity.of(new BigDecimal("0.008"), "mm")));
-        assertThat(BACKLASH.settles(0, "mm")).isEqualTo(Reason.named("settles.nothing"));
+        assertThat(BACKLASH.settles(0.0165, Unit.MILLIMETRES))
+                .isEqualTo(Reason.named("settles.repeats", 10, Quantity.of(new BigDecimal("0.016"), Unit.MILLIMETRES)));
+        assertThat(BACKLASH.settles(0.008, Unit.MILLIMETRES))
+                .isEqualTo(Reason.named("settles.gauge", Quantity.of(new BigDecimal("0.008"), Unit.MILLIMETRES)));
+        assertThat(BACKLASH.settles(0, Unit.MILLIMETRES)).isEqualTo(Reason.named("settles.nothing"));
     }
 
     /** 0.12 ± 0.05: not proven below 0.15, proven below 0.40. */

@@ -18,11 +18,11 @@ import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Grade;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 class RoundTest {
 

@@ -20,7 +20,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.rules.Unit;
+import tallledger.core.unit.Unit;
 
 class HouseBookTest {
 
@@ -162,7 +162,7 @@ class HouseBookTest {
         assertThat(rules.time(Rule.CONFIRMED_FOR)).hasMinutes(30);
         assertThat(rules.time(Rule.REACTION)).hasMillis(200);
         assertThat(rules.gauge(Rule.TACHOMETER).calibration()).isEqualByComparingTo("0.005");
-        assertThat(rules.graded(Rule.BEARING_RISE).unit()).isEqualTo("K");
+        assertThat(rules.graded(Rule.BEARING_RISE).unit()).isEqualTo(Unit.KELVIN);
         assertThat(rules.worth(Rule.WORTH_GEAR)).isEqualTo(18.0);
         assertThat(Rule.TACHOMETER.unit(1)).isEqualTo(Unit.PERCENT);
         assertThat(Rule.WORTH_GEAR.unit(0)).isEqualTo(Unit.CHANCE);

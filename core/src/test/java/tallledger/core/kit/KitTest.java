@@ -10,9 +10,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.kit.KitItem.State;
 import tallledger.core.ledger.Payload;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 class KitTest {
 
@@ -112,7 +112,7 @@ class KitTest {
     void theLiftCarriesMachineSkidAndExtras(String machine, String skid, String extras, String carries, String code, String left) {
         var says = Lift.parse(machine, skid, extras, carries, "the keeper").says(Rules.shipped());
         assertThat(says.code()).isEqualTo(code);
-        assertThat(((tallledger.core.reason.Quantity) says.arguments().get(2)).value()).isEqualByComparingTo(left);
+        assertThat(((tallledger.core.unit.Quantity) says.arguments().get(2)).value()).isEqualByComparingTo(left);
     }
 
     @Test

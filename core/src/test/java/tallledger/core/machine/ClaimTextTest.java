@@ -11,8 +11,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.family.Family;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.motion.Axis;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /** What people say of a machine, split for checking. */
 class ClaimTextTest {

@@ -19,9 +19,9 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.motion.ChangeWheels.Thread;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 class ChangeWheelsTest {
 

@@ -15,10 +15,10 @@ import tallledger.core.gauge.Verdict;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 
 class MotionTest {
 

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ByHand;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 
 /** Charts and sets of change wheels, and all that is said of them: trains, errors, what to buy. */
 class WheelsByHandTest {

@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.math.BigDecimal;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /** Powers, masses, ratios and temperatures as people say them. */
 class SaidAtAMachineTest {

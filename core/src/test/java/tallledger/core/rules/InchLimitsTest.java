@@ -11,7 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 
 /** The house's limits on an inch machine: round inch figures over round inch lengths. */
 class InchLimitsTest {

@@ -37,10 +37,10 @@ import tallledger.core.motion.Axis.Ability;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.unit.LengthUnit;
 import tallledger.core.verdict.ClaimVerdict;
 
 /** The generated run sheets against lists written by hand, family by family, in the order people work. */

@@ -19,10 +19,10 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.unit.LengthUnit;
 
 /** A day at a machine, entry by entry: what comes next and why, what is planned, what it would take, what may not be run. */
 class DaysByHandTest {

@@ -18,10 +18,10 @@ import tallledger.core.family.StepId;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.ledger.By;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
+import tallledger.core.unit.LengthUnit;
 import tallledger.core.verdict.ConditionStatement;
 
 /** What a reading was taken with and how warm it was is kept with it. */

@@ -19,10 +19,10 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 import tallledger.core.verdict.Finding;
 
 /** As which grade a machine is judged decides what is a finding, whoever surveys it. */

@@ -22,16 +22,16 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.gauge.Grade;
-import tallledger.core.gauge.Shown;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Shown;
 
 /** What each kind of record makes of what was typed. */
 class RecordingsTest {

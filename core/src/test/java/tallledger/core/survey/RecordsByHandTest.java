@@ -21,16 +21,17 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.family.Part;
+import tallledger.core.gauge.GradedLimit;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.unit.LengthUnit;
 
 /** Every way of recording with good, bad, close and impossible values: what it comes to and why, or what is refused and where. */
 class RecordsByHandTest {
@@ -39,7 +40,7 @@ class RecordsByHandTest {
 
     private void record(String what, Recording<?> recording, String... typed) {
         lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye")
-                + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + l).orElse("")
+                + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + written(l)).orElse("")
                 + ", fields " + recording.fields().stream()
                         .map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'"
                                 + (f.must() ? "" : " may") + f.choices())
@@ -71,6 +72,11 @@ class RecordsByHandTest {
                 : o instanceof Double d
                         ? String.format(Locale.ROOT, "%.4f", d)
                         : o instanceof List<?> list ? list.stream().map(RecordsByHandTest::said).toList().toString() : String.valueOf(o);
+    }
+
+    private static String written(GradedLimit l) {
+        return "GradedLimit[rebuilt=" + l.rebuilt() + ", sound=" + l.sound() + ", workable=" + l.workable() + ", unit=" + l.unit().symbol()
+                + ", wanted=" + l.wanted() + "]";
     }
 
     @Test

@@ -14,9 +14,9 @@ import tallledger.core.family.Family;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
+import tallledger.core.unit.LengthUnit;
 
 /** What may not be run, and why. */
 class RunGateTest {

@@ -14,7 +14,6 @@ import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Family;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
-import tallledger.core.gauge.Shown;
 import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Draft;
@@ -22,10 +21,11 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Shown;
 
 /**
  * An entry stands by itself: what is described or ruled later changes nothing of what was typed, and what was judged then stays to be

@@ -33,11 +33,11 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.Task;
+import tallledger.core.unit.LengthUnit;
 import tallledger.core.verdict.ClaimVerdict.Standing;
 
 /** Claims that no one step tests, those tied by a person, and sources that disagree. */

@@ -27,13 +27,13 @@ import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
 import tallledger.core.price.Stakes;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.Worths;
+import tallledger.core.unit.LengthUnit;
 
 /** What was found and what was not looked at, in money: against the rule written out a second time. */
 class MoneyTest {

@@ -22,7 +22,6 @@ import tallledger.core.SurveyBook;
 import tallledger.core.blame.Blame;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Family;
 import tallledger.core.family.Part;
@@ -38,8 +37,7 @@ import tallledger.core.motion.AxisId;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
@@ -49,6 +47,8 @@ import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.Worths;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
 
 /**
  * Thousands of random surveys of all families (the system property {@code surveys} says how many): no sentence of the statement,
@@ -380,7 +380,7 @@ class SaysNoMoreTest {
                 return others.contains(open.unit()) ? List.of(open) : List.of();
             }
             if (said instanceof Reason r) {
-                return r.is(EvidenceReason.FIGURE_UNIT) ? others.stream().filter(u -> String.valueOf(r.arguments().get(1)).equals(u))
+                return r.is(CommonReason.FIGURE_UNIT) ? others.stream().filter(u -> String.valueOf(r.arguments().get(1)).equals(u))
                         .map(Object.class::cast).toList() : r.arguments().stream().flatMap(a -> otherUnits(a).stream()).toList();
             }
             return said instanceof List<?> list ? list.stream().flatMap(a -> otherUnits(a).stream()).toList() : List.of();

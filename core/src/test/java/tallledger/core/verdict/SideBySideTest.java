@@ -24,12 +24,12 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.Power;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 import tallledger.core.verdict.SideBySide.Part;
 import tallledger.core.verdict.SideBySide.Row;
 

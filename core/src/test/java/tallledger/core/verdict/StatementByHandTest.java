@@ -24,12 +24,12 @@ import tallledger.core.ledger.By;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * One survey with something of everything in it, and every sentence, finding and claim it comes to, with its figures and its entries,

@@ -34,7 +34,6 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -44,6 +43,7 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 
 class VerdictTest {
 

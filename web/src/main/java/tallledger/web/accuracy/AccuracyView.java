@@ -15,6 +15,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.core.unit.Unit;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -83,7 +84,7 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
     }
 
     private static String mm(Survey survey, BigDecimal length, Words words) {
-        return words.in(survey.machine().unit(), length, "mm");
+        return words.in(survey.machine().unit(), length, Unit.MILLIMETRES);
     }
 
     /** Length its limit is stated for, mm; empty where it is stated as it is. */

@@ -28,6 +28,7 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Unit;
 import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Typed;
 import tallledger.web.forms.Writer;
@@ -187,6 +188,7 @@ class OwnChartController {
         GradedLimit limit = step.recording().limit(rules).orElseThrow();
         return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit()))
                 .collect(Collectors.joining(" · "))
-                + AccuracyView.per(step, rules).map(p -> words.say("page.per", words.in(machine.description().unit(), p, "mm"))).orElse("");
+                + AccuracyView.per(step, rules).map(p -> words.say("page.per", words.in(machine.description().unit(), p, Unit.MILLIMETRES)))
+                        .orElse("");
     }
 }

@@ -10,11 +10,12 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.evidence.InUnit;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 import tallledger.core.verdict.Money;
 import tallledger.core.verdict.SideBySide;
 import tallledger.web.record.NoSuchBook;
@@ -99,7 +100,8 @@ class BesideController {
 
     private Line line(SideBySide.Row row, List<tallledger.core.survey.Survey> surveys) {
         LengthUnit first = surveys.get(0).machine().unit();
-        String name = words.say(row.name()) + row.per().map(p -> " " + words.say("page.per", words.in(first, p, "mm"))).orElse("");
+        String name =
+                words.say(row.name()) + row.per().map(p -> " " + words.say("page.per", words.in(first, p, Unit.MILLIMETRES))).orElse("");
         List<Told> cells = new ArrayList<>();
         for (int i = 0; i < row.cells().size(); i++) {
             cells.add(told(row.cells().get(i), surveys.get(i).machine().unit()));

@@ -9,10 +9,10 @@ import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 

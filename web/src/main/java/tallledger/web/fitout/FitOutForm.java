@@ -14,10 +14,10 @@ import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.forms.Typed;
 
 /**

@@ -8,12 +8,12 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.ledger.PlainText;
 import tallledger.core.reason.CommonReason;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * What was typed into a form, kept whatever happens, and what was wrong with it, field by field. Core's factories refuse

@@ -75,7 +75,7 @@ class HouseController {
         List<BigDecimal> figures = new ArrayList<>();
         for (int i = 0; i < rule.shape().figures().size(); i++) {
             String name = rule.shape().figures().get(i);
-            String unit = rule.unit(i).written();
+            String unit = rule.unit(i).symbol();
             String text = typed.get(name).strip();
             try {
                 figures.add(TypedNumber.parse(!unit.isEmpty() && text.endsWith(unit) ? text.substring(0, text.length() - unit.length())

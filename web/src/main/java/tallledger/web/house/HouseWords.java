@@ -60,7 +60,7 @@ public class HouseWords implements HouseChange.Listener<String> {
     }
 
     private static String figures(Rule rule, List<BigDecimal> figures) {
-        String unit = rule.unit(figures.size() - 1).written();
+        String unit = rule.unit(figures.size() - 1).symbol();
         return figures.stream().map(Figures::plain).collect(Collectors.joining(" / ")) + (unit.isEmpty() ? "" : " " + unit);
     }
 

@@ -28,10 +28,10 @@ import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.forms.Typed;
 import tallledger.web.words.WebReason;
 

@@ -19,8 +19,8 @@ import tallledger.core.drive.StageCheck;
 import tallledger.core.plate.PlateCheck;
 import tallledger.core.plate.PlateRemark;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.speeds.RayChartView;
 import tallledger.web.words.Figures;
 

@@ -14,9 +14,9 @@ import tallledger.core.family.Step;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.words.WebReason;
 
 /** A machine as far as it is described: enough to say what its survey would hold. */

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
@@ -14,9 +13,11 @@ import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.TypedLength;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.InUnit;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 import tallledger.web.pictures.Pen;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
@@ -139,7 +140,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         for (int i = 0; i <= last; i++) {
             BigDecimal mean = backlash.stations().get(i).mean();
             bars.add(new Bar(LEFT + (double) WIDTH * i / last, 40 * mean.doubleValue() / most,
-                    words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), "mm")));
+                    words.in(unit, mean.setScale(3, RoundingMode.HALF_UP), Unit.MILLIMETRES)));
         }
         return bars;
     }

@@ -26,6 +26,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Paper;
+import tallledger.core.unit.Unit;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Typed;
@@ -80,7 +81,7 @@ class PaperController {
         String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.in(survey.folded().machine().unit(),
                 l.workable(), l.unit())
                 + AccuracyView.per(s, survey.rules())
-                        .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, "mm"))).orElse(""))
+                        .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, Unit.MILLIMETRES))).orElse(""))
                 .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r))
                         .map(n -> words.say("figure", n) + " rpm").orElse(""));
         return new Printed(line.number(), name, what, limit);

@@ -23,7 +23,7 @@ import tallledger.core.geometry.FlatFace;
 import tallledger.core.geometry.HotRun;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.geometry.TwoRounds;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.pictures.PlotView.Sheet;
 
 /** The picture of each way of measuring, much enlarged across; how much is said beside it. */

@@ -9,12 +9,12 @@ import tallledger.core.house.House;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.rules.Unit;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 import tallledger.web.words.Words;
 
 /**
@@ -50,7 +50,7 @@ public record GaugeChoice(String id, String name) {
     /** Its last digit in the machine's unit. */
     private static String figures(Gauge gauge, Rule kind, LengthUnit unit, Words words) {
         // A thermometer's last digit is a difference of temperatures, and those are K or °F.
-        return words.in(unit, gauge.resolution().stripTrailingZeros(), kind.unit() == Unit.CELSIUS ? "K" : kind.unit().written());
+        return words.in(unit, gauge.resolution().stripTrailingZeros(), kind.unit() == Unit.CELSIUS ? Unit.KELVIN : kind.unit());
     }
 
     /** The one taken last for such a reading in this survey. */

@@ -17,11 +17,11 @@ import tallledger.core.house.House;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunRecord;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.forms.Typed;
 import tallledger.web.words.WebReason;
 

@@ -23,7 +23,7 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.evidence.InUnit;
+import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.Recording;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
@@ -31,7 +31,7 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.Noted;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
@@ -45,6 +45,8 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Task;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 import tallledger.web.forms.Typed;
 import tallledger.web.instruments.Instruments;
 import tallledger.web.record.Houses;
@@ -56,8 +58,6 @@ import tallledger.web.words.Words;
 /** Lays out the run sheet: the open speed or step, the spine, the margin. */
 @Component
 public class SheetPage {
-
-    private static final BigDecimal FEET = new BigDecimal("0.3048");
 
     /** Jumping out and not engaging are keys of the shift already. */
     private static final List<Symptom> SYMPTOM_KEYS = Stream.of(Symptom.values())
@@ -185,16 +185,19 @@ public class SheetPage {
     /** What the test cut says of a field of a step measured on it, in the unit of the machine. */
     private static Optional<String> of(CutMade cut, Recording.Field field, LengthUnit machine) {
         return switch (field.name()) {
-            case "feed" -> Optional.of(in(cut.feed().mm(), LengthUnit.INCH.millimetres(), machine, "mm", "in"));
-            case "past" -> Optional.of(in(cut.past(), FEET, machine, "m/min", "ft/min"));
+            case "feed" -> Optional.of(typed(cut.feed().mm(), FieldUnit.LENGTH, machine));
+            case "past" -> Optional.of(typed(cut.past(), FieldUnit.SURFACE, machine));
             case "spindle" -> Optional.of(cut.rpm().typed());
             default -> Optional.empty();
         };
     }
-    /** @param worth of the inch unit in the metric one */
-    private static String in(BigDecimal value, BigDecimal worth, LengthUnit machine, String metric, String inch) {
-        return machine == LengthUnit.MM ? value.stripTrailingZeros().toPlainString() + " " + metric
-                : value.divide(worth, new MathContext(4)).stripTrailingZeros().toPlainString() + " " + inch;
+
+    /** A metric figure as it is typed into such a field, with its unit. */
+    private static String typed(BigDecimal value, FieldUnit field, LengthUnit machine) {
+        Unit metric = field.unit(LengthUnit.MM);
+        Unit unit = field.unit(machine);
+        BigDecimal figure = unit == metric ? value : metric.to(unit, value).round(new MathContext(4));
+        return figure.stripTrailingZeros().toPlainString() + " " + unit.symbol();
     }
 
     /** @param starts whether something is to turn, and may */

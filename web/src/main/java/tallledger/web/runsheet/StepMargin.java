@@ -12,7 +12,6 @@ import tallledger.core.evidence.ChartLine;
 import tallledger.core.evidence.DifferenceTakings;
 import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.InUnit;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PanelCheck;
 import tallledger.core.evidence.Recording;
@@ -26,11 +25,13 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.motion.Axis;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 import tallledger.web.cycle.CycleView;
 import tallledger.web.pictures.PlotView;
 import tallledger.web.pictures.Plots;
@@ -113,7 +114,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside rounds(Rounds rounds) {
         return drawn(result -> result.as(Rounds.Read.class)
-                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")),
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, Unit.MICROMETRES)),
                         words.say(result.step().name()), result.entry())));
     }
 
@@ -151,7 +152,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside rise(Recordings.Rise rise) {
         return drawn(result -> result.as(Recordings.Warmed.class).flatMap(Recordings.Warmed::run)
-                .map(run -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, "mm")).hot(run),
+                .map(run -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, Unit.MILLIMETRES)).hot(run),
                         words.say(result.step().name()), result.entry())));
     }
 
@@ -162,7 +163,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     @Override
     public Beside feed(MotionRecordings.Feed feed) {
-        String by = feed.per() == Axis.Per.REV ? "mm/rev" : "mm/min";
+        Unit by = feed.per() == Axis.Per.REV ? Unit.MILLIMETRES_PER_TURN : Unit.MILLIMETRES_PER_MINUTE;
         String promised = feed.promised()
                 .map(p -> words.say("promised.feed", InUnit.of(Quantity.of(p, by), unit),
                         feed.tolerance(rules).movePointRight(2).stripTrailingZeros()))
@@ -204,7 +205,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
     @Override
     public Beside chartLine(ChartLine line) {
         return drawn(result -> result.as(RoundTakings.Shape.class)
-                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, "µm")),
+                .map(read -> new Picture("runsheet/polar", PolarView.of(read.round(), um -> words.in(unit, um, Unit.MICROMETRES)),
                         words.say(result.step().name()), result.entry()))
                 .or(() -> plotted(line, result)));
     }
@@ -216,7 +217,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
 
     /** A result typed alone has no picture. */
     private Optional<PlotView> plot(ChartLine line, StepResult result) {
-        Plots plots = new Plots(unit, mm -> words.in(unit, mm, "mm"));
+        Plots plots = new Plots(unit, mm -> words.in(unit, mm, Unit.MILLIMETRES));
         return result.as(AlongTakings.Along.class).map(read -> plots.along(read, line.way()))
                 .or(() -> result.as(AlongTakings.Across.class).map(plots::across))
                 .or(() -> result.as(AlongTakings.Face.class).map(plots::face))
@@ -233,7 +234,7 @@ public record StepMargin(Map<String, String> typed, LengthUnit unit, Rules rules
         return new Beside(words.say("promised.finish", rules.figures(Rule.FINISH_RATIO).get(0), rules.figures(Rule.FINISH_RATIO).get(1)),
                 Optional.empty(), "",
                 result -> result.as(Finish.Read.class).flatMap(Finish.Read::trace)
-                        .map(trace -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, "mm")).trace(trace),
+                        .map(trace -> new Picture("pictures/plot", new Plots(unit, mm -> words.in(unit, mm, Unit.MILLIMETRES)).trace(trace),
                                 words.say(result.step().name()), result.entry())),
                 log -> log);
     }

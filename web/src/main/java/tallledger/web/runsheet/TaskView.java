@@ -16,6 +16,7 @@ import tallledger.core.price.Stakes;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
+import tallledger.core.unit.Unit;
 import tallledger.core.verdict.Money;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.accuracy.Drawing;
@@ -87,7 +88,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
                 new Form(recording.fields(), recording.decides(), recording.isTimed()),
                 new Margin(recording.limit(step.judgedBy(survey.rules()))
                         .map(l -> grades(l, survey, words) + AccuracyView.per(step, survey.rules())
-                                .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, "mm"))).orElse(""))
+                                .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, Unit.MILLIMETRES))).orElse(""))
                         .orElse(""),
                         beside.promised(), beside.page(), beside.cycle(), worth(survey, step, words)),
                 past, recording.limitRule()

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.seal.Found;
 import tallledger.core.survey.Photo;
+import tallledger.core.unit.Shown;
 import tallledger.web.record.HandedRow;
 import tallledger.web.record.HandedShelf;
 import tallledger.web.record.Recent;

@@ -27,6 +27,7 @@ import tallledger.core.survey.Photo;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.Standing;
 import tallledger.core.survey.StepResult;
+import tallledger.core.unit.Shown;
 import tallledger.core.verdict.Finding;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.drawings.Drawings;

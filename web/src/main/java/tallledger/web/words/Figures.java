@@ -3,7 +3,7 @@ package tallledger.web.words;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
-import tallledger.core.gauge.Shown;
+import tallledger.core.unit.Shown;
 
 /** Figures as they stand on the pages: decimal point, thousands parted by a no-break space. */
 public final class Figures {

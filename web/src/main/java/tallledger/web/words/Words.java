@@ -8,13 +8,14 @@ import org.springframework.context.MessageSource;
 import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
 import tallledger.core.drive.DriveTrain;
-import tallledger.core.evidence.InUnit;
-import tallledger.core.gauge.Shown;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
 import tallledger.core.survey.Task;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Shown;
+import tallledger.core.unit.Unit;
 import tallledger.web.record.LastAsked;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */
@@ -63,12 +64,12 @@ public class Words {
     }
 
     /** A figure of core in the unit of a machine: "1.97 thou", "0.05 mm". */
-    public String in(LengthUnit machine, BigDecimal value, String unit) {
+    public String in(LengthUnit machine, BigDecimal value, Unit unit) {
         return say(InUnit.of(Quantity.of(value, unit), machine));
     }
 
     /** A reckoned figure of core to three digits in the unit of a machine. */
-    public String quantity(LengthUnit machine, double value, String unit) {
+    public String quantity(LengthUnit machine, double value, Unit unit) {
         return in(machine, new BigDecimal(value).round(THREE), unit);
     }
 

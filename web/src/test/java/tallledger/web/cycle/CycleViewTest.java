@@ -6,8 +6,8 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
-import tallledger.core.reason.LengthUnit;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.App;
 import tallledger.web.words.Words;
 

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Family;
 import tallledger.core.machine.Identity;
-import tallledger.core.reason.LengthUnit;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.App;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -1,4 +1,4 @@
-package tallledger.core.reason;
+package tallledger.core.unit;
 
 import java.math.BigDecimal;
 

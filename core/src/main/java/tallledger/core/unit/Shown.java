@@ -1,4 +1,4 @@
-package tallledger.core.gauge;
+package tallledger.core.unit;
 
 import java.math.BigDecimal;
 import java.math.MathContext;

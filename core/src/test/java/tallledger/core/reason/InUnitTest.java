@@ -1,16 +1,17 @@
-package tallledger.core.evidence;
+package tallledger.core.reason;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.core.gauge.Shown;
-import tallledger.core.reason.LengthUnit;
-import tallledger.core.reason.Quantity;
-import tallledger.core.reason.Reason;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Shown;
+import tallledger.core.unit.Unit;
 
 /** Canonical figures as an inch machine shows them, and as a metric one does. */
 class InUnitTest {
@@ -22,7 +23,7 @@ class InUnitTest {
             "30.48,m/s,6000,ft/min",
             "0.016933333333333334,mm/rev,0.000667,in/rev"})
     void anInchMachineShowsInches(String value, String unit, String shown, String in) {
-        assertThat(InUnit.of(Quantity.of(new BigDecimal(value), unit), LengthUnit.INCH))
+        assertThat(InUnit.of(Quantity.of(new BigDecimal(value), named(unit)), LengthUnit.INCH))
                 .isEqualTo(Reason.named("figure.unit", new BigDecimal(shown), in));
     }
 
@@ -34,7 +35,7 @@ class InUnitTest {
 
     @Test
     void whatIsLeftOpenIsRoundedInTheUnitShownAndNestedFiguresFollow() {
-        Reason inner = Reason.named("inner", new Quantity(new BigDecimal("0.0127"), 0.0021, "mm"));
+        Reason inner = Reason.named("inner", new Quantity(new BigDecimal("0.0127"), 0.0021, Unit.MILLIMETRES));
         Reason in = InUnit.of(Reason.named("outer", List.of(inner), "text"), LengthUnit.INCH);
         assertThat(in).isEqualTo(Reason.named("outer", List.of(Reason.named("inner", Reason.named("figure.unit",
                 new Shown(new BigDecimal("0.50"), new BigDecimal("0.09")), "thou"))), "text"));
@@ -49,9 +50,13 @@ class InUnitTest {
             "27.9412, µm, 27.9, µm, 1.1, thou", "123.4567, µm, 123.5, µm, 4.86, thou", "304.8, mm, 304.8, mm, 12, in",
             "1234.5678, mm, 1235, mm, 48.61, in", "0.0000001, mm, 0, mm, 0, thou"})
     void whatIsReckonedIsRoundedInTheUnitItIsShownIn(double value, String unit, String metric, String its, String inch, String their) {
-        Quantity reckoned = Quantity.reckoned(value, unit);
+        Quantity reckoned = Quantity.reckoned(value, named(unit));
         assertThat(InUnit.of(reckoned, LengthUnit.MM).arguments().stream().map(InUnitTest::plain)).containsExactly(metric, its);
         assertThat(InUnit.of(reckoned, LengthUnit.INCH).arguments().stream().map(InUnitTest::plain)).containsExactly(inch, their);
+    }
+
+    private static Unit named(String symbol) {
+        return Stream.of(Unit.values()).filter(u -> u.symbol().equals(symbol)).findFirst().orElseThrow();
     }
 
     private static String plain(Object argument) {
