@@ -18,6 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.house.House;
+import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 
 /** Imports run one way: web → practice → core, and inside core without a cycle. */
@@ -59,6 +60,14 @@ class ArchitectureTest {
                 .should().callMethod(Rules.class, "shipped").check(ALL);
         noClasses().that().resideOutsideOfPackages("tallledger.core.house..", "tallledger.practice..").should()
                 .callMethod(House.class, "shipped", List.class).check(ALL);
+    }
+
+    /** What was judged is a value; its sentence is only said. Whoever needs a figure asks for the figure. */
+    @Test
+    void nobodyReadsAFigureOutOfASentence() {
+        noClasses().that().resideOutsideOfPackages("tallledger.core.reason..", "tallledger.web.words..").and()
+                .doNotHaveFullyQualifiedName("tallledger.core.survey.WrittenReason").should().callMethod(Reason.class, "arguments")
+                .check(ALL);
     }
 
     @Test

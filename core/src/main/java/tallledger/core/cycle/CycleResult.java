@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 

@@ -1,5 +1,6 @@
 package tallledger.core.drive;
 
+import java.util.Collections;
 import java.util.Map;
 import java.util.TreeMap;
 import tallledger.core.reason.Refused;
@@ -12,7 +13,8 @@ import tallledger.core.reason.Refused;
 public record Exclusion(Map<String, String> positions) {
 
     public Exclusion {
-        positions = Map.copyOf(new TreeMap<>(positions));
+        // In the order of the levers' names: a copy would stand in another at each start.
+        positions = Collections.unmodifiableSortedMap(new TreeMap<>(positions));
         if (positions.size() < 2) {
             throw Refused.because(DriveReason.EXCLUSION_SINGLE);
         }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import tallledger.core.gauge.Figure;
 import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -74,16 +75,17 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
         if (swapped.isPresent()) {
             return swapped;
         }
-        return far(recording, values, rules).map(budget -> {
+        return far(recording, values, rules).map(figure -> {
             List<Meaning> meanings = new ArrayList<>();
             for (Scale scale : Scale.values()) {
                 if (scale.system == values.unit()) {
                     meant(recording, values, scale, rules).ifPresent(meanings::add);
                 }
             }
-            Reason asTyped = figure(budget.value(), budget, values);
-            return new AskBack(Reason.of(EvidenceReason.ASK_BACK, asTyped, new BigDecimal(budget.timesItsLimit()).round(TWO),
-                    figure(budget.workable(), budget, values)), asTyped, List.copyOf(meanings));
+            Reason asTyped = shown(figure.measured().value(), figure, values);
+            BigDecimal most = figure.against().orElseThrow().limits().most();
+            return new AskBack(Reason.of(EvidenceReason.ASK_BACK, asTyped, new BigDecimal(figure.timesItsLimit()).round(TWO),
+                    shown(most, figure, values)), asTyped, List.copyOf(meanings));
         });
     }
 
@@ -104,8 +106,8 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
         });
     }
 
-    private static Optional<StepJudgement.Budget> far(Recording<?> recording, Values values, Rules rules) {
-        return recording.weigh(values, rules).budget().filter(b -> b.timesItsLimit() > rules.value(Rule.ASK_BACK));
+    private static Optional<Figure> far(Recording<?> recording, Values values, Rules rules) {
+        return recording.weigh(values, rules).figures().stream().findFirst().filter(f -> f.timesItsLimit() > rules.value(Rule.ASK_BACK));
     }
 
     private static Optional<Meaning> meant(Recording<?> recording, Values values, Scale scale, Rules rules) {
@@ -117,14 +119,15 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
         }
         Values meant = new Values(retyped, values.unit(), values.readWith(), values.apart(), values.bare());
         try {
-            return recording.weigh(meant, rules).budget().filter(b -> b.timesItsLimit() <= rules.value(Rule.ASK_BACK))
-                    .map(b -> new Meaning(figure(b.value(), b, values), retyped));
+            return recording.weigh(meant, rules).figures().stream().findFirst()
+                    .filter(f -> f.timesItsLimit() <= rules.value(Rule.ASK_BACK))
+                    .map(f -> new Meaning(shown(f.measured().value(), f, values), retyped));
         } catch (Refused notSo) {
             return Optional.empty();
         }
     }
 
-    private static Reason figure(BigDecimal value, StepJudgement.Budget budget, Values values) {
-        return InUnit.of(Quantity.of(value.round(new MathContext(4)), budget.unit()), values.unit());
+    private static Reason shown(BigDecimal value, Figure figure, Values values) {
+        return InUnit.of(Quantity.of(value.round(new MathContext(4)), figure.unit()), values.unit());
     }
 }

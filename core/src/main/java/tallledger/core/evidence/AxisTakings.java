@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
@@ -103,7 +104,8 @@ public final class AxisTakings {
             because.addAll(Takings.temperature(read.length(), read.apart, rules));
             boolean worse = r.outcome().compareTo(a.outcome()) != 0 && weight(r) > weight(a);
             return new StepJudgement(worse ? r.outcome() : a.outcome(),
-                    a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because, Optional.empty(), a.budget());
+                    a.grade().flatMap(x -> r.grade().map(y -> x.compareTo(y) > 0 ? x : y)), because,
+                    List.of(a.figures().get(0).named(Figure.Name.ACCURACY), r.figures().get(0).named(Figure.Name.REPEATABILITY)));
         }
 
         private static int weight(StepJudgement judged) {

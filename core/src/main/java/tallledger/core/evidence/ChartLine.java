@@ -5,7 +5,7 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
@@ -216,7 +216,8 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
         }
         because.addAll(judged.because());
         because.addAll(List.of(besides));
-        return judged.saying(because);
+        StepJudgement said = judged.saying(because);
+        return scales() ? said.per(Figure.Per.mm(over, length)) : said;
     }
 
     /** From nought to its figure: what lies the other way by more than U is outside whatever the figure. */
@@ -227,16 +228,14 @@ public record ChartLine(ChartWay way, Rule graded, BigDecimal per, Sense sense, 
             best = best.isEmpty() && within ? Optional.of(grade) : best;
         }
         Judgement wanted = against(limit, limit.wanted(), value, u);
-        Optional<StepJudgement.Budget> budget = Optional.of(new StepJudgement.Budget(u, value, limit.workable(), limit.unit()));
         if (best.filter(grade -> grade.compareTo(limit.wanted()) <= 0).isPresent()) {
             Quantity read = new Quantity(value, u.expanded(), limit.unit());
-            return new StepJudgement(Outcome.PROVEN, best,
-                    List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))),
-                    Optional.empty(), budget);
+            return StepJudgement.of(Figure.of(value, u, new Figure.Against(limit, Verdict.WITHIN, best)),
+                    List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))));
         }
-        Outcome outcome = wanted.verdict() == Verdict.OUTSIDE ? Outcome.FAILED : Outcome.UNDECIDED;
-        return new StepJudgement(outcome, best, List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)), Optional.empty(),
-                budget);
+        Verdict verdict = wanted.verdict() == Verdict.OUTSIDE ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL;
+        return StepJudgement.of(Figure.of(value, u, new Figure.Against(limit, verdict, best)),
+                List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)));
     }
 
     private static Judgement against(GradedLimit limit, Grade grade, BigDecimal value, Uncertainty u) {

@@ -149,7 +149,7 @@ public final class DifferenceTakings {
             says.addAll(0, decides.because());
             Optional<Grade> grade = read.pairs.stream().map(p -> alone(p, read, line, rules).grade())
                     .reduce((a, b) -> a.flatMap(x -> b.map(y -> x.compareTo(y) > 0 ? x : y))).orElseThrow();
-            return new StepJudgement(decides.outcome(), grade, says, Optional.empty(), decides.budget());
+            return new StepJudgement(decides.outcome(), grade, says, decides.figures());
         }
 
         private static StepJudgement alone(Pair pair, Lengths read, ChartLine line, Rules rules) {

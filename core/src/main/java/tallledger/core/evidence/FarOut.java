@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
@@ -64,8 +65,7 @@ public record FarOut(TypedLength far, Optional<TypedLength> near, Optional<Typed
         }
         return byLeast.outcome() == Outcome.FAILED ? with(byLeast, says)
                 : new StepJudgement(Outcome.UNDECIDED, byMost.grade(), List.of(says, Reason.of(EvidenceReason.FAR_ANGLES)),
-                        Optional.empty(),
-                        byMost.budget());
+                        byMost.figures().stream().map(f -> f.named(Figure.Name.AT_MOST)).toList());
     }
 
     private static StepJudgement with(StepJudgement judged, Reason first) {
@@ -77,7 +77,7 @@ public record FarOut(TypedLength far, Optional<TypedLength> near, Optional<Typed
     /** The limit a share of the way from one to the other, and as straight on beyond it. */
     static GradedLimit between(GradedLimit nose, GradedLimit far, BigDecimal share) {
         return new GradedLimit(at(nose.rebuilt(), far.rebuilt(), share), at(nose.sound(), far.sound(), share),
-                at(nose.workable(), far.workable(), share), far.unit(), far.wanted());
+                at(nose.workable(), far.workable(), share), far.unit(), far.wanted(), far.source());
     }
 
     private static BigDecimal at(BigDecimal nose, BigDecimal far, BigDecimal share) {

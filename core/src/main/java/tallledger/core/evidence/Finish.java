@@ -16,6 +16,7 @@ import tallledger.core.drive.Turning;
 import tallledger.core.finish.Spacings;
 import tallledger.core.finish.Trace;
 import tallledger.core.finish.Turned;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
@@ -224,12 +225,11 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         Reason grade = grade(read.ra, rules.unit());
         if (expected.isEmpty()) {
             says.add(0, Reason.of(EvidenceReason.FINISH_ALONE, ra, grade));
-            return StepJudgement.of(Outcome.UNDECIDED, says.toArray(Reason[]::new));
+            return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, List.of(Figure.alone(ra)));
         }
         BigDecimal most = expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(1));
         Judgement judged = Judgement.of(read.ra, u,
-                new Limit(BigDecimal.ZERO, most, Unit.ROUGHNESS, Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(most,
-                        Unit.ROUGHNESS))));
+                new Limit(BigDecimal.ZERO, most, Unit.ROUGHNESS, Reason.named("rule." + Rule.FINISH_RATIO + ".source")));
         BigDecimal times = read.ra.divide(expected.get(), new MathContext(2));
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
         EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
@@ -238,8 +238,7 @@ public record Finish(Process process, Optional<Drive> drive) implements Recordin
         says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), Unit.ROUGHNESS)));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
         Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
-        return new StepJudgement(outcome, Optional.empty(), says, Optional.empty(), Optional.of(new StepJudgement.Budget(u, read.ra, most,
-                Unit.ROUGHNESS)));
+        return new StepJudgement(outcome, Optional.empty(), says, List.of(judged.figure()));
     }
 
     /** The roughness grade a reading lies in; on an inch machine with the trade's number in µin. */

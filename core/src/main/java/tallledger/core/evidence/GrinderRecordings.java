@@ -4,11 +4,14 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
-import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reading.TypedNumber;
@@ -125,14 +128,16 @@ public final class GrinderRecordings {
             // Both speeds are read with the same tachometer: what it is off by drops out.
             double u = read.open * read.inner / read.outer;
             double most = rules.share(Rule.SURFACE_SPEED).doubleValue();
-            Outcome outcome = off + u <= most ? Outcome.PROVEN : off - u > most ? Outcome.FAILED : Outcome.UNDECIDED;
-            return StepJudgement.of(outcome, Reason.of(switch (outcome) {
-                case PROVEN -> EvidenceReason.CENTRE_RIGHT;
-                case FAILED -> EvidenceReason.CENTRE_WRONG;
-                case UNDECIDED -> EvidenceReason.CENTRE_CLOSE;
-            },
-                    Quantity.of(new BigDecimal(read.outer).round(SHOWN), Unit.METRES_PER_MINUTE),
-                    Quantity.of(new BigDecimal(read.inner).round(SHOWN), Unit.METRES_PER_MINUTE), rules.number(Rule.SURFACE_SPEED)));
+            Verdict verdict = off + u <= most ? Verdict.WITHIN : off - u > most ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL;
+            BigDecimal percent = rules.number(Rule.SURFACE_SPEED);
+            Limit limit = new Limit(percent.negate(), percent, Unit.PERCENT, Reason.named("rule." + Rule.SURFACE_SPEED + ".source"));
+            Quantity change = new Quantity(new BigDecimal((read.inner / read.outer - 1) * 100).round(SHOWN), 100 * u, Unit.PERCENT);
+            return StepJudgement.of(heldAgainst(limit, change, verdict), List.of(Reason.of(switch (verdict) {
+                case WITHIN -> EvidenceReason.CENTRE_RIGHT;
+                case OUTSIDE -> EvidenceReason.CENTRE_WRONG;
+                case TOO_CLOSE_TO_CALL -> EvidenceReason.CENTRE_CLOSE;
+            }, Quantity.of(new BigDecimal(read.outer).round(SHOWN), Unit.METRES_PER_MINUTE),
+                    Quantity.of(new BigDecimal(read.inner).round(SHOWN), Unit.METRES_PER_MINUTE), percent)));
         }
 
         /** u of one surface speed by the last digits of its radius and its speed, as a share. */
@@ -200,16 +205,22 @@ public final class GrinderRecordings {
             double u = read.measured.expanded(rules) / read.reckoned;
             double least = rules.share(Rule.THROUGH_FEED).doubleValue();
             double most = rules.share(Rule.THROUGH_FEED, 1).doubleValue();
-            Outcome outcome = share - u >= least && share + u <= most ? Outcome.PROVEN
-                    : share + u < least || share - u > most ? Outcome.FAILED : Outcome.UNDECIDED;
-            return StepJudgement.of(outcome, Reason.of(switch (outcome) {
-                case PROVEN -> EvidenceReason.THROUGH_RIGHT;
-                case FAILED -> EvidenceReason.THROUGH_WRONG;
-                case UNDECIDED -> EvidenceReason.THROUGH_CLOSE;
-            },
-                    new Quantity(read.measured.rate(), read.measured.expanded(rules), Unit.MILLIMETRES_PER_MINUTE),
-                    Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), Unit.MILLIMETRES_PER_MINUTE), (share - 1) * 100,
-                    rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1)));
+            Verdict verdict = share - u >= least && share + u <= most ? Verdict.WITHIN
+                    : share + u < least || share - u > most ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL;
+            Quantity measured = new Quantity(read.measured.rate(), read.measured.expanded(rules), Unit.MILLIMETRES_PER_MINUTE);
+            Limit limit = new Limit(new BigDecimal(read.reckoned * least).round(SHOWN), new BigDecimal(read.reckoned * most).round(SHOWN),
+                    Unit.MILLIMETRES_PER_MINUTE, Reason.named("rule." + Rule.THROUGH_FEED + ".source"));
+            return StepJudgement.of(heldAgainst(limit, measured, verdict), List.of(Reason.of(switch (verdict) {
+                case WITHIN -> EvidenceReason.THROUGH_RIGHT;
+                case OUTSIDE -> EvidenceReason.THROUGH_WRONG;
+                case TOO_CLOSE_TO_CALL -> EvidenceReason.THROUGH_CLOSE;
+            }, measured, Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), Unit.MILLIMETRES_PER_MINUTE), (share - 1) * 100,
+                    rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1))));
         }
+    }
+
+    private static Figure heldAgainst(Limit limit, Quantity measured, Verdict verdict) {
+        return new Figure(Figure.Name.RESULT, measured, Optional.empty(), Optional.empty(),
+                Optional.of(new Figure.Against(limit, verdict, Optional.empty())));
     }
 }

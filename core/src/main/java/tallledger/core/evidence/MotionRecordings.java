@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Uncertainty;
@@ -117,8 +118,10 @@ public final class MotionRecordings {
                     because.addAll(otherWheels(reading, wanted.orElseThrow(), rules));
                 }
                 return judged.saying(because);
-            }).orElse(StepJudgement.read(Reason.of(EvidenceReason.FEED_MEASURED,
-                    new Quantity(reading.rate(), reading.expanded(rules), reading.unit()))));
+            }).orElseGet(() -> {
+                Quantity measured = new Quantity(reading.rate(), reading.expanded(rules), reading.unit());
+                return StepJudgement.read(Figure.alone(measured), Reason.of(EvidenceReason.FEED_MEASURED, measured));
+            });
         }
 
         /** What it should be: as it was set, else as its plate or a claim promises. */
@@ -203,8 +206,10 @@ public final class MotionRecordings {
             Uncertainty u = read.by.map(g -> g.reading(length.mm(), length.step())).orElseGet(
                     () -> Uncertainty.of(rules.value(Rule.RULE_TRAVEL), 0).withDigit(length.step().doubleValue() / Math.sqrt(12)));
             return claimed.map(c -> Recordings.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), Unit.MILLIMETRES))
-                    .orElse(StepJudgement
-                            .read(Reason.of(EvidenceReason.TRAVEL_MEASURED, new Quantity(length.mm(), u.expanded(), Unit.MILLIMETRES))));
+                    .orElseGet(() -> {
+                        Quantity measured = new Quantity(length.mm(), u.expanded(), Unit.MILLIMETRES);
+                        return StepJudgement.read(Figure.alone(measured), Reason.of(EvidenceReason.TRAVEL_MEASURED, measured));
+                    });
         }
     }
 

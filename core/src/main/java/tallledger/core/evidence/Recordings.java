@@ -8,6 +8,7 @@ import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.Recording.Entry;
 import tallledger.core.evidence.Recording.Field;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Judgement;
@@ -263,7 +264,7 @@ public final class Recordings {
             List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), Unit.MILLIMETRES),
                     Quantity.of(over.mm(), Unit.MILLIMETRES), scaled, Quantity.of(length, Unit.MILLIMETRES))));
             because.addAll(judged.because());
-            return judged.saying(because);
+            return judged.saying(because).per(Figure.Per.mm(over.mm(), length));
         }
 
         @Override
@@ -385,8 +386,7 @@ public final class Recordings {
                     .stripTrailingZeros(), read, rules);
             says.addAll(0, judged.because());
             // What does not settle is no good however little it has risen yet.
-            return run.bendsUpwards() ? new StepJudgement(Outcome.FAILED, Optional.empty(), says, Optional.empty(), judged.budget())
-                    : judged.saying(says);
+            return run.bendsUpwards() ? new StepJudgement(Outcome.FAILED, Optional.empty(), says, judged.figures()) : judged.saying(says);
         }
 
         /** Where it levels, or that it is not to be told yet. */
@@ -473,7 +473,7 @@ public final class Recordings {
 
     /** @param shown the value with its sign, where the readings have one */
     static StepJudgement byGrade(GradedLimit limit, BigDecimal value, Uncertainty uncertainty, BigDecimal shown) {
-        GradedLimit.Reached reached = limit.reached(value, uncertainty.expanded());
+        Figure.Against reached = limit.reached(value, uncertainty.expanded());
         Quantity read = new Quantity(shown, uncertainty.expanded(), limit.unit());
         Quantity wanted = Quantity.of(limit.limit(), limit.unit());
         Reason because = switch (reached.verdict()) {
@@ -483,13 +483,7 @@ public final class Recordings {
             case TOO_CLOSE_TO_CALL -> Reason.of(EvidenceReason.GRADED_CLOSE, read, limit.wanted(), wanted,
                     uncertainty.settles(value.subtract(limit.limit()).abs().doubleValue(), limit.unit()));
         };
-        Outcome outcome = switch (reached.verdict()) {
-            case WITHIN -> Outcome.PROVEN;
-            case OUTSIDE -> Outcome.FAILED;
-            case TOO_CLOSE_TO_CALL -> Outcome.UNDECIDED;
-        };
-        return new StepJudgement(outcome, reached.grade(), List.of(because), Optional.empty(),
-                Optional.of(new StepJudgement.Budget(uncertainty, value, limit.workable(), limit.unit())));
+        return StepJudgement.of(Figure.of(shown, uncertainty, reached), List.of(because));
     }
 
     /**
@@ -499,16 +493,15 @@ public final class Recordings {
      * @param least   what that leaves open below
      */
     static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal claimed, BigDecimal least, Unit unit) {
-        Limit limit = new Limit(least, value.max(least).multiply(BigDecimal.TEN), unit,
+        Limit limit = Limit.atLeast(least, unit,
                 Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
-        Judgement judgement = Judgement.of(value, uncertainty, limit);
+        Judgement judgement = Judgement.of(value, uncertainty.expanded(), limit);
         EvidenceReason code = switch (judgement.verdict()) {
             case WITHIN -> EvidenceReason.TRAVEL_ENOUGH;
             case OUTSIDE -> EvidenceReason.TRAVEL_SHORT;
             case TOO_CLOSE_TO_CALL -> EvidenceReason.TRAVEL_CLOSE;
         };
-        StepJudgement judged = StepJudgement.of(judgement);
-        return new StepJudgement(judged.outcome(), Optional.empty(),
-                List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(claimed, unit))), Optional.empty());
+        return StepJudgement.of(judgement.figure(),
+                List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(claimed, unit))));
     }
 }

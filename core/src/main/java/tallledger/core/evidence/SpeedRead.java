@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
 import tallledger.core.reading.Method;
@@ -14,7 +15,9 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
 import tallledger.core.unit.Shown;
+import tallledger.core.unit.Unit;
 
 /**
  * A speed as read: shown by an instrument, or turns counted against a clock. It is judged within a share of what it ought to be; with
@@ -92,7 +95,8 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
 
     @Override
     public StepJudgement judge(SpeedReading reading, Rules rules) {
-        return verdict(reading, rules).map(StepJudgement::of).orElseGet(() -> StepJudgement.of(Outcome.UNDECIDED,
-                Reason.of(EvidenceReason.SPEED_READ_ALONE, Shown.of(reading.rpm(), reading.expanded(rules)))));
+        return verdict(reading, rules).map(StepJudgement::of).orElseGet(() -> new StepJudgement(Outcome.UNDECIDED, Optional.empty(),
+                List.of(Reason.of(EvidenceReason.SPEED_READ_ALONE, Shown.of(reading.rpm(), reading.expanded(rules)))),
+                List.of(Figure.alone(new Quantity(reading.rpm(), reading.expanded(rules), Unit.RPM)))));
     }
 }

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Limit;
@@ -156,6 +157,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
     @Override
     public StepJudgement judge(Trials trials, Rules rules) {
         List<Reason> because = new ArrayList<>();
+        List<Figure> figures = new ArrayList<>();
         boolean failed = false;
         boolean close = false;
         for (int i = 0; i < trials.made.size(); i++) {
@@ -171,6 +173,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             Gauge by = trials.by.orElseGet(() -> rules.gauge(Rule.TACHOMETER));
             Judgement judged = Judgement.of(trial.read.get(), by.reading(trial.read.get(), trial.step).expanded(),
                     Limit.aboutSpeed(trial.commanded, rules.share(Rule.SPEED_TOLERANCE)));
+            figures.add(judged.figure());
             failed |= judged.verdict() == Verdict.OUTSIDE;
             close |= judged.verdict() == Verdict.TOO_CLOSE_TO_CALL;
             if (judged.verdict() != Verdict.WITHIN) {
@@ -187,6 +190,6 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             because.add(Reason.of(up ? EvidenceReason.TRIALS_SEEN_UP_ONLY : EvidenceReason.TRIALS_SEEN_NONE));
         }
         return new StepJudgement(failed ? Outcome.FAILED : close || !up || !down ? Outcome.UNDECIDED : Outcome.PROVEN, Optional.empty(),
-                because, Optional.empty());
+                because, figures);
     }
 }

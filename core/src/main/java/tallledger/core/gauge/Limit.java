@@ -13,12 +13,33 @@ import tallledger.core.unit.Unit;
  * @param unit   unit of both
  * @param source where the limit comes from: the plate's own, or a house rule
  */
-public record Limit(BigDecimal lower, BigDecimal upper, Unit unit, Reason source) {
+public record Limit(BigDecimal lower, BigDecimal upper, Unit unit, Reason source) implements Limits {
+
+    /** Where there is no upper end. */
+    private static final BigDecimal ENDLESS = new BigDecimal("1E+15");
 
     public Limit {
         if (lower.compareTo(upper) > 0) {
             throw Refused.because(GaugeReason.LIMIT_CROSSED, lower, upper);
         }
+    }
+
+    @Override
+    public BigDecimal most() {
+        return upper;
+    }
+
+    @Override
+    public boolean isOneSided() {
+        return lower.signum() == 0;
+    }
+
+    public static Limit atLeast(BigDecimal least, Unit unit, Reason source) {
+        return new Limit(least, ENDLESS, unit, source);
+    }
+
+    public boolean isEndless() {
+        return upper.equals(ENDLESS);
     }
 
     /** ± {@code tolerance} (a share) about a nominal speed in min⁻¹, reckoned in decimals. */

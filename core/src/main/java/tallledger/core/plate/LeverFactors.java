@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.reading.TypedNumber;
 
 /**

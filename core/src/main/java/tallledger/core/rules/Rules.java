@@ -10,6 +10,7 @@ import java.util.Map;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.GradedLimit;
+import tallledger.core.reason.Reason;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
 
@@ -69,7 +70,7 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
         Map<Rule, GradedLimit> now = new EnumMap<>(Rule.class);
         now.putAll(own);
         now.put(rule, new GradedLimit(permissible, house.sound().max(permissible), house.workable().max(permissible), house.unit(),
-                judgedAs));
+                judgedAs, Reason.of(RulesReason.LIMIT_OWN_CHART)));
         return new Rules(changed, steps, judgedAs, unit, now);
     }
 
@@ -126,11 +127,11 @@ public record Rules(Map<Rule, List<BigDecimal>> changed, Map<String, Integer> st
     public GradedLimit graded(Rule rule) {
         if (own.containsKey(rule)) {
             GradedLimit chart = own.get(rule);
-            return new GradedLimit(chart.rebuilt(), chart.sound(), chart.workable(), chart.unit(), judgedAs);
+            return new GradedLimit(chart.rebuilt(), chart.sound(), chart.workable(), chart.unit(), judgedAs, chart.source());
         }
         List<BigDecimal> f = figures(rule).stream().map(figure -> unit == LengthUnit.MM ? figure
                 : InchLimits.limit(figure, rule, isChanged(rule))).toList();
-        return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit(), judgedAs);
+        return new GradedLimit(f.get(0), f.get(1), f.get(2), rule.unit(), judgedAs, Reason.named("rule." + rule + ".source"));
     }
 
     /** The round length of this machine's unit that stands for so many mm, in mm: 12 in, which are 304.8, for 300. */

@@ -5,6 +5,7 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum RulesReason implements ReasonCode {
+    LIMIT_OWN_CHART("limit.own-chart"),
     RULE_CROSSED("rule.crossed", "these", "figure"),
     RULE_FIGURES("rule.figures", "there", "wanted");
 

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
@@ -23,7 +23,7 @@ import tallledger.core.rules.Rules;
  * @param then    how it was judged when it was written
  */
 public record CheckResult(int entry, Instant at, String author, DriveCheck check, boolean good, Optional<BigDecimal> seconds,
-        Optional<GradedLimit.Reached> brake, String remark, Optional<JudgedThen> then) {
+        Optional<Figure.Against> brake, String remark, Optional<JudgedThen> then) {
 
     static CheckResult of(Entry entry, Event.Checked checked, Rules rules) {
         return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), checked.check(), checked.good(),
@@ -37,19 +37,19 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
      * @param seconds as typed, may be empty
      */
     static JudgedThen judged(DriveCheck check, boolean good, String seconds, Rules rules) {
-        Optional<GradedLimit.Reached> brake = brake(check, seconds(seconds), rules);
-        return new JudgedThen(isBad(good, brake) ? Outcome.FAILED : Outcome.PROVEN, brake.flatMap(GradedLimit.Reached::grade), List.of());
+        Optional<Figure.Against> brake = brake(check, seconds(seconds), rules);
+        return new JudgedThen(isBad(good, brake) ? Outcome.FAILED : Outcome.PROVEN, brake.flatMap(Figure.Against::grade), List.of());
     }
 
     static Optional<TypedNumber> seconds(String typed) {
         return typed.isEmpty() ? Optional.empty() : Optional.of(TypedNumber.parsePositive(typed));
     }
 
-    private static Optional<GradedLimit.Reached> brake(DriveCheck check, Optional<TypedNumber> seconds, Rules rules) {
+    private static Optional<Figure.Against> brake(DriveCheck check, Optional<TypedNumber> seconds, Rules rules) {
         return check == DriveCheck.BRAKE ? seconds.map(s -> reached(s, rules)) : Optional.empty();
     }
 
-    private static GradedLimit.Reached reached(TypedNumber seconds, Rules rules) {
+    private static Figure.Against reached(TypedNumber seconds, Rules rules) {
         double u = Uncertainty.of(rules.value(Rule.STOPWATCH), 0).withDigit(seconds.step().doubleValue() / Math.sqrt(12)).expanded();
         return rules.graded(Rule.SPINDLE_STOP).reached(seconds.value(), u);
     }
@@ -59,7 +59,7 @@ public record CheckResult(int entry, Instant at, String author, DriveCheck check
         return isBad(good, brake);
     }
 
-    private static boolean isBad(boolean good, Optional<GradedLimit.Reached> brake) {
+    private static boolean isBad(boolean good, Optional<Figure.Against> brake) {
         return !good || brake.filter(b -> b.verdict() == Verdict.OUTSIDE).isPresent();
     }
 }

@@ -22,7 +22,22 @@ import tallledger.core.rules.Rules;
  * @param remark  the doubt
  * @param settled which way, where a reading settled it
  */
-public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
+public record PlateDoubt(PlateRemark remark, Optional<Settled> settled) {
+
+    /**
+     * What a reading settled.
+     *
+     * @param plateStands whether the plate's value is the right one; else the one its other cells predict
+     * @param read        min⁻¹
+     * @param entry       that it stands in
+     */
+    public record Settled(boolean plateStands, BigDecimal read, int entry, BigDecimal plate, BigDecimal predicted) {
+
+        public Reason because() {
+            return Reason.of(plateStands ? SurveyReason.DOUBT_PLATE_STANDS : SurveyReason.DOUBT_PLATE_MISLEADS, read, entry, plate,
+                    predicted);
+        }
+    }
 
     private static final double NEAR = 0.06;
     /** How near a reading a value must lie to be what the cell means. */
@@ -35,7 +50,7 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
                 .map(r -> new PlateDoubt(r, settle(survey, r))).toList();
     }
 
-    private static Optional<Reason> settle(SpindleSurvey survey, PlateRemark remark) {
+    private static Optional<Settled> settle(SpindleSurvey survey, PlateRemark remark) {
         if (remark.kind() != PlateRemark.Kind.SUSPECT || remark.predicted().isEmpty()) {
             return Optional.empty();
         }
@@ -47,7 +62,7 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
                 .flatMap(run -> shown.flatMap(plate -> settle(run, survey.rules(), plate, remark.predicted().get())));
     }
 
-    private static Optional<Reason> settle(Run run, Rules rules, BigDecimal plate, BigDecimal predicted) {
+    private static Optional<Settled> settle(Run run, Rules rules, BigDecimal plate, BigDecimal predicted) {
         BigDecimal read = run.record().reading().orElseThrow().rpm();
         double expanded = run.record().reading().orElseThrow().expanded(rules);
         double middle = Math.sqrt(plate.doubleValue() * predicted.doubleValue());
@@ -57,18 +72,12 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
         boolean byPlate = read.doubleValue() > middle == plate.doubleValue() > middle;
         BigDecimal stands = byPlate ? plate : predicted;
         return off(read, stands) > NEAR ? Optional.empty()
-                : Optional.of(Reason.of(byPlate ? SurveyReason.DOUBT_PLATE_STANDS : SurveyReason.DOUBT_PLATE_MISLEADS, read, run.entry(),
-                        plate, predicted));
+                : Optional.of(new Settled(byPlate, read, run.entry(), plate, predicted));
     }
 
     /** Whether a reading settled that the plate's value is the one that is wrong. */
     public boolean misleads() {
-        return settled.filter(s -> s.is(SurveyReason.DOUBT_PLATE_MISLEADS)).isPresent();
-    }
-
-    /** The entry that settled it. */
-    public Optional<Integer> entry() {
-        return settled.map(s -> (Integer) s.arguments().get(1));
+        return settled.filter(s -> !s.plateStands).isPresent();
     }
 
     private static double off(BigDecimal read, BigDecimal value) {
@@ -77,12 +86,7 @@ public record PlateDoubt(PlateRemark remark, Optional<Reason> settled) {
 
     /** What may be accepted that the cell means: all while nothing is settled, afterwards only what the reading bears out. */
     public List<Misreading> readings() {
-        if (settled.isEmpty()) {
-            return remark.readings();
-        }
-        BigDecimal read = (BigDecimal) settled.get().arguments().get(0);
-        return settled.get().code().equals(SurveyReason.DOUBT_PLATE_STANDS) ? List.of()
-                : remark.readings().stream()
-                        .filter(m -> off(read, m.value()) <= MEANT).toList();
+        return settled.map(s -> s.plateStands ? List.<Misreading>of()
+                : remark.readings().stream().filter(m -> off(s.read, m.value()) <= MEANT).toList()).orElseGet(remark::readings);
     }
 }

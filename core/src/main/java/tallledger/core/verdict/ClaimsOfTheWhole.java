@@ -19,6 +19,7 @@ import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.PlateText;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Noted;
@@ -113,12 +114,12 @@ final class ClaimsOfTheWhole {
         List<Step> lengths = limited(survey).stream()
                 .filter(s -> s.recording().limit(survey.rules()).filter(l -> l.unit() == Unit.MILLIMETRES).isPresent()).toList();
         return lines(claim, survey, lengths,
-                r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() + q.expanded() <= claimed.doubleValue()).isPresent(),
-                r -> deviation(r, survey).filter(q -> q.value().abs().doubleValue() - q.expanded() > claimed.doubleValue()).isPresent());
+                r -> deviation(r).filter(q -> q.value().abs().doubleValue() + q.expanded() <= claimed.doubleValue()).isPresent(),
+                r -> deviation(r).filter(q -> q.value().abs().doubleValue() - q.expanded() > claimed.doubleValue()).isPresent());
     }
 
-    private static Optional<Quantity> deviation(StepResult r, Survey survey) {
-        return MeasuredFigure.of(r, survey);
+    private static Optional<Quantity> deviation(StepResult r) {
+        return r.judgement().figure().map(Figure::overStated);
     }
 
     /** Everything that turns or travels under power, speeds too; "nearly all" is short where something fails, not contradicted. */

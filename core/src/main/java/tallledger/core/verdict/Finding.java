@@ -38,11 +38,12 @@ import tallledger.core.survey.SurveyPlan;
  * @param severity how soon it must be put right
  * @param about    the system it is of, in words
  * @param what     the sentence and its numbers
+ * @param brief    in a few words: the step's name, or the sentence where it is short anyway
  * @param entries  the entries it rests on
  * @param explained why it is no fault of the machine, where its own readings say so; then it is a note
  * @param judged   how a person judges it, with the entry that says so; then the severity is theirs
  */
-public record Finding(Severity severity, Reason about, Reason what, List<Integer> entries, Optional<Explained> explained,
+public record Finding(Severity severity, Reason about, Reason what, Reason brief, List<Integer> entries, Optional<Explained> explained,
         Optional<Noted<Regrade>> judged) {
 
     private static final Reason DRIVE = Reason.named("system.spindle-drive");
@@ -58,11 +59,15 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
 
     /** As the rules make it. */
     private static Finding of(Severity severity, Reason about, Reason what, int entry) {
-        return new Finding(severity, about, what, List.of(entry), Optional.empty(), Optional.empty());
+        return of(severity, about, what, what, entry);
+    }
+
+    private static Finding of(Severity severity, Reason about, Reason what, Reason brief, int entry) {
+        return new Finding(severity, about, what, brief, List.of(entry), Optional.empty(), Optional.empty());
     }
 
     private Finding explainedBy(Optional<Explained> by) {
-        return by.isPresent() ? new Finding(Severity.NOTE, about, what, entries, by, judged) : this;
+        return by.isPresent() ? new Finding(Severity.NOTE, about, what, brief, entries, by, judged) : this;
     }
 
     /** Findings from the runs that count. The severities are house rules. */
@@ -117,7 +122,7 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
             }
         }
         PlateDoubt.of(survey).stream().filter(PlateDoubt::misleads)
-                .forEach(d -> d.entry().ifPresent(e -> explained.put(e, new Explained(true, d.settled().orElseThrow()))));
+                .forEach(d -> d.settled().ifPresent(s -> explained.put(s.entry(), new Explained(true, s.because()))));
         return explained;
     }
 
@@ -128,7 +133,7 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
             boolean ofDrive = result.step().recording().driveCheck().isPresent();
             Reason about = result.step().system().words(survey.machine().fitOut());
             if (result.isBad() && !ofDrive) {
-                findings.add(of(result.severity(), about, what(result, survey), result.entry()));
+                findings.add(of(result.severity(), about, what(result, survey), result.step().name(), result.entry()));
             } else if (result.outcome() == Outcome.UNDECIDED) {
                 findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(),
                         result.judgement().because()), result.entry()));
@@ -149,12 +154,7 @@ public record Finding(Severity severity, Reason about, Reason what, List<Integer
     private Finding by(Survey survey) {
         return entries.stream().flatMap(e -> Optional.ofNullable(survey.regrades().get(e)).stream()).findFirst()
                 .filter(r -> severity != Severity.STOP_USE || r.what().severity() == Severity.STOP_USE)
-                .map(r -> new Finding(r.what().severity(), about, what, entries, explained, Optional.of(r))).orElse(this);
-    }
-
-    /** In a few words: the step's name, or the sentence where it is short anyway. */
-    public Reason brief() {
-        return what.is(VerdictReason.FINDING_STEP) || what.is(VerdictReason.FINDING_STEP_BECAUSE) ? (Reason) what.arguments().get(0) : what;
+                .map(r -> new Finding(r.what().severity(), about, what, brief, entries, explained, Optional.of(r))).orElse(this);
     }
 
     /** Whether it is a fault of the machine, by what a person says, else by what its readings say. */

@@ -16,6 +16,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Speed;
 import tallledger.core.family.Feature;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.motion.Axis;
 import tallledger.core.price.Stakes;
@@ -117,7 +118,8 @@ public record SideBySide(List<Row> rows, boolean sisters) {
     private static Cell cell(Survey survey, String id) {
         Optional<Step> step = survey.steps().inScope().stream().filter(s -> s.id().written().equals(id)).findFirst();
         return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id()))
-                .map(r -> new Cell(MeasuredFigure.of(r, survey), Optional.empty(), Optional.of(r.outcome()), true)).orElse(Cell.UNTESTED))
+                .map(r -> new Cell(r.judgement().figure().map(Figure::overStated), Optional.empty(), Optional.of(r.outcome()), true))
+                .orElse(Cell.UNTESTED))
                 .orElse(Cell.NOT_THERE);
     }
 

@@ -265,11 +265,11 @@ class ChartLineTest {
     void whatAFigureLeavesOpenIsSaidPartByPart() {
         StepJudgement judged = new MotionRecordings.BacklashAlong("left", "right", false, false)
                 .weigh(typed("minus=0.10 0.12 0.14|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10"), RULES);
-        String says = judged.budget().orElseThrow().says(LengthUnit.MM).toString();
+        String says = judged.leftOpen(LengthUnit.MM).orElseThrow().toString();
         assertThat(says).contains("budget.digit[figure.unit[0.0082, mm]]", "budget.gauge[figure.unit[0.0012, mm]]",
                 "budget.repeats[figure.unit[0.05, mm]]").doesNotContain("budget.temperature");
-        assertThat(judged(UP, "value=0.01").budget()).isPresent();
-        assertThat(new Recordings.Look().judge(Recordings.Nothing.WRITTEN, RULES).budget()).isEmpty();
+        assertThat(judged(UP, "value=0.01").figures()).hasSize(1);
+        assertThat(new Recordings.Look().judge(Recordings.Nothing.WRITTEN, RULES).figures()).isEmpty();
     }
 
     /** 3 µm of three lobes on a piece 20 µm out of centre: 6 µm out of round, 46 on the dial. */

@@ -38,7 +38,7 @@ class DifferenceTakingsTest {
     }
 
     private static double expanded(StepJudgement judged) {
-        return judged.budget().orElseThrow().parts().expanded();
+        return judged.figures().get(0).parts().orElseThrow().expanded();
     }
 
     /** 12 µm off at 150 of 300 mm; slope Σ L·e/Σ L² = (150·12 + 300·9)/(22500 + 90000) µm/mm = 40 µm a metre; the rest at 150: 12 − 6. */
@@ -57,7 +57,7 @@ class DifferenceTakingsTest {
     void itsLengthMakesTheTemperatureMatter() {
         Values warm = new Values(Map.of("lengths", "300 300.010"), LengthUnit.MM, Optional.empty(), Optional.of(new BigDecimal("-3")));
         StepJudgement judged = LENGTHS.weigh(warm, Rules.shipped());
-        assertThat(judged.budget().orElseThrow().parts().thermal()).isCloseTo(300 * 11.5e-6 * 3 / Math.sqrt(3), within(1e-12));
+        assertThat(judged.figures().get(0).parts().orElseThrow().thermal()).isCloseTo(300 * 11.5e-6 * 3 / Math.sqrt(3), within(1e-12));
         assertThat(judged.because()).extracting(Reason::code).contains("temperature.apart");
         assertThat(judged(LENGTHS, "lengths=300 300.010").because()).extracting(Reason::code).contains("temperature.unread");
     }
@@ -74,7 +74,7 @@ class DifferenceTakingsTest {
         StepJudgement judged = LENGTHS.weigh(warm, Rules.shipped());
         assertThat(judged.because()).filteredOn(b -> b.code().equals("temperature.apart")).singleElement()
                 .hasToString("temperature.apart[figure.unit[-3, K], figure.unit[-3.5, µm], figure.unit[100, mm]]");
-        assertThat(judged.budget().orElseThrow().parts().thermal()).isCloseTo(100 * 11.5e-6 * 3 / Math.sqrt(3), within(1e-12));
+        assertThat(judged.figures().get(0).parts().orElseThrow().thermal()).isCloseTo(100 * 11.5e-6 * 3 / Math.sqrt(3), within(1e-12));
     }
 
     /** 0.12 mm under 0.8 kN are 0.15 a kN; U of the dip by 1/0.8 and of the thrust's last digit 0.1: 0.15/0.8·0.1/√12. */
@@ -107,8 +107,8 @@ class DifferenceTakingsTest {
     void theBladesOwnDigitIsInWhatASquareLeavesOpen() {
         StepJudgement judged = judged(SQUARE, "square=0.030|squareTurned=-0.010|blade=20");
         double digit = Math.hypot(Math.sqrt(2) * 0.001 / Math.sqrt(12) / Math.sqrt(2), 0.010 / 20 / Math.sqrt(12));
-        assertThat(judged.budget().orElseThrow().parts().digit()).isCloseTo(digit, within(1e-12));
-        assertThat(judged(SQUARE, "square=0.030|squareTurned=-0.010|blade=20.00").budget().orElseThrow().parts().digit())
+        assertThat(judged.figures().get(0).parts().orElseThrow().digit()).isCloseTo(digit, within(1e-12));
+        assertThat(judged(SQUARE, "square=0.030|squareTurned=-0.010|blade=20.00").figures().get(0).parts().orElseThrow().digit())
                 .as("a blade measured to a hundredth leaves next to nothing open").isLessThan(digit);
     }
 

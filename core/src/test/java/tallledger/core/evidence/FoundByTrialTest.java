@@ -100,11 +100,11 @@ class FoundByTrialTest {
     @Test
     void withAnglesItIsReckonedByVectors() {
         StepJudgement judged = judged(OUT, "near=" + round(0.005, 0) + "|far=" + round(0.010, 180) + "|apart=100");
-        assertThat(judged.budget().orElseThrow().value().doubleValue()).isEqualTo(0.080, within(0.0001));
+        assertThat(judged.figures().get(0).measured().value().doubleValue()).isEqualTo(0.080, within(0.0001));
         StepJudgement whole = judged(OUT, "near=" + round(0.005, 0) + "|far=" + round(0.010, 180) + "|apart=300");
-        assertThat(whole.budget().orElseThrow().value().doubleValue()).isEqualTo(0.020, within(0.0001));
-        double one = whole.budget().orElseThrow().parts().digit();
-        assertThat(judged.budget().orElseThrow().parts().digit()).isEqualTo(one * Math.sqrt(13), within(1e-9));
+        assertThat(whole.figures().get(0).measured().value().doubleValue()).isEqualTo(0.020, within(0.0001));
+        double one = whole.figures().get(0).parts().orElseThrow().digit();
+        assertThat(judged.figures().get(0).parts().orElseThrow().digit()).isEqualTo(one * Math.sqrt(13), within(1e-9));
     }
 
     /** A row of noughts on a level read to half a division: U is a quarter of 0.005 mm and more, not nought. */
@@ -112,9 +112,9 @@ class FoundByTrialTest {
     void aRowOfNoughtsIsNotNought() {
         ChartLine bed = ChartLine.per(ChartWay.LEVEL_RUN, Rule.STRAIGHT_1000, 1000);
         StepJudgement judged = judged(bed, "sensitivity=0.02|feet=250|divisions=0 0 0 0");
-        assertThat(judged.budget().orElseThrow().parts().expanded()).isGreaterThan(0.02 * 0.5 * 250 / 1000 / 2);
+        assertThat(judged.figures().get(0).parts().orElseThrow().expanded()).isGreaterThan(0.02 * 0.5 * 250 / 1000 / 2);
         // p of n = 4: 2·(1 − 2/4) = 1; the gauge's own 0.01 mm/m over 250 is 0.0025/√12.
-        assertThat(judged.budget().orElseThrow().parts().digit()).isEqualTo(0.0025 / Math.sqrt(12), within(1e-9));
+        assertThat(judged.figures().get(0).parts().orElseThrow().digit()).isEqualTo(0.0025 / Math.sqrt(12), within(1e-9));
     }
 
     /** 12 µm up and 10 hollow: "hollow never" is not met, whatever is humped more. */

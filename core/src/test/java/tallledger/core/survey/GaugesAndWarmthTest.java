@@ -11,11 +11,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.SurveyBook;
-import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Gauge;
+import tallledger.core.gauge.Uncertainty;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.ledger.By;
 import tallledger.core.reason.Reason;
@@ -48,8 +48,8 @@ class GaugesAndWarmthTest {
         return book.ledger().latest().get(StepId.read(readout()));
     }
 
-    private static StepJudgement.Budget budget(StepResult result) {
-        return result.judgement().budget().orElseThrow();
+    private static Uncertainty parts(StepResult result) {
+        return result.judgement().figures().get(0).parts().orElseThrow();
     }
 
     @Test
@@ -57,25 +57,25 @@ class GaugesAndWarmthTest {
         StepResult usual = read(Optional.empty());
         StepResult own = read(Optional.of(indicator("2027-01-01")));
         assertThat(own.values().readWith()).contains(indicator("2027-01-01"));
-        assertThat(budget(own).parts().calibration()).isCloseTo(0.001, within(1e-12));
-        assertThat(budget(usual).parts().calibration()).isNotCloseTo(0.001, within(1e-6));
+        assertThat(parts(own).calibration()).isCloseTo(0.001, within(1e-12));
+        assertThat(parts(usual).calibration()).isNotCloseTo(0.001, within(1e-6));
     }
 
     /** 300 mm of steel 10 K apart: 300·11.5e-6·10/√3 = 19.92 µm as a standard uncertainty. */
     @Test
     void temperaturesCountInTheirSittingOnly() {
-        assertThat(budget(read(Optional.empty())).parts().thermal()).isZero();
+        assertThat(parts(read(Optional.empty())).thermal()).isZero();
         book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "68 °F", LengthUnit.MM));
         StepResult warm = read(Optional.empty());
-        assertThat(budget(warm).parts().thermal()).isCloseTo(0.0199186, within(1e-6));
+        assertThat(parts(warm).thermal()).isCloseTo(0.0199186, within(1e-6));
         assertThat(warm.judgement().because()).extracting(Reason::code).contains("temperature.apart");
         book.pause(4 * 3600);
         StepResult later = read(Optional.empty());
-        assertThat(budget(later).parts().thermal()).isZero();
+        assertThat(parts(later).thermal()).isZero();
         assertThat(later.judgement().because()).extracting(Reason::code).contains("temperature.unread");
         book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "20", LengthUnit.MM));
         book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
-        assertThat(budget(read(Optional.empty())).parts().thermal()).isZero();
+        assertThat(parts(read(Optional.empty())).thermal()).isZero();
         assertThat(book.survey().strays()).isEmpty();
     }
 

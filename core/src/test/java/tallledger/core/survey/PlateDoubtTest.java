@@ -29,7 +29,7 @@ class PlateDoubtTest {
     @CsvSource({"253.2, doubt.plate-misleads", "262, doubt.plate-misleads", "284, doubt.plate-stands", "268, doubt.plate-stands", "264.8, ",
             "265.9, ", "310, ", "225, "})
     void aReadingSettlesIt(String rpm, String which) {
-        assertThat(doubt("B", "3", rpm, false).settled().map(r -> r.code())).isEqualTo(Optional.ofNullable(which));
+        assertThat(doubt("B", "3", rpm, false).settled().map(s -> s.because().code())).isEqualTo(Optional.ofNullable(which));
     }
 
     @Test
@@ -37,6 +37,16 @@ class PlateDoubtTest {
         assertThat(doubt("B", "3", "253.2", false).readings()).isNotEmpty()
                 .allSatisfy(m -> assertThat(m.value().doubleValue()).isBetween(245.0, 261.0));
         assertThat(doubt("B", "3", "284", false).readings()).isEmpty();
+    }
+
+    /** Where the plate stands nothing else is offered, however near a misreading lies to what was read. */
+    @Test
+    void whereThePlateStandsNothingElseMayBeAccepted() {
+        PlateDoubt misleads = doubt("B", "3", "253.2", false);
+        BigDecimal near = misleads.readings().get(0).value();
+        PlateDoubt stands = new PlateDoubt(misleads.remark(),
+                Optional.of(new PlateDoubt.Settled(true, near, 1, new BigDecimal("280"), new BigDecimal("251.3"))));
+        assertThat(stands.readings()).isEmpty();
     }
 
     @Test

@@ -3,14 +3,17 @@ package tallledger.core.survey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ByHand;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.PlateFigure;
@@ -21,11 +24,14 @@ import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.Values;
 import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.family.Part;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Payload;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reading.TypedLength;
+import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -60,10 +66,35 @@ class RecordsByHandTest {
         }
         try {
             StepJudgement j = recording.weigh(new Values(values, unit), Rules.shipped());
+            speaksOf(j, unit);
             return j.outcome() + j.grade().map(g -> " " + g).orElse("") + j.worse().map(w -> " worse " + w).orElse("") + " " + j.because()
-                    .stream().map(RecordsByHandTest::said).toList();
+                    .stream().map(RecordsByHandTest::said).toList() + j.figures().stream().map(RecordsByHandTest::figure).toList();
         } catch (Refused refused) {
             return "refused at " + refused.field().orElse("?") + ": " + refused.reason().code();
+        }
+    }
+
+    private static String figure(Figure f) {
+        return f.name() + " " + f.measured().value().round(new MathContext(6)).stripTrailingZeros().toPlainString()
+                + String.format(Locale.ROOT, " U %.3g ", f.measured().expanded()) + f.unit().symbol()
+                + f.per().map(p -> " over " + p.over().value().toPlainString() + " of " + p.stated().value().toPlainString()).orElse("")
+                + f.against().map(a -> " " + a.verdict() + a.grade().map(g -> " " + g).orElse("") + " most "
+                        + a.limits().most().round(new MathContext(4)).stripTrailingZeros().toPlainString() + " by "
+                        + a.limits().source().code()).orElse("");
+    }
+
+    /** The figure that pages show is the one the sentences speak of, over the length its limit is stated for. */
+    private static void speaksOf(StepJudgement judged, LengthUnit unit) {
+        Optional<Object> said = Stream.of("scaled.per", "graded.reached", "graded.missed", "graded.near", "verdict.inside", "verdict.above",
+                "verdict.below", "verdict.too-close", "travel.enough", "travel.short", "travel.close", "through.right", "through.wrong",
+                "through.close")
+                .flatMap(code -> judged.because().stream().filter(r -> r.code().equals(code))
+                        .map(r -> r.arguments().get(code.equals("scaled.per") ? 2 : 0)))
+                .findFirst();
+        said.ifPresent(figure -> assertThat(judged.figure().map(f -> (Object) InUnit.of(f.overStated(), unit))).contains(figure));
+        if (judged.figures().size() == 1) {
+            judged.figures().get(0).against().ifPresent(a -> assertThat(a.verdict() == Verdict.WITHIN).isEqualTo(
+                    judged.outcome() == Outcome.PROVEN || judged.because().stream().anyMatch(r -> r.code().equals("hot.bends"))));
         }
     }
 

@@ -22,8 +22,8 @@ import tallledger.core.drive.Stage;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Grade;
-import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.house.House;
 import tallledger.core.ledger.By;
@@ -135,7 +135,7 @@ class VerdictTest {
     @ParameterizedTest
     @CsvSource({"4.8,REBUILT,WITHIN", "4.9,SOUND,WITHIN", "11,WORKABLE,WITHIN", "12.1,,TOO_CLOSE_TO_CALL", "12.3,,OUTSIDE"})
     void theGradeReachedIsTheBestProven(java.math.BigDecimal seconds, Grade grade, Verdict verdict) {
-        GradedLimit.Reached reached = Rules.shipped().graded(Rule.SPINDLE_STOP).reached(seconds, 0.2);
+        Figure.Against reached = Rules.shipped().graded(Rule.SPINDLE_STOP).reached(seconds, 0.2);
         assertThat(reached.grade()).isEqualTo(Optional.ofNullable(grade));
         assertThat(reached.verdict()).isEqualTo(verdict);
     }

@@ -11,7 +11,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
-import tallledger.core.reason.Reason;
+import tallledger.core.reason.InUnit;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
@@ -75,8 +75,8 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
         String own = step.own().map(o -> words.say("page.own-limit", mm(survey, o.permissible(), words))
                 + o.measured().map(m -> " " + words.say("page.own-measured", mm(survey, m, words))).orElse(""))
                 .orElse("");
-        String found = results.isEmpty() ? "" : figure(results.get(0), words);
-        String left = results.size() < 2 ? "" : figure(results.get(results.size() - 1), words);
+        String found = results.isEmpty() ? "" : figure(results.get(0), survey, words);
+        String left = results.size() < 2 ? "" : figure(results.get(results.size() - 1), survey, words);
         String mark = counts.map(r -> marks.of(r.outcome())).orElse(survey.steps().passed().containsKey(step.id()) ? "passed" : "open");
         return new Row(step.id().written(), words.say(step.name()), Drawing.of(step), grades,
                 per(step, survey.rules()).map(p -> mm(survey, p, words)).orElse(""), own, found, left, mark,
@@ -93,18 +93,8 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
     }
 
     /** The figure that was judged, over the length its limit is stated for, with what it leaves open; else why there is none. */
-    private static String figure(StepResult result, Words words) {
-        List<Reason> all = result.judgement().because().stream().flatMap(AccuracyView::nested).toList();
-        Optional<Object> scaled = all.stream().filter(r -> r.code().equals("scaled.per")).map(r -> r.arguments().get(2)).findFirst();
-        Optional<Object> judged = all.stream().filter(r -> r.code().matches("graded\\..*|verdict\\..*")).map(r -> r.arguments().get(0))
-                .findFirst();
-        return scaled.or(() -> judged).filter(Reason.class::isInstance).map(r -> words.say((Reason) r))
+    private static String figure(StepResult result, Survey survey, Words words) {
+        return result.judgement().figure().map(f -> words.say(InUnit.of(f.overStated(), survey.machine().unit())))
                 .orElse(result.remark().isEmpty() ? words.of(result.outcome()) : result.remark());
-    }
-
-    private static Stream<Reason> nested(Reason reason) {
-        return Stream.concat(Stream.of(reason), reason.arguments().stream().flatMap(a -> a instanceof Reason r ? Stream.of(r)
-                : a instanceof List<?> list ? list.stream().filter(Reason.class::isInstance).map(Reason.class::cast) : Stream.empty())
-                .flatMap(AccuracyView::nested));
     }
 }

@@ -101,7 +101,7 @@ public class Heads {
         more = more(books, atMost);
         Set<Long> known = books.stream().filter(b -> more(List.of(b), atMost).isEmpty()).map(BookRow::getId).collect(Collectors.toSet());
         doubted = book -> there.containsKey(book) && !known.contains(book);
-        more.forEach(m -> LOG.warn("The database holds what was not noted as it was written: {} {}", m.code(), m.arguments()));
+        more.forEach(m -> LOG.warn("The database holds what was not noted as it was written: {}", m));
         lacking.forEach(m -> LOG.warn("The database lacks entries it had: book {} has {} of {}. Nothing is written until that page is "
                 + "answered.", m.book(), m.has(), m.had()));
         if (lacking.isEmpty() && more.isEmpty()) {

@@ -10,9 +10,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Component;
+import tallledger.core.gauge.GradedLimit;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Limits;
 import tallledger.core.ledger.Entry;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.Run;
@@ -25,8 +29,6 @@ import tallledger.web.words.Words;
 /** A survey's readings, steps, kit and films as tables. A cell that a spreadsheet would take for a formula is made plain text. */
 @Component
 class Tables {
-
-    /** What a spreadsheet reckons with; a number with its sign is none. */
 
     private final Words words;
 
@@ -63,13 +65,30 @@ class Tables {
     }
 
     private String steps(Survey survey) {
-        return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark"),
+        return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark", "figure", "U",
+                "unit", "over", "limit", "limit of"),
                 survey.steps().steps().stream()
                         .flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
-                        .map((StepResult r) -> List.of(String.valueOf(r.entry()), r.at().toString(), r.author(), words.say(r.step().name()),
-                                words.of(r.step().phase()), typed(r), r.because().stream().map(words::say).collect(Collectors.joining(" ")),
-                                words.of(r.outcome()), r.grade().map(words::of).orElse(""), r.remark()))
+                        .map((StepResult r) -> Stream.concat(Stream.of(String.valueOf(r.entry()), r.at().toString(), r.author(),
+                                words.say(r.step().name()), words.of(r.step().phase()), typed(r),
+                                r.because().stream().map(words::say).collect(Collectors.joining(" ")), words.of(r.outcome()),
+                                r.grade().map(words::of).orElse(""), r.remark()), figure(r)).toList())
                         .toList());
+    }
+
+    /** What was measured, as core reckons it: in mm and the like whatever the machine is marked in, so that a sheet can go on with it. */
+    private Stream<String> figure(StepResult r) {
+        return r.judgement().figure().map(f -> Stream.of(Figures.plain(f.measured().value()), words.figure(f.measured().expanded()),
+                f.unit().symbol(), f.per().map(p -> Figures.plain(p.over().value()) + " " + p.over().unit().symbol()).orElse(""),
+                f.against().map(a -> limit(a.limits())).orElse(""), f.against().map(a -> words.say(a.limits().source())).orElse("")))
+                .orElseGet(() -> Stream.generate(() -> "").limit(6));
+    }
+
+    private static String limit(Limits limits) {
+        return limits instanceof GradedLimit g ? Figures.plain(g.limit())
+                : limits instanceof Limit l && l.isEndless() ? "from " + Figures.plain(l.lower())
+                        : limits instanceof Limit l && !l.isOneSided() ? Figures.plain(l.lower()) + " to " + Figures.plain(l.upper())
+                                : Figures.plain(limits.most());
     }
 
     private static String typed(StepResult r) {
