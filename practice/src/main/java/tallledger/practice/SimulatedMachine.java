@@ -14,9 +14,9 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Span;
-import tallledger.core.evidence.ChartLine;
 import tallledger.core.family.Step;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.ChartLine;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.RunRecord;
@@ -66,7 +66,7 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
 
     /** A step done on this machine: its own figures where it hides a fault, else sound ones by the rules it is surveyed by. */
     public Answer answer(Step step, Rules rules, RandomGenerator random) {
-        Map<String, String> values = new HashMap<>(step.recording().tell(new StepAnswers(description, rules, step.code(), random)));
+        Map<String, String> values = new HashMap<>(step.recording().accept(new StepAnswers(description, rules, step.code(), random)));
         Map<String, String> own = wrong.getOrDefault(step.id().written(), Map.of());
         if (step.recording() instanceof ChartLine && own.keySet().stream().anyMatch(field -> !field.equals(REMARK))) {
             // Readings of its own stand instead of a sound machine's, whichever way they were taken.

@@ -12,20 +12,33 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.Finish;
-import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.PanelCheck;
-import tallledger.core.evidence.Recording;
-import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.Rounds;
-import tallledger.core.evidence.SpeedRead;
-import tallledger.core.evidence.SpindleCheck;
-import tallledger.core.evidence.SupplyCheck;
-import tallledger.core.evidence.TrialSpeeds;
-import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.BearingTemperature;
+import tallledger.core.measuring.ChangeWheelCount;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.FeedRate;
+import tallledger.core.measuring.GrindingWheelMark;
+import tallledger.core.measuring.Inspection;
+import tallledger.core.measuring.MeasurementOverLength;
+import tallledger.core.measuring.PanelCheck;
+import tallledger.core.measuring.PieceCount;
+import tallledger.core.measuring.PlateNote;
+import tallledger.core.measuring.RecordingVisitor;
+import tallledger.core.measuring.RunoutRound;
+import tallledger.core.measuring.ScrewBacklash;
+import tallledger.core.measuring.SeparateScreen;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.SpeedRead;
+import tallledger.core.measuring.SpeedToCentre;
+import tallledger.core.measuring.SpindleCheck;
+import tallledger.core.measuring.SupplyCheck;
+import tallledger.core.measuring.SurfaceFinish;
+import tallledger.core.measuring.ThreadLead;
+import tallledger.core.measuring.ThroughFeedRate;
+import tallledger.core.measuring.TrialSpeeds;
+import tallledger.core.measuring.TripRepeatability;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.rules.Rule;
@@ -37,7 +50,7 @@ import tallledger.core.unit.Unit;
  * What a surveyor would type at a step of a simulated machine. A sound step's figures lie well within its limits, with scatter;
  * where the machine hides a fault, its own figures stand instead.
  */
-final class StepAnswers implements Recording.Kinds<Map<String, String>> {
+final class StepAnswers implements RecordingVisitor<Map<String, String>> {
 
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
@@ -55,33 +68,33 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     @Override
-    public Map<String, String> look(Recordings.Look look) {
+    public Map<String, String> inspection(Inspection look) {
         return Map.of();
     }
 
     @Override
-    public Map<String, String> note(Recordings.Note note) {
+    public Map<String, String> plateNote(PlateNote note) {
         return Map.of("text", code.equals("serial") ? machine.identity().model() + "-" + (1000 + random.nextInt(9000))
                 : "read, see the photograph");
     }
 
     @Override
-    public Map<String, String> count(Recordings.Count count) {
+    public Map<String, String> pieceCount(PieceCount count) {
         return Map.of("count", String.valueOf(count.claimed().orElse(3)));
     }
 
     @Override
-    public Map<String, String> measure(Recordings.Measure m) {
+    public Map<String, String> singleMeasurement(SingleMeasurement m) {
         return Map.of(m.graded().unit() == Unit.SECONDS ? "seconds" : "value", within(m.graded()));
     }
 
     @Override
-    public Map<String, String> scaled(Recordings.Scaled s) {
+    public Map<String, String> measurementOverLength(MeasurementOverLength s) {
         return Map.of("value", within(s.graded()), "over", s.per().toPlainString() + " mm");
     }
 
     @Override
-    public Map<String, String> rise(Recordings.Rise rise) {
+    public Map<String, String> bearingTemperature(BearingTemperature rise) {
         double levels = 16 + random.nextInt(6);
         String read = IntStream.rangeClosed(0, 6)
                 .mapToObj(i -> 5 * i + " " + BigDecimal.valueOf(18.5 + levels * (1 - Math.exp(-5 * i / 12.0)) + 0.1 * random.nextGaussian())
@@ -97,12 +110,12 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     @Override
-    public Map<String, String> elsewhere(Recordings.Elsewhere elsewhere) {
+    public Map<String, String> separateScreen(SeparateScreen elsewhere) {
         return Map.of();
     }
 
     @Override
-    public Map<String, String> feed(MotionRecordings.Feed feed) {
+    public Map<String, String> feedRate(FeedRate feed) {
         BigDecimal rate = feed.promised().orElse(feed.rapid() ? BigDecimal.valueOf(3000)
                 : feed.per() == Axis.Per.REV
                         ? new BigDecimal("0.2")
@@ -120,28 +133,28 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     @Override
-    public Map<String, String> travel(MotionRecordings.Travel travel) {
+    public Map<String, String> axisTravel(AxisTravel travel) {
         return Map.of("value", travel.claimed().map(c -> c.mm().add(BigDecimal.valueOf(3))).orElse(BigDecimal.valueOf(150))
                 .stripTrailingZeros().toPlainString() + " mm");
     }
 
     @Override
-    public Map<String, String> trips(MotionRecordings.FiveTrips trips) {
+    public Map<String, String> tripRepeatability(TripRepeatability trips) {
         return Map.of("stops", hundredths(5, 0, 3));
     }
 
     @Override
-    public Map<String, String> backlash(MotionRecordings.BacklashAlong backlash) {
+    public Map<String, String> screwBacklash(ScrewBacklash backlash) {
         return Map.of("minus", hundredths(3, 6, 3), "middle", hundredths(3, 7, 3), "plus", hundredths(3, 6, 3));
     }
 
     @Override
-    public Map<String, String> wheels(MotionRecordings.Wheels wheels) {
+    public Map<String, String> changeWheelCount(ChangeWheelCount wheels) {
         return Map.of("wheels", "24 28 30 32 36 40 44 48 52 56 60 63 127");
     }
 
     @Override
-    public Map<String, String> thread(MotionRecordings.ThreadCut thread) {
+    public Map<String, String> threadLead(ThreadLead thread) {
         if (thread.marked().isEmpty()) {
             return Map.of("pitch", "2 mm", "length", "80.005 mm", "turns", "40");
         }
@@ -151,7 +164,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     @Override
-    public Map<String, String> supply(SupplyCheck check) {
+    public Map<String, String> supplyCheck(SupplyCheck check) {
         double volts = check.plate().volts().map(v -> v.ways().get(v.ways().size() - 1).low().doubleValue()).orElse(400.0);
         Map<String, String> typed = new HashMap<>(Map.of("source", "MAINS", "measuredBy", "a licensed electrician", "l12", volt(volts),
                 "hertz", "50.0"));
@@ -163,22 +176,22 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     @Override
-    public Map<String, String> cycle(WatchedCycle cycle) {
+    public Map<String, String> watchedCycle(WatchedCycle cycle) {
         return Map.of("log", log(cycle.script()));
     }
 
     @Override
-    public Map<String, String> wheelMark(GrinderRecordings.WheelMark mark) {
+    public Map<String, String> grindingWheelMark(GrindingWheelMark mark) {
         return Map.of("across", "300 mm", "markedMs", "35");
     }
 
     @Override
-    public Map<String, String> toCentre(GrinderRecordings.ToCentre table) {
+    public Map<String, String> speedToCentre(SpeedToCentre table) {
         return Map.of("outerRadius", "300 mm", "outerSpeed", "40", "innerRadius", "150 mm", "innerSpeed", "79");
     }
 
     @Override
-    public Map<String, String> throughFeed(GrinderRecordings.ThroughFeed feed) {
+    public Map<String, String> throughFeedRate(ThroughFeedRate feed) {
         return Map.of("diameter", "300 mm", "speed", "30", "angle", "3", "distance", "1000 mm", "seconds", "41.2");
     }
 
@@ -188,23 +201,24 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
     }
 
     @Override
-    public Map<String, String> chartLine(ChartLine line) {
+    public <V> Map<String, String> chartLine(ChartLine<V> line) {
         return new ChartAnswers(line, rules, random).typed();
     }
 
     @Override
-    public Map<String, String> finish(Finish finish) {
+    public Map<String, String> surfaceFinish(SurfaceFinish finish) {
         double ra = switch (finish.process()) {
             case TURNED, MILLED -> 1.6;
             case GROUND -> 0.4;
             case DRILLED -> 3.2;
         };
         String read = BigDecimal.valueOf(ra * (0.9 + 0.4 * random.nextDouble())).setScale(2, RoundingMode.HALF_UP).toPlainString();
-        return finish.process() == Finish.Process.TURNED ? Map.of("ra", read, "feed", "0.2 mm", "nose", "0.8 mm") : Map.of("ra", read);
+        return finish.process() == SurfaceFinish.Process.TURNED ? Map.of("ra", read, "feed", "0.2 mm", "nose", "0.8 mm")
+                : Map.of("ra", read);
     }
 
     @Override
-    public Map<String, String> panel(PanelCheck panel) {
+    public Map<String, String> panelCheck(PanelCheck panel) {
         String amps = panel.plate().map(BigDecimal::toPlainString).orElse("4.0");
         return Map.of("disconnect", PanelCheck.State.AS_IT_SHOULD.name(), "fuses", PanelCheck.State.AS_IT_SHOULD.name(), "motorAmps", amps,
                 "overloadAmps", amps, "diagram", PanelCheck.Diagram.IN_THE_PANEL.name());
@@ -220,7 +234,7 @@ final class StepAnswers implements Recording.Kinds<Map<String, String>> {
 
     /** Twelve readings of a spindle that runs out by a third to two thirds of the sound limit, with scatter. */
     @Override
-    public Map<String, String> rounds(Rounds rounds) {
+    public Map<String, String> runoutRound(RunoutRound rounds) {
         double e = rules.graded(rounds.graded()).sound().doubleValue() * (0.16 + 0.16 * random.nextDouble());
         double high = 2 * Math.PI * random.nextDouble();
         String readings = IntStream.range(0, 12)

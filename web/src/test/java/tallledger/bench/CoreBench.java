@@ -36,7 +36,6 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
-import tallledger.core.evidence.Finish;
 import tallledger.core.evidence.Values;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
@@ -46,6 +45,7 @@ import tallledger.core.geometry.FlatFace;
 import tallledger.core.geometry.Round;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.SurfaceFinish;
 import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.GearChart;
 import tallledger.core.motion.WheelSet;
@@ -109,7 +109,7 @@ public final class CoreBench {
         Trace trace = new Trace(0.0005, IntStream.range(0, 50_000).mapToObj(i -> 2 * Math.sin(i / 40.0) + random.nextGaussian()).toList());
         Map<String, String> typed = Map.of("spacing", "0.0005 mm", "trace",
                 trace.heights().stream().map(h -> String.format(java.util.Locale.ROOT, "%.3f", h)).collect(Collectors.joining(" ")));
-        Finish milled = new Finish(Finish.Process.MILLED);
+        SurfaceFinish milled = new SurfaceFinish(SurfaceFinish.Process.MILLED);
         System.out.printf("the same as typed, read and judged: %.1f ms%n",
                 median(() -> milled.weigh(new Values(typed, LengthUnit.MM), Rules.shipped())));
         double[][] both = new double[2][65_536];

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.ShiftFeel;
-import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.InputKind;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.safety.Mounted;
@@ -283,7 +283,7 @@ class StepPostsTest {
         long survey = mill();
         int rows = 0;
         for (var step : survey(survey).steps().steps()) {
-            var series = step.recording().fields().stream().filter(f -> f.entry() == Recording.Entry.SERIES).toList();
+            var series = step.recording().fields().stream().filter(f -> f.input() == InputKind.SERIES).toList();
             if (!series.isEmpty()) {
                 String page = http.get("/surveys/" + survey + "/run?step=" + step.id().written()).body();
                 for (var field : series) {

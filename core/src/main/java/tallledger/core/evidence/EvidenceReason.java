@@ -6,6 +6,9 @@ import tallledger.core.cycle.CycleScript;
 import tallledger.core.drive.Turning;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.geometry.TwoRounds;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.PanelCheck;
+import tallledger.core.measuring.TrialSpeeds;
 import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 

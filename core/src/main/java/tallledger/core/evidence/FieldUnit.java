@@ -90,7 +90,7 @@ public enum FieldUnit {
     }
 
     /** Of a figure that a rule limits. */
-    static FieldUnit of(Unit unit) {
+    public static FieldUnit of(Unit unit) {
         return switch (unit) {
             case MILLIMETRES -> DIAL;
             case MILLIMETRES_PER_METRE -> SLOPE;

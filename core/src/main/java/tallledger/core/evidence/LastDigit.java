@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import tallledger.core.measuring.Recording;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -29,7 +30,7 @@ public final class LastDigit {
                 .flatMap(f -> said(recording, values, f, asTyped, rules).stream()).findFirst();
     }
 
-    private static Optional<Reason> said(Recording<?> recording, Values values, Recording.Field field, StepJudgement asTyped, Rules rules) {
+    private static Optional<Reason> said(Recording<?> recording, Values values, RecordField field, StepJudgement asTyped, Rules rules) {
         String finer = FIGURE.matcher(values.text(field.name())).replaceAll(m -> m.group() + (m.group(1) == null ? ".00" : "00"));
         Map<String, String> retyped = new HashMap<>(values.typed());
         retyped.put(field.name(), finer);

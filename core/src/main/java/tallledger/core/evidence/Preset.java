@@ -14,12 +14,12 @@ public record Preset(String metric, String inch) {
     public static final Preset NONE = new Preset("", "");
 
     /** The same on both: a choice, or a text with its unit in it. */
-    static Preset text(String text) {
+    public static Preset text(String text) {
         return new Preset(text, text);
     }
 
     /** A length a limit is stated for: 300 mm, 12 in. */
-    static Preset length(BigDecimal mm) {
+    public static Preset length(BigDecimal mm) {
         BigDecimal inches = InchLimits.length(mm).divide(LengthUnit.INCH.millimetres(), MathContext.DECIMAL64).stripTrailingZeros();
         return new Preset(mm.toPlainString(), inches.toPlainString());
     }

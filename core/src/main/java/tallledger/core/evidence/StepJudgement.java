@@ -24,6 +24,12 @@ import tallledger.core.unit.LengthUnit;
 public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, Optional<Severity> worse, List<Figure> figures,
         boolean held) {
 
+    /**
+     * Of a step that can be measured and was told by eye and ear alone: anybody sees that it does not do what it should, or that it does,
+     * where nobody said how fast. Whether it is good is the surveyor's word; no claim of a figure rests on it.
+     */
+    public static final StepJudgement BY_EYE = of(Outcome.PROVEN, Reason.of(EvidenceReason.BY_EYE));
+
     public StepJudgement {
         because = List.copyOf(because);
         figures = List.copyOf(figures);
@@ -63,7 +69,7 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
         return new StepJudgement(Outcome.PROVEN, Optional.empty(), List.of(because), Optional.empty(), List.of(figure), false);
     }
 
-    static Outcome outcome(Verdict verdict) {
+    public static Outcome outcome(Verdict verdict) {
         return switch (verdict) {
             case WITHIN -> Outcome.PROVEN;
             case OUTSIDE -> Outcome.FAILED;
@@ -77,12 +83,12 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
     }
 
     /** The same with another outcome, whatever its figures say. */
-    StepJudgement as(Outcome other) {
+    public StepJudgement as(Outcome other) {
         return new StepJudgement(other, grade, because, worse, figures, held);
     }
 
     /** The same, its figures of this length or force. */
-    StepJudgement per(Figure.Per per) {
+    public StepJudgement per(Figure.Per per) {
         return new StepJudgement(outcome, grade, because, worse, figures.stream().map(f -> f.per(per)).toList(), held);
     }
 

@@ -52,7 +52,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     }
 
     /** The same with something else typed in a field. */
-    Values with(String field, String text) {
+    public Values with(String field, String text) {
         Map<String, String> other = new HashMap<>(typed);
         other.put(field, text);
         return new Values(other, unit, readWith, apart, bare);
@@ -108,7 +108,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     }
 
     /** A slope, mm in a metre. Inch records of once were typed as a length in a metre. */
-    TypedLength slope(String field) {
+    public TypedLength slope(String field) {
         if (bare != unit) {
             return length(field);
         }
@@ -133,12 +133,12 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
     }
 
     /** Worth of a bare figure of roughness or of a trace, mm. */
-    BigDecimal roughnessUnit() {
+    public BigDecimal roughnessUnit() {
         return bare == LengthUnit.INCH ? MICROINCH : MICROMETRE;
     }
 
     /** Worth of a bare deviation of an axis or a circle, mm: a micrometre, or a tenth of a thou. */
-    BigDecimal deviationUnit() {
+    public BigDecimal deviationUnit() {
         return bare == LengthUnit.INCH ? TENTH : MICROMETRE;
     }
 
@@ -169,7 +169,7 @@ public record Values(Map<String, String> typed, LengthUnit unit, Optional<Gauge>
      * Worth of the coarsest last digit of several readings of one dial, mm. A plain nought says nothing of it: people write 0 for where the
      * dial was set, whatever it divides.
      */
-    static BigDecimal coarsest(List<TypedLength> readings) {
+    public static BigDecimal coarsest(List<TypedLength> readings) {
         List<TypedLength> telling = readings.stream().filter(l -> l.mm().signum() != 0 || l.step().compareTo(BigDecimal.ONE) < 0).toList();
         return (telling.isEmpty() ? readings : telling).stream().map(TypedLength::step).reduce(BigDecimal.ZERO, BigDecimal::max);
     }

@@ -15,11 +15,14 @@ import java.util.stream.Stream;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.drive.OtherSpeed;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Severity;
-import tallledger.core.evidence.SpeedRead;
-import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.FeedRate;
+import tallledger.core.measuring.Inspection;
+import tallledger.core.measuring.PieceCount;
+import tallledger.core.measuring.SpeedRead;
+import tallledger.core.measuring.ThreadLead;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.motion.FeedPlate;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.plate.SpeedPlate;
@@ -86,13 +89,13 @@ public final class Catalogue {
 
     /** A size that somebody claims is measured. */
     private static Step size(String code, TypedLength claimed, Rules rules) {
-        return new Step(StepId.of(code), List.of(), Phase.TRAVELS, new MotionRecordings.Travel(Optional.of(claimed)), Severity.NOTE,
+        return new Step(StepId.of(code), List.of(), Phase.TRAVELS, new AxisTravel(Optional.of(claimed)), Severity.NOTE,
                 rules.whole(Rule.ONE_COUNT), List.of(), Part.System.of("size"), Optional.empty(), false, Set.of());
     }
 
     /** What a former owner did is looked at for itself, whatever it is. */
     private static Step redone(String what, Rules rules) {
-        return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Recordings.Look(), Severity.BEFORE_USE,
+        return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Inspection(), Severity.BEFORE_USE,
                 rules.whole(Rule.ONE_COUNT),
                 List.of(Need.of(Need.Kind.POWER_ISOLATED)), Part.System.of(REDONE), Optional.empty(), false, Set.of());
     }
@@ -104,7 +107,7 @@ public final class Catalogue {
     /** Something is there so many times, somebody says. */
     private static Step counted(Described.Counted claimed, Rules rules) {
         return new Step(StepId.of(CLAIMED_COUNT, slug(claimed.what())), List.of(claimed.what(), String.valueOf(claimed.count())),
-                Phase.KIT, new Recordings.Count(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(),
+                Phase.KIT, new PieceCount(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(),
                 Part.System.of("kit"), Optional.empty(), false, Set.of());
     }
 
@@ -130,7 +133,7 @@ public final class Catalogue {
         String shows = threads.written(key).orElseThrow();
         return new Step(StepId.of(THREAD_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")),
                 List.of(String.join(" · ", key), shows), Phase.MOVEMENT,
-                new MotionRecordings.ThreadCut(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)),
+                new ThreadLead(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)),
                 Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }
 
@@ -162,7 +165,7 @@ public final class Catalogue {
         String shows = feeds.plate().cell(key).value().orElseThrow().toPlainString() + " " + feeds.written();
         return new Step(StepId.of(FEED_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")),
                 List.of(String.join(" · ", key), shows),
-                Phase.MOVEMENT, new MotionRecordings.Feed(feeds.per(), feeds.promised(key), MotionRecordings.Feed.Rate.OF_PLATE, key),
+                Phase.MOVEMENT, new FeedRate(feeds.per(), feeds.promised(key), FeedRate.Rate.OF_PLATE, key),
                 Severity.SOON, rules.whole(Rule.ONE_FEED),
                 List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }

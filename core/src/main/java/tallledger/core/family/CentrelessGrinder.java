@@ -8,8 +8,8 @@ import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
 import java.util.List;
-import tallledger.core.evidence.GrinderRecordings;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.ThroughFeedRate;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.safety.Mounted;
 
@@ -36,7 +36,7 @@ final class CentrelessGrinder {
                     step("centreless-infeed", MOVEMENT, SOON, 120).with(Feature.INFEED_CYCLE).cycle("centreless-infeed").of("infeed")
                             .needs(Kind.CLEAR_OF_WHEEL),
                     step("through-feed", MOVEMENT, SOON, 120).with(Feature.THROUGH_FEED)
-                            .records(new GrinderRecordings.ThroughFeed()).of("regulating wheel").needs(Kind.CLEAR_OF_WHEEL),
+                            .records(new ThroughFeedRate()).of("regulating wheel").needs(Kind.CLEAR_OF_WHEEL),
                     CommonSteps.AXES_TRAVEL,
                     step("work-rest-height", TRAVELS, SOON, 60).with(Feature.WORK_REST).needs(Kind.POWER_ISOLATED),
                     step("through-feed-angle", TRAVELS, SOON, 60).with(Feature.THROUGH_FEED).of("regulating wheel"),

@@ -7,12 +7,27 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Template.step;
 
 import java.util.Optional;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.ChartLine.Sense;
-import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.FieldUnit;
-import tallledger.core.evidence.Finish;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.AxisPositioning;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.ChartLine.Sense;
+import tallledger.core.measuring.CircularPath;
+import tallledger.core.measuring.DipUnderThrust;
+import tallledger.core.measuring.DirectionByTurnedBar;
+import tallledger.core.measuring.FlatnessByGrid;
+import tallledger.core.measuring.InfeedByWork;
+import tallledger.core.measuring.ParallelismByIndicator;
+import tallledger.core.measuring.RepeatabilityOfPlace;
+import tallledger.core.measuring.RoundnessOfPiece;
+import tallledger.core.measuring.SingleSwing;
+import tallledger.core.measuring.SpreadOfPieces;
+import tallledger.core.measuring.SquarenessBySweep;
+import tallledger.core.measuring.SquarenessByTurnedSquare;
+import tallledger.core.measuring.StepResponse;
+import tallledger.core.measuring.StraightnessByIndicator;
+import tallledger.core.measuring.StraightnessByLevel;
+import tallledger.core.measuring.SurfaceFinish;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
@@ -25,163 +40,163 @@ import tallledger.core.rules.Rule;
 final class ChartLines {
 
     static final Template BED_STRAIGHT = step("bed-straight", ACCURACY, SOON, 300).needs(Kind.LEVEL_AND_WARM)
-            .of("bed").records(ChartLine.per(ChartWay.LEVEL_RUN, Rule.STRAIGHT_1000, 1000).only(Sense.HUMPED));
+            .of("bed").records(ChartLine.per(new StraightnessByLevel(), Rule.STRAIGHT_1000, 1000).only(Sense.HUMPED));
     static final Template CARRIAGE_STRAIGHT = step("carriage-straight", ACCURACY, SOON, 240).needs(Kind.LEVEL_AND_WARM)
-            .of("carriage").records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000));
+            .of("carriage").records(ChartLine.per(new StraightnessByIndicator(), Rule.STRAIGHT_1000, 1000));
     static final Template TAILSTOCK_WAYS = step("tailstock-ways", ACCURACY, SOON, 240).with(Feature.TAILSTOCK).needs(Kind.LEVEL_AND_WARM)
-            .of("bed").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TAILSTOCK_WAYS_1000, 1000));
+            .of("bed").records(ChartLine.per(new ParallelismByIndicator(), Rule.TAILSTOCK_WAYS_1000, 1000));
     static final Template NOSE_CAMMING = step("nose-camming", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("spindle").records(ChartLine.of(ChartWay.SWING, Rule.NOSE_CAMMING));
+            .of("spindle").records(ChartLine.of(new SingleSwing(), Rule.NOSE_CAMMING));
     static final Template SPINDLE_CARRIAGE_V = step("spindle-carriage-v", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("headstock").records(ChartLine.per(ChartWay.TURNED_HALF, Rule.SPINDLE_CARRIAGE_V_300, 300).only(Sense.FREE_END_UP));
+            .of("headstock").records(ChartLine.per(new DirectionByTurnedBar(), Rule.SPINDLE_CARRIAGE_V_300, 300).only(Sense.FREE_END_UP));
     static final Template SPINDLE_CARRIAGE_H = step("spindle-carriage-h", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("headstock").records(ChartLine.per(ChartWay.TURNED_HALF, Rule.SPINDLE_CARRIAGE_H_300, 300).only(Sense.TO_THE_TOOL));
+            .of("headstock").records(ChartLine.per(new DirectionByTurnedBar(), Rule.SPINDLE_CARRIAGE_H_300, 300).only(Sense.TO_THE_TOOL));
     static final Template CENTRE_RUNOUT = step("centre-runout", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("spindle").records(ChartLine.of(ChartWay.SWING, Rule.CENTRE_TIR));
+            .of("spindle").records(ChartLine.of(new SingleSwing(), Rule.CENTRE_TIR));
     static final Template TOP_SLIDE_SPINDLE = step("top-slide-spindle", ACCURACY, LIVE_WITH, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("top slide").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TOP_SLIDE_150, 150));
+            .of("top slide").records(ChartLine.per(new ParallelismByIndicator(), Rule.TOP_SLIDE_150, 150));
     static final Template BARREL_CARRIAGE_V = step("barrel-carriage-v", ACCURACY, SOON, 90).with(Feature.TAILSTOCK)
             .needs(Kind.LEVEL_AND_WARM)
-            .of("tailstock").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.BARREL_100, 100).only(Sense.FREE_END_UP));
+            .of("tailstock").records(ChartLine.per(new ParallelismByIndicator(), Rule.BARREL_100, 100).only(Sense.FREE_END_UP));
     static final Template BARREL_CARRIAGE_H = step("barrel-carriage-h", ACCURACY, SOON, 90).with(Feature.TAILSTOCK)
             .needs(Kind.LEVEL_AND_WARM)
-            .of("tailstock").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.BARREL_100, 100).only(Sense.TO_THE_TOOL));
+            .of("tailstock").records(ChartLine.per(new ParallelismByIndicator(), Rule.BARREL_100, 100).only(Sense.TO_THE_TOOL));
     static final Template CENTRES_LEVEL = step("centres-level", ACCURACY, SOON, 120).with(Feature.TAILSTOCK).needs(Kind.LEVEL_AND_WARM)
-            .of("tailstock").records(ChartLine.of(ChartWay.SWING, Rule.CENTRES_LEVEL).only(Sense.TAILSTOCK_HIGH));
+            .of("tailstock").records(ChartLine.of(new SingleSwing(), Rule.CENTRES_LEVEL).only(Sense.TAILSTOCK_HIGH));
     static final Template LEAD_SCREW_FLOAT = step("lead-screw-float", ACCURACY, LIVE_WITH, 60).with(Feature.LEAD_SCREW)
-            .of("lead screw").records(ChartLine.of(ChartWay.SWING, Rule.LEAD_FLOAT));
+            .of("lead screw").records(ChartLine.of(new SingleSwing(), Rule.LEAD_FLOAT));
     static final Template FACING_HOLLOW = step("facing-hollow", TEST_CUT, LIVE_WITH, 60).still().needs(Kind.LEVEL_AND_WARM)
-            .of("cross slide").records(ChartLine.per(ChartWay.SWING, Rule.FACING_300, 300).only(Sense.HOLLOW));
+            .of("cross slide").records(ChartLine.per(new SingleSwing(), Rule.FACING_300, 300).only(Sense.HOLLOW));
     static final Template TURNED_ROUND = step("turned-round", TEST_CUT, SOON, 60).still()
-            .of("spindle").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.TURNED_ROUND));
+            .of("spindle").records(ChartLine.of(new RoundnessOfPiece(), Rule.TURNED_ROUND));
     static final Template TABLE_FLAT = step("table-flat", ACCURACY, SOON, 300).needs(Kind.LEVEL_AND_WARM)
-            .of("table").records(ChartLine.per(ChartWay.GRID, Rule.TABLE_FLAT_1000, 1000));
+            .of("table").records(ChartLine.per(new FlatnessByGrid(), Rule.TABLE_FLAT_1000, 1000));
     static final Template TABLE_PARALLEL_Y = step("table-parallel-y", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("table").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TABLE_500, 500));
+            .of("table").records(ChartLine.per(new ParallelismByIndicator(), Rule.TABLE_500, 500));
     static final Template T_SLOT = step("t-slot", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("table").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TSLOT_300, 300));
+            .of("table").records(ChartLine.per(new ParallelismByIndicator(), Rule.TSLOT_300, 300));
     static final Template XY_SQUARE = step("xy-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("saddle").records(ChartLine.per(ChartWay.SQUARE, Rule.XY_SQUARE_300, 300));
+            .of("saddle").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.XY_SQUARE_300, 300));
     static final Template KNEE_SQUARE_X = step("knee-square-x", ACCURACY, SOON, 150).when(ChartLines::hasKnee)
-            .needs(Kind.LEVEL_AND_WARM).of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+            .needs(Kind.LEVEL_AND_WARM).of("knee").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.KNEE_SQUARE_300, 300));
     /** Of a bed mill, whose head moves up and down. */
     static final Template HEAD_SQUARE_X = step("knee-square-x", ACCURACY, SOON, 150).when(ChartLines::headMoves)
-            .needs(Kind.LEVEL_AND_WARM).of("head").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+            .needs(Kind.LEVEL_AND_WARM).of("head").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.KNEE_SQUARE_300, 300));
     static final Template KNEE_SQUARE_Y = step("knee-square-y", ACCURACY, SOON, 150).when(ChartLines::hasKnee)
-            .needs(Kind.LEVEL_AND_WARM).of("knee").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+            .needs(Kind.LEVEL_AND_WARM).of("knee").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.KNEE_SQUARE_300, 300));
     /** Of a bed mill, whose head moves up and down. */
     static final Template HEAD_SQUARE_Y = step("knee-square-y", ACCURACY, SOON, 150).when(ChartLines::headMoves)
-            .needs(Kind.LEVEL_AND_WARM).of("head").records(ChartLine.per(ChartWay.SQUARE, Rule.KNEE_SQUARE_300, 300));
+            .needs(Kind.LEVEL_AND_WARM).of("head").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.KNEE_SQUARE_300, 300));
     static final Template QUILL_SQUARE = step("quill-square", ACCURACY, SOON, 90).when(CommonSteps::hasQuill).needs(Kind.LEVEL_AND_WARM)
-            .of("head").records(ChartLine.per(ChartWay.SWING, Rule.QUILL_100, 100));
+            .of("head").records(ChartLine.per(new SingleSwing(), Rule.QUILL_100, 100));
     static final Template SPINDLE_TABLE = step("spindle-table", ACCURACY, SOON, 150)
             .needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED)
-            .of("spindle").records(ChartLine.per(ChartWay.TURNED_HALF, Rule.LYING_300, 300));
+            .of("spindle").records(ChartLine.per(new DirectionByTurnedBar(), Rule.LYING_300, 300));
     static final Template SPINDLE_CROSS = step("spindle-cross", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("saddle").records(ChartLine.per(ChartWay.SWING, Rule.LYING_300, 300));
+            .of("saddle").records(ChartLine.per(new SingleSwing(), Rule.LYING_300, 300));
     static final Template SLOT_SQUARE = step("slot-square", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("table").records(ChartLine.per(ChartWay.SWING, Rule.LYING_300, 300));
+            .of("table").records(ChartLine.per(new SingleSwing(), Rule.LYING_300, 300));
     static final Template ARBOR_SUPPORT_LINE = step("arbor-support-line", ACCURACY, SOON, 120).with(Feature.ARBOR_SUPPORT)
             .needs(Kind.LEVEL_AND_WARM)
-            .of("arbor").records(ChartLine.of(ChartWay.SWING, Rule.ARBOR_SUPPORT));
+            .of("arbor").records(ChartLine.of(new SingleSwing(), Rule.ARBOR_SUPPORT));
     static final Template OVERARM_SPINDLE = step("overarm-spindle", ACCURACY, SOON, 120).with(Feature.OVERARM).needs(Kind.LEVEL_AND_WARM)
-            .of("overarm").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.LYING_300, 300));
+            .of("overarm").records(ChartLine.per(new ParallelismByIndicator(), Rule.LYING_300, 300));
     static final Template SWIVEL_ZERO = step("swivel-zero", ACCURACY, SOON, 90).with(Feature.TABLE_SWIVELS).needs(Kind.LEVEL_AND_WARM)
-            .of("table").records(ChartLine.per(ChartWay.SWING, Rule.LYING_300, 300));
+            .of("table").records(ChartLine.per(new SingleSwing(), Rule.LYING_300, 300));
     static final Template BLOCK_FLAT = step("block-flat", TEST_CUT, LIVE_WITH, 60).still()
-            .of("table").records(ChartLine.per(ChartWay.SWING, Rule.BLOCK_100, 100));
+            .of("table").records(ChartLine.per(new SingleSwing(), Rule.BLOCK_100, 100));
     static final Template BLOCK_SQUARE = step("block-square", TEST_CUT, LIVE_WITH, 60).still()
-            .of("head").records(ChartLine.per(ChartWay.SWING, Rule.BLOCK_100, 100));
+            .of("head").records(ChartLine.per(new SingleSwing(), Rule.BLOCK_100, 100));
     static final Template BLOCK_STEP = step("block-step", TEST_CUT, LIVE_WITH, 60).still()
-            .of("head").records(ChartLine.per(ChartWay.SWING, Rule.BLOCK_100, 100));
+            .of("head").records(ChartLine.per(new SingleSwing(), Rule.BLOCK_100, 100));
     static final Template BASE_FLAT = step("base-flat", ACCURACY, LIVE_WITH, 240).needs(Kind.LEVEL_AND_WARM)
-            .of("base").records(ChartLine.per(ChartWay.GRID, Rule.BASE_FLAT_1000, 1000));
+            .of("base").records(ChartLine.per(new FlatnessByGrid(), Rule.BASE_FLAT_1000, 1000));
     static final Template DRILL_OUT = step("drill-out", ACCURACY, SOON, 90).needs(Kind.BAR_CLEAN)
-            .naming(300).of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_OUT_300, 300).from(Rule.DRILL_NOSE));
+            .naming(300).of("spindle").records(ChartLine.per(new SingleSwing(), Rule.DRILL_OUT_300, 300).from(Rule.DRILL_NOSE));
     static final Template DRILL_QUILL_SQUARE = step("drill-quill-square", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM)
-            .of("spindle").records(ChartLine.per(ChartWay.SWING, Rule.DRILL_QUILL_100, 100));
+            .of("spindle").records(ChartLine.per(new SingleSwing(), Rule.DRILL_QUILL_100, 100));
     static final Template THRUST_DIP = step("thrust-dip", ACCURACY, SOON, 150).naming("1 kN", "225 lbf").needs(Kind.LEVEL_AND_WARM)
-            .of("arm").records(ChartLine.of(ChartWay.THRUST, Rule.THRUST_DIP));
+            .of("arm").records(ChartLine.of(new DipUnderThrust(), Rule.THRUST_DIP));
     static final Template SPINDLE_SQUARE_IN = step("spindle-square-in", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("column").records(ChartLine.per(ChartWay.SWEEP, Rule.DRILL_SQUARE_300, 300));
+            .of("column").records(ChartLine.per(new SquarenessBySweep(), Rule.DRILL_SQUARE_300, 300));
     static final Template SPINDLE_SQUARE_OUT = step("spindle-square-out", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("column").records(ChartLine.per(ChartWay.SWEEP, Rule.DRILL_SQUARE_300, 300));
+            .of("column").records(ChartLine.per(new SquarenessBySweep(), Rule.DRILL_SQUARE_300, 300));
     static final Template HEAD_LEVEL = step("head-level", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("arm").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.HEAD_LEVEL_1000, 1000));
+            .of("arm").records(ChartLine.per(new ParallelismByIndicator(), Rule.HEAD_LEVEL_1000, 1000));
     static final Template HOLE_PLACE = step("hole-place", TEST_CUT, LIVE_WITH, 120).still()
-            .of("spindle").records(ChartLine.of(ChartWay.SWING, Rule.HOLE_PLACE));
+            .of("spindle").records(ChartLine.of(new SingleSwing(), Rule.HOLE_PLACE));
     static final Template INFEED_REPEAT = step("infeed-repeat", ACCURACY, SOON, 180).needs(Kind.CLEAR_OF_WHEEL)
-            .of("infeed").records(ChartLine.of(ChartWay.REPEATS, Rule.INFEED_REPEAT));
+            .of("infeed").records(ChartLine.of(new RepeatabilityOfPlace(), Rule.INFEED_REPEAT));
     static final Template CENTRES_LINE_V = step("centres-line-v", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("work head").records(ChartLine.per(ChartWay.TURNED_HALF, Rule.CENTRES_LINE_300, 300));
+            .of("work head").records(ChartLine.per(new DirectionByTurnedBar(), Rule.CENTRES_LINE_300, 300));
     static final Template CENTRES_LINE_H = step("centres-line-h", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
-            .of("work head").records(ChartLine.per(ChartWay.TURNED_HALF, Rule.CENTRES_LINE_300, 300));
+            .of("work head").records(ChartLine.per(new DirectionByTurnedBar(), Rule.CENTRES_LINE_300, 300));
     static final Template BARREL_TO_TRAVEL = step("barrel-to-travel", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM)
-            .of("tailstock").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.GRINDER_TO_TRAVEL_100, 100));
+            .of("tailstock").records(ChartLine.per(new ParallelismByIndicator(), Rule.GRINDER_TO_TRAVEL_100, 100));
     static final Template WHEEL_SPINDLE_TRAVEL = step("wheel-spindle-travel", ACCURACY, SOON, 120)
             .needs(Kind.POWER_ISOLATED, Kind.LEVEL_AND_WARM)
-            .of("wheel head").records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.GRINDER_TO_TRAVEL_100, 100));
+            .of("wheel head").records(ChartLine.per(new ParallelismByIndicator(), Rule.GRINDER_TO_TRAVEL_100, 100));
     static final Template INFEED_SQUARE = step("infeed-square", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("wheel head").records(ChartLine.per(ChartWay.SQUARE, Rule.INFEED_SQUARE_300, 300));
+            .of("wheel head").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.INFEED_SQUARE_300, 300));
     static final Template GROUND_ROUND = step("ground-round", TEST_CUT, SOON, 90).still()
-            .of("work head").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND));
+            .of("work head").records(ChartLine.of(new RoundnessOfPiece(), Rule.GROUND_ROUND));
     static final Template ROTARY_TRUE = step("rotary-true", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.CLEAR_OF_WHEEL)
-            .of("table").records(ChartLine.of(ChartWay.SWING, Rule.ROTARY_TRUE));
+            .of("table").records(ChartLine.of(new SingleSwing(), Rule.ROTARY_TRUE));
     static final Template ROTARY_FLAT = step("rotary-flat", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM, Kind.CLEAR_OF_WHEEL)
-            .of("table").records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.ROTARY_FLAT_300, 300));
+            .of("table").records(ChartLine.per(new StraightnessByIndicator(), Rule.ROTARY_FLAT_300, 300));
     static final Template COLUMN_TO_TABLE = step("column-to-table", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM, Kind.CLEAR_OF_WHEEL)
-            .of("column").records(ChartLine.per(ChartWay.SWEEP, Rule.ROTARY_FLAT_300, 300));
+            .of("column").records(ChartLine.per(new SquarenessBySweep(), Rule.ROTARY_FLAT_300, 300));
     static final Template DOWN_FEED_STEPS = step("down-feed-steps", ACCURACY, SOON, 180).needs(Kind.CLEAR_OF_WHEEL)
-            .of("wheel head").records(ChartLine.of(ChartWay.STEPS, Rule.INFEED_REPEAT));
+            .of("wheel head").records(ChartLine.of(new StepResponse(), Rule.INFEED_REPEAT));
     static final Template GROUND_SPREAD = step("ground-spread", TEST_CUT, SOON, 240).still()
-            .of("table").records(ChartLine.of(ChartWay.PIECES, Rule.GROUND_SPREAD));
+            .of("table").records(ChartLine.of(new SpreadOfPieces(), Rule.GROUND_SPREAD));
     static final Template REGULATING_SPINDLE = step("regulating-spindle", ACCURACY, SOON, 90).needs(Kind.POWER_ISOLATED)
-            .of("regulating wheel").records(ChartLine.of(ChartWay.SWING, Rule.GRINDER_NOSE));
+            .of("regulating wheel").records(ChartLine.of(new SingleSwing(), Rule.GRINDER_NOSE));
     static final Template REGULATING_FLOAT = step("regulating-float", ACCURACY, SOON, 60).needs(Kind.POWER_ISOLATED)
-            .of("regulating wheel").records(ChartLine.of(ChartWay.SWING, Rule.AXIAL_FLOAT));
+            .of("regulating wheel").records(ChartLine.of(new SingleSwing(), Rule.AXIAL_FLOAT));
     static final Template SPINDLES_PARALLEL_V = step("spindles-parallel-v", ACCURACY, SOON, 150)
             .needs(Kind.LEVEL_AND_WARM, Kind.POWER_ISOLATED)
-            .of("wheel head").records(ChartLine.per(ChartWay.SWING, Rule.CENTRELESS_PARALLEL_300, 300));
+            .of("wheel head").records(ChartLine.per(new SingleSwing(), Rule.CENTRELESS_PARALLEL_300, 300));
     static final Template SPINDLES_PARALLEL_H = step("spindles-parallel-h", ACCURACY, SOON, 150)
             .needs(Kind.LEVEL_AND_WARM, Kind.POWER_ISOLATED)
-            .of("wheel head").records(ChartLine.per(ChartWay.SWING, Rule.CENTRELESS_PARALLEL_300, 300));
+            .of("wheel head").records(ChartLine.per(new SingleSwing(), Rule.CENTRELESS_PARALLEL_300, 300));
     static final Template SLOT_PARALLEL = step("slot-parallel", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM)
-            .of("work rest").records(ChartLine.per(ChartWay.SWING, Rule.CENTRELESS_PARALLEL_300, 300));
+            .of("work rest").records(ChartLine.per(new SingleSwing(), Rule.CENTRELESS_PARALLEL_300, 300));
     static final Template CENTRELESS_SPREAD = step("centreless-spread", TEST_CUT, SOON, 240).still()
-            .of("infeed").records(ChartLine.of(ChartWay.PIECES, Rule.GROUND_SPREAD));
+            .of("infeed").records(ChartLine.of(new SpreadOfPieces(), Rule.GROUND_SPREAD));
     static final Template CENTRELESS_ROUND = step("centreless-round", TEST_CUT, SOON, 90).still()
-            .of("work rest").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.GROUND_ROUND));
+            .of("work rest").records(ChartLine.of(new RoundnessOfPiece(), Rule.GROUND_ROUND));
     static final Template CENTRELESS_TAPER = step("centreless-taper", TEST_CUT, SOON, 60).still()
-            .of("work rest").records(ChartLine.of(ChartWay.SWING, Rule.CENTRELESS_TAPER));
+            .of("work rest").records(ChartLine.of(new SingleSwing(), Rule.CENTRELESS_TAPER));
     static final Template AXES_XY_SQUARE = step("axes-xy-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("Y").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
+            .of("Y").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.AXES_SQUARE_300, 300));
     static final Template YZ_SQUARE = step("yz-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
+            .of("Z").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.AXES_SQUARE_300, 300));
     static final Template ZX_SQUARE = step("zx-square", ACCURACY, SOON, 180).needs(Kind.LEVEL_AND_WARM)
-            .of("Z").records(ChartLine.per(ChartWay.SQUARE, Rule.AXES_SQUARE_300, 300));
+            .of("Z").records(ChartLine.per(new SquarenessByTurnedSquare(), Rule.AXES_SQUARE_300, 300));
     static final Template CIRCLE_TEST = step("circle-test", TEST_CUT, SOON, 420).naming(FieldUnit.DEVIATION).needs(Kind.LEVEL_AND_WARM)
-            .of("control").records(ChartLine.of(ChartWay.CIRCLE, Rule.CIRCLE_FORM));
+            .of("control").records(ChartLine.of(new CircularPath(), Rule.CIRCLE_FORM));
     static final Template MILLED_SQUARE = step("milled-square", TEST_CUT, LIVE_WITH, 60).still()
-            .of("control").records(ChartLine.per(ChartWay.SWING, Rule.AXES_SQUARE_300, 300));
+            .of("control").records(ChartLine.per(new SingleSwing(), Rule.AXES_SQUARE_300, 300));
     static final Template MILLED_CIRCLE = step("milled-circle", TEST_CUT, LIVE_WITH, 60).still()
-            .of("control").records(ChartLine.of(ChartWay.OUT_OF_ROUND, Rule.MILLED_CIRCLE));
+            .of("control").records(ChartLine.of(new RoundnessOfPiece(), Rule.MILLED_CIRCLE));
 
     static final Template TURNED_ROUGHNESS = step("turned-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("spindle").records(s -> finish(Finish.Process.TURNED, s));
+            .of("spindle").records(s -> finish(SurfaceFinish.Process.TURNED, s));
     static final Template MILLED_ROUGHNESS = step("milled-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("spindle").records(s -> finish(Finish.Process.MILLED, s));
+            .of("spindle").records(s -> finish(SurfaceFinish.Process.MILLED, s));
     static final Template GROUND_ROUGHNESS = step("ground-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("wheel head").records(s -> finish(Finish.Process.GROUND, s));
+            .of("wheel head").records(s -> finish(SurfaceFinish.Process.GROUND, s));
     static final Template DRILLED_ROUGHNESS = step("drilled-roughness", TEST_CUT, LIVE_WITH, 90).still()
-            .of("spindle").records(s -> finish(Finish.Process.DRILLED, s));
+            .of("spindle").records(s -> finish(SurfaceFinish.Process.DRILLED, s));
 
     /** Every axis of a machining centre: straight, and at its targets from both sides. */
     static final Line AXES = Line.eachAxis(
             step("axis-straight", ACCURACY, SOON, 240).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("slide")
-                    .records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000)),
+                    .records(ChartLine.per(new StraightnessByIndicator(), Rule.STRAIGHT_1000, 1000)),
             step("axis-test", ACCURACY, SOON, 600).naming(FieldUnit.DEVIATION).eachAxis(a -> a.has(Ability.READOUT))
                     .needs(Kind.LEVEL_AND_WARM).of("scale")
-                    .records(ChartLine.of(ChartWay.AXIS, Rule.AXIS_ACCURACY)));
+                    .records(ChartLine.of(new AxisPositioning(), Rule.AXIS_ACCURACY)));
 
     static final Line LATHE_CHART = Line.of(BED_STRAIGHT, CARRIAGE_STRAIGHT, TAILSTOCK_WAYS, NOSE_CAMMING,
             SPINDLE_CARRIAGE_V, SPINDLE_CARRIAGE_H, CENTRE_RUNOUT, TOP_SLIDE_SPINDLE, BARREL_CARRIAGE_V, BARREL_CARRIAGE_H,
@@ -197,7 +212,7 @@ final class ChartLines {
     static final Line RADIAL_CHART = Line.of(SPINDLE_SQUARE_IN, SPINDLE_SQUARE_OUT, HEAD_LEVEL);
     static final Line DRILL_CUT_CHART = Line.of(HOLE_PLACE, DRILLED_ROUGHNESS);
     static final Template INFEED_SUM = step("infeed-sum", TEST_CUT, LIVE_WITH, 180).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
-            .of("infeed").records(ChartLine.of(ChartWay.INFEED, Rule.INFEED_SUM));
+            .of("infeed").records(ChartLine.of(new InfeedByWork(), Rule.INFEED_SUM));
 
     static final Line INFEED_CHART = Line.of(INFEED_REPEAT);
     static final Line CYLINDRICAL_CHART = Line.of(CENTRES_LINE_V, CENTRES_LINE_H, BARREL_TO_TRAVEL, WHEEL_SPINDLE_TRAVEL, INFEED_SQUARE);
@@ -214,9 +229,9 @@ final class ChartLines {
     }
 
     /** With the drive whose marks a trace may show. */
-    private static Finish finish(Finish.Process process, Template.Subject on) {
-        return new Finish(process,
-                Optional.of(new Finish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
+    private static SurfaceFinish finish(SurfaceFinish.Process process, Template.Subject on) {
+        return new SurfaceFinish(process,
+                Optional.of(new SurfaceFinish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
     }
 
     private static boolean hasKnee(Described machine) {

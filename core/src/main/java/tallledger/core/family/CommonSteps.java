@@ -18,19 +18,26 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.drive.StageKind;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.ChartWay;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.MotionRecordings.Feed.Rate;
-import tallledger.core.evidence.PanelCheck;
-import tallledger.core.evidence.PlateFigure;
-import tallledger.core.evidence.Recording;
-import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.SpindleCheck;
-import tallledger.core.evidence.SupplyCheck;
-import tallledger.core.evidence.TrialSpeeds;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.BearingTemperature;
+import tallledger.core.measuring.ChangeWheelCount;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.FeedRate;
+import tallledger.core.measuring.FeedRate.Rate;
+import tallledger.core.measuring.PanelCheck;
+import tallledger.core.measuring.PlateFigure;
+import tallledger.core.measuring.PlateNote;
+import tallledger.core.measuring.Recording;
+import tallledger.core.measuring.ScaleByGaugeLengths;
+import tallledger.core.measuring.ScrewBacklash;
+import tallledger.core.measuring.SeparateScreen;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.SpindleCheck;
+import tallledger.core.measuring.SupplyCheck;
+import tallledger.core.measuring.TrialSpeeds;
+import tallledger.core.measuring.TripRepeatability;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.reading.TypedLength;
@@ -44,13 +51,13 @@ import tallledger.core.rules.Rules;
 final class CommonSteps {
 
     static final Line DESK = Line.of(
-            step("desk-claims", Phase.DESK, NOTE, 300).records(new Recordings.Elsewhere("machine")),
+            step("desk-claims", Phase.DESK, NOTE, 300).records(new SeparateScreen("machine")),
             step("desk-power", Phase.DESK, NOTE, 60),
             step("desk-papers", Phase.DESK, NOTE, 120));
 
     static final Line STANDING = Line.of(
-            step("serial", Phase.STANDING, NOTE, 60).records(new Recordings.Note(PlateFigure.YEAR)),
-            step("plates", Phase.STANDING, NOTE, 120).records(new Recordings.Elsewhere("machine")),
+            step("serial", Phase.STANDING, NOTE, 60).records(new PlateNote(PlateFigure.YEAR)),
+            step("plates", Phase.STANDING, NOTE, 120).records(new SeparateScreen("machine")),
             step("castings", Phase.STANDING, BEFORE_USE, 180).needs(Kind.POWER_ISOLATED),
             step("missing-parts", Phase.STANDING, SOON, 120),
             step("covers", Phase.STANDING, BEFORE_USE, 90).needs(Kind.POWER_ISOLATED),
@@ -66,7 +73,7 @@ final class CommonSteps {
             step("earth", Phase.ELECTRICS, STOP_USE, 60).needs(Kind.ELECTRICIAN),
             step("panel", Phase.ELECTRICS, BEFORE_USE, 150).records(s -> new PanelCheck(s.machine().fitOut().supply().amperes()))
                     .needs(Kind.POWER_ISOLATED, Kind.ELECTRICIAN),
-            step("motor-plate", Phase.ELECTRICS, NOTE, 60).records(new Recordings.Note(PlateFigure.POWER)));
+            step("motor-plate", Phase.ELECTRICS, NOTE, 60).records(new PlateNote(PlateFigure.POWER)));
 
     static final Line FIRST_START = Line.of(
             step("emergency-stop", Phase.FIRST_START, STOP_USE, 90).with(Feature.EMERGENCY_STOP).cycle("emergency-stop").of("stop"),
@@ -106,17 +113,18 @@ final class CommonSteps {
             driveCheck(DriveCheck.SHIFT_DOWN, SPINDLE, 45));
 
     static final Line HOT = Line.of(
-            step("bearing-rise", HOT_CHECK, SOON, 1800).records(new Recordings.Rise(Rule.BEARING_RISE)).of("bearings").needs(Kind.POWER_ON),
+            step("bearing-rise", HOT_CHECK, SOON, 1800).records(new BearingTemperature(Rule.BEARING_RISE)).of("bearings")
+                    .needs(Kind.POWER_ON),
             step("hot-sound", HOT_CHECK, SOON, 60).of("bearings"),
             step("hot-leaks", HOT_CHECK, LIVE_WITH, 60).still());
 
     static final Line PAPERS = Line.of(
-            step("kit", KIT, SOON, 240).records(new Recordings.Elsewhere("kit")),
+            step("kit", KIT, SOON, 240).records(new SeparateScreen("kit")),
             step("manual", KIT, LIVE_WITH, 30),
             step("wiring-diagram", KIT, SOON, 30),
             step("dividing-plate", KIT, LIVE_WITH, 90).with(Feature.DIVIDING_PLATE),
             step("test-chart", KIT, NOTE, 30),
-            step("lift", KIT, STOP_USE, 90).records(new Recordings.Elsewhere("kit")));
+            step("lift", KIT, STOP_USE, 90).records(new SeparateScreen("kit")));
 
     static final Line CLOSE = Line.of(
             step("left-safe", Phase.CLOSE, STOP_USE, 60).needs(Kind.POWER_ISOLATED),
@@ -135,7 +143,7 @@ final class CommonSteps {
     private static final Template KNOCK_OFF = step("knock-off", MOVEMENT, BEFORE_USE, 45).eachAxis(a -> a.has(Ability.KNOCK_OFF))
             .cycle("quill-knock-off").of("trip").needs(Kind.LOCK_FREE);
     private static final Template TRIP_REPEAT = step("trip-repeat", MOVEMENT, SOON, 150)
-            .eachAxis(a -> a.has(Ability.TRIP) || a.has(Ability.KNOCK_OFF)).records(new MotionRecordings.FiveTrips())
+            .eachAxis(a -> a.has(Ability.TRIP) || a.has(Ability.KNOCK_OFF)).records(new TripRepeatability())
             .of("trip").needs(Kind.LOCK_FREE);
 
     static final Line AXES_MOVE = Line.eachAxis(FEED, RAPID, TRIP, KNOCK_OFF, TRIP_REPEAT);
@@ -152,11 +160,11 @@ final class CommonSteps {
             step("backlash", TRAVELS, SOON, 180).eachAxis(CommonSteps::isOnRack).of("rack")
                     .needs(Kind.LOCK_FREE, Kind.FEED_OUT).records(s -> backlash(s, true)),
             step("play", TRAVELS, SOON, 60).eachAxis(a -> true).of("slide").needs(Kind.LOCK_FREE)
-                    .records(new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true)));
+                    .records(new SingleMeasurement(Rule.PLAY, Rule.INDICATOR, true)));
 
     static final Line AXES_ACCURACY = Line.eachAxis(
             step("readout", ACCURACY, SOON, 120).eachAxis(a -> a.has(Ability.READOUT)).of("scale").needs(Kind.LEVEL_AND_WARM)
-                    .records(ChartLine.per(ChartWay.LENGTHS, Rule.SCALE_300, 300)));
+                    .records(ChartLine.per(new ScaleByGaugeLengths(), Rule.SCALE_300, 300)));
 
     /** The feeds of the feed plate. */
     static final Line FEED_PLATE = new Line() {
@@ -215,27 +223,27 @@ final class CommonSteps {
     }
 
     static Recording<?> wheels(Template.Subject subject) {
-        return new MotionRecordings.Wheels(subject.machine().fitOut().chart().map(c -> c.parse(subject.machine().unit())));
+        return new ChangeWheelCount(subject.machine().fitOut().chart().map(c -> c.parse(subject.machine().unit())));
     }
 
     private static Recording<?> backlash(Template.Subject s, boolean rack) {
-        return new MotionRecordings.BacklashAlong(s.moves().minus(), s.moves().plus(), s.moves().has(Ability.READOUT), rack);
+        return new ScrewBacklash(s.moves().minus(), s.moves().plus(), s.moves().has(Ability.READOUT), rack);
     }
 
     /** Slowest to the minus side, fastest to the plus side. */
     private static Recording<?> feed(Template.Subject s) {
         Axis.Rates rates = s.moves().rates();
-        return new MotionRecordings.Feed(rates.per(), promised(s, s.plus() ? rates.fastest() : rates.slowest()), s.plus() ? Rate.FASTEST
+        return new FeedRate(rates.per(), promised(s, s.plus() ? rates.fastest() : rates.slowest()), s.plus() ? Rate.FASTEST
                 : Rate.SLOWEST);
     }
 
     private static Recording<?> rapid(Template.Subject s) {
-        return new MotionRecordings.Feed(Axis.Per.MIN, promised(s, s.moves().rates().rapid()), Rate.RAPID);
+        return new FeedRate(Axis.Per.MIN, promised(s, s.moves().rates().rapid()), Rate.RAPID);
     }
 
     private static Recording<?> travel(Template.Subject s) {
         String typed = s.moves().travel();
-        return new MotionRecordings.Travel(typed.isBlank() ? Optional.empty() : Optional.of(TypedLength.parse(typed, s.machine().unit())));
+        return new AxisTravel(typed.isBlank() ? Optional.empty() : Optional.of(TypedLength.parse(typed, s.machine().unit())));
     }
 
     private static Optional<BigDecimal> promised(Template.Subject s, String typed) {

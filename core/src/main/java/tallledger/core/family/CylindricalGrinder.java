@@ -9,9 +9,9 @@ import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
 import java.util.List;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.ChartWay;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.StraightnessByIndicator;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
@@ -55,7 +55,7 @@ final class CylindricalGrinder {
                     GrinderSteps.DRESSER, GrinderSteps.LEVEL, GrinderSteps.WHEEL_SPINDLE, GrinderSteps.WORK_SPINDLE,
                     GrinderSteps.AXIAL_FLOAT,
                     step("table-straight", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("table")
-                            .records(ChartLine.per(ChartWay.INDICATOR_STRAIGHT, Rule.STRAIGHT_1000, 1000)),
+                            .records(ChartLine.per(new StraightnessByIndicator(), Rule.STRAIGHT_1000, 1000)),
                     ChartLines.CYLINDRICAL_CHART, ChartLines.INFEED_CHART,
                     CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL, ChartLines.CYLINDRICAL_CUT_CHART, GrinderSteps.GROUND_FINISH,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);

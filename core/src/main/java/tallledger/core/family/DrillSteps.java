@@ -10,10 +10,10 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.ChartWay;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.SquarenessBySweep;
 import tallledger.core.rules.Rule;
 
 /** What both kinds of drill have. */
@@ -26,9 +26,9 @@ final class DrillSteps {
     static final Template QUILL_SPRING = step("quill-spring", TRAVELS, SOON, 20);
     static final Template LEVEL = step("level", ACCURACY, NOTE, 120);
     static final Template DRILL_RUNOUT = step("drill-runout", ACCURACY, SOON, 90).needs(Kind.BAR_CLEAN).of("spindle")
-            .records(new Recordings.Measure(Rule.DRILL_NOSE, Rule.INDICATOR, true));
+            .records(new SingleMeasurement(Rule.DRILL_NOSE, Rule.INDICATOR, true));
     static final Template SPINDLE_SQUARE = step("spindle-square", ACCURACY, SOON, 120).needs(Kind.LEVEL_AND_WARM).of("column")
-            .records(ChartLine.per(ChartWay.SWEEP, Rule.DRILL_SQUARE_300, 300));
+            .records(ChartLine.per(new SquarenessBySweep(), Rule.DRILL_SQUARE_300, 300));
     static final Template DRILL_CUT = step("drill-cut", TEST_CUT, SOON, 300).needs(Kind.GLASSES, Kind.WORK_HELD);
     static final Template DRILLED_SIZE = step("drilled-size", TEST_CUT, LIVE_WITH, 60).still();
 

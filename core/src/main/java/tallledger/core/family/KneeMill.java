@@ -12,8 +12,8 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.PieceCount;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 
@@ -45,7 +45,7 @@ final class KneeMill {
                     MillSteps.SPINDLE_TAPER, CommonSteps.ELECTRICS, CommonSteps.FIRST_START, MillSteps.DRAWBAR_SEATED,
                     CommonSteps.STARTED, CommonSteps.SPEEDS, CommonSteps.MILL_AXES_MOVE, CommonSteps.FEED_PLATE,
                     step("quill-rates", MOVEMENT, SOON, 90).when(KneeMill::quillFeeds)
-                            .records(new Recordings.Count(Optional.empty())).of("quill feed").needs(Kind.POWER_ON),
+                            .records(new PieceCount(Optional.empty())).of("quill feed").needs(Kind.POWER_ON),
                     step("quill-reverse", MOVEMENT, SOON, 45).when(KneeMill::quillFeeds).of("quill feed").needs(Kind.POWER_ON),
                     step("quill-off-stops", MOVEMENT, SOON, 45).when(KneeMill::quillFeeds).of("quill feed").needs(Kind.POWER_ON),
                     MillSteps.TOOL_DRAWBAR, CommonSteps.AXES_TRAVEL, MillSteps.HEAD_SWIVELS,

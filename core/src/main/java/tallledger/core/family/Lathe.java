@@ -17,12 +17,15 @@ import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.ChartWay;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.Rounds;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.RunoutInTwoPlanes;
+import tallledger.core.measuring.RunoutRound;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.TaperByCollars;
+import tallledger.core.measuring.ThreadLead;
+import tallledger.core.measuring.TwistByLevels;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
@@ -75,29 +78,29 @@ final class Lathe {
                     CommonSteps.THREAD_PLATE,
                     step("thread-lever", MOVEMENT, SOON, 90).with(Feature.THREAD_LEVER).of("feed box").needs(Kind.FEED_OUT, Kind.POWER_ON),
                     step("thread-cut", MOVEMENT, SOON, 240).with(Feature.LEAD_SCREW)
-                            .records(new MotionRecordings.ThreadCut()).of("lead screw").needs(Kind.GLASSES, Kind.WORK_HELD, Kind.FEED_OUT),
+                            .records(new ThreadLead()).of("lead screw").needs(Kind.GLASSES, Kind.WORK_HELD, Kind.FEED_OUT),
                     CommonSteps.AXES_TRAVEL,
                     step("double-dials", TRAVELS, LIVE_WITH, 45).with(Feature.DOUBLE_DIALS),
                     step("tailstock-clamp", TRAVELS, BEFORE_USE, 30).with(Feature.TAILSTOCK).of("tailstock"),
                     step("barrel-lock", TRAVELS, SOON, 30).with(Feature.TAILSTOCK).of("tailstock"),
                     step("barrel-travel", TRAVELS, LIVE_WITH, 30).with(Feature.TAILSTOCK)
-                            .records(new MotionRecordings.Travel(Optional.empty())).of("tailstock"),
+                            .records(new AxisTravel(Optional.empty())).of("tailstock"),
                     step("steady", TRAVELS, LIVE_WITH, 45).with(Feature.STEADY),
                     step("follow-steady", TRAVELS, LIVE_WITH, 45).with(Feature.FOLLOW_STEADY),
                     step("level", ACCURACY, NOTE, 180),
                     step("nose-runout", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                            .records(new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true)),
+                            .records(new SingleMeasurement(Rule.LATHE_NOSE, Rule.INDICATOR, true)),
                     step("nose-round", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                            .records(new Rounds(Rule.LATHE_NOSE)),
+                            .records(new RunoutRound(Rule.LATHE_NOSE)),
                     step("bar-runout", ACCURACY, SOON, 90).naming(300).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-                            .records(ChartLine.out(ChartWay.TWO_PLANES, Rule.LATHE_300, Rule.LATHE_NOSE)),
+                            .records(ChartLine.out(new RunoutInTwoPlanes(), Rule.LATHE_300, Rule.LATHE_NOSE)),
                     step("axial-float", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM).of("spindle")
-                            .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
+                            .records(new SingleMeasurement(Rule.AXIAL_FLOAT, Rule.INDICATOR, true)),
                     step("bed-twist", ACCURACY, SOON, 180).naming("a metre", "12 in").needs(Kind.LEVEL_AND_WARM).of("bed")
-                            .records(ChartLine.of(ChartWay.CROSS_LEVELS, Rule.TWIST)),
+                            .records(ChartLine.of(new TwistByLevels(), Rule.TWIST)),
                     ChartLines.LATHE_CHART, CommonSteps.AXES_ACCURACY,
                     step("turn-parallel", TEST_CUT, SOON, 420).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CHUCK_KEY_OUT).of("bed")
-                            .records(ChartLine.per(ChartWay.COLLARS, Rule.PARALLEL_300, 300)),
+                            .records(ChartLine.per(new TaperByCollars(), Rule.PARALLEL_300, 300)),
                     step("facing", TEST_CUT, SOON, 180).needs(Kind.GLASSES, Kind.WORK_HELD), ChartLines.LATHE_CUT_CHART,
                     step("turned-finish", TEST_CUT, LIVE_WITH, 60).still(),
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);

@@ -12,11 +12,14 @@ import static tallledger.core.family.Phase.TEST_CUT;
 import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
-import tallledger.core.evidence.ChartLine;
-import tallledger.core.evidence.ChartWay;
-import tallledger.core.evidence.Recordings;
-import tallledger.core.evidence.Rounds;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.ChartLine;
+import tallledger.core.measuring.ParallelismByIndicator;
+import tallledger.core.measuring.RunoutByHalfTurn;
+import tallledger.core.measuring.RunoutInTwoPlanes;
+import tallledger.core.measuring.RunoutRound;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.SquarenessBySweep;
 import tallledger.core.rules.Rule;
 
 /** What several kinds of mill have. */
@@ -44,21 +47,21 @@ final class MillSteps {
     static final Template LEVEL = step("level", ACCURACY, NOTE, 180);
     static final Template MILL_NOSE_RUNOUT = step("mill-nose-runout", ACCURACY, SOON, 90).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN)
             .of("spindle")
-            .records(new Recordings.Measure(Rule.MILL_NOSE, Rule.INDICATOR, true));
+            .records(new SingleMeasurement(Rule.MILL_NOSE, Rule.INDICATOR, true));
     static final Template NOSE_ROUND = step("nose-round", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN).of("spindle")
-            .records(new Rounds(Rule.MILL_NOSE));
+            .records(new RunoutRound(Rule.MILL_NOSE));
     static final Template MILL_BAR_RUNOUT = step("mill-bar-runout", ACCURACY, SOON, 90).naming(300)
             .needs(Kind.LEVEL_AND_WARM, Kind.BAR_CLEAN, Kind.DRAWBAR_SEATED).of("spindle")
-            .records(ChartLine.out(ChartWay.TWO_PLANES, Rule.MILL_300, Rule.MILL_NOSE));
+            .records(ChartLine.out(new RunoutInTwoPlanes(), Rule.MILL_300, Rule.MILL_NOSE));
     static final Template AXIAL_FLOAT = step("axial-float", ACCURACY, SOON, 60).needs(Kind.LEVEL_AND_WARM).of("spindle")
-            .records(new Recordings.Measure(Rule.AXIAL_FLOAT, Rule.INDICATOR, true));
+            .records(new SingleMeasurement(Rule.AXIAL_FLOAT, Rule.INDICATOR, true));
     static final Template ARBOR_RUNOUT = step("arbor-runout", ACCURACY, SOON, 120).with(Feature.ARBOR)
             .needs(Kind.LEVEL_AND_WARM, Kind.DRAWBAR_SEATED).of("arbor")
-            .records(ChartLine.of(ChartWay.HALF_TURN, Rule.MILL_300));
+            .records(ChartLine.of(new RunoutByHalfTurn(), Rule.MILL_300));
     static final Template TRAM = step("tram", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("head")
-            .records(ChartLine.per(ChartWay.SWEEP, Rule.SQUARE_300, 300));
+            .records(ChartLine.per(new SquarenessBySweep(), Rule.SQUARE_300, 300));
     static final Template TABLE_PARALLEL = step("table-parallel", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("table")
-            .records(ChartLine.per(ChartWay.INDICATOR_PARALLEL, Rule.TABLE_500, 500));
+            .records(ChartLine.per(new ParallelismByIndicator(), Rule.TABLE_500, 500));
     static final Template MILL_CUT = step("mill-cut", TEST_CUT, SOON, 420).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.DRAWBAR_SEATED);
     static final Template CLIMB_CUT = step("climb-cut", TEST_CUT, LIVE_WITH, 180).needs(Kind.GLASSES, Kind.WORK_HELD);
 

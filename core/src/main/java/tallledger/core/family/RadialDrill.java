@@ -14,8 +14,8 @@ import java.util.List;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.SingleMeasurement;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
 
@@ -59,7 +59,7 @@ final class RadialDrill {
                     DrillSteps.DEPTH_STOP, DrillSteps.QUILL_SPRING, DrillSteps.LEVEL, DrillSteps.DRILL_RUNOUT,
                     DrillSteps.SPINDLE_SQUARE,
                     step("clamp-shift", ACCURACY, SOON, 90).with(Feature.COLUMN_CLAMP).of("column clamp").needs(Kind.POWER_ON)
-                            .records(new Recordings.Measure(Rule.DRILL_NOSE, Rule.INDICATOR, true)),
+                            .records(new SingleMeasurement(Rule.DRILL_NOSE, Rule.INDICATOR, true)),
                     ChartLines.RADIAL_CHART, ChartLines.DRILL_CHART, CommonSteps.AXES_ACCURACY, DrillSteps.DRILL_CUT,
                     ChartLines.DRILL_CUT_CHART, DrillSteps.DRILLED_SIZE,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);

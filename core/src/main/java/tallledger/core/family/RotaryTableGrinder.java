@@ -12,9 +12,9 @@ import static tallledger.core.family.Template.step;
 
 import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Need.Kind;
+import tallledger.core.measuring.MeasurementOverLength;
+import tallledger.core.measuring.SpeedToCentre;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
@@ -45,13 +45,13 @@ final class RotaryTableGrinder {
                     step("spark-out", MOVEMENT, SOON, 120).with(Feature.SPARK_OUT).cycle("spark-out").of("down-feed").spares("parks"),
                     step("parks", MOVEMENT, LIVE_WITH, 45).with(Feature.PARKS).of("down-feed"),
                     step("speeds-to-centre", MOVEMENT, SOON, 90).with(Feature.SPEEDS_TO_CENTRE)
-                            .records(new GrinderRecordings.ToCentre()).of("table drive"),
+                            .records(new SpeedToCentre()).of("table drive"),
                     CommonSteps.AXES_TRAVEL,
                     step("head-tilts", TRAVELS, LIVE_WITH, 60).with(Feature.TABLE_TILTS_FOR_HOLLOW),
                     GrinderSteps.DRESSER, GrinderSteps.LEVEL, GrinderSteps.WHEEL_SPINDLE, GrinderSteps.WORK_SPINDLE,
                     GrinderSteps.AXIAL_FLOAT, ChartLines.ROTARY_CHART, CommonSteps.AXES_ACCURACY,
                     step("grind-flat", TEST_CUT, SOON, 600).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
-                            .records(new Recordings.Scaled(Rule.TABLE_500, BigDecimal.valueOf(500))),
+                            .records(new MeasurementOverLength(Rule.TABLE_500, BigDecimal.valueOf(500))),
                     ChartLines.ROTARY_CUT_CHART, GrinderSteps.GROUND_FINISH, CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private RotaryTableGrinder() {

@@ -20,7 +20,8 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
 
     /** k of every expanded uncertainty that does not come from a few repeats. */
     public static final double COVERAGE_FACTOR = 2;
-    private static final double RECTANGULAR = Math.sqrt(12);
+    /** A digit a is open by a/√12, as a standard uncertainty. */
+    public static final double RECTANGULAR = Math.sqrt(12);
 
     /**
      * What a gauge's papers say.

@@ -10,7 +10,7 @@ import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.SameSpeed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.drive.StageKind;
-import tallledger.core.evidence.PlateText;
+import tallledger.core.measuring.PlateText;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import tallledger.core.coverage.EverySpeed;
 import tallledger.core.coverage.Symptom;
-import tallledger.core.evidence.Recording.Field;
+import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
 import tallledger.core.ledger.By;
@@ -116,9 +116,9 @@ public record Paper(List<Line> lines) {
         if (!typed.symptoms.isEmpty()) {
             throw Refused.because(SurveyReason.PAPER_MARK).at("mark");
         }
-        List<Field> fields = step.recording().fields();
-        List<Field> must = fields.stream().filter(Field::must).toList();
-        Optional<Field> one = must.size() == 1 ? Optional.of(must.get(0))
+        List<RecordField> fields = step.recording().fields();
+        List<RecordField> must = fields.stream().filter(RecordField::must).toList();
+        Optional<RecordField> one = must.size() == 1 ? Optional.of(must.get(0))
                 : must.isEmpty() ? fields.stream()
                         .filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
         if (must.size() > 1 || !typed.reading.isBlank() && one.isEmpty()) {

@@ -10,11 +10,9 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.drive.SpeedTable;
-import tallledger.core.evidence.AskBack;
-import tallledger.core.evidence.ByEye;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.EvidenceReason;
-import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
@@ -30,6 +28,7 @@ import tallledger.core.ledger.By;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.measuring.AskBack;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
@@ -118,7 +117,7 @@ public final class SurveyEntries {
             throw Refused.because(EvidenceReason.BY_EYE_WHY).at("remark");
         }
         Taken taken = byEye ? new Taken(new Values(Map.of(), basis.unit()), basis) : taken(who, ledger, step, typed, basis);
-        StepJudgement judged = byEye ? ByEye.JUDGED : step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
+        StepJudgement judged = byEye ? StepJudgement.BY_EYE : step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
         Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", taken.read.typed(), "flagged", flagged,
                 "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis",
@@ -158,7 +157,7 @@ public final class SurveyEntries {
         step.recording().fields().forEach(f -> values.put(f.name(), typed.getOrDefault(f.name(), "").strip()));
         step.recording().fields().forEach(f -> {
             int length = values.get(f.name()).length();
-            int longest = f.entry() == Recording.Entry.LONG_TEXT ? LONGEST_LIST : LONGEST_VALUE;
+            int longest = f.input() == InputKind.LONG_TEXT ? LONGEST_LIST : LONGEST_VALUE;
             if (length > longest) {
                 throw Refused.because(CommonReason.TEXT_LONG, length, longest).at(f.name());
             }

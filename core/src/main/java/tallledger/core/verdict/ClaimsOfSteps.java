@@ -13,7 +13,6 @@ import java.util.stream.IntStream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Step;
@@ -22,6 +21,8 @@ import tallledger.core.gauge.Verdict;
 import tallledger.core.kit.KitItem;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.FeedRate;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.ChangeWheels;
 import tallledger.core.motion.FeedReading;
@@ -246,9 +247,9 @@ final class ClaimsOfSteps {
         BigDecimal claimed = TypedLength.parse(m.group(1) + (m.group(2) == null ? "" : " " + m.group(2)), survey.machine().unit()).mm();
         List<StepResult> feeds = survey.steps().latest().values().stream().filter(r -> r.as(FeedReading.class)
                 .filter(f -> m.group(3) == null || f.per() == (m.group(3).equals("rev") ? Axis.Per.REV : Axis.Per.MIN)).isPresent())
-                .filter(r -> !(r.step().recording() instanceof MotionRecordings.Feed f && f.rapid()))
+                .filter(r -> !(r.step().recording() instanceof FeedRate f && f.rapid()))
                 .sorted(Comparator.comparing(r -> r.as(FeedReading.class).orElseThrow().rate())).toList();
-        Optional<Task> next = survey.steps().open().stream().filter(s -> s.recording() instanceof MotionRecordings.Feed f && !f.rapid())
+        Optional<Task> next = survey.steps().open().stream().filter(s -> s.recording() instanceof FeedRate f && !f.rapid())
                 .findFirst().map(Task::of);
         if (feeds.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_FEED_END_OPEN), List.of(), next);
@@ -308,11 +309,11 @@ final class ClaimsOfSteps {
             return ClaimVerdict.untested(claim, VerdictReason.CLAIM_TRAVEL_UNTIED);
         }
         Optional<StepResult> measured = survey.steps().latest().values().stream()
-                .filter(r -> r.step().axis().equals(claim.axis()) && r.as(MotionRecordings.Travelled.class).isPresent()).findFirst();
+                .filter(r -> r.step().axis().equals(claim.axis()) && r.as(AxisTravel.TravelReading.class).isPresent()).findFirst();
         if (measured.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_TRAVEL_NOT_MEASURED), List.of(),
                     survey.steps().inScope().stream()
-                            .filter(s -> s.recording() instanceof MotionRecordings.Travel && s.axis().equals(claim.axis())).findFirst()
+                            .filter(s -> s.recording() instanceof AxisTravel && s.axis().equals(claim.axis())).findFirst()
                             .map(Task::of));
         }
         return length(claim, measured.get(), measured.get().step().about().get(0), survey);
@@ -324,8 +325,8 @@ final class ClaimsOfSteps {
 
     private static ClaimVerdict length(Claim claim, TypedLength said, StepResult measured, Object about, Survey survey) {
         BigDecimal claimed = said.mm();
-        MotionRecordings.Travelled travelled = measured.as(MotionRecordings.Travelled.class).orElseThrow();
-        StepJudgement judged = new MotionRecordings.Travel(Optional.of(said)).judge(travelled, survey.rules())
+        AxisTravel.TravelReading travelled = measured.as(AxisTravel.TravelReading.class).orElseThrow();
+        StepJudgement judged = new AxisTravel(Optional.of(said)).judge(travelled, survey.rules())
                 .in(survey.machine().identity().unit());
         BigDecimal over = travelled.length().mm().subtract(claimed);
         Standing standing = switch (judged.outcome()) {
@@ -334,7 +335,7 @@ final class ClaimsOfSteps {
             case PROVEN -> over.compareTo(claimed.multiply(survey.rules().share(Rule.CLAIM_NEAR))) > 0 ? Standing.BETTER : Standing.UPHELD;
         };
         return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_LENGTH, about, judged.because().get(0),
-                InUnit.of(Quantity.of(MotionRecordings.allowance(said, survey.rules()), Unit.MILLIMETRES), survey.machine().unit())),
+                InUnit.of(Quantity.of(AxisTravel.allowance(said, survey.rules()), Unit.MILLIMETRES), survey.machine().unit())),
                 List.of(measured.entry()), standing == Standing.UNTESTED ? Optional.of(measured.task()) : Optional.empty());
     }
 

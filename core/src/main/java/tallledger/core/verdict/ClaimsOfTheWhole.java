@@ -14,9 +14,6 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.PlateFigure;
-import tallledger.core.evidence.PlateText;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Figure;
@@ -24,6 +21,9 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Noted;
 import tallledger.core.machine.Claim;
+import tallledger.core.measuring.PlateFigure;
+import tallledger.core.measuring.PlateText;
+import tallledger.core.measuring.ScrewBacklash;
 import tallledger.core.reading.Mass;
 import tallledger.core.reading.Power;
 import tallledger.core.reading.TypedLength;
@@ -104,8 +104,8 @@ final class ClaimsOfTheWhole {
     /** Rebuilt is what is within the rebuilt limit on every line that has one. */
     private static ClaimVerdict rebuilt(Claim claim, Survey survey) {
         Rules rebuilt = survey.rules().judgedAs(Grade.REBUILT);
-        return lines(claim, survey, limited(survey), r -> !r.flagged() && r.canonical(rebuilt).outcome() == Outcome.PROVEN, r -> r.flagged()
-                || r.canonical(rebuilt).outcome() == Outcome.FAILED);
+        return lines(claim, survey, limited(survey), r -> !r.flagged() && r.judgedBy(rebuilt).outcome() == Outcome.PROVEN, r -> r.flagged()
+                || r.judgedBy(rebuilt).outcome() == Outcome.FAILED);
     }
 
     /** No deviation that was measured may exceed the figure by more than its uncertainty; what is no length does not count. */
@@ -155,9 +155,9 @@ final class ClaimsOfTheWhole {
         }
         Standing standing = done.stream().anyMatch(StepResult::isBad) ? Standing.CONTRADICTED
                 : done.stream()
-                        .anyMatch(r -> r.canonical(rebuilt).outcome() == Outcome.FAILED) ? Standing.SHORT
+                        .anyMatch(r -> r.judgedBy(rebuilt).outcome() == Outcome.FAILED) ? Standing.SHORT
                                 : !done.isEmpty() && open.isEmpty()
-                                        && done.stream().allMatch(r -> r.canonical(rebuilt).outcome() == Outcome.PROVEN)
+                                        && done.stream().allMatch(r -> r.judgedBy(rebuilt).outcome() == Outcome.PROVEN)
                                                 ? Standing.UPHELD
                                                 : Standing.UNTESTED;
         Optional<Task> next = lines.stream().filter(s -> !survey.steps().latest().containsKey(s.id())).findFirst().map(Task::of);
@@ -294,7 +294,7 @@ final class ClaimsOfTheWhole {
 
     /** A new screw has no wear along it. */
     private static ClaimVerdict screws(Claim claim, Survey survey) {
-        List<StepResult> worn = survey.steps().latest().values().stream().filter(r -> r.as(MotionRecordings.Lost.class)
+        List<StepResult> worn = survey.steps().latest().values().stream().filter(r -> r.as(ScrewBacklash.LostMotion.class)
                 .filter(l -> l.backlash().isWorn(survey.rules())).isPresent()).toList();
         return worn.isEmpty() ? work(claim, survey, List.of("lead-screw-wear"))
                 : new ClaimVerdict(claim, Standing.CONTRADICTED,

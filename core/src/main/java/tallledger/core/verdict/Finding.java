@@ -14,10 +14,10 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Noted;
+import tallledger.core.measuring.FeedRate;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.motion.FeedSet;
 import tallledger.core.motion.WheelSet;
@@ -201,7 +201,7 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
     private static Optional<Reason> fromTheWheelsCounted(StepResult result, Survey survey) {
         Optional<FeedReading> feed = result.as(FeedReading.class);
         Optional<FeedSet.Wheels> on = feed.flatMap(FeedReading::set).flatMap(FeedSet::wheels);
-        Optional<BigDecimal> wanted = result.step().recording() instanceof MotionRecordings.Feed f && feed.isPresent()
+        Optional<BigDecimal> wanted = result.step().recording() instanceof FeedRate f && feed.isPresent()
                 ? f.wanted(feed.get())
                 : Optional.empty();
         Optional<WheelSet> counted = survey.steps().latest().values().stream().flatMap(r -> r.as(WheelSet.class).stream()).findFirst();

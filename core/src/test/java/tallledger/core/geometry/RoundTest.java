@@ -14,10 +14,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.Rounds;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Grade;
+import tallledger.core.measuring.RunoutRound;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -81,7 +81,7 @@ class RoundTest {
         assertThatThrownBy(() -> round(721, a -> 1)).isInstanceOf(Refused.class);
     }
 
-    private static final Rounds NOSE = new Rounds(Rule.LATHE_NOSE);
+    private static final RunoutRound NOSE = new RunoutRound(Rule.LATHE_NOSE);
 
     private static StepJudgement judged(String readings, String swept, LengthUnit unit) {
         return NOSE.weigh(new Values(Map.of("readings", readings, "swept", swept), unit), Rules.shipped());

@@ -16,8 +16,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.evidence.StepJudgement;
+import tallledger.core.measuring.ChangeWheelCount;
 import tallledger.core.motion.ChangeWheels.Thread;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -249,7 +249,7 @@ class ChangeWheelsTest {
         GearChart chart = GearChart.parse("6 mm", "", "", "", "", LengthUnit.MM);
         assertThat(chart.usual()).isTrue();
         assertThat(chart.promised()).hasSize(17).first().satisfies(p -> assertThat(p.mm()).isEqualByComparingTo("0.5"));
-        StepJudgement judged = new MotionRecordings.Wheels(Optional.of(chart)).judge(WheelSet.parse("20 40 60"), Rules.shipped());
+        StepJudgement judged = new ChangeWheelCount(Optional.of(chart)).judge(WheelSet.parse("20 40 60"), Rules.shipped());
         assertThat(judged.outcome()).isEqualTo(Outcome.UNDECIDED);
         // 20/60 and 40/60, 20/40 and their turns: 2, 4 and 3 mm.
         assertThat(judged.because().get(0).toString()).isEqualTo("wheels.cut-usual[3, 17]");

@@ -9,7 +9,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.Values;
 import tallledger.core.family.Family;
@@ -19,6 +18,7 @@ import tallledger.core.house.House;
 import tallledger.core.ledger.By;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.SingleMeasurement;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -37,7 +37,7 @@ class JudgedAsTest {
             "0.300, REBUILT, FAILED, WORKABLE", "0.300, WORKABLE, PROVEN, WORKABLE", "0.500, WORKABLE, FAILED, ''",
             "0.050, REBUILT, UNDECIDED, SOUND", "0.150, SOUND, UNDECIDED, WORKABLE"})
     void theGradeWantedDecides(String value, Grade wanted, Outcome outcome, String reached) {
-        var judged = new Recordings.Measure(Rule.BACKLASH, Rule.INDICATOR, true)
+        var judged = new SingleMeasurement(Rule.BACKLASH, Rule.INDICATOR, true)
                 .weigh(new Values(java.util.Map.of("value", value), LengthUnit.MM), Rules.shipped().judgedAs(wanted));
         assertThat(judged.outcome()).isEqualTo(outcome);
         assertThat(judged.grade().map(Grade::name).orElse("")).isEqualTo(reached);

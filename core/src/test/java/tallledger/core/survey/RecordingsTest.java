@@ -10,18 +10,28 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.PlateFigure;
 import tallledger.core.evidence.Preset;
-import tallledger.core.evidence.Recording;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.StepJudgement;
-import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.Values;
-import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.gauge.Grade;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.BearingTemperature;
+import tallledger.core.measuring.ChangeWheelCount;
+import tallledger.core.measuring.FeedRate;
+import tallledger.core.measuring.MeasurementOverLength;
+import tallledger.core.measuring.PieceCount;
+import tallledger.core.measuring.PlateFigure;
+import tallledger.core.measuring.PlateNote;
+import tallledger.core.measuring.Recording;
+import tallledger.core.measuring.ScrewBacklash;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.SpeedToCentre;
+import tallledger.core.measuring.SupplyCheck;
+import tallledger.core.measuring.ThreadLead;
+import tallledger.core.measuring.ThroughFeedRate;
+import tallledger.core.measuring.TripRepeatability;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reading.TypedLength;
@@ -62,16 +72,16 @@ class RecordingsTest {
     /** 0 is where the dial was set; 0.0 was read to a tenth, and a tenth leaves the 0.05 open. */
     @Test
     void aPlainNoughtSaysNothingOfTheDigits() {
-        Recording<?> trips = new MotionRecordings.FiveTrips();
+        Recording<?> trips = new TripRepeatability();
         assertThat(judge(trips, "stops=0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(trips, "stops=0.0 0.02 0.01 0.01 0.02").outcome()).isEqualTo(Outcome.UNDECIDED);
         assertThat(judge(trips, "stops=0 0 0 0 0").outcome()).isEqualTo(Outcome.UNDECIDED);
-        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false, false),
+        assertThat(judge(new ScrewBacklash("left", "right", false, false),
                 "minus=0 0.02 0.02|middle=0.02 0.02 0.02|plus=0.02 0.02 0.02").outcome())
                 .isEqualTo(Outcome.PROVEN);
     }
 
-    private static final Recording<?> PLAY = new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true);
+    private static final Recording<?> PLAY = new SingleMeasurement(Rule.PLAY, Rule.INDICATOR, true);
 
     @ParameterizedTest
     @CsvSource({"0.005, REBUILT", "0.020, SOUND", "0.060, WORKABLE"})
@@ -107,7 +117,7 @@ class RecordingsTest {
 
     @Test
     void aBearingMayRiseSoMuch() {
-        Recording<?> rise = new Recordings.Rise(Rule.BEARING_RISE);
+        Recording<?> rise = new BearingTemperature(Rule.BEARING_RISE);
         assertThat(judge(rise, "cold=18.5|hot=38.0").grade()).contains(Grade.REBUILT);
         assertThat(judge(rise, "cold=18.5|hot=70.0").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(judge(rise, "cold=20.0|hot=19.5").grade()).as("colder is no rise").contains(Grade.REBUILT);
@@ -116,7 +126,7 @@ class RecordingsTest {
 
     @Test
     void aScaledLimitWantsALength() {
-        Recording<?> tram = new Recordings.Scaled(Rule.SQUARE_300, BigDecimal.valueOf(300));
+        Recording<?> tram = new MeasurementOverLength(Rule.SQUARE_300, BigDecimal.valueOf(300));
         assertThat(judge(tram, "value=0.020|over=600 mm").grade()).contains(Grade.REBUILT);
         assertThat(refused(tram, "value=0.020|over=0")).isEqualTo("over number.not-positive");
         assertThat(refused(tram, "value=0.020")).isEqualTo("over number.missing");
@@ -125,27 +135,27 @@ class RecordingsTest {
 
     @Test
     void aCountIsHeldAgainstWhatIsClaimed() {
-        Recording<?> three = new Recordings.Count(Optional.of(3));
+        Recording<?> three = new PieceCount(Optional.of(3));
         assertThat(judge(three, "count=3").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(three, "count=2").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(three, "count=2.5")).isEqualTo("count value.whole");
         assertThat(refused(three, "count=-1")).isEqualTo("count value.whole");
-        assertThat(judge(new Recordings.Count(Optional.empty()), "count=3").because().get(0).code()).isEqualTo("count.only");
+        assertThat(judge(new PieceCount(Optional.empty()), "count=3").because().get(0).code()).isEqualTo("count.only");
     }
 
     @Test
     void aNoteMustSaySomething() {
-        assertThat(refused(new Recordings.Note(PlateFigure.YEAR), "text= ")).isEqualTo("text note.missing");
-        assertThat(judge(new Recordings.Note(PlateFigure.YEAR), "text=4711").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(refused(new PlateNote(PlateFigure.YEAR), "text= ")).isEqualTo("text note.missing");
+        assertThat(judge(new PlateNote(PlateFigure.YEAR), "text=4711").outcome()).isEqualTo(Outcome.PROVEN);
     }
 
     @Test
     void aFeedWithoutAPlateIsMeasuredAndNotJudged() {
-        Recording<?> feed = new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST);
+        Recording<?> feed = new FeedRate(Axis.Per.MIN, Optional.empty(), FeedRate.Rate.SLOWEST);
         assertThat(judge(feed, "distance=100|seconds=60").because().get(0).code()).isEqualTo("feed.measured");
         assertThat(feed.isTimed()).isTrue();
-        Recording<?> perTurn = new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")),
-                MotionRecordings.Feed.Rate.OF_PLATE);
+        Recording<?> perTurn = new FeedRate(Axis.Per.REV, Optional.of(new BigDecimal("0.2")),
+                FeedRate.Rate.OF_PLATE);
         assertThat(judge(perTurn, "distance=20.0|turns=100").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(perTurn, "distance=28.0|turns=100").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(refused(perTurn, "distance=20|turns=0")).isEqualTo("turns number.not-positive");
@@ -155,7 +165,7 @@ class RecordingsTest {
     @ParameterizedTest
     @CsvSource({"760, PROVEN, travel.enough", "753, UNDECIDED, travel.close", "750, FAILED, travel.short"})
     void aTravelIsHeldAgainstItsClaim(String measured, Outcome outcome, String code) {
-        StepJudgement judged = judge(new MotionRecordings.Travel(Optional.of(TypedLength.parse("760", LengthUnit.MM))),
+        StepJudgement judged = judge(new AxisTravel(Optional.of(TypedLength.parse("760", LengthUnit.MM))),
                 "value=" + measured + " mm");
         assertThat(judged.outcome()).isEqualTo(outcome);
         assertThat(judged.because().get(0).code()).isEqualTo(code);
@@ -164,18 +174,18 @@ class RecordingsTest {
     @Test
     void backlashOnAReadoutAxisSaysWhatTheReadoutDoesNotSee() {
         String text = "minus=0.10 0.10 0.11|middle=0.12 0.12 0.12|plus=0.10 0.11 0.10";
-        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", true, false), text).because()).extracting(r -> r.code())
+        assertThat(judge(new ScrewBacklash("left", "right", true, false), text).because()).extracting(r -> r.code())
                 .contains("backlash.scale");
-        assertThat(judge(new MotionRecordings.BacklashAlong("left", "right", false, false), text).because()).extracting(r -> r.code())
+        assertThat(judge(new ScrewBacklash("left", "right", false, false), text).because()).extracting(r -> r.code())
                 .doesNotContain("backlash.scale");
-        assertThat(refused(new MotionRecordings.BacklashAlong("left", "right", false, false),
+        assertThat(refused(new ScrewBacklash("left", "right", false, false),
                 "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1"))
                 .isEqualTo("minus backlash.readings");
     }
 
     @Test
     void aThreadIsHeldAgainstItsPitch() {
-        Recording<?> thread = new MotionRecordings.ThreadCut();
+        Recording<?> thread = new ThreadLead();
         assertThat(judge(thread, "pitch=2 mm|length=80.005 mm|turns=40").outcome()).isEqualTo(Outcome.PROVEN);
         assertThat(judge(thread, "pitch=2 mm|length=80.20 mm|turns=40").outcome()).isEqualTo(Outcome.FAILED);
         assertThat(judge(thread, "pitch=12 tpi|length=50.800 mm|turns=24").outcome()).isEqualTo(Outcome.PROVEN);
@@ -184,10 +194,10 @@ class RecordingsTest {
 
     @Test
     void wheelsWithoutAChartAreCountedOnly() {
-        assertThat(judge(new MotionRecordings.Wheels(Optional.empty()), "wheels=20 30 40").outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judge(new ChangeWheelCount(Optional.empty()), "wheels=20 30 40").outcome()).isEqualTo(Outcome.UNDECIDED);
         GearChart chart = GearChart.parse("6 mm", "", "3 mm; 4.5 mm", "", "20-60", LengthUnit.MM);
-        assertThat(judge(new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 40 60").outcome()).isEqualTo(Outcome.FAILED);
-        assertThat(judge(new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(new ChangeWheelCount(Optional.of(chart)), "wheels=20 40 60").outcome()).isEqualTo(Outcome.FAILED);
+        assertThat(judge(new ChangeWheelCount(Optional.of(chart)), "wheels=20 30 40 60").outcome()).isEqualTo(Outcome.PROVEN);
     }
 
     private static Reason said(String figure, String unit) {
@@ -196,7 +206,7 @@ class RecordingsTest {
 
     @Test
     void aTableThatFollowsTurnsFasterTowardsItsCentre() {
-        Recording<?> centre = new GrinderRecordings.ToCentre();
+        Recording<?> centre = new SpeedToCentre();
         assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80").because().get(0).arguments())
                 .startsWith(said("75.4", "m/min"), said("75.4", "m/min"));
         assertThat(judge(centre, "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=40").outcome()).isEqualTo(Outcome.FAILED);
@@ -205,7 +215,7 @@ class RecordingsTest {
 
     @Test
     void throughFeedIsReckonedFromWheelSpeedAndAngle() {
-        Recording<?> through = new GrinderRecordings.ThroughFeed();
+        Recording<?> through = new ThroughFeedRate();
         // π · 300 · 30 · sin 3° = 1 480 mm/min; 1 000 mm in 41.2 s is 1 456: 1.6 % slip.
         assertThat(judge(through, "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2").because().get(0).arguments().subList(0, 2))
                 .extracting(Object::toString).containsExactly("figure.unit[Shown[value=1456, expanded=8], mm/min]", said("1480",

@@ -14,20 +14,32 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.ByHand;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.GrinderRecordings;
-import tallledger.core.evidence.MotionRecordings;
-import tallledger.core.evidence.PlateFigure;
-import tallledger.core.evidence.Recording;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.StepJudgement;
-import tallledger.core.evidence.SupplyCheck;
 import tallledger.core.evidence.Values;
-import tallledger.core.evidence.WatchedCycle;
 import tallledger.core.family.Part;
 import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Payload;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.BearingTemperature;
+import tallledger.core.measuring.ChangeWheelCount;
+import tallledger.core.measuring.FeedRate;
+import tallledger.core.measuring.GrindingWheelMark;
+import tallledger.core.measuring.Inspection;
+import tallledger.core.measuring.MeasurementOverLength;
+import tallledger.core.measuring.PieceCount;
+import tallledger.core.measuring.PlateFigure;
+import tallledger.core.measuring.PlateNote;
+import tallledger.core.measuring.Recording;
+import tallledger.core.measuring.ScrewBacklash;
+import tallledger.core.measuring.SingleMeasurement;
+import tallledger.core.measuring.SpeedToCentre;
+import tallledger.core.measuring.SupplyCheck;
+import tallledger.core.measuring.ThreadLead;
+import tallledger.core.measuring.ThroughFeedRate;
+import tallledger.core.measuring.TripRepeatability;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.GearChart;
 import tallledger.core.reading.TypedLength;
@@ -48,7 +60,7 @@ class RecordsByHandTest {
         lines.add(what + ": " + recording.code() + (recording.decides() ? ", figures decide" : ", by eye")
                 + (recording.isTimed() ? ", timed" : "") + recording.limit(Rules.shipped()).map(l -> ", limit " + written(l)).orElse("")
                 + ", fields " + recording.fields().stream()
-                        .map(f -> f.name() + " " + f.entry() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'"
+                        .map(f -> f.name() + " " + f.input() + " " + f.unit() + " '" + recording.start(f, Rules.shipped()) + "'"
                                 + (f.must() ? "" : " may") + f.choices())
                         .toList());
         for (String text : typed) {
@@ -112,66 +124,67 @@ class RecordsByHandTest {
 
     @Test
     void everyRecordComesToWhatTheListSays() {
-        record("look", new Recordings.Look(), "");
-        record("note", new Recordings.Note(PlateFigure.YEAR), "text=4711", "text= ", "text=4711|year=1978", "text=|year=1978",
+        record("look", new Inspection(), "");
+        record("note", new PlateNote(PlateFigure.YEAR), "text=4711", "text= ", "text=4711|year=1978", "text=|year=1978",
                 "text=4711|year=78", "text=4711|year=1978 or 1979");
-        record("note of a motor", new Recordings.Note(PlateFigure.POWER), "text=230 V", "text=|power=5 hp", "text=x|power=four");
-        record("count", new Recordings.Count(Optional.of(3)), "count=3", "count=2", "count=4", "count=2.5", "count=", "count=-1");
-        record("count unclaimed", new Recordings.Count(Optional.empty()), "count=3");
-        record("play", new Recordings.Measure(Rule.PLAY, Rule.INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030",
+        record("note of a motor", new PlateNote(PlateFigure.POWER), "text=230 V", "text=|power=5 hp", "text=x|power=four");
+        record("count", new PieceCount(Optional.of(3)), "count=3", "count=2", "count=4", "count=2.5", "count=", "count=-1");
+        record("count unclaimed", new PieceCount(Optional.empty()), "count=3");
+        record("play", new SingleMeasurement(Rule.PLAY, Rule.INDICATOR, true), "value=0.005", "value=0.010", "value=0.020", "value=0.030",
                 "value=0.060", "value=0.080", "value=0.090", "value=0.02", "value=0.1", "value=-0.01", "value=x", "in:value=.001",
                 "in:value=.0005");
-        record("nose", new Recordings.Measure(Rule.LATHE_NOSE, Rule.INDICATOR, true), "value=0.009", "value=0.012", "value=0.039",
+        record("nose", new SingleMeasurement(Rule.LATHE_NOSE, Rule.INDICATOR, true), "value=0.009", "value=0.012", "value=0.039",
                 "value=0.05");
-        record("parallel", new Recordings.Scaled(Rule.PARALLEL_300, BigDecimal.valueOf(300)), "value=0.010|over=300",
+        record("parallel", new MeasurementOverLength(Rule.PARALLEL_300, BigDecimal.valueOf(300)), "value=0.010|over=300",
                 "value=0.010|over=150", "value=0.002|over=600", "value=0.05|over=100", "value=0.01|over=0", "value=0.01|over=",
                 "value=-0.01|over=300");
-        record("rise", new Recordings.Rise(Rule.BEARING_RISE), "cold=18.5|hot=30", "cold=18.5|hot=45", "cold=18.5|hot=60", "cold=20|hot=19",
+        record("rise", new BearingTemperature(Rule.BEARING_RISE), "cold=18.5|hot=30", "cold=18.5|hot=45", "cold=18.5|hot=60",
+                "cold=20|hot=19",
                 "cold=20|hot=90", "cold=20|hot=", "minutes=0 20;10 32;20 38;30 41", "minutes=0 20;10 32;20 38", "minutes=0 20;15 24;30 38",
                 "minutes=0 20;20 60;40 70|ambient=18", "minutes=0 20;x", "minutes=0 20;10 20|cold=3");
-        record("feed", new MotionRecordings.Feed(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), MotionRecordings.Feed.Rate.SLOWEST),
+        record("feed", new FeedRate(Axis.Per.REV, Optional.of(new BigDecimal("0.2")), FeedRate.Rate.SLOWEST),
                 "distance=10.0|turns=50", "distance=11.5|turns=50", "distance=5 mm|turns=50", "distance=10|turns=0", "distance=|turns=3",
                 "in:distance=.400|turns=50");
-        record("feed by the minute", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("100")),
-                MotionRecordings.Feed.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6",
+        record("feed by the minute", new FeedRate(Axis.Per.MIN, Optional.of(new BigDecimal("100")),
+                FeedRate.Rate.FASTEST), "distance=100|seconds=60", "distance=100|seconds=66", "distance=10|seconds=6",
                 "distance=100|seconds=50", "distance=5|seconds=0.6");
-        record("rapid", new MotionRecordings.Feed(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), MotionRecordings.Feed.Rate.RAPID),
+        record("rapid", new FeedRate(Axis.Per.MIN, Optional.of(new BigDecimal("3000")), FeedRate.Rate.RAPID),
                 "distance=400|seconds=8.0", "distance=400|seconds=9", "distance=400|seconds=12", "distance=400|seconds=6");
-        record("feed unpromised", new MotionRecordings.Feed(Axis.Per.MIN, Optional.empty(), MotionRecordings.Feed.Rate.SLOWEST),
+        record("feed unpromised", new FeedRate(Axis.Per.MIN, Optional.empty(), FeedRate.Rate.SLOWEST),
                 "distance=100|seconds=60");
-        record("travel", new MotionRecordings.Travel(Optional.of(TypedLength.parse("400", LengthUnit.MM))), "value=402", "value=400",
+        record("travel", new AxisTravel(Optional.of(TypedLength.parse("400", LengthUnit.MM))), "value=402", "value=400",
                 "value=399.5", "value=398", "value=400.5", "value=400.50", "in:value=16");
-        record("travel unclaimed", new MotionRecordings.Travel(Optional.empty()), "value=402", "value=0", "value=-3");
-        record("five trips", new MotionRecordings.FiveTrips(), "stops=0.00 0.02 0.01 0.01 0.02", "stops=0.00 0.02 0.09 0.01 0.02",
+        record("travel unclaimed", new AxisTravel(Optional.empty()), "value=402", "value=0", "value=-3");
+        record("five trips", new TripRepeatability(), "stops=0.00 0.02 0.01 0.01 0.02", "stops=0.00 0.02 0.09 0.01 0.02",
                 "stops=0.00 0.05 0.00 0.05 0.02", "stops=0 0.1 0 0", "stops=0.000 0.020 0.010 0.010 0.020");
-        record("backlash", new MotionRecordings.BacklashAlong("left", "right", false, false),
+        record("backlash", new ScrewBacklash("left", "right", false, false),
                 "minus=0.10 0.12 0.14|middle=0.10 0.12 0.14|plus=0.10 0.12 0.14",
                 "minus=0.10 0.10 0.10|middle=0.24 0.26 0.25|plus=0.12 0.11 0.13",
                 "minus=0.20 0.20 0.20|middle=0.21 0.21 0.21|plus=0.20 0.20 0.20",
                 "minus=0.16 0.16 0.16|middle=0.44 0.46 0.45|plus=0.16 0.16 0.16", "minus=0.1 0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1",
                 "minus=0.14 0.14 0.14|middle=0.30 0.30 0.30|plus=0.31 0.31 0.31",
                 "minus=0.1 0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1", "minus=0.1 0.1 -0.1|middle=0.1 0.1 0.1|plus=0.1 0.1 0.1");
-        record("backlash behind a readout", new MotionRecordings.BacklashAlong("left", "right", true, false),
+        record("backlash behind a readout", new ScrewBacklash("left", "right", true, false),
                 "minus=0.10 0.10 0.10|middle=0.10 0.10 0.10|plus=0.10 0.10 0.10");
         GearChart chart = GearChart.parse("6 mm", "1", "1 mm; 2 mm; 3 mm", "", "20-127", LengthUnit.MM);
-        record("wheels", new MotionRecordings.Wheels(Optional.of(chart)), "wheels=20 30 40 60", "wheels=20 40 60", "wheels=20 30 40 60 127",
+        record("wheels", new ChangeWheelCount(Optional.of(chart)), "wheels=20 30 40 60", "wheels=20 40 60", "wheels=20 30 40 60 127",
                 "wheels=20", "wheels=twenty");
-        record("wheels unread", new MotionRecordings.Wheels(Optional.empty()), "wheels=20 30 40");
-        record("thread", new MotionRecordings.ThreadCut(), "pitch=2 mm|length=80.005 mm|turns=40", "pitch=2 mm|length=80.05 mm|turns=40",
+        record("wheels unread", new ChangeWheelCount(Optional.empty()), "wheels=20 30 40");
+        record("thread", new ThreadLead(), "pitch=2 mm|length=80.005 mm|turns=40", "pitch=2 mm|length=80.05 mm|turns=40",
                 "pitch=2 mm|length=80.2 mm|turns=40", "pitch=2 mm|length=80|turns=0", "pitch=2 mm|length=80.02 mm|turns=40");
-        record("to centre", new GrinderRecordings.ToCentre(), "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80",
+        record("to centre", new SpeedToCentre(), "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=80",
                 "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=73",
                 "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=71",
                 "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=87",
                 "outerRadius=300|outerSpeed=40|innerRadius=150|innerSpeed=89",
                 "outerRadius=150|outerSpeed=40|innerRadius=300|innerSpeed=40", "outerRadius=300|outerSpeed=40|innerRadius=0|innerSpeed=40",
                 "outerRadius=300|outerSpeed=0|innerRadius=150|innerSpeed=40");
-        record("through-feed", new GrinderRecordings.ThroughFeed(), "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2",
+        record("through-feed", new ThroughFeedRate(), "diameter=300|speed=30|angle=3|distance=1000|seconds=41.2",
                 "diameter=300|speed=30|angle=3|distance=1000|seconds=43.4", "diameter=300|speed=30|angle=3|distance=1000|seconds=43.8",
                 "diameter=300|speed=30|angle=3|distance=1000|seconds=39.8", "diameter=300|speed=30|angle=3|distance=1000|seconds=39.5",
                 "diameter=300|speed=30|angle=30|distance=1000|seconds=41", "diameter=300|speed=30|angle=10|distance=1000|seconds=12.4",
                 "diameter=0|speed=30|angle=3|distance=1000|seconds=41");
-        record("wheel mark", new GrinderRecordings.WheelMark(), "across=300|markedMs=35", "across=300|markedRpm=2200",
+        record("wheel mark", new GrindingWheelMark(), "across=300|markedMs=35", "across=300|markedRpm=2200",
                 "across=300|markedMs=35|markedRpm=2200", "across=300", "across=|markedMs=35", "across=300|markedMs=300",
                 "across=300|markedMs=x");
         record("supply", new SupplyCheck(SupplyPlate.parse("400", "50", 3, "4", "8.6", true)),

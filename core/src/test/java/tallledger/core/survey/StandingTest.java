@@ -11,13 +11,13 @@ import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.evidence.SpindleCheck;
 import tallledger.core.family.Family;
 import tallledger.core.family.Part;
 import tallledger.core.family.Phase;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.SpindleCheck;
 import tallledger.core.motion.AxisId;
 import tallledger.core.rules.Rules;
 

@@ -18,7 +18,6 @@ import tallledger.core.drive.MotorRating;
 import tallledger.core.drive.Span;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.Step;
@@ -30,6 +29,7 @@ import tallledger.core.machine.Claim.Attribute;
 import tallledger.core.machine.Claim.Source;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.Inspection;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.ThreadPlate;
 import tallledger.core.reading.Power;
@@ -140,7 +140,7 @@ class ClaimsTest {
                 .containsExactly(Standing.CONTRADICTED, Standing.SHORT);
         assertThat(only().because().arguments()).as("of all: good, bad, open")
                 .containsExactly(running.size() + 4, 3L, 1L, running.size() + 0L);
-        Step look = running.stream().filter(s -> s.recording() instanceof Recordings.Look).findFirst().orElseThrow();
+        Step look = running.stream().filter(s -> s.recording() instanceof Inspection).findFirst().orElseThrow();
         book.step(look.id().written(), true);
         assertThat(only().because().arguments()).containsExactly(running.size() + 4, 3L, 2L, running.size() - 1L);
         assertThat(only().test()).map(Task::key).contains(running.stream().filter(s -> s != look).findFirst().orElseThrow().id().written());

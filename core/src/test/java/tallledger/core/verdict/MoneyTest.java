@@ -17,12 +17,12 @@ import tallledger.core.blame.Check;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.By;
+import tallledger.core.measuring.Inspection;
 import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
@@ -67,7 +67,7 @@ class MoneyTest {
     @Test
     void theTestedTellsAboutTheUntested() {
         List<Step> looks = survey().steps().steps().stream()
-                .filter(s -> s.recording() instanceof Recordings.Look && s.ifBad() == Severity.SOON).limit(20).toList();
+                .filter(s -> s.recording() instanceof Inspection && s.ifBad() == Severity.SOON).limit(20).toList();
         assertThat(looks).hasSizeGreaterThanOrEqualTo(12);
         for (int i = 0; i < looks.size(); i++) {
             book.step(looks.get(i).id().written(), i < 5);
@@ -130,7 +130,7 @@ class MoneyTest {
             other.write(SurveyEntries.priced(By.of(other.now(), SurveyBook.ME), Stakes.typed(String.valueOf(asking), "", "£", from.name(),
                     "1500 kg", "", "", LengthUnit.MM)));
             for (Step step : other.ledger().steps()) {
-                if (step.recording() instanceof Recordings.Look && random.nextInt(3) == 0) {
+                if (step.recording() instanceof Inspection && random.nextInt(3) == 0) {
                     other.step(step.id().written(), random.nextInt(5) == 0);
                 }
             }
@@ -241,7 +241,7 @@ class MoneyTest {
     void whatIsPaidAlreadyIsNotUnknown() {
         double before = money().unknown();
         Step bed = survey().steps().inScope().stream().filter(s -> s.system().name().equals("bed")
-                && s.recording() instanceof Recordings.Look)
+                && s.recording() instanceof Inspection)
                 .findFirst().orElseThrow();
         book.step(bed.id().written(), true);
         Money found = money();
@@ -253,7 +253,7 @@ class MoneyTest {
     @Test
     void aRepairIsChosen() {
         Step bed = survey().steps().inScope().stream().filter(s -> s.system().name().equals("bed")
-                && s.recording() instanceof Recordings.Look)
+                && s.recording() instanceof Inspection)
                 .findFirst().orElseThrow();
         int entry = book.step(bed.id().written(), true).sequence();
         House house = House.shipped(List.of(), List.of(repair("bed", "", "shim", 100), repair("bed", "", "regrind", 3000)));
@@ -370,7 +370,7 @@ class MoneyTest {
         assertThat(Glance.of(blank, money()).use()).extracting(r -> r.code()).containsExactly("glance.little");
         List<String> done = new ArrayList<>();
         for (Step step : blank.steps().steps()) {
-            if (step.recording() instanceof Recordings.Look) {
+            if (step.recording() instanceof Inspection) {
                 book.step(step.id().written(), false);
                 done.add(step.id().written());
             }
@@ -378,7 +378,7 @@ class MoneyTest {
         assertThat(done).isNotEmpty();
         Glance looked = Glance.of(survey(), money());
         assertThat(looked.use()).extracting(r -> r.code()).containsExactly(money().known() >= 0.5 ? "glance.nothing" : "glance.little");
-        Step stops = blank.steps().steps().stream().filter(s -> s.recording() instanceof Recordings.Look && s.ifBad() == Severity.STOP_USE)
+        Step stops = blank.steps().steps().stream().filter(s -> s.recording() instanceof Inspection && s.ifBad() == Severity.STOP_USE)
                 .findFirst().orElseThrow();
         book.step(stops.id().written(), true);
         assertThat(Glance.of(survey(), money()).use().get(0).code()).isEqualTo("glance.stop");

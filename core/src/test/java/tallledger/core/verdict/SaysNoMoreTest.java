@@ -22,7 +22,6 @@ import tallledger.core.SurveyBook;
 import tallledger.core.blame.Blame;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
-import tallledger.core.evidence.Recordings;
 import tallledger.core.family.Family;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
@@ -33,6 +32,8 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.ClaimText;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.Inspection;
+import tallledger.core.measuring.SingleMeasurement;
 import tallledger.core.motion.AxisId;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
@@ -109,8 +110,8 @@ class SaysNoMoreTest {
     private static Kind kind(MachineDescription machine) {
         SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 10);
         Survey blank = book.survey();
-        List<Step> looks = blank.steps().inScope().stream().filter(s -> s.recording() instanceof Recordings.Look).toList();
-        List<Step> measures = blank.steps().inScope().stream().filter(s -> s.recording() instanceof Recordings.Measure).toList();
+        List<Step> looks = blank.steps().inScope().stream().filter(s -> s.recording() instanceof Inspection).toList();
+        List<Step> measures = blank.steps().inScope().stream().filter(s -> s.recording() instanceof SingleMeasurement).toList();
         assertThat(looks).isNotEmpty();
         Map<Object, Step> byName = new HashMap<>();
         blank.steps().inScope().forEach(s -> byName.put(s.name(), s));
@@ -178,7 +179,7 @@ class SaysNoMoreTest {
     /** @param bad one in so many is not as it should be */
     private static Optional<Draft> draft(Kind kind, Step step, Random random, Instant at, int bad) {
         By by = By.of(at.plusSeconds(10), SurveyBook.ME);
-        Map<String, String> typed = step.recording() instanceof Recordings.Measure
+        Map<String, String> typed = step.recording() instanceof SingleMeasurement
                 ? Map.of("value", BigDecimal.valueOf(Math.pow(10, -3 + 2.5 * random.nextDouble())).setScale(3, RoundingMode.HALF_UP)
                         .toPlainString())
                 : Map.of();
@@ -412,7 +413,7 @@ class SaysNoMoreTest {
                 // Good without a grade is what somebody looked at; a figure is good by its limit or not at all.
                 case "statement.good" -> ((List<?>) a.get(0)).stream()
                         .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN") && judged(of(n), "grade").equals("null")
-                                && named(n).orElseThrow().recording() instanceof Recordings.Look);
+                                && named(n).orElseThrow().recording() instanceof Inspection);
                 case "statement.grade" -> ((List<?>) a.get(1)).stream()
                         .allMatch(n -> of(n) != null && outcome(of(n)).equals("PROVEN")
                                 && judged(of(n), "grade").equals(a.get(0).toString()));

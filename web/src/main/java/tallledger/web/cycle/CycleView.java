@@ -8,7 +8,7 @@ import java.util.Optional;
 import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.evidence.Values;
-import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.survey.StepResult;

@@ -11,7 +11,7 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.web.movement.AxisView;
 import tallledger.web.record.Survey;
 import tallledger.web.runsheet.Picture;
-import tallledger.web.runsheet.StepMargin;
+import tallledger.web.runsheet.RecordingPictures;
 import tallledger.web.speeds.LatticePlot;
 import tallledger.web.speeds.LatticeView;
 import tallledger.web.speeds.RayChartView;
@@ -54,7 +54,7 @@ public class Drawings {
     /** Results that are drawn: rounds, straightness, cycles' time lines and the like. */
     public List<Picture> results(Survey survey) {
         return survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
-                .flatMap(r -> StepMargin.picture(r, survey.rules(), words).stream()).toList();
+                .flatMap(r -> RecordingPictures.of(r, survey.rules(), words).stream()).toList();
     }
 
     /** A name typed by a person goes into no path as it is. */

@@ -21,7 +21,7 @@ import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Survey;
 import tallledger.core.unit.LengthUnit;
-import tallledger.web.runsheet.StepMargin;
+import tallledger.web.runsheet.RecordingViews;
 import tallledger.web.words.Words;
 
 /** What each kind of entry says, in words. */
@@ -116,7 +116,7 @@ record EntryWords(Words words, Survey survey) implements Event.Listener<String> 
         }
         LengthUnit unit = event.basis().map(Basis::unit).orElse(survey.machine().identity().unit());
         survey.steps().step(event.step())
-                .ifPresentOrElse(step -> parts.addAll(StepMargin.line(step.recording(), event.typed(), unit, survey.rules(), words)),
+                .ifPresentOrElse(step -> parts.addAll(RecordingViews.line(step.recording(), event.typed(), unit, survey.rules(), words)),
                         () -> event.typed().values().stream().sorted().forEach(parts::add));
         parts.add(event.remark());
         return joined(parts);

@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import tallledger.core.drive.Route;
-import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Step;
 import tallledger.core.instrument.Instrument;
 import tallledger.core.instrument.InstrumentKind;
@@ -43,7 +43,7 @@ public class Instruments {
         if (task.route().isPresent()) {
             return Set.of(SPEED);
         }
-        return task.step().map(step -> step.recording().fields().stream().filter(f -> kind(step, f).isPresent()).map(Recording.Field::name)
+        return task.step().map(step -> step.recording().fields().stream().filter(f -> kind(step, f).isPresent()).map(RecordField::name)
                 .filter(name -> with(survey, task, name).isPresent()).collect(Collectors.toSet())).orElse(Set.of());
     }
 
@@ -79,8 +79,8 @@ public class Instruments {
     }
 
     /** By what is read with, and the unit; what is chosen or written in words no instrument fills. */
-    private static Optional<InstrumentKind> kind(Step step, Recording.Field field) {
-        return switch (field.entry()) {
+    private static Optional<InstrumentKind> kind(Step step, RecordField field) {
+        return switch (field.input()) {
             case CHOICE, TEXT, LOG -> Optional.empty();
             case LENGTH, NUMBER, SERIES, LONG_TEXT -> switch (field.unit()) {
                 case VOLTS -> Optional.of(InstrumentKind.VOLTMETER);

@@ -6,9 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import tallledger.core.evidence.MotionRecordings;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
+import tallledger.core.measuring.AxisTravel;
+import tallledger.core.measuring.ScrewBacklash;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Backlash;
 import tallledger.core.motion.FeedReading;
@@ -78,14 +79,14 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     public static AxisView of(StepLedger ledger, Axis axis, LengthUnit unit, Words words) {
         List<Step> steps = ledger.steps().stream().filter(s -> s.axis().filter(axis.id()::equals).isPresent()).toList();
         double claim = axis.travel().isBlank() ? 0 : TypedLength.parse(axis.travel(), unit).mm().doubleValue();
-        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(MotionRecordings.Travelled.class))
+        double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(AxisTravel.TravelReading.class))
                 .map(l -> l.length().mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
         List<Way> ways = ways(ledger, axis, unit, steps, words);
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))
                 .toList();
-        Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(MotionRecordings.Lost.class))
-                .map(MotionRecordings.Lost::backlash);
+        Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(ScrewBacklash.LostMotion.class))
+                .map(ScrewBacklash.LostMotion::backlash);
         return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest,
                 travel(ledger, steps, words), ways, rest,
                 backlash.map(b -> bars(b, unit, words)).orElse(List.of()),

@@ -8,13 +8,6 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import tallledger.core.evidence.AlongTakings;
-import tallledger.core.evidence.AxisTakings;
-import tallledger.core.evidence.ChartWay;
-import tallledger.core.evidence.DifferenceTakings;
-import tallledger.core.evidence.Finish;
-import tallledger.core.evidence.RoundTakings;
-import tallledger.core.evidence.SeriesTakings;
 import tallledger.core.finish.Spacings;
 import tallledger.core.finish.Trace;
 import tallledger.core.geometry.AxisTest;
@@ -23,6 +16,15 @@ import tallledger.core.geometry.FlatFace;
 import tallledger.core.geometry.HotRun;
 import tallledger.core.geometry.Straightness;
 import tallledger.core.geometry.TwoRounds;
+import tallledger.core.measuring.AxisPositioning;
+import tallledger.core.measuring.CircularPath;
+import tallledger.core.measuring.FlatnessByGrid;
+import tallledger.core.measuring.HeightsAlong;
+import tallledger.core.measuring.ReadingSeries;
+import tallledger.core.measuring.ScaleByGaugeLengths;
+import tallledger.core.measuring.SurfaceFinish;
+import tallledger.core.measuring.TwistByLevels;
+import tallledger.core.measuring.TwoRoundReadings;
 import tallledger.core.unit.LengthUnit;
 import tallledger.web.pictures.PlotView.Sheet;
 
@@ -57,16 +59,20 @@ public final class Plots {
         return mm.apply(new BigDecimal(length).round(new MathContext(3, RoundingMode.HALF_UP)));
     }
 
-    /** Points along a way with the line they are held against: through the ends for a level run, the slope for an indicator's. */
-    public PlotView along(AlongTakings.Along read, ChartWay way) {
+    /** Heights of a level's run, with the line through their ends. */
+    public PlotView level(HeightsAlong read) {
         Straightness run = read.run();
-        boolean ends = way == ChartWay.LEVEL_RUN;
         double first = run.h().get(0);
-        double slope = ends ? (run.h().get(run.h().size() - 1) - first) / run.length() : run.slope();
+        double slope = (run.h().get(run.h().size() - 1) - first) / run.length();
+        return profile(run.x(), run.h(), first - slope * run.x().get(0), slope, false);
+    }
+
+    /** Heights of an indicator's run, with the line of best fit. @param rise whether its slope is what counts */
+    public PlotView indicator(HeightsAlong read, boolean rise) {
+        Straightness run = read.run();
         double mean = run.h().stream().mapToDouble(v -> v).average().orElse(0);
         double middle = run.x().stream().mapToDouble(v -> v).average().orElse(0);
-        double base = ends ? first - slope * run.x().get(0) : mean - slope * middle;
-        return profile(run.x(), run.h(), base, slope, way == ChartWay.INDICATOR_PARALLEL);
+        return profile(run.x(), run.h(), mean - run.slope() * middle, run.slope(), rise);
     }
 
     private PlotView profile(List<Double> x, List<Double> h, double base, double slope, boolean asItLies) {
@@ -95,22 +101,23 @@ public final class Plots {
         return sheet.done("Profile over " + say(length) + ", from " + say(least) + " to " + say(most));
     }
 
-    public PlotView across(AlongTakings.Across read) {
+    public PlotView across(TwistByLevels.LevelReadings read) {
         List<Double> x = IntStream.range(0, read.levels().size()).mapToObj(i -> i * read.spacing()).toList();
         return profile(x, read.levels().stream().map(BigDecimal::doubleValue).toList(), 0, 0, true);
     }
 
     /** Errors over the gauge lengths, with what grows with the length. */
-    public PlotView lengths(DifferenceTakings.Lengths read) {
-        List<DifferenceTakings.Pair> ascending = read.pairs().stream().sorted(java.util.Comparator.comparing(p -> p.length().mm()))
+    public PlotView lengths(ScaleByGaugeLengths.LengthReadings read) {
+        List<ScaleByGaugeLengths.LengthPair> ascending = read.pairs().stream().sorted(java.util.Comparator.comparing(p -> p.length().mm()))
                 .toList();
         List<Double> x = Stream.concat(Stream.of(0.0), ascending.stream().map(p -> p.length().mm().doubleValue())).toList();
-        return profile(x, Stream.concat(Stream.of(0.0), ascending.stream().map(DifferenceTakings.Pair::error)).toList(), 0, read.slope(),
+        return profile(x, Stream.concat(Stream.of(0.0), ascending.stream().map(ScaleByGaugeLengths.LengthPair::error)).toList(), 0,
+                read.slope(),
                 true);
     }
 
     /** Readings in the order taken. */
-    public PlotView row(SeriesTakings.Row read) {
+    public PlotView row(ReadingSeries read) {
         List<Double> x = IntStream.range(0, read.readings().size()).mapToObj(i -> (double) i).toList();
         List<Double> y = read.readings().stream().map(r -> r.mm().doubleValue()).toList();
         double mean = y.stream().mapToDouble(v -> v).average().orElse(0);
@@ -132,7 +139,7 @@ public final class Plots {
     }
 
     /** A face from above, each point by how far it lies from the middle plane of the least zone. */
-    public PlotView face(AlongTakings.Face read) {
+    public PlotView face(FlatnessByGrid.GridHeights read) {
         FlatFace.Plane plane = read.face().least();
         double half = Math.max(read.face().zone() / 2, 1e-9);
         List<Double> xs = read.face().points().stream().map(FlatFace.Point::x).distinct().sorted().toList();
@@ -155,10 +162,17 @@ public final class Plots {
         return sheet.done("Face of " + xs.size() + " by " + ys.size() + " points, least zone " + say(read.face().zone()));
     }
 
-    /** Two eccentricities as arrows from one centre. */
-    public PlotView pair(RoundTakings.Pair read, ChartWay way) {
-        TwoRounds v = read.vectors();
-        boolean turned = way == ChartWay.HALF_TURN;
+    /** The eccentricities near and far, as arrows from one centre. */
+    public PlotView planes(TwoRoundReadings read) {
+        return pair(read.vectors(), false);
+    }
+
+    /** Those of spindle and arbor, the arbor turned half. */
+    public PlotView halfTurn(TwoRoundReadings read) {
+        return pair(read.vectors(), true);
+    }
+
+    private PlotView pair(TwoRounds v, boolean turned) {
         TwoRounds.Vector first = turned ? v.spindle() : v.first();
         TwoRounds.Vector second = turned ? v.arbor() : v.second();
         double most = Math.max(Math.max(first.size(), second.size()), 1e-6);
@@ -181,7 +195,7 @@ public final class Plots {
     }
 
     /** Means from either side over the targets, each with twice its standard deviation. */
-    public PlotView axis(AxisTakings.Tested read) {
+    public PlotView axis(AxisPositioning.AxisReadings read) {
         AxisTest test = read.test();
         double least = 0;
         double most = 1e-6;
@@ -216,7 +230,7 @@ public final class Plots {
     }
 
     /** Both ways of a circle about its centre, much enlarged. */
-    public PlotView circle(AxisTakings.Driven read) {
+    public PlotView circle(CircularPath.CircleReadings read) {
         CircleTest test = read.test().centred();
         double most = Math.max(1e-9, Math.max(extreme(test.counterClockwise()), extreme(test.clockwise())));
         Sheet sheet = new Sheet(320, 320);
@@ -232,7 +246,7 @@ public final class Plots {
     }
 
     /** Profile with its waviness, roughness with its sampling lengths, and which spacings stand in it. */
-    public PlotView trace(Finish.Traced traced) {
+    public PlotView trace(SurfaceFinish.Traced traced) {
         Trace.Roughness r = traced.roughness();
         int n = r.roughness().length;
         int step = Math.max(1, n / 700);

@@ -24,7 +24,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.FieldUnit;
-import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
@@ -183,7 +183,7 @@ public class SheetPage {
     }
 
     /** What the test cut says of a field of a step measured on it, in the unit of the machine. */
-    private static Optional<String> of(CutMade cut, Recording.Field field, LengthUnit machine) {
+    private static Optional<String> of(CutMade cut, RecordField field, LengthUnit machine) {
         return switch (field.name()) {
             case "feed" -> Optional.of(typed(cut.feed().mm(), FieldUnit.LENGTH, machine));
             case "past" -> Optional.of(typed(cut.past(), FieldUnit.SURFACE, machine));
@@ -218,7 +218,7 @@ public class SheetPage {
         model.addAttribute("done", done.flatMap(d -> survey.folded().runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));
         Optional<StepResult> result = done.flatMap(d -> survey.steps().all().stream().filter(r -> r.entry() == d).findFirst());
         model.addAttribute("doneStep", result.orElse(null));
-        model.addAttribute("donePicture", result.flatMap(r -> StepMargin.picture(r, survey.rules(), words)).orElse(null));
+        model.addAttribute("donePicture", result.flatMap(r -> RecordingPictures.of(r, survey.rules(), words)).orElse(null));
     }
 
     /** The instrument in the surveyor's hand: the one used last. */

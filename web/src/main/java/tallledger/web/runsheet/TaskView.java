@@ -7,11 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.GradedLimit;
+import tallledger.core.measuring.Recording;
 import tallledger.core.price.Stakes;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
@@ -48,7 +49,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
      * @param decides whether the numbers decide
      * @param timed   whether a stopwatch helps
      */
-    public record Form(List<Recording.Field> fields, boolean decides, boolean timed) {
+    public record Form(List<RecordField> fields, boolean decides, boolean timed) {
     }
 
     /**
@@ -79,9 +80,9 @@ public record TaskView(String key, Phase phase, String name, String task, String
         Recording<?> recording = step.recording();
         List<Ask> asked = ledger.asked(step).stream()
                 .map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
-        StepMargin.Beside beside = recording.tell(new StepMargin(typed, survey.machine().unit(), survey.rules(), words));
+        RecordingView beside = recording.accept(new RecordingViews(typed, survey.machine().unit(), survey.rules(), words));
         Past past = new Past(ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
-                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> StepMargin.picture(r, survey.rules(), words)));
+                Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> RecordingPictures.of(r, survey.rules(), words)));
         return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say(step.says("do")),
                 words.say(step.says("look")), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),

@@ -17,8 +17,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.evidence.FieldUnit;
-import tallledger.core.evidence.Finish;
 import tallledger.core.finish.TraceFile;
+import tallledger.core.measuring.SurfaceFinish;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
@@ -92,9 +92,9 @@ class TraceController {
     }
 
     private ResponseEntity<byte[]> file(long id, int entry, String ending, MediaType type,
-            BiFunction<Finish.Traced, StepResult, byte[]> written) {
+            BiFunction<SurfaceFinish.Traced, StepResult, byte[]> written) {
         Optional<StepResult> result = shelves.survey(id).steps().all().stream().filter(r -> r.entry() == entry).findFirst();
-        return result.flatMap(r -> r.as(Finish.Read.class)).flatMap(Finish.Read::trace)
+        return result.flatMap(r -> r.as(SurfaceFinish.Read.class)).flatMap(SurfaceFinish.Read::trace)
                 .map(trace -> ResponseEntity.ok().contentType(type)
                         .header("Content-Disposition", ContentDisposition.attachment().filename("trace-" + id + "-" + entry + ending)
                                 .build().toString())

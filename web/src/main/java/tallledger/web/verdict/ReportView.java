@@ -14,12 +14,12 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.drive.Route;
-import tallledger.core.evidence.SpeedRead;
 import tallledger.core.family.Caution;
 import tallledger.core.family.Phase;
 import tallledger.core.gauge.Limit;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
+import tallledger.core.measuring.SpeedRead;
 import tallledger.core.reason.Reason;
 import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Films;
@@ -35,7 +35,7 @@ import tallledger.web.movement.AxisView;
 import tallledger.web.pictures.QrCode;
 import tallledger.web.record.Survey;
 import tallledger.web.runsheet.Picture;
-import tallledger.web.runsheet.StepMargin;
+import tallledger.web.runsheet.RecordingViews;
 import tallledger.web.speeds.LatticeView;
 import tallledger.web.speeds.RayChartView;
 import tallledger.web.words.Figures;
@@ -196,7 +196,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
     }
 
     private static StepLine step(Survey survey, StepResult r, Words words, Marks marks) {
-        List<String> typed = StepMargin.line(r.step().recording(), r.values().typed(), r.values().unit(), survey.rules(), words);
+        List<String> typed = RecordingViews.line(r.step().recording(), r.values().typed(), r.values().unit(), survey.rules(), words);
         return new StepLine(r.step().name(), typed, r.judgement().because(), marks.of(r.outcome()), r.remark(), r.entry());
     }
 

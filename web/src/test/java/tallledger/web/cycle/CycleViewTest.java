@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tallledger.core.evidence.Values;
-import tallledger.core.evidence.WatchedCycle;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.rules.Rules;
 import tallledger.core.unit.LengthUnit;
 import tallledger.web.App;

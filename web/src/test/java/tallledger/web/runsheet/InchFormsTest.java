@@ -13,13 +13,14 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import tallledger.core.evidence.AskBack;
-import tallledger.core.evidence.Recording;
+import tallledger.core.evidence.InputKind;
+import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.ledger.By;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.AskBack;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.Scope;
@@ -64,7 +65,7 @@ class InchFormsTest {
         List<String> metric = new ArrayList<>();
         for (Step step : survey.steps().inScope().stream().filter(s -> s.recording().driveCheck().isEmpty()).toList()) {
             shown(survey, step).forEach(text -> note(step, text, metric));
-            for (Recording.Field field : step.recording().fields()) {
+            for (RecordField field : step.recording().fields()) {
                 for (String typed : TYPED) {
                     refusal(survey.steps(), step, field, typed).ifPresent(text -> note(step, field.name() + " = " + typed + ": " + text,
                             metric));
@@ -87,14 +88,14 @@ class InchFormsTest {
         TaskView view = TaskView.of(survey, step, typed, words);
         Stream<String> fields = view.form().fields().stream().flatMap(f -> Stream.concat(Stream.of(words.say("field." + f.word()) + ", "
                 + f.unit().in(LengthUnit.INCH), typed.get(f.name()),
-                f.entry() == Recording.Entry.SERIES
-                        || f.entry() == Recording.Entry.LONG_TEXT ? words.say("hint." + f.name()) : ""),
+                f.input() == InputKind.SERIES
+                        || f.input() == InputKind.LONG_TEXT ? words.say("hint." + f.name()) : ""),
                 f.choices().stream().map(words::of)));
         return Stream.concat(fields, Stream.concat(Stream.of(view.name(), view.task(), view.look(), view.margin().limit(),
                 view.margin().promised(), view.margin().worth()), view.asked().stream().map(TaskView.Ask::text))).toList();
     }
 
-    private Optional<String> refusal(StepLedger ledger, Step step, Recording.Field field, String typed) {
+    private Optional<String> refusal(StepLedger ledger, Step step, RecordField field, String typed) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), step.recording().start(f, ledger.rules())));
         values.put(field.name(), typed);
