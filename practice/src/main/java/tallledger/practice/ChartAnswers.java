@@ -28,6 +28,7 @@ import tallledger.core.measuring.SquarenessByTurnedSquare;
 import tallledger.core.measuring.StepResponse;
 import tallledger.core.measuring.StraightnessByIndicator;
 import tallledger.core.measuring.StraightnessByLevel;
+import tallledger.core.measuring.TaperAgainstNominal;
 import tallledger.core.measuring.TaperByCollars;
 import tallledger.core.measuring.TwistByLevels;
 import tallledger.core.rules.Rules;
@@ -172,6 +173,11 @@ final class ChartAnswers implements MethodVisitor<Map<String, String>> {
     @Override
     public Map<String, String> circularPath(CircularPath method) {
         return Map.of("nominal", "100 mm", "counter", circle(1), "clockwise", circle(-1));
+    }
+
+    @Override
+    public Map<String, String> taperAgainstNominal(TaperAgainstNominal method) {
+        return Map.of("large", mm(44.4 + off * 125 / per), "small", "38.150 mm", "apart", "125.00 mm", "nominalTaper", "1:20");
     }
 
     private double hand() {

@@ -12,6 +12,7 @@ import java.util.List;
 import tallledger.core.family.Need.Kind;
 import tallledger.core.measuring.ChartLine;
 import tallledger.core.measuring.StraightnessByIndicator;
+import tallledger.core.measuring.TaperAgainstNominal;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
@@ -57,7 +58,11 @@ final class CylindricalGrinder {
                     step("table-straight", ACCURACY, SOON, 150).needs(Kind.LEVEL_AND_WARM).of("table")
                             .records(ChartLine.per(new StraightnessByIndicator(), Rule.STRAIGHT_1000, 1000)),
                     ChartLines.CYLINDRICAL_CHART, ChartLines.INFEED_CHART,
-                    CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL, ChartLines.CYLINDRICAL_CUT_CHART, GrinderSteps.GROUND_FINISH,
+                    CommonSteps.AXES_ACCURACY, GrinderSteps.GRIND_PARALLEL,
+                    step("ground-taper", Phase.TEST_CUT, SOON, 600).with(Feature.TABLE_SWIVELS).of("table")
+                            .needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
+                            .records(ChartLine.per(new TaperAgainstNominal(), Rule.GROUND_TAPER_100, 100)),
+                    ChartLines.CYLINDRICAL_CUT_CHART, GrinderSteps.GROUND_FINISH,
                     CommonSteps.HOT, CommonSteps.PAPERS, CommonSteps.CLOSE);
 
     private CylindricalGrinder() {

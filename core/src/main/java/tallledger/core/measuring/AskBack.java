@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Figure;
@@ -87,7 +86,7 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
             }
             Reason asTyped = shown(figure.measured().value(), figure, values);
             BigDecimal most = figure.against().orElseThrow().limits().most();
-            return new AskBack(Reason.of(EvidenceReason.ASK_BACK, asTyped, new BigDecimal(figure.timesItsLimit()).round(TWO),
+            return new AskBack(Reason.of(MeasuringReason.ASK_BACK, asTyped, new BigDecimal(figure.timesItsLimit()).round(TWO),
                     shown(most, figure, values)), asTyped, List.copyOf(meanings));
         });
     }
@@ -99,13 +98,13 @@ public record AskBack(Reason asks, Reason asTyped, List<Meaning> meanings) {
         }
         return rise.read(values).ends().filter(e -> e.cold().value().subtract(e.hot().value()).compareTo(BigDecimal.ONE) > 0).map(e -> {
             Reason drop =
-                    InUnit.of(Reason.of(EvidenceReason.ASK_COLDER, Quantity.of(e.cold().value().subtract(e.hot().value()), Unit.KELVIN)),
+                    InUnit.of(Reason.of(MeasuringReason.ASK_COLDER, Quantity.of(e.cold().value().subtract(e.hot().value()), Unit.KELVIN)),
                             values.unit());
             Map<String, String> changed = new HashMap<>(values.typed());
             changed.put("cold", values.text("hot"));
             changed.put("hot", values.text("cold"));
-            return new AskBack(Reason.of(EvidenceReason.ASK_SWAPPED), drop, List.of(new Meaning(
-                    Reason.of(EvidenceReason.ASK_CHANGED_OVER, values.text("hot"), values.text("cold")), changed)));
+            return new AskBack(Reason.of(MeasuringReason.ASK_SWAPPED), drop, List.of(new Meaning(
+                    Reason.of(MeasuringReason.ASK_CHANGED_OVER, values.text("hot"), values.text("cold")), changed)));
         });
     }
 

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -53,7 +52,7 @@ public record AxisPositioning() implements MeasuringMethod<AxisPositioning.AxisR
     }
 
     @Override
-    public <T> T accept(AxisPositioning.AxisReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(AxisPositioning.AxisReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.axisPositioning(this, readings);
     }
 
@@ -79,7 +78,7 @@ public record AxisPositioning() implements MeasuringMethod<AxisPositioning.AxisR
     private static AxisTest.Target target(String row, Values values, List<BigDecimal> steps) {
         String[] parts = row.split("\\s*[:/|]\\s*");
         if (parts.length != 3) {
-            throw Refused.because(EvidenceReason.TARGET_LINE, row);
+            throw Refused.because(MeasuringReason.TARGET_LINE, row);
         }
         return new AxisTest.Target(TypedLength.parse(parts[0], values.unit()).mm().doubleValue(), deviations(parts[1], values, steps),
                 deviations(parts[2], values, steps));
@@ -100,9 +99,9 @@ public record AxisPositioning() implements MeasuringMethod<AxisPositioning.AxisR
         BigDecimal repeatability = ReckonedFigures.decimal(test.repeatability());
         StepJudgement r = LimitJudge.byGrade(repeats(rules), repeatability, gauge.difference(repeatability, read.step));
         List<Reason> because = new ArrayList<>();
-        because.add(Reason.of(EvidenceReason.AXIS_A, a.because()));
-        because.add(Reason.of(EvidenceReason.AXIS_R, r.because()));
-        because.add(Reason.of(EvidenceReason.AXIS_SAYS, ReckonedFigures.micrometres(test.reversal()),
+        because.add(Reason.of(MeasuringReason.AXIS_A, a.because()));
+        because.add(Reason.of(MeasuringReason.AXIS_R, r.because()));
+        because.add(Reason.of(MeasuringReason.AXIS_SAYS, ReckonedFigures.micrometres(test.reversal()),
                 ReckonedFigures.micrometres(test.systematic()),
                 ReckonedFigures.micrometres(test.meanBidirectional()), test.targets().size(), test.runs()));
         because.addAll(GaugeWarmth.temperature(read.length(), read.apart, rules));

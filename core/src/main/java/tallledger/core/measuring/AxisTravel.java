@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -39,7 +38,7 @@ public record AxisTravel(Optional<TypedLength> claimed) implements Recording<Axi
     }
 
     @Override
-    public <T> T accept(TravelReading value, RecordedVisitor<T> visitor) {
+    public <T> T accept(TravelReading value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.axisTravel(this, value);
     }
 
@@ -71,7 +70,7 @@ public record AxisTravel(Optional<TypedLength> claimed) implements Recording<Axi
         return claimed.map(c -> LimitJudge.atLeast(length.mm(), u, c.mm(), c.mm().subtract(allowance(c, rules)), Unit.MILLIMETRES))
                 .orElseGet(() -> {
                     Quantity measured = new Quantity(length.mm(), u.expanded(), Unit.MILLIMETRES);
-                    return StepJudgement.read(Figure.alone(measured), Reason.of(EvidenceReason.TRAVEL_MEASURED, measured));
+                    return StepJudgement.read(Figure.alone(measured), Reason.of(MeasuringReason.TRAVEL_MEASURED, measured));
                 });
     }
 

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -53,7 +52,7 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
     }
 
     @Override
-    public <T> T accept(WarmingRead value, RecordedVisitor<T> visitor) {
+    public <T> T accept(WarmingRead value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.bearingTemperature(this, value);
     }
 
@@ -79,7 +78,7 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
             return new WarmingRead(Optional.of(ends), Optional.empty(), ambient, ends.hot.step().max(ends.cold.step()), values.readWith());
         }
         if (values.has("cold") || values.has("hot")) {
-            throw Refused.because(EvidenceReason.HOT_BOTH).at("minutes");
+            throw Refused.because(MeasuringReason.HOT_BOTH).at("minutes");
         }
         List<HotRun.Reading> readings = new ArrayList<>();
         List<BigDecimal> steps = new ArrayList<>(List.of(BigDecimal.ZERO));
@@ -96,7 +95,7 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
     private static HotRun.Reading reading(String line, List<BigDecimal> steps, LengthUnit machine) {
         String[] two = line.split("\\s*:\\s*|\\s+", 2);
         if (two.length != 2) {
-            throw Refused.because(EvidenceReason.HOT_LINE, line, FieldUnit.TEMPERATURE.in(machine));
+            throw Refused.because(MeasuringReason.HOT_LINE, line, FieldUnit.TEMPERATURE.in(machine));
         }
         TypedNumber celsius = Temperature.parse(two[1], machine);
         steps.add(celsius.step());
@@ -115,7 +114,7 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
         Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.THERMOMETER)).difference(rise, read.step);
         if (rise.doubleValue() < -2 * HotRun.U_OF_READING) {
             // NothingTyped cools while it runs: the two are swapped, or it ran before. Neither says how warm it gets.
-            return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), List.of(Reason.of(EvidenceReason.HOT_COOLED,
+            return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), List.of(Reason.of(MeasuringReason.HOT_COOLED,
                     new Quantity(rise.negate(), u.expanded(), Unit.KELVIN))), Optional.empty());
         }
         return LimitJudge.byGrade(rules.graded(graded), rise, u);
@@ -126,11 +125,11 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
         List<Reason> says = new ArrayList<>();
         says.add(levels(run, start, rules));
         if (run.cooler().isPresent()) {
-            says.add(0, Reason.of(EvidenceReason.HOT_COOLER, decimal(run.cooler().get().minutes())));
+            says.add(0, Reason.of(MeasuringReason.HOT_COOLER, decimal(run.cooler().get().minutes())));
             return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, Optional.empty());
         }
         if (run.atThirty().isEmpty()) {
-            says.add(0, Reason.of(EvidenceReason.HOT_EARLY));
+            says.add(0, Reason.of(MeasuringReason.HOT_EARLY));
             return new StepJudgement(run.bendsUpwards() ? Outcome.FAILED : Outcome.UNDECIDED, Optional.empty(), says,
                     Optional.empty());
         }
@@ -144,21 +143,21 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
     /** Where it levels, or that it is not to be told yet. */
     private static Reason levels(HotRun run, double start, Rules rules) {
         if (run.bendsUpwards()) {
-            return Reason.of(EvidenceReason.HOT_BENDS);
+            return Reason.of(MeasuringReason.HOT_BENDS);
         }
         Optional<HotRun.Level> level = run.level();
         double rise = level.map(l -> l.levels() - start).orElse(0.0);
         boolean flat = level.filter(l -> l.tau().isEmpty()).isPresent();
         if (level.isEmpty() || !flat && level.get().expanded() >= Math.abs(rise) / 2) {
-            return Reason.of(EvidenceReason.HOT_UNTOLD);
+            return Reason.of(MeasuringReason.HOT_UNTOLD);
         }
         HotRun.Level at = level.get();
         Quantity levelled = new Quantity(new BigDecimal(rise).round(FOUR), at.expanded(), Unit.KELVIN);
         if (flat) {
-            return Reason.of(EvidenceReason.HOT_FLAT, levelled);
+            return Reason.of(MeasuringReason.HOT_FLAT, levelled);
         }
         boolean settled = Math.abs(at.toCome()) + at.open() < rules.value(Rule.SETTLED);
-        return Reason.of(settled ? EvidenceReason.HOT_SETTLED : EvidenceReason.HOT_RISING, levelled,
+        return Reason.of(settled ? MeasuringReason.HOT_SETTLED : MeasuringReason.HOT_RISING, levelled,
                 new BigDecimal(at.tau().orElseThrow()).round(FOUR),
                 new Quantity(new BigDecimal(at.toCome()).round(FOUR), at.open(), Unit.KELVIN));
     }

@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -29,7 +28,7 @@ public record ChangeWheelCount(Optional<GearChart> chart) implements Recording<W
     }
 
     @Override
-    public <T> T accept(WheelSet value, RecordedVisitor<T> visitor) {
+    public <T> T accept(WheelSet value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.changeWheelCount(this, value);
     }
 
@@ -46,7 +45,7 @@ public record ChangeWheelCount(Optional<GearChart> chart) implements Recording<W
     @Override
     public StepJudgement judge(WheelSet wheels, Rules rules) {
         if (chart.isEmpty()) {
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.WHEELS_NO_CHART, wheels.teeth().size()));
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.WHEELS_NO_CHART, wheels.teeth().size()));
         }
         ChangeWheels result = ChangeWheels.of(chart.get(), wheels);
         Outcome outcome = result.usual() ? Outcome.UNDECIDED : result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED;

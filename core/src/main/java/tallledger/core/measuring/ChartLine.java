@@ -5,7 +5,6 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -131,12 +130,12 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
                 .anyMatch(f -> values.has(f.name()) && !values.text(f.name()).equals(f.start().in(values.bare())));
         if (!readings) {
             if (!values.has(VALUE)) {
-                throw Refused.because(EvidenceReason.CHART_NOTHING).at(asked.isEmpty() ? VALUE : asked.get(0).name());
+                throw Refused.because(MeasuringReason.CHART_NOTHING).at(asked.isEmpty() ? VALUE : asked.get(0).name());
             }
             return plain(values);
         }
         if (values.has(VALUE)) {
-            throw Refused.because(EvidenceReason.CHART_BOTH).at(VALUE);
+            throw Refused.because(MeasuringReason.CHART_BOTH).at(VALUE);
         }
         return new ChartReading.Readings<>(method.read(values, this));
     }
@@ -189,7 +188,7 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
     }
 
     @Override
-    public <T> T accept(ChartReading<V> value, RecordedVisitor<T> visitor) {
+    public <T> T accept(ChartReading<V> value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.chartLine(this, value);
     }
 
@@ -218,7 +217,7 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
             Quantity scaled = new Quantity(value.multiply(length).divide(over, MathContext.DECIMAL64),
                     u.scaled(length.doubleValue() / over.doubleValue()).expanded(), Unit.MILLIMETRES);
             because.add(
-                    Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value, Unit.MILLIMETRES), Quantity.of(over, Unit.MILLIMETRES), scaled,
+                    Reason.of(MeasuringReason.SCALED_PER, Quantity.of(value, Unit.MILLIMETRES), Quantity.of(over, Unit.MILLIMETRES), scaled,
                             Quantity.of(length, Unit.MILLIMETRES)));
         }
         because.addAll(judged.because());
@@ -238,17 +237,17 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
         if (best.filter(grade -> grade.compareTo(limit.wanted()) <= 0).isPresent()) {
             Quantity read = new Quantity(value, u.expanded(), limit.unit());
             return StepJudgement.of(Figure.of(value, u, new Figure.Against(limit, Verdict.WITHIN, best)),
-                    List.of(Reason.of(EvidenceReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))));
+                    List.of(Reason.of(MeasuringReason.GRADED_WITHIN, read, best.get(), Quantity.of(limit.at(best.get()), limit.unit()))));
         }
         Verdict verdict = wanted.verdict() == Verdict.OUTSIDE ? Verdict.OUTSIDE : Verdict.TOO_CLOSE_TO_CALL;
         return StepJudgement.of(Figure.of(value, u, new Figure.Against(limit, verdict, best)),
-                List.of(wanted.because(), Reason.each(EvidenceReason.CHART_SENSE, sense)));
+                List.of(wanted.because(), Reason.each(MeasuringReason.CHART_SENSE, sense)));
     }
 
     private static Judgement against(GradedLimit limit, Grade grade, BigDecimal value, Uncertainty u) {
         return Judgement.of(value, u,
                 new Limit(BigDecimal.ZERO, limit.at(grade), limit.unit(),
-                        Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(limit.at(grade), limit.unit()))));
+                        Reason.of(MeasuringReason.LIMIT_CLAIM, Quantity.of(limit.at(grade), limit.unit()))));
     }
 
     @Override

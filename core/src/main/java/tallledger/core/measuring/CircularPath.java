@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -44,7 +43,7 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
     }
 
     @Override
-    public <T> T accept(CircularPath.CircleReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(CircularPath.CircleReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.circularPath(this, readings);
     }
 
@@ -83,7 +82,7 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
     private static double[] pair(String row, LengthUnit machine) {
         String[] two = row.split("[\\s,]+");
         if (two.length != 2) {
-            throw Refused.because(EvidenceReason.CIRCLE_LINE, row.length() > 40 ? row.substring(0, 40) : row,
+            throw Refused.because(MeasuringReason.CIRCLE_LINE, row.length() > 40 ? row.substring(0, 40) : row,
                     FieldUnit.DEVIATION.in(machine));
         }
         return new double[] {TypedNumber.parse(two[0]).value().doubleValue(), TypedNumber.parse(two[1]).value().doubleValue()};
@@ -98,7 +97,7 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
         Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(form, BigDecimal.ZERO);
         double most = extreme(test, 1) / MICROMETRES;
         double least = extreme(test, -1) / MICROMETRES;
-        Reason figures = Reason.of(EvidenceReason.CIRCLE_SAYS,
+        Reason figures = Reason.of(MeasuringReason.CIRCLE_SAYS,
                 ReckonedFigures.micrometres(CircleTest.circular(test.counterClockwise()) / MICROMETRES),
                 ReckonedFigures.micrometres(CircleTest.circular(test.clockwise()) / MICROMETRES), ReckonedFigures.micrometres(most),
                 ReckonedFigures.micrometres(least),
@@ -118,20 +117,20 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
         record Part(double share, Reason says) {
         }
         List<Part> all = new ArrayList<>(List.of(
-                new Part(e.shares().scale(), Reason.of(EvidenceReason.CIRCLE_SCALE, share(e.shares().scale()),
+                new Part(e.shares().scale(), Reason.of(MeasuringReason.CIRCLE_SCALE, share(e.shares().scale()),
                         per(2 * e.scale() / radius * MICROMETRES))),
-                new Part(e.shares().square(), Reason.of(EvidenceReason.CIRCLE_SQUARE, share(e.shares().square()),
+                new Part(e.shares().square(), Reason.of(MeasuringReason.CIRCLE_SQUARE, share(e.shares().square()),
                         per(2 * e.square() / radius * MICROMETRES))),
                 new Part(e.shares().lost(),
-                        Reason.of(EvidenceReason.CIRCLE_LOST, share(e.shares().lost()),
+                        Reason.of(MeasuringReason.CIRCLE_LOST, share(e.shares().lost()),
                                 ReckonedFigures.micrometres(e.lostX() / MICROMETRES),
                                 ReckonedFigures.micrometres(e.lostY() / MICROMETRES))),
                 new Part(e.shares().rest(),
-                        Reason.of(EvidenceReason.CIRCLE_REST, share(e.shares().rest()),
+                        Reason.of(MeasuringReason.CIRCLE_REST, share(e.shares().rest()),
                                 ReckonedFigures.micrometres(e.spike() / MICROMETRES)))));
         all.sort((a, b) -> Double.compare(b.share, a.share));
         all.forEach(part -> parts.add(part.says));
-        return Reason.of(EvidenceReason.CIRCLE_EXPLAINED, parts);
+        return Reason.of(MeasuringReason.CIRCLE_EXPLAINED, parts);
     }
 
     private static BigDecimal share(double percent) {

@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -41,7 +40,7 @@ public record DipUnderThrust() implements MeasuringMethod<DipUnderThrust.ThrustR
     }
 
     @Override
-    public <T> T accept(DipUnderThrust.ThrustReading readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(DipUnderThrust.ThrustReading readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.dipUnderThrust(this, readings);
     }
 
@@ -66,7 +65,7 @@ public record DipUnderThrust() implements MeasuringMethod<DipUnderThrust.ThrustR
                 .scaled(1 / thrust)
                 .withDigit(per.doubleValue() / read.thrust.value().doubleValue() * read.thrust.step().doubleValue() / Gauge.RECTANGULAR);
         return line.judged(per, u, BigDecimal.ZERO, rules,
-                Reason.of(EvidenceReason.THRUST_SAYS, Quantity.of(read.dip.mm(), Unit.MILLIMETRES),
+                Reason.of(MeasuringReason.THRUST_SAYS, Quantity.of(read.dip.mm(), Unit.MILLIMETRES),
                         Quantity.of(read.thrust.value(), Unit.KILONEWTONS), Quantity.of(per, Unit.MILLIMETRES),
                         Quantity.of(stated, Unit.KILONEWTONS)));
     }

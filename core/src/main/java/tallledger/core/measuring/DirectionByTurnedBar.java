@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -48,7 +47,7 @@ public record DirectionByTurnedBar() implements MeasuringMethod<DirectionByTurne
     }
 
     @Override
-    public <T> T accept(DirectionByTurnedBar.BarReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(DirectionByTurnedBar.BarReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.directionByTurnedBar(this, readings);
     }
 
@@ -70,7 +69,7 @@ public record DirectionByTurnedBar() implements MeasuringMethod<DirectionByTurne
         for (String field : List.of("nearFar", "nearFarTurned")) {
             List<TypedLength> two = TypedRows.signed(values.text(field), values, field);
             if (two.size() != 2) {
-                throw tallledger.core.reason.Refused.because(EvidenceReason.TURNED_TWO, two.size()).at(field);
+                throw tallledger.core.reason.Refused.because(MeasuringReason.TURNED_TWO, two.size()).at(field);
             }
             all.addAll(two);
         }
@@ -83,7 +82,7 @@ public record DirectionByTurnedBar() implements MeasuringMethod<DirectionByTurne
         // The mean of two differences.
         Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2));
         return line.judged(read.rise(), u, read.over.mm(), rules,
-                Reason.of(EvidenceReason.BAR_SAYS, Quantity.of(read.rise(), Unit.MILLIMETRES),
+                Reason.of(MeasuringReason.BAR_SAYS, Quantity.of(read.rise(), Unit.MILLIMETRES),
                         Quantity.of(read.bars(), Unit.MILLIMETRES)));
     }
 }

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -64,7 +63,7 @@ public record FeedRate(Axis.Per per, Optional<BigDecimal> promised, Rate rate, L
     }
 
     @Override
-    public <T> T accept(FeedReading value, RecordedVisitor<T> visitor) {
+    public <T> T accept(FeedReading value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.feedRate(this, value);
     }
 
@@ -93,7 +92,7 @@ public record FeedRate(Axis.Per per, Optional<BigDecimal> promised, Rate rate, L
             return judged.saying(because);
         }).orElseGet(() -> {
             Quantity measured = new Quantity(reading.rate(), reading.expanded(rules), reading.unit());
-            return StepJudgement.read(Figure.alone(measured), Reason.of(EvidenceReason.FEED_MEASURED, measured));
+            return StepJudgement.read(Figure.alone(measured), Reason.of(MeasuringReason.FEED_MEASURED, measured));
         });
     }
 
@@ -105,9 +104,9 @@ public record FeedRate(Axis.Per per, Optional<BigDecimal> promised, Rate rate, L
     /** What the change wheels that are on would give the other way round, and what an equal pair would. */
     private List<Reason> otherWheels(FeedReading reading, BigDecimal wanted, Rules rules) {
         return reading.set().flatMap(FeedSet::wheels).filter(w -> w.driving() != w.driven())
-                .map(w -> List.of(Reason.of(EvidenceReason.FEED_WHEELS_TURNED, w.driving(), w.driven(),
+                .map(w -> List.of(Reason.of(MeasuringReason.FEED_WHEELS_TURNED, w.driving(), w.driven(),
                         new BigDecimal(w.turned()).round(THREE), at(reading, w.turned()), off(reading, w.turned(), wanted)),
-                        Reason.of(EvidenceReason.FEED_WHEELS_EQUAL, at(reading, w.equal()), off(reading, w.equal(),
+                        Reason.of(MeasuringReason.FEED_WHEELS_EQUAL, at(reading, w.equal()), off(reading, w.equal(),
                                 wanted))))
                 .orElse(List.of());
     }

@@ -5,7 +5,6 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -40,7 +39,7 @@ public record FlatnessByGrid() implements MeasuringMethod<FlatnessByGrid.GridHei
     }
 
     @Override
-    public <T> T accept(FlatnessByGrid.GridHeights readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(FlatnessByGrid.GridHeights readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.flatnessByGrid(this, readings);
     }
 
@@ -69,7 +68,7 @@ public record FlatnessByGrid() implements MeasuringMethod<FlatnessByGrid.GridHei
         Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(zone, read.step);
         BigDecimal longer = new BigDecimal(read.longer).setScale(3, RoundingMode.HALF_UP);
         return line.judged(zone, u, longer, rules,
-                Reason.of(EvidenceReason.GRID_SAYS, read.face.points().size(),
+                Reason.of(MeasuringReason.GRID_SAYS, read.face.points().size(),
                         ReckonedFigures.shown(read.face.spread(read.face.leastSquares())),
                         Quantity.of(longer.stripTrailingZeros(), Unit.MILLIMETRES)));
     }

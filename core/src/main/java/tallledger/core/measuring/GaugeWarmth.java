@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
@@ -32,7 +31,7 @@ final class GaugeWarmth {
      */
     static List<Reason> temperature(double length, Optional<BigDecimal> apart, Rules rules) {
         return length < TEMPERATURE_MATTERS ? List.of()
-                : List.of(apart.map(k -> Reason.of(EvidenceReason.TEMPERATURE_APART, Quantity.of(k, Unit.KELVIN),
+                : List.of(apart.map(k -> Reason.of(MeasuringReason.TEMPERATURE_APART, Quantity.of(k, Unit.KELVIN),
                         ReckonedFigures.micrometres(length * Uncertainty.STEEL * k.doubleValue()), ReckonedFigures.shown(length)))
                         .orElseGet(() -> unread(length, rules.unit())));
     }
@@ -40,7 +39,7 @@ final class GaugeWarmth {
     /** What a kelvin would put into a length; a degree Fahrenheit on an inch machine. */
     static Reason unread(double length, LengthUnit machine) {
         BigDecimal degree = machine == LengthUnit.MM ? BigDecimal.ONE : BigDecimal.ONE.divide(new BigDecimal("1.8"), MathContext.DECIMAL64);
-        return Reason.of(EvidenceReason.TEMPERATURE_UNREAD, ReckonedFigures.micrometres(length * Uncertainty.STEEL * degree.doubleValue()),
+        return Reason.of(MeasuringReason.TEMPERATURE_UNREAD, ReckonedFigures.micrometres(length * Uncertainty.STEEL * degree.doubleValue()),
                 ReckonedFigures.shown(length),
                 Quantity.of(degree, Unit.KELVIN));
     }

@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.util.List;
 import java.util.stream.Stream;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -24,7 +23,7 @@ public record GrindingWheelMark() implements Recording<Mounted> {
     }
 
     @Override
-    public <T> T accept(Mounted value, RecordedVisitor<T> visitor) {
+    public <T> T accept(Mounted value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.grindingWheelMark(this, value);
     }
 
@@ -43,12 +42,12 @@ public record GrindingWheelMark() implements Recording<Mounted> {
     @Override
     public StepJudgement judge(Mounted wheel, Rules rules) {
         List<Reason> marks =
-                Stream.concat(wheel.markedMs().map(v -> Reason.of(EvidenceReason.WHEEL_MS, Quantity.of(v, Unit.METRES_PER_SECOND)))
-                        .stream(), wheel.markedRpm().map(v -> Reason.of(EvidenceReason.WHEEL_RPM, v)).stream()).toList();
-        Reason marked = Reason.of(EvidenceReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), Unit.MILLIMETRES), marks);
+                Stream.concat(wheel.markedMs().map(v -> Reason.of(MeasuringReason.WHEEL_MS, Quantity.of(v, Unit.METRES_PER_SECOND)))
+                        .stream(), wheel.markedRpm().map(v -> Reason.of(MeasuringReason.WHEEL_RPM, v)).stream()).toList();
+        Reason marked = Reason.of(MeasuringReason.WHEEL_MARKED, Quantity.of(wheel.diameter().orElseThrow(), Unit.MILLIMETRES), marks);
         // Its surface speed is a speed of the spindle only with its diameter: said, or everybody reckons it anew.
         return SpeedGate.greatest(wheel).filter(n -> wheel.markedMs().isPresent())
-                .map(n -> StepJudgement.read(marked, Reason.of(EvidenceReason.WHEEL_GREATEST, n)))
+                .map(n -> StepJudgement.read(marked, Reason.of(MeasuringReason.WHEEL_GREATEST, n)))
                 .orElseGet(() -> StepJudgement.read(marked));
     }
 

@@ -1,7 +1,6 @@
 package tallledger.core.measuring;
 
 import java.util.List;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -12,7 +11,7 @@ import tallledger.core.geometry.Straightness;
 import tallledger.core.reading.TypedLength;
 import tallledger.core.reason.Reason;
 
-/** An indicator carried along at equal spacings, against a straightedge, a bar or the machine's own travel: slope and straightness apart. */
+/** An indicator carried along at equal spacings, against a straightedge, a bar or the machine's travel: slope and straightness apart. */
 final class IndicatorRun {
 
     private IndicatorRun() {
@@ -42,7 +41,7 @@ final class IndicatorRun {
 
     static Reason says(HeightsAlong read) {
         Straightness run = read.run();
-        return Reason.of(EvidenceReason.RUN_APART, ReckonedFigures.shown(rise(read)), ReckonedFigures.shown(run.length()),
+        return Reason.of(MeasuringReason.RUN_APART, ReckonedFigures.shown(rise(read)), ReckonedFigures.shown(run.length()),
                 ReckonedFigures.shown(run.rest()), ReckonedFigures.shown(run.leastZone()));
     }
 }

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -58,7 +57,7 @@ public record InfeedByWork() implements MeasuringMethod<InfeedByWork.InfeedReadi
     }
 
     @Override
-    public <T> T accept(InfeedByWork.InfeedReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(InfeedByWork.InfeedReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.infeedByWork(this, readings);
     }
 
@@ -80,10 +79,10 @@ public record InfeedByWork() implements MeasuringMethod<InfeedByWork.InfeedReadi
         InfeedReadings fed = new InfeedReadings(infeeds, counts, TypedRows.positive(values, "before"), TypedRows.positive(values, "after"),
                 values.has("sparked") ? Optional.of(TypedRows.positive(values, "sparked")) : Optional.empty(), values.readWith());
         if (fed.after.mm().compareTo(fed.before.mm()) >= 0) {
-            throw Refused.because(EvidenceReason.INFEED_SIZES, fed.after.typed(), fed.before.typed()).at("after");
+            throw Refused.because(MeasuringReason.INFEED_SIZES, fed.after.typed(), fed.before.typed()).at("after");
         }
         fed.sparked.filter(s -> s.mm().compareTo(fed.after.mm()) > 0).ifPresent(s -> {
-            throw Refused.because(EvidenceReason.INFEED_SIZES, s.typed(), fed.after.typed()).at("sparked");
+            throw Refused.because(MeasuringReason.INFEED_SIZES, s.typed(), fed.after.typed()).at("sparked");
         });
         return fed;
     }
@@ -95,12 +94,12 @@ public record InfeedByWork() implements MeasuringMethod<InfeedByWork.InfeedReadi
                 * (read.counts == Counts.RADIUS ? 2 : 1);
         Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.MICROMETER))
                 .difference(read.removed(), read.before.step().max(read.after.step())).withDigit(dial);
-        List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.INFEED_SAYS, read.infeeds.size(),
+        List<Reason> says = new ArrayList<>(List.of(Reason.of(MeasuringReason.INFEED_SAYS, read.infeeds.size(),
                 Quantity.of(read.wanted(), Unit.MILLIMETRES), Quantity.of(read.removed(), Unit.MILLIMETRES),
                 Quantity.of(off, Unit.MILLIMETRES))));
         read.sparked.ifPresent(
                 s -> says.add(
-                        Reason.of(EvidenceReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), Unit.MILLIMETRES))));
+                        Reason.of(MeasuringReason.INFEED_SPARKED, Quantity.of(read.after.mm().subtract(s.mm()), Unit.MILLIMETRES))));
         return line.judged(off.abs(), u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
     }
 }

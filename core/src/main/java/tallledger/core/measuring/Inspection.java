@@ -15,7 +15,7 @@ public record Inspection() implements Recording<NothingTyped> {
     }
 
     @Override
-    public <T> T accept(NothingTyped value, RecordedVisitor<T> visitor) {
+    public <T> T accept(NothingTyped value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.inspection(this, value);
     }
 

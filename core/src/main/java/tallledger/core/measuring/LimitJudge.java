@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.GradedLimit;
@@ -30,10 +29,10 @@ final class LimitJudge {
         Quantity read = new Quantity(shown, uncertainty.expanded(), limit.unit());
         Quantity wanted = Quantity.of(limit.limit(), limit.unit());
         Reason because = switch (reached.verdict()) {
-            case WITHIN -> Reason.of(EvidenceReason.GRADED_WITHIN, read, reached.grade().orElseThrow(),
+            case WITHIN -> Reason.of(MeasuringReason.GRADED_WITHIN, read, reached.grade().orElseThrow(),
                     Quantity.of(limit.at(reached.grade().orElseThrow()), limit.unit()));
-            case OUTSIDE -> Reason.of(EvidenceReason.GRADED_OUTSIDE, read, limit.wanted(), wanted);
-            case TOO_CLOSE_TO_CALL -> Reason.of(EvidenceReason.GRADED_CLOSE, read, limit.wanted(), wanted,
+            case OUTSIDE -> Reason.of(MeasuringReason.GRADED_OUTSIDE, read, limit.wanted(), wanted);
+            case TOO_CLOSE_TO_CALL -> Reason.of(MeasuringReason.GRADED_CLOSE, read, limit.wanted(), wanted,
                     uncertainty.settles(value.subtract(limit.limit()).abs().doubleValue(), limit.unit()));
         };
         return StepJudgement.of(Figure.of(shown, uncertainty, reached), List.of(because));
@@ -47,12 +46,12 @@ final class LimitJudge {
      */
     static StepJudgement atLeast(BigDecimal value, Uncertainty uncertainty, BigDecimal claimed, BigDecimal least, Unit unit) {
         Limit limit = Limit.atLeast(least, unit,
-                Reason.of(EvidenceReason.LIMIT_CLAIM, Quantity.of(least, unit)));
+                Reason.of(MeasuringReason.LIMIT_CLAIM, Quantity.of(least, unit)));
         Judgement judgement = Judgement.of(value, uncertainty.expanded(), limit);
-        EvidenceReason code = switch (judgement.verdict()) {
-            case WITHIN -> EvidenceReason.TRAVEL_ENOUGH;
-            case OUTSIDE -> EvidenceReason.TRAVEL_SHORT;
-            case TOO_CLOSE_TO_CALL -> EvidenceReason.TRAVEL_CLOSE;
+        MeasuringReason code = switch (judgement.verdict()) {
+            case WITHIN -> MeasuringReason.TRAVEL_ENOUGH;
+            case OUTSIDE -> MeasuringReason.TRAVEL_SHORT;
+            case TOO_CLOSE_TO_CALL -> MeasuringReason.TRAVEL_CLOSE;
         };
         return StepJudgement.of(judgement.figure(),
                 List.of(Reason.of(code, new Quantity(value, uncertainty.expanded(), unit), Quantity.of(claimed, unit))));

@@ -5,7 +5,6 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -42,7 +41,7 @@ public record MeasurementOverLength(Rule graded, BigDecimal per) implements Reco
     }
 
     @Override
-    public <T> T accept(ValueOverLength value, RecordedVisitor<T> visitor) {
+    public <T> T accept(ValueOverLength value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.measurementOverLength(this, value);
     }
 
@@ -79,7 +78,7 @@ public record MeasurementOverLength(Rule graded, BigDecimal per) implements Reco
         double share = length.doubleValue() / over.mm().doubleValue();
         Quantity scaled = new Quantity(value.mm().multiply(length).divide(over.mm(), MathContext.DECIMAL64), u.scaled(share).expanded(),
                 Unit.MILLIMETRES);
-        List<Reason> because = new ArrayList<>(List.of(Reason.of(EvidenceReason.SCALED_PER, Quantity.of(value.mm(), Unit.MILLIMETRES),
+        List<Reason> because = new ArrayList<>(List.of(Reason.of(MeasuringReason.SCALED_PER, Quantity.of(value.mm(), Unit.MILLIMETRES),
                 Quantity.of(over.mm(), Unit.MILLIMETRES), scaled, Quantity.of(length, Unit.MILLIMETRES))));
         because.addAll(judged.because());
         return judged.saying(because).per(Figure.Per.mm(over.mm(), length));

@@ -33,5 +33,5 @@ public interface MeasuringMethod<V> {
 
     <T> T accept(MethodVisitor<T> visitor);
 
-    <T> T accept(V readings, ReadingsVisitor<T> visitor);
+    <T> T accept(V readings, MethodVisitor.OfReadings<T> visitor);
 }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -54,7 +53,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
     }
 
     @Override
-    public <T> T accept(PanelCheck.Found value, RecordedVisitor<T> visitor) {
+    public <T> T accept(PanelCheck.Found value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.panelCheck(this, value);
     }
 
@@ -83,7 +82,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         Optional<BigDecimal> motor = amps(values, "motorAmps");
         Optional<BigDecimal> overload = amps(values, "overloadAmps");
         if (overload.isPresent() && motor.isEmpty()) {
-            throw Refused.because(EvidenceReason.PANEL_MOTOR).at("motorAmps");
+            throw Refused.because(MeasuringReason.PANEL_MOTOR).at("motorAmps");
         }
         return new Found(choice(values, "disconnect", State.values()), choice(values, "fuses", State.values()),
                 choice(values, "diagram", Diagram.values()), motor, overload);
@@ -106,11 +105,11 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         List<Reason> bad = new ArrayList<>();
         List<Reason> open = new ArrayList<>();
         List<Reason> good = new ArrayList<>();
-        sort(found.disconnect, Reason.each(EvidenceReason.PANEL_DISCONNECT, found.disconnect), good, bad, open);
-        sort(found.fuses, Reason.each(EvidenceReason.PANEL_FUSES, found.fuses), good, bad, open);
+        sort(found.disconnect, Reason.each(MeasuringReason.PANEL_DISCONNECT, found.disconnect), good, bad, open);
+        sort(found.fuses, Reason.each(MeasuringReason.PANEL_FUSES, found.fuses), good, bad, open);
         overload(found, rules, good, bad, open);
         (found.diagram == Diagram.NONE || found.diagram == Diagram.NOT_SEEN ? open : good)
-                .add(Reason.each(EvidenceReason.PANEL_DIAGRAM, found.diagram));
+                .add(Reason.each(MeasuringReason.PANEL_DIAGRAM, found.diagram));
         // A machine that cannot be cut off from its supply is used by nobody.
         Optional<Severity> worse = found.disconnect == State.NOT_AS_IT_SHOULD || found.disconnect == State.NOT_THERE
                 ? Optional.of(Severity.STOP_USE)
@@ -131,16 +130,16 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
 
     private static void overload(Found found, Rules rules, List<Reason> good, List<Reason> bad, List<Reason> open) {
         if (found.overload.isEmpty()) {
-            open.add(Reason.of(EvidenceReason.PANEL_OVERLOAD_NOT_SEEN));
+            open.add(Reason.of(MeasuringReason.PANEL_OVERLOAD_NOT_SEEN));
             return;
         }
         BigDecimal motor = found.motor.orElseThrow();
         BigDecimal set = found.overload.get();
         boolean high = set.compareTo(motor.multiply(rules.share(Rule.OVERLOAD, 1))) > 0;
         boolean low = set.compareTo(motor.multiply(rules.share(Rule.OVERLOAD))) < 0;
-        EvidenceReason reason = high ? EvidenceReason.PANEL_OVERLOAD_HIGH
-                : low ? EvidenceReason.PANEL_OVERLOAD_LOW
-                        : EvidenceReason.PANEL_OVERLOAD_RIGHT;
+        MeasuringReason reason = high ? MeasuringReason.PANEL_OVERLOAD_HIGH
+                : low ? MeasuringReason.PANEL_OVERLOAD_LOW
+                        : MeasuringReason.PANEL_OVERLOAD_RIGHT;
         (high || low ? bad : good)
                 .add(Reason.of(reason, Quantity.of(set, Unit.AMPERES), Quantity.of(motor, Unit.AMPERES),
                         rules.figures(Rule.OVERLOAD).get(0),

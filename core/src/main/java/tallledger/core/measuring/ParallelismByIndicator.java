@@ -26,7 +26,7 @@ public record ParallelismByIndicator() implements MeasuringMethod<HeightsAlong> 
     }
 
     @Override
-    public <T> T accept(HeightsAlong readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(HeightsAlong readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.parallelismByIndicator(this, readings);
     }
 

@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -24,7 +23,7 @@ public record PieceCount(Optional<Integer> claimed) implements Recording<Integer
     }
 
     @Override
-    public <T> T accept(Integer value, RecordedVisitor<T> visitor) {
+    public <T> T accept(Integer value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.pieceCount(this, value);
     }
 
@@ -46,7 +45,7 @@ public record PieceCount(Optional<Integer> claimed) implements Recording<Integer
     @Override
     public StepJudgement judge(Integer count, Rules rules) {
         return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED,
-                Reason.of(EvidenceReason.COUNT_AGAINST, count, c)))
-                .orElse(StepJudgement.read(Reason.of(EvidenceReason.COUNT_ONLY, count)));
+                Reason.of(MeasuringReason.COUNT_AGAINST, count, c)))
+                .orElse(StepJudgement.read(Reason.of(MeasuringReason.COUNT_ONLY, count)));
     }
 }

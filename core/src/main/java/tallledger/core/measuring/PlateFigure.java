@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Values;
 import tallledger.core.reason.Refused;
 import tallledger.core.unit.LengthUnit;
@@ -17,7 +16,7 @@ public enum PlateFigure {
             String typed = values.text(field());
             Matcher year = A_YEAR.matcher(typed);
             if (!year.find() || year.find()) {
-                throw Refused.because(EvidenceReason.YEAR_UNREAD, typed).at(field());
+                throw Refused.because(MeasuringReason.YEAR_UNREAD, typed).at(field());
             }
             return typed;
         }

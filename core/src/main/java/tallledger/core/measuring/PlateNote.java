@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -23,7 +22,7 @@ public record PlateNote(PlateFigure figure) implements Recording<PlateText> {
     }
 
     @Override
-    public <T> T accept(PlateText value, RecordedVisitor<T> visitor) {
+    public <T> T accept(PlateText value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.plateNote(this, value);
     }
 
@@ -42,7 +41,7 @@ public record PlateNote(PlateFigure figure) implements Recording<PlateText> {
     public PlateText read(Values values) {
         Optional<String> stands = values.has(figure.field()) ? Optional.of(figure.read(values)) : Optional.empty();
         if (!values.has("text") && stands.isEmpty()) {
-            throw Refused.because(EvidenceReason.NOTE_MISSING).at("text");
+            throw Refused.because(MeasuringReason.NOTE_MISSING).at("text");
         }
         return new PlateText(values.text("text"), stands);
     }

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Uncertainty;
@@ -55,7 +54,7 @@ public record ReadingSeries(List<TypedLength> readings, BigDecimal step, Optiona
     static ReadingSeries row(Values values, String field) {
         List<TypedLength> readings = TypedRows.signed(values.text(field), values, field);
         if (readings.size() < FEWEST || readings.size() > MOST) {
-            throw Refused.because(EvidenceReason.ROW_COUNT, readings.size(), FEWEST, MOST).at(field);
+            throw Refused.because(MeasuringReason.ROW_COUNT, readings.size(), FEWEST, MOST).at(field);
         }
         return new ReadingSeries(readings, Values.coarsest(readings), values.readWith());
     }

@@ -15,7 +15,7 @@ public record Recorded<V>(Recording<V> recording, V value) {
         return recording.judge(value, rules);
     }
 
-    public <T> T accept(RecordedVisitor<T> visitor) {
+    public <T> T accept(RecordingVisitor.OfRecorded<T> visitor) {
         return recording.accept(value, visitor);
     }
 

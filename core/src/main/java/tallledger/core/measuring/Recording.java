@@ -42,7 +42,7 @@ public interface Recording<V> {
     <T> T accept(RecordingVisitor<T> visitor);
 
     /** The same of a record with what was read from it. */
-    <T> T accept(V value, RecordedVisitor<T> visitor);
+    <T> T accept(V value, RecordingVisitor.OfRecorded<T> visitor);
 
     /** The limit in grades, where there is one to show before anything is typed. */
     default Optional<GradedLimit> limit(Rules rules) {

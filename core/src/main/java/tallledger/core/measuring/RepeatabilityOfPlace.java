@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -27,7 +26,7 @@ public record RepeatabilityOfPlace() implements MeasuringMethod<ReadingSeries> {
     }
 
     @Override
-    public <T> T accept(ReadingSeries readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(ReadingSeries readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.repeatabilityOfPlace(this, readings);
     }
 
@@ -45,6 +44,6 @@ public record RepeatabilityOfPlace() implements MeasuringMethod<ReadingSeries> {
     public StepJudgement judge(ReadingSeries read, ChartLine<?> line, Rules rules) {
         Uncertainty u = read.by().orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(read.range(), read.step());
         return line.judged(read.range(), u, BigDecimal.ZERO, rules,
-                Reason.of(EvidenceReason.REPEATS_SAY, read.readings().size(), ReckonedFigures.shown(read.deviation())));
+                Reason.of(MeasuringReason.REPEATS_SAY, read.readings().size(), ReckonedFigures.shown(read.deviation())));
     }
 }

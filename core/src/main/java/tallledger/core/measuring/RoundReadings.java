@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Values;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.geometry.Round;
@@ -35,7 +34,7 @@ final class RoundReadings {
 
     static Optional<Reason> tooFew(TwoRoundReadings pair) {
         int fewest = Math.min(pair.first().count(), pair.second().count());
-        return fewest < Round.FEWEST_TO_JUDGE ? Optional.of(Reason.of(EvidenceReason.ROUND_TOO_FEW, fewest, Round.FEWEST_TO_JUDGE))
+        return fewest < Round.FEWEST_TO_JUDGE ? Optional.of(Reason.of(MeasuringReason.ROUND_TOO_FEW, fewest, Round.FEWEST_TO_JUDGE))
                 : Optional.empty();
     }
 

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -34,7 +33,7 @@ public record RoundnessOfPiece() implements MeasuringMethod<RoundnessOfPiece.Pie
     }
 
     @Override
-    public <T> T accept(RoundnessOfPiece.PieceShape readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(RoundnessOfPiece.PieceShape readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.roundnessOfPiece(this, readings);
     }
 
@@ -54,10 +53,11 @@ public record RoundnessOfPiece() implements MeasuringMethod<RoundnessOfPiece.Pie
     public StepJudgement judge(PieceShape shape, ChartLine<?> line, Rules rules) {
         Round round = shape.round;
         Reason says =
-                Reason.of(EvidenceReason.SHAPE_SAYS, ReckonedFigures.micrometres(round.lobe(2)), ReckonedFigures.micrometres(round.lobe(3)),
+                Reason.of(MeasuringReason.SHAPE_SAYS, ReckonedFigures.micrometres(round.lobe(2)),
+                        ReckonedFigures.micrometres(round.lobe(3)),
                         ReckonedFigures.micrometres(round.residual()), ReckonedFigures.micrometres(round.eccentricity()));
         if (round.count() < Round.FEWEST_TO_JUDGE) {
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),
                     says);
         }
         BigDecimal out = ReckonedFigures.decimal(round.outOfRound());

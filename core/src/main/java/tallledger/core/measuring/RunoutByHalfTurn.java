@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -30,7 +29,7 @@ public record RunoutByHalfTurn() implements MeasuringMethod<TwoRoundReadings> {
     }
 
     @Override
-    public <T> T accept(TwoRoundReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(TwoRoundReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.runoutByHalfTurn(this, readings);
     }
 
@@ -51,16 +50,16 @@ public record RunoutByHalfTurn() implements MeasuringMethod<TwoRoundReadings> {
     public StepJudgement judge(TwoRoundReadings pair, ChartLine<?> line, Rules rules) {
         TwoRounds vectors = pair.vectors();
         double noise = RoundReadings.noise(pair, rules);
-        EvidenceReason which = vectors.isSpindles(noise).map(s -> s ? EvidenceReason.TURNED_SPINDLES : EvidenceReason.TURNED_ARBORS)
-                .orElse(EvidenceReason.TURNED_NEITHER);
-        Reason says = Reason.of(EvidenceReason.TURNED_SAYS, Reason.of(which), ReckonedFigures.micrometres(2 * vectors.spindle().size()),
+        MeasuringReason which = vectors.isSpindles(noise).map(s -> s ? MeasuringReason.TURNED_SPINDLES : MeasuringReason.TURNED_ARBORS)
+                .orElse(MeasuringReason.TURNED_NEITHER);
+        Reason says = Reason.of(MeasuringReason.TURNED_SAYS, Reason.of(which), ReckonedFigures.micrometres(2 * vectors.spindle().size()),
                 ReckonedFigures.micrometres(2 * vectors.arbor().size()), BigDecimal.valueOf(Math.round(vectors.arbor().degrees()) % 360));
         if (RoundReadings.tooFew(pair).isPresent()) {
-            return StepJudgement.of(Outcome.UNDECIDED, RoundReadings.tooFew(pair).get(), says, Reason.of(EvidenceReason.TURNED_RINGS));
+            return StepJudgement.of(Outcome.UNDECIDED, RoundReadings.tooFew(pair).get(), says, Reason.of(MeasuringReason.TURNED_RINGS));
         }
         BigDecimal tir = ReckonedFigures.decimal(2 * vectors.arbor().size());
         // Each vector is a mean over its readings; half the difference of two of them leaves no more open than one difference does.
         Uncertainty u = pair.by().orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(tir, pair.step());
-        return line.judged(tir, u, BigDecimal.ZERO, rules, says, Reason.of(EvidenceReason.TURNED_RINGS));
+        return line.judged(tir, u, BigDecimal.ZERO, rules, says, Reason.of(MeasuringReason.TURNED_RINGS));
     }
 }

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -37,7 +36,7 @@ public record RunoutInTwoPlanes() implements MeasuringMethod<TwoRoundReadings> {
     }
 
     @Override
-    public <T> T accept(TwoRoundReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(TwoRoundReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.runoutInTwoPlanes(this, readings);
     }
 
@@ -60,8 +59,8 @@ public record RunoutInTwoPlanes() implements MeasuringMethod<TwoRoundReadings> {
         TwoRounds vectors = pair.vectors();
         double apart = pair.apart().orElseThrow().mm().doubleValue();
         double stated = rules.length(RoundReadings.THREE_HUNDRED).doubleValue();
-        Reason says = Reason.of(EvidenceReason.PLANES_SAY,
-                Reason.each(EvidenceReason.PLANES_STAND, vectors.standing(RoundReadings.noise(pair, rules))),
+        Reason says = Reason.of(MeasuringReason.PLANES_SAY,
+                Reason.each(MeasuringReason.PLANES_STAND, vectors.standing(RoundReadings.noise(pair, rules))),
                 ReckonedFigures.micrometres(vectors.first().size()),
                 ReckonedFigures.micrometres(vectors.second().size()), ReckonedFigures.shown(vectors.tilt(apart) * stated),
                 Quantity.of(BigDecimal.valueOf(stated), Unit.MILLIMETRES));

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -53,7 +52,7 @@ public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
     }
 
     @Override
-    public <T> T accept(RunoutRound.Read value, RecordedVisitor<T> visitor) {
+    public <T> T accept(RunoutRound.Read value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.runoutRound(this, value);
     }
 
@@ -81,7 +80,7 @@ public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
     public StepJudgement judge(Read read, Rules rules) {
         Round round = read.round;
         if (round.count() < Round.FEWEST_TO_JUDGE) {
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),
                     shape(round));
         }
         StepJudgement judged = LimitJudge.byGrade(rules.graded(graded), read.tir(), read.uncertainty(rules));
@@ -91,7 +90,7 @@ public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
     }
 
     private static Reason shape(Round round) {
-        return Reason.of(EvidenceReason.ROUND_SHAPE, ReckonedFigures.micrometres(round.eccentricity()),
+        return Reason.of(MeasuringReason.ROUND_SHAPE, ReckonedFigures.micrometres(round.eccentricity()),
                 BigDecimal.valueOf(Math.round(round.highSpot()) % 360), ReckonedFigures.micrometres(round.lobe(2)),
                 ReckonedFigures.micrometres(round.lobe(3)), ReckonedFigures.micrometres(round.residual()));
     }

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -71,7 +70,7 @@ public record ScaleByGaugeLengths() implements MeasuringMethod<ScaleByGaugeLengt
     }
 
     @Override
-    public <T> T accept(ScaleByGaugeLengths.LengthReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(ScaleByGaugeLengths.LengthReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.scaleByGaugeLengths(this, readings);
     }
 
@@ -86,7 +85,7 @@ public record ScaleByGaugeLengths() implements MeasuringMethod<ScaleByGaugeLengt
         values.text("lengths").lines().map(String::strip).filter(l -> !l.isEmpty())
                 .forEach(row -> values.at("lengths", () -> pairs.add(pair(row, values))));
         if (pairs.isEmpty() || pairs.size() > MOST) {
-            throw Refused.because(EvidenceReason.ROW_COUNT, pairs.size(), 1, MOST).at("lengths");
+            throw Refused.because(MeasuringReason.ROW_COUNT, pairs.size(), 1, MOST).at("lengths");
         }
         return new LengthReadings(List.copyOf(pairs), Values.coarsest(pairs.stream().map(LengthPair::shown).toList()), values.readWith(),
                 values.apart());
@@ -95,7 +94,7 @@ public record ScaleByGaugeLengths() implements MeasuringMethod<ScaleByGaugeLengt
     private static LengthPair pair(String row, Values values) {
         List<TypedLength> two = TypedLength.row(row.replace(':', ';'), values.unit().millimetres());
         if (two.size() != 2) {
-            throw Refused.because(EvidenceReason.LENGTHS_LINE, row.length() > MOST ? row.substring(0, MOST) : row);
+            throw Refused.because(MeasuringReason.LENGTHS_LINE, row.length() > MOST ? row.substring(0, MOST) : row);
         }
         LengthPair pair = new LengthPair(two.get(0), two.get(1));
         if (pair.length.mm().signum() <= 0) {
@@ -109,7 +108,7 @@ public record ScaleByGaugeLengths() implements MeasuringMethod<ScaleByGaugeLengt
         // A failure decides before what is too close, that before a pass; of equals the one furthest off for its length.
         LengthPair worst = read.pairs.stream().max(java.util.Comparator.comparingInt((LengthPair p) -> weight(alone(p, read, line, rules)))
                 .thenComparingDouble(p -> Math.abs(p.error()) / p.length.mm().doubleValue())).orElseThrow();
-        List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.LENGTHS_SAY, read.pairs.size(),
+        List<Reason> says = new ArrayList<>(List.of(Reason.of(MeasuringReason.LENGTHS_SAY, read.pairs.size(),
                 Quantity.of(worst.length.mm(), Unit.MILLIMETRES), ReckonedFigures.shown(worst.error()),
                 ReckonedFigures.slope(read.slope()), ReckonedFigures.shown(read.rest()))));
         says.addAll(GaugeWarmth.temperature(worst.length.mm().doubleValue(), read.apart, rules));

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -42,7 +41,7 @@ public record ScrewBacklash(String minus, String plus, boolean scaled, boolean r
     }
 
     @Override
-    public <T> T accept(LostMotion value, RecordedVisitor<T> visitor) {
+    public <T> T accept(LostMotion value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.screwBacklash(this, value);
     }
 
@@ -83,7 +82,7 @@ public record ScrewBacklash(String minus, String plus, boolean scaled, boolean r
         List<Reason> because = new ArrayList<>(judged.because());
         because.add(rack ? backlash.saysOfRack() : backlash.says(rules));
         if (scaled) {
-            because.add(Reason.of(EvidenceReason.BACKLASH_SCALE));
+            because.add(Reason.of(MeasuringReason.BACKLASH_SCALE));
         }
         return judged.saying(because);
     }

@@ -15,7 +15,7 @@ public record SeparateScreen(String page) implements Recording<NothingTyped> {
     }
 
     @Override
-    public <T> T accept(NothingTyped value, RecordedVisitor<T> visitor) {
+    public <T> T accept(NothingTyped value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.separateScreen(this, value);
     }
 

@@ -42,7 +42,7 @@ public record SingleMeasurement(Rule graded, Rule gauge, boolean difference) imp
     }
 
     @Override
-    public <T> T accept(MeasuredValue value, RecordedVisitor<T> visitor) {
+    public <T> T accept(MeasuredValue value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.singleMeasurement(this, value);
     }
 

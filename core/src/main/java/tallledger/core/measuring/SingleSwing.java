@@ -21,7 +21,7 @@ public record SingleSwing() implements MeasuringMethod<Void> {
     }
 
     @Override
-    public <T> T accept(Void readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(Void readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.singleSwing(this, readings);
     }
 

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -51,7 +50,7 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
     }
 
     @Override
-    public <T> T accept(SpeedReading value, RecordedVisitor<T> visitor) {
+    public <T> T accept(SpeedReading value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.speedRead(this, value);
     }
 
@@ -74,7 +73,7 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
     public SpeedReading read(Values values) {
         boolean tapped = values.has("turns") || values.has("seconds");
         if (tapped && values.has("reading")) {
-            throw Refused.because(EvidenceReason.SPEED_READ_TWICE).at("reading");
+            throw Refused.because(MeasuringReason.SPEED_READ_TWICE).at("reading");
         }
         if (tapped) {
             return values.at("turns", () -> SpeedReading.byTaps(values.text("turns"), values.text("seconds")));
@@ -109,7 +108,7 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
     @Override
     public StepJudgement judge(SpeedReading reading, Rules rules) {
         return verdict(reading, rules).map(StepJudgement::of).orElseGet(() -> new StepJudgement(Outcome.UNDECIDED, Optional.empty(),
-                List.of(Reason.of(EvidenceReason.SPEED_READ_ALONE, Shown.of(reading.rpm(), reading.expanded(rules)))),
+                List.of(Reason.of(MeasuringReason.SPEED_READ_ALONE, Shown.of(reading.rpm(), reading.expanded(rules)))),
                 List.of(Figure.alone(new Quantity(reading.rpm(), reading.expanded(rules), Unit.RPM)))));
     }
 }

@@ -5,7 +5,6 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -49,7 +48,7 @@ public record SpeedToCentre() implements Recording<SpeedToCentre.SurfaceSpeeds> 
     }
 
     @Override
-    public <T> T accept(SurfaceSpeeds value, RecordedVisitor<T> visitor) {
+    public <T> T accept(SurfaceSpeeds value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.speedToCentre(this, value);
     }
 
@@ -72,7 +71,7 @@ public record SpeedToCentre() implements Recording<SpeedToCentre.SurfaceSpeeds> 
         SurfaceSpeeds read = new SurfaceSpeeds(surface(values, "outerRadius", "outerSpeed"), surface(values, "innerRadius", "innerSpeed"),
                 Gauge.COVERAGE_FACTOR * u);
         if (values.length("innerRadius").mm().compareTo(values.length("outerRadius").mm()) >= 0) {
-            throw Refused.because(EvidenceReason.CENTRE_RADII, values.text("innerRadius"), values.text("outerRadius"))
+            throw Refused.because(MeasuringReason.CENTRE_RADII, values.text("innerRadius"), values.text("outerRadius"))
                     .at("innerRadius");
         }
         return read;
@@ -89,9 +88,9 @@ public record SpeedToCentre() implements Recording<SpeedToCentre.SurfaceSpeeds> 
         Limit limit = new Limit(percent.negate(), percent, Unit.PERCENT, Reason.named("rule." + Rule.SURFACE_SPEED + ".source"));
         Quantity change = new Quantity(new BigDecimal((read.inner / read.outer - 1) * 100).round(SHOWN), 100 * u, Unit.PERCENT);
         return StepJudgement.of(heldAgainst(limit, change, verdict), List.of(Reason.of(switch (verdict) {
-            case WITHIN -> EvidenceReason.CENTRE_RIGHT;
-            case OUTSIDE -> EvidenceReason.CENTRE_WRONG;
-            case TOO_CLOSE_TO_CALL -> EvidenceReason.CENTRE_CLOSE;
+            case WITHIN -> MeasuringReason.CENTRE_RIGHT;
+            case OUTSIDE -> MeasuringReason.CENTRE_WRONG;
+            case TOO_CLOSE_TO_CALL -> MeasuringReason.CENTRE_CLOSE;
         }, Quantity.of(new BigDecimal(read.outer).round(SHOWN), Unit.METRES_PER_MINUTE),
                 Quantity.of(new BigDecimal(read.inner).round(SHOWN), Unit.METRES_PER_MINUTE), percent)));
     }

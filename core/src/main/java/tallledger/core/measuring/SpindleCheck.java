@@ -30,7 +30,7 @@ public record SpindleCheck(DriveCheck check) implements Recording<NothingTyped> 
     }
 
     @Override
-    public <T> T accept(NothingTyped value, RecordedVisitor<T> visitor) {
+    public <T> T accept(NothingTyped value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.spindleCheck(this, value);
     }
 

@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -27,7 +26,7 @@ public record SpreadOfPieces() implements MeasuringMethod<ReadingSeries> {
     }
 
     @Override
-    public <T> T accept(ReadingSeries readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(ReadingSeries readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.spreadOfPieces(this, readings);
     }
 
@@ -44,10 +43,10 @@ public record SpreadOfPieces() implements MeasuringMethod<ReadingSeries> {
     @Override
     public StepJudgement judge(ReadingSeries read, ChartLine<?> line, Rules rules) {
         Uncertainty u = read.by().orElseGet(() -> rules.gauge(Rule.MICROMETER)).difference(read.range(), read.step());
-        Reason trend = read.hasTrend() ? Reason.of(EvidenceReason.PIECES_TREND, ReckonedFigures.micrometres(read.trend()))
-                : Reason.of(EvidenceReason.PIECES_EVEN);
+        Reason trend = read.hasTrend() ? Reason.of(MeasuringReason.PIECES_TREND, ReckonedFigures.micrometres(read.trend()))
+                : Reason.of(MeasuringReason.PIECES_EVEN);
         return line.judged(read.range(), u, BigDecimal.ZERO, rules,
-                Reason.of(EvidenceReason.PIECES_SAY, read.readings().size(), ReckonedFigures.shown(read.mean()),
+                Reason.of(MeasuringReason.PIECES_SAY, read.readings().size(), ReckonedFigures.shown(read.mean()),
                         ReckonedFigures.shown(read.deviation()),
                         trend));
     }

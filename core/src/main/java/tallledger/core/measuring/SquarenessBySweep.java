@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -41,7 +40,7 @@ public record SquarenessBySweep() implements MeasuringMethod<SquarenessBySweep.S
     }
 
     @Override
-    public <T> T accept(SquarenessBySweep.SweepReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(SquarenessBySweep.SweepReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.squarenessBySweep(this, readings);
     }
 
@@ -72,22 +71,23 @@ public record SquarenessBySweep() implements MeasuringMethod<SquarenessBySweep.S
         Gauge gauge = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR));
         Uncertainty u = gauge.difference(worst.mm(), worst.step());
         BigDecimal stated = rules.length(RoundReadings.THREE_HUNDRED);
-        List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, EvidenceReason.TIP_RIGHT, EvidenceReason.TIP_LEFT,
-                EvidenceReason.TIP_LEVEL, read, stated)));
-        read.back.ifPresent(back -> says.add(tip(back, EvidenceReason.TIP_BACK, EvidenceReason.TIP_FRONT, EvidenceReason.TIP_UPRIGHT,
+        List<Reason> says = new java.util.ArrayList<>(List.of(tip(read.right, MeasuringReason.TIP_RIGHT, MeasuringReason.TIP_LEFT,
+                MeasuringReason.TIP_LEVEL, read, stated)));
+        read.back.ifPresent(back -> says.add(tip(back, MeasuringReason.TIP_BACK, MeasuringReason.TIP_FRONT, MeasuringReason.TIP_UPRIGHT,
                 read, stated)));
         return line.judged(worst.mm().abs(), u, across, rules, says.toArray(Reason[]::new));
     }
 
     /** The dial reads more where the table comes nearer: the nose stands too far from there, and is swung towards it. */
-    private static Reason tip(TypedLength difference, EvidenceReason towards, EvidenceReason away, EvidenceReason none, SweepReadings read,
+    private static Reason tip(TypedLength difference, MeasuringReason towards, MeasuringReason away, MeasuringReason none,
+            SweepReadings read,
             BigDecimal stated) {
         if (difference.mm().signum() == 0) {
             return Reason.of(none);
         }
         double slope = difference.mm().abs().doubleValue() / (2 * read.radius.mm().doubleValue());
         Object bolts =
-                read.bolts.<Object>map(b -> Reason.of(EvidenceReason.TIP_BOLTS, ReckonedFigures.shown(slope * 2 * b.mm().doubleValue()),
+                read.bolts.<Object>map(b -> Reason.of(MeasuringReason.TIP_BOLTS, ReckonedFigures.shown(slope * 2 * b.mm().doubleValue()),
                         Quantity.of(b.mm(), Unit.MILLIMETRES))).orElse("");
         return Reason.of(difference.mm().signum() > 0 ? towards : away, ReckonedFigures.shown(slope * stated.doubleValue()),
                 Quantity.of(stated, Unit.MILLIMETRES), bolts);

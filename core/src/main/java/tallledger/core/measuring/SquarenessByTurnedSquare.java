@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -46,7 +45,7 @@ public record SquarenessByTurnedSquare() implements MeasuringMethod<SquarenessBy
     }
 
     @Override
-    public <T> T accept(SquarenessByTurnedSquare.SquareReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(SquarenessByTurnedSquare.SquareReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.squarenessByTurnedSquare(this, readings);
     }
 
@@ -77,7 +76,7 @@ public record SquarenessByTurnedSquare() implements MeasuringMethod<SquarenessBy
         Uncertainty u = Uncertainty.of(one.digit() / Math.sqrt(2), one.calibration()).scattering(one.scatter() / Math.sqrt(2))
                 .withDigit(ofBlade);
         return line.judged(machine.abs(), u, read.blade.mm(), rules,
-                Reason.of(EvidenceReason.SQUARE_SAYS, Quantity.of(machine, Unit.MILLIMETRES),
+                Reason.of(MeasuringReason.SQUARE_SAYS, Quantity.of(machine, Unit.MILLIMETRES),
                         Quantity.of(read.square(), Unit.MILLIMETRES)));
     }
 }

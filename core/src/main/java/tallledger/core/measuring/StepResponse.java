@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -49,7 +48,7 @@ public record StepResponse() implements MeasuringMethod<StepResponse.StepReading
     }
 
     @Override
-    public <T> T accept(StepResponse.StepReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(StepResponse.StepReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.stepResponse(this, readings);
     }
 
@@ -70,7 +69,8 @@ public record StepResponse() implements MeasuringMethod<StepResponse.StepReading
         Uncertainty u = GaugeWarmth.warm(read.stood.by().orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(worst, read.stood.step()),
                 read.commanded.mm().doubleValue(), read.apart);
         double sum = read.errors().stream().mapToDouble(BigDecimal::doubleValue).sum();
-        List<Reason> says = new ArrayList<>(List.of(Reason.of(EvidenceReason.STEPS_SAY, read.errors().size(), ReckonedFigures.shown(sum))));
+        List<Reason> says =
+                new ArrayList<>(List.of(Reason.of(MeasuringReason.STEPS_SAY, read.errors().size(), ReckonedFigures.shown(sum))));
         says.addAll(GaugeWarmth.temperature(read.commanded.mm().doubleValue(), read.apart, rules));
         return line.judged(worst, u, BigDecimal.ZERO, rules, says.toArray(Reason[]::new));
     }

@@ -25,7 +25,7 @@ public record StraightnessByIndicator() implements MeasuringMethod<HeightsAlong>
     }
 
     @Override
-    public <T> T accept(HeightsAlong readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(HeightsAlong readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.straightnessByIndicator(this, readings);
     }
 

@@ -2,7 +2,6 @@ package tallledger.core.measuring;
 
 import java.math.BigDecimal;
 import java.util.List;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
@@ -34,7 +33,7 @@ public record StraightnessByLevel() implements MeasuringMethod<HeightsAlong> {
     }
 
     @Override
-    public <T> T accept(HeightsAlong readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(HeightsAlong readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.straightnessByLevel(this, readings);
     }
 
@@ -107,12 +106,12 @@ public record StraightnessByLevel() implements MeasuringMethod<HeightsAlong> {
     }
 
     private static Reason says(Straightness run) {
-        Reason form = Reason.each(EvidenceReason.RUN_FORMS, run.form());
-        return run.worstMetre().map(worst -> Reason.of(EvidenceReason.RUN_FORM, form, ReckonedFigures.shown(run.straightness()),
+        Reason form = Reason.each(MeasuringReason.RUN_FORMS, run.form());
+        return run.worstMetre().map(worst -> Reason.of(MeasuringReason.RUN_FORM, form, ReckonedFigures.shown(run.straightness()),
                 ReckonedFigures.shown(run.leastZone()), ReckonedFigures.shown(worst.straightness()), ReckonedFigures.shown(worst.from()),
                 ReckonedFigures.shown(worst.to()),
                 Quantity.of(BigDecimal.valueOf(METRE), Unit.MILLIMETRES)))
-                .orElseGet(() -> Reason.of(EvidenceReason.RUN_FORM_LONG_FEET, form,
+                .orElseGet(() -> Reason.of(MeasuringReason.RUN_FORM_LONG_FEET, form,
                         ReckonedFigures.shown(run.straightness()), ReckonedFigures.shown(run.leastZone()),
                         Quantity.of(BigDecimal.valueOf(METRE), Unit.MILLIMETRES)));
     }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -35,7 +34,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
     }
 
     @Override
-    public <T> T accept(SupplyReading value, RecordedVisitor<T> visitor) {
+    public <T> T accept(SupplyReading value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.supplyCheck(this, value);
     }
 
@@ -70,7 +69,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         List<BigDecimal> volts = new ArrayList<>(List.of(values.positive("l12")));
         boolean second = values.has("l23");
         if (second != values.has("l31")) {
-            throw Refused.because(EvidenceReason.SUPPLY_TWO_VOLTS).at(second ? "l31" : "l23");
+            throw Refused.because(MeasuringReason.SUPPLY_TWO_VOLTS).at(second ? "l31" : "l23");
         }
         if (second) {
             volts.add(values.positive("l23"));
@@ -97,7 +96,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
         List<Reason> because = new ArrayList<>(points.stream()
                 .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.Point::because)
                 .toList());
-        because.add(Reason.of(EvidenceReason.SUPPLY_ELECTRICIAN));
+        because.add(Reason.of(MeasuringReason.SUPPLY_ELECTRICIAN));
         Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();
         return new StepJudgement(outcome, Optional.empty(), because, worse);
     }

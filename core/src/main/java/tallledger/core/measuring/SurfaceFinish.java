@@ -13,7 +13,6 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Turning;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -124,7 +123,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     @Override
-    public <T> T accept(SurfaceFinish.Read value, RecordedVisitor<T> visitor) {
+    public <T> T accept(SurfaceFinish.Read value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.surfaceFinish(this, value);
     }
 
@@ -160,7 +159,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
         By how = Stream.of(By.values()).filter(b -> b.name().equals(values.text("how"))).findFirst().orElse(By.GAUGE);
         if (values.has("trace")) {
             if (values.has("ra")) {
-                throw Refused.because(EvidenceReason.FINISH_BOTH).at("ra");
+                throw Refused.because(MeasuringReason.FINISH_BOTH).at("ra");
             }
             Trace trace = trace(values);
             CutOff cutOff = Stream.of(CutOff.values()).filter(c -> c.name().equals(values.text("cutOff"))).findFirst()
@@ -198,7 +197,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
             double spacing = (x.get(x.size() - 1) - x.get(0)) / (x.size() - 1);
             for (int i = 1; i < x.size(); i++) {
                 if (!(Math.abs(x.get(i) - x.get(i - 1) - spacing) <= 0.05 * Math.abs(spacing))) {
-                    throw Refused.because(EvidenceReason.FINISH_UNEVEN, i + 1, x.get(i - 1), x.get(i));
+                    throw Refused.because(MeasuringReason.FINISH_UNEVEN, i + 1, x.get(i - 1), x.get(i));
                 }
             }
             return new Trace(spacing, rows.stream().map(r -> height(r[1], values)).toList());
@@ -227,7 +226,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
         Quantity ra = new Quantity(read.ra, u.expanded(), Unit.ROUGHNESS);
         read.trace.map(Traced::roughness)
-                .ifPresent(t -> says.add(Reason.of(EvidenceReason.FINISH_TRACE,
+                .ifPresent(t -> says.add(Reason.of(MeasuringReason.FINISH_TRACE,
                         Quantity.of(BigDecimal.valueOf(t.cutOff()).stripTrailingZeros(), Unit.MILLIMETRES), t.lengths(), shown(t.rz()),
                         shown(t.rq()),
                         shown(t.rt()),
@@ -237,7 +236,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
         Optional<BigDecimal> expected = expected(read, rules);
         Reason grade = grade(read.ra, rules.unit());
         if (expected.isEmpty()) {
-            says.add(0, Reason.of(EvidenceReason.FINISH_ALONE, ra, grade));
+            says.add(0, Reason.of(MeasuringReason.FINISH_ALONE, ra, grade));
             return new StepJudgement(Outcome.UNDECIDED, Optional.empty(), says, List.of(Figure.alone(ra)));
         }
         BigDecimal most = expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(1));
@@ -245,9 +244,9 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
                 new Limit(BigDecimal.ZERO, most, Unit.ROUGHNESS, Reason.named("rule." + Rule.FINISH_RATIO + ".source")));
         BigDecimal times = read.ra.divide(expected.get(), new MathContext(2));
         boolean good = read.ra.compareTo(expected.get().multiply(rules.figures(Rule.FINISH_RATIO).get(0))) <= 0;
-        EvidenceReason code = judged.verdict() == Verdict.OUTSIDE ? EvidenceReason.FINISH_ELSE
-                : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? EvidenceReason.FINISH_CLOSE
-                        : good ? EvidenceReason.FINISH_GOOD : EvidenceReason.FINISH_ORDINARY;
+        MeasuringReason code = judged.verdict() == Verdict.OUTSIDE ? MeasuringReason.FINISH_ELSE
+                : judged.verdict() == Verdict.TOO_CLOSE_TO_CALL ? MeasuringReason.FINISH_CLOSE
+                        : good ? MeasuringReason.FINISH_GOOD : MeasuringReason.FINISH_ORDINARY;
         says.add(0, Reason.of(code, ra, grade, times, Quantity.of(expected.get(), Unit.ROUGHNESS)));
         boolean torn = read.trace.filter(t -> t.profile.dropout().isPresent()).isPresent();
         Outcome outcome = torn ? Outcome.UNDECIDED : StepJudgement.of(judged).outcome();
@@ -258,36 +257,36 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     private static Reason grade(BigDecimal ra, LengthUnit machine) {
         int n = machine == LengthUnit.INCH ? Trace.gradeByNumber(ra.divide(MICROINCH, MathContext.DECIMAL64).doubleValue())
                 : Trace.grade(ra.doubleValue());
-        return n > Trace.GRADES_COUNT ? Reason.of(EvidenceReason.FINISH_ROUGHER, Trace.GRADES_COUNT)
-                : machine == LengthUnit.INCH ? Reason.of(EvidenceReason.FINISH_NUMBER, Trace.NUMBERS.get(n - 1), n)
-                        : Reason.of(EvidenceReason.FINISH_GRADE, n);
+        return n > Trace.GRADES_COUNT ? Reason.of(MeasuringReason.FINISH_ROUGHER, Trace.GRADES_COUNT)
+                : machine == LengthUnit.INCH ? Reason.of(MeasuringReason.FINISH_NUMBER, Trace.NUMBERS.get(n - 1), n)
+                        : Reason.of(MeasuringReason.FINISH_GRADE, n);
     }
 
     /** What a trace shows beside its figures: how it lay, where it is torn, which spacing stands out and what comes round so often. */
     private List<Reason> marks(Traced t, Read read, Rules rules) {
         List<Reason> says = new ArrayList<>();
         if (!t.agrees) {
-            says.add(Reason.of(EvidenceReason.FINISH_NO_CUT_OFF, Quantity.of(BigDecimal.valueOf(t.roughness.cutOff()).stripTrailingZeros(),
+            says.add(Reason.of(MeasuringReason.FINISH_NO_CUT_OFF, Quantity.of(BigDecimal.valueOf(t.roughness.cutOff()).stripTrailingZeros(),
                     Unit.MILLIMETRES)));
         }
         if (t.profile.isSteep()) {
-            says.add(Reason.of(EvidenceReason.FINISH_STEEP, new BigDecimal(t.profile.degrees()).round(new MathContext(2))));
+            says.add(Reason.of(MeasuringReason.FINISH_STEEP, new BigDecimal(t.profile.degrees()).round(new MathContext(2))));
         }
-        t.profile.dropout().ifPresent(n -> says.add(Reason.of(EvidenceReason.FINISH_DROPOUT, n)));
+        t.profile.dropout().ifPresent(n -> says.add(Reason.of(MeasuringReason.FINISH_DROPOUT, n)));
         Spacings spacings = t.roughness.spacings();
         Optional<Spacings.Peak> peak = spacings.strongest().filter(p -> p.share() >= rules.share(Rule.DOMINANT_SPACING).doubleValue());
         if (peak.isEmpty()) {
-            says.add(Reason.of(EvidenceReason.FINISH_NO_SPACING));
+            says.add(Reason.of(MeasuringReason.FINISH_NO_SPACING));
             return says;
         }
         Spacings.Peak p = peak.get();
         Quantity spacing = Quantity.of(new BigDecimal(p.spacing()).round(SHOWN), Unit.MILLIMETRES);
-        says.add(Reason.of(EvidenceReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()),
+        says.add(Reason.of(MeasuringReason.FINISH_SPACING, spacing, shown(2 * p.amplitude()),
                 BigDecimal.valueOf(Math.round(100 * p.share()))));
         if (read.turned.filter(f -> Math.abs(p.spacing() / f.feed() - 1) <= Math.max(SAME_FEED, p.open())).isPresent()) {
-            says.add(Reason.of(EvidenceReason.FINISH_IS_FEED, spacing));
+            says.add(Reason.of(MeasuringReason.FINISH_IS_FEED, spacing));
         } else if (read.made.isEmpty()) {
-            says.add(Reason.of(EvidenceReason.FINISH_NO_SPEED));
+            says.add(Reason.of(MeasuringReason.FINISH_NO_SPEED));
         } else {
             says.add(comesRound(p, spacing, spacings.bin(), read.made.get()));
         }
@@ -304,14 +303,14 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
         List<Turning> turning = made.rpm.map(rpm -> turning(rpm.doubleValue())).orElse(List.of());
         List<Object> near = new ArrayList<>(turning.stream().filter(t -> Math.abs(t.hertz() - hertz) <= reach)
                 .sorted(Comparator.comparingDouble(t -> Math.abs(t.hertz() - hertz)))
-                .map(t -> (Object) Reason.each(EvidenceReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(),
+                .map(t -> (Object) Reason.each(MeasuringReason.FINISH_TURNS, t.kind(), t.stage(), t.pair(),
                         Quantity.of(new BigDecimal(t.hertz()).round(SHOWN), Unit.HERTZ)))
                 .toList());
         if (turning.isEmpty()) {
-            return Reason.of(EvidenceReason.FINISH_FREQUENCY, spacing, past, f);
+            return Reason.of(MeasuringReason.FINISH_FREQUENCY, spacing, past, f);
         }
-        return near.isEmpty() ? Reason.of(EvidenceReason.FINISH_NOTHING_TURNS, spacing, past, f, turning.size())
-                : Reason.of(EvidenceReason.FINISH_COMES_ROUND, spacing, past, f, near);
+        return near.isEmpty() ? Reason.of(MeasuringReason.FINISH_NOTHING_TURNS, spacing, past, f, turning.size())
+                : Reason.of(MeasuringReason.FINISH_COMES_ROUND, spacing, past, f, near);
     }
 
     /** At the route whose speed is nearest to the one read, within the house's tolerance twice; nothing where none is. */

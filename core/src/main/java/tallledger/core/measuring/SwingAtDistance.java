@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Gauge;
@@ -48,7 +47,7 @@ public record SwingAtDistance(TypedLength far, Optional<TypedLength> near, Optio
             GradedLimit here = between(rules.graded(line.nose().orElseThrow()), limit, d.divide(stated, MathContext.DECIMAL64));
             StepJudgement judged = LimitJudge.byGrade(here, far.mm(), ofFar);
             return with(judged,
-                    Reason.of(EvidenceReason.FAR_ALONE, Quantity.of(far.mm(), Unit.MILLIMETRES), Quantity.of(d, Unit.MILLIMETRES),
+                    Reason.of(MeasuringReason.FAR_ALONE, Quantity.of(far.mm(), Unit.MILLIMETRES), Quantity.of(d, Unit.MILLIMETRES),
                             Quantity.of(stated, Unit.MILLIMETRES)));
         }
         double k = stated.doubleValue() / d.doubleValue();
@@ -59,14 +58,14 @@ public record SwingAtDistance(TypedLength far, Optional<TypedLength> near, Optio
         BigDecimal most = ReckonedFigures.decimal(scaled + other);
         StepJudgement byMost = LimitJudge.byGrade(limit, most, u);
         StepJudgement byLeast = LimitJudge.byGrade(limit, least, u);
-        Reason says = Reason.of(EvidenceReason.FAR_BETWEEN, Quantity.of(far.mm(), Unit.MILLIMETRES), Quantity.of(d, Unit.MILLIMETRES),
+        Reason says = Reason.of(MeasuringReason.FAR_BETWEEN, Quantity.of(far.mm(), Unit.MILLIMETRES), Quantity.of(d, Unit.MILLIMETRES),
                 new Quantity(least, u.expanded(), Unit.MILLIMETRES), new Quantity(most, u.expanded(), Unit.MILLIMETRES),
                 Quantity.of(stated, Unit.MILLIMETRES));
         if (byMost.outcome() == Outcome.PROVEN) {
             return with(byMost, says);
         }
         return byLeast.outcome() == Outcome.FAILED ? with(byLeast, says)
-                : new StepJudgement(Outcome.UNDECIDED, byMost.grade(), List.of(says, Reason.of(EvidenceReason.FAR_ANGLES)),
+                : new StepJudgement(Outcome.UNDECIDED, byMost.grade(), List.of(says, Reason.of(MeasuringReason.FAR_ANGLES)),
                         byMost.figures().stream().map(f -> f.named(Figure.Name.AT_MOST)).toList());
     }
 

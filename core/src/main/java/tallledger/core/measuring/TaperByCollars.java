@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -49,7 +48,7 @@ public record TaperByCollars() implements MeasuringMethod<TaperByCollars.CollarR
     }
 
     @Override
-    public <T> T accept(TaperByCollars.CollarReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(TaperByCollars.CollarReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.taperByCollars(this, readings);
     }
 
@@ -66,7 +65,7 @@ public record TaperByCollars() implements MeasuringMethod<TaperByCollars.CollarR
         TypedLength apart = TypedRows.positive(values, "apart");
         Optional<TypedLength> centres = values.has("centres") ? Optional.of(TypedRows.positive(values, "centres")) : Optional.empty();
         centres.filter(c -> c.mm().compareTo(apart.mm()) < 0).ifPresent(c -> {
-            throw Refused.because(EvidenceReason.COLLARS_CENTRES, c.typed(), apart.typed()).at("centres");
+            throw Refused.because(MeasuringReason.COLLARS_CENTRES, c.typed(), apart.typed()).at("centres");
         });
         return new CollarReadings(TypedRows.positive(values, "head"), TypedRows.positive(values, "tail"), apart, centres,
                 values.readWith());
@@ -79,7 +78,7 @@ public record TaperByCollars() implements MeasuringMethod<TaperByCollars.CollarR
         BigDecimal angle = taper.divide(read.apart.mm().multiply(BigDecimal.valueOf(2)), MathContext.DECIMAL64);
         BigDecimal over = rules.length(THREE_HUNDRED);
         Reason says = read.centres.map(c -> offset(read, c))
-                .orElseGet(() -> Reason.of(EvidenceReason.COLLARS_SAY,
+                .orElseGet(() -> Reason.of(MeasuringReason.COLLARS_SAY,
                         ReckonedFigures.shown(taper.doubleValue() * over.doubleValue() / read.apart.mm().doubleValue()),
                         Quantity.of(over, Unit.MILLIMETRES), ReckonedFigures.slope(angle.doubleValue())));
         return line.judged(taper.abs(), u, read.apart.mm(), rules, says);
@@ -88,9 +87,9 @@ public record TaperByCollars() implements MeasuringMethod<TaperByCollars.CollarR
     private static Reason offset(CollarReadings read, TypedLength centres) {
         double off = read.taper().doubleValue() / 2 * centres.mm().doubleValue() / read.apart.mm().doubleValue();
         // A small tail end: the tailstock stands towards the operator and is moved away.
-        EvidenceReason code = off > 0 ? EvidenceReason.TAILSTOCK_AWAY
-                : off < 0 ? EvidenceReason.TAILSTOCK_TOWARDS
-                        : EvidenceReason.TAILSTOCK_TRUE;
+        MeasuringReason code = off > 0 ? MeasuringReason.TAILSTOCK_AWAY
+                : off < 0 ? MeasuringReason.TAILSTOCK_TOWARDS
+                        : MeasuringReason.TAILSTOCK_TRUE;
         return off == 0 ? Reason.of(code) : Reason.of(code, ReckonedFigures.shown(Math.abs(off)));
     }
 }

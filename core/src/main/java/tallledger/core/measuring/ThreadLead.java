@@ -3,7 +3,6 @@ package tallledger.core.measuring;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -54,7 +53,7 @@ public record ThreadLead(String marked, List<String> positions) implements Recor
     }
 
     @Override
-    public <T> T accept(CutThread value, RecordedVisitor<T> visitor) {
+    public <T> T accept(CutThread value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.threadLead(this, value);
     }
 
@@ -94,7 +93,7 @@ public record ThreadLead(String marked, List<String> positions) implements Recor
         Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.CALIPER)).difference(length.mm(), length.step())
                 .scaled(300 / Math.max(length.mm().doubleValue(), 1));
         StepJudgement judged = LimitJudge.byGrade(rules.graded(Rule.THREAD_300), thread.over300().abs(), u);
-        return judged.saying(List.of(Reason.of(EvidenceReason.THREAD_ERROR, Quantity.of(thread.lead(), Unit.MILLIMETRES),
+        return judged.saying(List.of(Reason.of(MeasuringReason.THREAD_ERROR, Quantity.of(thread.lead(), Unit.MILLIMETRES),
                 Quantity.of(pitch.mm(), Unit.MILLIMETRES),
                 thread.error().doubleValue() * 100, Quantity.of(thread.over300(), Unit.MILLIMETRES),
                 Quantity.of(BigDecimal.valueOf(300), Unit.MILLIMETRES)),

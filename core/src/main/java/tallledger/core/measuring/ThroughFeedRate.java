@@ -5,7 +5,6 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -43,7 +42,7 @@ public record ThroughFeedRate() implements Recording<ThroughFeedRate.ThroughRead
     }
 
     @Override
-    public <T> T accept(ThroughReading value, RecordedVisitor<T> visitor) {
+    public <T> T accept(ThroughReading value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.throughFeedRate(this, value);
     }
 
@@ -65,7 +64,7 @@ public record ThroughFeedRate() implements Recording<ThroughFeedRate.ThroughRead
     public ThroughReading read(Values values) {
         double angle = values.positive("angle").doubleValue();
         if (angle > 10) {
-            throw Refused.because(EvidenceReason.THROUGH_ANGLE, values.text("angle")).at("angle");
+            throw Refused.because(MeasuringReason.THROUGH_ANGLE, values.text("angle")).at("angle");
         }
         double reckoned = Math.PI * values.length("diameter").mm().doubleValue() * values.positive("speed")
                 .doubleValue() * Math.sin(Math.toRadians(angle));
@@ -89,9 +88,9 @@ public record ThroughFeedRate() implements Recording<ThroughFeedRate.ThroughRead
         Limit limit = new Limit(new BigDecimal(read.reckoned * least).round(SHOWN), new BigDecimal(read.reckoned * most).round(SHOWN),
                 Unit.MILLIMETRES_PER_MINUTE, Reason.named("rule." + Rule.THROUGH_FEED + ".source"));
         return StepJudgement.of(heldAgainst(limit, measured, verdict), List.of(Reason.of(switch (verdict) {
-            case WITHIN -> EvidenceReason.THROUGH_RIGHT;
-            case OUTSIDE -> EvidenceReason.THROUGH_WRONG;
-            case TOO_CLOSE_TO_CALL -> EvidenceReason.THROUGH_CLOSE;
+            case WITHIN -> MeasuringReason.THROUGH_RIGHT;
+            case OUTSIDE -> MeasuringReason.THROUGH_WRONG;
+            case TOO_CLOSE_TO_CALL -> MeasuringReason.THROUGH_CLOSE;
         }, measured, Quantity.of(new BigDecimal(read.reckoned).round(SHOWN), Unit.MILLIMETRES_PER_MINUTE), (share - 1) * 100,
                 rules.figures(Rule.THROUGH_FEED).get(0), rules.figures(Rule.THROUGH_FEED).get(1))));
     }

@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
@@ -115,7 +114,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
     }
 
     @Override
-    public <T> T accept(TrialSpeeds.Trials value, RecordedVisitor<T> visitor) {
+    public <T> T accept(TrialSpeeds.Trials value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.trialSpeeds(this, value);
     }
 
@@ -145,10 +144,10 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             }
         }
         if (made.size() < 2 || made.size() > MOST) {
-            throw Refused.because(EvidenceReason.TRIALS_COUNT, made.size(), MOST).at("trials");
+            throw Refused.because(MeasuringReason.TRIALS_COUNT, made.size(), MOST).at("trials");
         }
         if (changeOver.isEmpty() && made.stream().allMatch(t -> t.seen.isEmpty())) {
-            throw Refused.because(EvidenceReason.TRIALS_CHANGE_OVER).at("changeOver");
+            throw Refused.because(MeasuringReason.TRIALS_CHANGE_OVER).at("changeOver");
         }
         return new Trials(changeOver, made, values.readWith());
     }
@@ -160,7 +159,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             return new Trial(TypedNumber.parsePositive(two[0]).value(), Optional.empty(), BigDecimal.ONE, seen);
         }
         if (two.length != 2 || two[1].contains(" ")) {
-            throw Refused.because(EvidenceReason.TRIALS_LINE, line);
+            throw Refused.because(MeasuringReason.TRIALS_LINE, line);
         }
         TypedNumber read = TypedNumber.parsePositive(two[1]);
         return new Trial(TypedNumber.parsePositive(two[0]).value(), Optional.of(read.value()), read.step(), Optional.empty());
@@ -176,8 +175,8 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             Trial trial = trials.made.get(i);
             if (trial.seen.filter(Seen::isBad).isPresent()) {
                 failed = true;
-                because.add(Reason.of(trials.isUp(i) ? EvidenceReason.TRIAL_BAD_UP : EvidenceReason.TRIAL_BAD_DOWN, trial.commanded,
-                        Reason.each(EvidenceReason.TRIAL_SEEN, trial.seen.get())));
+                because.add(Reason.of(trials.isUp(i) ? MeasuringReason.TRIAL_BAD_UP : MeasuringReason.TRIAL_BAD_DOWN, trial.commanded,
+                        Reason.each(MeasuringReason.TRIAL_SEEN, trial.seen.get())));
             }
             if (trial.read.isEmpty()) {
                 continue;
@@ -189,17 +188,17 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             failed |= judged.verdict() == Verdict.OUTSIDE;
             close |= judged.verdict() == Verdict.TOO_CLOSE_TO_CALL;
             if (judged.verdict() != Verdict.WITHIN) {
-                because.add(Reason.of(EvidenceReason.TRIAL_OFF, trial.commanded, judged.because()));
+                because.add(Reason.of(MeasuringReason.TRIAL_OFF, trial.commanded, judged.because()));
             }
         }
         boolean up = trials.crosses(true);
         boolean down = trials.crosses(false);
-        trials.between().ifPresent(b -> because.add(0, Reason.of(EvidenceReason.TRIALS_BETWEEN, b.get(0), b.get(1))));
-        trials.changeOver.ifPresent(over -> because.add(up && down ? Reason.of(EvidenceReason.TRIALS_BOTH, trials.made.size(), over)
-                : Reason.of(up ? EvidenceReason.TRIALS_UP_ONLY : down ? EvidenceReason.TRIALS_DOWN_ONLY : EvidenceReason.TRIALS_NEVER,
+        trials.between().ifPresent(b -> because.add(0, Reason.of(MeasuringReason.TRIALS_BETWEEN, b.get(0), b.get(1))));
+        trials.changeOver.ifPresent(over -> because.add(up && down ? Reason.of(MeasuringReason.TRIALS_BOTH, trials.made.size(), over)
+                : Reason.of(up ? MeasuringReason.TRIALS_UP_ONLY : down ? MeasuringReason.TRIALS_DOWN_ONLY : MeasuringReason.TRIALS_NEVER,
                         over)));
         if (because.isEmpty()) {
-            because.add(Reason.of(up ? EvidenceReason.TRIALS_SEEN_UP_ONLY : EvidenceReason.TRIALS_SEEN_NONE));
+            because.add(Reason.of(up ? MeasuringReason.TRIALS_SEEN_UP_ONLY : MeasuringReason.TRIALS_SEEN_NONE));
         }
         return new StepJudgement(failed ? Outcome.FAILED : close || !up || !down ? Outcome.UNDECIDED : Outcome.PROVEN, Optional.empty(),
                 because, figures);

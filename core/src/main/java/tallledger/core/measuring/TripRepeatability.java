@@ -28,7 +28,7 @@ public record TripRepeatability() implements Recording<TripRepeatability.TripSto
     }
 
     @Override
-    public <T> T accept(TripStops value, RecordedVisitor<T> visitor) {
+    public <T> T accept(TripStops value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.tripRepeatability(this, value);
     }
 

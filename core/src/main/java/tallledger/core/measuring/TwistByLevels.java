@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
@@ -37,7 +36,7 @@ public record TwistByLevels() implements MeasuringMethod<TwistByLevels.LevelRead
     }
 
     @Override
-    public <T> T accept(TwistByLevels.LevelReadings readings, ReadingsVisitor<T> visitor) {
+    public <T> T accept(TwistByLevels.LevelReadings readings, MethodVisitor.OfReadings<T> visitor) {
         return visitor.twistByLevels(this, readings);
     }
 
@@ -52,7 +51,7 @@ public record TwistByLevels() implements MeasuringMethod<TwistByLevels.LevelRead
         double feet = TypedRows.positive(values, "feet").mm().doubleValue();
         List<TypedNumber> divisions = TypedRows.numbers(values, "levels");
         if (divisions.size() < 2 || divisions.size() > Straightness.MOST) {
-            throw Refused.because(EvidenceReason.ACROSS_COUNT, divisions.size(), 2, Straightness.MOST).at("levels");
+            throw Refused.because(MeasuringReason.ACROSS_COUNT, divisions.size(), 2, Straightness.MOST).at("levels");
         }
         double coarsest = divisions.stream().filter(d -> d.value().signum() != 0).mapToDouble(d -> d.step().doubleValue()).max()
                 .orElse(1);
@@ -71,7 +70,7 @@ public record TwistByLevels() implements MeasuringMethod<TwistByLevels.LevelRead
     }
 
     private static Reason across(LevelReadings read, BigDecimal over) {
-        return Reason.of(EvidenceReason.ACROSS_SLOPE,
+        return Reason.of(MeasuringReason.ACROSS_SLOPE,
                 Quantity.of(ReckonedFigures.decimal(slope(read) * over.doubleValue()), Unit.MILLIMETRES_PER_METRE),
                 read.levels.size(), Quantity.of(over, Unit.MILLIMETRES));
     }

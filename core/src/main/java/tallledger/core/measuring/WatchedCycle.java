@@ -14,7 +14,6 @@ import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.cycle.ScriptText;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Preset;
@@ -44,7 +43,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     }
 
     @Override
-    public <T> T accept(WatchedCycle.Watched value, RecordedVisitor<T> visitor) {
+    public <T> T accept(WatchedCycle.Watched value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.watchedCycle(this, value);
     }
 
@@ -101,7 +100,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
                 BigDecimal value = setting == CycleScripts.Setting.PASSES ? BigDecimal.valueOf(passes(values))
                         : values.number(setting.field()).value();
                 if (value.signum() < 0 || value.compareTo(CycleLog.LONGEST) > 0) {
-                    throw Refused.because(EvidenceReason.CYCLE_SETTING, value, CycleLog.LONGEST).at(setting.field());
+                    throw Refused.because(MeasuringReason.CYCLE_SETTING, value, CycleLog.LONGEST).at(setting.field());
                 }
                 set.put(setting, value);
             }
@@ -117,7 +116,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     private static int passes(Values values) {
         int passes = values.whole("passes");
         if (passes < 1 || passes > 50) {
-            throw Refused.because(EvidenceReason.CYCLE_PASSES, passes).at("passes");
+            throw Refused.because(MeasuringReason.CYCLE_PASSES, passes).at("passes");
         }
         return passes;
     }
@@ -151,7 +150,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     @Override
     public Watched read(Values values) {
         if (isOwn() && !values.has("title")) {
-            throw Refused.because(EvidenceReason.CYCLE_TITLE).at("title");
+            throw Refused.because(MeasuringReason.CYCLE_TITLE).at("title");
         }
         Optional<CycleScript> own = isOwn() ? Optional.of(own(values)) : Optional.empty();
         Map<CycleScripts.Setting, BigDecimal> set = isOwn() ? Map.of() : set(values);
@@ -163,22 +162,22 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     public StepJudgement judge(Watched watched, Rules rules) {
         CycleResult result = watched.result(rules);
         if (result.isRight()) {
-            return StepJudgement.of(Outcome.PROVEN, Reason.of(EvidenceReason.CYCLE_RIGHT, result.lines().size()));
+            return StepJudgement.of(Outcome.PROVEN, Reason.of(MeasuringReason.CYCLE_RIGHT, result.lines().size()));
         }
         if (result.breaksOff() && !result.isHazard()) {
             String next = result.wrong().get(0).event();
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(EvidenceReason.CYCLE_BREAKS_OFF, named(next)));
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.CYCLE_BREAKS_OFF, named(next)));
         }
         List<Reason> because = new ArrayList<>();
         if (result.isHazard()) {
-            because.add(Reason.of(EvidenceReason.CYCLE_HAZARD));
+            because.add(Reason.of(MeasuringReason.CYCLE_HAZARD));
         }
         Optional<Reason> passes = passes(watched, rules);
         passes.ifPresent(because::add);
         result.wrong().stream().filter(line -> passes.isEmpty() || !line.event().equals(PASS))
                 .forEach(line -> because.add(missingAt(line, result).orElseGet(() -> wrong(line))));
         if (watched.runsDownLong(rules)) {
-            because.add(Reason.of(EvidenceReason.CYCLE_RUNS_DOWN));
+            because.add(Reason.of(MeasuringReason.CYCLE_RUNS_DOWN));
         }
         return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE)
                 : Optional.empty());
@@ -193,8 +192,8 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         return Optional.ofNullable(watched.set.get(CycleScripts.Setting.PASSES)).or(() -> watched.code.equals("spark-out")
                 ? Optional.of(CycleScripts.Setting.PASSES.start(rules))
                 : Optional.empty()).map(BigDecimal::intValue)
-                .filter(set -> set != made).map(set -> Reason.of(made > set ? EvidenceReason.CYCLE_PASSES_MANY
-                        : EvidenceReason.CYCLE_PASSES_FEW, made, set, Math.abs(made - set)));
+                .filter(set -> set != made).map(set -> Reason.of(made > set ? MeasuringReason.CYCLE_PASSES_MANY
+                        : MeasuringReason.CYCLE_PASSES_FEW, made, set, Math.abs(made - set)));
     }
 
     /** An event that should have come at one end of a way that goes to and fro: which end, and which time round. */
@@ -204,7 +203,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             return Optional.empty();
         }
         CycleResult.Line end = result.lines().get(at - 1);
-        return Optional.of(end).filter(e -> ENDS.contains(e.event())).map(e -> Reason.of(EvidenceReason.CYCLE_MISSING_AT,
+        return Optional.of(end).filter(e -> ENDS.contains(e.event())).map(e -> Reason.of(MeasuringReason.CYCLE_MISSING_AT,
                 named(line.event()),
                 named(e.event()), (int) result.lines().subList(0, at).stream().filter(l -> l.event().equals(e.event())).count()));
     }
@@ -220,7 +219,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         boolean open = line.verdict() == CycleResult.Verdict.EARLY && window.filter(CycleScript.Window::isOpen).isPresent();
         Object[] says = {named(line.event()), line.took().orElse(BigDecimal.ZERO),
                 window.map(CycleScript.Window::least).orElse(BigDecimal.ZERO), window.map(CycleScript.Window::most).orElse(BigDecimal.ZERO),
-                Reason.each(EvidenceReason.CYCLE_WHOSE, window.map(CycleScript.Window::whose).orElse(CycleScript.Whose.HOUSE))};
-        return open ? Reason.of(EvidenceReason.CYCLE_EARLY_OPEN, says) : Reason.each(EvidenceReason.CYCLE_LINE, line.verdict(), says);
+                Reason.each(MeasuringReason.CYCLE_WHOSE, window.map(CycleScript.Window::whose).orElse(CycleScript.Whose.HOUSE))};
+        return open ? Reason.of(MeasuringReason.CYCLE_EARLY_OPEN, says) : Reason.each(MeasuringReason.CYCLE_LINE, line.verdict(), says);
     }
 }

@@ -13,9 +13,9 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.StageKind;
 import tallledger.core.drive.Transmission;
-import tallledger.core.evidence.EvidenceReason;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
+import tallledger.core.measuring.MeasuringReason;
 import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -99,7 +99,7 @@ public final class RunGate {
     /** What stops use, by name and why. */
     public static Object named(Survey survey, Made made) {
         // That a hazard stops use is said of all of them already; why a person says so stands with what was found.
-        List<Object> because = new ArrayList<>(made.because().stream().filter(r -> !r.is(EvidenceReason.CYCLE_HAZARD)).toList());
+        List<Object> because = new ArrayList<>(made.because().stream().filter(r -> !r.is(MeasuringReason.CYCLE_HAZARD)).toList());
         Optional.ofNullable(survey.regrades().get(made.entry())).filter(r -> r.what().severity() == Severity.STOP_USE)
                 .ifPresent(r -> because.add(r.what().why()));
         Object name = made.task().step().map(s -> (Object) s.name())

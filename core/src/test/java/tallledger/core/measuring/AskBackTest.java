@@ -10,7 +10,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.evidence.LastDigit;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.Values;
 import tallledger.core.reading.TypedLength;

@@ -34,7 +34,7 @@ class ChartLineTest {
             new StraightnessByIndicator(), new ParallelismByIndicator(), new FlatnessByGrid(), new DirectionByTurnedBar(),
             new RunoutInTwoPlanes(), new RunoutByHalfTurn(), new RoundnessOfPiece(), new SquarenessBySweep(), new TaperByCollars(),
             new RepeatabilityOfPlace(), new SpreadOfPieces(), new StepResponse(), new AxisPositioning(), new CircularPath(),
-            new ScaleByGaugeLengths(), new DipUnderThrust(), new SquarenessByTurnedSquare(), new InfeedByWork());
+            new ScaleByGaugeLengths(), new DipUnderThrust(), new SquarenessByTurnedSquare(), new InfeedByWork(), new TaperAgainstNominal());
 
     private static Values typed(String fields) {
         Map<String, String> typed = Arrays.stream(fields.split("\\|")).map(f -> f.split("=", 2))
@@ -270,7 +270,7 @@ class ChartLineTest {
     @Test
     void everyWayNamesItsRule() {
         assertThat(UP.limitRule()).contains(Rule.SPINDLE_CARRIAGE_V_300);
-        assertThat(METHODS).hasSize(21).allSatisfy(method -> assertThat(ChartLine.of(method, Rule.TWIST).fields())
+        assertThat(METHODS).hasSize(22).allSatisfy(method -> assertThat(ChartLine.of(method, Rule.TWIST).fields())
                 .extracting(RecordField::name).contains("value").doesNotHaveDuplicates());
     }
 

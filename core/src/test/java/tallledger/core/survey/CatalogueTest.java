@@ -156,7 +156,7 @@ class CatalogueTest {
                         "table-raise table-tilts depth-stop quill-spring level drill-runout spindle-square base-flat drill-out "
                                 + "drill-quill-square thrust-dip drill-cut hole-place drilled-roughness drilled-size",
                         END)),
-                Arguments.of(Family.CYLINDRICAL_GRINDER, 80,
+                Arguments.of(Family.CYLINDRICAL_GRINDER, 81,
                         String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil", ELECTRICS,
                                 "emergency-stop direction wheel-first-start bled",
                                 STARTED, LUBED,
@@ -167,7 +167,8 @@ class CatalogueTest {
                                         + "work-spindle axial-float "
                                         + "table-straight centres-line-v centres-line-h barrel-to-travel "
                                         + "wheel-spindle-travel infeed-square "
-                                        + "infeed-repeat grind-parallel infeed-sum ground-round ground-roughness ground-finish",
+                                        + "infeed-repeat grind-parallel ground-taper infeed-sum ground-round ground-roughness "
+                                        + "ground-finish",
                                 END)),
                 Arguments.of(Family.ROTARY_TABLE_GRINDER, 72,
                         String.join(" ", DESK, STANDING, "grinder-ways wheel-mark wheel-sound wheel-guard hydraulic-oil chuck-face",

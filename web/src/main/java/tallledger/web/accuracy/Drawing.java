@@ -23,13 +23,14 @@ import tallledger.core.measuring.SquarenessByTurnedSquare;
 import tallledger.core.measuring.StepResponse;
 import tallledger.core.measuring.StraightnessByIndicator;
 import tallledger.core.measuring.StraightnessByLevel;
+import tallledger.core.measuring.TaperAgainstNominal;
 import tallledger.core.measuring.TaperByCollars;
 import tallledger.core.measuring.TwistByLevels;
 
 /** How a line of the chart is measured, as it is drawn; the drawing of each is in the fragment {@code ways}. */
 public enum Drawing {
     LEVEL_RUN, CROSS_LEVELS, INDICATOR_STRAIGHT, INDICATOR_PARALLEL, GRID, TURNED_HALF, TWO_PLANES, HALF_TURN, OUT_OF_ROUND, SWEEP, COLLARS,
-    REPEATS, PIECES, STEPS, AXIS, CIRCLE, LENGTHS, THRUST, SQUARE, INFEED,
+    REPEATS, PIECES, STEPS, AXIS, CIRCLE, LENGTHS, THRUST, SQUARE, INFEED, TAPER,
     /** Readings round one turn. */
     ROUND,
     /** A part moved along its travel and read at a dial that stands. */
@@ -154,6 +155,11 @@ public enum Drawing {
         @Override
         public Drawing infeedByWork(InfeedByWork method) {
             return INFEED;
+        }
+
+        @Override
+        public Drawing taperAgainstNominal(TaperAgainstNominal method) {
+            return TAPER;
         }
     };
 }

@@ -116,6 +116,11 @@ public final class Plots {
                 true);
     }
 
+    /** What a figure comes to over a length, from nought at its one end. @param error mm at the other */
+    public PlotView overLength(double length, double error) {
+        return profile(List.of(0.0, length), List.of(0.0, error), 0, 0, true);
+    }
+
     /** Readings in the order taken. */
     public PlotView row(ReadingSeries read) {
         List<Double> x = IntStream.range(0, read.readings().size()).mapToObj(i -> (double) i).toList();

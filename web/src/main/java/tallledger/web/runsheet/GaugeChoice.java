@@ -1,5 +1,7 @@
 package tallledger.web.runsheet;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -50,7 +52,12 @@ public record GaugeChoice(String id, String name) {
     /** Its last digit in the machine's unit. */
     private static String figures(Gauge gauge, Rule kind, LengthUnit unit, Words words) {
         // A thermometer's last digit is a difference of temperatures, and those are K or °F.
-        return words.in(unit, gauge.resolution().stripTrailingZeros(), kind.unit() == Unit.CELSIUS ? Unit.KELVIN : kind.unit());
+        BigDecimal digit = gauge.resolution().stripTrailingZeros();
+        if (kind.unit() == Unit.ROUGHNESS && unit == LengthUnit.INCH) {
+            // Nobody's roughness gauge shows thousandths of a microinch: to one digit.
+            return words.in(unit, Unit.ROUGHNESS.to(Unit.MICROINCHES, digit).round(new MathContext(1)), Unit.MICROINCHES);
+        }
+        return words.in(unit, digit, kind.unit() == Unit.CELSIUS ? Unit.KELVIN : kind.unit());
     }
 
     /** The one taken last for such a reading in this survey. */

@@ -18,6 +18,7 @@ import tallledger.core.measuring.HeightsAlong;
 import tallledger.core.measuring.InfeedByWork;
 import tallledger.core.measuring.Inspection;
 import tallledger.core.measuring.MeasurementOverLength;
+import tallledger.core.measuring.MethodVisitor;
 import tallledger.core.measuring.NothingTyped;
 import tallledger.core.measuring.PanelCheck;
 import tallledger.core.measuring.ParallelismByIndicator;
@@ -25,8 +26,7 @@ import tallledger.core.measuring.PieceCount;
 import tallledger.core.measuring.PlateNote;
 import tallledger.core.measuring.PlateText;
 import tallledger.core.measuring.ReadingSeries;
-import tallledger.core.measuring.ReadingsVisitor;
-import tallledger.core.measuring.RecordedVisitor;
+import tallledger.core.measuring.RecordingVisitor;
 import tallledger.core.measuring.RepeatabilityOfPlace;
 import tallledger.core.measuring.RoundnessOfPiece;
 import tallledger.core.measuring.RunoutByHalfTurn;
@@ -48,6 +48,7 @@ import tallledger.core.measuring.StraightnessByIndicator;
 import tallledger.core.measuring.StraightnessByLevel;
 import tallledger.core.measuring.SupplyCheck;
 import tallledger.core.measuring.SurfaceFinish;
+import tallledger.core.measuring.TaperAgainstNominal;
 import tallledger.core.measuring.TaperByCollars;
 import tallledger.core.measuring.ThreadLead;
 import tallledger.core.measuring.ThroughFeedRate;
@@ -70,7 +71,8 @@ import tallledger.web.pictures.Plots;
 import tallledger.web.words.Words;
 
 /** The picture of what was recorded, one for page, print and PDF; most records have none. */
-public final class RecordingPictures implements RecordedVisitor<Optional<Picture>>, ReadingsVisitor<Optional<Picture>> {
+public final class RecordingPictures
+        implements RecordingVisitor.OfRecorded<Optional<Picture>>, MethodVisitor.OfReadings<Optional<Picture>> {
 
     private final StepResult result;
     private final Rules rules;
@@ -330,5 +332,10 @@ public final class RecordingPictures implements RecordedVisitor<Optional<Picture
     @Override
     public Optional<Picture> infeedByWork(InfeedByWork method, InfeedByWork.InfeedReadings readings) {
         return Optional.empty();
+    }
+
+    @Override
+    public Optional<Picture> taperAgainstNominal(TaperAgainstNominal method, TaperAgainstNominal.TaperReadings readings) {
+        return plot(plots.overLength(readings.apart().mm().doubleValue(), readings.error()));
     }
 }

@@ -2,6 +2,8 @@ package tallledger.web.sealed;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,9 +20,12 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Limits;
 import tallledger.core.ledger.Entry;
+import tallledger.core.reason.InUnit;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
+import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 import tallledger.web.record.SheetCell;
 import tallledger.web.record.Survey;
 import tallledger.web.words.Figures;
@@ -29,6 +34,8 @@ import tallledger.web.words.Words;
 /** A survey's readings, steps, kit and films as tables. A cell that a spreadsheet would take for a formula is made plain text. */
 @Component
 class Tables {
+
+    private static final MathContext DIGITS = new MathContext(6);
 
     private final Words words;
 
@@ -72,23 +79,32 @@ class Tables {
                         .map((StepResult r) -> Stream.concat(Stream.of(String.valueOf(r.entry()), r.at().toString(), r.author(),
                                 words.say(r.step().name()), words.of(r.step().phase()), typed(r),
                                 r.because().stream().map(words::say).collect(Collectors.joining(" ")), words.of(r.outcome()),
-                                r.grade().map(words::of).orElse(""), r.remark()), figure(r)).toList())
+                                r.grade().map(words::of).orElse(""), r.remark()), figure(r, survey.core().machine().unit())).toList())
                         .toList());
     }
 
-    /** What was measured, as core reckons it: in mm and the like whatever the machine is marked in, so that a sheet can go on with it. */
-    private Stream<String> figure(StepResult r) {
-        return r.judgement().figure().map(f -> Stream.of(Figures.plain(f.measured().value()), words.figure(f.measured().expanded()),
-                f.unit().symbol(), f.per().map(p -> Figures.plain(p.over().value()) + " " + p.over().unit().symbol()).orElse(""),
-                f.against().map(a -> limit(a.limits())).orElse(""), f.against().map(a -> words.say(a.limits().source())).orElse("")))
-                .orElseGet(() -> Stream.generate(() -> "").limit(6));
+    /** What was measured, in the unit of the machine, as figures that a sheet goes on reckoning with. */
+    private Stream<String> figure(StepResult r, LengthUnit machine) {
+        return r.judgement().figure().map(f -> {
+            Unit unit = f.unit().shownIn(machine, f.measured().value().abs().max(BigDecimal.valueOf(f.measured().expanded())));
+            return Stream.of(in(unit, f.unit(), f.measured().value()), in(unit, f.unit(), BigDecimal.valueOf(f.measured().expanded())),
+                    unit.symbol(), f.per().map(p -> words.in(machine, p.over().value(), p.over().unit())).orElse(""),
+                    f.against().map(a -> limit(a.limits(), unit)).orElse(""),
+                    f.against().map(a -> words.say(InUnit.of(a.limits().source(), machine))).orElse(""));
+        }).orElseGet(() -> Stream.generate(() -> "").limit(6));
     }
 
-    private static String limit(Limits limits) {
-        return limits instanceof GradedLimit g ? Figures.plain(g.limit())
-                : limits instanceof Limit l && l.isEndless() ? "from " + Figures.plain(l.lower())
-                        : limits instanceof Limit l && !l.isOneSided() ? Figures.plain(l.lower()) + " to " + Figures.plain(l.upper())
-                                : Figures.plain(limits.most());
+    private static String in(Unit shown, Unit canonical, BigDecimal value) {
+        return Figures.plain(canonical.to(shown, value).round(DIGITS).stripTrailingZeros());
+    }
+
+    private static String limit(Limits limits, Unit shown) {
+        if (limits instanceof Limit l && l.isEndless()) {
+            return "from " + in(shown, l.unit(), l.lower());
+        }
+        return limits instanceof GradedLimit g ? in(shown, g.unit(), g.limit())
+                : limits instanceof Limit l && !l.isOneSided() ? in(shown, l.unit(), l.lower()) + " to " + in(shown, l.unit(), l.upper())
+                        : in(shown, limits.unit(), limits.most());
     }
 
     private static String typed(StepResult r) {

@@ -17,15 +17,16 @@ class TablesTest {
                 .flatMap(id -> App.demo().bean(Tables.class).of(shelves.survey(id)).get("steps.csv").lines()).toList();
     }
 
-    /** A sheet goes on reckoning with what was measured: in core's units, with U, what it was over, and the limit that counts. */
+    /** A sheet goes on reckoning with what was measured: in the machine's unit, with U, what it was over, and the limit that counts. */
     @Test
     void whatWasMeasuredStandsThereAsFigures() {
         List<String> rows = steps();
         assertThat(rows.get(0)).endsWith("outcome,grade,remark,figure,U,unit,over,limit,limit of");
         assertThat(rows).anySatisfy(r -> assertThat(r).matches(".*: play,.*,(proven|failed|undecided),[a-z]*,[^,]*,0\\.\\d+,0\\.\\d+,mm,,"
                 + "0\\.08,House values\\."))
-                .anySatisfy(r -> assertThat(r).matches(".*: travel,.*,\\d+,1\\.15,mm,,from [\\d.  ]+,at least [\\d.]+ mm"))
+                .anySatisfy(r -> assertThat(r).matches(".*: travel,.*,\\d+,1\\.15\\d*,mm,,from [\\d.  ]+,at least [\\d.]+ mm"))
                 .anySatisfy(r -> assertThat(r).matches(".*,0\\.\\d+,0\\.\\d+,mm,\\d+ mm,0\\.\\d+,.*"))
+                .anySatisfy(r -> assertThat(r).matches(".*,[\\d.]+,[\\d.]+,thou,(?:[\\d.]+ in)?,[\\d.]+,.*"))
                 .anySatisfy(r -> assertThat(r).matches(".*Serial number and year.*,proven,,,,,,,,"));
     }
 }

@@ -1,10 +1,12 @@
-package tallledger.core.evidence;
+package tallledger.core.measuring;
 
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import tallledger.core.measuring.Recording;
+import tallledger.core.evidence.RecordField;
+import tallledger.core.evidence.StepJudgement;
+import tallledger.core.evidence.Values;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
@@ -38,7 +40,7 @@ public final class LastDigit {
             StepJudgement then = recording.weigh(new Values(retyped, values.unit(), values.readWith(), values.apart(), values.bare()),
                     rules);
             return then.outcome() == asTyped.outcome() && then.grade().equals(asTyped.grade()) ? Optional.empty()
-                    : Optional.of(Reason.of(EvidenceReason.LAST_DIGIT, values.text(field.name()), finer));
+                    : Optional.of(Reason.of(MeasuringReason.LAST_DIGIT, values.text(field.name()), finer));
         } catch (Refused notSo) {
             return Optional.empty();
         }
