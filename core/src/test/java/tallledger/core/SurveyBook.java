@@ -12,7 +12,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -43,7 +43,7 @@ public final class SurveyBook {
     public SurveyBook(MachineDescription machine, Scope scope, int pace) {
         this.machine = machine;
         this.pace = pace;
-        write(SurveyEntries.opened(By.of(now, ME), 1, "h1", HOUSE, "buyer", scope, Grade.WORKABLE));
+        write(SurveyEntries.opened(Authorship.of(now, ME), 1, "h1", HOUSE, "buyer", scope, Grade.WORKABLE));
     }
 
     public Entry write(Draft draft) {
@@ -63,7 +63,7 @@ public final class SurveyBook {
     /** @param rpm as read on a tachometer; empty for a run that was not read */
     public Entry run(List<String> settings, String rpm, boolean loaded, ShiftFeel feel, boolean quiet, Symptom... symptoms) {
         Optional<SpeedReading> reading = rpm.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(rpm));
-        return write(SurveyEntries.run(By.of(now, ME), BASIS, spindle(),
+        return write(SurveyEntries.run(Authorship.of(now, ME), BASIS, spindle(),
                 new RunRecord(settings, reading, Set.of(symptoms), Optional.ofNullable(feel), quiet, loaded, false, "")));
     }
 
@@ -75,7 +75,7 @@ public final class SurveyBook {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed,
+        return write(SurveyEntries.step(Authorship.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed,
                 flagged ? "seen" : ""));
     }
 

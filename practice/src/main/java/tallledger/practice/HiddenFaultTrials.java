@@ -18,7 +18,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -57,8 +57,8 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault,
             RandomGenerator random) {
         List<Entry> entries = new ArrayList<>();
-        add(entries, SurveyEntries.opened(By.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
-        add(entries, SurveyEntries.planChosen(By.of(MORNING, SURVEYOR), school, ""));
+        add(entries, SurveyEntries.opened(Authorship.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
+        add(entries, SurveyEntries.planChosen(Authorship.of(MORNING, SURVEYOR), school, ""));
         double seconds = 0;
         Survey whole = Survey.fold(machine, HOUSE, entries);
         for (int runs = 0; runs < ENDLESS; runs++) {
@@ -73,7 +73,7 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
             }
             Route route = plan.next().get();
             seconds += seconds(survey, route);
-            add(entries, SurveyEntries.run(By.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey,
+            add(entries, SurveyEntries.run(Authorship.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey,
                     record(survey, route, heard(route, fault, random))));
         }
         throw new IllegalStateException("a hunt without an end in " + machine.identity().name());

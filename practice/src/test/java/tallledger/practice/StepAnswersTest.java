@@ -15,7 +15,7 @@ import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.SpindleCheck;
@@ -54,12 +54,12 @@ class StepAnswersTest {
     private static StepLedger gone(SimulatedMachine machine) {
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
-        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
+        add(entries, SurveyEntries.opened(Authorship.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
         Survey survey = Survey.fold(machine.description(), HOUSE, entries);
         for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
-                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(machine.description()), HOUSE.rules(), check.check(), true,
+                add(entries, SurveyEntries.check(Authorship.of(at, "Q"), basis(machine.description()), HOUSE.rules(), check.check(), true,
                         check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
@@ -67,8 +67,9 @@ class StepAnswersTest {
             StepLedger now = survey.steps();
             SimulatedMachine.Answer answer = machine.answer(step, HOUSE.rules(), new Random(entries.size()));
             List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-            add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(),
-                    confirmed, answer.remark()));
+            add(entries,
+                    SurveyEntries.step(Authorship.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(),
+                            confirmed, answer.remark()));
         }
         return Survey.fold(machine.description(), HOUSE, entries).steps();
     }

@@ -17,7 +17,7 @@ import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.survey.SurveyEntries;
@@ -27,8 +27,8 @@ import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
-import tallledger.web.sealed.HandedOver;
-import tallledger.web.sealed.Handover;
+import tallledger.web.sealed.ArchiveCheck;
+import tallledger.web.sealed.ArchiveWriter;
 import tallledger.web.verdict.Reports;
 
 /** A book of 100 000 entries checked in Java and in the browser; the zip and the report of a survey of 400 entries. */
@@ -57,9 +57,11 @@ public final class HandoverBench {
             bytes += out.size();
             AttachmentRow row = AttachmentRow.of("image/jpeg", out.toByteArray());
             app.bean(Attachments.class)
-                    .keep(survey.id(), List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings",
-                            List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
-                            "photograph no. " + i), Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
+                    .keep(survey.id(), List.of(row),
+                            SurveyEntries.photo(Authorship.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings",
+                                    List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
+                                    "photograph no. " + i),
+                            Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
         }
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
@@ -81,8 +83,9 @@ public final class HandoverBench {
             out.write("{\"books\":[{\"entries\":[".getBytes(StandardCharsets.UTF_8));
             Optional<Entry> last = Optional.empty();
             for (int i = 0; i < MANY; i++) {
-                Entry e = Entry.following(last, SurveyEntries.remark(By.of(Instant.ofEpochSecond(1_700_000_000L + i), "Q. Tester, buyer"),
-                        "remark no. " + i + " of a long survey, with some words to it"));
+                Entry e = Entry.following(last,
+                        SurveyEntries.remark(Authorship.of(Instant.ofEpochSecond(1_700_000_000L + i), "Q. Tester, buyer"),
+                                "remark no. " + i + " of a long survey, with some words to it"));
                 out.write(((i == 0 ? "" : ",") + CanonicalJson.write(e.handedOver())).getBytes(StandardCharsets.UTF_8));
                 last = Optional.of(e);
             }
@@ -91,13 +94,13 @@ public final class HandoverBench {
         }
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
-            boolean holds = HandedOver.check(zip, share -> {}).holds();
+            boolean holds = ArchiveCheck.check(zip, share -> {}).holds();
             System.out.printf("%d entries (%.1f MB zip) checked in Java: %s in %.2f s%n", MANY, Files.size(zip) / 1e6, holds,
                     (System.nanoTime() - start) / 1e9);
         }
         App app = App.demo();
         LongSurvey survey = LongSurvey.of(app, 400);
-        Handover handover = app.bean(Handover.class);
+        ArchiveWriter handover = app.bean(ArchiveWriter.class);
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
             long[] size = new long[1];

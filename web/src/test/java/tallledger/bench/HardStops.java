@@ -28,7 +28,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.ZipFile;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.practice.KestrelVale;
-import tallledger.web.sealed.HandedOver;
+import tallledger.web.sealed.ArchiveCheck;
 
 /**
  * Kills the packaged application again and again while entries are written, a survey is closed, one is handed over and a backup is taken;
@@ -192,7 +192,7 @@ public final class HardStops {
                     complaints.add("a zip was answered " + answer.statusCode());
                     return;
                 }
-                if (!HandedOver.check(to, share -> {}).holds()) {
+                if (!ArchiveCheck.check(to, share -> {}).holds()) {
                     complaints.add("a zip came whole and does not hold");
                 }
                 exports.incrementAndGet();

@@ -10,8 +10,8 @@ import tallledger.web.App;
 import tallledger.web.Browser;
 import tallledger.web.Http;
 import tallledger.web.record.Shelves;
-import tallledger.web.sealed.HandedOver;
-import tallledger.web.sealed.Handover;
+import tallledger.web.sealed.ArchiveCheck;
+import tallledger.web.sealed.ArchiveWriter;
 
 /** One survey of very many entries: opened, handed over, checked, brought in elsewhere and read there. */
 public final class LargeBench {
@@ -51,14 +51,14 @@ public final class LargeBench {
             }
             timed("handed over", () -> {
                 try (OutputStream out = Files.newOutputStream(zip)) {
-                    app.bean(Handover.class).write(app.bean(Shelves.class).survey(id), out);
+                    app.bean(ArchiveWriter.class).write(app.bean(Shelves.class).survey(id), out);
                 }
                 return null;
             });
             System.out.printf("%.1f MB%n", Files.size(zip) / 1e6);
         }
         try (App app = App.on(data.resolve("other"))) {
-            timed("checked", () -> HandedOver.check(zip, share -> {}).holds());
+            timed("checked", () -> ArchiveCheck.check(zip, share -> {}).holds());
             Page page = Browser.open().page();
             page.setDefaultTimeout(600_000);
             page.navigate(app.url("/check"));

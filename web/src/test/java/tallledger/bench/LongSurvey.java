@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Random;
 import tallledger.core.family.Step;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.measuring.SpindleCheck;
 import tallledger.core.survey.Scope;
@@ -14,10 +14,10 @@ import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.App;
 import tallledger.web.record.Books;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** A survey grown long by going through a universal mill's steps again and again. */
 final class LongSurvey {
@@ -32,7 +32,7 @@ final class LongSurvey {
     private LongSurvey(App app) {
         this.app = app;
         Shelves shelves = app.bean(Shelves.class);
-        Machine described = shelves.machine(shelves.addMachine(machine.description(), "Q. Tester", Submission.fresh(0)));
+        StoredMachine described = shelves.machine(shelves.addMachine(machine.description(), "Q. Tester", Submission.fresh(0)));
         id = shelves.openSurvey(described, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
         steps = shelves.survey(id).steps().steps().stream().filter(s -> !(s.recording() instanceof SpindleCheck)).toList();
     }
@@ -51,13 +51,13 @@ final class LongSurvey {
 
     /** Two steps, then a run. */
     void grow() {
-        Survey survey = app.bean(Shelves.class).survey(id);
+        StoredSurvey survey = app.bean(Shelves.class).survey(id);
         app.bean(Books.class).append(id, next(survey, Instant.now()), Submission.fresh(survey.head()));
     }
 
     /** So many entries at once, each judged by the survey as it stands now. */
     void grow(int many) {
-        Survey survey = app.bean(Shelves.class).survey(id);
+        StoredSurvey survey = app.bean(Shelves.class).survey(id);
         Books books = app.bean(Books.class);
         books.together(() -> {
             for (int i = 0; i < many; i++) {
@@ -67,8 +67,8 @@ final class LongSurvey {
         });
     }
 
-    private Draft next(Survey survey, Instant now) {
-        By by = By.of(now, "Q. Tester");
+    private Draft next(StoredSurvey survey, Instant now) {
+        Authorship by = Authorship.of(now, "Q. Tester");
         if (at++ % 3 == 2) {
             var route = survey.folded().steps().get(at / 3 % survey.folded().steps().size());
             return SurveyEntries.run(by, survey.basis(), survey.folded(), machine.run(route, random));

@@ -8,8 +8,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
 
 /** Lines of the acceptance chart from their readings to the chart, the print and the machine's own limits. */
@@ -28,7 +28,7 @@ class AccuracyScreensTest {
 
     private static long survey(long machine) {
         Shelves shelves = APP.bean(Shelves.class);
-        Machine described = shelves.machine(machine);
+        StoredMachine described = shelves.machine(machine);
         return shelves.openSurvey(described, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 

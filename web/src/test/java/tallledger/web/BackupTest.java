@@ -14,7 +14,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
@@ -52,7 +52,7 @@ class BackupTest {
         Files.writeString(data.resolve("unfinished-backup-7.zip"), "what a hard stop left");
         try (App app = App.on(data)) {
             survey = Scenes.readySurvey(app);
-            By by = By.of(Instant.now(), "Q. Tester");
+            Authorship by = Authorship.of(Instant.now(), "Q. Tester");
             app.bean(Attachments.class)
                     .keep(survey, List.of(photo),
                             SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"),
@@ -103,7 +103,7 @@ class BackupTest {
             assertThat(app.bean(Attachments.class).attachment(photo.sha256()).orElseThrow().bytes()).isEqualTo(photo.bytes());
             assertThat(Files.getPosixFilePermissions(data.resolve("seal.key"))).hasSize(2);
             assertThat(app.status("/")).isEqualTo(200);
-            app.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "after"),
+            app.bean(Books.class).append(survey, SurveyEntries.remark(Authorship.of(Instant.now(), "Q. Tester"), "after"),
                     Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
         }
         assertThat(run(1, bin("backup"), folder.resolve("more.zip").toString(), "--port", "1")).contains("does not answer");

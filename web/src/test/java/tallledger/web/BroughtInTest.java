@@ -11,10 +11,10 @@ import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** What comes from elsewhere is looked at first, line by line; then all of it is recorded, or none. */
 class BroughtInTest {
@@ -31,7 +31,7 @@ class BroughtInTest {
         return shelves.openSurvey(shelves.machine(machine()), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
-    private Survey now(long survey) {
+    private StoredSurvey now(long survey) {
         return app.bean(Shelves.class).survey(survey);
     }
 
@@ -134,7 +134,7 @@ class BroughtInTest {
         assertThat(told(path, text, "")).contains("A 1: 31.5, as it is", "A 2: 46, was 45", "B 3: ?, was 280");
         Map<String, String> form = http.form(path, path);
         assertThat(http.post(path, form, "author", "Q. Tester", "text", text, "do", "record").statusCode()).isEqualTo(302);
-        Machine now = app.bean(Shelves.class).machine(machine);
+        StoredMachine now = app.bean(Shelves.class).machine(machine);
         assertThat(now.version()).isEqualTo(2);
         assertThat(now.description().plate().cell(java.util.List.of("B", "3"))).isInstanceOf(PlateCell.Unreadable.class);
         assertThat(told(path, "A,1,31.5\nA,9,46\n", "")).contains("To mend first");

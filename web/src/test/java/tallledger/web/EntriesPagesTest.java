@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
@@ -29,7 +29,7 @@ class EntriesPagesTest {
         survey = Scenes.readySurvey(APP, KestrelVale.dunmarshP20().description());
         for (int i = 3; i <= 252; i++) {
             String author = i % 10 == 0 ? "J. Marsh, seller" : "Q. Tester";
-            APP.bean(Books.class).append(survey, SurveyEntries.remark(By.of(Instant.now(), author), "remark " + i + "."),
+            APP.bean(Books.class).append(survey, SurveyEntries.remark(Authorship.of(Instant.now(), author), "remark " + i + "."),
                     Submission.fresh(i - 1));
         }
     }
@@ -70,11 +70,11 @@ class EntriesPagesTest {
     void aPageBeginsWhereTheOneBeforeEndedWhateverWasWrittenSince() {
         long growing = Scenes.readySurvey(APP, KestrelVale.dunmarshP20().description());
         for (int i = 3; i <= 120; i++) {
-            APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "remark " + i + "."),
+            APP.bean(Books.class).append(growing, SurveyEntries.remark(Authorship.of(Instant.now(), "Q"), "remark " + i + "."),
                     Submission.fresh(i - 1));
         }
         String older = linked(HTTP.get("/surveys/" + growing + "/entries").body(), "next");
-        APP.bean(Books.class).append(growing, SurveyEntries.remark(By.of(Instant.now(), "Q"), "meanwhile"), Submission.fresh(120));
+        APP.bean(Books.class).append(growing, SurveyEntries.remark(Authorship.of(Instant.now(), "Q"), "meanwhile"), Submission.fresh(120));
         String next = HTTP.get("/surveys/" + growing + "/entries" + older).body();
         assertThat(numbers(next)).isEqualTo(down(20, 1));
         assertThat(numbers(HTTP.get("/surveys/" + growing + "/entries" + linked(next, "prev")).body())).isEqualTo(down(120, 21));

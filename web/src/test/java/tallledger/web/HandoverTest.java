@@ -41,7 +41,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.seal.Seal;
@@ -53,13 +53,13 @@ import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Books;
 import tallledger.web.record.Closing;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.SheetCell;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
-import tallledger.web.sealed.HandedOver;
-import tallledger.web.sealed.Handover;
+import tallledger.web.record.WriteRefusedException;
+import tallledger.web.sealed.ArchiveCheck;
+import tallledger.web.sealed.ArchiveWriter;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A survey closed, sealed and handed over; and every kind of tampering found, and placed, alike by the three that check it. */
@@ -80,8 +80,8 @@ class HandoverTest {
         ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", picture);
         AttachmentRow row = AttachmentRow.of("image/png", picture.toByteArray());
         photo = row.sha256();
-        Survey now = survey();
-        By by = By.of(Instant.now(), "Q. Tester, buyer");
+        StoredSurvey now = survey();
+        Authorship by = Authorship.of(Instant.now(), "Q. Tester, buyer");
         app.bean(Books.class).append(survey, SurveyEntries.camera(by, Event.Camera.What.STARTED), Submission.fresh(now.head()));
         app.bean(Attachments.class)
                 .keep(survey, List.of(row), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", row.sha256(), row.type())), 40,
@@ -98,7 +98,7 @@ class HandoverTest {
         app.close();
     }
 
-    private static Survey survey() {
+    private static StoredSurvey survey() {
         return app.bean(Shelves.class).survey(survey);
     }
 
@@ -108,7 +108,7 @@ class HandoverTest {
 
     private static byte[] zip() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        app.bean(Handover.class).write(survey(), out);
+        app.bean(ArchiveWriter.class).write(survey(), out);
         return out.toByteArray();
     }
 
@@ -141,7 +141,7 @@ class HandoverTest {
     private static List<String> java(byte[] zip) throws IOException {
         Path file = Files.createTempFile(data, "handed", ".zip");
         Files.write(file, zip);
-        return HandedOver.check(file, share -> {}).found().stream().map(f -> (f.what() + " " + f.where()).strip()).sorted().toList();
+        return ArchiveCheck.check(file, share -> {}).found().stream().map(f -> (f.what() + " " + f.where()).strip()).sorted().toList();
     }
 
     @Test
@@ -153,8 +153,8 @@ class HandoverTest {
         assertThat(files(whole).get("schema.json")).isEqualTo(Files.readAllBytes(Path.of("../docs/ledger.schema.json")));
         assertThat(new String(files(whole).get("film-1.vtt"), StandardCharsets.UTF_8)).startsWith("WEBVTT\n\n00:00:00.000 --> ");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class)
-                .append(survey, SurveyEntries.remark(By.of(Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
-                .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
+                .append(survey, SurveyEntries.remark(Authorship.of(Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
+                .isInstanceOfSatisfying(WriteRefusedException.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
         long next = app.bean(Shelves.class).nextVolume(survey(), "Q. Tester", Submission.fresh(0));
         assertThat(app.bean(Shelves.class).survey(next).entries().get(0).payload().part("after").text("hash"))
                 .isEqualTo(survey().entries().get(survey().head() - 1).hash());
@@ -182,7 +182,7 @@ class HandoverTest {
         all.put("an entry added|ENTRY_MISSING SURVEY 6",
                 with("ledger.json", t -> t.replace(entry(t, 5) + ",", entry(t, 5) + "," + entry(t, 5) + ",")));
         String behind = CanonicalJson.write(Entry.following(Optional.of(survey().entries().get(survey().head() - 1)),
-                SurveyEntries.remark(By.of(Instant.now(), "Q"), "all was well")).handedOver());
+                SurveyEntries.remark(Authorship.of(Instant.now(), "Q"), "all was well")).handedOver());
         all.put("an entry behind the closing|ENTRY_AFTER SURVEY 7",
                 with("ledger.json", t -> t.replace(entry(t, survey().head()), entry(t, survey().head()) + "," + behind)));
         all.put("the machine's description changed|ENTRY_CHANGED MACHINE 1",
@@ -577,8 +577,8 @@ class HandoverTest {
     void whatWasStruckStandsInTheReport() throws Exception {
         long other = Scenes.readySurvey(app);
         Books books = app.bean(Books.class);
-        Survey now = app.bean(Shelves.class).survey(other);
-        By by = By.of(Instant.now(), "Q. Tester, buyer");
+        StoredSurvey now = app.bean(Shelves.class).survey(other);
+        Authorship by = Authorship.of(Instant.now(), "Q. Tester, buyer");
         books.append(other, SurveyEntries.remark(by, "the belt squeals"), Submission.fresh(now.head()));
         now = app.bean(Shelves.class).survey(other);
         books.append(other, SurveyEntries.strike(by, now.entries(), now.head(), "that was the next machine"), Submission.fresh(now.head()));
@@ -597,10 +597,11 @@ class HandoverTest {
     void theShortFormIsOnePageHoweverMuchWasFound() throws Exception {
         long bad = Scenes.readySurvey(app);
         for (Route route : app.bean(Shelves.class).survey(bad).folded().steps()) {
-            Survey now = app.bean(Shelves.class).survey(bad);
+            StoredSurvey now = app.bean(Shelves.class).survey(bad);
             RunRecord record = new RunRecord(now.folded().machine().train().settings(route), Optional.empty(),
                     Set.of(Symptom.GROWLS, Symptom.KNOCKS_ONCE_A_TURN), Optional.empty(), false, false, false, "");
-            app.bean(Books.class).append(bad, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), now.basis(), now.folded(), record),
+            app.bean(Books.class).append(bad,
+                    SurveyEntries.run(Authorship.of(Instant.now(), "Q. Tester"), now.basis(), now.folded(), record),
                     Submission.fresh(now.head()));
         }
         int found = Finding.of(app.bean(Shelves.class).survey(bad).core()).size();

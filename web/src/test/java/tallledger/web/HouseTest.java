@@ -14,7 +14,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rule;
@@ -24,8 +24,8 @@ import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** The house's numbers are changed in their place, in versions; a survey judges by its own until it adopts another. */
 class HouseTest {
@@ -45,20 +45,21 @@ class HouseTest {
         app.close();
     }
 
-    private static Survey survey(long id) {
+    private static StoredSurvey survey(long id) {
         return app.bean(Shelves.class).survey(id);
     }
 
     /** A drill whose slowest speed is read so many per cent above its plate. */
     private static long read(double percent) {
         long id = Scenes.readySurvey(app, KestrelVale.dunmarshP20().description());
-        Survey survey = survey(id);
+        StoredSurvey survey = survey(id);
         var route = survey.folded().steps().get(0);
         double rpm = survey.folded().table().nominal(route).orElseThrow().doubleValue() * (1 + percent / 100);
         RunRecord record = new RunRecord(survey.folded().machine().train().settings(route),
                 Optional.of(SpeedReading.byTachometer(String.format(java.util.Locale.ROOT, "%.1f", rpm))), Set.of(),
                 Optional.empty(), false, false, false, "");
-        app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(), record),
+        app.bean(Books.class).append(id,
+                SurveyEntries.run(Authorship.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(), record),
                 Submission.fresh(survey.head()));
         return id;
     }
@@ -242,7 +243,7 @@ class HouseTest {
 
     private static void adopt(long id, int version, String hash) {
         app.bean(Books.class).append(id,
-                Draft.of(By.of(Instant.now(), "Q"), "RULES_ADOPTED", "", Map.of("rules", version, "rulesHash", hash)),
+                Draft.of(Authorship.of(Instant.now(), "Q"), "RULES_ADOPTED", "", Map.of("rules", version, "rulesHash", hash)),
                 Submission.fresh(survey(id).head()));
     }
 
@@ -299,7 +300,7 @@ class HouseTest {
         page.fill("#reason", "dropped");
         page.click("button[value=out]");
         page.waitForSelector("text=None is listed yet");
-        Survey after = survey(survey);
+        StoredSurvey after = survey(survey);
         assertThat(after.steps().all().get(0).values().readWith().orElseThrow().name()).as("what was read with it names it still")
                 .isEqualTo("Indicator 9");
         assertThat(browser.complaints()).isEmpty();

@@ -13,7 +13,7 @@ import tallledger.core.coverage.Coverage;
 import tallledger.web.record.BookKind;
 import tallledger.web.record.Books;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 
 /** What the pages of the demo say is what core reckons from the entries. */
 class PagesTest {
@@ -35,7 +35,7 @@ class PagesTest {
     @ParameterizedTest
     @ValueSource(longs = {3, 5, 8, 10, 18})
     void coverageIsStatedAsCounted(long id) {
-        Survey survey = app.bean(Shelves.class).survey(id);
+        StoredSurvey survey = app.bean(Shelves.class).survey(id);
         Coverage.Counts counts = survey.folded().coverage().counts();
         String stated = counts.run() + " of " + counts.all() + " run";
         for (String view : List.of("/run", "/speeds", "/verdict")) {
@@ -108,7 +108,7 @@ class PagesTest {
     /** Nothing the demo wrote is set aside: a stray would hide whatever went wrong in reading it. */
     @Test
     void everyEntryOfTheDemoIsRead() {
-        List<Survey> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)
+        List<StoredSurvey> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)
                 .map(book -> app.bean(Shelves.class).survey(book.getId())).toList();
         assertThat(surveys).hasSizeGreaterThan(10).allSatisfy(survey -> assertThat(survey.strays()).isEmpty());
     }

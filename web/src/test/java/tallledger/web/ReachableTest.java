@@ -16,7 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tallledger.core.reason.Reason;
 import tallledger.web.words.WebReason;
-import tallledger.web.works.Works;
+import tallledger.web.works.BackgroundJobs;
 
 /** Every main view: no axe violation, no sideways scrolling, no complaint of script or policy, at three widths. */
 class ReachableTest {
@@ -45,14 +45,14 @@ class ReachableTest {
     }
 
     private static String work() {
-        return App.demo().bean(Works.class).begin("looked at", Reason.of(WebReason.WORK_SHELF), "/", progress -> {
+        return App.demo().bean(BackgroundJobs.class).begin("looked at", Reason.of(WebReason.WORK_SHELF), "/", progress -> {
             progress.at(0.4, Reason.of(WebReason.WORK_SHELF_LINES, 4, 10));
             try {
                 OVER.await();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
-            return new Works.Made.Page("/");
+            return new BackgroundJobs.Output.Page("/");
         }).id();
     }
 

@@ -35,10 +35,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Element;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.measuring.PlateText;
-import tallledger.core.survey.Standing;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.TaskStatus;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.drawings.Drawing;
 import tallledger.web.drawings.Drawings;
@@ -46,8 +46,8 @@ import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Books;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -71,11 +71,11 @@ class ReportTest {
     static void photographed() throws Exception {
         app = App.on(data.resolve("data"));
         survey = Scenes.wholeSurvey(app);
-        By by = By.of(Instant.now(), "Q. Tester");
+        Authorship by = Authorship.of(Instant.now(), "Q. Tester");
         photograph("", 900, 1400, Color.DARK_GRAY, "as it stood");
         photograph("castings", 400, 300, Color.RED, "the crack");
         photograph("serial", 300, 300, Color.BLUE, "the plate");
-        Survey now = now();
+        StoredSurvey now = now();
         app.bean(Books.class).append(survey, SurveyEntries.step(by, now.steps(), now.steps().step("castings").orElseThrow(), Map.of(),
                 now.basis(), true, now.steps().asked(now.steps().step("castings").orElseThrow()).stream().map(a -> a.need().written())
                         .toList(),
@@ -89,7 +89,7 @@ class ReportTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ImageIO.write(image, "png", out);
         AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
-        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), step,
+        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(Authorship.of(Instant.now(), "Q. Tester"), step,
                 List.of(new Attachment("photograph", row.sha256(), row.type())), width, height, caption),
                 Submission.fresh(now().head()));
     }
@@ -99,7 +99,7 @@ class ReportTest {
         app.close();
     }
 
-    private static Survey now() {
+    private static StoredSurvey now() {
         return app.bean(Shelves.class).survey(survey);
     }
 
@@ -152,9 +152,9 @@ class ReportTest {
     /** Every task is in the report: good, bad or undecided with its entry, or named as not tested. */
     @Test
     void whatWasNotTestedIsNamed() throws Exception {
-        Survey finished = App.demo().bean(Shelves.class).survey(FINISHED);
-        Standing.Tally tally = Standing.tally(Standing.byPhase(finished.core()));
-        List<String> untested = Standing.byPhase(finished.core()).values().stream().flatMap(List::stream).filter(Standing::isUntested)
+        StoredSurvey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        TaskStatus.Tally tally = TaskStatus.tally(TaskStatus.byPhase(finished.core()));
+        List<String> untested = TaskStatus.byPhase(finished.core()).values().stream().flatMap(List::stream).filter(TaskStatus::isUntested)
                 .map(s -> App.demo().bean(Words.class).name(s.task(), finished.folded().machine().train())).toList();
         assertThat(untested).hasSize(tally.open() + tally.passed()).hasSizeGreaterThan(5);
         try (PDDocument pdf = pdf(App.demo(), FINISHED, "")) {
@@ -169,7 +169,7 @@ class ReportTest {
     /** What stood on the plates is on the first page as it was read, with its entry; who promised a piece is named, or nobody. */
     @Test
     void thePlatesStandOnTheFirstPageAsRead() {
-        Survey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        StoredSurvey finished = App.demo().bean(Shelves.class).survey(FINISHED);
         String print = new Http(App.demo()).get("/surveys/" + FINISHED + "/verdict/print").body();
         assertThat(finished.steps().platesRead()).isNotEmpty().allSatisfy(plate -> assertThat(print)
                 .contains(plate.as(PlateText.class).orElseThrow().whole() + " (entry " + plate.entry() + ")"));
@@ -210,7 +210,7 @@ class ReportTest {
     /** Each characteristic with what was found, and what was left where it was measured again; what was not measured certifies nothing. */
     @Test
     void theCertificateGoesCharacteristicByCharacteristic() throws Exception {
-        Survey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        StoredSurvey finished = App.demo().bean(Shelves.class).survey(FINISHED);
         AccuracyView chart = AccuracyView.of(finished.core(), App.demo().bean(Words.class), new Marks());
         try (PDDocument pdf = pdf(App.demo(), FINISHED, "?form=certificate")) {
             String text = text(pdf, 1, pdf.getNumberOfPages());

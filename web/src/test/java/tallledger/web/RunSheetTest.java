@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
@@ -17,8 +17,8 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** The run sheet at work: tap key, keys, passing over, without script, and a changed description. */
 class RunSheetTest {
@@ -121,10 +121,11 @@ class RunSheetTest {
         long survey = Scenes.readySurvey(app, KestrelVale.dunmarshP20().description());
         Http http = new Http(app);
         long machine = app.bean(Shelves.class).survey(survey).machine().id();
-        Survey before = app.bean(Shelves.class).survey(survey);
+        StoredSurvey before = app.bean(Shelves.class).survey(survey);
         RunRecord at152 = new RunRecord(before.folded().machine().train().settings(before.folded().steps().get(0)),
                 Optional.of(SpeedReading.shown(Method.CONTACT_TACHOMETER, "152", "")), Set.of(), Optional.empty(), false, false, false, "");
-        app.bean(Books.class).append(survey, SurveyEntries.run(By.of(Instant.now(), "Q, seller"), before.basis(), before.folded(), at152),
+        app.bean(Books.class).append(survey,
+                SurveyEntries.run(Authorship.of(Instant.now(), "Q, seller"), before.basis(), before.folded(), at152),
                 Submission.fresh(before.head()));
         Browser browser = Browser.open();
         Page page = browser.page();

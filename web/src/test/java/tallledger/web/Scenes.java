@@ -3,14 +3,14 @@ package tallledger.web;
 import java.time.Instant;
 import java.util.List;
 import tallledger.core.family.StartItem;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
 
 /** Ready-made machines and surveys for tests that begin in the middle. */
@@ -36,10 +36,11 @@ final class Scenes {
     private static long readySurvey(App app, MachineDescription description, Scope scope) {
         Shelves shelves = app.bean(Shelves.class);
         long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
-        Machine machine = shelves.machine(id);
+        StoredMachine machine = shelves.machine(id);
         long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", scope, Submission.fresh(0));
         List<StartItem> items = description.family().traits().startChecks(description);
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q. Tester"), items), Submission.fresh(1));
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q. Tester"), items),
+                Submission.fresh(1));
         return survey;
     }
 

@@ -23,8 +23,8 @@ import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
 
 /** Steps at work: needs, stopwatch, event keys, half-typed text, passing over and coming back, kit, photographs, repair. */
@@ -34,7 +34,7 @@ class SheetAtWorkTest {
 
     private long whole(MachineDescription description) {
         Shelves shelves = app.bean(Shelves.class);
-        Machine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
+        StoredMachine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
         return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 

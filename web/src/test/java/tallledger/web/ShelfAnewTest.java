@@ -14,7 +14,7 @@ import tallledger.practice.KestrelVale;
 import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
-import tallledger.web.works.Works;
+import tallledger.web.works.BackgroundJobs;
 
 /** The shelf's lines made anew from the books: told on the way, stopped where it is, and what was not reached stands as it did. */
 class ShelfAnewTest {
@@ -39,7 +39,7 @@ class ShelfAnewTest {
     }
 
     private static void awaited(App app) throws InterruptedException {
-        while (!app.bean(Works.class).going().isEmpty()) {
+        while (!app.bean(BackgroundJobs.class).going().isEmpty()) {
             Thread.sleep(10);
         }
     }

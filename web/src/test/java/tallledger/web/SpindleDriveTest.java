@@ -12,15 +12,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** The spindle drive through the interface: drive screen, plate, plans, blame, repair, sliding ranges. */
 class SpindleDriveTest {
@@ -248,14 +248,14 @@ class SpindleDriveTest {
         long id = Scenes.readySurvey(app);
         Shelves shelves = app.bean(Shelves.class);
         for (String setting : List.of("A 1", "A 2", "A 3", "A 4", "C 1", "C 4")) {
-            Survey survey = shelves.survey(id);
+            StoredSurvey survey = shelves.survey(id);
             var train = survey.folded().machine().train();
             String[] at = setting.split(" ");
             var route = train.routes().stream().filter(r -> !train.isReverse(r) && train.plateKey(r).equals(List.of(at))).findFirst()
                     .orElseThrow();
             String rpm = survey.folded().table().plate().cell(List.of(at[0], String.valueOf(5 - Integer.parseInt(at[1])))).value()
                     .orElseThrow().toPlainString();
-            app.bean(Books.class).append(id, SurveyEntries.run(By.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(),
+            app.bean(Books.class).append(id, SurveyEntries.run(Authorship.of(Instant.now(), "Q. Tester"), survey.basis(), survey.folded(),
                     new RunRecord(train.settings(route), Optional.of(SpeedReading.byTachometer(rpm)), Set.of(), Optional.empty(), false,
                             false, false, "")),
                     Submission.fresh(survey.head()));

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.evidence.InputKind;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Basis;
@@ -24,10 +24,10 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** Posts of steps as they come in real life: pressed twice, stale, forged, with markup, with nothing in them. */
 class StepPostsTest {
@@ -39,7 +39,7 @@ class StepPostsTest {
     private final Shelves shelves = app.bean(Shelves.class);
 
     private long whole(MachineDescription description) {
-        Machine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
+        StoredMachine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
         return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
@@ -47,7 +47,7 @@ class StepPostsTest {
         return whole(KestrelVale.castervaleU2().description());
     }
 
-    private Survey survey(long id) {
+    private StoredSurvey survey(long id) {
         return shelves.survey(id);
     }
 
@@ -201,13 +201,13 @@ class StepPostsTest {
     }
 
     private void confirmAll(long survey) {
-        Survey now = survey(survey);
+        StoredSurvey now = survey(survey);
         var step = now.steps().step("feed.table.plus").orElseThrow();
         var confirmed = now.steps().asked(step).stream().map(a -> a.need().written()).toList();
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), List.of()),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), List.of()),
                 Submission.fresh(now.head()));
-        Survey started = survey(survey);
-        app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), started.steps(), step,
+        StoredSurvey started = survey(survey);
+        app.bean(Books.class).append(survey, SurveyEntries.step(Authorship.of(Instant.now(), "Q"), started.steps(), step,
                 Map.of("distance", "100", "seconds", "7.5"), Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""),
                 Submission.fresh(started.head()));
     }
@@ -246,7 +246,7 @@ class StepPostsTest {
                 "WHEEL.diameter", "400");
         assertThat(unmarked.statusCode()).isEqualTo(422);
         assertThat(unmarked.body()).contains("A wheel without a mark is not run.");
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
                 List.of(), Mounted.parse(Mounted.Kind.WHEEL, "400", "", "35", "", LengthUnit.MM)), Submission.fresh(1));
         Map<String, String> run = http.form("/surveys/" + survey + "/run?step=0-0", "/surveys/" + survey + "/run");
         run.put("step", "0-1");
@@ -260,7 +260,7 @@ class StepPostsTest {
     @Test
     void howALeverShiftsAloneIsNoRun() {
         long survey = whole(KestrelVale.dunmarshP20().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
                 List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         String route = survey(survey).core().drive().steps().get(0).key();
         Map<String, String> run = http.form("/surveys/" + survey + "/run?step=" + route, "/surveys/" + survey + "/run");
@@ -306,14 +306,14 @@ class StepPostsTest {
         long survey = whole(KestrelVale.eskholtC300().description());
         String start = "/surveys/" + survey + "/run?step=0-0";
         assertThat(value(start, "WHEEL.markedRpm")).isEmpty();
-        app.bean(Books.class).append(survey, SurveyEntries.step(By.of(Instant.now(), "Q"), survey(survey).steps(),
+        app.bean(Books.class).append(survey, SurveyEntries.step(Authorship.of(Instant.now(), "Q"), survey(survey).steps(),
                 survey(survey).steps().step("wheel-mark").orElseThrow(), Map.of("across", "400 mm", "markedRpm", "1650"),
                 Basis.of(LengthUnit.MM, 1, 1), false, List.of(), ""), Submission.fresh(1));
         assertThat(value(start, "WHEEL.markedRpm")).isEqualTo("1650");
         assertThat(value(start, "WHEEL.diameter")).isEqualTo("400 mm");
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
                 List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(2));
-        app.bean(Books.class).append(survey, SurveyEntries.stopped(By.of(Instant.now(), "Q")), Submission.fresh(3));
+        app.bean(Books.class).append(survey, SurveyEntries.stopped(Authorship.of(Instant.now(), "Q")), Submission.fresh(3));
         assertThat(value(start, "WHEEL.markedRpm")).as("nor after a start without it").isEqualTo("1650");
     }
 

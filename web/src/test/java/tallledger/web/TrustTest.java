@@ -15,7 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.StepId;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.safety.Mounted;
@@ -25,10 +25,10 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
 import tallledger.web.record.Books;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /**
  * The screens say what is so: start checks of what runs, marks of their own, windows with their owner, nothing decided by a slip of the
@@ -41,11 +41,11 @@ class TrustTest {
 
     private long whole(MachineDescription description) {
         Shelves shelves = app.bean(Shelves.class);
-        Machine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
+        StoredMachine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
         return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
-    private Survey survey(long id) {
+    private StoredSurvey survey(long id) {
         return app.bean(Shelves.class).survey(id);
     }
 
@@ -75,7 +75,7 @@ class TrustTest {
     @Test
     void aChangeOfMountLeavesTheMarksBehind() {
         long survey = whole(KestrelVale.aldwark410().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now().minusSeconds(7200), "Q"),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now().minusSeconds(7200), "Q"),
                 Basis.of(LengthUnit.MM, 1, 1), List.of(), Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)),
                 Submission.fresh(1));
         String form = page(survey, "0-0-0-0");
@@ -254,7 +254,7 @@ class TrustTest {
     @Test
     void aCyclesWindowsAreOwnedAndItsWordsAreRead() {
         long survey = whole(KestrelVale.dunmarshP20().description());
-        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+        app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
                 List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(survey, "pedal")).contains("0–12 s after (house rule)", "3 s or more after (house rule)");
         Map<String, String> form = http.form("/surveys/" + survey + "/run?step=pedal", "/surveys/" + survey + "/step");
@@ -286,7 +286,7 @@ class TrustTest {
         assertThat(now.fitOut().axis(Axis.Role.ARM).orElseThrow().name()).isEqualTo("Ausleger");
         long again = app.bean(Shelves.class).openSurvey(app.bean(Shelves.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE,
                 Submission.fresh(0));
-        app.bean(Books.class).append(again, SurveyEntries.startConfirmed(By.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
+        app.bean(Books.class).append(again, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
                 List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
         assertThat(page(again, "rapid.arm.minus")).contains("Ausleger: clamp released");
     }

@@ -33,17 +33,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.http.MediaType;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
-import tallledger.web.sealed.HandedOver;
+import tallledger.web.record.WriteRefusedException;
+import tallledger.web.sealed.ArchiveCheck;
 import tallledger.web.words.WebReason;
-import tallledger.web.works.Works;
+import tallledger.web.works.BackgroundJobs;
 
 /** What takes its time says how far it is and can be stopped; then nothing of it is left. */
 class WorksTest {
@@ -53,7 +53,7 @@ class WorksTest {
     @TempDir
     static Path data;
     private static App app;
-    private static Works works;
+    private static BackgroundJobs works;
     private static long survey;
     private static final Reason TITLE = Reason.of(WebReason.WORK_BACKUP);
 
@@ -61,7 +61,7 @@ class WorksTest {
     static void photographed() throws Exception {
         // Nobody is kept waiting here: all of it says how far it is.
         app = App.on(data.resolve("data"), "--tallledger.patience=0ms");
-        works = app.bean(Works.class);
+        works = app.bean(BackgroundJobs.class);
         survey = Scenes.readySurvey(app);
         Random random = new Random(1);
         for (int i = 0; i < PHOTOGRAPHS; i++) {
@@ -75,7 +75,7 @@ class WorksTest {
             ImageIO.write(image, "png", out);
             AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
             app.bean(Attachments.class).keep(survey, List.of(row),
-                    SurveyEntries.photo(By.of(Instant.now(), "Q. Tester"), "",
+                    SurveyEntries.photo(Authorship.of(Instant.now(), "Q. Tester"), "",
                             List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
                     Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
         }
@@ -93,7 +93,7 @@ class WorksTest {
         assertThat(so.getAsBoolean()).isTrue();
     }
 
-    /** By its key; told on the way; taken away whole. */
+    /** Authorship its key; told on the way; taken away whole. */
     @Test
     void aReportWithManyPhotographsSaysHowFarItIs() throws Exception {
         Page page = Browser.open().page();
@@ -113,17 +113,17 @@ class WorksTest {
     /** Share and words go up to the end, through every photograph. */
     @Test
     void everyPhotographIsAStep() throws Exception {
-        Works.Work work = work("/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report");
+        BackgroundJobs.Job work = work("/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report");
         List<Double> shares = new ArrayList<>();
-        while (work.stand() == Works.Stand.GOES_ON) {
+        while (work.stand() == BackgroundJobs.State.GOES_ON) {
             shares.add(work.progress().share());
             Thread.sleep(5);
         }
-        assertThat(work.stand()).isEqualTo(Works.Stand.DONE);
+        assertThat(work.stand()).isEqualTo(BackgroundJobs.State.DONE);
         assertThat(shares).isSorted().anyMatch(s -> s > 0.1 && s < 0.9);
     }
 
-    private static Works.Work work(String page, String action) {
+    private static BackgroundJobs.Job work(String page, String action) {
         Http http = new Http(app);
         String to = http.post(action, http.form(page, action), "size", "Letter").headers().firstValue("Location").orElseThrow();
         return works.work(to.replaceAll(".*/", "")).orElseThrow();
@@ -133,7 +133,7 @@ class WorksTest {
     void stoppedNothingOfItIsLeft() throws Exception {
         CountDownLatch begun = new CountDownLatch(1);
         Path made = data.resolve("half.zip");
-        Works.Work work = works.begin("slow", TITLE, "/house/backup", progress -> {
+        BackgroundJobs.Job work = works.begin("slow", TITLE, "/house/backup", progress -> {
             Files.writeString(made, "half");
             try {
                 for (int i = 0;; i++) {
@@ -152,7 +152,7 @@ class WorksTest {
         assertThat(page.locator("progress").count()).isEqualTo(1);
         page.click("text=Stop");
         page.waitForSelector("text=It was stopped, and nothing of it is kept.");
-        assertThat(work.stand()).isEqualTo(Works.Stand.STOPPED);
+        assertThat(work.stand()).isEqualTo(BackgroundJobs.State.STOPPED);
         assertThat(made).doesNotExist();
         assertThat(page.request().get(app.url("/works/" + work.id() + "/made")).status()).isEqualTo(404);
     }
@@ -163,7 +163,7 @@ class WorksTest {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch asked = new CountDownLatch(1);
         Path made = data.resolve("whole.pdf");
-        Works.Work work = works.begin("last moment", TITLE, "/", progress -> {
+        BackgroundJobs.Job work = works.begin("last moment", TITLE, "/", progress -> {
             Files.writeString(made, "whole");
             begun.countDown();
             try {
@@ -171,13 +171,13 @@ class WorksTest {
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
-            return new Works.Made.File(made, "whole.pdf", MediaType.APPLICATION_PDF);
+            return new BackgroundJobs.Output.File(made, "whole.pdf", MediaType.APPLICATION_PDF);
         });
         assertThat(begun.await(10, TimeUnit.SECONDS)).isTrue();
         works.stop(work);
         asked.countDown();
-        until(() -> work.stand() != Works.Stand.GOES_ON);
-        assertThat(work.stand()).isEqualTo(Works.Stand.STOPPED);
+        until(() -> work.stand() != BackgroundJobs.State.GOES_ON);
+        assertThat(work.stand()).isEqualTo(BackgroundJobs.State.STOPPED);
         assertThat(work.made()).isEmpty();
         assertThat(made).doesNotExist();
     }
@@ -185,8 +185,8 @@ class WorksTest {
     private static byte[] made(String page, String action, String... chosen) throws Exception {
         Http http = new Http(app);
         String to = http.post(action, http.form(page, action), chosen).headers().firstValue("Location").orElseThrow();
-        Works.Work work = works.work(to.replaceAll(".*/works/|/made", "")).orElseThrow();
-        until(() -> work.stand() != Works.Stand.GOES_ON);
+        BackgroundJobs.Job work = works.work(to.replaceAll(".*/works/|/made", "")).orElseThrow();
+        until(() -> work.stand() != BackgroundJobs.State.GOES_ON);
         return page(app.url("/works/" + work.id() + "/made"));
     }
 
@@ -216,7 +216,7 @@ class WorksTest {
             BufferedImage picture = ImageIO.read(new ByteArrayInputStream(files.get(name.replace(".svg", ".png"))));
             assertThat(picture.getWidth()).as(name).isGreaterThan(300);
         }
-        assertThat(HandedOver.check(Files.write(data.resolve("pictures.zip"), zip), share -> {}).holds()).isTrue();
+        assertThat(ArchiveCheck.check(Files.write(data.resolve("pictures.zip"), zip), share -> {}).holds()).isTrue();
         byte[] without = made("/surveys/" + survey + "/close", "/surveys/" + survey + "/survey.zip");
         assertThat(Zipped.files(without).keySet()).containsAll(lines).noneMatch(n -> n.startsWith("drawings/") && n.endsWith(".png"));
     }
@@ -232,14 +232,14 @@ class WorksTest {
                     {"/house/backup", "/house/backup/begin"}}) {
                 Map<String, String> form = http.form(at[0], at[1]);
                 String to = http.post(at[1], form, "form", "p" + pause).headers().firstValue("Location").orElseThrow();
-                Works.Work work = works.work(to.replaceAll(".*/", "")).orElseThrow();
+                BackgroundJobs.Job work = works.work(to.replaceAll(".*/", "")).orElseThrow();
                 Thread.sleep(pause);
                 assertThat(http.post("/works/" + work.id() + "/stop", form).statusCode()).isEqualTo(302);
-                until(() -> work.stand() != Works.Stand.GOES_ON);
+                until(() -> work.stand() != BackgroundJobs.State.GOES_ON);
                 assertThat(work.failure()).isEmpty();
                 // One that was done before it was asked to stop waits to be taken.
-                work.made().ifPresent(m -> taken.add(((Works.Made.File) m).path()));
-                assertThat(work.made().isPresent()).isEqualTo(work.stand() == Works.Stand.DONE);
+                work.made().ifPresent(m -> taken.add(((BackgroundJobs.Output.File) m).path()));
+                assertThat(work.made().isPresent()).isEqualTo(work.stand() == BackgroundJobs.State.DONE);
             }
         }
         // What other tests were given waits to be taken, too.
@@ -251,10 +251,10 @@ class WorksTest {
 
     @Test
     void whatFailsSaysSo() throws Exception {
-        Works.Work work = works.begin("fails", TITLE, "/house/backup", progress -> {
+        BackgroundJobs.Job work = works.begin("fails", TITLE, "/house/backup", progress -> {
             throw new IOException("No space left on device");
         });
-        until(() -> work.stand() == Works.Stand.FAILED);
+        until(() -> work.stand() == BackgroundJobs.State.FAILED);
         assertThat(new Http(app).get("/works/" + work.id()).body()).contains("is there room on the disk?", "role=\"alert\"");
         assertThat(new Http(app).get("/works/nothing").statusCode()).isEqualTo(404);
     }
@@ -280,7 +280,7 @@ class WorksTest {
     @Test
     void onlySoManyGoOnAtOnce() throws Exception {
         CountDownLatch over = new CountDownLatch(1);
-        List<Works.Work> some = new ArrayList<>();
+        List<BackgroundJobs.Job> some = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
             some.add(works.begin("waits " + i, TITLE, "/", progress -> {
                 try {
@@ -288,15 +288,15 @@ class WorksTest {
                 } catch (InterruptedException e) {
                     Thread.currentThread().interrupt();
                 }
-                return new Works.Made.Page("/check");
+                return new BackgroundJobs.Output.Page("/check");
             }));
         }
-        assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(NotKept.class);
+        assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(WriteRefusedException.class);
         Http http = new Http(app);
         assertThat(http.post("/house/backup/begin", http.form("/house/backup", "/house/backup/begin"))
                 .body()).as("said on a page, not thrown").contains("go on already");
         over.countDown();
-        until(() -> some.stream().allMatch(w -> w.stand() == Works.Stand.DONE));
+        until(() -> some.stream().allMatch(w -> w.stand() == BackgroundJobs.State.DONE));
         assertThat(new Http(app).get("/works/" + some.get(0).id()).statusCode()).isEqualTo(302);
     }
 
@@ -306,7 +306,7 @@ class WorksTest {
         byte[] zip = page(app.url("/surveys/" + survey + "/survey.zip"));
         assertThat(zip.length).isGreaterThan(2_000_000);
         Path whole = Files.write(data.resolve("large.zip"), zip);
-        assertThat(HandedOver.check(whole, share -> {}).holds()).isTrue();
+        assertThat(ArchiveCheck.check(whole, share -> {}).holds()).isTrue();
         Path tampered = data.resolve("tampered.zip");
         try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(tampered))) {
             for (Map.Entry<String, byte[]> file : Zipped.files(zip).entrySet()) {
@@ -342,9 +342,9 @@ class WorksTest {
         Path made;
         try (App other = App.empty()) {
             made = Files.writeString(Files.createTempFile(data, "made", ".pdf"), "made");
-            Works.Work work = other.bean(Works.class).begin("made", TITLE, "/",
-                    progress -> new Works.Made.File(made, "made.pdf", MediaType.APPLICATION_PDF));
-            until(() -> work.stand() == Works.Stand.DONE);
+            BackgroundJobs.Job work = other.bean(BackgroundJobs.class).begin("made", TITLE, "/",
+                    progress -> new BackgroundJobs.Output.File(made, "made.pdf", MediaType.APPLICATION_PDF));
+            until(() -> work.stand() == BackgroundJobs.State.DONE);
             assertThat(new Http(other).get("/works/" + work.id() + "/made").body()).isEqualTo("made");
         }
         assertThat(made).doesNotExist();

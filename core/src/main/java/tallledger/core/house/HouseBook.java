@@ -110,11 +110,11 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
     /** What the house would be with one more change. @throws Refused where that makes no sense */
     public House with(HouseChange change) {
         Fold fold = new Fold(newest());
-        change.tell(fold);
+        change.accept(fold);
         return new House(newest().version() + 1, "", fold.rules, fold.checks, fold.repairs, List.copyOf(fold.gauges.values()));
     }
 
-    private static final class Fold implements HouseChange.Listener<Void> {
+    private static final class Fold implements HouseChange.Visitor<Void> {
 
         private final TreeMap<Integer, House> versions = new TreeMap<>();
         private final List<Change> changes = new ArrayList<>();
@@ -142,7 +142,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
             }
             try {
                 HouseChange change = HouseChange.from(entry);
-                change.tell(this);
+                change.accept(this);
                 changes.add(new Change(entry, change));
                 if (!entry.kind().equals(HouseChange.Kind.KEY.name())) {
                     versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, repairs,

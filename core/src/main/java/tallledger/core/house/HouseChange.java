@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import tallledger.core.blame.Check;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
@@ -25,7 +25,7 @@ public sealed interface HouseChange {
     int LONGEST_REASON = 300;
 
     /** What is made of a change of each kind. */
-    interface Listener<T> {
+    interface Visitor<T> {
 
         T issued(Issued change);
 
@@ -49,9 +49,9 @@ public sealed interface HouseChange {
     /** Kinds of entry in the house's book. */
     enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY }
 
-    <T> T tell(Listener<T> listener);
+    <T> T accept(Visitor<T> visitor);
 
-    Draft draft(By by);
+    Draft draft(Authorship by);
 
     /**
      * The figures and checks the application came with, so that a version stands by itself whatever a later release ships. What the house
@@ -82,12 +82,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.issued(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.issued(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             Map<String, Object> kept = new HashMap<>();
             figures.forEach((name, these) -> kept.put(name, texts(these)));
             return Draft.of(by, Kind.ISSUED.name(), "", Map.of("figures", kept, "checks", checks.stream().map(HouseChange::kept).toList(),
@@ -110,12 +110,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.ruled(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.ruled(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             return Draft.of(by, Kind.RULE.name(), rule.name(), Map.of("rule", rule.name(), "figures", texts(figures), "reason", reason));
         }
     }
@@ -137,12 +137,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.timed(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.timed(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             return Draft.of(by, Kind.STEP_TIME.name(), step, Map.of("step", step, "seconds", seconds, "reason", reason));
         }
     }
@@ -160,12 +160,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.listed(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.listed(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             return Draft.of(by, Kind.CHECKS.name(), "", Map.of("checks", checks.stream().map(HouseChange::kept).toList(), "reason",
                     reason));
         }
@@ -206,12 +206,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.row(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.row(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             Map<String, Object> payload = new HashMap<>(Map.of("reason", reason));
             was.ifPresent(check -> payload.put("was", kept(check)));
             now.ifPresent(check -> payload.put("now", kept(check)));
@@ -249,12 +249,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.repair(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.repair(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             Map<String, Object> payload = new HashMap<>(Map.of("reason", reason));
             was.ifPresent(repair -> payload.put("was", kept(repair)));
             now.ifPresent(repair -> payload.put("now", kept(repair)));
@@ -274,12 +274,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.gauge(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.gauge(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             Map<String, Object> payload = new HashMap<>(gauge.toPayload());
             payload.put("reason", reason);
             return Draft.of(by, Kind.GAUGE.name(), gauge.id(), payload);
@@ -298,12 +298,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.gauge(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.gauge(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             return Draft.of(by, Kind.GAUGE_OUT.name(), id, Map.of("id", id, "name", name, "reason", reason));
         }
     }
@@ -391,12 +391,12 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener) {
-            return listener.key(this);
+        public <T> T accept(Visitor<T> visitor) {
+            return visitor.key(this);
         }
 
         @Override
-        public Draft draft(By by) {
+        public Draft draft(Authorship by) {
             return Draft.of(by, Kind.KEY.name(), "", Map.of("publicKey", publicKey));
         }
     }

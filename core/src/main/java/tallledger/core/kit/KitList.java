@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.kit.KitItem.State;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.reason.Reason;
 
 /**
@@ -120,8 +120,9 @@ public record KitList(List<KitItem> items, Map<String, Integer> entries) {
     }
 
     /** What was promised to this buyer and is not there. */
-    public List<Noted<Reason>> broken() {
+    public List<NotedEntry<Reason>> broken() {
         return owed().stream().filter(KitItem::isPromised)
-                .map(i -> new Noted<>(Reason.of(KitReason.KIT_PROMISED_MISSING, i.name(), i.promised()), entries.get(i.name()))).toList();
+                .map(i -> new NotedEntry<>(Reason.of(KitReason.KIT_PROMISED_MISSING, i.name(), i.promised()), entries.get(i.name())))
+                .toList();
     }
 }

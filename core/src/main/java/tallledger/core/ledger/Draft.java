@@ -15,14 +15,15 @@ import java.util.Optional;
  * @param attachments what lies beside the ledger and belongs to it
  * @param strikes     sequence of the entry it strikes
  */
-public record Draft(By by, String kind, String step, Map<String, Object> payload, List<Attachment> attachments, Optional<Integer> strikes) {
+public record Draft(Authorship by, String kind, String step, Map<String, Object> payload, List<Attachment> attachments,
+        Optional<Integer> strikes) {
 
     public Draft {
         payload = Map.copyOf(payload);
         attachments = List.copyOf(attachments);
     }
 
-    public static Draft of(By by, String kind, String step, Map<String, Object> payload) {
+    public static Draft of(Authorship by, String kind, String step, Map<String, Object> payload) {
         return new Draft(by, kind, step, payload, List.of(), Optional.empty());
     }
 

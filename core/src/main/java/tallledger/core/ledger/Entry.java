@@ -37,7 +37,7 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
     /** The oldest that can be read: all between are. */
     public static final int OLDEST_FORMAT = 1;
 
-    private static final By NOBODY = By.of(Instant.EPOCH, "?");
+    private static final Authorship NOBODY = Authorship.of(Instant.EPOCH, "?");
 
     public Entry(int format, int sequence, Draft draft, String previous, String hash) {
         this(format, sequence, draft, previous, hash, Optional.empty());
@@ -82,7 +82,7 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
         return draft.at();
     }
 
-    public By by() {
+    public Authorship by() {
         return draft.by();
     }
 
@@ -127,7 +127,7 @@ public record Entry(int format, int sequence, Draft draft, String previous, Stri
                     .map(a -> new Attachment((String) a.get("use"), (String) a.get("sha256"), (String) a.get("type"))).toList() : List.of();
             @SuppressWarnings("unchecked")
             Map<String, Object> payload = (Map<String, Object>) fields.get("payload");
-            Draft draft = new Draft(new By(Instant.parse((String) fields.get("at")), zone, who), (String) fields.get("kind"),
+            Draft draft = new Draft(new Authorship(Instant.parse((String) fields.get("at")), zone, who), (String) fields.get("kind"),
                     (String) fields.get("step"), payload, attachments, Optional.ofNullable((Integer) fields.get("strikes")));
             return new Entry(format, (Integer) fields.get("sequence"), draft, (String) fields.get("previous"), (String) fields.get("hash"));
         } catch (RuntimeException nonsense) {

@@ -16,7 +16,7 @@ import tallledger.core.drive.SpeedTable;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Part;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
@@ -31,7 +31,7 @@ final class DriveFold {
 
     private final List<Run> runs = new ArrayList<>();
     private final Map<Route, Run> latest = new LinkedHashMap<>();
-    private final Map<Route, Noted<String>> passed = new LinkedHashMap<>();
+    private final Map<Route, NotedEntry<String>> passed = new LinkedHashMap<>();
     private final Set<Route> repeats = new LinkedHashSet<>();
     /** Of those the ones that failed before: until they are run again nothing is inferred of them. */
     private final Set<Route> failed = new LinkedHashSet<>();
@@ -68,7 +68,7 @@ final class DriveFold {
         return Optional.empty();
     }
 
-    void passedOver(List<String> settings, Noted<String> why) {
+    void passedOver(List<String> settings, NotedEntry<String> why) {
         Optional.ofNullable(bySettings.get(settings)).filter(route -> !latest.containsKey(route))
                 .ifPresent(route -> passed.put(route, why));
     }

@@ -23,12 +23,12 @@ import tallledger.core.unit.LengthUnit;
 
 /**
  * What an entry says, decoded once. What cannot be decoded is no event but a {@link Stray}. Whoever makes something of events is a
- * {@link Listener}, so that a new kind of event is met by the compiler wherever it must be.
+ * {@link Visitor}, so that a new kind of event is met by the compiler wherever it must be.
  */
 public sealed interface Event {
 
     /** What is made of an event of each kind. */
-    interface Listener<T> {
+    interface Visitor<T> {
 
         T opened(Opened event, Entry entry);
 
@@ -80,7 +80,7 @@ public sealed interface Event {
     }
 
     /** @param entry that says it */
-    <T> T tell(Listener<T> listener, Entry entry);
+    <T> T accept(Visitor<T> visitor, Entry entry);
 
     /**
      * What a person wrote of their own; it stands in a report under their name. Empty where there is none, or where it stands with its
@@ -101,8 +101,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.opened(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.opened(this, entry);
         }
     }
 
@@ -113,8 +113,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.adopted(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.adopted(this, entry);
         }
     }
 
@@ -125,8 +125,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.judgedAs(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.judgedAs(this, entry);
         }
     }
 
@@ -137,8 +137,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.adopted(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.adopted(this, entry);
         }
     }
 
@@ -165,16 +165,16 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.started(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.started(this, entry);
         }
     }
 
     /** Stopped for good: the start checks are due again. */
     record Stopped() implements Event {
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.stopped(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.stopped(this, entry);
         }
     }
 
@@ -189,8 +189,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.planned(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.planned(this, entry);
         }
     }
 
@@ -206,8 +206,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.run(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.run(this, entry);
         }
     }
 
@@ -219,8 +219,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.passedOver(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.passedOver(this, entry);
         }
     }
 
@@ -236,8 +236,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.remarked(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.remarked(this, entry);
         }
     }
 
@@ -252,8 +252,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.checked(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.checked(this, entry);
         }
     }
 
@@ -278,8 +278,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.step(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.step(this, entry);
         }
     }
 
@@ -290,8 +290,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.putOff(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.putOff(this, entry);
         }
     }
 
@@ -302,8 +302,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.temperatures(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.temperatures(this, entry);
         }
     }
 
@@ -314,8 +314,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.cut(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.cut(this, entry);
         }
     }
 
@@ -326,8 +326,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.stakes(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.stakes(this, entry);
         }
     }
 
@@ -338,8 +338,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.kit(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.kit(this, entry);
         }
     }
 
@@ -350,8 +350,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.weighed(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.weighed(this, entry);
         }
     }
 
@@ -362,8 +362,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.photographed(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.photographed(this, entry);
         }
     }
 
@@ -374,8 +374,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.repaired(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.repaired(this, entry);
         }
     }
 
@@ -386,8 +386,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.regraded(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.regraded(this, entry);
         }
     }
 
@@ -398,8 +398,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.struck(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.struck(this, entry);
         }
     }
 
@@ -419,8 +419,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.camera(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.camera(this, entry);
         }
     }
 
@@ -431,8 +431,8 @@ public sealed interface Event {
         }
 
         @Override
-        public <T> T tell(Listener<T> listener, Entry entry) {
-            return listener.closed(this, entry);
+        public <T> T accept(Visitor<T> visitor, Entry entry) {
+            return visitor.closed(this, entry);
         }
     }
 }

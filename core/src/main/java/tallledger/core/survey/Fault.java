@@ -48,7 +48,7 @@ public record Fault(Task task, State state, List<Integer> history) {
     /** Every fault of a survey in the order first seen. */
     public static List<Fault> of(Survey survey) {
         Map<Task, Fault> faults = new LinkedHashMap<>();
-        Map<Integer, Made> made = survey.made().stream().collect(Collectors.toMap(Made::entry, Function.identity()));
+        Map<Integer, TaskResult> made = survey.made().stream().collect(Collectors.toMap(TaskResult::entry, Function.identity()));
         Map<Integer, Part> repairs = new HashMap<>();
         survey.repairs().forEach(r -> repairs.put(r.entry(), r.part()));
         for (Entry entry : survey.entries()) {

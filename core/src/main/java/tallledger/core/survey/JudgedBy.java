@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.ledger.Payload;
 
 /**
@@ -39,15 +39,16 @@ public record JudgedBy(int version, String hash, Entry entry) {
     }
 
     /** The same with the entry that says it. */
-    public static Noted<Grade> gradeSaid(List<Entry> entries) {
+    public static NotedEntry<Grade> gradeSaid(List<Entry> entries) {
         Map<Integer, Entry> struck = Chain.struck(entries);
-        Noted<Grade> grade = new Noted<>(Grade.WORKABLE, 1);
+        NotedEntry<Grade> grade = new NotedEntry<>(Grade.WORKABLE, 1);
         for (Entry entry : entries) {
             boolean says = entry.kind().equals(Kind.OPENED.name()) || entry.kind().equals(Kind.JUDGED_AS.name());
             if (says && !struck.containsKey(entry.sequence()) && entry.damage().isEmpty()) {
                 String named = entry.payload().fields().get("judgedAs") instanceof String text ? text : "";
-                Noted<Grade> before = grade;
-                grade = Stream.of(Grade.values()).filter(g -> g.name().equals(named)).findFirst().map(g -> new Noted<>(g, entry.sequence()))
+                NotedEntry<Grade> before = grade;
+                grade = Stream.of(Grade.values()).filter(g -> g.name().equals(named)).findFirst()
+                        .map(g -> new NotedEntry<>(g, entry.sequence()))
                         .orElse(before);
             }
         }

@@ -10,7 +10,7 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /**
- * What to do in the minutes there are: the speeds and the steps that take most off the unknown (Σ p·c, {@link Worths}), together. Exact:
+ * What to do in the minutes there are: the speeds and the steps that take most off the unknown (Σ p·c, {@link LookingWorth}), together. Exact:
  * for every way to run speeds that may be best ({@link RunChoice}), the best set of steps in the seconds it leaves ({@link StepChoice}),
  * which pay a repair they share once. Where either search was cut, {@link #bound} says what no plan could exceed. The fastest speed is in
  * it wherever the way to it takes no more than a share of the minutes ({@link Rule#SPINDLE_SHARE}). Steps the table of repairs has no cost
@@ -24,7 +24,7 @@ import tallledger.core.rules.Rules;
  */
 public record MinuteChoice(RunChoice.Way way, Set<StepId> steps, int seconds, double worth, double bound) {
 
-    static MinuteChoice of(RunChoice runs, List<Step> open, Worths worths, double seconds, Rules rules) {
+    static MinuteChoice of(RunChoice runs, List<Step> open, LookingWorth worths, double seconds, Rules rules) {
         List<RunChoice.Way> ways = runs.withFastest(open.isEmpty() ? seconds : seconds * rules.share(Rule.SPINDLE_SHARE).doubleValue());
         StepChoice steps = new StepChoice(open, worths, rules, (int) Math.min(seconds, Integer.MAX_VALUE / 2));
         RunChoice.Way best = ways.stream().filter(w -> w.seconds() <= seconds)
@@ -39,7 +39,7 @@ public record MinuteChoice(RunChoice.Way way, Set<StepId> steps, int seconds, do
     }
 
     /** What no plan can exceed: the steps' single worths, whichever fit, beside what runs can be worth. */
-    private static double bound(RunChoice runs, List<Step> open, Worths worths, double seconds) {
+    private static double bound(RunChoice runs, List<Step> open, LookingWorth worths, double seconds) {
         double[] single = singles(open, worths, (int) Math.min(seconds, Integer.MAX_VALUE / 2));
         double most = single[(int) Math.min(seconds, single.length - 1)];
         for (int k = 1; k * runs.quickest() <= seconds && k <= Long.SIZE; k++) {
@@ -49,7 +49,7 @@ public record MinuteChoice(RunChoice.Way way, Set<StepId> steps, int seconds, do
     }
 
     /** For every second the greatest sum of what each step is worth by itself. */
-    private static double[] singles(List<Step> open, Worths worths, int seconds) {
+    private static double[] singles(List<Step> open, LookingWorth worths, int seconds) {
         double[] best = new double[Math.min(seconds, open.stream().mapToInt(Step::seconds).sum()) + 1];
         for (Step step : open) {
             double worth = worths.of(step);

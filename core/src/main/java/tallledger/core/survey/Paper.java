@@ -11,7 +11,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Refused;
@@ -70,7 +70,7 @@ public record Paper(List<Line> lines) {
      * @param visit when it was written on the paper, as typed
      * @throws Refused naming number, reading, mark or remark
      */
-    public Draft draft(Survey survey, int number, Typed typed, By by, Basis basis, String visit) {
+    public Draft draft(Survey survey, int number, Typed typed, Authorship by, Basis basis, String visit) {
         if (number < 1 || number > lines.size()) {
             throw Refused.because(SurveyReason.PAPER_NUMBER, number, lines.size()).at("number");
         }
@@ -84,7 +84,7 @@ public record Paper(List<Line> lines) {
      * @param line of it
      * @throws Refused as {@link #draft}
      */
-    public static Draft ofTable(Survey survey, Task task, Typed typed, By by, Basis basis, String file, int line) {
+    public static Draft ofTable(Survey survey, Task task, Typed typed, Authorship by, Basis basis, String file, int line) {
         return from("table", Map.of("file", file, "line", line), draft(survey, task, typed, by, basis));
     }
 
@@ -94,14 +94,14 @@ public record Paper(List<Line> lines) {
         return new Draft(draft.by(), draft.kind(), draft.step(), payload, draft.attachments(), draft.strikes());
     }
 
-    private static Draft draft(Survey survey, Task task, Typed typed, By by, Basis basis) {
+    private static Draft draft(Survey survey, Task task, Typed typed, Authorship by, Basis basis) {
         if (typed.reading.isBlank() && !typed.bad && typed.symptoms.isEmpty() && typed.remark.isBlank() && task.route().isPresent()) {
             throw Refused.because(SurveyReason.PAPER_NOTHING).at("reading");
         }
         return task.step().map(step -> step(survey, step, typed, by, basis)).orElseGet(() -> run(survey, task, typed, by, basis));
     }
 
-    private static Draft run(Survey survey, Task task, Typed typed, By by, Basis basis) {
+    private static Draft run(Survey survey, Task task, Typed typed, Authorship by, Basis basis) {
         if (typed.bad) {
             throw Refused.because(SurveyReason.PAPER_SYMPTOM).at("mark");
         }
@@ -112,7 +112,7 @@ public record Paper(List<Line> lines) {
                         Optional.empty(), false, false, false, typed.remark)));
     }
 
-    private static Draft step(Survey survey, Step step, Typed typed, By by, Basis basis) {
+    private static Draft step(Survey survey, Step step, Typed typed, Authorship by, Basis basis) {
         if (!typed.symptoms.isEmpty()) {
             throw Refused.because(SurveyReason.PAPER_MARK).at("mark");
         }

@@ -36,7 +36,7 @@ import tallledger.core.rules.Rules;
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
         SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then,
-        Optional<Reason> overdue) implements Made {
+        Optional<Reason> overdue) implements TaskResult {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;

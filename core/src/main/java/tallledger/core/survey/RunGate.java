@@ -33,7 +33,7 @@ public final class RunGate {
      * speed is beyond it or nobody knows it. Empty where it may, or where nobody said what is mounted.
      */
     public static Optional<Reason> refusal(Survey survey, Route route) {
-        List<Made> stopping = unnamed(survey);
+        List<TaskResult> stopping = unnamed(survey);
         if (!stopping.isEmpty()) {
             // A speed that a person says stops use is run again where it was put right, and that alone.
             boolean own = stopping.stream().allMatch(m -> m.task().route().filter(route::equals).isPresent());
@@ -65,18 +65,18 @@ public final class RunGate {
     }
 
     /** What stops use: steps by the rules or because somebody says so, and runs that count and of which somebody says so. */
-    public static List<Made> stopping(Survey survey) {
-        Stream<Made> runs = survey.drive().counting().stream()
+    public static List<TaskResult> stopping(Survey survey) {
+        Stream<TaskResult> runs = survey.drive().counting().stream()
                 .filter(run -> survey.steps().results().severities().get(run.entry()) == Severity.STOP_USE)
-                .map(Made.class::cast);
-        return Stream.concat(survey.steps().stopUse().stream().map(Made.class::cast), runs).toList();
+                .map(TaskResult.class::cast);
+        return Stream.concat(survey.steps().stopUse().stream().map(TaskResult.class::cast), runs).toList();
     }
 
     /**
      * What stops use and was not named at this start. Who stops the machine, leaves it and starts it again with the danger named and
      * kept clear of may run on for the survey's sake; what is found after that start stops it anew.
      */
-    public static List<Made> unnamed(Survey survey) {
+    public static List<TaskResult> unnamed(Survey survey) {
         return stopping(survey).stream().filter(made -> !survey.steps().sitting().despite().contains(made.entry())).toList();
     }
 
@@ -97,7 +97,7 @@ public final class RunGate {
     }
 
     /** What stops use, by name and why. */
-    public static Object named(Survey survey, Made made) {
+    public static Object named(Survey survey, TaskResult made) {
         // That a hazard stops use is said of all of them already; why a person says so stands with what was found.
         List<Object> because = new ArrayList<>(made.because().stream().filter(r -> !r.is(MeasuringReason.CYCLE_HAZARD)).toList());
         Optional.ofNullable(survey.regrades().get(made.entry())).filter(r -> r.what().severity() == Severity.STOP_USE)

@@ -16,7 +16,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.rules.Rules;
 
@@ -32,7 +32,7 @@ import tallledger.core.rules.Rules;
  * @param checks   the drive check that counts, of each kind
  * @param coverage what is proven of each speed
  */
-public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, Noted<String>> passed, List<Route> repeats,
+public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, NotedEntry<String>> passed, List<Route> repeats,
         List<Repair> repairs, Map<DriveCheck, CheckResult> checks, Coverage coverage) {
 
     /**

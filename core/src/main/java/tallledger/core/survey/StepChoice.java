@@ -35,7 +35,7 @@ final class StepChoice {
     }
 
     private final List<Step> steps;
-    private final Worths worths;
+    private final LookingWorth worths;
     private final List<Double> trifles;
     private final int grain;
     private final int room;
@@ -44,7 +44,7 @@ final class StepChoice {
     private boolean proven = true;
 
     /** @param seconds the most there are */
-    StepChoice(List<Step> steps, Worths worths, Rules rules, int seconds) {
+    StepChoice(List<Step> steps, LookingWorth worths, Rules rules, int seconds) {
         this.steps = steps;
         this.worths = worths;
         this.trifles = rules.figures(Rule.WORTH_STEP).stream().map(t -> TRIFLE * t.doubleValue()).toList();
@@ -63,7 +63,7 @@ final class StepChoice {
         Map<String, Integer> first = new HashMap<>();
         int[] group = IntStream.range(0, steps.size()).toArray();
         for (int i = 0; i < steps.size(); i++) {
-            for (Worths.Ask ask : worths.asks(steps.get(i))) {
+            for (LookingWorth.Ask ask : worths.asks(steps.get(i))) {
                 int with = first.computeIfAbsent(ask.repair(), k -> -1);
                 if (with < 0) {
                     first.put(ask.repair(), i);

@@ -21,7 +21,7 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.SpindleCheck;
 import tallledger.core.reason.Reason;
@@ -43,7 +43,7 @@ final class StepFold {
     private final Map<List<String>, Task> routes = new HashMap<>();
     private final Map<StepId, StepResult> latest = new LinkedHashMap<>();
     private final List<StepResult> all = new ArrayList<>();
-    private final Map<StepId, Noted<String>> passed = new LinkedHashMap<>();
+    private final Map<StepId, NotedEntry<String>> passed = new LinkedHashMap<>();
     private final Set<Task> later = new LinkedHashSet<>();
     private final Set<StepId> repeats = new LinkedHashSet<>();
     private final Map<String, Need> standing = new HashMap<>();
@@ -54,8 +54,8 @@ final class StepFold {
     private Set<Integer> despite = Set.of();
     private int left;
     private Optional<Temperatures> temperatures = Optional.empty();
-    private Optional<Noted<CutMade>> cut = Optional.empty();
-    private Optional<Noted<Lift>> lift = Optional.empty();
+    private Optional<NotedEntry<CutMade>> cut = Optional.empty();
+    private Optional<NotedEntry<Lift>> lift = Optional.empty();
     private KitList kit = KitList.EMPTY;
     private Optional<Task> lastTask = Optional.empty();
     private Instant last = Instant.MIN;
@@ -118,7 +118,7 @@ final class StepFold {
         left = entry;
     }
 
-    void cut(Noted<CutMade> made) {
+    void cut(NotedEntry<CutMade> made) {
         cut = Optional.of(made);
     }
 
@@ -133,7 +133,7 @@ final class StepFold {
         });
     }
 
-    void passedOver(String written, Noted<String> why) {
+    void passedOver(String written, NotedEntry<String> why) {
         Optional.ofNullable(steps.get(StepId.read(written))).ifPresent(step -> {
             passed.put(step.id(), why);
             lastTask = Optional.of(Task.of(step));
@@ -144,7 +144,7 @@ final class StepFold {
         kit = kit.with(item, entry);
     }
 
-    void weighed(Noted<Lift> weight) {
+    void weighed(NotedEntry<Lift> weight) {
         lift = Optional.of(weight);
     }
 

@@ -19,7 +19,7 @@ import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.measuring.PlateText;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
@@ -49,7 +49,8 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param judged  every result ever judged, those struck since as well
      * @param severities how bad persons say some are, by entry
      */
-    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, Noted<String>> passed, List<StepId> repeats,
+    public record Results(Map<StepId, StepResult> latest, List<StepResult> all, Map<StepId, NotedEntry<String>> passed,
+            List<StepId> repeats,
             List<StepResult> judged, Map<Integer, Severity> severities) {
     }
 
@@ -68,7 +69,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param left      the entry by which the machine was last stopped and left; nought where it never was
      */
     public record Sitting(Optional<Task> last, List<Task> later, Map<String, Need> standing, Optional<Mounted> mounted,
-            Optional<Mounted> wheelMark, Optional<Temperatures> temperatures, Optional<Noted<CutMade>> cut, Instant until,
+            Optional<Mounted> wheelMark, Optional<Temperatures> temperatures, Optional<NotedEntry<CutMade>> cut, Instant until,
             Set<Integer> despite, int left) {
     }
 
@@ -78,7 +79,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      * @param kit  kit and papers as they stand
      * @param lift weight against the lift, with its entry's number
      */
-    public record Goods(KitList kit, Optional<Noted<Lift>> lift) {
+    public record Goods(KitList kit, Optional<NotedEntry<Lift>> lift) {
     }
 
     public Map<StepId, StepResult> latest() {
@@ -89,7 +90,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
         return results.all;
     }
 
-    public Map<StepId, Noted<String>> passed() {
+    public Map<StepId, NotedEntry<String>> passed() {
         return results.passed;
     }
 
@@ -129,7 +130,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
     }
 
     /** The cut that a step of the test cut is measured on. */
-    public Optional<Noted<CutMade>> cut(Step step) {
+    public Optional<NotedEntry<CutMade>> cut(Step step) {
         return step.phase() == Phase.TEST_CUT ? sitting.cut : Optional.empty();
     }
 
@@ -137,7 +138,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
         return goods.kit;
     }
 
-    public Optional<Noted<Lift>> lift() {
+    public Optional<NotedEntry<Lift>> lift() {
         return goods.lift;
     }
 

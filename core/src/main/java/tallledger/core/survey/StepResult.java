@@ -32,7 +32,7 @@ import tallledger.core.unit.LengthUnit;
  */
 public record StepResult(int entry, Instant at, String author, Step step, Values values, Optional<Recorded<?>> recorded,
         StepJudgement judgement,
-        boolean flagged, String remark, Optional<JudgedThen> then, Optional<Integer> cut) implements Made {
+        boolean flagged, String remark, Optional<JudgedThen> then, Optional<Integer> cut) implements TaskResult {
 
     /** @param otherwise the machine's unit: of a record that does not name what it was written by, and of what its judgement shows */
     static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {

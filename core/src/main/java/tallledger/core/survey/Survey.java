@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import tallledger.core.family.Catalogue;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
@@ -33,8 +33,8 @@ import tallledger.core.rules.Rules;
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
-        List<Noted<String>> remarks, List<Repair> repairs,
-        List<Photo> photos, Map<Integer, Noted<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
+        List<NotedEntry<String>> remarks, List<Repair> repairs,
+        List<Photo> photos, Map<Integer, NotedEntry<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
         List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
@@ -76,8 +76,9 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
     }
 
     /** What was made of its tasks, in order; a check at the spindle that is a step is there as that. */
-    public List<Made> made() {
-        return Stream.concat(drive.runs().stream(), steps.all().stream()).map(Made.class::cast).sorted(Comparator.comparingInt(Made::entry))
+    public List<TaskResult> made() {
+        return Stream.concat(drive.runs().stream(), steps.all().stream()).map(TaskResult.class::cast)
+                .sorted(Comparator.comparingInt(TaskResult::entry))
                 .toList();
     }
 

@@ -24,7 +24,7 @@ import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -57,30 +57,31 @@ public final class SurveyEntries {
      * @param role        in which the surveyor stands there, unless they said it with their name
      * @param judgedAs    grade outside of which a measured value is a finding
      */
-    public static Draft opened(By by, int machineVersion, String machineHash, House house, String role, Scope scope, Grade judgedAs) {
-        return draft(new By(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
+    public static Draft opened(Authorship by, int machineVersion, String machineHash, House house, String role, Scope scope,
+            Grade judgedAs) {
+        return draft(new Authorship(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
                 Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(),
                         "scope", scope.name(), "judgedAs", judgedAs.name()));
     }
 
-    public static Draft judgedAs(By by, Grade grade) {
+    public static Draft judgedAs(Authorship by, Grade grade) {
         return draft(by, Kind.JUDGED_AS, "", Map.of("judgedAs", grade.name()));
     }
 
-    public static Draft adopted(By by, int machineVersion, String machineHash) {
+    public static Draft adopted(Authorship by, int machineVersion, String machineHash) {
         return draft(by, Kind.DESCRIPTION_ADOPTED, "",
                 Map.of("machineVersion", machineVersion, "machineHash", machineHash));
     }
 
-    public static Draft adopted(By by, House house) {
+    public static Draft adopted(Authorship by, House house) {
         return draft(by, Kind.RULES_ADOPTED, "", Map.of("rules", house.version(), "rulesHash", house.hash()));
     }
 
-    public static Draft startConfirmed(By by, List<StartItem> items) {
+    public static Draft startConfirmed(Authorship by, List<StartItem> items) {
         return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
     }
 
-    public static Draft startConfirmed(By by, Basis basis, List<StartItem> items, Mounted mounted) {
+    public static Draft startConfirmed(Authorship by, Basis basis, List<StartItem> items, Mounted mounted) {
         return startConfirmed(by, basis, items, mounted, List.of());
     }
 
@@ -88,7 +89,7 @@ public final class SurveyEntries {
      * @param mounted what is on the spindle, and what is marked on it
      * @param despite entries of what stops use and is known to who starts: they keep clear of it, and run on for this start
      */
-    public static Draft startConfirmed(By by, Basis basis, List<StartItem> items, Mounted mounted, List<Integer> despite) {
+    public static Draft startConfirmed(Authorship by, Basis basis, List<StartItem> items, Mounted mounted, List<Integer> despite) {
         Map<String, Object> payload = new LinkedHashMap<>(Map.of("items", items.stream().map(Enum::name).toList(), "mounted",
                 mounted.toPayload(), "basis", basis.toPayload()));
         if (!despite.isEmpty()) {
@@ -105,7 +106,7 @@ public final class SurveyEntries {
      * @param confirmed needs confirmed with it, as {@link Need#written}
      * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
      */
-    public static Draft step(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
+    public static Draft step(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
             List<String> confirmed, String remark) {
         List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
         long missing = changed.stream().filter(a -> !confirmed.contains(a.need().written())).count();
@@ -141,7 +142,8 @@ public final class SurveyEntries {
      * @param flagged the surveyor says it is not as it should be
      * @throws Refused naming the field that cannot be read
      */
-    public static Optional<AskBack> askBack(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged) {
+    public static Optional<AskBack> askBack(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis,
+            boolean flagged) {
         if (isByEye(ledger, step, typed, basis, flagged)) {
             return Optional.empty();
         }
@@ -152,7 +154,7 @@ public final class SurveyEntries {
     private record Taken(Values read, Basis by) {
     }
 
-    private static Taken taken(By who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis) {
+    private static Taken taken(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.getOrDefault(f.name(), "").strip()));
         step.recording().fields().forEach(f -> {
@@ -167,7 +169,7 @@ public final class SurveyEntries {
         return new Taken(new Values(values, basis.unit(), by.gauge(), by.apart(), by.bare()), by);
     }
 
-    public static Draft stepPassedOver(By by, Step step, String reason) {
+    public static Draft stepPassedOver(Authorship by, Step step, String reason) {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
@@ -175,7 +177,7 @@ public final class SurveyEntries {
     }
 
     /** @param key of a step or a route */
-    public static Draft later(By by, String key) {
+    public static Draft later(Authorship by, String key) {
         return draft(by, Kind.LATER, key, Map.of("step", key));
     }
 
@@ -185,41 +187,41 @@ public final class SurveyEntries {
      * @param unit of the machine: bare figures of an inch machine are °F
      * @throws Refused naming "machine" or "gauge"
      */
-    public static Draft temperatures(By by, String machine, String gauge, LengthUnit unit) {
+    public static Draft temperatures(Authorship by, String machine, String gauge, LengthUnit unit) {
         return draft(by, Kind.TEMPERATURES, "", Temperatures.typed(machine, gauge, unit).toPayload());
     }
 
     /** A test cut as it was made. @param unit of lengths typed without one */
-    public static Draft cut(By by, CutMade cut, LengthUnit unit) {
+    public static Draft cut(Authorship by, CutMade cut, LengthUnit unit) {
         return draft(by, Kind.CUT, "", cut.toPayload(unit));
     }
 
     /** What is at stake. */
-    public static Draft priced(By by, Stakes stakes) {
+    public static Draft priced(Authorship by, Stakes stakes) {
         return draft(by, Kind.PRICED, "", stakes.toPayload());
     }
 
-    public static Draft kit(By by, KitItem item) {
+    public static Draft kit(Authorship by, KitItem item) {
         return draft(by, Kind.KIT, item.name(), item.toPayload());
     }
 
-    public static Draft lift(By by, Lift lift) {
+    public static Draft lift(Authorship by, Lift lift) {
         return draft(by, Kind.LIFT, "", lift.toPayload());
     }
 
     /** @param kept the picture and its small copy, see {@link Photo} */
-    public static Draft photo(By by, String step, List<Attachment> kept, int width, int height, String caption) {
+    public static Draft photo(Authorship by, String step, List<Attachment> kept, int width, int height, String caption) {
         return new Draft(by, Kind.PHOTO.name(), step, Map.of("step", step, "width", width, "height", height, "caption", checked(caption)),
                 kept, Optional.empty());
     }
 
     /** The camera is started or stopped. */
-    public static Draft camera(By by, Event.Camera.What what) {
+    public static Draft camera(Authorship by, Event.Camera.What what) {
         return draft(by, Kind.CAMERA, "", Map.of("what", what.name()));
     }
 
     /** The camera was started so many seconds before its entry; below nought after it. @throws Refused naming "seconds" */
-    public static Draft cameraShifted(By by, String seconds) {
+    public static Draft cameraShifted(Authorship by, String seconds) {
         int shift = whole(seconds);
         if (shift == 0 || Math.abs(shift) > Films.MOST_SHIFT) {
             throw Refused.because(SurveyReason.CAMERA_SHIFT, seconds.strip(), Films.MOST_SHIFT).at("seconds");
@@ -236,11 +238,11 @@ public final class SurveyEntries {
     }
 
     /** Nothing is written after it. @param key fingerprint of the key it is sealed with */
-    public static Draft closed(By by, String key) {
+    public static Draft closed(Authorship by, String key) {
         return draft(by, Kind.CLOSED, "", Map.of("key", key));
     }
 
-    public static Draft stopped(By by) {
+    public static Draft stopped(Authorship by) {
         return draft(by, Kind.STOPPED, "", Map.of());
     }
 
@@ -248,7 +250,7 @@ public final class SurveyEntries {
      * @param basis what it is judged by; the gauge is that of its reading, which names the house's own where there is one
      * @param drive speeds of the machine as judged by
      */
-    public static Draft run(By by, Basis basis, SpindleSurvey drive, RunRecord record) {
+    public static Draft run(Authorship by, Basis basis, SpindleSurvey drive, RunRecord record) {
         SpeedTable table = drive.table();
         Map<String, Object> payload = new HashMap<>(record.toPayload());
         payload.put("basis", basis.with(record.reading().flatMap(reading -> reading.gauge(drive.rules()))).toPayload());
@@ -258,7 +260,7 @@ public final class SurveyEntries {
     }
 
     /** @param minutes time there is, as typed; empty for as long as it takes */
-    public static Draft planChosen(By by, School school, String minutes) {
+    public static Draft planChosen(Authorship by, School school, String minutes) {
         if (school == School.MY_MINUTES) {
             TypedNumber typed = TypedNumber.parsePositive(minutes);
             if (typed.value().compareTo(MOST_MINUTES) > 0) {
@@ -268,7 +270,7 @@ public final class SurveyEntries {
         return draft(by, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
     }
 
-    public static Draft check(By by, Basis basis, Rules rules, DriveCheck check, boolean good, String seconds, String remark) {
+    public static Draft check(Authorship by, Basis basis, Rules rules, DriveCheck check, boolean good, String seconds, String remark) {
         if (seconds.isBlank() && check == DriveCheck.BRAKE && good) {
             throw Refused.because(SurveyReason.CHECK_SECONDS);
         }
@@ -278,7 +280,7 @@ public final class SurveyEntries {
     }
 
     /** A part put right: what was recorded of it proves nothing any more. */
-    public static Draft repaired(By by, Part part, String what) {
+    public static Draft repaired(Authorship by, Part part, String what) {
         if (what.isBlank()) {
             throw Refused.because(SurveyReason.REPAIR_MISSING);
         }
@@ -294,21 +296,21 @@ public final class SurveyEntries {
      * @param now how bad it is by the rules
      * @throws Refused where it stops use and would be lowered
      */
-    public static Draft regraded(By by, Regrade regrade, Severity now) {
+    public static Draft regraded(Authorship by, Regrade regrade, Severity now) {
         if (now == Severity.STOP_USE && regrade.severity() != Severity.STOP_USE) {
             throw Refused.because(SurveyReason.REGRADE_STOP_USE).at("severity");
         }
         return draft(by, Kind.REGRADED, "", regrade.toPayload());
     }
 
-    public static Draft passedOver(By by, List<String> settings, String reason) {
+    public static Draft passedOver(Authorship by, List<String> settings, String reason) {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
         return draft(by, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
     }
 
-    public static Draft remark(By by, String text) {
+    public static Draft remark(Authorship by, String text) {
         if (text.isBlank()) {
             throw Refused.because(SurveyReason.REMARK_MISSING);
         }
@@ -320,7 +322,7 @@ public final class SurveyEntries {
      *
      * @throws Refused when there is no such entry, it is struck already, or its kind cannot be struck
      */
-    public static Draft strike(By by, List<Entry> entries, int target, String reason) {
+    public static Draft strike(Authorship by, List<Entry> entries, int target, String reason) {
         Entry entry = entries.stream().filter(e -> e.sequence() == target).findFirst()
                 .orElseThrow(() -> Refused.because(SurveyReason.STRIKE_NONE, target));
         if (!Kind.named(entry.kind()).map(Kind::canBeStruck).orElse(true)) {
@@ -346,7 +348,7 @@ public final class SurveyEntries {
         return text.strip();
     }
 
-    private static Draft draft(By by, Kind kind, String step, Map<String, Object> payload) {
+    private static Draft draft(Authorship by, Kind kind, String step, Map<String, Object> payload) {
         return Draft.of(by, kind.name(), step, payload);
     }
 }

@@ -8,7 +8,7 @@ import java.util.Optional;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
@@ -17,7 +17,7 @@ import tallledger.core.reason.Reason;
  * The fold of a survey's events, one after the other. Each answers with why it counts as nothing, where it does not fit the machine as
  * described.
  */
-final class SurveyFold implements Event.Listener<Optional<Reason>> {
+final class SurveyFold implements Event.Visitor<Optional<Reason>> {
 
     private static final Optional<Reason> TAKEN = Optional.empty();
 
@@ -26,10 +26,10 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
     private final Decoded decoded;
     private final DriveFold drive;
     private final StepFold steps;
-    private final List<Noted<String>> remarks = new ArrayList<>();
+    private final List<NotedEntry<String>> remarks = new ArrayList<>();
     private final List<Repair> repairs = new ArrayList<>();
     private final List<Photo> photos = new ArrayList<>();
-    private final Map<Integer, Noted<Regrade>> regrades = new HashMap<>();
+    private final Map<Integer, NotedEntry<Regrade>> regrades = new HashMap<>();
     private Optional<PlanChoice> plan = Optional.empty();
     private Optional<Stakes> stakes = Optional.empty();
 
@@ -46,7 +46,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
         List<Stray> strays = new ArrayList<>(decoded.strays());
         decoded.counting().forEach(h -> Stray.guard(h.entry(), strays, () -> {
             steps.at(h.entry().at());
-            h.event().tell(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
+            h.event().accept(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
         return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
                 List.copyOf(photos), Map.copyOf(regrades), plan, stakes, List.copyOf(strays));
@@ -100,14 +100,14 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> passedOver(Event.PassedOver event, Entry entry) {
-        Noted<String> why = new Noted<>(event.reason(), entry.sequence());
+        NotedEntry<String> why = new NotedEntry<>(event.reason(), entry.sequence());
         event.step().ifPresentOrElse(step -> steps.passedOver(step, why), () -> drive.passedOver(event.settings(), why));
         return TAKEN;
     }
 
     @Override
     public Optional<Reason> remarked(Event.Remarked event, Entry entry) {
-        remarks.add(new Noted<>(event.text(), entry.sequence()));
+        remarks.add(new NotedEntry<>(event.text(), entry.sequence()));
         return TAKEN;
     }
 
@@ -138,7 +138,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> cut(Event.CutDone event, Entry entry) {
-        steps.cut(new Noted<>(event.cut(), entry.sequence()));
+        steps.cut(new NotedEntry<>(event.cut(), entry.sequence()));
         return TAKEN;
     }
 
@@ -156,7 +156,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> weighed(Event.Weighed event, Entry entry) {
-        steps.weighed(new Noted<>(event.lift(), entry.sequence()));
+        steps.weighed(new NotedEntry<>(event.lift(), entry.sequence()));
         return TAKEN;
     }
 
@@ -187,7 +187,7 @@ final class SurveyFold implements Event.Listener<Optional<Reason>> {
 
     @Override
     public Optional<Reason> regraded(Event.Regraded event, Entry entry) {
-        regrades.put(event.regrade().target(), new Noted<>(event.regrade(), entry.sequence()));
+        regrades.put(event.regrade().target(), new NotedEntry<>(event.regrade(), entry.sequence()));
         steps.regraded(event.regrade());
         return TAKEN;
     }

@@ -67,7 +67,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
             RunPlan plan = planner.plan(school, 0, 0, outcomes, not, survey.standing(), survey.highestRun());
             return choose(survey, school, minutesLeft, plan, Optional.empty(), blame, held);
         }
-        Worths worths = Worths.of(whole);
+        LookingWorth worths = LookingWorth.of(whole);
         RunChoice choice = planner.choice(seconds, worths::of, outcomes, not, survey.standing(), survey.highestRun());
         MinuteChoice minutes = MinuteChoice.of(choice, others, worths, seconds, whole.rules());
         return choose(survey, school, minutesLeft, planner.minutes(choice, minutes.way(), seconds - minutes.seconds()),

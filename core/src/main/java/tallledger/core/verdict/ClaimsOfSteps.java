@@ -33,11 +33,11 @@ import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.survey.Made;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
+import tallledger.core.survey.TaskResult;
 import tallledger.core.unit.Quantity;
 import tallledger.core.unit.Unit;
 import tallledger.core.verdict.ClaimVerdict.Standing;
@@ -84,11 +84,11 @@ final class ClaimsOfSteps {
 
     static ClaimVerdict tied(Claim claim, List<Task> tasks, Survey survey) {
         List<Object> because = new ArrayList<>();
-        List<Made> done = new ArrayList<>();
+        List<TaskResult> done = new ArrayList<>();
         Optional<Task> open = Optional.empty();
         for (Task task : tasks) {
             Object name = task.name(survey.machine().train());
-            Optional<Made> made = made(task, survey);
+            Optional<TaskResult> made = made(task, survey);
             made.ifPresent(done::add);
             because.add(made.map(m -> Reason.of(VerdictReason.CLAIM_STEP, name, said(m)))
                     .orElseGet(() -> Reason.of(VerdictReason.CLAIM_STEP_NOT_DONE, name)));
@@ -98,17 +98,17 @@ final class ClaimsOfSteps {
                 : done.size() == tasks.size() && done.stream().allMatch(m -> m.outcome() == Outcome.PROVEN) ? Standing.UPHELD
                         : Standing.UNTESTED;
         return new ClaimVerdict(claim, standing, because.size() == 1 ? (Reason) because.get(0)
-                : Reason.of(VerdictReason.CLAIM_TIED, because), done.stream().map(Made::entry).sorted().toList(),
+                : Reason.of(VerdictReason.CLAIM_TIED, because), done.stream().map(TaskResult::entry).sorted().toList(),
                 open.or(() -> standing == Standing.UNTESTED ? Optional.of(tasks.get(0)) : Optional.empty()));
     }
 
-    private static Optional<Made> made(Task task, Survey survey) {
-        return task.step().<Made>map(s -> survey.steps().latest().get(s.id()))
+    private static Optional<TaskResult> made(Task task, Survey survey) {
+        return task.step().<TaskResult>map(s -> survey.steps().latest().get(s.id()))
                 .or(() -> task.route().map(r -> survey.drive().latest().get(r)));
     }
 
     /** What decided; a symptom is said as the finding says it, and what a person wrote of it. */
-    private static List<Object> said(Made made) {
+    private static List<Object> said(TaskResult made) {
         List<Object> said = new ArrayList<>(made.because());
         if (made instanceof Run run) {
             run.record().symptoms().forEach(s -> said.add(s));

@@ -19,7 +19,7 @@ import tallledger.core.family.Step;
 import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.Claim;
 import tallledger.core.measuring.PlateFigure;
 import tallledger.core.measuring.PlateText;
@@ -215,7 +215,7 @@ final class ClaimsOfTheWhole {
 
     /** Only a weighing weighs: what somebody says for the lift is another word. */
     private static ClaimVerdict weight(Claim claim, Survey survey) {
-        Optional<Noted<Lift>> lift = survey.steps().lift();
+        Optional<NotedEntry<Lift>> lift = survey.steps().lift();
         if (lift.isEmpty() || !WEIGHED.matcher(lift.get().what().saidBy()).find()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, lift.map(l -> Reason.of(VerdictReason.CLAIM_WEIGHED_WORD,
                     l.what().machine().typed(), l.what().saidBy())).orElse(Reason.of(VerdictReason.CLAIM_WEIGHED_NOT)), List.of(),

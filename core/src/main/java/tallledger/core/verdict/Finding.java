@@ -16,7 +16,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.Severity;
 import tallledger.core.gauge.Verdict;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.measuring.FeedRate;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.motion.FeedSet;
@@ -44,7 +44,7 @@ import tallledger.core.survey.SurveyPlan;
  * @param judged   how a person judges it, with the entry that says so; then the severity is theirs
  */
 public record Finding(Severity severity, Reason about, Reason what, Reason brief, List<Integer> entries, Optional<Explained> explained,
-        Optional<Noted<Regrade>> judged) {
+        Optional<NotedEntry<Regrade>> judged) {
 
     private static final Reason DRIVE = Reason.named("system.spindle-drive");
     private static final Reason KIT = Reason.named("system.kit-list");
@@ -168,7 +168,7 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
         List<Reason> says = new ArrayList<>();
         explained.ifPresent(e -> says.add(Reason.of(e.byPlate() ? VerdictReason.FINDING_PLATE : VerdictReason.FINDING_NO_FAULT,
                 e.because())));
-        judged.map(Noted::what).ifPresent(r -> {
+        judged.map(NotedEntry::what).ifPresent(r -> {
             says.add(Reason.of(switch (r.whose()) {
                 case FAULT -> VerdictReason.FINDING_JUDGED;
                 case BY_DESIGN -> VerdictReason.FINDING_BY_DESIGN;

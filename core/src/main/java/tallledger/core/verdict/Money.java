@@ -22,12 +22,12 @@ import tallledger.core.price.RepairBill;
 import tallledger.core.price.Stakes;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.survey.Made;
+import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
-import tallledger.core.survey.Worths;
+import tallledger.core.survey.TaskResult;
 
 /**
  * What the faults and the untested cost (W 4.2). A repair is paid once, however many findings or untested steps ask for it.
@@ -49,7 +49,7 @@ import tallledger.core.survey.Worths;
  */
 public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill putRight, double unknown, double kit, int unpricedKit,
         List<Untested> untested,
-        Worths.Tells tells, double known, Optional<Offer> offer) {
+        LookingWorth.Tells tells, double known, Optional<Offer> offer) {
 
     /**
      * A finding with its cost.
@@ -127,7 +127,7 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
 
     /** What looking at a step is worth now, whether it was looked at or not; empty where the table of checks has nothing for its system. */
     public static Optional<Untested> worth(Survey survey, Step step) {
-        Worths worths = Worths.of(survey);
+        LookingWorth worths = LookingWorth.of(survey);
         return worths.dearest(step).filter(c -> c.mean() > 0)
                 .map(c -> new Untested(Optional.of(step), "", worths.chance(step), worths.mixture(step), worths.of(step), step.seconds()));
     }
@@ -193,15 +193,15 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
         private final Survey survey;
         private final Rules rules;
         private final WhatIf what;
-        private final Map<Integer, Made> made;
-        private final Worths worths;
+        private final Map<Integer, TaskResult> made;
+        private final LookingWorth worths;
 
         private Reckoning(Survey survey, WhatIf what) {
             this.survey = survey;
             this.rules = survey.rules();
             this.what = what;
-            this.made = survey.made().stream().collect(Collectors.toMap(Made::entry, Function.identity(), (a, b) -> a));
-            this.worths = Worths.of(survey, what.good, what.bad);
+            this.made = survey.made().stream().collect(Collectors.toMap(TaskResult::entry, Function.identity(), (a, b) -> a));
+            this.worths = LookingWorth.of(survey, what.good, what.bad);
         }
 
         private Money money() {
@@ -232,7 +232,7 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
             if (f.whose() != Regrade.Whose.FAULT) {
                 return new Priced(f, Optional.empty(), f.whose() == Regrade.Whose.BY_DESIGN ? By.BY_DESIGN : By.OUTSIDE);
             }
-            Optional<Made> rests = f.entries().stream().map(made::get).filter(Objects::nonNull).findFirst();
+            Optional<TaskResult> rests = f.entries().stream().map(made::get).filter(Objects::nonNull).findFirst();
             Optional<Mixture> chosen = f.judged().flatMap(j -> j.what().repair())
                     .flatMap(r -> rests.flatMap(m -> m instanceof StepResult s ? worths.chosen(s.step(), r) : Optional.empty()));
             if (chosen.isPresent()) {

@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.family.StepId;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Refused;
@@ -61,13 +61,14 @@ class CutMadeTest {
         MachineDescription lathe = Machines.twelve();
         SurveyBook book = new SurveyBook(lathe, Scope.WHOLE, 30);
         book.step("turned-round", false, "value", "0.004");
-        int cut = book.write(SurveyEntries.cut(By.of(book.now(), SurveyBook.ME), CutMade.typed(said(), LengthUnit.MM), LengthUnit.MM))
-                .sequence();
+        int cut =
+                book.write(SurveyEntries.cut(Authorship.of(book.now(), SurveyBook.ME), CutMade.typed(said(), LengthUnit.MM), LengthUnit.MM))
+                        .sequence();
         book.step("turned-round", false, "value", "0.004");
         book.step("play.carriage", false, "value", "0.01");
         assertThat(book.ledger().all()).extracting(StepResult::cut).containsExactly(java.util.Optional.empty(), java.util.Optional.of(cut),
                 java.util.Optional.empty());
-        book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), cut, "another bar"));
+        book.write(SurveyEntries.strike(Authorship.of(book.now(), SurveyBook.ME), book.entries(), cut, "another bar"));
         book.step("turned-round", false, "value", "0.004");
         assertThat(book.ledger().latest().get(StepId.read("turned-round")).cut()).isEmpty();
     }

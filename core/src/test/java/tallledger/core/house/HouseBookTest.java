@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import tallledger.core.blame.Check;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Refused;
@@ -37,7 +37,7 @@ class HouseBookTest {
     }
 
     private void write(HouseChange change) {
-        write(change.draft(By.of(Instant.parse("2026-05-09T08:00:00Z"), "Q")));
+        write(change.draft(Authorship.of(Instant.parse("2026-05-09T08:00:00Z"), "Q")));
     }
 
     private void write(Draft draft) {
@@ -103,7 +103,8 @@ class HouseBookTest {
     void whatCannotBeReadLeavesTheVersionBeforeInForce(String kind, String one, String text, String other, String values) {
         write(HouseChange.Issued.now(List.of(OIL)));
         Object second = other.equals("figures") ? List.of(values.split(" ")) : values;
-        write(Draft.of(By.of(Instant.parse("2026-05-09T08:00:00Z"), "Q"), kind, "", Map.of(one, text, other, second, "reason", "why")));
+        write(Draft.of(Authorship.of(Instant.parse("2026-05-09T08:00:00Z"), "Q"), kind, "",
+                Map.of(one, text, other, second, "reason", "why")));
         write(new HouseChange.Ruled(Rule.COLD_STEP, figures("3"), "later"));
         HouseBook book = book();
         assertThat(book.strays()).containsOnlyKeys(2);
@@ -211,7 +212,7 @@ class HouseBookTest {
         Map<String, List<BigDecimal>> less = new java.util.HashMap<>(HouseChange.Issued.now(List.of()).figures());
         less.put("SLIP", figures("1"));
         assertThat(HouseBook.of(List.of(Entry.following(Optional.empty(),
-                new HouseChange.Issued(less, List.of(OIL), List.of()).draft(By.of(Instant.EPOCH, "Q")))), List.of(OIL))
+                new HouseChange.Issued(less, List.of(OIL), List.of()).draft(Authorship.of(Instant.EPOCH, "Q")))), List.of(OIL))
                 .isIssued()).isFalse();
     }
 

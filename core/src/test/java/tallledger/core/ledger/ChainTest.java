@@ -16,7 +16,7 @@ class ChainTest {
     private static final Instant AT = Instant.parse("2026-05-09T08:30:00Z");
 
     private static Draft draft(String text) {
-        return Draft.of(By.of(AT, "Q. Tester, seller"), "REMARK", "", Map.of("text", text));
+        return Draft.of(Authorship.of(AT, "Q. Tester, seller"), "REMARK", "", Map.of("text", text));
     }
 
     private static List<Entry> chain(String... texts) {
@@ -54,7 +54,7 @@ class ChainTest {
     /** Written before entries named their format; the hash was worked out with sha256sum. */
     @Test
     void anEntryOfTheFirstFormatStaysReadable() {
-        Draft old = Draft.of(By.of(AT, "Q. Tester"), "REMARK", "", Map.of("text", "one"));
+        Draft old = Draft.of(Authorship.of(AT, "Q. Tester"), "REMARK", "", Map.of("text", "one"));
         Entry entry = new Entry(1, 1, old, Entry.BEFORE_FIRST, "cd737b887bbf3928cf402218612124beb027ae0296e5f1991da9a217a3a0f595");
         assertThat(entry.canonical())
                 .isEqualTo("{\"at\":\"2026-05-09T08:30:00Z\",\"author\":\"Q. Tester\",\"kind\":\"REMARK\",\"payload\":{\"text\":\"one\"},"
@@ -66,12 +66,13 @@ class ChainTest {
 
     @Test
     void whereItWasWrittenWhoWroteItAndWhatHangsOnItAreInTheHash() {
-        By by = By.of(AT, ZoneId.of("Europe/London"), "Q. Tester");
+        Authorship by = Authorship.of(AT, ZoneId.of("Europe/London"), "Q. Tester");
         Attachment picture = new Attachment("photograph", "a".repeat(64), "image/png");
         Draft draft = new Draft(by, "PHOTO", "", Map.of(), List.of(picture), Optional.empty());
         List<Draft> others = List.of(
-                new Draft(By.of(AT, ZoneId.of("Europe/Paris"), "Q. Tester"), "PHOTO", "", Map.of(), List.of(picture), Optional.empty()),
-                new Draft(By.of(AT, by.zone(), "Q. Tester, buyer"), "PHOTO", "", Map.of(), List.of(picture), Optional.empty()),
+                new Draft(Authorship.of(AT, ZoneId.of("Europe/Paris"), "Q. Tester"), "PHOTO", "", Map.of(), List.of(picture),
+                        Optional.empty()),
+                new Draft(Authorship.of(AT, by.zone(), "Q. Tester, buyer"), "PHOTO", "", Map.of(), List.of(picture), Optional.empty()),
                 new Draft(by, "PHOTO", "", Map.of(), List.of(new Attachment("photograph", "a".repeat(64), "image/jpeg")), Optional.empty()),
                 new Draft(by, "PHOTO", "", Map.of(), List.of(), Optional.empty()));
         String hash = Entry.following(Optional.empty(), draft).hash();
@@ -122,7 +123,7 @@ class ChainTest {
     @Test
     void nothingFollowsTheEntryThatCloses() {
         List<Entry> entries = new ArrayList<>(chain("one"));
-        entries.add(Entry.following(Optional.of(entries.get(0)), Draft.of(By.of(AT, "Q"), "CLOSED", "", Map.of())));
+        entries.add(Entry.following(Optional.of(entries.get(0)), Draft.of(Authorship.of(AT, "Q"), "CLOSED", "", Map.of())));
         assertThat(Chain.firstBreak(entries)).isEmpty();
         entries.add(Entry.following(Optional.of(entries.get(1)), draft("more")));
         for (Optional<Chain.Break> found : List.of(Chain.firstBreak(entries),

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.seal.Found.What;
@@ -28,7 +28,7 @@ import tallledger.core.seal.Found.What;
 /** A handed-over survey held against its seal: whole it holds; each thing that is changed is found, and said where. */
 class SealCheckTest {
 
-    private static final By ME = By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q. Tester, buyer");
+    private static final Authorship ME = Authorship.of(Instant.parse("2026-05-09T08:30:00Z"), "Q. Tester, buyer");
     private static final String PHOTO = "ab".repeat(32);
     private static final String OTHER = "cd".repeat(32);
     private static final KeyPair KEY = pair();

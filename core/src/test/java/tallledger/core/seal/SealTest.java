@@ -14,7 +14,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 
@@ -80,7 +80,7 @@ class SealTest {
     void aBookIsCheckedEntryByEntry() {
         SurveyBook book = new SurveyBook(Machines.twelve(), Scope.WHOLE, 10);
         for (int i = 0; i < 4; i++) {
-            book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), "no. " + i));
+            book.write(SurveyEntries.remark(Authorship.of(book.now(), SurveyBook.ME), "no. " + i));
         }
         List<Map<String, Object>> entries = book.entries().stream().map(e -> e.handedOver()).toList();
         assertThat(check(entries)).isEmpty();

@@ -21,7 +21,7 @@ import tallledger.core.coverage.School;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Stage;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
 
 /**
@@ -76,7 +76,7 @@ class BoxesTest {
 
     private static End goneThrough(MachineDescription machine, School school, Random random) {
         SurveyBook book = new SurveyBook(machine, Scope.SPINDLE_DRIVE, 20);
-        book.write(SurveyEntries.planChosen(By.of(book.now(), SurveyBook.ME), school, ""));
+        book.write(SurveyEntries.planChosen(Authorship.of(book.now(), SurveyBook.ME), school, ""));
         List<Elements.Element> gears = book.spindle().elements().all().stream().filter(book.spindle().elements()::isChoice).toList();
         Ear ear = new Ear(random, gears.get(random.nextInt(gears.size())));
         List<Route> again = new ArrayList<>();

@@ -15,7 +15,7 @@ import tallledger.core.drive.Route;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Family;
 import tallledger.core.family.Part;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -97,41 +97,41 @@ class DaysByHandTest {
     void everyDayGoesAsTheListSays() {
         open(Scope.WHOLE);
         step("desk-claims", false);
-        write(SurveyEntries.later(By.of(book.now(), ME), "desk-power"));
-        write(SurveyEntries.stepPassedOver(By.of(book.now(), ME), book.ledger().step("desk-papers").orElseThrow(), "none"));
+        write(SurveyEntries.later(Authorship.of(book.now(), ME), "desk-power"));
+        write(SurveyEntries.stepPassedOver(Authorship.of(book.now(), ME), book.ledger().step("desk-papers").orElseThrow(), "none"));
         step("serial", false, "text", "4711");
-        write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_GEAR, ""));
-        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
+        write(SurveyEntries.planChosen(Authorship.of(book.now(), ME), School.EVERY_GEAR, ""));
+        write(SurveyEntries.startConfirmed(Authorship.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
                 Mounted.parse(Mounted.Kind.CHUCK, "200", "600", "", "", LengthUnit.MM)));
         run("A", "1", "31.9");
         run("A", "3", "64.2", Symptom.GROWLS);
         run("B", "2", "181");
         run("B", "3", "252", Symptom.GROWLS);
         run("A", "3", "64.0", Symptom.GROWLS);
-        write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
+        write(SurveyEntries.repaired(Authorship.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
         run("A", "3", "64.1");
         run("B", "3", "268");
         told(book.run(List.of("B", "3"), "266", true));
-        write(SurveyEntries.passedOver(By.of(book.now(), ME), List.of("B", "1"), "enough"));
-        write(SurveyEntries.adopted(By.of(book.now(), ME), 2, "h2"));
+        write(SurveyEntries.passedOver(Authorship.of(book.now(), ME), List.of("B", "1"), "enough"));
+        write(SurveyEntries.adopted(Authorship.of(book.now(), ME), 2, "h2"));
         book.pause(40 * 60);
-        write(SurveyEntries.stopped(By.of(book.now(), ME)));
-        write(SurveyEntries.strike(By.of(book.now(), ME), book.entries(), 15, "misread"));
+        write(SurveyEntries.stopped(Authorship.of(book.now(), ME)));
+        write(SurveyEntries.strike(Authorship.of(book.now(), ME), book.entries(), 15, "misread"));
         step("isolator", true);
         step("isolator", false);
-        write(SurveyEntries.startConfirmed(By.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
+        write(SurveyEntries.startConfirmed(Authorship.of(book.now(), ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
                 Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)));
         run("C", "4", "");
         run("B", "4", "355");
         run("C", "4", "1421");
         run("C", "1", "506", Symptom.HOT);
         step("lamp", true);
-        write(SurveyEntries.repaired(By.of(book.now(), ME), Part.System.of("lamp"), "bulb"));
-        write(SurveyEntries.planChosen(By.of(book.now(), ME), School.MY_MINUTES, "12"));
+        write(SurveyEntries.repaired(Authorship.of(book.now(), ME), Part.System.of("lamp"), "bulb"));
+        write(SurveyEntries.planChosen(Authorship.of(book.now(), ME), School.MY_MINUTES, "12"));
         book.pause(300);
         step("lamp", false);
-        write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_SPEED, ""));
-        write(SurveyEntries.strike(By.of(book.now(), ME), book.entries(), 18, "not agreed"));
+        write(SurveyEntries.planChosen(Authorship.of(book.now(), ME), School.EVERY_SPEED, ""));
+        write(SurveyEntries.strike(Authorship.of(book.now(), ME), book.entries(), 18, "not agreed"));
         ByHand.check("days", lines.stream());
     }
 
@@ -141,11 +141,11 @@ class DaysByHandTest {
         open(Scope.SPINDLE_DRIVE);
         run("A", "1", "37.8");
         run("A", "2", "54.1");
-        write(SurveyEntries.later(By.of(book.now(), ME), machine.train().routes().get(2).key()));
+        write(SurveyEntries.later(Authorship.of(book.now(), ME), machine.train().routes().get(2).key()));
         run("A", "4", "108.2");
         told(book.run(List.of("A", "4"), "105", true));
         run("B", "4", "425");
-        write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_GEAR, ""));
+        write(SurveyEntries.planChosen(Authorship.of(book.now(), ME), School.EVERY_GEAR, ""));
         run("B", "3", "301", Symptom.GROWLS);
         run("A", "3", "75.7", Symptom.GROWLS);
         run("C", "3", "1201", Symptom.GROWLS);
@@ -153,9 +153,9 @@ class DaysByHandTest {
         run("B", "3", "300", Symptom.GROWLS);
         run("C", "1", "");
         run("C", "2", "852");
-        write(SurveyEntries.check(By.of(book.now(), ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "5.5", ""));
-        write(SurveyEntries.repaired(By.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
-        write(SurveyEntries.planChosen(By.of(book.now(), ME), School.EVERY_SPEED, ""));
+        write(SurveyEntries.check(Authorship.of(book.now(), ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "5.5", ""));
+        write(SurveyEntries.repaired(Authorship.of(book.now(), ME), new Part.Position("gear", "3"), "bearing"));
+        write(SurveyEntries.planChosen(Authorship.of(book.now(), ME), School.EVERY_SPEED, ""));
         run("A", "3", "75.9");
         ByHand.check("spindle-day", lines.stream());
     }

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Refused;
@@ -23,8 +23,8 @@ class FilmsTest {
     private static final Instant TEN = Instant.parse("2026-05-09T10:00:00Z");
     private final SurveyBook book = new SurveyBook(Machines.twelve(), Scope.WHOLE, 0);
 
-    private static By at(int seconds) {
-        return By.of(TEN.plusSeconds(seconds), SurveyBook.ME);
+    private static Authorship at(int seconds) {
+        return Authorship.of(TEN.plusSeconds(seconds), SurveyBook.ME);
     }
 
     private Entry write(Draft draft) {
@@ -60,7 +60,7 @@ class FilmsTest {
     void aChapterEndsWhereTheNextBegins() {
         write(SurveyEntries.camera(at(0), What.STARTED));
         write(SurveyEntries.remark(at(10), "one"));
-        write(SurveyEntries.remark(By.of(TEN.plusMillis(10_900), SurveyBook.ME), "two"));
+        write(SurveyEntries.remark(Authorship.of(TEN.plusMillis(10_900), SurveyBook.ME), "two"));
         write(SurveyEntries.remark(at(3700), "three"));
         write(SurveyEntries.camera(at(3725), What.STOPPED));
         List<Films.Chapter> chapters = films().chapters(1, book.entries());
@@ -73,8 +73,8 @@ class FilmsTest {
     @Test
     void noChapterEndsWhereItBegins() {
         write(SurveyEntries.camera(at(0), What.STARTED));
-        write(SurveyEntries.remark(By.of(TEN.plusMillis(20_100), SurveyBook.ME), "last"));
-        write(SurveyEntries.camera(By.of(TEN.plusMillis(20_400), SurveyBook.ME), What.STOPPED));
+        write(SurveyEntries.remark(Authorship.of(TEN.plusMillis(20_100), SurveyBook.ME), "last"));
+        write(SurveyEntries.camera(Authorship.of(TEN.plusMillis(20_400), SurveyBook.ME), What.STOPPED));
         assertThat(films().chapters(1, book.entries())).singleElement().satisfies(c -> {
             assertThat(c.from().toMillis()).isEqualTo(20_000);
             assertThat(c.until().toMillis()).isEqualTo(21_000);

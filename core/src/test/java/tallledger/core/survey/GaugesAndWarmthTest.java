@@ -17,7 +17,7 @@ import tallledger.core.family.StepId;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Uncertainty;
 import tallledger.core.house.HouseGauge;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -43,7 +43,7 @@ class GaugesAndWarmthTest {
         StepLedger ledger = book.ledger();
         Step step = ledger.step(readout()).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), ledger, step, Map.of("value", "0.012", "over", "300"),
+        book.write(SurveyEntries.step(Authorship.of(book.now(), SurveyBook.ME), ledger, step, Map.of("value", "0.012", "over", "300"),
                 SurveyBook.BASIS.with(by), false, confirmed, ""));
         return book.ledger().latest().get(StepId.read(readout()));
     }
@@ -65,7 +65,7 @@ class GaugesAndWarmthTest {
     @Test
     void temperaturesCountInTheirSittingOnly() {
         assertThat(parts(read(Optional.empty())).thermal()).isZero();
-        book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "68 °F", LengthUnit.MM));
+        book.write(SurveyEntries.temperatures(Authorship.of(book.now(), SurveyBook.ME), "30", "68 °F", LengthUnit.MM));
         StepResult warm = read(Optional.empty());
         assertThat(parts(warm).thermal()).isCloseTo(0.0199186, within(1e-6));
         assertThat(warm.judgement().because()).extracting(Reason::code).contains("temperature.apart");
@@ -73,8 +73,8 @@ class GaugesAndWarmthTest {
         StepResult later = read(Optional.empty());
         assertThat(parts(later).thermal()).isZero();
         assertThat(later.judgement().because()).extracting(Reason::code).contains("temperature.unread");
-        book.write(SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), "30", "20", LengthUnit.MM));
-        book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
+        book.write(SurveyEntries.temperatures(Authorship.of(book.now(), SurveyBook.ME), "30", "20", LengthUnit.MM));
+        book.write(SurveyEntries.stopped(Authorship.of(book.now(), SurveyBook.ME)));
         assertThat(parts(read(Optional.empty())).thermal()).isZero();
         assertThat(book.survey().strays()).isEmpty();
     }
@@ -83,8 +83,9 @@ class GaugesAndWarmthTest {
     @CsvSource({"-300,20,machine,temperature.impossible", "20,-460 F,gauge,temperature.impossible", "warm,20,machine,temperature.not-one",
             "20,,gauge,number.missing", "20,200,gauge,temperatures.apart"})
     void whatIsNoTemperatureIsSaidAtItsField(String machine, String gauge, String field, String why) {
-        Refused refused = catchThrowableOfType(Refused.class, () -> SurveyEntries.temperatures(By.of(book.now(), SurveyBook.ME), machine,
-                gauge == null ? "" : gauge, LengthUnit.MM));
+        Refused refused =
+                catchThrowableOfType(Refused.class, () -> SurveyEntries.temperatures(Authorship.of(book.now(), SurveyBook.ME), machine,
+                        gauge == null ? "" : gauge, LengthUnit.MM));
         assertThat(refused.field()).contains(field);
         assertThat(refused.reason().code()).isEqualTo(why);
     }

@@ -15,7 +15,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.SingleMeasurement;
@@ -50,14 +50,14 @@ class JudgedAsTest {
         Survey workable = Survey.fold(MACHINE, House.shipped(List.of()), book.entries());
         assertThat(outcome(workable)).isEqualTo(Outcome.PROVEN);
         assertThat(Finding.of(workable)).isEmpty();
-        Entry said = book.write(SurveyEntries.judgedAs(By.of(book.entries().get(0).at(), "Q. Tester"), Grade.REBUILT));
+        Entry said = book.write(SurveyEntries.judgedAs(Authorship.of(book.entries().get(0).at(), "Q. Tester"), Grade.REBUILT));
         Survey rebuilt = workable.grown(book.entries());
         assertThat(outcome(rebuilt)).isEqualTo(Outcome.FAILED);
         assertThat(Finding.of(rebuilt)).hasSize(1);
         assertThat(rebuilt.steps().latest().get(StepId.read("backlash.table")).otherwiseThen()).as("it was judged otherwise then")
                 .isPresent();
         assertThat(rebuilt.strays()).isEmpty();
-        book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
+        book.write(SurveyEntries.strike(Authorship.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
         assertThat(outcome(rebuilt.grown(book.entries()))).isEqualTo(Outcome.PROVEN);
     }
 
@@ -70,15 +70,16 @@ class JudgedAsTest {
         assertThat(by.says()).isEmpty();
         Regrade regrade = Regrade.parse(lamp.sequence(), Severity.LIVE_WITH, "clumsy, but it holds", Regrade.Whose.BY_DESIGN,
                 "100 / 200 / 600", "1", "20");
-        Entry said = book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q. Tester"), regrade, by.severity()));
+        Entry said = book.write(SurveyEntries.regraded(Authorship.of(lamp.at(), "Q. Tester"), regrade, by.severity()));
         Finding judged = Finding.of(book.survey()).get(0);
         assertThat(judged.severity()).isEqualTo(Severity.LIVE_WITH);
         assertThat(judged.says()).extracting(r -> r.code()).containsExactly("finding.by-design", "finding.cost", "finding.time");
         assertThat((java.math.BigDecimal) judged.says().get(2).arguments().get(2)).isEqualByComparingTo("20");
-        book.write(SurveyEntries.strike(By.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
+        book.write(SurveyEntries.strike(Authorship.of(said.at(), "Q. Tester"), book.entries(), said.sequence(), "slip"));
         assertThat(Finding.of(book.survey()).get(0).severity()).isEqualTo(by.severity());
-        assertThatThrownBy(() -> SurveyEntries.regraded(By.of(lamp.at(), "Q"), regrade, Severity.STOP_USE)).isInstanceOf(Refused.class);
-        book.write(SurveyEntries.regraded(By.of(lamp.at(), "Q"),
+        assertThatThrownBy(() -> SurveyEntries.regraded(Authorship.of(lamp.at(), "Q"), regrade, Severity.STOP_USE))
+                .isInstanceOf(Refused.class);
+        book.write(SurveyEntries.regraded(Authorship.of(lamp.at(), "Q"),
                 Regrade.parse(lamp.sequence(), Severity.STOP_USE, "it shocks", Regrade.Whose.FAULT, "", "", ""), by.severity()));
         assertThat(book.survey().steps().stopUse()).hasSize(1);
         assertThat(book.survey().strays()).isEmpty();

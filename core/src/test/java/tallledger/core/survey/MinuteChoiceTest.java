@@ -33,7 +33,7 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
 
 /** "My minutes" against every order of speeds with every set of steps, a repair paid once; worths and times written out a second time. */
@@ -82,8 +82,8 @@ class MinuteChoiceTest {
         return Arrays.stream(RPM).filter(n -> n > highest).min().orElse(highest);
     }
 
-    /** By "motor", "belt0", "gear2": the chance that it is bad, which PosteriorTest holds against Bayes written out. */
-    private static Map<String, Double> chances(SpindleSurvey drive, Worths worths) {
+    /** Authorship "motor", "belt0", "gear2": the chance that it is bad, which PosteriorTest holds against Bayes written out. */
+    private static Map<String, Double> chances(SpindleSurvey drive, LookingWorth worths) {
         Elements elements = drive.elements();
         return elements.in(elements.reachable()).stream().collect(Collectors.toMap(e -> e.stageName().equals("belt")
                 || e.stageName().equals("gear") ? e.stageName() + e.position() : "motor", worths::chance));
@@ -106,7 +106,7 @@ class MinuteChoiceTest {
         return now.stream().mapToDouble(e -> chances.get(e) * (e.equals("motor") ? 350 : e.startsWith("belt") ? 60 : 600)).sum();
     }
 
-    private static double steps(List<Step> open, Worths worths, double seconds) {
+    private static double steps(List<Step> open, LookingWorth worths, double seconds) {
         double best = 0;
         for (int set = 0; set < 1 << open.size(); set++) {
             double time = 0;
@@ -140,7 +140,7 @@ class MinuteChoiceTest {
                 known |= 1 << i;
             }
             Survey survey = Survey.fold(machine, house(random, book.ledger().steps()), book.entries());
-            Worths worths = Worths.of(survey);
+            LookingWorth worths = LookingWorth.of(survey);
             List<Step> open = new ArrayList<>(survey.steps().open());
             Collections.shuffle(open, random);
             List<Step> some = open.subList(0, random.nextInt(8));
@@ -178,7 +178,7 @@ class MinuteChoiceTest {
         List<Check> checks = book.ledger().steps().stream().map(s -> s.system().name()).distinct()
                 .map(s -> Check.of(s, "", "look", BigDecimal.TEN, BigDecimal.TEN, BigDecimal.TEN)).toList();
         Survey survey = Survey.fold(machine, House.shipped(checks), book.entries());
-        Worths worths = Worths.of(survey);
+        LookingWorth worths = LookingWorth.of(survey);
         RunChoice none = new RunPlanner(survey.drive().table(), survey.drive().elements(), survey.rules())
                 .choice(0, e -> 0, survey.drive().outcomes(), List.of(), survey.drive().standing(), OptionalDouble.empty());
         List<Step> open = survey.steps().open();
@@ -203,18 +203,18 @@ class MinuteChoiceTest {
         RunChoice none = new RunPlanner(drive.table(), drive.elements(), survey.rules())
                 .choice(0, e -> 0, drive.outcomes(), List.of(), drive.standing(), OptionalDouble.empty());
         List<Step> open = survey.steps().open();
-        MinuteChoice few = MinuteChoice.of(none, open, Worths.of(survey), 300, survey.rules());
+        MinuteChoice few = MinuteChoice.of(none, open, LookingWorth.of(survey), 300, survey.rules());
         assertThat(few.steps()).contains(StepId.of("isolator"), StepId.of("earth"), StepId.of("left-safe"));
         assertThat(few.seconds()).isLessThanOrEqualTo(300);
         assertThat(few.worth()).isZero();
-        assertThat(MinuteChoice.of(none, open, Worths.of(survey), 0, survey.rules()).steps()).isEmpty();
-        assertThat(MinuteChoice.of(none, open, Worths.of(survey), 9 * 3600, survey.rules()).steps()).hasSize(open.size());
+        assertThat(MinuteChoice.of(none, open, LookingWorth.of(survey), 0, survey.rules()).steps()).isEmpty();
+        assertThat(MinuteChoice.of(none, open, LookingWorth.of(survey), 9 * 3600, survey.rules()).steps()).hasSize(open.size());
     }
 
     @Test
     void thePlanOfTheSheetIsThatChoice() {
         SurveyBook book = new SurveyBook(machine, Scope.WHOLE, 20);
-        book.write(SurveyEntries.planChosen(By.of(book.now(), SurveyBook.ME), School.MY_MINUTES, "20"));
+        book.write(SurveyEntries.planChosen(Authorship.of(book.now(), SurveyBook.ME), School.MY_MINUTES, "20"));
         Survey survey = Survey.fold(machine, house(new Random(1), book.ledger().steps()), book.entries());
         SheetPlan plan = SheetPlan.of(survey, book.now().minusSeconds(20));
         MinuteChoice choice = plan.spindle().minutes().orElseThrow();

@@ -10,7 +10,7 @@ import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.family.StepId;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Paper.Typed;
 
@@ -26,7 +26,7 @@ class PaperTest {
 
     private void type(String key, String reading, boolean bad, Symptom symptom, String remark) {
         book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, symptom == null ? Set.of() : Set.of(symptom), remark),
-                By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
+                Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
     }
 
     private void refused(String key, String reading, boolean bad, Symptom symptom, String field) {
@@ -52,12 +52,12 @@ class PaperTest {
     void onlyNumbersOfTheSheetAreLines() {
         int last = paper.lines().size();
         for (int number : new int[] {1, last}) {
-            assertThat(paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), By.of(book.now(), SurveyBook.ME),
+            assertThat(paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), Authorship.of(book.now(), SurveyBook.ME),
                     SurveyBook.BASIS, "").payload()).containsKey("paper");
         }
         for (int number : new int[] {0, last + 1}) {
             assertThatThrownBy(() -> paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"),
-                    By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, ""))
+                    Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, ""))
                     .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("number"));
         }
     }
@@ -69,7 +69,7 @@ class PaperTest {
         String passed = book.machine().train().routes().get(1).key();
         int open = paper.open(book.survey()).size();
         type(read, "31.9", false, null, "");
-        book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME),
+        book.write(SurveyEntries.passedOver(Authorship.of(book.now(), SurveyBook.ME),
                 book.machine().train().settings(book.machine().train().routes().get(1)), "no time"));
         assertThat(paper.open(book.survey())).hasSize(open - 2).extracting(l -> l.task().key()).doesNotContain(read, passed)
                 .contains(book.machine().train().routes().get(2).key());
@@ -79,7 +79,7 @@ class PaperTest {
     @Test
     void aRowOfATableSaysItsFileAndLine() {
         book.write(Paper.ofTable(book.survey(), book.survey().task("nose-runout").orElseThrow(), new Typed("0.014", false, Set.of(), ""),
-                By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
+                Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
         assertThat(book.entries().get(1).payload().part("table").text("file")).isEqualTo("readings.csv");
         assertThat(book.entries().get(1).payload().fields().get("table").toString()).contains("line=7");
         assertThat(book.survey().steps().latest().get(StepId.of("nose-runout")).outcome()).isEqualTo(Outcome.PROVEN);
@@ -111,6 +111,6 @@ class PaperTest {
         refused("nose-runout", "wide", false, null, "reading");
         refused("backlash.carriage", "0.2", false, null, "reading");
         assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Set.of(), ""),
-                By.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
+                Authorship.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
     }
 }

@@ -11,7 +11,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Family;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Refused;
@@ -29,7 +29,7 @@ class RunGateTest {
     }
 
     private void mounted(Mounted.Kind kind, String diameter, String rpm, String ms) {
-        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
+        book.write(SurveyEntries.startConfirmed(Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
                 Mounted.parse(kind, diameter, rpm, ms, "", LengthUnit.MM)));
     }
 
@@ -77,7 +77,7 @@ class RunGateTest {
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
         int danger = book.ledger().stopUse().get(0).entry();
         assertThat(RunGate.mayName(book.survey())).as("nobody stopped it and left").isFalse();
-        book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
+        book.write(SurveyEntries.stopped(Authorship.of(book.now(), SurveyBook.ME)));
         assertThat(RunGate.mayName(book.survey())).isTrue();
         assertThat(why("A")).isEqualTo("gate.stop-use");
         start(List.of());
@@ -86,14 +86,14 @@ class RunGateTest {
         assertThat(refused()).isEmpty();
         Survey survey = book.survey();
         assertThat(RunGate.refusal(survey, survey.steps().step("feed.table.minus").orElseThrow())).isEmpty();
-        assertThat(RunGate.stopping(survey)).extracting(Made::entry).containsExactly(danger);
+        assertThat(RunGate.stopping(survey)).extracting(TaskResult::entry).containsExactly(danger);
         book.step("emergency-stop", true, "log", "runs 0\nstop-pressed 3\nstops 5\nstop-released 9\nstarts-by-itself 10");
         assertThat(why("A")).isEqualTo("gate.stop-use");
         start(List.of(danger, book.ledger().stopUse().get(0).entry()));
         assertThat(refused()).isEmpty();
-        book.write(SurveyEntries.stopped(By.of(book.now(), SurveyBook.ME)));
+        book.write(SurveyEntries.stopped(Authorship.of(book.now(), SurveyBook.ME)));
         assertThat(why("A")).isEqualTo("gate.stop-use");
-        start(RunGate.stopping(book.survey()).stream().map(Made::entry).toList());
+        start(RunGate.stopping(book.survey()).stream().map(TaskResult::entry).toList());
         assertThat(refused()).isEmpty();
         book.pause(3600);
         book.step("lamp", false);
@@ -101,7 +101,7 @@ class RunGateTest {
     }
 
     private void start(List<Integer> despite) {
-        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
+        book.write(SurveyEntries.startConfirmed(Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
                 Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM), despite));
     }
 
@@ -155,7 +155,7 @@ class RunGateTest {
         Entry growl = book.run(slow, "", false, Symptom.GROWLS);
         assertThat(refused()).isEmpty();
         Regrade regrade = Regrade.parse(growl.sequence(), Severity.STOP_USE, "it is breaking up", Regrade.Whose.FAULT, "", "", "");
-        book.write(SurveyEntries.regraded(By.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
+        book.write(SurveyEntries.regraded(Authorship.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
         assertThat(why("B")).isEqualTo("gate.stop-use");
         assertThat(why("A")).as("its own test").isEqualTo("may run");
         assertThat(RunGate.stopUse(book.survey()).toString()).contains("it is breaking up", "A");
@@ -175,7 +175,7 @@ class RunGateTest {
                 .map(book.machine().train()::settings).orElseThrow();
         Entry growl = book.run(fast, "200", false, Symptom.GROWLS);
         Regrade regrade = Regrade.parse(growl.sequence(), Severity.STOP_USE, "it is breaking up", Regrade.Whose.FAULT, "", "", "");
-        book.write(SurveyEntries.regraded(By.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
+        book.write(SurveyEntries.regraded(Authorship.of(growl.at(), SurveyBook.ME), regrade, Severity.SOON));
         assertThat(why("B")).isEqualTo("may run");
         mounted(Mounted.Kind.WHEEL, "300", "150", "");
         assertThat(why("B")).as("200 where the wheel is marked 150").isNotIn("may run", "gate.stop-use");

@@ -25,7 +25,7 @@ import tallledger.core.family.Part;
 import tallledger.core.family.StartItem;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
@@ -52,7 +52,8 @@ class SpindleSurveyTest {
     private Instant now = START;
 
     SpindleSurveyTest() {
-        write(SurveyEntries.opened(By.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
+        write(SurveyEntries.opened(Authorship.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE,
+                Grade.WORKABLE));
     }
 
     private void write(Draft draft) {
@@ -64,7 +65,8 @@ class SpindleSurveyTest {
         Set<Symptom> set = EnumSet.noneOf(Symptom.class);
         set.addAll(List.of(symptoms));
         Optional<SpeedReading> read = reading.isEmpty() ? Optional.empty() : Optional.of(SpeedReading.byTachometer(reading));
-        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+        write(SurveyEntries.run(Authorship.of(now, "Q. Tester"), SurveyBook.BASIS,
+                Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
                 new RunRecord(List.of(range, gear), read, set, Optional.empty(), false, false, false, "")));
     }
 
@@ -95,7 +97,7 @@ class SpindleSurveyTest {
     @Test
     void aStruckReadingCountsForNothingAndStaysReadable() {
         run("A", "1", "310");
-        write(SurveyEntries.strike(By.of(now, "Q. Tester"), entries, 2, "point forgotten"));
+        write(SurveyEntries.strike(Authorship.of(now, "Q. Tester"), entries, 2, "point forgotten"));
         Survey survey = survey();
         assertThat(survey.drive().latest()).isEmpty();
         assertThat(survey.struck()).containsOnlyKeys(2);
@@ -106,11 +108,11 @@ class SpindleSurveyTest {
     @Test
     void strikesAreRefusedWhereTheyMakeNoSense() {
         run("A", "1", "31.6");
-        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 1, "no"), "strike.kind");
-        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 9, "no"), "strike.none");
-        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 2, " "), "reason.missing");
-        write(SurveyEntries.strike(By.of(now, "Q"), entries, 2, "yes"));
-        assertRefused(() -> SurveyEntries.strike(By.of(now, "Q"), entries, 2, "again"), "strike.already");
+        assertRefused(() -> SurveyEntries.strike(Authorship.of(now, "Q"), entries, 1, "no"), "strike.kind");
+        assertRefused(() -> SurveyEntries.strike(Authorship.of(now, "Q"), entries, 9, "no"), "strike.none");
+        assertRefused(() -> SurveyEntries.strike(Authorship.of(now, "Q"), entries, 2, " "), "reason.missing");
+        write(SurveyEntries.strike(Authorship.of(now, "Q"), entries, 2, "yes"));
+        assertRefused(() -> SurveyEntries.strike(Authorship.of(now, "Q"), entries, 2, "again"), "strike.already");
     }
 
     /** After A1 at 31.5 with A2, A3, A4 and B1 passed over, B2 at 180 is over 4 × 31.5, so nothing may follow but what is slower. */
@@ -118,7 +120,7 @@ class SpindleSurveyTest {
     void passingOverDoesNotBreakTheColdSpindleRule() {
         run("A", "1", "31.6");
         for (String[] at : new String[][] {{"A", "2"}, {"A", "3"}, {"A", "4"}, {"B", "1"}}) {
-            write(SurveyEntries.passedOver(By.of(now, "Q. Tester"), List.of(at), "no time"));
+            write(SurveyEntries.passedOver(Authorship.of(now, "Q. Tester"), List.of(at), "no time"));
         }
         Survey survey = survey();
         assertThat(survey.drive().isTooFastYet(SurveyPlan.of(survey, now).next().orElseThrow())).isTrue();
@@ -156,7 +158,7 @@ class SpindleSurveyTest {
         run("A", "3", "63.3", Symptom.GROWLS);
         run("B", "3", "252", Symptom.GROWLS);
         run("C", "1", "505");
-        write(SurveyEntries.repaired(By.of(now, "Q. Tester"), new Part.Position("gear", "3"), "new gear pair"));
+        write(SurveyEntries.repaired(Authorship.of(now, "Q. Tester"), new Part.Position("gear", "3"), "new gear pair"));
         assertThat(survey().drive().repeats().stream().map(machine.train()::name)).containsExactly("A3", "B3");
         assertThat(SurveyPlan.of(survey(), now).why().code()).isEqualTo("next.repeat");
         run("A", "3", "63.3");
@@ -168,7 +170,7 @@ class SpindleSurveyTest {
 
     @Test
     void theChosenSchoolPlansAndAFailureAsksForTheRunThatTellsMost() {
-        write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), School.EVERY_GEAR, ""));
+        write(SurveyEntries.planChosen(Authorship.of(now, "Q. Tester"), School.EVERY_GEAR, ""));
         assertThat(SurveyPlan.of(survey(), now).plan().runs()).hasSize(5);
         run("A", "1", "31.6");
         run("A", "3", "63.3", Symptom.GROWLS);
@@ -182,11 +184,12 @@ class SpindleSurveyTest {
     void aFirstSpeedThatWillNotEngageStillLeavesAPlan() {
         MachineDescription reversing = Machines.lathe("50 100 200", Machines.lever("gear", "1 2 3"),
                 Stage.direction(Shifting.STOP_TO_SHIFT));
-        write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+        write(SurveyEntries.run(Authorship.of(now, "Q. Tester"), SurveyBook.BASIS,
+                Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
                 new RunRecord(List.of("1", "forward"), Optional.empty(), Set.of(),
                         Optional.of(ShiftFeel.WILL_NOT_ENGAGE), false, false, false, "")));
         for (School school : School.values()) {
-            write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), school, school == School.MY_MINUTES ? "20" : ""));
+            write(SurveyEntries.planChosen(Authorship.of(now, "Q. Tester"), school, school == School.MY_MINUTES ? "20" : ""));
             SurveyPlan plan = SurveyPlan.of(Survey.fold(reversing, House.shipped(List.of()), entries), now);
             assertThat(plan.next()).as(school.name()).isPresent();
         }
@@ -194,32 +197,32 @@ class SpindleSurveyTest {
 
     @Test
     void minutesLeftRunDown() {
-        write(SurveyEntries.planChosen(By.of(now, "Q. Tester"), School.MY_MINUTES, "3"));
+        write(SurveyEntries.planChosen(Authorship.of(now, "Q. Tester"), School.MY_MINUTES, "3"));
         assertThat(SurveyPlan.of(survey(), now.plusSeconds(50)).minutesLeft()).get()
                 .satisfies(m -> assertThat(m).isEqualByComparingTo("1.5"));
         assertThat(SurveyPlan.of(survey(), now.plusSeconds(600)).plan().runs()).isEmpty();
-        assertRefused(() -> SurveyEntries.planChosen(By.of(now, "Q"), School.MY_MINUTES, "0"), "number.not-positive");
-        assertRefused(() -> SurveyEntries.planChosen(By.of(now, "Q"), School.MY_MINUTES, "5000"), "plan.minutes");
+        assertRefused(() -> SurveyEntries.planChosen(Authorship.of(now, "Q"), School.MY_MINUTES, "0"), "number.not-positive");
+        assertRefused(() -> SurveyEntries.planChosen(Authorship.of(now, "Q"), School.MY_MINUTES, "5000"), "plan.minutes");
     }
 
     /** 7.5 s ± 0.2 is proven within 8 (sound), not within 5 (rebuilt); 13 s is outside 12. */
     @Test
     void theBrakeIsGraded() {
-        write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.5", ""));
+        write(SurveyEntries.check(Authorship.of(now, "Q. Tester"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.5", ""));
         assertThat(survey().drive().checks().get(DriveCheck.BRAKE).brake().orElseThrow().grade()).contains(Grade.SOUND);
-        write(SurveyEntries.check(By.of(now, "Q. Tester"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "13", ""));
+        write(SurveyEntries.check(Authorship.of(now, "Q. Tester"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "13", ""));
         assertThat(Finding.of(survey())).singleElement().extracting(f -> f.what().code()).isEqualTo("finding.check-seconds.BRAKE");
-        assertRefused(() -> SurveyEntries.check(By.of(now, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "", ""),
+        assertRefused(() -> SurveyEntries.check(Authorship.of(now, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "", ""),
                 "check.seconds");
     }
 
     @Test
     void theStartCheckIsDueOncePerStart() {
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now)).isTrue();
-        write(SurveyEntries.startConfirmed(By.of(now, "Q. Tester"), machine.family().traits().startChecks(machine)));
+        write(SurveyEntries.startConfirmed(Authorship.of(now, "Q. Tester"), machine.family().traits().startChecks(machine)));
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now)).isFalse();
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now.plus(Duration.ofMinutes(31)))).isTrue();
-        write(SurveyEntries.stopped(By.of(now, "Q. Tester")));
+        write(SurveyEntries.stopped(Authorship.of(now, "Q. Tester")));
         assertThat(StartCheck.isDue(entries, Rules.shipped(), now)).isTrue();
     }
 

@@ -15,7 +15,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
@@ -157,12 +157,13 @@ class StandsByItselfTest {
         StepResult result = stricter.steps().latest().get(StepId.read("backlash.table"));
         assertThat(result.outcome()).isEqualTo(Outcome.FAILED);
         assertThat(result.otherwiseThen()).isPresent();
-        assertThat(Otherwise.between(shipped, stricter)).singleElement().satisfies(o -> {
+        assertThat(JudgementChange.between(shipped, stricter)).singleElement().satisfies(o -> {
             assertThat(o.entry()).isEqualTo(2);
-            assertThat(o.was()).isEqualTo(new Otherwise.Judged(Outcome.PROVEN, Optional.of(Grade.SOUND)));
-            assertThat(o.now()).isEqualTo(new Otherwise.Judged(Outcome.FAILED, Optional.empty()));
+            assertThat(o.was()).isEqualTo(new JudgementChange.Judged(Outcome.PROVEN, Optional.of(Grade.SOUND)));
+            assertThat(o.now()).isEqualTo(new JudgementChange.Judged(Outcome.FAILED, Optional.empty()));
         });
-        assertThat(Otherwise.between(shipped, shipped.by(METRIC, with(Rule.LATHE_NOSE, "0.01", "0.02", "0.03"), book.entries()))).isEmpty();
+        assertThat(JudgementChange.between(shipped, shipped.by(METRIC, with(Rule.LATHE_NOSE, "0.01", "0.02", "0.03"), book.entries())))
+                .isEmpty();
     }
 
     /** What a record was read with stays what it was, whatever gauge the house names later. */
@@ -170,7 +171,7 @@ class StandsByItselfTest {
     void aRecordKeepsItsOwnGauge() {
         SurveyBook book = new SurveyBook(METRIC, Scope.WHOLE, 30);
         book.step("backlash.table", false, "minus", "0.100 0.100 0.100", "middle", "0.120 0.120 0.120", "plus", "0.100 0.100 0.100");
-        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.INDICATOR, "0.5", "100"), book.entries())))
+        assertThat(JudgementChange.between(book.survey(), book.survey().by(METRIC, with(Rule.INDICATOR, "0.5", "100"), book.entries())))
                 .isEmpty();
     }
 
@@ -182,12 +183,13 @@ class StandsByItselfTest {
         var route = train.routes().get(0);
         double plate = METRIC.speeds().nominal(route).orElseThrow().doubleValue();
         book.run(train.settings(route), String.format(java.util.Locale.ROOT, "%.1f", plate * 1.03), false);
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "7.0",
+        book.write(SurveyEntries.check(Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true,
+                "7.0",
                 ""));
-        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPEED_TOLERANCE, "1"), book.entries())))
+        assertThat(JudgementChange.between(book.survey(), book.survey().by(METRIC, with(Rule.SPEED_TOLERANCE, "1"), book.entries())))
                 .singleElement()
                 .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));
-        assertThat(Otherwise.between(book.survey(), book.survey().by(METRIC, with(Rule.SPINDLE_STOP, "1", "2", "3"), book.entries())))
+        assertThat(JudgementChange.between(book.survey(), book.survey().by(METRIC, with(Rule.SPINDLE_STOP, "1", "2", "3"), book.entries())))
                 .singleElement()
                 .satisfies(o -> assertThat(o.now().outcome()).isEqualTo(Outcome.FAILED));
     }

@@ -27,7 +27,7 @@ import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -54,7 +54,7 @@ class StepLedgerTest {
 
     @BeforeEach
     void open() {
-        write(SurveyEntries.opened(By.of(now, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
+        write(SurveyEntries.opened(Authorship.of(now, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
     }
 
     private int write(Draft draft) {
@@ -84,7 +84,8 @@ class StepLedgerTest {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
-        return write(SurveyEntries.step(By.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed, ""));
+        return write(
+                SurveyEntries.step(Authorship.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed, ""));
     }
 
     private List<String> askedAfresh(String id) {
@@ -97,7 +98,7 @@ class StepLedgerTest {
         assertThat(askedAfresh("castings")).containsExactly("POWER_ISOLATED");
         step("castings", false);
         assertThat(askedAfresh("covers")).isEmpty();
-        write(SurveyEntries.startConfirmed(By.of(now, ME), List.of()));
+        write(SurveyEntries.startConfirmed(Authorship.of(now, ME), List.of()));
         assertThat(askedAfresh("covers")).as("power came on between").containsExactly("POWER_ISOLATED");
         assertThat(askedAfresh("feed.table.minus")).containsExactly("LOCK_FREE", "ENDS_KNOWN", "WAY_CLEAR");
         step("feed.table.minus", false, "distance", "100", "seconds", "60");
@@ -119,8 +120,9 @@ class StepLedgerTest {
     void aStepIsRefusedWhileSomethingChangedIsNotConfirmed() {
         StepLedger ledger = ledger();
         Step step = ledger.step("castings").orElseThrow();
-        assertThatThrownBy(() -> SurveyEntries.step(By.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1, 1), false, List.of(),
-                ""))
+        assertThatThrownBy(
+                () -> SurveyEntries.step(Authorship.of(now, ME), ledger, step, Map.of(), Basis.of(LengthUnit.MM, 1, 1), false, List.of(),
+                        ""))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("confirmed"));
     }
 
@@ -152,13 +154,14 @@ class StepLedgerTest {
         assertThat(next()).isEqualTo("desk-claims");
         step("lock.saddle", false);
         assertThat(next()).isEqualTo("travel.table");
-        write(SurveyEntries.later(By.of(now, ME), "travel.table"));
+        write(SurveyEntries.later(Authorship.of(now, ME), "travel.table"));
         assertThat(next()).isEqualTo("lock.table");
-        write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("lock.table").orElseThrow(), "handle gone"));
+        write(SurveyEntries.stepPassedOver(Authorship.of(now, ME), ledger().step("lock.table").orElseThrow(), "handle gone"));
         assertThat(next()).isEqualTo("hand-wheel.table");
         assertThat(ledger().open()).extracting(step -> step.id().written()).contains("travel.table")
                 .doesNotContain("lock.table", "lock.saddle");
-        assertThatThrownBy(() -> SurveyEntries.stepPassedOver(By.of(now, ME), ledger().steps().get(0), " ")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> SurveyEntries.stepPassedOver(Authorship.of(now, ME), ledger().steps().get(0), " "))
+                .isInstanceOf(Refused.class);
     }
 
     private String next() {
@@ -167,13 +170,13 @@ class StepLedgerTest {
 
     @Test
     void whatWasPutOffComesLast() {
-        write(SurveyEntries.later(By.of(now, ME), "desk-claims"));
+        write(SurveyEntries.later(Authorship.of(now, ME), "desk-claims"));
         for (Step step : ledger().steps()) {
             if (!step.id().written().equals("desk-claims")) {
-                write(SurveyEntries.stepPassedOver(By.of(now, ME), step, "short visit"));
+                write(SurveyEntries.stepPassedOver(Authorship.of(now, ME), step, "short visit"));
             }
         }
-        spindle().steps().forEach(r -> write(SurveyEntries.passedOver(By.of(now, ME), machine.train().settings(r), "short visit")));
+        spindle().steps().forEach(r -> write(SurveyEntries.passedOver(Authorship.of(now, ME), machine.train().settings(r), "short visit")));
         SheetPlan plan = SheetPlan.of(survey(), now);
         assertThat(plan.next().map(Task::key)).contains("desk-claims");
         assertThat(plan.why().code()).isEqualTo("next.later");
@@ -185,7 +188,7 @@ class StepLedgerTest {
         step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus OPEN");
-        write(SurveyEntries.repaired(By.of(now, ME), new Part.System("trip", AxisId.read("table")), "dog tightened"));
+        write(SurveyEntries.repaired(Authorship.of(now, ME), new Part.System("trip", AxisId.read("table")), "dog tightened"));
         assertThat(ledger().repeats()).extracting(StepId::written).containsExactly("trip.table.minus", "trip.table.plus");
         assertThat(next()).isEqualTo("trip.table.minus");
         assertThat(faults()).containsExactly("trip.table.minus REPAIRED");
@@ -212,7 +215,7 @@ class StepLedgerTest {
     @Test
     void aStruckStepCountsForNothing() {
         int entry = step("lamp", true);
-        write(SurveyEntries.strike(By.of(now, ME), entries, entry, "wrong lamp"));
+        write(SurveyEntries.strike(Authorship.of(now, ME), entries, entry, "wrong lamp"));
         assertThat(ledger().latest()).doesNotContainKey(StepId.of("lamp"));
         assertThat(faults()).isEmpty();
         assertThat(Survey.fold(machine, House.shipped(List.of()), entries.subList(0, 1)).grown(entries).steps().latest())
@@ -221,7 +224,7 @@ class StepLedgerTest {
 
     @Test
     void inMyMinutesThePlanLeavesOutWhatDoesNotFit() {
-        write(SurveyEntries.planChosen(By.of(now, ME), School.MY_MINUTES, "20"));
+        write(SurveyEntries.planChosen(Authorship.of(now, ME), School.MY_MINUTES, "20"));
         SheetPlan plan = SheetPlan.of(survey(), now);
         assertThat(plan.chosen()).hasSizeLessThan(ledger().open().size()).contains(StepId.of("isolator"))
                 .doesNotContain(StepId.of("bearing-rise"));
@@ -231,7 +234,7 @@ class StepLedgerTest {
     @Test
     void aRunBeyondTheMarkIsRefusedAndNotPlanned() {
         Mounted chuck = Mounted.parse(Mounted.Kind.CHUCK, "200", "150", "", "", LengthUnit.MM);
-        write(SurveyEntries.startConfirmed(By.of(now, ME), SurveyBook.BASIS, List.of(), chuck));
+        write(SurveyEntries.startConfirmed(Authorship.of(now, ME), SurveyBook.BASIS, List.of(), chuck));
         Set<Route> refused = RunGate.refused(survey());
         assertThat(refused).extracting(machine.train()::name).containsExactlyInAnyOrder("B", "B reverse");
         assertThatThrownBy(() -> RunGate.check(survey(), refused.iterator().next())).isInstanceOf(Refused.class);
@@ -259,7 +262,7 @@ class StepLedgerTest {
     void theStatementCountsWhatWasDoneAndNamesWhatWasNot() {
         step("lamp", true);
         step("isolator", false);
-        write(SurveyEntries.stepPassedOver(By.of(now, ME), ledger().step("coolant").orElseThrow(), "tank empty"));
+        write(SurveyEntries.stepPassedOver(Authorship.of(now, ME), ledger().step("coolant").orElseThrow(), "tank empty"));
         var sentences = ConditionStatement.of(survey()).sentences();
         assertThat(sentences).filteredOn(s -> s.words().code().equals("statement.steps")).singleElement().satisfies(s -> {
             assertThat(s.words().arguments()).containsExactly(2, 111, 1, 1, 0, 0, 1, 108, 0);
@@ -290,7 +293,7 @@ class StepLedgerTest {
     void afterTheMachineWasStoppedEverythingIsConfirmedAfresh() {
         step("travel.table", false, "value", "900");
         assertThat(askedAfresh("travel.table")).isEmpty();
-        write(SurveyEntries.stopped(By.of(now, ME)));
+        write(SurveyEntries.stopped(Authorship.of(now, ME)));
         assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
     }
 
@@ -298,10 +301,10 @@ class StepLedgerTest {
     void afterHalfAnHourEverythingIsConfirmedAfreshToo() {
         step("travel.table", false, "value", "900");
         now = now.plusSeconds(29 * 60);
-        write(SurveyEntries.remark(By.of(now, ME), "tea"));
+        write(SurveyEntries.remark(Authorship.of(now, ME), "tea"));
         assertThat(askedAfresh("travel.table")).isEmpty();
         now = now.plusSeconds(31 * 60);
-        write(SurveyEntries.remark(By.of(now, ME), "back"));
+        write(SurveyEntries.remark(Authorship.of(now, ME), "back"));
         assertThat(askedAfresh("travel.table")).containsExactly("LOCK_FREE", "WAY_CLEAR");
     }
 
@@ -333,16 +336,17 @@ class StepLedgerTest {
         StepLedger ledger = Survey.fold(drill, House.shipped(List.of()), entries).steps();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns), Basis.of(LengthUnit.MM, 1, 1),
+        write(SurveyEntries.step(Authorship.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns),
+                Basis.of(LengthUnit.MM, 1, 1),
                 false, confirmed, ""));
     }
 
     @Test
     void pausesOfOverHalfAnHourAreNoWork() {
         now = now.plusSeconds(600);
-        write(SurveyEntries.remark(By.of(now, ME), "ten minutes more"));
+        write(SurveyEntries.remark(Authorship.of(now, ME), "ten minutes more"));
         now = now.plusSeconds(3600);
-        write(SurveyEntries.remark(By.of(now, ME), "after dinner"));
+        write(SurveyEntries.remark(Authorship.of(now, ME), "after dinner"));
         assertThat(SheetPlan.of(survey(), now).minutesSpent()).isEqualTo(11 + 0);
         assertThat(SheetPlan.of(survey(), now).minutesOpen()).isGreaterThan(Step.minutes(ledger().open()));
     }

@@ -25,7 +25,7 @@ import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Attachment;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -51,29 +51,30 @@ class StraysTest {
 
     @BeforeEach
     void oneEntryOfEveryKind() {
-        write(SurveyEntries.opened(By.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
-        write(SurveyEntries.planChosen(By.of(AT, ME), School.MY_MINUTES, "40"));
-        write(SurveyEntries.startConfirmed(By.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
+        write(SurveyEntries.opened(Authorship.of(AT, ME), 1, "h", SurveyBook.HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
+        write(SurveyEntries.planChosen(Authorship.of(AT, ME), School.MY_MINUTES, "40"));
+        write(SurveyEntries.startConfirmed(Authorship.of(AT, ME), SurveyBook.BASIS, machine.family().traits().startChecks(machine),
                 Mounted.parse(Mounted.Kind.CHUCK, "200", "300", "", "", LengthUnit.MM)));
-        write(SurveyEntries.run(By.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+        write(SurveyEntries.run(Authorship.of(AT, ME), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
                 new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS),
                         Optional.empty(), false, false, false, "")));
-        write(SurveyEntries.check(By.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
-        write(SurveyEntries.repaired(By.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
-        write(SurveyEntries.passedOver(By.of(AT, ME), List.of("B", "reverse"), "no time"));
+        write(SurveyEntries.check(Authorship.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
+        write(SurveyEntries.repaired(Authorship.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
+        write(SurveyEntries.passedOver(Authorship.of(AT, ME), List.of("B", "reverse"), "no time"));
         step("travel.table", "value", "903 mm");
         step("lamp");
         step("table-parallel", "value", "0.01", "over", "300");
-        write(SurveyEntries.later(By.of(AT, ME), "coolant"));
-        write(SurveyEntries.stepPassedOver(By.of(AT, ME), ledger().step("oilers").orElseThrow(), "dry"));
-        write(SurveyEntries.repaired(By.of(AT, ME), Part.System.of("lamp"), "new bulb"));
-        write(SurveyEntries.kit(By.of(AT, ME), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
-        write(SurveyEntries.lift(By.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
-        write(SurveyEntries.photo(By.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"),
+        write(SurveyEntries.later(Authorship.of(AT, ME), "coolant"));
+        write(SurveyEntries.stepPassedOver(Authorship.of(AT, ME), ledger().step("oilers").orElseThrow(), "dry"));
+        write(SurveyEntries.repaired(Authorship.of(AT, ME), Part.System.of("lamp"), "new bulb"));
+        write(SurveyEntries.kit(Authorship.of(AT, ME),
+                KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
+        write(SurveyEntries.lift(Authorship.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
+        write(SurveyEntries.photo(Authorship.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"),
                 new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
-        write(SurveyEntries.remark(By.of(AT, ME), "clean shop"));
-        write(SurveyEntries.stopped(By.of(AT, ME)));
-        write(SurveyEntries.strike(By.of(AT, ME), chained(), 5, "wrong key"));
+        write(SurveyEntries.remark(Authorship.of(AT, ME), "clean shop"));
+        write(SurveyEntries.stopped(Authorship.of(AT, ME)));
+        write(SurveyEntries.strike(Authorship.of(AT, ME), chained(), 5, "wrong key"));
     }
 
     private void write(Draft draft) {
@@ -88,7 +89,7 @@ class StraysTest {
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
         List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
+        write(SurveyEntries.step(Authorship.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
     }
 
     private List<Entry> chained() {
@@ -154,11 +155,11 @@ class StraysTest {
 
     @Test
     void anUnknownKindAndAnUnknownStepAreSetAsideAlone() {
-        drafts.add(Draft.of(By.of(AT, ME), "DANCED", "", Map.of()));
+        drafts.add(Draft.of(Authorship.of(AT, ME), "DANCED", "", Map.of()));
         assertThat(everything(machine, chained()).keySet()).containsExactly(drafts.size());
         Map<String, Object> elsewhere = new HashMap<>(drafts.get(8).payload());
         elsewhere.put("step", "no-such-step");
-        drafts.set(drafts.size() - 1, Draft.of(By.of(AT, ME), "STEP", "no-such-step", elsewhere));
+        drafts.set(drafts.size() - 1, Draft.of(Authorship.of(AT, ME), "STEP", "no-such-step", elsewhere));
         assertThat(everything(machine, chained()).keySet()).containsExactly(drafts.size());
     }
 

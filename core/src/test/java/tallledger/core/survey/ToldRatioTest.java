@@ -21,7 +21,7 @@ import tallledger.core.family.StartItem;
 import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Claim;
@@ -51,10 +51,12 @@ class ToldRatioTest {
     }
 
     private Survey with(String... runs) {
-        write(SurveyEntries.opened(By.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
+        write(SurveyEntries.opened(Authorship.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE,
+                Grade.WORKABLE));
         for (String run : runs) {
             String[] parts = run.split(" ");
-            write(SurveyEntries.run(By.of(now, "Q. Tester"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+            write(SurveyEntries.run(Authorship.of(now, "Q. Tester"), SurveyBook.BASIS,
+                    Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
                     new RunRecord(List.of(parts[0], parts[1]), Optional.of(SpeedReading.shown(Method.CONTACT_TACHOMETER,
                             Optional.of(TACHOMETER), parts[2], "")), Set.of(), Optional.empty(), false, false, false, "")));
         }
@@ -107,8 +109,9 @@ class ToldRatioTest {
     /** A back gear only slows: a chuck that may turn as fast as the machine does directly is no reason not to run it. */
     @Test
     void anUnknownBackGearIsNotRefusedForTheChucksMark() {
-        write(SurveyEntries.opened(By.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
-        write(SurveyEntries.startConfirmed(By.of(now, "Q. Tester"), SurveyBook.BASIS, List.of(StartItem.CHUCK_KEY_OUT),
+        write(SurveyEntries.opened(Authorship.of(now, "Q. Tester"), 1, "hash", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE,
+                Grade.WORKABLE));
+        write(SurveyEntries.startConfirmed(Authorship.of(now, "Q. Tester"), SurveyBook.BASIS, List.of(StartItem.CHUCK_KEY_OUT),
                 Mounted.parse(Mounted.Kind.CHUCK, "", "600", "", "", machine.unit(), machine.unit())));
         Survey survey = Survey.fold(machine, House.shipped(List.of()), entries);
         assertThat(RunGate.refusal(survey, survey.machine().train().routeByKey(key("A", "2")).orElseThrow())).isEmpty();

@@ -22,7 +22,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.Step;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Payload;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Claim.Attribute;
@@ -252,9 +252,9 @@ class ClaimsTest {
                 List.of("1750 kg", Standing.CONTRADICTED), List.of("2 t", Standing.CONTRADICTED))) {
             said(claim(Attribute.WEIGHT, (String) expected.get(0)));
             assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
-            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the seller")));
+            book.write(SurveyEntries.lift(Authorship.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000", "the seller")));
             assertThat(only().standing()).as("a word").isEqualTo(Standing.UNTESTED);
-            book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000",
+            book.write(SurveyEntries.lift(Authorship.of(book.now(), SurveyBook.ME), Lift.parse("1850", "", "", "2000",
                     "weighed by the crane scale")));
             assertThat(only().standing()).as(expected.toString()).isEqualTo(expected.get(1));
         }
@@ -269,7 +269,7 @@ class ClaimsTest {
             "2200 to 2300, UPHELD", "1700 to 1810, UPHELD", "1700 to 1800, CONTRADICTED"})
     void aRangeOfWeightIsHeldByItsNearerEnd(String weighed, Standing standing) {
         said(claim(Attribute.WEIGHT, "1.9 to 2.1 t"));
-        book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse(weighed + " kg", "", "", "4000",
+        book.write(SurveyEntries.lift(Authorship.of(book.now(), SurveyBook.ME), Lift.parse(weighed + " kg", "", "", "4000",
                 "weighed by the crane scale")));
         assertThat(only().standing()).isEqualTo(standing);
     }
@@ -347,7 +347,7 @@ class ClaimsTest {
         }
     }
 
-    /** By power, as the motor is described: a reckoning, whichever way it comes out. The cut itself decides. */
+    /** Authorship power, as the motor is described: a reckoning, whichever way it comes out. The cut itself decides. */
     @Test
     void aDrillingCapacityIsHeldAgainstThePower() {
         said();
@@ -385,7 +385,8 @@ class ClaimsTest {
         assertThat(only().test()).as("it was tested").isEmpty();
         said(claim(Attribute.OTHER, "lit").tiedTo(List.of("lamp")));
         Step lamp = book.ledger().step("lamp").orElseThrow();
-        book.write(SurveyEntries.step(By.of(book.now(), SurveyBook.ME), book.ledger(), lamp, Map.of(), SurveyBook.BASIS, true, List.of(),
+        book.write(SurveyEntries.step(Authorship.of(book.now(), SurveyBook.ME), book.ledger(), lamp, Map.of(), SurveyBook.BASIS, true,
+                List.of(),
                 "no bulb"));
         assertThat(only().because().arguments().toString()).contains("no bulb");
     }

@@ -9,7 +9,7 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.Severity;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Regrade;
@@ -44,7 +44,7 @@ class FindingTest {
             assertThat(f.says()).extracting(Reason::code).containsExactly("finding.plate");
         });
         assertThat(priced(book).by()).isEqualTo(Money.By.PLATE);
-        assertThat(Glance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).worst()).isEmpty();
+        assertThat(VerdictGlance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).worst()).isEmpty();
     }
 
     /** 0.6 a turn with 60 driving 40 where 0.2 is set: a third is wanted, so 30/60 of 20, 30, 40 and 60 and no other pair. */
@@ -100,11 +100,12 @@ class FindingTest {
     void whatStopsUseIsSaidWhoeversFaultItIs() {
         SurveyBook book = at(Machines.TWELVE);
         int isolator = book.step("isolator", true).sequence();
-        book.write(SurveyEntries.regraded(By.of(book.now(), SurveyBook.ME),
+        book.write(SurveyEntries.regraded(Authorship.of(book.now(), SurveyBook.ME),
                 Regrade.parse(isolator, Severity.STOP_USE, "the shed's own switch", Regrade.Whose.OUTSIDE, "", "", ""),
                 Severity.STOP_USE));
         assertThat(priced(book).by()).isEqualTo(Money.By.OUTSIDE);
-        assertThat(Glance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).use().get(0).code()).isEqualTo("glance.stop");
+        assertThat(VerdictGlance.of(book.survey(), Money.of(book.survey(), Money.WhatIf.NOTHING)).use().get(0).code())
+                .isEqualTo("glance.stop");
     }
 
     @Test

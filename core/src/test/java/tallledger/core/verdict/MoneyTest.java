@@ -21,18 +21,18 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.measuring.Inspection;
 import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
 import tallledger.core.price.Stakes;
+import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.core.survey.Worths;
 import tallledger.core.unit.LengthUnit;
 
 /** What was found and what was not looked at, in money: against the rule written out a second time. */
@@ -55,8 +55,8 @@ class MoneyTest {
         return Money.of(survey(), Money.WhatIf.NOTHING);
     }
 
-    private By by() {
-        return By.of(book.now(), SurveyBook.ME);
+    private Authorship by() {
+        return Authorship.of(book.now(), SurveyBook.ME);
     }
 
     private void prices(String asking, Background from) {
@@ -73,7 +73,7 @@ class MoneyTest {
             book.step(looks.get(i).id().written(), i < 5);
         }
         double expected = looks.size() * 0.1;
-        assertThat(money().tells()).isEqualTo(new Worths.Tells(5, money().tells().expected(), money().tells().lambda()));
+        assertThat(money().tells()).isEqualTo(new LookingWorth.Tells(5, money().tells().expected(), money().tells().lambda()));
         assertThat(money().tells().expected()).isEqualTo(expected, within(1e-9));
         assertThat(money().tells().lambda()).isEqualTo(9 / (4 + expected), within(1e-12));
         assertThat((4 + 5) / (4 + 2.0)).isEqualTo(1.5);
@@ -86,7 +86,7 @@ class MoneyTest {
     @Test
     void whatIsUndecidedTellsNothing() {
         book.step("coolant", false);
-        Worths.Tells before = money().tells();
+        LookingWorth.Tells before = money().tells();
         Step runout = survey().steps().step("nose-runout").orElseThrow();
         book.step("nose-runout", false, "value", runout.recording().limit(survey().rules()).orElseThrow().limit().toPlainString() + " mm");
         assertThat(survey().steps().latest().get(runout.id()).outcome()).isEqualTo(Outcome.UNDECIDED);
@@ -127,8 +127,9 @@ class MoneyTest {
             SurveyBook other = new SurveyBook(Machines.twelve(), Scope.WHOLE, 20);
             Background from = Background.values()[random.nextInt(4)];
             double asking = 3000 + random.nextInt(60_000);
-            other.write(SurveyEntries.priced(By.of(other.now(), SurveyBook.ME), Stakes.typed(String.valueOf(asking), "", "£", from.name(),
-                    "1500 kg", "", "", LengthUnit.MM)));
+            other.write(SurveyEntries.priced(Authorship.of(other.now(), SurveyBook.ME),
+                    Stakes.typed(String.valueOf(asking), "", "£", from.name(),
+                            "1500 kg", "", "", LengthUnit.MM)));
             for (Step step : other.ledger().steps()) {
                 if (step.recording() instanceof Inspection && random.nextInt(3) == 0) {
                     other.step(step.id().written(), random.nextInt(5) == 0);
@@ -367,7 +368,7 @@ class MoneyTest {
     @Test
     void theGlanceSaysNoMoreThanWasLookedAt() {
         Survey blank = survey();
-        assertThat(Glance.of(blank, money()).use()).extracting(r -> r.code()).containsExactly("glance.little");
+        assertThat(VerdictGlance.of(blank, money()).use()).extracting(r -> r.code()).containsExactly("glance.little");
         List<String> done = new ArrayList<>();
         for (Step step : blank.steps().steps()) {
             if (step.recording() instanceof Inspection) {
@@ -376,13 +377,13 @@ class MoneyTest {
             }
         }
         assertThat(done).isNotEmpty();
-        Glance looked = Glance.of(survey(), money());
+        VerdictGlance looked = VerdictGlance.of(survey(), money());
         assertThat(looked.use()).extracting(r -> r.code()).containsExactly(money().known() >= 0.5 ? "glance.nothing" : "glance.little");
         Step stops = blank.steps().steps().stream().filter(s -> s.recording() instanceof Inspection && s.ifBad() == Severity.STOP_USE)
                 .findFirst().orElseThrow();
         book.step(stops.id().written(), true);
-        assertThat(Glance.of(survey(), money()).use().get(0).code()).isEqualTo("glance.stop");
-        assertThat(Glance.of(survey(), money()).worst().get(0).severity()).isEqualTo(Severity.STOP_USE);
+        assertThat(VerdictGlance.of(survey(), money()).use().get(0).code()).isEqualTo("glance.stop");
+        assertThat(VerdictGlance.of(survey(), money()).worst().get(0).severity()).isEqualTo(Severity.STOP_USE);
     }
 
     /** At every corner of the curve stands what the unknown is when those steps have been looked at and were good, λ left as it is. */

@@ -26,7 +26,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.Part;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Claim;
@@ -42,12 +42,12 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
+import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.SurveyPlan;
-import tallledger.core.survey.Worths;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Quantity;
 
@@ -133,7 +133,7 @@ class SaysNoMoreTest {
             }
         }
         if (random.nextInt(3) == 0) {
-            drafts.add(SurveyEntries.priced(By.of(at.plusSeconds(5), SurveyBook.ME), Stakes.typed(String.valueOf(20
+            drafts.add(SurveyEntries.priced(Authorship.of(at.plusSeconds(5), SurveyBook.ME), Stakes.typed(String.valueOf(20
                     + random.nextInt(random.nextBoolean() ? 400 : 60_000)),
                     "", "£", Background.IN_DAILY_USE.name(), random.nextBoolean() ? "1 200" : "", "", "",
                     LengthUnit.MM)));
@@ -143,7 +143,7 @@ class SaysNoMoreTest {
             at = write(entries, draft);
         }
         while (entries.size() <= wanted) {
-            By by = By.of(at.plusSeconds(10), SurveyBook.ME);
+            Authorship by = Authorship.of(at.plusSeconds(10), SurveyBook.ME);
             Step step = all.get(random.nextInt(all.size()));
             Optional<Draft> next = switch (random.nextInt(12)) {
                 case 0, 1, 2, 3 -> Optional.of(run(kind, random, by));
@@ -168,7 +168,7 @@ class SaysNoMoreTest {
         return draft.at();
     }
 
-    private static Optional<Draft> strike(List<Entry> entries, By by, Random random) {
+    private static Optional<Draft> strike(List<Entry> entries, Authorship by, Random random) {
         try {
             return Optional.of(SurveyEntries.strike(by, entries, 1 + random.nextInt(entries.size()), "misread"));
         } catch (Refused not) {
@@ -178,7 +178,7 @@ class SaysNoMoreTest {
 
     /** @param bad one in so many is not as it should be */
     private static Optional<Draft> draft(Kind kind, Step step, Random random, Instant at, int bad) {
-        By by = By.of(at.plusSeconds(10), SurveyBook.ME);
+        Authorship by = Authorship.of(at.plusSeconds(10), SurveyBook.ME);
         Map<String, String> typed = step.recording() instanceof SingleMeasurement
                 ? Map.of("value", BigDecimal.valueOf(Math.pow(10, -3 + 2.5 * random.nextDouble())).setScale(3, RoundingMode.HALF_UP)
                         .toPlainString())
@@ -196,7 +196,7 @@ class SaysNoMoreTest {
         return Basis.of(kind.machine.unit(), 1, 1);
     }
 
-    private static Draft run(Kind kind, Random random, By by) {
+    private static Draft run(Kind kind, Random random, Authorship by) {
         int which = random.nextInt(12);
         Set<Symptom> symptoms = random.nextInt(5) == 0 ? Set.of(Symptom.values()[random.nextInt(Symptom.values().length)]) : Set.of();
         boolean turns = symptoms.stream().noneMatch(Symptom::stopsDrive);
@@ -340,7 +340,7 @@ class SaysNoMoreTest {
             // What is heard has a chance of being imagined, what is read has none: blame begins with a symptom, never with a figure.
             boolean heard = all.values().stream().filter(e -> e.kind().equals("RUN") && !struck.contains(e.sequence()))
                     .anyMatch(e -> !((List<?>) e.payload().fields().get("symptoms")).isEmpty());
-            assertThat(heard || !Worths.of(survey).driveFailed()).as(which + ": blamed by a figure alone").isTrue();
+            assertThat(heard || !LookingWorth.of(survey).driveFailed()).as(which + ": blamed by a figure alone").isTrue();
             // Nor is it said how likely nothing is behind a noise that a speed far off its plate came with.
             boolean readAsWell = all.values().stream().filter(e -> e.kind().equals("RUN") && !struck.contains(e.sequence()))
                     .anyMatch(e -> !((List<?>) e.payload().fields().get("symptoms")).isEmpty() && isFarOff(e)
@@ -360,7 +360,7 @@ class SaysNoMoreTest {
                         .doubleValue());
                 assertThat(o.offer() > 0 || o.onFloor()).as(which + ": a nought is only where it is said in words").isTrue();
             });
-            for (Reason said : Glance.of(survey, money).use()) {
+            for (Reason said : VerdictGlance.of(survey, money).use()) {
                 seen.merge(said.code(), 1, Integer::sum);
                 assertThat(glanceBears(said, money)).as("%s: %s", which, said).isTrue();
             }

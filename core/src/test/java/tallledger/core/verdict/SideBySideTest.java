@@ -18,7 +18,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
 import tallledger.core.family.FitOut;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
@@ -156,7 +156,7 @@ class SideBySideTest {
     void whatIsAskedAndReckonedStandsSideBySide() {
         SurveyBook one = lathe();
         SurveyBook other = lathe();
-        one.write(SurveyEntries.priced(By.of(one.now(), SurveyBook.ME), Stakes.typed("4000", "", "£", "IN_DAILY_USE")));
+        one.write(SurveyEntries.priced(Authorship.of(one.now(), SurveyBook.ME), Stakes.typed("4000", "", "£", "IN_DAILY_USE")));
         SideBySide all = beside(one, other);
         Row asked = named(all, VerdictReason.BESIDE_ASKED);
         assertThat(asked.part()).isEqualTo(Part.OTHERWISE);

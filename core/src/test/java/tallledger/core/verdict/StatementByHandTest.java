@@ -20,7 +20,7 @@ import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Part;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.AxisId;
@@ -64,14 +64,14 @@ class StatementByHandTest {
                 List.of(),
                 lever("range", "L H"), Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
         SurveyBook book = new SurveyBook(sliding, Scope.SPINDLE_DRIVE, 0);
-        book.write(SurveyEntries.startConfirmed(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
+        book.write(SurveyEntries.startConfirmed(Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, List.of(),
                 Mounted.parse(Mounted.Kind.CHUCK, "200", "1000", "", "", LengthUnit.MM)));
         List<Route> routes = sliding.train().routes();
         book.run(sliding.train().settings(routes.get(0)), "40.8", false);
         book.run(sliding.train().settings(routes.get(1)), "306.0", false);
         book.run(sliding.train().settings(routes.get(3)), "371", false);
         book.run(sliding.train().settings(routes.get(2)), "", false);
-        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), new Part.Position("range", "H"), "new key"));
+        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), new Part.Position("range", "H"), "new key"));
         listed("statement-drive", book.survey());
     }
 
@@ -84,9 +84,11 @@ class StatementByHandTest {
         run("B", "2", "forward", "271", Set.of(), ShiftFeel.CLASHES, false);
         run("C", "1", "forward", "507", Set.of(Symptom.GROWLS, Symptom.WHINES), null, false);
         run("C", "2", "forward", "1003", Set.of(), null, false);
-        book.write(SurveyEntries.passedOver(By.of(book.now(), SurveyBook.ME), List.of("B", "2", "reverse"), "no time"));
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, true, "", ""));
-        book.write(SurveyEntries.check(By.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "6.5",
+        book.write(SurveyEntries.passedOver(Authorship.of(book.now(), SurveyBook.ME), List.of("B", "2", "reverse"), "no time"));
+        book.write(SurveyEntries.check(Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, true,
+                "", ""));
+        book.write(SurveyEntries.check(Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true,
+                "6.5",
                 ""));
         book.step("lamp", true);
         book.step("isolator", false);
@@ -96,17 +98,18 @@ class StatementByHandTest {
         book.step("nose-runout", false, "value", "0.014");
         book.step("bar-runout", false, "value", "0.150");
         book.step("emergency-stop", false, "log", "runs 0\nstop-pressed 3\nstops 5");
-        book.write(SurveyEntries.stepPassedOver(By.of(book.now(), SurveyBook.ME), book.ledger().step("coolant").orElseThrow(),
+        book.write(SurveyEntries.stepPassedOver(Authorship.of(book.now(), SurveyBook.ME), book.ledger().step("coolant").orElseThrow(),
                 "tank empty"));
-        book.write(SurveyEntries.kit(By.of(book.now(), SurveyBook.ME), KitItem.parse("chuck", KitItem.State.SEEN, "the seller", "", "", "",
-                "")));
-        book.write(SurveyEntries.kit(By.of(book.now(), SurveyBook.ME),
+        book.write(SurveyEntries.kit(Authorship.of(book.now(), SurveyBook.ME),
+                KitItem.parse("chuck", KitItem.State.SEEN, "the seller", "", "", "",
+                        "")));
+        book.write(SurveyEntries.kit(Authorship.of(book.now(), SurveyBook.ME),
                 KitItem.parse("steady", KitItem.State.MISSING, "the seller", "", "180", "", "")));
-        book.write(SurveyEntries.lift(By.of(book.now(), SurveyBook.ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
+        book.write(SurveyEntries.lift(Authorship.of(book.now(), SurveyBook.ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         book.step("plates", true);
-        book.write(SurveyEntries.strike(By.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
-        book.write(SurveyEntries.repaired(By.of(book.now(), SurveyBook.ME), Part.System.of("lamp"), "new bulb"));
-        book.write(SurveyEntries.remark(By.of(book.now(), SurveyBook.ME), "clean shop"));
+        book.write(SurveyEntries.strike(Authorship.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
+        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), Part.System.of("lamp"), "new bulb"));
+        book.write(SurveyEntries.remark(Authorship.of(book.now(), SurveyBook.ME), "clean shop"));
 
         listed("statement", book.survey());
     }

@@ -26,7 +26,7 @@ import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.Claim;
@@ -59,7 +59,7 @@ class VerdictTest {
             Stage.direction(Shifting.STOP_TO_SHIFT));
 
     VerdictTest() {
-        write(SurveyEntries.opened(By.of(AT, "Q"), 1, "h", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
+        write(SurveyEntries.opened(Authorship.of(AT, "Q"), 1, "h", SurveyBook.HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
     }
 
     private void write(Draft draft) {
@@ -67,7 +67,7 @@ class VerdictTest {
     }
 
     private void run(String gear, String direction, String reading, Set<Symptom> symptoms, ShiftFeel shift, boolean quiet) {
-        write(SurveyEntries.run(By.of(AT, "Q"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
+        write(SurveyEntries.run(Authorship.of(AT, "Q"), SurveyBook.BASIS, Survey.fold(machine, SurveyBook.HOUSE, List.of()).drive(),
                 new RunRecord(List.of(gear, direction), Optional.of(reading).filter(r -> !r.isEmpty())
                         .map(r -> SpeedReading.byTachometer(r)), symptoms, Optional.ofNullable(shift), quiet, false, false, "")));
     }
@@ -124,8 +124,8 @@ class VerdictTest {
 
     @Test
     void checksAreSaidWithTheirOutcome() {
-        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, false, "", "runs on"));
-        write(SurveyEntries.check(By.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "12.1", ""));
+        write(SurveyEntries.check(Authorship.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.JOG, false, "", "runs on"));
+        write(SurveyEntries.check(Authorship.of(AT, "Q"), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "12.1", ""));
         assertThat(said()).contains("statement.check-bad.JOG", "statement.brake");
         assertThat(Finding.of(Survey.fold(machine, House.shipped(List.of()), entries))).extracting(Finding::severity)
                 .containsExactly(Severity.LIVE_WITH);
@@ -153,7 +153,8 @@ class VerdictTest {
         StepLedger before = Survey.fold(claimed, House.shipped(List.of()), entries).steps();
         Step travel = before.step("travel.carriage").orElseThrow();
         List<String> confirmed = before.asked(travel).stream().map(a -> a.need().written()).toList();
-        write(SurveyEntries.step(By.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1, 1), false, confirmed,
+        write(SurveyEntries.step(Authorship.of(AT, "Q"), before, travel, Map.of("value", measured), Basis.of(LengthUnit.MM, 1, 1), false,
+                confirmed,
                 ""));
         List<ClaimVerdict> verdicts = ClaimVerdict.of(Survey.fold(claimed, House.shipped(List.of()), entries));
         assertThat(verdicts).extracting(ClaimVerdict::standing).containsExactly(standing, ClaimVerdict.Standing.UNTESTED);

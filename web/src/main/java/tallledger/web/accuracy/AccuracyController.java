@@ -11,12 +11,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -26,12 +26,12 @@ class AccuracyController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
     private final Marks marks;
 
-    AccuracyController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock, Words words, Marks marks) {
+    AccuracyController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words, Marks marks) {
         this.shelves = shelves;
         this.entries = entries;
         this.writer = writer;
@@ -42,8 +42,8 @@ class AccuracyController {
 
     @GetMapping("/surveys/{id}/accuracy")
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         survey.steps().temperatures(clock.instant()).ifPresent(t -> {
             typed.set("machine", t.machine().typed());
@@ -56,15 +56,15 @@ class AccuracyController {
     @PostMapping("/surveys/{id}/temperatures")
     String temperatures(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.temperatures(survey.by(clock, typed.get("author")), typed.get("machine"),
                         typed.get("gauge"), survey.folded().machine().unit())),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/accuracy");
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

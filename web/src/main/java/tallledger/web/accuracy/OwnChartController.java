@@ -29,12 +29,12 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.unit.Unit;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
@@ -54,11 +54,11 @@ class OwnChartController {
 
     private final Shelves shelves;
     private final Houses houses;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final MachineWriter machines;
     private final Words words;
 
-    OwnChartController(Shelves shelves, Houses houses, Writer writer, Words words, MachineWriter machines) {
+    OwnChartController(Shelves shelves, Houses houses, AuthorCookie writer, Words words, MachineWriter machines) {
         this.machines = machines;
         this.shelves = shelves;
         this.houses = houses;
@@ -72,8 +72,8 @@ class OwnChartController {
 
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.blank();
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.blank();
         machine.description().fitOut().ownChart().lines().forEach((step, printed) -> {
             typed.set(field(step) + ".permissible", printed.permissible());
             typed.set(field(step) + ".measured", printed.measured());
@@ -84,8 +84,8 @@ class OwnChartController {
 
     @PostMapping
     String save(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.of(fields);
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (typed.get("do").equals("paste")) {
             typed.attempt(PASTED, () -> paste(typed, machine));
@@ -108,7 +108,7 @@ class OwnChartController {
                 response, next -> page(machine, typed, next, model));
     }
 
-    private OwnChart read(Typed typed, Machine machine) {
+    private OwnChart read(FormInput typed, StoredMachine machine) {
         Map<StepId, OwnChart.Printed> lines = new HashMap<>();
         for (Step step : lines(machine)) {
             String field = field(step.id());
@@ -129,7 +129,7 @@ class OwnChartController {
      * Lines "characteristic; permitted; measured" into their rows; a name nobody knows is said with its line and stays where it was
      * pasted.
      */
-    private boolean paste(Typed typed, Machine machine) {
+    private boolean paste(FormInput typed, StoredMachine machine) {
         String text = typed.get(PASTED);
         if (text.length() > LONGEST) {
             throw Refused.because(CommonReason.TEXT_LONG, text.length(), LONGEST);
@@ -164,7 +164,7 @@ class OwnChartController {
         return cells;
     }
 
-    private List<Step> lines(Machine machine) {
+    private List<Step> lines(StoredMachine machine) {
         return Catalogue.of(machine.description(), houses.newest().rules()).stream()
                 .filter(step -> step.recording().limitRule().isPresent()).toList();
     }
@@ -173,7 +173,7 @@ class OwnChartController {
         return "own." + step.written();
     }
 
-    private String page(Machine machine, Typed typed, Submission submission, Model model) {
+    private String page(StoredMachine machine, FormInput typed, Submission submission, Model model) {
         Rules rules = houses.newest().rules();
         model.addAttribute("machine", machine);
         model.addAttribute("typed", typed);
@@ -184,7 +184,7 @@ class OwnChartController {
         return "accuracy/chart";
     }
 
-    private String limit(Machine machine, Step step, Rules rules) {
+    private String limit(StoredMachine machine, Step step, Rules rules) {
         GradedLimit limit = step.recording().limit(rules).orElseThrow();
         return Stream.of(limit.rebuilt(), limit.sound(), limit.workable()).map(l -> words.in(machine.description().unit(), l, limit.unit()))
                 .collect(Collectors.joining(" · "))

@@ -30,12 +30,12 @@ import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /**
  * A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants; noted once it is
@@ -48,10 +48,10 @@ class CutController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
 
-    CutController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock) {
+    CutController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock) {
         this.shelves = shelves;
         this.entries = entries;
         this.writer = writer;
@@ -60,9 +60,9 @@ class CutController {
 
     @GetMapping("/surveys/{id}/cut")
     String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         MachineDescription machine = survey.folded().machine();
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         if (!typed.isSent("kind")) {
             start(typed, machine, survey);
         }
@@ -73,8 +73,8 @@ class CutController {
     /** The cut as it was made: the steps after it are measured on it. */
     @PostMapping("/surveys/{id}/cut")
     String made(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Map<String, String> said = new HashMap<>();
         MADE.forEach(field -> said.put(field, typed.get(field)));
         LengthUnit unit = survey.folded().machine().unit();
@@ -84,11 +84,11 @@ class CutController {
                 (now, back, submission) -> page(now, back, submission, model), entry -> "redirect:/surveys/" + id + "/run");
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         MachineDescription machine = survey.folded().machine();
         model.addAttribute("submission", submission);
         // A slip in what was made hides nothing of what was reckoned.
-        Typed wanted = typed.withoutErrors();
+        FormInput wanted = typed.withoutErrors();
         Optional<Job> job = typed.has("diameter") ? job(wanted, machine.unit()) : Optional.empty();
         wanted.errors().forEach(typed::refuse);
         model.addAttribute("survey", survey);
@@ -106,7 +106,7 @@ class CutController {
         return "cut/cut";
     }
 
-    private static void start(Typed typed, MachineDescription machine, Survey survey) {
+    private static void start(FormInput typed, MachineDescription machine, StoredSurvey survey) {
         Family family = machine.family();
         boolean drill = family == Family.RADIAL_DRILL || family == Family.PEDESTAL_DRILL;
         typed.set("kind", (drill ? Job.Kind.DRILLING : family == Family.LATHE ? Job.Kind.TURNING : Job.Kind.FACE_MILLING).name());
@@ -117,7 +117,7 @@ class CutController {
     }
 
     /** What is left empty is taken from the table of typical values. */
-    private static Optional<Job> job(Typed typed, LengthUnit unit) {
+    private static Optional<Job> job(FormInput typed, LengthUnit unit) {
         Optional<Job.Kind> kind = typed.choice("kind", Job.Kind.class);
         Optional<Job.Material> material = typed.choice("material", Job.Material.class);
         Optional<Double> diameter = length(typed, "diameter", unit);
@@ -147,7 +147,7 @@ class CutController {
         return TypedNumber.parsePositive(typed).value().doubleValue();
     }
 
-    private static Optional<Double> length(Typed typed, String field, LengthUnit unit) {
+    private static Optional<Double> length(FormInput typed, String field, LengthUnit unit) {
         return typed.attempt(field, () -> {
             BigDecimal mm = TypedLength.parse(typed.get(field), unit).mm();
             if (mm.signum() <= 0) {

@@ -15,7 +15,7 @@ import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -41,7 +41,7 @@ class CycleController {
 
     @GetMapping("/surveys/{id}/cycles")
     String show(@PathVariable long id, @RequestParam Optional<String> look, Model model) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         List<Line> lines = lines(survey.steps());
         model.addAttribute("survey", survey);
         model.addAttribute("lines", lines);

@@ -28,13 +28,13 @@ import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Backups;
 import tallledger.web.record.Books;
 import tallledger.web.record.Closing;
-import tallledger.web.record.HandedShelf;
 import tallledger.web.record.Houses;
+import tallledger.web.record.ImportedSurveys;
 import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
-import tallledger.web.sealed.Handover;
+import tallledger.web.sealed.ArchiveWriter;
 
 /** Fills an empty store with the Kestrel Vale shortlist; readings come from the simulated machines, so they carry real scatter. */
 @Component
@@ -48,12 +48,12 @@ class DemoData implements SmartInitializingSingleton {
     private final Books books;
     private final Houses houses;
     private final Closing closing;
-    private final Handover handover;
-    private final HandedShelf handed;
+    private final ArchiveWriter handover;
+    private final ImportedSurveys handed;
     private final Backups backups;
     private final String made;
 
-    DemoData(Shelves shelves, Books books, Houses houses, Closing closing, Handover handover, HandedShelf handed, Backups backups,
+    DemoData(Shelves shelves, Books books, Houses houses, Closing closing, ArchiveWriter handover, ImportedSurveys handed, Backups backups,
             @Value("${tallledger.demo-to:}") String made) {
         this.backups = backups;
         this.made = made;
@@ -94,7 +94,7 @@ class DemoData implements SmartInitializingSingleton {
     private void takeIn() {
         try {
             ByteArrayOutputStream zip = new ByteArrayOutputStream();
-            Survey sealed = shelves.shelf(ShelfQuery.of("p20, pattern", "", "", "SURVEYED", "NAME", "")).lines().stream()
+            StoredSurvey sealed = shelves.shelf(ShelfQuery.of("p20, pattern", "", "", "SURVEYED", "NAME", "")).lines().stream()
                     .flatMap(l -> l.survey().stream()).map(shelves::survey).findFirst().orElseThrow();
             handover.write(sealed, zip);
             handed.keep(zip.toByteArray(), sealed.machine().name(), SURVEYOR);
@@ -176,7 +176,7 @@ class DemoData implements SmartInitializingSingleton {
                 .camera(What.STARTED).steps(Phase.FIRST_START).runs(6).camera(What.STOPPED).steps(Phase.MOVEMENT, Phase.TRAVELS)
                 .camera(What.STARTED).steps(Phase.ACCURACY).camera(What.STOPPED);
         // Closed and sealed: it can be handed over and checked.
-        Survey closed = shelves.surveysOf(shelves.machine(sister)).get(0);
+        StoredSurvey closed = shelves.surveysOf(shelves.machine(sister)).get(0);
         closing.close(closed, SURVEYOR, Submission.fresh(closed.head()));
     }
 

@@ -20,7 +20,7 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.house.HouseGauge;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
@@ -34,10 +34,10 @@ import tallledger.core.survey.SurveyPlan;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.record.Books;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** A survey of a simulated machine, written entry by entry as a surveyor would, phase after phase. */
 final class DemoSurvey {
@@ -52,7 +52,7 @@ final class DemoSurvey {
     private final String surveyor;
     private final Random random;
     private long id;
-    private Survey now;
+    private StoredSurvey now;
     private Instant at;
     private List<HouseGauge> carried = List.of();
 
@@ -65,7 +65,7 @@ final class DemoSurvey {
     }
 
     DemoSurvey open(long machineId, Instant morning, String role) {
-        Machine machine = shelves.machine(machineId);
+        StoredMachine machine = shelves.machine(machineId);
         at = morning;
         id = shelves.openSurvey(machine, by(), role, Scope.WHOLE, judgedAs(machine), new Submission(UUID.randomUUID().toString(), 0));
         return this;
@@ -133,7 +133,7 @@ final class DemoSurvey {
 
     DemoSurvey runs(int most) {
         for (int i = 0; i < most; i++) {
-            Survey survey = survey();
+            StoredSurvey survey = survey();
             Optional<Route> next = SurveyPlan.of(survey.core(), at, RunGate.refused(survey.core()), List.of()).next();
             if (next.isEmpty()) {
                 return this;
@@ -177,12 +177,12 @@ final class DemoSurvey {
                 .map(HouseGauge::gauge);
     }
 
-    private By by() {
-        return By.of(at, SHED, surveyor);
+    private Authorship by() {
+        return Authorship.of(at, SHED, surveyor);
     }
 
     /** As it stands after the entry written last; folded once for each. */
-    private Survey survey() {
+    private StoredSurvey survey() {
         if (now == null) {
             now = shelves.survey(id);
         }
@@ -196,7 +196,7 @@ final class DemoSurvey {
     }
 
     /** What a rebuilder offers as rebuilt is judged as that. */
-    private static Grade judgedAs(Machine machine) {
+    private static Grade judgedAs(StoredMachine machine) {
         return machine.description().identity().offeredBy().equals("the rebuilder") ? Grade.REBUILT : Grade.WORKABLE;
     }
 }

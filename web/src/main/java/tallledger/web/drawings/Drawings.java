@@ -9,7 +9,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.machine.MachineDescription;
 import tallledger.web.movement.AxisView;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.runsheet.Picture;
 import tallledger.web.runsheet.RecordingPictures;
 import tallledger.web.speeds.LatticePlot;
@@ -28,7 +28,7 @@ public class Drawings {
     }
 
     /** In the order of work; no two of one name. */
-    public List<Drawing> of(Survey survey) {
+    public List<Drawing> of(StoredSurvey survey) {
         List<Drawing> drawings = new ArrayList<>();
         LatticeView lattice = LatticeView.of(survey.folded(), List.of());
         drawings.add(new Drawing("lattice", words.say("drawing.lattice"), "pictures/plot",
@@ -46,13 +46,13 @@ public class Drawings {
         }).toList();
     }
 
-    public List<AxisView> axes(Survey survey) {
+    public List<AxisView> axes(StoredSurvey survey) {
         MachineDescription machine = survey.folded().machine();
         return machine.fitOut().axes().stream().map(a -> AxisView.of(survey.steps(), a, machine.identity().unit(), words)).toList();
     }
 
     /** Results that are drawn: rounds, straightness, cycles' time lines and the like. */
-    public List<Picture> results(Survey survey) {
+    public List<Picture> results(StoredSurvey survey) {
         return survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
                 .flatMap(r -> RecordingPictures.of(r, survey.rules(), words).stream()).toList();
     }

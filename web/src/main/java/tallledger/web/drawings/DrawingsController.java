@@ -11,7 +11,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 
 /** Every drawing of a survey on one page, each to take away. */
 @Controller
@@ -29,7 +29,7 @@ class DrawingsController {
 
     @GetMapping("/surveys/{id}/drawings")
     String show(@PathVariable long id, Model model) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         model.addAttribute("survey", survey);
         model.addAttribute("drawings", drawings.of(survey));
         return "drawings/drawings";

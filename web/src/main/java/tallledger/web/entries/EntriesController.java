@@ -15,12 +15,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.Draft;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
 /** The ledger itself: every entry in its order, struck ones readable, and the place to strike or remark. */
@@ -30,11 +30,11 @@ class EntriesController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
 
-    EntriesController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock, Words words) {
+    EntriesController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
         this.shelves = shelves;
         this.entries = entries;
         this.writer = writer;
@@ -45,11 +45,11 @@ class EntriesController {
     @GetMapping
     String show(@PathVariable long id, @RequestParam Optional<Integer> strike, @RequestParam MultiValueMap<String, String> fields,
             Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         strike.ifPresent(target -> typed.set("target", String.valueOf(target)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
-        Typed asked = Typed.of(fields);
+        FormInput asked = FormInput.of(fields);
         String at = strike.filter(n -> !asked.has("at")).map(String::valueOf).orElse(asked.get("at"));
         return page(survey, typed, Submission.fresh(survey.head()),
                 new EntriesPage.Asked(at, asked.get("from"), asked.get("kind"), asked.get("by")), model);
@@ -58,8 +58,8 @@ class EntriesController {
     @PostMapping("/strike")
     String strike(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, "reason", () -> SurveyEntries.strike(survey.by(clock, typed.get("author")),
                 survey.entries(), typed.wholeOr("target", 0), typed.get("reason")));
     }
@@ -67,19 +67,20 @@ class EntriesController {
     @PostMapping("/remark")
     String remark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, "text",
                 () -> SurveyEntries.remark(survey.by(clock, typed.get("author")), typed.get("text")));
     }
 
-    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, String field, Supplier<Draft> read) {
+    private String write(StoredSurvey survey, FormInput typed, Model model, HttpServletResponse response, String field,
+            Supplier<Draft> read) {
         return entries.write(survey, typed, response, () -> typed.attempt(field, read),
                 (now, said, submission) -> page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", "", ""), model),
                 entry -> "redirect:/surveys/" + survey.id() + "/entries");
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, EntriesPage.Asked asked, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, EntriesPage.Asked asked, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("asked", asked);
         model.addAttribute("page", EntriesPage.of(survey, asked, words));

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -42,7 +42,7 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
         }
     }
 
-    static EntriesPage of(Survey survey, Asked asked, Words words) {
+    static EntriesPage of(StoredSurvey survey, Asked asked, Words words) {
         List<Entry> all = survey.entries();
         List<Entry> chosen = new ArrayList<>(all.stream().filter(asked::lets).toList());
         Collections.reverse(chosen);

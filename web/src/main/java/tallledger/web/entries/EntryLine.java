@@ -17,7 +17,7 @@ import tallledger.core.survey.Event;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -42,7 +42,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     private static final DateTimeFormatter ELSEWHERE = DateTimeFormatter.ofPattern("d MMM HH:mm:ss z", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
 
-    static List<EntryLine> of(Survey survey, List<Entry> entries, Words words) {
+    static List<EntryLine> of(StoredSurvey survey, List<Entry> entries, Words words) {
         Map<Integer, Entry> struck = survey.core().struck();
         Map<Integer, Reason> strays = survey.strays();
         Map<Integer, String> otherwise = judgedOtherwise(survey, words);
@@ -74,7 +74,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     }
 
     /** Entries whose judgement when they were written differs from that by what holds now, with both in words. */
-    private static Map<Integer, String> judgedOtherwise(Survey survey, Words words) {
+    private static Map<Integer, String> judgedOtherwise(StoredSurvey survey, Words words) {
         Map<Integer, String> all = new HashMap<>();
         survey.core().made().forEach(m -> m.otherwiseThen()
                 .ifPresent(then -> all.put(m.entry(), both(then, m.outcome(), m.grade(), words))));
@@ -91,9 +91,9 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     }
 
     /** What it says in words; of one that cannot be read, what is stored. */
-    private static String text(Survey survey, Entry entry, Words words) {
+    private static String text(StoredSurvey survey, Entry entry, Words words) {
         EntryWords said = new EntryWords(words, survey.core());
-        return survey.core().decoded().event(entry.sequence()).map(event -> event.tell(said, entry)).orElseGet(() -> raw(entry));
+        return survey.core().decoded().event(entry.sequence()).map(event -> event.accept(said, entry)).orElseGet(() -> raw(entry));
     }
 
     /** What was typed in from paper, or came in a table, says so. */
@@ -111,7 +111,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     }
 
     /** A step by its name, a system by its words; a run by its settings. */
-    private static String stepName(Survey survey, Entry entry, Words words) {
+    private static String stepName(StoredSurvey survey, Entry entry, Words words) {
         return survey.steps().step(entry.step()).map(s -> words.say(s.name()))
                 .or(() -> survey.core().decoded().event(entry.sequence()).filter(Event.Repaired.class::isInstance)
                         .map(Event.Repaired.class::cast)

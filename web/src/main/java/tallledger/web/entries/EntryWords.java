@@ -25,7 +25,7 @@ import tallledger.web.runsheet.RecordingViews;
 import tallledger.web.words.Words;
 
 /** What each kind of entry says, in words. */
-record EntryWords(Words words, Survey survey) implements Event.Listener<String> {
+record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
 
     @Override
     public String opened(Event.Opened event, Entry entry) {

@@ -7,7 +7,7 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.family.Part;
 import tallledger.core.survey.Fault;
 import tallledger.core.verdict.Finding;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -24,14 +24,14 @@ import tallledger.web.words.Words;
 public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history,
         Part.System system, List<Check> checks, String again) {
 
-    static List<FaultView> of(Survey survey, List<Check> table, Words words) {
+    static List<FaultView> of(StoredSurvey survey, List<Check> table, Words words) {
         List<Finding> findings = Finding.of(survey.core());
         return Fault.of(survey.core()).stream().map(fault -> of(survey, fault, findings, table, words))
                 .sorted(Comparator.comparing((FaultView f) -> f.state).thenComparing(f -> f.severity == null ? Severity.NOTE : f.severity))
                 .toList();
     }
 
-    private static FaultView of(Survey survey, Fault fault, List<Finding> findings, List<Check> table, Words words) {
+    private static FaultView of(StoredSurvey survey, Fault fault, List<Finding> findings, List<Check> table, Words words) {
         String name = words.name(fault.task(), survey.folded().machine().train());
         List<Finding> own = findings.stream().filter(f -> f.entries().stream().anyMatch(fault.history()::contains)).toList();
         String says = String.join(" ", own.stream().map(f -> words.say(f.what())).toList());
@@ -42,7 +42,7 @@ public record FaultView(String name, String key, Severity severity, String says,
     }
 
     /** Every step of the system that has a record: it would prove nothing after the repair. */
-    private static String again(Survey survey, Part.System system, Words words) {
+    private static String again(StoredSurvey survey, Part.System system, Words words) {
         return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest()
                 .containsKey(step.id()))
                 .map(step -> words.say(step.name())).toList());

@@ -22,13 +22,13 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
 /** The Faults: suspects, cheapest checks first, repair and what must be repeated. */
@@ -53,10 +53,10 @@ class FaultsController {
     private final Words words;
     private final SurveyWriter entries;
     private final Plans plans;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
 
-    FaultsController(Shelves shelves, SurveyWriter entries, Plans plans, Writer writer, Clock clock, Words words) {
+    FaultsController(Shelves shelves, SurveyWriter entries, Plans plans, AuthorCookie writer, Clock clock, Words words) {
         this.words = words;
         this.shelves = shelves;
         this.entries = entries;
@@ -67,21 +67,21 @@ class FaultsController {
 
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
 
     @PostMapping("/repair")
     String repair(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> repaired(survey, typed),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/faults");
     }
 
-    private Optional<Draft> repaired(Survey survey, Typed typed) {
+    private Optional<Draft> repaired(StoredSurvey survey, FormInput typed) {
         Optional<Part> part = part(survey, typed.get("part"));
         if (part.isEmpty()) {
             typed.refuse("part", Reason.of(CommonReason.CHOICE_UNKNOWN));
@@ -91,7 +91,7 @@ class FaultsController {
     }
 
     /** What the form's choice stands for: a system some step names, or an element of the drive; empty for anything else. */
-    private static Optional<Part> part(Survey survey, String chosen) {
+    private static Optional<Part> part(StoredSurvey survey, String chosen) {
         Stream<Part> systems = Stream.concat(survey.steps().steps().stream(),
                 survey.steps().latest().values().stream().map(StepResult::step))
                 .map(Step::system);
@@ -101,7 +101,7 @@ class FaultsController {
     }
 
     /** Stages of which any position may be at fault. */
-    private static List<String> mechanisms(Survey survey) {
+    private static List<String> mechanisms(StoredSurvey survey) {
         return survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).map(e -> e.stageName()).distinct().toList();
     }
@@ -113,13 +113,13 @@ class FaultsController {
                         .map(p -> p.stage() + "|" + p.label()).orElseThrow()));
     }
 
-    private String named(Part part, Survey survey) {
+    private String named(Part part, StoredSurvey survey) {
         return part.system().map(s -> words.say(s.words(survey.core().machine().fitOut())))
                 .orElseGet(() -> part.mechanism().map(m -> words.say("page.mechanism", m.stage()))
                         .orElseGet(() -> part.ofDrive().orElseThrow()));
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         var plan = plans.of(survey);
         List<SuspectView> suspects = SuspectView.of(survey.folded(), plan, survey.core().house().checks());
         model.addAttribute("survey", survey);

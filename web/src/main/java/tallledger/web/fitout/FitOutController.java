@@ -18,12 +18,12 @@ import tallledger.core.family.Step;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.motion.Axis;
 import tallledger.core.reason.Reason;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
 
 /** Fit-out: axes, features, electrical plate and change-wheel chart; beside them, how many steps they make. */
@@ -33,10 +33,10 @@ class FitOutController {
 
     private final Shelves shelves;
     private final Houses houses;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final MachineWriter machines;
 
-    FitOutController(Shelves shelves, Houses houses, Writer writer, MachineWriter machines) {
+    FitOutController(Shelves shelves, Houses houses, AuthorCookie writer, MachineWriter machines) {
         this.machines = machines;
         this.shelves = shelves;
         this.houses = houses;
@@ -45,8 +45,8 @@ class FitOutController {
 
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.blank();
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.blank();
         FitOutForm.write(machine.description().fitOut(), typed);
         typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
         return page(machine, typed, Submission.fresh(machine.head()), model);
@@ -54,8 +54,8 @@ class FitOutController {
 
     @PostMapping
     String save(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.of(fields);
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.get("do").equals("save")) {
             typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + (typed.get("do").equals("moreAxes") ? 2 : 0)));
@@ -74,7 +74,7 @@ class FitOutController {
                 next -> page(machine, typed, next, model));
     }
 
-    private String page(Machine machine, Typed typed, Submission submission, Model model) {
+    private String page(StoredMachine machine, FormInput typed, Submission submission, Model model) {
         var steps = Catalogue.of(machine.description(), houses.newest().rules());
         model.addAttribute("machine", machine);
         model.addAttribute("typed", typed);

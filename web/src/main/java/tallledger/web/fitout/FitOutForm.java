@@ -18,7 +18,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.core.unit.LengthUnit;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 
 /**
  * Axes, features, supply and chart as typed, read into a {@link FitOut} and written from one. Everything wrong is collected at its field.
@@ -28,7 +28,7 @@ public final class FitOutForm {
     private FitOutForm() {
     }
 
-    public static Optional<FitOut> read(Typed typed, Family family, LengthUnit unit) {
+    public static Optional<FitOut> read(FormInput typed, Family family, LengthUnit unit) {
         List<Axis> axes = new ArrayList<>();
         Set<AxisId> taken = new HashSet<>();
         for (int i = 0; i < rows(typed); i++) {
@@ -57,16 +57,16 @@ public final class FitOutForm {
     }
 
     /** The identity a row came with; a new row has none. */
-    private static Supplier<Optional<AxisId>> known(String row, Typed typed) {
+    private static Supplier<Optional<AxisId>> known(String row, FormInput typed) {
         return () -> AxisId.read(typed.get(row + ".id"));
     }
 
-    public static int rows(Typed typed) {
+    public static int rows(FormInput typed) {
         return Math.min(Math.max(typed.wholeOr("axisRows", 3), 1), 60);
     }
 
     /** Core names its fields by themselves; here they stand in a row of several. */
-    private static Optional<Axis> axis(Typed typed, String row, Set<AxisId> taken, LengthUnit unit) {
+    private static Optional<Axis> axis(FormInput typed, String row, Set<AxisId> taken, LengthUnit unit) {
         Set<Axis.Ability> abilities = new HashSet<>();
         typed.all(row + ".abilities")
                 .forEach(name -> Stream.of(Axis.Ability.values()).filter(a -> a.name().equals(name)).forEach(abilities::add));
@@ -90,7 +90,7 @@ public final class FitOutForm {
         }
     }
 
-    private static Optional<FitOut.Chart> chart(Typed typed, LengthUnit unit) {
+    private static Optional<FitOut.Chart> chart(FormInput typed, LengthUnit unit) {
         if (!typed.has("leadScrew") && !typed.has("promised")) {
             return Optional.empty();
         }
@@ -100,7 +100,7 @@ public final class FitOutForm {
     }
 
     /** Writes it as a person would have typed it, over what stood there. */
-    public static void write(FitOut fitOut, Typed typed) {
+    public static void write(FitOut fitOut, FormInput typed) {
         typed.names().stream().filter(name -> name.matches("axis\\d+\\..*|feature|volts|hertz|supplyKilowatts|amperes"
                 + "|leadScrew|factors|promised|reach|buyable|otherSpeeds"))
                 .forEach(typed::remove);
@@ -126,7 +126,7 @@ public final class FitOutForm {
         });
     }
 
-    private static void write(Axis axis, Typed typed, String row) {
+    private static void write(Axis axis, FormInput typed, String row) {
         typed.set(row + ".id", axis.id().written());
         typed.set(row + ".role", axis.role().name());
         typed.set(row + ".name", axis.name());

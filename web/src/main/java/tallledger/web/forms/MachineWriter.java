@@ -6,11 +6,11 @@ import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Machine;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StaleFormException;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
+import tallledger.web.record.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /** Writes a machine's description as a form says it, and shows the form again, with all that was typed, where it could not be written. */
@@ -18,9 +18,9 @@ import tallledger.web.words.WebReason;
 public class MachineWriter {
 
     private final Shelves shelves;
-    private final Writer writer;
+    private final AuthorCookie writer;
 
-    MachineWriter(Shelves shelves, Writer writer) {
+    MachineWriter(Shelves shelves, AuthorCookie writer) {
         this.shelves = shelves;
         this.writer = writer;
     }
@@ -30,10 +30,10 @@ public class MachineWriter {
      * @param page    shown again where nothing was written
      * @return where to go on: the machine's page
      */
-    public String write(Optional<Machine> machine, MachineDescription description, Typed typed, Submission submission,
+    public String write(Optional<StoredMachine> machine, MachineDescription description, FormInput typed, Submission submission,
             HttpServletResponse response, Function<Submission, String> page) {
         try {
-            long id = machine.map(Machine::id).orElse(0L);
+            long id = machine.map(StoredMachine::id).orElse(0L);
             if (machine.isPresent()) {
                 shelves.describeAnew(id, description, typed.get("author"), submission);
             } else {
@@ -41,11 +41,11 @@ public class MachineWriter {
             }
             writer.remember(response, typed.get("author"), submission);
             return "redirect:/machines/" + id;
-        } catch (MovedOn moved) {
+        } catch (StaleFormException moved) {
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
             return page.apply(new Submission(submission.key(), moved.head()));
-        } catch (NotKept not) {
+        } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page.apply(submission);

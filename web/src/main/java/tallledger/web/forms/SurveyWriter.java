@@ -11,16 +11,16 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Books;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StaleFormException;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
+import tallledger.web.record.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /**
  * Writes what a form says into a survey's book, the same way for every form: pressed twice it writes once; nonsense and a missing
- * name come back beside their fields (422); where somebody wrote meanwhile a small page says what ({@link Meanwhile}, 409). Whatever
+ * name come back beside their fields (422); where somebody wrote meanwhile a small page says what ({@link ConcurrentEditException}, 409). Whatever
  * goes wrong, all that was typed is still there.
  */
 @Component
@@ -28,7 +28,7 @@ public class SurveyWriter {
 
     /** The page a form stands on. */
     public interface Page {
-        String show(Survey survey, Typed typed, Submission submission);
+        String show(StoredSurvey survey, FormInput typed, Submission submission);
     }
 
     /** How an entry gets into the book. */
@@ -41,9 +41,9 @@ public class SurveyWriter {
 
     private final Shelves shelves;
     private final Books books;
-    private final Writer writer;
+    private final AuthorCookie writer;
 
-    SurveyWriter(Shelves shelves, Books books, Writer writer) {
+    SurveyWriter(Shelves shelves, Books books, AuthorCookie writer) {
         this.shelves = shelves;
         this.books = books;
         this.writer = writer;
@@ -54,18 +54,18 @@ public class SurveyWriter {
      * @param page shown again where nothing was written
      * @param next where to go on from the entry written
      */
-    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+    public String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
             Function<Entry, String> next) {
         return write(survey, typed, response, read, page, next, books::append, true);
     }
 
-    public String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+    public String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
             Function<Entry, String> next, Appending appending) {
         return write(survey, typed, response, read, page, next, appending, false);
     }
 
     /** @param again whether the form can be sent again from another page: one with a file cannot */
-    private String write(Survey survey, Typed typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+    private String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
             Function<Entry, String> next, Appending appending, boolean again) {
         typed.in(survey.core().machine().unit());
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
@@ -87,15 +87,15 @@ public class SurveyWriter {
             Entry entry = appending.append(survey.id(), draft.get(), submission);
             writer.remember(response, typed.get("author"), submission);
             return next.apply(entry);
-        } catch (MovedOn moved) {
+        } catch (StaleFormException moved) {
             if (again && !typed.get("whole").equals("yes")) {
-                throw new Meanwhile(shelves.survey(survey.id()), typed, moved);
+                throw new ConcurrentEditException(shelves.survey(survey.id()), typed, moved);
             }
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.SURVEY_MOVED_ON, moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
-            Survey now = shelves.survey(survey.id());
+            StoredSurvey now = shelves.survey(survey.id());
             return page.show(now, typed, new Submission(submission.key(), now.head()));
-        } catch (NotKept not) {
+        } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page.show(survey, typed, submission);
@@ -107,7 +107,8 @@ public class SurveyWriter {
      *
      * @param read the form, read; what is wrong is said at its fields
      */
-    public String writeAll(Survey survey, Typed typed, HttpServletResponse response, Supplier<List<Draft>> read, Page page, String next) {
+    public String writeAll(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<List<Draft>> read, Page page,
+            String next) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (books.acknowledged(survey.id(), part(submission, 0)).isPresent()) {
             writer.remember(response, typed.get("author"), submission);
@@ -128,11 +129,11 @@ public class SurveyWriter {
                 }
                 return true;
             });
-        } catch (MovedOn moved) {
+        } catch (StaleFormException moved) {
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
             return page.show(shelves.survey(survey.id()), typed, new Submission(submission.key(), moved.head()));
-        } catch (NotKept not) {
+        } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page.show(survey, typed, submission);

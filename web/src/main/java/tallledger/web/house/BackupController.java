@@ -15,8 +15,8 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Backups;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Download;
-import tallledger.web.works.Works;
 
 /** A backup of everything, taken while it runs. */
 @Controller
@@ -25,11 +25,11 @@ class BackupController {
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("'tall-ledger-'yyyy-MM-dd-HHmm'.zip'", Locale.ROOT);
 
     private final Backups backups;
-    private final Works works;
+    private final BackgroundJobs works;
     private final ShelfAnew shelf;
     private final Clock clock;
 
-    BackupController(Backups backups, ShelfAnew shelf, Works works, Clock clock) {
+    BackupController(Backups backups, ShelfAnew shelf, BackgroundJobs works, Clock clock) {
         this.shelf = shelf;
         this.works = works;
         this.backups = backups;
@@ -53,7 +53,7 @@ class BackupController {
     String begin() {
         String name = NAME.format(clock.instant().atZone(ZoneId.systemDefault()));
         return works.answer(works.begin("backup " + clock.instant(), Reason.of(WebReason.WORK_BACKUP), "/house/backup",
-                progress -> new Works.Made.File(backups.taken(new Backups.Watch() {
+                progress -> new BackgroundJobs.Output.File(backups.taken(new Backups.Watch() {
                     @Override
                     public void copies() {
                         progress.at(0.1, Reason.of(WebReason.WORK_BACKUP_COPY));

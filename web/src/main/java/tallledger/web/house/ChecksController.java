@@ -24,8 +24,8 @@ import tallledger.core.drive.StageKind;
 import tallledger.core.house.HouseChange;
 import tallledger.core.house.HouseReason;
 import tallledger.core.reason.Refused;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.ChecksTable;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Submission;
@@ -53,10 +53,10 @@ class ChecksController {
 
     private final Houses houses;
     private final HouseWriter house;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Words words;
 
-    ChecksController(Houses houses, HouseWriter house, Writer writer, Words words) {
+    ChecksController(Houses houses, HouseWriter house, AuthorCookie writer, Words words) {
         this.houses = houses;
         this.house = house;
         this.writer = writer;
@@ -65,7 +65,7 @@ class ChecksController {
 
     @GetMapping
     String show(@RequestParam Optional<String> row, Model model, HttpServletRequest request) {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
         typed.set("row", row.orElse(""));
         if (!typed.get("row").equals(NEW) && check(typed).isEmpty()) {
@@ -86,7 +86,7 @@ class ChecksController {
     /** One row as typed; taken out where that is asked. */
     @PostMapping("/row")
     String row(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         boolean out = typed.get("act").equals("out");
         return house.write(typed, response, "", false, () -> {
             Optional<Check> was = typed.get("row").equals(NEW) ? Optional.empty() : Optional.of(was(typed));
@@ -100,7 +100,7 @@ class ChecksController {
     /** The whole table. */
     @PostMapping
     String table(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         return house.write(typed, response, "", false, () -> {
             try {
                 return new HouseChange.Listed(ChecksTable.parse(typed.get("csv")), typed.get("reason"));
@@ -111,12 +111,12 @@ class ChecksController {
     }
 
     /** The row the form was opened with. */
-    private static Check was(Typed typed) {
+    private static Check was(FormInput typed) {
         return ChecksTable.parse(ChecksTable.write(List.of()) + typed.get("was")).stream().findFirst()
                 .orElseThrow(() -> Refused.because(HouseReason.CHECK_ROW_GONE));
     }
 
-    private Optional<Check> check(Typed typed) {
+    private Optional<Check> check(FormInput typed) {
         List<Check> checks = houses.newest().checks();
         int at = typed.wholeOr("row", -1);
         return at >= 0 && at < checks.size() ? Optional.of(checks.get(at)) : Optional.empty();
@@ -131,7 +131,7 @@ class ChecksController {
                 .orElseGet(() -> words.say("system." + about.replace(' ', '-')));
     }
 
-    private static void fill(Typed typed, Check check) {
+    private static void fill(FormInput typed, Check check) {
         typed.set("was", line(check));
         typed.set("about", check.about());
         typed.set("element", check.kind().map(Enum::name).orElse(""));
@@ -141,7 +141,7 @@ class ChecksController {
         typed.set("high", check.high().toPlainString());
     }
 
-    private String page(Model model, Typed typed, Submission submission) {
+    private String page(Model model, FormInput typed, Submission submission) {
         List<Check> checks = houses.newest().checks();
         if (!typed.isSent("csv")) {
             typed.set("csv", ChecksTable.write(checks));

@@ -23,8 +23,8 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Shape;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Submission;
 
@@ -38,10 +38,10 @@ class GaugesController {
 
     private final Houses houses;
     private final HouseWriter house;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
 
-    GaugesController(Houses houses, HouseWriter house, Writer writer, Clock clock) {
+    GaugesController(Houses houses, HouseWriter house, AuthorCookie writer, Clock clock) {
         this.houses = houses;
         this.house = house;
         this.writer = writer;
@@ -50,7 +50,7 @@ class GaugesController {
 
     @GetMapping
     String show(@RequestParam Optional<String> gauge, Model model, HttpServletRequest request) {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
         typed.set("gauge", gauge.filter(id -> id.equals(NEW) || named(id).isPresent()).orElse(""));
         typed.set("kind", Rule.INDICATOR.name());
@@ -63,12 +63,12 @@ class GaugesController {
 
     @PostMapping
     String save(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         return house.write(typed, response, "", false, () -> change(typed), (said, submission, found) -> page(model, said, submission),
                 "/house/gauges");
     }
 
-    private HouseChange change(Typed typed) {
+    private HouseChange change(FormInput typed) {
         String id = typed.get("gauge");
         if (typed.get("act").equals("out")) {
             HouseGauge out = named(id).orElseThrow(() -> Refused.because(HouseReason.GAUGE_GONE).at("form"));
@@ -89,7 +89,7 @@ class GaugesController {
         return houses.newest().gauges().stream().filter(g -> g.id().equals(id)).findFirst();
     }
 
-    private String page(Model model, Typed typed, Submission submission) {
+    private String page(Model model, FormInput typed, Submission submission) {
         model.addAttribute("gauges", houses.newest().gauges());
         model.addAttribute("kinds", Stream.of(Rule.values()).filter(r -> r.shape() == Shape.GAUGE).toList());
         model.addAttribute("fields", FIELDS);

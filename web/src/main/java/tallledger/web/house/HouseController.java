@@ -24,8 +24,8 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Submission;
 
@@ -36,9 +36,9 @@ class HouseController {
 
     private final Houses houses;
     private final HouseWriter house;
-    private final Writer writer;
+    private final AuthorCookie writer;
 
-    HouseController(Houses houses, HouseWriter house, Writer writer) {
+    HouseController(Houses houses, HouseWriter house, AuthorCookie writer) {
         this.houses = houses;
         this.house = house;
         this.writer = writer;
@@ -46,7 +46,7 @@ class HouseController {
 
     @GetMapping
     String show(@RequestParam Optional<String> rule, Model model, HttpServletRequest request) {
-        Typed typed = blank(request);
+        FormInput typed = blank(request);
         Rules rules = houses.newest().rules();
         Optional<Rule> open = rule.flatMap(Rule::named);
         open.ifPresent(r -> fill(typed, r, rules));
@@ -56,7 +56,7 @@ class HouseController {
     @PostMapping("/rules/{name}")
     String change(@PathVariable String name, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         Optional<Rule> rule = Rule.named(name);
         if (rule.isEmpty()) {
             typed.refuse("form", Reason.of(HouseReason.RULE_UNKNOWN, name));
@@ -71,7 +71,7 @@ class HouseController {
     }
 
     /** As typed, with or without their unit. */
-    private static List<BigDecimal> figures(Typed typed, Rule rule) {
+    private static List<BigDecimal> figures(FormInput typed, Rule rule) {
         List<BigDecimal> figures = new ArrayList<>();
         for (int i = 0; i < rule.shape().figures().size(); i++) {
             String name = rule.shape().figures().get(i);
@@ -87,13 +87,13 @@ class HouseController {
         return figures;
     }
 
-    private static void fill(Typed typed, Rule rule, Rules rules) {
+    private static void fill(FormInput typed, Rule rule, Rules rules) {
         for (int i = 0; i < rule.shape().figures().size(); i++) {
             typed.set(rule.shape().figures().get(i), rules.figures(rule).get(i).toPlainString());
         }
     }
 
-    private String numbers(Model model, Optional<Rule> open, Typed typed, Submission submission, Optional<Preview.Found> found) {
+    private String numbers(Model model, Optional<Rule> open, FormInput typed, Submission submission, Optional<Preview.Found> found) {
         model.addAttribute("rules", houses.newest().rules());
         model.addAttribute("groups", Rule.Group.values());
         Rules newest = houses.newest().rules();
@@ -106,7 +106,7 @@ class HouseController {
 
     @GetMapping("/steps")
     String steps(@RequestParam Optional<String> step, Model model, HttpServletRequest request) {
-        Typed typed = blank(request);
+        FormInput typed = blank(request);
         Optional<Catalogue.Usual> open = step.flatMap(HouseController::usual);
         open.ifPresent(u -> typed.set("seconds", String.valueOf(houses.newest().rules().seconds(u.code(), u.seconds()))));
         return times(model, open, typed, Submission.fresh(houses.head()));
@@ -114,7 +114,7 @@ class HouseController {
 
     @PostMapping("/steps/{code}")
     String time(@PathVariable String code, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         Optional<Catalogue.Usual> step = usual(code);
         if (step.isEmpty()) {
             typed.refuse("form", Reason.of(HouseReason.RULE_UNKNOWN, code));
@@ -126,7 +126,7 @@ class HouseController {
                 (said, submission, found) -> times(model, step, said, submission), "/house/steps?step=" + code + "#step-" + code);
     }
 
-    private static int seconds(Typed typed) {
+    private static int seconds(FormInput typed) {
         try {
             return TypedNumber.parsePositive(typed.get("seconds")).value().intValueExact();
         } catch (ArithmeticException part) {
@@ -140,7 +140,7 @@ class HouseController {
         return Catalogue.usual().stream().filter(u -> u.code().equals(code)).findFirst();
     }
 
-    private String times(Model model, Optional<Catalogue.Usual> open, Typed typed, Submission submission) {
+    private String times(Model model, Optional<Catalogue.Usual> open, FormInput typed, Submission submission) {
         model.addAttribute("rules", houses.newest().rules());
         model.addAttribute("steps", Catalogue.usual());
         model.addAttribute("open", open.orElse(null));
@@ -148,13 +148,13 @@ class HouseController {
         return frame(model, typed, submission, Optional.empty(), "house/steps");
     }
 
-    private Typed blank(HttpServletRequest request) {
-        Typed typed = Typed.blank();
+    private FormInput blank(HttpServletRequest request) {
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
         return typed;
     }
 
-    private String frame(Model model, Typed typed, Submission submission, Optional<Preview.Found> found, String template) {
+    private String frame(Model model, FormInput typed, Submission submission, Optional<Preview.Found> found, String template) {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("found", found.orElse(null));

@@ -16,7 +16,7 @@ import tallledger.web.words.Words;
 
 /** What each change of the house says, in words. */
 @Component("houseWords")
-public class HouseWords implements HouseChange.Listener<String> {
+public class HouseWords implements HouseChange.Visitor<String> {
 
     private static final int SHOWN = 20;
 
@@ -28,7 +28,7 @@ public class HouseWords implements HouseChange.Listener<String> {
 
     /** A change where it is plain what of. */
     public String of(HouseChange change) {
-        return change.tell(this);
+        return change.accept(this);
     }
 
     /** A change with what it is of. */

@@ -9,12 +9,12 @@ import tallledger.core.house.HouseChange;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
+import tallledger.web.record.StaleFormException;
 import tallledger.web.record.Submission;
+import tallledger.web.record.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /**
@@ -26,14 +26,14 @@ class HouseWriter {
 
     /** The page a form stands on, with what a look at the change found. */
     interface Page {
-        String show(Typed typed, Submission submission, Optional<Preview.Found> found);
+        String show(FormInput typed, Submission submission, Optional<Preview.Found> found);
     }
 
     private final Houses houses;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Preview preview;
 
-    HouseWriter(Houses houses, Writer writer, Preview preview) {
+    HouseWriter(Houses houses, AuthorCookie writer, Preview preview) {
         this.houses = houses;
         this.writer = writer;
         this.preview = preview;
@@ -45,7 +45,7 @@ class HouseWriter {
      * @param change the form, read; a field that makes no sense is refused where it was typed
      * @param to     address to go on to
      */
-    String write(Typed typed, HttpServletResponse response, String what, boolean looks, Supplier<HouseChange> change, Page page,
+    String write(FormInput typed, HttpServletResponse response, String what, boolean looks, Supplier<HouseChange> change, Page page,
             String to) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = houses.acknowledged(submission);
@@ -71,11 +71,11 @@ class HouseWriter {
             houses.change(read.get(), typed.get("author"), submission);
             writer.remember(response, typed.get("author"), submission);
             return "redirect:" + to;
-        } catch (MovedOn moved) {
+        } catch (StaleFormException moved) {
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.HOUSE_MOVED_ON, moved.head() - moved.seen()));
             return page.show(typed, new Submission(submission.key(), moved.head()), found);
-        } catch (NotKept not) {
+        } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page.show(typed, submission, found);

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.house.House;
-import tallledger.core.survey.Otherwise;
+import tallledger.core.survey.JudgementChange;
 import tallledger.web.record.BookKind;
 import tallledger.web.record.BookRow;
 import tallledger.web.record.Books;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Unreadable;
 
 /** Which surveys would be judged otherwise if they adopted a change of the house's rules. */
@@ -23,9 +23,9 @@ class Preview {
     static final int NAMED = 4;
 
     /** A survey with what it would judge otherwise. */
-    public record Line(long survey, String name, int judgesBy, List<Otherwise> records) {
+    public record Line(long survey, String name, int judgesBy, List<JudgementChange> records) {
 
-        public List<Otherwise> named() {
+        public List<JudgementChange> named() {
             return records.stream().limit(NAMED).toList();
         }
     }
@@ -70,8 +70,9 @@ class Preview {
         return new Found(to, surveys.size(), lines, unread);
     }
 
-    private static Optional<Line> line(Survey survey, House house) {
-        List<Otherwise> records = Otherwise.between(survey.core(), survey.core().by(survey.core().machine(), house, survey.entries()));
+    private static Optional<Line> line(StoredSurvey survey, House house) {
+        List<JudgementChange> records =
+                JudgementChange.between(survey.core(), survey.core().by(survey.core().machine(), house, survey.entries()));
         return records.isEmpty() ? Optional.empty()
                 : Optional.of(new Line(survey.id(), survey.machine().name(), survey.core().house().version(), records));
     }

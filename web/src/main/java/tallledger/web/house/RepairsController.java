@@ -27,8 +27,8 @@ import tallledger.core.house.HouseReason;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
 import tallledger.core.reason.Refused;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
 import tallledger.web.record.RepairsTable;
 import tallledger.web.record.Submission;
@@ -58,10 +58,10 @@ class RepairsController {
 
     private final Houses houses;
     private final HouseWriter house;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Words words;
 
-    RepairsController(Houses houses, HouseWriter house, Writer writer, Words words) {
+    RepairsController(Houses houses, HouseWriter house, AuthorCookie writer, Words words) {
         this.houses = houses;
         this.house = house;
         this.writer = writer;
@@ -70,7 +70,7 @@ class RepairsController {
 
     @GetMapping
     String show(@RequestParam Optional<String> row, Model model, HttpServletRequest request) {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
         typed.set("row", row.orElse(""));
         if (!typed.get("row").equals(NEW) && check(typed).isEmpty()) {
@@ -91,7 +91,7 @@ class RepairsController {
     /** One row as typed; taken out where that is asked. */
     @PostMapping("/row")
     String row(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         boolean out = typed.get("act").equals("out");
         return house.write(typed, response, "", false, () -> {
             Optional<Repair> was = typed.get("row").equals(NEW) ? Optional.empty() : Optional.of(was(typed));
@@ -104,12 +104,12 @@ class RepairsController {
     }
 
     /** The row the form was opened with. */
-    private static Repair was(Typed typed) {
+    private static Repair was(FormInput typed) {
         return RepairsTable.parse(RepairsTable.write(List.of()) + typed.get("was")).stream().findFirst()
                 .orElseThrow(() -> Refused.because(HouseReason.CHECK_ROW_GONE));
     }
 
-    private Optional<Repair> check(Typed typed) {
+    private Optional<Repair> check(FormInput typed) {
         List<Repair> checks = houses.newest().repairs();
         int at = typed.wholeOr("row", -1);
         return at >= 0 && at < checks.size() ? Optional.of(checks.get(at)) : Optional.empty();
@@ -135,7 +135,7 @@ class RepairsController {
         return Stream.of(spread.low(), spread.likely(), spread.high()).map(f -> words.say("figure", f)).collect(Collectors.joining(" / "));
     }
 
-    private static void fill(Typed typed, Repair check) {
+    private static void fill(FormInput typed, Repair check) {
         typed.set("was", line(check));
         typed.set("about", check.about());
         typed.set("element", check.element());
@@ -148,7 +148,7 @@ class RepairsController {
         typed.set("partsHigh", check.parts().high().toPlainString());
     }
 
-    private String page(Model model, Typed typed, Submission submission) {
+    private String page(Model model, FormInput typed, Submission submission) {
         List<Repair> checks = houses.newest().repairs();
         model.addAttribute("rows", IntStream.range(0, checks.size())
                 .mapToObj(i -> row(i, checks.get(i))).toList());

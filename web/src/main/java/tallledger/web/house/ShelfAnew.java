@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
 import tallledger.web.record.Shelves;
 import tallledger.web.words.WebReason;
-import tallledger.web.works.Works;
+import tallledger.web.works.BackgroundJobs;
 
 /**
  * What the shelf shows of each machine, made anew from the books as work that says how far it is: asked for on a page, or at the start
@@ -17,20 +17,20 @@ import tallledger.web.works.Works;
 class ShelfAnew {
 
     private final Shelves shelves;
-    private final Works works;
+    private final BackgroundJobs works;
     private final boolean atStart;
 
-    ShelfAnew(Shelves shelves, Works works, @Value("${tallledger.rebuild-shelf:false}") boolean atStart) {
+    ShelfAnew(Shelves shelves, BackgroundJobs works, @Value("${tallledger.rebuild-shelf:false}") boolean atStart) {
         this.shelves = shelves;
         this.works = works;
         this.atStart = atStart;
     }
 
     /** Begins it, or gives the one that goes on. */
-    Works.Work begin() {
+    BackgroundJobs.Job begin() {
         return works.begin("shelf", Reason.of(WebReason.WORK_SHELF), "/house/backup", progress -> {
             shelves.makeAnew((done, all) -> progress.at(done / (double) all, Reason.of(WebReason.WORK_SHELF_LINES, done, all)));
-            return new Works.Made.Page("/");
+            return new BackgroundJobs.Output.Page("/");
         });
     }
 

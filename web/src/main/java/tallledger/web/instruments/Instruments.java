@@ -15,7 +15,7 @@ import tallledger.core.survey.Task;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedInstrument;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 
 /**
  * Instruments there are for a task: with the demo data those on its simulated machines; for any other machine the one at the other end of
@@ -36,7 +36,7 @@ public class Instruments {
     }
 
     /** Fields of a task that an instrument can fill; none where there is no instrument. */
-    public Set<String> fields(Survey survey, Task task) {
+    public Set<String> fields(StoredSurvey survey, Task task) {
         if (simulated.isEmpty() && line.isEmpty()) {
             return Set.of();
         }
@@ -48,7 +48,7 @@ public class Instruments {
     }
 
     /** The one that reads a field. */
-    public Optional<Instrument> with(Survey survey, Task task, String field) {
+    public Optional<Instrument> with(StoredSurvey survey, Task task, String field) {
         Optional<InstrumentKind> kind = task.route().isPresent() ? Optional.of(InstrumentKind.TACHOMETER)
                 : task.step().flatMap(step -> step.recording().fields().stream().filter(f -> f.name().equals(field)).findFirst()
                         .flatMap(f -> kind(step, f)));
@@ -74,7 +74,7 @@ public class Instruments {
     }
 
     /** Other readings at the next go, the same within one. */
-    private static long seed(Survey survey, Task task) {
+    private static long seed(StoredSurvey survey, Task task) {
         return survey.id() * 1_000_003L + survey.head() * 7_919L + task.key().hashCode();
     }
 

@@ -13,7 +13,7 @@ import tallledger.core.instrument.Instrument;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Task;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /** A reading taken from an instrument into its field; nothing is recorded by it. */
@@ -34,7 +34,7 @@ class TakeController {
 
     @GetMapping("/surveys/{id}/take")
     ResponseEntity<String> take(@PathVariable long id, @RequestParam String step, @RequestParam String field) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         Optional<Task> task = survey.core().task(step);
         Optional<Instrument> instrument = task.flatMap(t -> instruments.with(survey, t, field));
         if (instrument.isEmpty()) {

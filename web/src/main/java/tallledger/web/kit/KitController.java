@@ -24,14 +24,14 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reason.InUnit;
+import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.core.survey.Worths;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
 /** Kit and papers: promised, seen, missing, awaited; and the weight against the lift. */
@@ -41,11 +41,11 @@ class KitController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
 
-    KitController(Shelves shelves, SurveyWriter entries, Writer writer, Clock clock, Words words) {
+    KitController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
         this.words = words;
         this.shelves = shelves;
         this.entries = entries;
@@ -55,8 +55,8 @@ class KitController {
 
     @GetMapping
     String show(@PathVariable long id, @RequestParam Optional<String> item, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         item.ifPresent(name -> {
             typed.set("name", name);
@@ -66,14 +66,14 @@ class KitController {
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
 
-    private static void write(KitItem item, Typed typed) {
+    private static void write(KitItem item, FormInput typed) {
         item.toPayload().forEach((field, value) -> typed.set(field, (String) value));
     }
 
     @PostMapping
     String item(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
                 () -> SurveyEntries.kit(survey.by(clock, typed.get("author")),
                         KitItem.parse(typed.get("name"), state, typed.get("promised"), typed.get("choice"),
@@ -83,8 +83,8 @@ class KitController {
     /** One key: the item as it stands, with only its state changed. */
     @PostMapping("/mark")
     String mark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class)
                 .flatMap(state -> typed.attempt("name", () -> {
                     KitItem known = survey.steps().kit().named(typed.get("name"))
@@ -96,27 +96,27 @@ class KitController {
 
     @PostMapping("/lift")
     String lift(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),
                         Lift.parse(typed.get("machine"), typed.get("skid"), typed.get("extras"), typed.get("carries"), typed.get("saidBy"),
                                 survey.core().machine().unit()))));
     }
 
-    private String write(Survey survey, Typed typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
+    private String write(StoredSurvey survey, FormInput typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
         return entries.write(survey, typed, response, read, (now, said, submission) -> page(now, said, submission, model),
                 entry -> "redirect:/surveys/" + survey.id() + "/kit");
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         var kit = survey.steps().kit();
         List<String> usual = survey.folded().machine().family().traits().kit(survey.folded().machine().fitOut().features()).stream()
                 .filter(code -> kit.named(words.say("kit." + code)).isEmpty()).toList();
         model.addAttribute("survey", survey);
         model.addAttribute("kit", kit);
         model.addAttribute("sum", kit.sum());
-        Worths worths = Worths.of(survey.core());
+        LookingWorth worths = LookingWorth.of(survey.core());
         Map<String, String> starting = new HashMap<>();
         kit.items().stream().filter(i -> i.cost().isEmpty() && i.state() != KitItem.State.SEEN).forEach(i -> worths.starting(i)
                 .ifPresent(cost -> starting.put(i.name(), words.say("figure", cost))));

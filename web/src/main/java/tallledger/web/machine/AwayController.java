@@ -13,13 +13,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
-import tallledger.web.record.Machine;
-import tallledger.web.record.MovedOn;
-import tallledger.web.record.NotKept;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StaleFormException;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
+import tallledger.web.record.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /** A machine put away from the shelf, and taken out again. */
@@ -28,25 +28,25 @@ import tallledger.web.words.WebReason;
 class AwayController {
 
     private final Shelves shelves;
-    private final Writer writer;
+    private final AuthorCookie writer;
 
-    AwayController(Shelves shelves, Writer writer) {
+    AwayController(Shelves shelves, AuthorCookie writer) {
         this.shelves = shelves;
         this.writer = writer;
     }
 
     @GetMapping
     String ask(@PathVariable long id, Model model, HttpServletRequest request) {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
-        Machine machine = shelves.machine(id);
+        StoredMachine machine = shelves.machine(id);
         return page(model, machine, typed, Submission.fresh(machine.head()));
     }
 
     @PostMapping
     String write(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.of(fields);
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
@@ -59,11 +59,11 @@ class AwayController {
             }
         } catch (Refused refused) {
             typed.refuse(refused.field().orElse("form"), refused.reason());
-        } catch (MovedOn moved) {
+        } catch (StaleFormException moved) {
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
             return page(model, machine, typed, new Submission(submission.key(), moved.head()));
-        } catch (NotKept not) {
+        } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page(model, machine, typed, submission);
@@ -76,7 +76,7 @@ class AwayController {
         return typed.get("do").equals("out") ? "redirect:/machines/" + id : "redirect:/";
     }
 
-    private static String page(Model model, Machine machine, Typed typed, Submission submission) {
+    private static String page(Model model, StoredMachine machine, FormInput typed, Submission submission) {
         model.addAttribute("machine", machine);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

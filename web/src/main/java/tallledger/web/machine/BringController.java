@@ -25,10 +25,10 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.forms.Typed;
 import tallledger.web.forms.Uploaded;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
 import tallledger.web.record.Submission;
@@ -48,10 +48,10 @@ class BringController {
 
     private final Shelves shelves;
     private final Houses houses;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final MachineWriter machines;
 
-    BringController(Shelves shelves, Houses houses, Writer writer, MachineWriter machines) {
+    BringController(Shelves shelves, Houses houses, AuthorCookie writer, MachineWriter machines) {
         this.machines = machines;
         this.shelves = shelves;
         this.houses = houses;
@@ -76,7 +76,7 @@ class BringController {
 
     @GetMapping("/bring")
     String ask(Model model, HttpServletRequest request) {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
         return page(typed, Submission.fresh(0), model);
     }
@@ -85,7 +85,7 @@ class BringController {
     @PostMapping("/bring")
     String bring(@RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file, Model model,
             HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), 0);
         Optional<String> text = typed.attempt("text", () -> Uploaded.text(file, typed.get("text"), DescriptionText.LONGEST));
         text.ifPresent(t -> typed.set("text", t));
@@ -126,7 +126,7 @@ class BringController {
         } catch (IllegalArgumentException | ClassCastException | NullPointerException bent) {
             return wrong(0, Reason.of(WebReason.TEXT_JSON, String.valueOf(bent.getMessage())));
         }
-        Typed typed = MachineForm.write(said);
+        FormInput typed = MachineForm.write(said);
         Optional<MachineDescription> checked = MachineForm.description(typed, Optional.of(said), rules);
         return new DescriptionText.Read(typed.isClean() ? checked : Optional.empty(), typed.errors().values().stream()
                 .map(because -> new DescriptionText.Wrong(0, because)).toList());
@@ -136,7 +136,7 @@ class BringController {
         return new DescriptionText.Read(Optional.empty(), List.of(new DescriptionText.Wrong(line, because)));
     }
 
-    private static String page(Typed typed, Submission submission, Model model) {
+    private static String page(FormInput typed, Submission submission, Model model) {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         return "machine/bring";

@@ -32,7 +32,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.unit.LengthUnit;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /**
@@ -166,7 +166,7 @@ public final class DescriptionText {
     }
 
     static String write(MachineDescription machine) {
-        Typed typed = MachineForm.write(machine);
+        FormInput typed = MachineForm.write(machine);
         StringBuilder text = new StringBuilder(HEAD);
         for (Part part : PARTS) {
             if (part.isSeveral()) {
@@ -192,7 +192,7 @@ public final class DescriptionText {
         return lines.isEmpty() ? "" : "\n[" + part.word + "]\n" + String.join("\n", lines) + "\n";
     }
 
-    private static List<String> fields(Part part, String prefix, Typed typed) {
+    private static List<String> fields(Part part, String prefix, FormInput typed) {
         List<String> lines = new ArrayList<>();
         for (Field f : part.fields) {
             String value = typed.get(prefix + f.name);
@@ -245,7 +245,7 @@ public final class DescriptionText {
     /** A text being read. */
     private static final class Reader {
 
-        private final Typed typed = Typed.blank();
+        private final FormInput typed = FormInput.blank();
         private final Map<String, Integer> lines = new HashMap<>();
         private final List<Wrong> wrong = new ArrayList<>();
         private final Map<String, Integer> count = new HashMap<>();
@@ -347,7 +347,7 @@ public final class DescriptionText {
             if (!typed.has("unit")) {
                 typed.set("unit", LengthUnit.MM.name());
             }
-            Typed look = typed.withoutErrors();
+            FormInput look = typed.withoutErrors();
             MachineForm.train(look).ifPresent(train -> grid(PlateGrid.SPEED, MachineDescription.leversOf(train)));
             for (String plate : List.of(PlateGrid.FEED, PlateGrid.THREAD)) {
                 grid(plate, MachineForm.levers(look, plate));

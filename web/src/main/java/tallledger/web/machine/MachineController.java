@@ -44,18 +44,18 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.unit.LengthUnit;
 import tallledger.web.fitout.FitOutForm;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Houses;
-import tallledger.web.record.LastAsked;
-import tallledger.web.record.Machine;
+import tallledger.web.record.Memo;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
 import tallledger.web.record.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
-/** The Machine screen: what it is, what is said of it, its drive and plate. */
+/** The StoredMachine screen: what it is, what is said of it, its drive and plate. */
 @Controller
 @RequestMapping("/machines")
 class MachineController {
@@ -65,20 +65,20 @@ class MachineController {
 
     private final Shelves shelves;
     private final Houses houses;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final MachineWriter machines;
     private final Words words;
-    private final LastAsked<Asked, DriveView> drives = new LastAsked<>(MOST_KEPT,
+    private final Memo<Asked, DriveView> drives = new Memo<>(MOST_KEPT,
             a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
-    private final LastAsked<SpeedPlate, PlateCheck> threadChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofThreads);
-    private final LastAsked<SpeedPlate, PlateCheck> feedChecks = new LastAsked<>(MOST_KEPT, PlateCheck::ofFeeds);
+    private final Memo<SpeedPlate, PlateCheck> threadChecks = new Memo<>(MOST_KEPT, PlateCheck::ofThreads);
+    private final Memo<SpeedPlate, PlateCheck> feedChecks = new Memo<>(MOST_KEPT, PlateCheck::ofFeeds);
 
     /** A drive as described or typed. */
     private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed, DriveView.Units units) {
     }
 
-    MachineController(Shelves shelves, Houses houses, Writer writer, Words words, MachineWriter machines) {
+    MachineController(Shelves shelves, Houses houses, AuthorCookie writer, Words words, MachineWriter machines) {
         this.machines = machines;
         this.words = words;
         this.shelves = shelves;
@@ -88,7 +88,7 @@ class MachineController {
 
     @GetMapping("/{id}")
     String show(@PathVariable long id, @RequestParam Optional<String> unnamed, Model model, HttpServletRequest request) {
-        Machine machine = shelves.machine(id);
+        StoredMachine machine = shelves.machine(id);
         model.addAttribute("machine", machine);
         model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
         model.addAttribute("surveys", shelves.surveysOf(machine));
@@ -112,7 +112,7 @@ class MachineController {
 
     @GetMapping("/new")
     String blank(@RequestParam Optional<String> start, Model model, HttpServletRequest request) {
-        Typed typed = start.flatMap(StartingDescription::named).map(MachineForm::blank).orElseGet(MachineForm::blank);
+        FormInput typed = start.flatMap(StartingDescription::named).map(MachineForm::blank).orElseGet(MachineForm::blank);
         typed.set("author", writer.known(request).orElse(""));
         return form(model, Optional.empty(), typed, Submission.fresh(0), start.isPresent() ? MachineForm.leversSoFar(typed) : List.of());
     }
@@ -120,7 +120,7 @@ class MachineController {
     /** What the drive as typed so far gives: the live half of the Drive screen. */
     @PostMapping("/preview")
     String preview(@RequestParam MultiValueMap<String, String> fields, Model model) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         model.addAttribute("typed", typed);
         model.addAttribute("drive", drive(typed));
         model.addAttribute("feedCheck", plateCheck(typed, PlateGrid.FEED));
@@ -130,8 +130,8 @@ class MachineController {
     }
 
     /** The feed or thread plate checked as far as it is typed, by the same rules as the speed plate. */
-    private PlateCheck plateCheck(Typed typed, String prefix) {
-        Typed own = typed.withoutErrors();
+    private PlateCheck plateCheck(FormInput typed, String prefix) {
+        FormInput own = typed.withoutErrors();
         List<Lever> levers = MachineForm.levers(own, prefix);
         return levers.isEmpty() ? null
                 : (prefix.equals(PlateGrid.THREAD) ? threadChecks : feedChecks)
@@ -139,8 +139,8 @@ class MachineController {
     }
 
     /** The machine as far as it is typed; empty while family, drive or axes make no sense. */
-    private static Optional<SoFar> soFar(Typed typed, Optional<MachineDescription> before) {
-        Typed own = typed.withoutErrors();
+    private static Optional<SoFar> soFar(FormInput typed, Optional<MachineDescription> before) {
+        FormInput own = typed.withoutErrors();
         LengthUnit unit = own.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
         Optional<Family> family = own.choice("family", Family.class);
         List<Lever> feedLevers = MachineForm.levers(own, PlateGrid.FEED);
@@ -154,8 +154,8 @@ class MachineController {
                         feeds, threads, fit))));
     }
 
-    private DriveView drive(Typed typed) {
-        Typed own = typed.withoutErrors();
+    private DriveView drive(FormInput typed) {
+        FormInput own = typed.withoutErrors();
         Optional<DriveTrain> train = MachineForm.train(own);
         Optional<MotorRating> motor = MachineForm.motor(own, houses.newest().rules());
         Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new Asked(t,
@@ -168,8 +168,8 @@ class MachineController {
     /** Accepts what a suspect cell means, as a new version of the description; the plate's own reading is kept beside it. */
     @PostMapping("/{id}/accept")
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.of(fields);
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         shelves.acceptReading(machine, typed.all("at"), typed.get("means"), typed.get("author"), submission);
         writer.remember(response, typed.get("author"), submission);
@@ -178,8 +178,8 @@ class MachineController {
 
     @GetMapping("/{id}/edit")
     String edit(@PathVariable long id, Model model, HttpServletRequest request) {
-        Machine machine = shelves.machine(id);
-        Typed typed = MachineForm.write(machine.description());
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = MachineForm.write(machine.description());
         typed.set("author", writer.known(request).orElse(""));
         return form(model, Optional.of(machine), typed, Submission.fresh(machine.head()),
                 machine.description().plate().levers());
@@ -188,8 +188,8 @@ class MachineController {
     /** A sister machine: all of this one's but its serial number, its plate to be read again. */
     @GetMapping("/{id}/sister")
     String sister(@PathVariable long id, Model model, HttpServletRequest request) {
-        Machine machine = shelves.machine(id);
-        Typed typed = MachineForm.write(machine.description());
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = MachineForm.write(machine.description());
         List.of("serial", "year", "seenAt", "offeredBy").forEach(field -> typed.set(field, ""));
         typed.set("name", machine.name() + " (2)");
         IntStream.range(0, MachineForm.claimRows(typed)).forEach(i -> MachineForm.clearClaim(typed, i));
@@ -206,13 +206,13 @@ class MachineController {
 
     @PostMapping
     String add(@RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        return save(Optional.empty(), Typed.of(fields), model, response);
+        return save(Optional.empty(), FormInput.of(fields), model, response);
     }
 
     @PostMapping("/{id}")
     String change(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        return save(Optional.of(shelves.machine(id)), Typed.of(fields), model, response);
+        return save(Optional.of(shelves.machine(id)), FormInput.of(fields), model, response);
     }
 
     /** What the machine's steps and speeds are called, by their keys. */
@@ -226,13 +226,13 @@ class MachineController {
     }
 
     /** A claim is tied to steps and speeds by their names, as they were chosen; kept are their keys. */
-    private void tie(Typed typed, Optional<Machine> machine) {
+    private void tie(FormInput typed, Optional<StoredMachine> machine) {
         List<String> rows = IntStream.range(0, MachineForm.claimRows(typed)).mapToObj(i -> "claim" + i + ".testedBy").filter(typed::has)
                 .toList();
         if (rows.isEmpty()) {
             return;
         }
-        Map<String, String> names = stepNames(soFar(typed, machine.map(Machine::description)));
+        Map<String, String> names = stepNames(soFar(typed, machine.map(StoredMachine::description)));
         rows.forEach(row -> {
             List<String> keys = new ArrayList<>();
             MachineForm.tied(typed.get(row))
@@ -245,7 +245,7 @@ class MachineController {
         });
     }
 
-    private String save(Optional<Machine> machine, Typed typed, Model model, HttpServletResponse response) {
+    private String save(Optional<StoredMachine> machine, FormInput typed, Model model, HttpServletResponse response) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.get("do").equals("save")) {
             return rework(machine, typed, model, submission);
@@ -255,7 +255,7 @@ class MachineController {
         }
         TakenAlong.take(typed, axes(machine, typed));
         tie(typed, machine);
-        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(Machine::description),
+        Optional<MachineDescription> description = MachineForm.description(typed, machine.map(StoredMachine::description),
                 houses.newest().rules());
         if (description.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
@@ -266,7 +266,7 @@ class MachineController {
     }
 
     /** Buttons that change the form and save nothing: lay out the plate, fill it from a paste, more claim rows. */
-    private String rework(Optional<Machine> machine, Typed typed, Model model, Submission submission) {
+    private String rework(Optional<StoredMachine> machine, FormInput typed, Model model, Submission submission) {
         if (typed.get("do").equals("more")) {
             typed.set("claimRows", String.valueOf(MachineForm.claimRows(typed) + 3));
         }
@@ -294,7 +294,7 @@ class MachineController {
         return form(model, machine, typed, submission, levers);
     }
 
-    private String form(Model model, Optional<Machine> machine, Typed typed, Submission submission, List<Lever> levers) {
+    private String form(Model model, Optional<StoredMachine> machine, FormInput typed, Submission submission, List<Lever> levers) {
         model.addAttribute("machine", machine.orElse(null));
         model.addAttribute("title", machine.map(m -> model.containsAttribute("driveOnly") ? m.name() + ": drive" : "Change " + m.name())
                 .orElse("Describe a machine"));
@@ -317,7 +317,7 @@ class MachineController {
         model.addAttribute("threadCounts", ThreadPlate.Counted.values());
         model.addAttribute("folded", model.containsAttribute("driveOnly") || typed.get("folded").equals("yes"));
         model.addAttribute("rules", houses.newest().rules());
-        Optional<SoFar> soFar = soFar(typed, machine.map(Machine::description));
+        Optional<SoFar> soFar = soFar(typed, machine.map(StoredMachine::description));
         model.addAttribute("soFar", soFar.map(s -> s.says(houses.newest().rules())).orElse(null));
         Map<String, String> names = stepNames(soFar);
         model.addAttribute("tiedNames", names);
@@ -351,7 +351,7 @@ class MachineController {
     }
 
     /** Parts that stand open: those a machine needs, and where something is to be mended or was just asked for. */
-    private static Set<String> openParts(Typed typed, boolean driveOnly) {
+    private static Set<String> openParts(FormInput typed, boolean driveOnly) {
         Set<String> open = new HashSet<>(driveOnly ? Set.of("speed", "moves") : Set.of("is", "said", "speed"));
         String last = typed.get("do");
         if (last.equals("usual") || last.equals("moreAxes") || !PlateGrid.prefixOf(last).isEmpty()) {
@@ -373,9 +373,9 @@ class MachineController {
     }
 
     /** What a claimed travel can be of: the machine's axes, or those usual in the family chosen. */
-    private static List<Axis> axes(Optional<Machine> machine, Typed typed) {
+    private static List<Axis> axes(Optional<StoredMachine> machine, FormInput typed) {
         Optional<Family> family = typed.withoutErrors().choice("family", Family.class);
-        return machine.map(Machine::description).filter(d -> family.filter(f -> f != d.identity().family()).isEmpty())
+        return machine.map(StoredMachine::description).filter(d -> family.filter(f -> f != d.identity().family()).isEmpty())
                 .map(MachineDescription::fitOut)
                 .or(() -> family.map(f -> f.traits().usual())).map(FitOut::axes).orElse(List.of());
     }

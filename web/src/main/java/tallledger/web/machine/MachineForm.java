@@ -40,7 +40,7 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.unit.LengthUnit;
 import tallledger.web.fitout.FitOutForm;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /** The machine form, read into a description and written from one. Everything wrong is collected at its field. */
@@ -54,7 +54,7 @@ final class MachineForm {
     }
 
     /** The drive and plate levers as typed so far; empty while the stages do not make sense. */
-    static Optional<DriveTrain> train(Typed typed) {
+    static Optional<DriveTrain> train(FormInput typed) {
         List<Stage> stages = new ArrayList<>();
         for (int i = 0; i < STAGE_ROWS; i++) {
             String row = "stage" + i;
@@ -70,7 +70,7 @@ final class MachineForm {
     }
 
     /** Interlocks, one a line: "out + high", where a label that two levers share is written "lever: label". */
-    private static List<Exclusion> exclusions(Typed typed, List<Stage> stages) {
+    private static List<Exclusion> exclusions(FormInput typed, List<Stage> stages) {
         List<Exclusion> exclusions = new ArrayList<>();
         for (String line : typed.get("interlocks").split("\\R")) {
             if (!line.isBlank()) {
@@ -104,7 +104,7 @@ final class MachineForm {
      *
      * @param before the machine as it was described; its axes and features stay while it stays of its family
      */
-    static Optional<MachineDescription> description(Typed typed, Optional<MachineDescription> before, Rules rules) {
+    static Optional<MachineDescription> description(FormInput typed, Optional<MachineDescription> before, Rules rules) {
         Optional<LengthUnit> unit = typed.choice("unit", LengthUnit.class);
         Optional<Identity> identity = identity(typed);
         List<Claim> claims = claims(typed, unit.orElse(LengthUnit.MM));
@@ -128,7 +128,7 @@ final class MachineForm {
     }
 
     /** Axes and features as typed, where the form had them for this family; else as they were, or as usual in it. */
-    static Optional<FitOut> fitOut(Typed typed, Family family, LengthUnit unit, Optional<MachineDescription> before) {
+    static Optional<FitOut> fitOut(FormInput typed, Family family, LengthUnit unit, Optional<MachineDescription> before) {
         if (typed.isSent("phases") && typed.get(FIT_OF).equals(family.name())) {
             // Its own test chart is typed on a page of its own and stays as it was.
             return FitOutForm.read(typed, family, unit).map(fit -> before.map(b -> fit.with(b.fitOut().ownChart())).orElse(fit));
@@ -138,7 +138,7 @@ final class MachineForm {
     }
 
     /** Puts down what a machine of the chosen family usually has. */
-    static void usual(Typed typed) {
+    static void usual(FormInput typed) {
         typed.withoutErrors().choice("family", Family.class).ifPresent(family -> {
             FitOutForm.write(family.traits().usual(), typed);
             typed.set(FIT_OF, family.name());
@@ -146,21 +146,21 @@ final class MachineForm {
     }
 
     /** The feed plate in the unit it says it counts in. */
-    private static Optional<FeedPlate> feeds(Typed typed, List<Lever> levers) {
+    private static Optional<FeedPlate> feeds(FormInput typed, List<Lever> levers) {
         Optional<LengthUnit> unit = typed.has("feedUnit") ? typed.choice("feedUnit", LengthUnit.class)
                 : typed.choice("unit", LengthUnit.class);
         Optional<Axis.Per> per = typed.has("feedPer") ? typed.choice("feedPer", Axis.Per.class) : Optional.of(Axis.Per.REV);
         return plate(typed, levers, PlateGrid.FEED).flatMap(p -> unit.flatMap(u -> per.map(each -> new FeedPlate(p, u, each))));
     }
 
-    private static Optional<ThreadPlate> threads(Typed typed, List<Lever> levers) {
+    private static Optional<ThreadPlate> threads(FormInput typed, List<Lever> levers) {
         Optional<ThreadPlate.Counted> counted = typed.has("threadCounted") ? typed.choice("threadCounted", ThreadPlate.Counted.class)
                 : Optional.of(ThreadPlate.Counted.PITCH_MM);
         return plate(typed, levers, PlateGrid.THREAD).flatMap(p -> counted.map(c -> new ThreadPlate(p, c)));
     }
 
     /** Motor power and how it follows speed; empty where nobody typed a power. Where no efficiency is typed the house's stands in. */
-    static Optional<MotorRating> motor(Typed typed, Rules rules) {
+    static Optional<MotorRating> motor(FormInput typed, Rules rules) {
         if (!typed.has("kilowatts")) {
             return Optional.empty();
         }
@@ -173,7 +173,7 @@ final class MachineForm {
                 : typed.attempt("kilowatts", () -> new MotorRating(Power.parse(typed.get("kilowatts"), unit), law.get(), efficiency.get()));
     }
 
-    private static Optional<Identity> identity(Typed typed) {
+    private static Optional<Identity> identity(FormInput typed) {
         var family = typed.choice("family", tallledger.core.family.Family.class);
         List.of("name", "maker", "model", "serial", "year", "seenAt", "offeredBy").forEach(field -> {
             if (typed.get(field).length() > Identity.LONGEST) {
@@ -186,7 +186,7 @@ final class MachineForm {
                         typed.holds("unit", "INCH") ? "INCH" : "MM"))));
     }
 
-    private static List<Claim> claims(Typed typed, LengthUnit unit) {
+    private static List<Claim> claims(FormInput typed, LengthUnit unit) {
         List<Claim> claims = new ArrayList<>();
         for (int i = 0; i < claimRows(typed); i++) {
             String row = "claim" + i;
@@ -211,14 +211,14 @@ final class MachineForm {
     }
 
     /** Levers as typed, the grid brought into their shape; empty while the stages do not make sense or have no lever. */
-    static List<Lever> leversSoFar(Typed typed) {
+    static List<Lever> leversSoFar(FormInput typed) {
         Optional<DriveTrain> train = train(typed.isClean() ? typed : typed.withoutErrors());
         train.map(MachineDescription::leversOf).ifPresent(levers -> PlateGrid.reshape(typed, levers, PlateGrid.SPEED));
         return train.map(MachineDescription::leversOf).orElse(List.of());
     }
 
     /** Levers of the feed or thread plate, one a line: "lever: A B C"; none where the machine has no such plate. */
-    static List<Lever> levers(Typed typed, String prefix) {
+    static List<Lever> levers(FormInput typed, String prefix) {
         String field = prefix + "Levers";
         List<Lever> levers = new ArrayList<>();
         for (String line : typed.get(field).split("\\R")) {
@@ -246,7 +246,7 @@ final class MachineForm {
         return new Lever(checked.name(), checked.positions().stream().map(Position::label).toList());
     }
 
-    private static Optional<SpeedPlate> plate(Typed typed, List<Lever> levers, String prefix) {
+    private static Optional<SpeedPlate> plate(FormInput typed, List<Lever> levers, String prefix) {
         PlateGrid.reshape(typed, levers, prefix);
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         if (IntStream.range(0, keys.size()).noneMatch(i -> typed.has(PlateGrid.field(prefix, i)))) {
@@ -263,14 +263,14 @@ final class MachineForm {
     }
 
     /** What is empty on a plate cannot be read, or was not. */
-    static void restUnread(Typed typed, List<Lever> levers, String prefix) {
+    static void restUnread(FormInput typed, List<Lever> levers, String prefix) {
         PlateGrid.reshape(typed, levers, prefix);
         IntStream.range(0, SpeedPlate.keysOf(levers).size()).mapToObj(i -> PlateGrid.field(prefix, i)).filter(field -> !typed.has(field))
                 .forEach(field -> typed.set(field, PlateCell.UNREADABLE_SIGN));
     }
 
     /** What is said in free words, split into rows of claims to be checked; what stood there stays before them. */
-    static void split(Typed typed, List<Axis> axes) {
+    static void split(FormInput typed, List<Axis> axes) {
         LengthUnit unit = typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM;
         Family family = Stream.of(Family.values()).filter(f -> typed.holds("family", f.name())).findFirst().orElse(Family.LATHE);
         typed.withoutErrors().choice("saidBy", Claim.Source.class)
@@ -288,13 +288,13 @@ final class MachineForm {
                 });
     }
 
-    static int claimRows(Typed typed) {
+    static int claimRows(FormInput typed) {
         return Math.min(Math.max(typed.wholeOr("claimRows", FEWEST_CLAIM_ROWS), FEWEST_CLAIM_ROWS), MachineDescription.MOST_CLAIMS);
     }
 
     /** A blank form: one fixed motor and two gear levers to fill in. */
-    static Typed blank() {
-        Typed typed = Typed.blank();
+    static FormInput blank() {
+        FormInput typed = FormInput.blank();
         typed.set("family", Family.LATHE.name());
         typed.set("unit", LengthUnit.MM.name());
         typed.set("stage0.name", "motor");
@@ -306,8 +306,8 @@ final class MachineForm {
     }
 
     /** A blank form with a common drive to start from. */
-    static Typed blank(StartingDescription start) {
-        Typed typed = blank();
+    static FormInput blank(StartingDescription start) {
+        FormInput typed = blank();
         typed.set("family", start.family().name());
         usual(typed);
         List<Stage> stages = start.stages().stream().filter(s -> s.kind() != StageKind.DIRECTION).toList();
@@ -319,21 +319,21 @@ final class MachineForm {
     }
 
     /** The plate as far as it is typed, for a look ahead: empty and mistyped cells count as unreadable. */
-    static SpeedPlate plateSoFar(Typed typed, List<Lever> levers, String prefix) {
+    static SpeedPlate plateSoFar(FormInput typed, List<Lever> levers, String prefix) {
         PlateGrid.reshape(typed, levers, prefix);
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         Map<List<String>, PlateCell> cells = new HashMap<>();
         for (int i = 0; i < keys.size(); i++) {
             int index = i;
-            cells.put(keys.get(i), Typed.blank().attempt("cell", () -> PlateCell.parse(typed.get(PlateGrid.field(prefix, index))))
+            cells.put(keys.get(i), FormInput.blank().attempt("cell", () -> PlateCell.parse(typed.get(PlateGrid.field(prefix, index))))
                     .orElse(new PlateCell.Unreadable()));
         }
         return new SpeedPlate(levers, cells, Optional.empty());
     }
 
     /** A form filled from a description, as a person would have typed it. */
-    static Typed write(MachineDescription machine) {
-        Typed typed = Typed.blank();
+    static FormInput write(MachineDescription machine) {
+        FormInput typed = FormInput.blank();
         Identity id = machine.identity();
         Map<String, String> texts = Map.of("name", id.name(), "maker", id.maker(), "model", id.model(), "serial", id.serial(),
                 "year", id.year(), "seenAt", id.seenAt(), "offeredBy", id.offeredBy(), "family", id.family().name(),
@@ -372,7 +372,7 @@ final class MachineForm {
         return typed;
     }
 
-    private static void writePlate(SpeedPlate feeds, Typed typed, String prefix) {
+    private static void writePlate(SpeedPlate feeds, FormInput typed, String prefix) {
         typed.set(prefix + "Levers",
                 String.join("\n", feeds.levers().stream().map(l -> l.name() + ": " + String.join(" ", l.positions())).toList()));
         typed.set(prefix + "shape", PlateGrid.shapeOf(feeds.levers()));
@@ -381,11 +381,11 @@ final class MachineForm {
     }
 
     /** What is said of one machine is not said of its sister. */
-    static void clearClaim(Typed typed, int i) {
+    static void clearClaim(FormInput typed, int i) {
         List.of("value", "wording", "axis", "testedBy").forEach(part -> typed.set("claim" + i + "." + part, ""));
     }
 
-    private static void writeClaim(Claim claim, Typed typed, String row) {
+    private static void writeClaim(Claim claim, FormInput typed, String row) {
         typed.set(row + ".attribute", claim.attribute().name());
         typed.set(row + ".value", claim.value());
         typed.set(row + ".source", claim.source().name());

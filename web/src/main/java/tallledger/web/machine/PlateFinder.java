@@ -22,8 +22,8 @@ import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.web.forms.Typed;
-import tallledger.web.record.LastAsked;
+import tallledger.web.forms.FormInput;
+import tallledger.web.record.Memo;
 import tallledger.web.words.Figures;
 import tallledger.web.words.WebReason;
 
@@ -39,7 +39,7 @@ final class PlateFinder {
     private static final int MOST_KEPT = 16;
     private static final List<String> ENDS = List.of(Stage.LOW_END, Stage.HIGH_END);
     private static final List<String> FEED_ENDS = List.of("slowest", "fastest");
-    private static final LastAsked<Asked, Found> KEPT = new LastAsked<>(MOST_KEPT, PlateFinder::find);
+    private static final Memo<Asked, Found> KEPT = new Memo<>(MOST_KEPT, PlateFinder::find);
 
     private PlateFinder() {
     }
@@ -91,7 +91,7 @@ final class PlateFinder {
     }
 
     /** What the list typed gives; empty where none is typed, or it is refused where it was typed. */
-    static Optional<Found> found(Typed typed, String prefix) {
+    static Optional<Found> found(FormInput typed, String prefix) {
         if (!typed.has(prefix + LIST)) {
             return Optional.empty();
         }
@@ -262,7 +262,7 @@ final class PlateFinder {
     /**
      * Takes an offer into the rows of the form: the motor's row stays, the levers' are new, their labels to be changed to the machine's.
      */
-    static void take(Typed typed, Offer offer, String prefix) {
+    static void take(FormInput typed, Offer offer, String prefix) {
         List<Lever> levers = offer.levers.stream().map(lever -> asTyped(lever, !prefix.isEmpty())).toList();
         if (prefix.isEmpty()) {
             stages(typed, levers);
@@ -281,7 +281,7 @@ final class PlateFinder {
         return feed && lever.slides() ? new Lever("feed dial", FEED_ENDS) : lever;
     }
 
-    private static void stages(Typed typed, List<Lever> levers) {
+    private static void stages(FormInput typed, List<Lever> levers) {
         boolean motor = typed.get("stage0.kind").equals(StageKind.MOTOR.name()) && typed.has("stage0.name")
                 && StageReader.labels(typed.get("stage0.positions")).size() == 1;
         int first = motor ? 1 : 0;

@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.plate.Lever;
 import tallledger.core.plate.SpeedPlate;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 
 /**
  * The plate as a grid of inputs: the last lever across, the others down.
@@ -68,7 +68,7 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
     }
 
     /** The grid as typed; while its levers cannot be read, in the shape it had, so that nothing in it is lost. Null where there is none. */
-    static PlateGrid kept(Typed typed, List<Lever> levers, String prefix) {
+    static PlateGrid kept(FormInput typed, List<Lever> levers, String prefix) {
         if (!levers.isEmpty()) {
             return of(levers, prefix);
         }
@@ -85,7 +85,7 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
     }
 
     /** Moves the typed cells from the shape they were typed in to the levers' present shape, by their labels. */
-    static void reshape(Typed typed, List<Lever> levers, String prefix) {
+    static void reshape(FormInput typed, List<Lever> levers, String prefix) {
         String now = shapeOf(levers);
         String then = typed.get(prefix + "shape");
         if (then.isEmpty() || then.equals(now)) {

@@ -8,7 +8,7 @@ import tallledger.core.plate.Lever;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.CsvRows;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /**
@@ -24,7 +24,7 @@ public final class PlatePaste {
     }
 
     /** What is pasted goes into the grid; refused where it was pasted, and stays there. */
-    static void fill(Typed typed, List<Lever> levers) {
+    static void fill(FormInput typed, List<Lever> levers) {
         typed.attempt(FIELD, () -> read(typed.get(FIELD), levers)).ifPresent(cells -> {
             List<List<String>> keys = SpeedPlate.keysOf(levers);
             IntStream.range(0, keys.size()).filter(i -> cells.containsKey(keys.get(i)))

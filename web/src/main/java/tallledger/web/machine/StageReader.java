@@ -22,7 +22,7 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /**
@@ -37,7 +37,7 @@ final class StageReader {
     private StageReader() {
     }
 
-    static Optional<Stage> read(Typed typed, String row) {
+    static Optional<Stage> read(FormInput typed, String row) {
         Optional<StageKind> kind = typed.choice(row + ".kind", StageKind.class);
         Optional<Shifting> shifting = typed.choice(row + ".shifting", Shifting.class);
         if (kind.isEmpty() || shifting.isEmpty()) {
@@ -92,12 +92,12 @@ final class StageReader {
                 : e).toList();
     }
 
-    private static LeverPattern pattern(Typed typed, String row) {
+    private static LeverPattern pattern(FormInput typed, String row) {
         return typed.has(row + ".pattern") ? typed.choice(row + ".pattern", LeverPattern.class).orElse(LeverPattern.ROW) : LeverPattern.ROW;
     }
 
     /** How it is moved, where that is not as usual for its kind. */
-    private static MovedBy movedBy(Typed typed, String row, StageKind kind) {
+    private static MovedBy movedBy(FormInput typed, String row, StageKind kind) {
         return typed.has(row + ".movedBy") ? typed.choice(row + ".movedBy", MovedBy.class).orElse(MovedBy.usual(kind))
                 : MovedBy.usual(kind);
     }
@@ -174,7 +174,7 @@ final class StageReader {
     }
 
     /** What an inverter's plate frequency is called under Positions; a variator has no place but its ends. */
-    private static Optional<String> ownPlace(Typed typed, String row, StageKind kind) {
+    private static Optional<String> ownPlace(FormInput typed, String row, StageKind kind) {
         String text = typed.get(row + ".positions").strip();
         if (text.isEmpty()) {
             return Optional.empty();
@@ -203,7 +203,7 @@ final class StageReader {
     }
 
     /** Writes a stage back as a person would type it. */
-    static void write(Stage stage, Typed typed, String row) {
+    static void write(Stage stage, FormInput typed, String row) {
         typed.set(row + ".name", stage.name());
         typed.set(row + ".kind", stage.kind().name());
         typed.set(row + ".shifting", stage.shifting().name());

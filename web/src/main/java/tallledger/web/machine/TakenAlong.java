@@ -8,7 +8,7 @@ import tallledger.core.machine.Claim;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
 import tallledger.core.reason.Reason;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /**
@@ -21,7 +21,7 @@ final class TakenAlong {
     }
 
     /** @param axes what a travel that somebody names can be of */
-    static void take(Typed typed, List<Axis> axes) {
+    static void take(FormInput typed, List<Axis> axes) {
         if (typed.has("said")) {
             typed.choice("saidBy", Claim.Source.class);
             MachineForm.split(typed, axes);
@@ -32,7 +32,7 @@ final class TakenAlong {
         pasted(typed);
     }
 
-    private static void list(Typed typed, String prefix) {
+    private static void list(FormInput typed, String prefix) {
         String list = prefix + PlateFinder.LIST;
         if (!typed.has(list)) {
             if (typed.has(prefix + PlateFinder.COUNTED)) {
@@ -59,11 +59,11 @@ final class TakenAlong {
     }
 
     /** Whether nothing was read off that plate yet. */
-    private static boolean isBlank(Typed typed, String prefix) {
+    private static boolean isBlank(FormInput typed, String prefix) {
         return IntStream.range(0, DriveTrain.MOST_COMBINATIONS).noneMatch(i -> typed.has(PlateGrid.field(prefix, i)));
     }
 
-    private static void pasted(Typed typed) {
+    private static void pasted(FormInput typed) {
         if (!typed.has(PlatePaste.FIELD)) {
             return;
         }

@@ -5,7 +5,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /** The Movement screen: every axis drawn with what was proven of it. */
@@ -22,7 +22,7 @@ class MovementController {
 
     @GetMapping("/surveys/{id}/movement")
     String show(@PathVariable long id, Model model) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         var machine = survey.folded().machine();
         model.addAttribute("survey", survey);
         model.addAttribute("axes",

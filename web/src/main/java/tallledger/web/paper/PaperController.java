@@ -28,12 +28,12 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.Paper;
 import tallledger.core.unit.Unit;
 import tallledger.web.accuracy.AccuracyView;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -49,11 +49,11 @@ class PaperController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Words words;
     private final Clock clock;
 
-    PaperController(Shelves shelves, SurveyWriter entries, Writer writer, Words words, Clock clock) {
+    PaperController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Words words, Clock clock) {
         this.shelves = shelves;
         this.entries = entries;
         this.writer = writer;
@@ -63,7 +63,7 @@ class PaperController {
 
     @GetMapping("/surveys/{id}/paper")
     String print(@PathVariable long id, @RequestParam(defaultValue = "A4") String size, Model model) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         Map<Phase, List<Printed>> phases = new EnumMap<>(Phase.class);
         Paper.of(survey.core()).open(survey.core())
                 .forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>()).add(printed(survey, line)));
@@ -73,7 +73,7 @@ class PaperController {
         return "paper/print";
     }
 
-    private Printed printed(Survey survey, Paper.Line line) {
+    private Printed printed(StoredSurvey survey, Paper.Line line) {
         String name = words.name(line.task(), survey.folded().machine().train());
         Optional<Step> step = line.task().step();
         String what = step.filter(s -> s.recording().driveCheck().isEmpty())
@@ -89,13 +89,13 @@ class PaperController {
 
     @GetMapping("/surveys/{id}/paper/type")
     String ask(@PathVariable long id, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
 
-    private static String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private static String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
@@ -106,13 +106,13 @@ class PaperController {
     /** Every line, or none: what is wrong is said at its line, and all that was typed is still there. */
     @PostMapping("/surveys/{id}/paper/type")
     String type(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return entries.writeAll(survey, typed, response, () -> drafts(survey, typed),
                 (now, said, submission) -> page(now, said, submission, model), "redirect:/surveys/" + id + "/entries");
     }
 
-    private List<Draft> drafts(Survey survey, Typed typed) {
+    private List<Draft> drafts(StoredSurvey survey, FormInput typed) {
         if (!typed.has("visit")) {
             typed.refuse("visit", Reason.of(WebReason.PAPER_VISIT_MISSING));
         }
@@ -129,7 +129,7 @@ class PaperController {
         return drafts;
     }
 
-    private Optional<Draft> line(Survey survey, Paper paper, Typed typed, int row) {
+    private Optional<Draft> line(StoredSurvey survey, Paper paper, FormInput typed, int row) {
         if (!typed.get("number" + row).strip().matches("\\d{1,4}")) {
             typed.refuse("number" + row, Reason.of(WebReason.PAPER_LINE_NUMBER, typed.get("number" + row)));
             return Optional.empty();

@@ -23,11 +23,11 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
 import tallledger.web.record.Attachments;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.runsheet.SheetPage;
 import tallledger.web.words.WebReason;
 
@@ -42,9 +42,9 @@ class PhotoController {
     private final Attachments attachments;
     private final Clock clock;
     private final SheetPage page;
-    private final Darkroom darkroom;
+    private final PhotoReencoder darkroom;
 
-    PhotoController(Shelves shelves, SurveyWriter entries, Attachments attachments, Clock clock, SheetPage page, Darkroom darkroom) {
+    PhotoController(Shelves shelves, SurveyWriter entries, Attachments attachments, Clock clock, SheetPage page, PhotoReencoder darkroom) {
         this.darkroom = darkroom;
         this.shelves = shelves;
         this.entries = entries;
@@ -56,8 +56,8 @@ class PhotoController {
     @PostMapping("/surveys/{id}/photos")
     String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> photo,
             Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<Picture> picture = typed.attempt("photo", () -> darkroom.develop(photo));
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
                 (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model),
@@ -66,7 +66,7 @@ class PhotoController {
                         draft, submission));
     }
 
-    private Optional<Draft> entry(Survey survey, Typed typed, Picture picture) {
+    private Optional<Draft> entry(StoredSurvey survey, FormInput typed, Picture picture) {
         if (typed.get("caption").length() > LONGEST_CAPTION) {
             typed.refuse("caption", Reason.of(CommonReason.TEXT_LONG, typed.get("caption").length(), LONGEST_CAPTION));
         }
@@ -83,7 +83,7 @@ class PhotoController {
                 : Optional.empty();
     }
 
-    private static String back(long id, Typed typed) {
+    private static String back(long id, FormInput typed) {
         return "redirect:/surveys/" + id + "/run?step=" + URLEncoder.encode(typed.get("step"), StandardCharsets.UTF_8);
     }
 

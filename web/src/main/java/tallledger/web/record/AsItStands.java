@@ -1,7 +1,7 @@
 package tallledger.web.record;
 
 /** A survey as it stands: the same as long as its fold is, which is made anew with every entry. */
-public record AsItStands(Survey survey) {
+public record AsItStands(StoredSurvey survey) {
 
     @Override
     public boolean equals(Object other) {

@@ -45,7 +45,7 @@ public class Backups {
     /**
      * A backup on the disk, whole; whoever asked takes it away and deletes it.
      *
-     * @throws NotKept where there is no room, or it cannot be read; nothing is left of it then
+     * @throws WriteRefusedException where there is no room, or it cannot be read; nothing is left of it then
      */
     public Path taken() {
         return taken(Watch.NOBODY);
@@ -77,7 +77,7 @@ public class Backups {
         try {
             return made(unfinished.file(".zip"), watch);
         } catch (IOException | SQLException failed) {
-            throw new NotKept(Reason.of(WebReason.BACKUP_FAILED), failed);
+            throw new WriteRefusedException(Reason.of(WebReason.BACKUP_FAILED), failed);
         }
     }
 

@@ -53,7 +53,7 @@ public class Books {
     private static final int MOST_ENTRIES = 60_000;
 
     private final List<Consumer<Long>> grown = new CopyOnWriteArrayList<>();
-    private final Recent<Long, Known> known = new Recent<>(MOST_ENTRIES, book -> book.entries.size());
+    private final BoundedCache<Long, Known> known = new BoundedCache<>(MOST_ENTRIES, book -> book.entries.size());
 
     Books(LedgerMapper mapper, EntryCodec codec, Store store, Heads heads) {
         this.mapper = mapper;
@@ -67,7 +67,7 @@ public class Books {
     public BookRow book(long id) {
         BookRow row = mapper.book(id);
         if (row == null) {
-            throw new NoSuchBook(id);
+            throw new UnknownBookException(id);
         }
         return row;
     }
@@ -167,8 +167,8 @@ public class Books {
     /**
      * Appends one entry; the same submission again gives the entry it wrote the first time.
      *
-     * @throws MovedOn when the book has entries the form had not seen
-     * @throws NotKept when the book is broken, or the store cannot keep it
+     * @throws StaleFormException when the book has entries the form had not seen
+     * @throws WriteRefusedException when the book is broken, or the store cannot keep it
      */
     public Entry append(long bookId, Draft draft, Submission submission) {
         return store.write(size(draft), () -> {
@@ -179,21 +179,21 @@ public class Books {
             BookRow book = book(bookId);
             Known have = known(book);
             have.broken.ifPresent(b -> {
-                throw new NotKept(Reason.of(WebReason.STORE_BROKEN, b.sequence(), b.because()));
+                throw new WriteRefusedException(Reason.of(WebReason.STORE_BROKEN, b.sequence(), b.because()));
             });
-            Entry end = have.newest().orElseThrow(() -> new NoSuchBook(bookId));
+            Entry end = have.newest().orElseThrow(() -> new UnknownBookException(bookId));
             if (book.getKind() == BookKind.SURVEY && end.kind().equals(Kind.CLOSED.name())) {
-                throw new NotKept(Reason.of(WebReason.STORE_CLOSED, end.by().author().written(), end.sequence()));
+                throw new WriteRefusedException(Reason.of(WebReason.STORE_CLOSED, end.by().author().written(), end.sequence()));
             }
             if (have.last() != submission.seen()) {
-                throw new MovedOn(submission.seen(), have.last());
+                throw new StaleFormException(submission.seen(), have.last());
             }
             Entry entry = Entry.following(Optional.of(end), draft);
             try {
                 mapper.insertEntry(codec.row(bookId, entry, submission.key()));
             } catch (DuplicateKeyException raced) {
                 // Only another process on the same store can get between: then the book moved on.
-                throw new MovedOn(submission.seen(), submission.seen() + 1);
+                throw new StaleFormException(submission.seen(), submission.seen() + 1);
             }
             store.afterwards(() -> noted(book, entry));
             return entry;

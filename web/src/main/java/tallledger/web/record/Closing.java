@@ -32,14 +32,14 @@ public class Closing {
     /**
      * Closes a survey: two entries at the first time, in the house's book and in the survey's, or neither.
      *
-     * @throws MovedOn where it has entries the form had not seen
+     * @throws StaleFormException where it has entries the form had not seen
      */
-    public Entry close(Survey survey, String author, Submission submission) {
+    public Entry close(StoredSurvey survey, String author, Submission submission) {
         KeyPair pair;
         try {
             pair = keys.made();
         } catch (UncheckedIOException noRoom) {
-            throw new NotKept(Reason.of(WebReason.STORE_FAILED), noRoom);
+            throw new WriteRefusedException(Reason.of(WebReason.STORE_FAILED), noRoom);
         }
         byte[] key = Seal.bytes(pair.getPublic());
         String written = Base64.getEncoder().encodeToString(key);

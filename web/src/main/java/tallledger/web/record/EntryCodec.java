@@ -10,7 +10,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Author;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -42,7 +42,7 @@ class EntryCodec {
             if (row.format() < Entry.OLDEST_FORMAT || row.format() > Entry.FORMAT) {
                 return damaged(row, Reason.of(WebReason.STRAY_FORMAT, row.format(), Entry.FORMAT));
             }
-            By by = new By(Instant.parse(row.at()), row.format() == 1 ? ZoneOffset.UTC : ZoneId.of(row.zone()),
+            Authorship by = new Authorship(Instant.parse(row.at()), row.format() == 1 ? ZoneOffset.UTC : ZoneId.of(row.zone()),
                     new Author(row.author(), row.role()));
             Draft draft = new Draft(by, row.kind(), row.step(), json.readValue(row.payload(), TREE),
                     List.of(json.readValue(row.attachments(), Attachment[].class)), Optional.ofNullable(row.strikes()));

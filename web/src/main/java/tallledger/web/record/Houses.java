@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.house.House;
 import tallledger.core.house.HouseBook;
 import tallledger.core.house.HouseChange;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -96,7 +96,7 @@ public class Houses {
         forget();
         Kept now = kept();
         if (!now.book.isIssued()) {
-            Draft draft = HouseChange.Issued.now(shipped.checks(), shipped.repairs()).draft(By.of(clock.instant(), clock.getZone(),
+            Draft draft = HouseChange.Issued.now(shipped.checks(), shipped.repairs()).draft(Authorship.of(clock.instant(), clock.getZone(),
                     APPLICATION));
             if (now.id.isPresent()) {
                 books.append(now.id.get(), draft, Submission.fresh(now.head));
@@ -113,14 +113,14 @@ public class Houses {
     }
 
     /**
-     * @throws MovedOn where the book has entries the form had not seen
-     * @throws NotKept where the store cannot keep it
+     * @throws StaleFormException where the book has entries the form had not seen
+     * @throws WriteRefusedException where the store cannot keep it
      */
     public Entry change(HouseChange change, String author, Submission submission) {
         issued();
         int seen = submission.seen() == 0 ? House.FIRST : submission.seen();
         try {
-            return books.append(kept().id.orElseThrow(), change.draft(By.of(clock.instant(), clock.getZone(), author)),
+            return books.append(kept().id.orElseThrow(), change.draft(Authorship.of(clock.instant(), clock.getZone(), author)),
                     new Submission(submission.key(), seen));
         } finally {
             forget();

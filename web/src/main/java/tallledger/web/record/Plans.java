@@ -17,14 +17,14 @@ public class Plans {
     private static final int MOST = 64;
 
     private final Clock clock;
-    private final Recent<Long, Kept> kept = new Recent<>(MOST, plan -> 1);
+    private final BoundedCache<Long, Kept> kept = new BoundedCache<>(MOST, plan -> 1);
 
     Plans(Clock clock) {
         this.clock = clock;
     }
 
     /** The plan of the whole sheet. */
-    public SheetPlan sheet(Survey survey) {
+    public SheetPlan sheet(StoredSurvey survey) {
         Kept have = kept.get(survey.id()).orElse(null);
         if (have != null && have.of == survey.core() && have.minutesLeft.isEmpty()) {
             return have.plan;
@@ -35,7 +35,7 @@ public class Plans {
     }
 
     /** The part of it that is the spindle's runs. */
-    public SurveyPlan of(Survey survey) {
+    public SurveyPlan of(StoredSurvey survey) {
         return sheet(survey).spindle();
     }
 }

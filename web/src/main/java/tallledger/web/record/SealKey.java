@@ -35,7 +35,7 @@ public class SealKey {
         file = data.resolve(FILE);
     }
 
-    /** The key, where there is one. @throws NotKept where its file cannot be read */
+    /** The key, where there is one. @throws WriteRefusedException where its file cannot be read */
     public Optional<KeyPair> known() {
         if (!Files.exists(file)) {
             return Optional.empty();
@@ -46,7 +46,7 @@ public class SealKey {
             return Optional.of(new KeyPair(factory.generatePublic(new X509EncodedKeySpec(Base64.getDecoder().decode(lines.get(1)))),
                     factory.generatePrivate(new PKCS8EncodedKeySpec(Base64.getDecoder().decode(lines.get(0))))));
         } catch (IOException | GeneralSecurityException | IllegalArgumentException | IndexOutOfBoundsException bent) {
-            throw new NotKept(Reason.of(WebReason.SEAL_KEY_BROKEN, file.getFileName().toString()), bent);
+            throw new WriteRefusedException(Reason.of(WebReason.SEAL_KEY_BROKEN, file.getFileName().toString()), bent);
         }
     }
 

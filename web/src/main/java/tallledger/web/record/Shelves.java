@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.drive.Numbering;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -85,8 +85,8 @@ public class Shelves {
     private final Words words;
     private final Clock clock;
     private final AtomicBoolean making = new AtomicBoolean();
-    private final Recent<Long, Folded<Machine>> machines = new Recent<>(MOST_MACHINES, m -> 1);
-    private final Recent<Long, Folded<Fold>> folds = new Recent<>(MOST_ENTRIES, fold -> fold.head);
+    private final BoundedCache<Long, Folded<StoredMachine>> machines = new BoundedCache<>(MOST_MACHINES, m -> 1);
+    private final BoundedCache<Long, Folded<Fold>> folds = new BoundedCache<>(MOST_ENTRIES, fold -> fold.head);
 
     Shelves(Books books, Houses houses, ShelfLines lines, Store store, Background background, Words words, Clock clock) {
         this.background = background;
@@ -177,8 +177,8 @@ public class Shelves {
 
     private ShelfLines.Made made(BookRow book, Optional<BookRow> newest) {
         try {
-            Machine machine = machine(book);
-            Optional<Survey> survey = newest.map(b -> survey(b, machine));
+            StoredMachine machine = machine(book);
+            Optional<StoredSurvey> survey = newest.map(b -> survey(b, machine));
             Place place = new Place(book.getId(), machine.name(), Optional.of(Summary.of(machine, survey, words)), Optional.empty());
             return new ShelfLines.Made(place, lines.restsOn(last(machine.entries()), newest.map(BookRow::getId).orElse(null),
                     survey.map(s -> last(s.entries())).orElse(null)));
@@ -206,23 +206,23 @@ public class Shelves {
         lines.doubt(machine);
     }
 
-    public Machine machine(long id) {
+    public StoredMachine machine(long id) {
         BookRow book = books.book(id);
         if (book.getKind() != BookKind.MACHINE) {
-            throw new NoSuchBook(id);
+            throw new UnknownBookException(id);
         }
         return machine(book);
     }
 
-    public Survey survey(long id) {
+    public StoredSurvey survey(long id) {
         BookRow book = books.book(id);
         if (book.getKind() != BookKind.SURVEY) {
-            throw new NoSuchBook(id);
+            throw new UnknownBookException(id);
         }
         return survey(book, machine(book.getMachineId()));
     }
 
-    public List<Survey> surveysOf(Machine machine) {
+    public List<StoredSurvey> surveysOf(StoredMachine machine) {
         // One of which nothing is left is told of once, when the store is found to lack it; here it hides no other.
         return books.ofMachine(machine.id()).stream().filter(b -> b.getKind() == BookKind.SURVEY && b.getHead() > 0)
                 .map(b -> survey(b, machine)).toList();
@@ -248,17 +248,17 @@ public class Shelves {
         if (why.strip().length() > LONGEST_WHY) {
             throw Refused.because(CommonReason.TEXT_LONG, why.strip().length(), LONGEST_WHY).at("why");
         }
-        books.append(machineId, Draft.of(By.of(clock.instant(), clock.getZone(), author), PUT_AWAY, "", Map.of("why", why.strip())),
+        books.append(machineId, Draft.of(Authorship.of(clock.instant(), clock.getZone(), author), PUT_AWAY, "", Map.of("why", why.strip())),
                 submission);
     }
 
     /** Takes it out again. */
     public void takeOut(long machineId, String author, Submission submission) {
-        books.append(machineId, Draft.of(By.of(clock.instant(), clock.getZone(), author), TAKEN_OUT, "", Map.of()), submission);
+        books.append(machineId, Draft.of(Authorship.of(clock.instant(), clock.getZone(), author), TAKEN_OUT, "", Map.of()), submission);
     }
 
     /** Writes a new version in which one plate cell means something else than it shows. */
-    public void acceptReading(Machine machine, List<String> at, String means, String author, Submission submission) {
+    public void acceptReading(StoredMachine machine, List<String> at, String means, String author, Submission submission) {
         PlateCell cell = machine.description().plate().cell(at);
         String shown = cell.typed().contains(PlateCell.MEANS) ? cell.typed().substring(0, cell.typed().indexOf(PlateCell.MEANS))
                 : cell.typed();
@@ -267,51 +267,51 @@ public class Shelves {
     }
 
     /** The same from within a survey, which judges by it from here on: two entries, one in each book, or neither. */
-    public void acceptReadingIn(Survey survey, List<String> at, String means, String author, Submission submission) {
+    public void acceptReadingIn(StoredSurvey survey, List<String> at, String means, String author, Submission submission) {
         inBoth(survey, author, submission, under -> acceptReading(survey.machine(), at, means, author, under));
     }
 
     /** The levers labelled as they were found to be, from within a survey, which judges by it from here on. */
-    public void renumberIn(Survey survey, Numbering numbering, String author, Submission submission) {
+    public void renumberIn(StoredSurvey survey, Numbering numbering, String author, Submission submission) {
         inBoth(survey, author, submission,
                 under -> describeAnew(survey.machine().id(), survey.machine().description().with(numbering), author, under));
     }
 
     /** Describes a ratio that readings told, and lets the survey judge by it. */
-    public void takeRatioIn(Survey survey, ToldRatio told, BigDecimal slower, String author, Submission submission) {
+    public void takeRatioIn(StoredSurvey survey, ToldRatio told, BigDecimal slower, String author, Submission submission) {
         inBoth(survey, author, submission, under -> describeAnew(survey.machine().id(), survey.machine().description()
                 .with(told.stage(), told.position(), told.against(), slower), author, under));
     }
 
-    private void inBoth(Survey survey, String author, Submission submission, Consumer<Submission> describe) {
+    private void inBoth(StoredSurvey survey, String author, Submission submission, Consumer<Submission> describe) {
         if (books.acknowledged(survey.id(), submission).isPresent()) {
             return;
         }
         Supplier<Entry> both = () -> {
             describe.accept(new Submission(submission.key(), survey.machine().head()));
-            Machine now = machine(survey.machine().id());
+            StoredMachine now = machine(survey.machine().id());
             return books.append(survey.id(), SurveyEntries.adopted(survey.by(clock, author), now.version(), now.hash()), submission);
         };
         books.together(both);
     }
 
-    public long openSurvey(Machine machine, String author, String role, Scope scope, Submission submission) {
+    public long openSurvey(StoredMachine machine, String author, String role, Scope scope, Submission submission) {
         return openSurvey(machine, author, role, scope, Grade.WORKABLE, submission);
     }
 
-    public long openSurvey(Machine machine, String author, String role, Scope scope, Grade judgedAs, Submission submission) {
-        return openSurvey(machine, By.of(clock.instant(), clock.getZone(), author), role, scope, judgedAs, submission);
+    public long openSurvey(StoredMachine machine, String author, String role, Scope scope, Grade judgedAs, Submission submission) {
+        return openSurvey(machine, Authorship.of(clock.instant(), clock.getZone(), author), role, scope, judgedAs, submission);
     }
 
     /** At a time of its own. */
-    public long openSurvey(Machine machine, By by, String role, Scope scope, Grade judgedAs, Submission submission) {
+    public long openSurvey(StoredMachine machine, Authorship by, String role, Scope scope, Grade judgedAs, Submission submission) {
         return books.open(BookKind.SURVEY, Optional.of(machine.id()), machine.name(),
                 SurveyEntries.opened(by, machine.version(), machine.hash(), houses.issued(), role, scope, judgedAs), submission);
     }
 
     /** Goes on with a closed survey: a new book, whose first entry names the last hash of the one before. */
-    public long nextVolume(Survey closed, String author, Submission submission) {
-        Draft opened = SurveyEntries.opened(By.of(clock.instant(), clock.getZone(), author), closed.machine().version(),
+    public long nextVolume(StoredSurvey closed, String author, Submission submission) {
+        Draft opened = SurveyEntries.opened(Authorship.of(clock.instant(), clock.getZone(), author), closed.machine().version(),
                 closed.machine().hash(), houses.issued(), "", closed.steps().scope(), closed.rules().judgedAs());
         Map<String, Object> payload = new HashMap<>(opened.payload());
         payload.put("after", Map.of("survey", closed.id(), "hash", last(closed.entries())));
@@ -320,11 +320,11 @@ public class Shelves {
     }
 
     private Draft described(MachineDescription description, String author) {
-        return Draft.of(By.of(clock.instant(), clock.getZone(), author), DESCRIBED, "", description.toPayload());
+        return Draft.of(Authorship.of(clock.instant(), clock.getZone(), author), DESCRIBED, "", description.toPayload());
     }
 
-    private Machine machine(BookRow book) {
-        Optional<Folded<Machine>> have = machines.get(book.getId()).filter(m -> m.head == book.getHead());
+    private StoredMachine machine(BookRow book) {
+        Optional<Folded<StoredMachine>> have = machines.get(book.getId()).filter(m -> m.head == book.getHead());
         if (have.isPresent()) {
             return have.get().value;
         }
@@ -343,7 +343,7 @@ public class Shelves {
             }
         }
         int which = version;
-        Machine machine = newest.map(description -> new Machine(book.getId(), which, description, entries, Map.copyOf(strays),
+        StoredMachine machine = newest.map(description -> new StoredMachine(book.getId(), which, description, entries, Map.copyOf(strays),
                 books.broken(book)))
                 .orElseThrow(() -> new Unreadable(book.getId(),
                         strays.values().stream().findFirst().orElse(Reason.of(CommonReason.STRAY_UNREADABLE))));
@@ -369,7 +369,7 @@ public class Shelves {
         return Optional.empty();
     }
 
-    private Survey survey(BookRow book, Machine machine) {
+    private StoredSurvey survey(BookRow book, StoredMachine machine) {
         Folded<Fold> have = folds.get(book.getId()).orElse(null);
         List<Entry> entries = books.entries(book);
         if (entries.isEmpty()) {
@@ -382,19 +382,19 @@ public class Shelves {
             folds.put(book.getId(), have);
         }
         Fold fold = have.value;
-        return new Survey(book.getId(), machine, fold.judgedBy.version(), fold.core, houses.newest().version(), fold.strays,
+        return new StoredSurvey(book.getId(), machine, fold.judgedBy.version(), fold.core, houses.newest().version(), fold.strays,
                 books.broken(book), fold.otherDescription.or(() -> underneath(machine, fold)));
     }
 
     /** A break in the machine's book or the house's up to the version it judges by. */
-    private Optional<Chain.Break> underneath(Machine machine, Fold fold) {
+    private Optional<Chain.Break> underneath(StoredMachine machine, Fold fold) {
         return machine.broken().filter(b -> b.sequence() <= fold.judgedBy.version())
                 .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_MACHINE, b.because())))
                 .or(() -> houses.broken().filter(b -> b.sequence() <= fold.rules)
                         .map(b -> new Chain.Break(b.sequence(), Reason.of(WebReason.CHAIN_OTHER_HOUSE, b.because()))));
     }
 
-    private Fold fold(Machine machine, List<Entry> entries, Optional<Fold> before) {
+    private Fold fold(StoredMachine machine, List<Entry> entries, Optional<Fold> before) {
         List<Stray> strays = new ArrayList<>();
         JudgedBy judgedBy = null;
         for (JudgedBy candidate : JudgedBy.descriptions(entries)) {

@@ -36,14 +36,14 @@ public class Store {
 
     private final HikariDataSource source;
     private final TransactionTemplate transaction;
-    private final Room room;
+    private final DiskSpaceGuard room;
     private final Heads heads;
     private final ReentrantLock gate = new ReentrantLock(true);
     private final List<Runnable> undone = new CopyOnWriteArrayList<>();
     /** What follows once the present write is on the device; used under the gate only. */
     private final List<Runnable> afterwards = new ArrayList<>();
 
-    Store(HikariDataSource source, PlatformTransactionManager transactions, Room room, Heads heads) {
+    Store(HikariDataSource source, PlatformTransactionManager transactions, DiskSpaceGuard room, Heads heads) {
         this.source = source;
         this.transaction = new TransactionTemplate(transactions);
         this.room = room;
@@ -75,7 +75,7 @@ public class Store {
      * Writes all of it or nothing; inside another write it is part of that.
      *
      * @param bytes about as many as it adds to the store
-     * @throws NotKept where there is no room, somebody must be told something first, or the store fails
+     * @throws WriteRefusedException where there is no room, somebody must be told something first, or the store fails
      */
     public <T> T write(long bytes, Supplier<T> work) {
         if (gate.isHeldByCurrentThread()) {
@@ -85,7 +85,7 @@ public class Store {
         try {
             room.check(bytes);
             if (!heads.missing().isEmpty()) {
-                throw new NotKept(Reason.of(WebReason.STORE_UNTOLD, heads.missing().size()));
+                throw new WriteRefusedException(Reason.of(WebReason.STORE_UNTOLD, heads.missing().size()));
             }
             T result = transaction.execute(status -> work.get());
             force();
@@ -94,7 +94,7 @@ public class Store {
         } catch (DataAccessException | TransactionException failed) {
             undone.forEach(Runnable::run);
             reopen(failed);
-            throw new NotKept(Reason.of(WebReason.STORE_FAILED), failed);
+            throw new WriteRefusedException(Reason.of(WebReason.STORE_FAILED), failed);
         } catch (RuntimeException refused) {
             if (!afterwards.isEmpty()) {
                 undone.forEach(Runnable::run);
@@ -121,7 +121,7 @@ public class Store {
             room.check(bytes);
             transaction.executeWithoutResult(status -> work.run());
             return true;
-        } catch (NotKept | DataAccessException | TransactionException left) {
+        } catch (WriteRefusedException | DataAccessException | TransactionException left) {
             LOG.debug("Not kept: {}", left.getMessage());
             return false;
         } finally {

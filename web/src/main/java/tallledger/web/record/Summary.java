@@ -53,18 +53,18 @@ public record Summary(long machine, Identity identity, Optional<Long> survey, Op
         }
     }
 
-    static Summary of(Machine machine, Optional<Survey> newest, Words words) {
+    static Summary of(StoredMachine machine, Optional<StoredSurvey> newest, Words words) {
         Optional<Coverage.Counts> counts = newest.map(s -> s.folded().coverage().counts());
         List<Finding> findings = newest.map(s -> Finding.of(s.core())).orElse(List.of());
         int speeds = counts.map(c -> c.proven() + c.failed() + c.inferred()).orElse(0);
         int steps = newest.map(s -> s.steps().latest().size()).orElse(0);
         int spared = newest.map(s -> (int) s.steps().inScope().stream().filter(s.steps()::isSpared).count()).orElse(0);
         int inScope = newest.map(s -> s.steps().inScope().size()).orElse(0);
-        return new Summary(machine.id(), machine.description().identity(), newest.map(Survey::id), counts,
+        return new Summary(machine.id(), machine.description().identity(), newest.map(StoredSurvey::id), counts,
                 findings.stream().findFirst().map(f -> new Worst(f.severity(), words.say(f.what()))), findings.size(),
                 speeds + steps + spared, counts.map(Coverage.Counts::all).orElse(0) + inScope, steps, inScope,
                 newest.map(s -> Amounts.of(Money.of(s.core(), Money.WhatIf.NOTHING))), machine.broken()
-                        .or(() -> newest.flatMap(Survey::broken)).map(Chain.Break::sequence),
+                        .or(() -> newest.flatMap(StoredSurvey::broken)).map(Chain.Break::sequence),
                 machine.away().isPresent());
     }
 

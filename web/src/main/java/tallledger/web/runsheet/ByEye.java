@@ -1,7 +1,7 @@
 package tallledger.web.runsheet;
 
 import tallledger.core.reason.Reason;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /** What only an eye or ear can decide is decided by a key that says which way; Enter in a field says neither. */
@@ -12,7 +12,7 @@ final class ByEye {
     private ByEye() {
     }
 
-    static boolean decided(Typed typed) {
+    static boolean decided(FormInput typed) {
         if (typed.get("do").equals(ENTER)) {
             typed.refuse("decide", Reason.of(WebReason.STEP_UNDECIDED));
         }

@@ -7,7 +7,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.StepLedger;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /** What the start form says is on the spindle. Each kind has its marks to itself: a chuck's are never read as a faceplate's. */
@@ -18,7 +18,7 @@ final class MountedForm {
     private MountedForm() {
     }
 
-    static Optional<Mounted> read(Typed typed, Identity machine) {
+    static Optional<Mounted> read(FormInput typed, Identity machine) {
         if (machine.family().traits().mountables().isEmpty()) {
             return Optional.of(Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", machine.unit()));
         }
@@ -30,7 +30,7 @@ final class MountedForm {
     }
 
     /** Core names its fields by themselves; here they stand in a row of several. */
-    private static Optional<Mounted> read(Typed typed, Mounted.Kind kind, Identity machine) {
+    private static Optional<Mounted> read(FormInput typed, Mounted.Kind kind, Identity machine) {
         try {
             return Optional.of(kind == Mounted.Kind.NOTHING ? Mounted.parse(kind, "", "", "", "", machine.unit())
                     : Mounted.parse(kind, typed.get(kind + ".diameter"), typed.get(kind + ".markedRpm"), typed.get(kind + ".markedMs"),
@@ -42,7 +42,7 @@ final class MountedForm {
     }
 
     /** What was on the spindle at the last start stands in the form, to be looked at again; and what was read off the wheel. */
-    static void remember(StepLedger ledger, Typed typed) {
+    static void remember(StepLedger ledger, FormInput typed) {
         if (typed.isSent(KIND)) {
             return;
         }
@@ -53,7 +53,7 @@ final class MountedForm {
         });
     }
 
-    private static void write(Mounted mounted, Typed typed) {
+    private static void write(Mounted mounted, FormInput typed) {
         mounted.typed().forEach((name, value) -> typed.set(mounted.kind() + "." + name, value));
         typed.set(mounted.kind() + ".askedOf", mounted.askedOf());
     }

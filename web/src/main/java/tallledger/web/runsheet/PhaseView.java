@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.family.Phase;
-import tallledger.core.survey.Standing;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.TaskStatus;
 import tallledger.web.words.Words;
 
 /**
@@ -20,11 +20,11 @@ public record PhaseView(Phase phase, List<StepView> lines, long done, long all, 
 
     static List<PhaseView> of(Survey survey, String key, Words words) {
         List<PhaseView> phases = new ArrayList<>();
-        Standing.byPhase(survey).forEach((phase, standings) -> {
+        TaskStatus.byPhase(survey).forEach((phase, standings) -> {
             List<StepView> lines = standings.stream().map(s -> StepView.of(s, survey, words)).toList();
             boolean here = lines.stream().anyMatch(l -> l.key().equals(key));
             // A speed by two routes is one speed, and one that is inferred was not run: the spine says what the statement says.
-            List<Standing> steps = standings.stream().filter(s -> s.task().step().isPresent()).toList();
+            List<TaskStatus> steps = standings.stream().filter(s -> s.task().step().isPresent()).toList();
             Coverage.Counts counts = survey.drive().coverage().counts();
             boolean speeds = steps.size() < standings.size();
             phases.add(new PhaseView(phase, lines, steps.stream().filter(s -> !s.isOpen()).count() + (speeds ? counts.run() : 0),

@@ -14,12 +14,12 @@ import tallledger.core.family.Step;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.BeyondProof;
+import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SheetPlan;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.Task;
-import tallledger.core.survey.Worths;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -56,7 +56,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     public record Coming(String key, String name, String proves) {
     }
 
-    static PlanView of(Survey survey, SheetPlan plan, Words words) {
+    static PlanView of(StoredSurvey survey, SheetPlan plan, Words words) {
         RunPlan runs = plan.spindle().plan();
         List<Reason> summary = new ArrayList<>();
         if (survey.steps().scope() == Scope.WHOLE) {
@@ -79,13 +79,13 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
                 later(survey, words), minutes(survey, plan, words));
     }
 
-    private static Minutes minutes(Survey survey, SheetPlan plan, Words words) {
+    private static Minutes minutes(StoredSurvey survey, SheetPlan plan, Words words) {
         if (plan.spindle().minutesLeft().isEmpty()) {
             return new Minutes(List.of(), List.of(), Optional.empty());
         }
         List<Coming> planned = new ArrayList<>();
         List<Coming> left = new ArrayList<>();
-        Worths worths = Worths.of(survey.core());
+        LookingWorth worths = LookingWorth.of(survey.core());
         for (Phase phase : Phase.values()) {
             if (phase == Phase.SPINDLE) {
                 plan.spindle().plan().runs()
@@ -104,11 +104,11 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         return new Minutes(planned, left, left.isEmpty() ? Optional.empty() : Optional.of(Reason.of(WebReason.PLAN_LEFT_OUT, left.size())));
     }
 
-    private static String worth(Survey survey, Words words, double worth) {
+    private static String worth(StoredSurvey survey, Words words, double worth) {
         return worth < 0.5 ? "" : ", " + words.say("plan.worth", money(survey, words, worth));
     }
 
-    private static String money(Survey survey, Words words, double amount) {
+    private static String money(StoredSurvey survey, Words words, double amount) {
         return words.money(amount, survey.core().stakes().map(Stakes::currency).orElse(""));
     }
 
@@ -121,7 +121,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     }
 
     /** Runs while the speeds are at hand, else the steps that follow. */
-    private static List<Coming> coming(Survey survey, SheetPlan plan, Words words) {
+    private static List<Coming> coming(StoredSurvey survey, SheetPlan plan, Words words) {
         boolean speeds = plan.next().flatMap(Task::route).isPresent();
         if (speeds) {
             return plan.spindle().plan().runs().stream().limit(SHOWN)
@@ -144,7 +144,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
         return elements.isEmpty() || more.isEmpty() ? elements + more : elements + ", " + more;
     }
 
-    private static List<Coming> later(Survey survey, Words words) {
+    private static List<Coming> later(StoredSurvey survey, Words words) {
         return survey.steps().later().stream().map(task -> new Coming(task.key(), words.name(task, survey.folded().machine().train()), ""))
                 .toList();
     }

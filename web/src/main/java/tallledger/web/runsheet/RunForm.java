@@ -22,7 +22,7 @@ import tallledger.core.rules.Rule;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.unit.LengthUnit;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.words.WebReason;
 
 /** The run form, read into a {@link RunRecord}. */
@@ -31,7 +31,7 @@ final class RunForm {
     private RunForm() {
     }
 
-    static Optional<RunRecord> read(Typed typed, MachineDescription machine, House house, Route route) {
+    static Optional<RunRecord> read(FormInput typed, MachineDescription machine, House house, Route route) {
         Optional<SpeedReading> reading = reading(typed, Run.recording(machine.speeds(), route), house);
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         for (String name : typed.all("symptom")) {
@@ -52,7 +52,7 @@ final class RunForm {
      * The speed as read at a route; none where nothing of it was typed. A method may have one of the house's own gauges behind it,
      * {@code OPTICAL:g3}.
      */
-    static Optional<SpeedReading> reading(Typed typed, SpeedRead recording, House house) {
+    static Optional<SpeedReading> reading(FormInput typed, SpeedRead recording, House house) {
         Map<String, String> figures = new HashMap<>();
         recording.fields().forEach(f -> figures.put(f.name(), typed.get(f.name())));
         String[] by = typed.get("method").split(":", 2);

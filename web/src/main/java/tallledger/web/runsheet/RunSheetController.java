@@ -19,17 +19,17 @@ import tallledger.core.family.StartItem;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.Made;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.core.survey.TaskResult;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
 
 /** The Run sheet: one step at a time. */
@@ -38,12 +38,12 @@ class RunSheetController {
 
     private final Shelves shelves;
     private final Houses houses;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
     private final SheetPage page;
     private final SheetWriter sheet;
 
-    RunSheetController(Shelves shelves, Houses houses, Writer writer, Clock clock, SheetPage page, SheetWriter sheet) {
+    RunSheetController(Shelves shelves, Houses houses, AuthorCookie writer, Clock clock, SheetPage page, SheetWriter sheet) {
         this.shelves = shelves;
         this.houses = houses;
         this.writer = writer;
@@ -54,8 +54,8 @@ class RunSheetController {
 
     @PostMapping("/machines/{id}/surveys")
     String open(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.of(fields);
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), 0);
         Optional<Long> survey = typed.attempt("author", () -> shelves.openSurvey(machine, typed.get("author"),
                 typed.get("role"), typed.get("scope").equals(Scope.SPINDLE_DRIVE.name()) ? Scope.SPINDLE_DRIVE : Scope.WHOLE,
@@ -70,8 +70,8 @@ class RunSheetController {
     @GetMapping("/surveys/{id}/run")
     String show(@PathVariable long id, @RequestParam Optional<String> step, @RequestParam Optional<Integer> done, Model model,
             HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page.show(survey, step, done, typed, Submission.fresh(survey.head()), model);
     }
@@ -79,8 +79,8 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/run")
     String record(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         if (route.isEmpty()) {
             typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));
@@ -96,15 +96,15 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/start")
     String start(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         List<StartItem> items = survey.folded().machine().family().traits().startChecks(survey.folded().machine());
         List<StartItem> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
         if (!unticked.isEmpty()) {
             typed.refuse("safe", Reason.of(WebReason.START_UNTICKED, unticked.size(), items.size()));
         }
         // What stops use is named at each start, each by itself: its number is that of the entry that found it.
-        List<Integer> known = RunGate.stopping(survey.core()).stream().map(Made::entry)
+        List<Integer> known = RunGate.stopping(survey.core()).stream().map(TaskResult::entry)
                 .filter(entry -> typed.holds("known", String.valueOf(entry))).toList();
         if (!RunGate.mayName(survey.core())) {
             typed.refuse("form", RunGate.stopUse(survey.core()));
@@ -119,8 +119,8 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/stop")
     String stop(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> Optional.of(SurveyEntries.stopped(survey.by(clock, typed.get("author")))));
     }
@@ -128,8 +128,8 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/pass")
     String passOver(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<Step> step = survey.steps().step(typed.get("step"));
         return sheet.write(survey, typed, model, response, () -> step.isPresent()
                 ? typed.attempt("reason", () -> SurveyEntries.stepPassedOver(survey.by(clock, typed.get("author")), step.get(),
@@ -141,8 +141,8 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/plan")
     String plan(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> typed.choice("school", School.class).flatMap(
                         school -> typed.attempt("minutes", () -> SurveyEntries.planChosen(survey.by(clock, typed.get("author")), school,
@@ -152,8 +152,8 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/check")
     String check(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class)
                 .filter(check -> ByEye.decided(typed)).flatMap(check -> typed.attempt("seconds", () -> {
                     survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.core(), step));
@@ -165,8 +165,8 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/adopt")
     String adopt(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), survey.machine().version(),
                         survey.machine().hash())));
@@ -175,13 +175,13 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/adopt-rules")
     String adoptRules(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), houses.issued())));
     }
 
-    private Optional<List<String>> settings(Survey survey, Typed typed) {
+    private Optional<List<String>> settings(StoredSurvey survey, FormInput typed) {
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         if (route.isEmpty()) {
             typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));

@@ -28,7 +28,7 @@ import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
-import tallledger.core.ledger.Noted;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.InUnit;
@@ -36,7 +36,6 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
 import tallledger.core.survey.Films;
-import tallledger.core.survey.Made;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SecondRuns;
@@ -45,14 +44,15 @@ import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StartCheck;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Task;
+import tallledger.core.survey.TaskResult;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.instruments.Instruments;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Plans;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.Words;
 
 /** Lays out the run sheet: the open speed or step, the spine, the margin. */
@@ -87,7 +87,8 @@ public class SheetPage {
         this.clock = clock;
     }
 
-    public String show(Survey survey, Optional<String> asked, Optional<Integer> done, Typed typed, Submission submission, Model model) {
+    public String show(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed, Submission submission,
+            Model model) {
         SheetPlan plan = plans.sheet(survey);
         Optional<Task> wanted = asked.flatMap(survey.core()::task);
         Optional<Task> open = wanted.or(plan::next);
@@ -110,7 +111,7 @@ public class SheetPage {
         Optional<Reason> gate = route.flatMap(r -> RunGate.refusal(survey.core(), r))
                 .or(() -> step.flatMap(s -> RunGate.refusal(survey.core(), s)));
         model.addAttribute("gate", gate.orElse(null));
-        List<Made> stopping = RunGate.stopping(survey.core());
+        List<TaskResult> stopping = RunGate.stopping(survey.core());
         boolean named = RunGate.unnamed(survey.core()).isEmpty();
         // The start checks are where what stops use is named: after the machine was stopped and left they are asked although nothing runs.
         boolean starts = (gate.isEmpty() || !named && RunGate.mayName(survey.core()))
@@ -126,7 +127,7 @@ public class SheetPage {
     }
 
     /** Runs worth making again once all is done, as many as the minutes that are left allow. */
-    private SecondRuns second(Survey survey, SheetPlan plan) {
+    private SecondRuns second(StoredSurvey survey, SheetPlan plan) {
         SpindleSurvey drive = survey.folded();
         if (plan.spindle().blame().isPresent() || !RunGate.unnamed(survey.core()).isEmpty()) {
             return null;
@@ -145,7 +146,7 @@ public class SheetPage {
         return fit.isEmpty() ? null : new SecondRuns(second.once(), fit);
     }
 
-    private void speed(Survey survey, Optional<Route> route, Typed typed, Model model) {
+    private void speed(StoredSurvey survey, Optional<Route> route, FormInput typed, Model model) {
         SpindleSurvey folded = survey.folded();
         model.addAttribute("sheet", route.map(r -> SheetView.of(folded, r)).orElse(null));
         model.addAttribute("symptoms", SYMPTOM_KEYS.stream().filter(s -> isPossible(s, folded.machine().train())).toList());
@@ -154,15 +155,15 @@ public class SheetPage {
         model.addAttribute("shiftFeels", shifts(folded.machine().train()) ? List.of(ShiftFeel.values()) : List.of());
     }
 
-    private void step(Survey survey, Optional<Step> step, Typed typed, Model model) {
+    private void step(StoredSurvey survey, Optional<Step> step, FormInput typed, Model model) {
         Optional<DriveCheck> check = step.flatMap(s -> s.recording().driveCheck());
         model.addAttribute("check", check.orElse(null));
         model.addAttribute("brake", survey.rules().graded(Rule.SPINDLE_STOP));
         Map<String, String> sofar = new HashMap<>();
-        Optional<CutMade> cut = step.flatMap(s -> survey.steps().cut(s)).map(Noted::what);
+        Optional<CutMade> cut = step.flatMap(s -> survey.steps().cut(s)).map(NotedEntry::what);
         model.addAttribute("cut",
                 step.flatMap(s -> survey.steps().cut(s))
-                        .map(c -> new Noted<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
+                        .map(c -> new NotedEntry<>(InUnit.of(c.what().says(), survey.core().machine().unit()), c.entry())).orElse(null));
         step.ifPresent(s -> s.recording().fields().forEach(f -> {
             if (!typed.isSent(f.name())) {
                 typed.set(f.name(), cut.flatMap(c -> of(c, f, survey.core().machine().unit())).orElseGet(() -> s.recording().start(f,
@@ -201,7 +202,7 @@ public class SheetPage {
     }
 
     /** @param starts whether something is to turn, and may */
-    private void start(Survey survey, boolean starts, Typed typed, Model model) {
+    private void start(StoredSurvey survey, boolean starts, FormInput typed, Model model) {
         Family family = survey.folded().machine().identity().family();
         // A form that comes back with something to mend is shown, or what was typed in it would be gone.
         boolean mending = !typed.isClean() && !typed.isSent("starting");
@@ -214,7 +215,7 @@ public class SheetPage {
         model.addAttribute("mounted", survey.steps().mounted().orElse(null));
     }
 
-    private void done(Survey survey, Optional<Integer> done, Model model) {
+    private void done(StoredSurvey survey, Optional<Integer> done, Model model) {
         model.addAttribute("done", done.flatMap(d -> survey.folded().runs().stream().filter(r -> r.entry() == d).findFirst()).orElse(null));
         Optional<StepResult> result = done.flatMap(d -> survey.steps().all().stream().filter(r -> r.entry() == d).findFirst());
         model.addAttribute("doneStep", result.orElse(null));

@@ -13,17 +13,17 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.family.Step;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.measuring.AskBack;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.WebReason;
 
 /** Steps of the catalogue: done, passed over, put off. */
@@ -44,8 +44,8 @@ class StepController {
 
     @PostMapping("/surveys/{id}/step")
     String done(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<String> meant = meant(typed);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed))
                 .flatMap(step -> typed.attempt("form", () -> {
@@ -53,7 +53,7 @@ class StepController {
                     Map<String, String> values = new HashMap<>();
                     step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
                     Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
-                    By who = survey.by(clock, typed.get("author"));
+                    Authorship who = survey.by(clock, typed.get("author"));
                     Optional<AskBack> asked = meant.filter(AS_TYPED::equals).isPresent() ? Optional.empty()
                             : SurveyEntries.askBack(who, survey.steps(), step, values, by, typed.get("do").equals("bad"));
                     asked.ifPresent(ask -> values.putAll(meant.flatMap(m -> meaning(ask, m)).orElseThrow(() -> {
@@ -71,7 +71,7 @@ class StepController {
      * Answer to what was asked back, "good:as-typed" or "bad:0": the key pressed before, and whether it is so or which meaning it has. The
      * key stands then as if it had been pressed again.
      */
-    private static Optional<String> meant(Typed typed) {
+    private static Optional<String> meant(FormInput typed) {
         String[] answer = typed.get("do").split(":", 2);
         typed.set("do", answer[0]);
         return answer.length < 2 ? Optional.empty() : Optional.of(answer[1]);
@@ -85,15 +85,15 @@ class StepController {
     /** Come back later: a step or a speed. */
     @PostMapping("/surveys/{id}/later")
     String later(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         boolean known = survey.folded().machine().train().routeByKey(typed.get("step")).isPresent() || step(survey, typed).isPresent();
         return sheet.write(survey, typed, model, response, () -> known
                 ? Optional.of(SurveyEntries.later(survey.by(clock, typed.get("author")), typed.get("step")))
                 : Optional.empty());
     }
 
-    private static Optional<Step> step(Survey survey, Typed typed) {
+    private static Optional<Step> step(StoredSurvey survey, FormInput typed) {
         Optional<Step> step = survey.steps().step(typed.get("step"));
         if (step.isEmpty()) {
             typed.refuse("form", Reason.of(WebReason.RUN_NO_SUCH_STEP));

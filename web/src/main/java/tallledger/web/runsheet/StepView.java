@@ -2,9 +2,9 @@ package tallledger.web.runsheet;
 
 import tallledger.core.drive.Route;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.Standing;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
+import tallledger.core.survey.TaskStatus;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
@@ -19,7 +19,7 @@ import tallledger.web.words.Words;
  */
 public record StepView(String key, String name, String figure, String mark) {
 
-    static StepView of(Standing standing, Survey survey, Words words) {
+    static StepView of(TaskStatus standing, Survey survey, Words words) {
         Task task = standing.task();
         String itself = task.route().map(route -> plate(survey.drive(), route)).orElseGet(() -> standing.grade().map(words::of).orElse(""));
         String figure = standing.later() ? "later" : standing.again() && task.step().isPresent() ? "again" : itself;
@@ -31,7 +31,7 @@ public record StepView(String key, String name, String figure, String mark) {
         return sweep ? "range" : survey.table().nominal(route).map(Figures::plain).orElse("?");
     }
 
-    private static String mark(Standing standing) {
+    private static String mark(TaskStatus standing) {
         return standing.outcome().map(new Marks()::of).orElse(standing.passed().isPresent() ? "passed"
                 : standing.inferred() ? "inferred"
                         : "open");

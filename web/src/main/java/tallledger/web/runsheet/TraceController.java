@@ -23,10 +23,10 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
 
 /** Traces of a surface in files: read into the form of a step, where nothing is recorded yet; taken away from what was recorded. */
@@ -48,8 +48,8 @@ class TraceController {
     @PostMapping("/surveys/{id}/trace")
     String read(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file,
             Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<TraceFile.Typed> read = typed.attempt("file", () -> TraceFile.read(bytes(file)));
         read.ifPresent(trace -> {
             typed.set("ra", "");

@@ -26,10 +26,10 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.Temperatures;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.Houses;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.WebReason;
 
 /**
@@ -52,8 +52,8 @@ class WeighController {
 
     @PostMapping("/surveys/{id}/weigh")
     String weigh(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed, houses.newest())
                 : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed, new Read(houses.newest(), clock.instant())))
@@ -61,7 +61,7 @@ class WeighController {
         return "runsheet/weigh :: weigh";
     }
 
-    private static List<Reason> speed(Survey survey, Route route, Typed typed, House house) {
+    private static List<Reason> speed(StoredSurvey survey, Route route, FormInput typed, House house) {
         SpeedRead recording = Run.recording(survey.folded().table(), route);
         return RunForm.reading(typed, recording, house).map(reading -> recording.judge(reading, survey.rules()).because())
                 .orElseGet(() -> typed.errors().values().stream().limit(1).map(why -> Reason.of(WebReason.WEIGH_REFUSED, why)).toList());
@@ -71,7 +71,7 @@ class WeighController {
     private record Read(House house, Instant now) {
     }
 
-    private static List<Reason> step(Survey survey, Step step, Typed typed, Read with) {
+    private static List<Reason> step(StoredSurvey survey, Step step, FormInput typed, Read with) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
         if (step.recording().fields().stream().anyMatch(f -> f.must() && !typed.has(f.name()))) {

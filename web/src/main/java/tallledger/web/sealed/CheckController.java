@@ -31,26 +31,26 @@ import tallledger.core.reason.Refused;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.SealCheck;
 import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.HandedShelf;
-import tallledger.web.record.NotKept;
+import tallledger.web.record.ImportedSurveys;
 import tallledger.web.record.ShelfQuery;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Unfinished;
 import tallledger.web.record.Unreadable;
+import tallledger.web.record.WriteRefusedException;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Progress;
-import tallledger.web.works.Works;
 
 /** Check a file: a survey as it was handed over, checked in words. Nothing of it is kept. */
 @Controller
 class CheckController {
 
     private final Shelves shelves;
-    private final Handover handover;
-    private final HandedShelf handed;
-    private final HandedReads reads;
-    private final Works works;
+    private final ArchiveWriter handover;
+    private final ImportedSurveys handed;
+    private final ImportedReadings reads;
+    private final BackgroundJobs works;
     private final boolean demo;
     private final Unfinished unfinished;
     /** A file of fewer bytes is checked within a second. */
@@ -70,7 +70,8 @@ class CheckController {
     /** What is kept goes through the memory once. */
     private static final long MOST_KEPT = 200_000_000;
 
-    CheckController(Shelves shelves, Handover handover, HandedShelf handed, HandedReads reads, Works works, Unfinished unfinished,
+    CheckController(Shelves shelves, ArchiveWriter handover, ImportedSurveys handed, ImportedReadings reads, BackgroundJobs works,
+            Unfinished unfinished,
             @Value("${tallledger.demo}") boolean demo) {
         this.handed = handed;
         this.unfinished = unfinished;
@@ -96,7 +97,8 @@ class CheckController {
 
     /** Kept to be read where that is asked for, whatever the check comes to; what cannot be read is not kept. */
     private Outcome outcome(Path zip, boolean keep, String author, Progress progress) throws IOException {
-        Found.Checked checked = HandedOver.check(zip, share -> progress.at(share * (keep ? CHECKED : 1), Reason.of(WebReason.WORK_CHECKS)));
+        Found.Checked checked =
+                ArchiveCheck.check(zip, share -> progress.at(share * (keep ? CHECKED : 1), Reason.of(WebReason.WORK_CHECKS)));
         if (!keep) {
             return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.empty());
         }
@@ -106,7 +108,7 @@ class CheckController {
             }
             progress.at(CHECKED, Reason.of(WebReason.WORK_KEEPS));
             byte[] bytes = Files.readAllBytes(zip);
-            HandedReads.Shown read = reads.read(AttachmentRow.of("application/zip", bytes).sha256(), zip, checked);
+            ImportedReadings.Shown read = reads.read(AttachmentRow.of("application/zip", bytes).sha256(), zip, checked);
             String sha256 = handed.keep(bytes, checked.title(), author);
             reads.kept(sha256, read);
             return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.of(sha256));
@@ -147,7 +149,7 @@ class CheckController {
     @GetMapping("/check/verify.html")
     ResponseEntity<byte[]> page() throws IOException {
         return ResponseEntity.ok().contentType(MediaType.TEXT_HTML).header(HttpHeaders.CONTENT_DISPOSITION,
-                "attachment; filename=\"verify.html\"").body(Handover.page().getBytes(StandardCharsets.UTF_8));
+                "attachment; filename=\"verify.html\"").body(ArchiveWriter.page().getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/check")
@@ -165,7 +167,7 @@ class CheckController {
     /** Of the demo's closed survey, with one reading made a little better than it was: to try the check on. */
     @GetMapping("/check/tampered.zip")
     ResponseEntity<byte[]> tampered() throws IOException {
-        Optional<Survey> closed = demo ? shelves.shelf(ShelfQuery.of("p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
+        Optional<StoredSurvey> closed = demo ? shelves.shelf(ShelfQuery.of("p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
                 .flatMap(l -> l.survey().stream()).map(shelves::survey)
                 .filter(s -> s.core().closed().isPresent()).findFirst() : Optional.empty();
         if (closed.isEmpty()) {
@@ -213,7 +215,7 @@ class CheckController {
     }
 
     /** A large one is work that says how far it is; what it came to is told on a page of its own. */
-    private Works.Work begun(Path zip, String name, boolean keep, String author) throws IOException {
+    private BackgroundJobs.Job begun(Path zip, String name, boolean keep, String author) throws IOException {
         String number = UUID.randomUUID().toString();
         try {
             return works.begin("check " + number, Reason.of(WebReason.WORK_CHECK, name.length() > 80 ? name.substring(0, 80) : name),
@@ -223,12 +225,13 @@ class CheckController {
                             synchronized (outcomes) {
                                 outcomes.put(number, outcome);
                             }
-                            return new Works.Made.Page(outcome.kept.map(kept -> "/handed/" + kept).orElse("/check?of=" + number));
+                            return new BackgroundJobs.Output.Page(
+                                    outcome.kept.map(kept -> "/handed/" + kept).orElse("/check?of=" + number));
                         } finally {
                             Files.deleteIfExists(zip);
                         }
                     });
-        } catch (NotKept many) {
+        } catch (WriteRefusedException many) {
             Files.deleteIfExists(zip);
             throw many;
         }

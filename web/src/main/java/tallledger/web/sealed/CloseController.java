@@ -27,35 +27,36 @@ import tallledger.core.survey.Films;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Heading;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Closing;
-import tallledger.web.record.NotKept;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.record.Unfinished;
+import tallledger.web.record.WriteRefusedException;
 import tallledger.web.words.WebReason;
+import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Download;
-import tallledger.web.works.Works;
 
 /** A survey closed and sealed, handed over, gone on with in its next volume; and the films of the visit. */
 @Controller
 class CloseController {
 
     private final Shelves shelves;
-    private final Works works;
+    private final BackgroundJobs works;
     private final Closing closing;
-    private final Handover handover;
+    private final ArchiveWriter handover;
     private final Tables tables;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
     private final Unfinished unfinished;
 
-    CloseController(Shelves shelves, Closing closing, Handover handover, Tables tables, SurveyWriter entries, Writer writer, Clock clock,
-            Works works, Unfinished unfinished) {
+    CloseController(Shelves shelves, Closing closing, ArchiveWriter handover, Tables tables, SurveyWriter entries, AuthorCookie writer,
+            Clock clock,
+            BackgroundJobs works, Unfinished unfinished) {
         this.unfinished = unfinished;
         this.works = works;
         this.shelves = shelves;
@@ -70,16 +71,16 @@ class CloseController {
     /** What is open is said before anybody closes. */
     @GetMapping("/surveys/{id}/close")
     String ask(@PathVariable long id, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
 
     @PostMapping("/surveys/{id}/close")
     String close(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> {
             if (!typed.holds("read", "yes")) {
                 typed.refuse("read", Reason.of(WebReason.CLOSE_UNREAD));
@@ -89,7 +90,7 @@ class CloseController {
                 (book, draft, submission) -> closing.close(survey, typed.get("author"), submission));
     }
 
-    private static String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private static String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         ConditionStatement statement = ConditionStatement.of(survey.core());
         model.addAttribute("survey", survey);
         model.addAttribute("open", statement.sections().getOrDefault(Heading.NOT_TESTED, List.of()));
@@ -106,7 +107,7 @@ class CloseController {
     /** The whole survey as one zip; made whole before anything of it is sent. */
     @GetMapping("/surveys/{id}/survey.zip")
     ResponseEntity<StreamingResponseBody> zip(@PathVariable long id) throws IOException {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         handover.ready(survey);
         Path zip = unfinished.file(".zip");
         try {
@@ -115,7 +116,7 @@ class CloseController {
             }
         } catch (IOException noRoom) {
             Files.deleteIfExists(zip);
-            throw new NotKept(Reason.of(WebReason.WORK_FAILED), noRoom);
+            throw new WriteRefusedException(Reason.of(WebReason.WORK_FAILED), noRoom);
         } catch (RuntimeException failed) {
             Files.deleteIfExists(zip);
             throw failed;
@@ -126,7 +127,7 @@ class CloseController {
     /** The same as work: there at once where it is quick; with many entries it says how far it is, and can be stopped. */
     @PostMapping("/surveys/{id}/survey.zip")
     String ready(@PathVariable long id, @RequestParam(defaultValue = "") String pictures) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         handover.ready(survey);
         boolean withPictures = pictures.equals("yes");
         return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures,
@@ -138,8 +139,8 @@ class CloseController {
     /** The next volume of a closed survey: it names the seal before it. */
     @PostMapping("/surveys/{id}/volume")
     String volume(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         long next = shelves.nextVolume(survey, typed.get("author").isBlank() ? survey.lastAuthor() : typed.get("author"), submission);
         writer.remember(response, typed.get("author"), submission);
@@ -149,8 +150,8 @@ class CloseController {
     /** The camera is started, stopped, or found to run ahead. */
     @PostMapping("/surveys/{id}/camera")
     String camera(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         boolean shift = typed.get("what").equals(Event.Camera.What.SHIFTED.name());
         return entries.write(survey, typed, response,
                 () -> shift ? typed.attempt("seconds", () -> SurveyEntries.cameraShifted(survey.by(clock, typed.get("author")),
@@ -165,7 +166,7 @@ class CloseController {
     /** Chapters of a film, to lie beside it. */
     @GetMapping("/surveys/{id}/film-{film}.vtt")
     ResponseEntity<String> chapters(@PathVariable long id, @PathVariable int film) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         Films films = Films.of(survey.entries(), survey.core().struck().keySet());
         return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build()
                 : ResponseEntity.ok()

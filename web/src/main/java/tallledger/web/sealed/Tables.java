@@ -27,7 +27,7 @@ import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
 import tallledger.web.record.SheetCell;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
@@ -43,7 +43,7 @@ class Tables {
         this.words = words;
     }
 
-    Map<String, String> of(Survey survey) {
+    Map<String, String> of(StoredSurvey survey) {
         Map<String, String> tables = new LinkedHashMap<>();
         tables.put("readings.csv", readings(survey));
         tables.put("steps.csv", steps(survey));
@@ -55,11 +55,11 @@ class Tables {
         return tables;
     }
 
-    private static Films films(Survey survey) {
+    private static Films films(StoredSurvey survey) {
         return Films.of(survey.entries(), survey.core().struck().keySet());
     }
 
-    private String readings(Survey survey) {
+    private String readings(StoredSurvey survey) {
         return csv(List.of("entry", "time", "author", "position", "plate rpm", "read rpm", "off %", "symptoms", "quiet", "outcome",
                 "remark"),
                 survey.folded().counting().stream().map((Run r) -> List.of(
@@ -71,7 +71,7 @@ class Tables {
                         words.of(r.outcome()), r.remark())).toList());
     }
 
-    private String steps(Survey survey) {
+    private String steps(StoredSurvey survey) {
         return csv(List.of("entry", "time", "author", "step", "phase", "typed", "because", "outcome", "grade", "remark", "figure", "U",
                 "unit", "over", "limit", "limit of"),
                 survey.steps().steps().stream()
@@ -112,7 +112,7 @@ class Tables {
                 .map(e -> e.getKey() + " " + e.getValue()).collect(Collectors.joining("; "));
     }
 
-    private String kit(Survey survey) {
+    private String kit(StoredSurvey survey) {
         var kit = survey.steps().kit();
         return csv(List.of("entry", "piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many", "warranty"),
                 kit.items().stream().map(i -> List.of(String.valueOf(kit.entries().get(i.name())), i.name(), words.of(i.state()),
@@ -122,7 +122,7 @@ class Tables {
                         .toList());
     }
 
-    private String chapters(Survey survey, Films films) {
+    private String chapters(StoredSurvey survey, Films films) {
         return csv(List.of("film", "from", "until", "entries", "what"),
                 films.films().stream().flatMap(f -> films.chapters(f.number(), survey.entries()).stream())
                         .map(c -> List.of(String.valueOf(c.film()), clock(c.from()),
@@ -133,7 +133,7 @@ class Tables {
     }
 
     /** WebVTT (W3C): what was written when, beside the film. */
-    String chapters(Survey survey, Films films, int film) {
+    String chapters(StoredSurvey survey, Films films, int film) {
         StringBuilder vtt = new StringBuilder("WEBVTT\n");
         for (Films.Chapter c : films.chapters(film, survey.entries())) {
             vtt.append('\n').append(clock(c.from())).append(" --> ").append(clock(c.until())).append('\n')
@@ -144,11 +144,11 @@ class Tables {
         return vtt.toString();
     }
 
-    private String what(Survey survey, Films.Chapter chapter) {
+    private String what(StoredSurvey survey, Films.Chapter chapter) {
         return chapter.entries().stream().map(e -> e.sequence() + " " + said(survey, e)).collect(Collectors.joining("; "));
     }
 
-    private String said(Survey survey, Entry e) {
+    private String said(StoredSurvey survey, Entry e) {
         return survey.core().task(e.step()).map(t -> words.name(t, survey.folded().machine().train()))
                 .orElseGet(() -> words.kind(e.kind()) + (e.step().isEmpty() ? "" : " " + e.step()));
     }

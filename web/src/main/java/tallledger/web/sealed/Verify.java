@@ -24,7 +24,7 @@ public final class Verify {
             System.exit(2);
         }
         boolean watched = System.console() != null;
-        Found.Checked checked = HandedOver.check(Path.of(args[0]), share -> {
+        Found.Checked checked = ArchiveCheck.check(Path.of(args[0]), share -> {
             if (watched) {
                 System.err.printf("\r%3.0f %% of its files read", 100 * share);
             }

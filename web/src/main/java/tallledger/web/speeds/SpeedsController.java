@@ -20,14 +20,14 @@ import tallledger.core.survey.PlateDoubt;
 import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.ToldRatio;
 import tallledger.web.faults.SuspectView;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.record.AsItStands;
-import tallledger.web.record.LastAsked;
+import tallledger.web.record.Memo;
 import tallledger.web.record.Plans;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 
 /** The Speeds screen: lattice and ray chart of a survey. */
 @Controller
@@ -44,10 +44,10 @@ class SpeedsController {
 
     private final Shelves shelves;
     private final Plans plans;
-    private final Writer writer;
-    private final LastAsked<AsItStands, Drawn> drawn = new LastAsked<>(MOST_KEPT, asked -> drawn(asked.survey()));
+    private final AuthorCookie writer;
+    private final Memo<AsItStands, Drawn> drawn = new Memo<>(MOST_KEPT, asked -> drawn(asked.survey()));
 
-    SpeedsController(Shelves shelves, Plans plans, Writer writer) {
+    SpeedsController(Shelves shelves, Plans plans, AuthorCookie writer) {
         this.shelves = shelves;
         this.plans = plans;
         this.writer = writer;
@@ -55,7 +55,7 @@ class SpeedsController {
 
     @GetMapping("/surveys/{id}/speeds")
     String speeds(@PathVariable long id, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         var folded = survey.folded();
         SurveyPlan plan = plans.of(survey);
         Drawn drawn = this.drawn.of(new AsItStands(survey));
@@ -78,7 +78,7 @@ class SpeedsController {
         return "speeds/speeds";
     }
 
-    private Drawn drawn(Survey survey) {
+    private Drawn drawn(StoredSurvey survey) {
         List<Blame.Suspect> lit = plans.of(survey).blame().map(b -> b.suspects().stream().filter(s -> s.probability() >= LIT).toList())
                 .orElse(List.of());
         Optional<MotorPlate> motor = MotorPlate.of(survey.steps());
@@ -87,7 +87,7 @@ class SpeedsController {
     }
 
     /** Whether the survey judges by the drive as it is described now: another one is not renumbered from here. */
-    private static boolean isNewest(Survey survey) {
+    private static boolean isNewest(StoredSurvey survey) {
         return survey.folded().machine().train().equals(survey.machine().description().train())
                 && survey.folded().machine().plate().equals(survey.machine().description().plate());
     }
@@ -96,13 +96,13 @@ class SpeedsController {
     public record Ratio(ToldRatio told, Optional<BigDecimal> taken) {
     }
 
-    private static List<Ratio> ratios(Survey survey) {
+    private static List<Ratio> ratios(StoredSurvey survey) {
         return ToldRatio.of(survey.folded()).stream().map(t -> new Ratio(t, isUnknown(survey, t)
                 ? t.taken(survey.folded().machine().claims())
                 : Optional.empty())).toList();
     }
 
-    private static boolean isUnknown(Survey survey, ToldRatio told) {
+    private static boolean isUnknown(StoredSurvey survey, ToldRatio told) {
         return survey.folded().machine().train().stages().stream().filter(s -> s.name().equals(told.stage()))
                 .flatMap(s -> s.positions().stream()).anyMatch(p -> p.label().equals(told.position())
                         && p.transmission() instanceof Transmission.Unknown);
@@ -111,9 +111,9 @@ class SpeedsController {
     /** Takes a ratio for what the readings say it is; where they say so no more, nothing is written. */
     @PostMapping("/surveys/{id}/take-ratio")
     String takeRatio(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         ratios(survey).stream().filter(r -> isNewest(survey) && r.taken.isPresent() && r.told.stage().equals(typed.get("stage"))
                 && r.told.position().equals(typed.get("position"))).findFirst().ifPresent(r -> {
                     shelves.takeRatioIn(survey, r.told, r.taken.get(), typed.get("author"), submission);
@@ -125,9 +125,9 @@ class SpeedsController {
     /** Takes the levers for numbered as the readings say; where they say so no more, nothing is written. */
     @PostMapping("/surveys/{id}/renumber")
     String renumber(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         SurveyPlan.causes(survey.folded()).stream().filter(c -> isNewest(survey)).flatMap(c -> c.numbering().stream()).findFirst()
                 .ifPresent(numbering -> {
                     shelves.renumberIn(survey, numbering, typed.get("author"), submission);
@@ -139,7 +139,7 @@ class SpeedsController {
     /** Accepts what a plate cell means, from within the survey. */
     @PostMapping("/surveys/{id}/accept")
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        Typed typed = Typed.of(fields);
+        FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         shelves.acceptReadingIn(shelves.survey(id), typed.all("at"), typed.get("means"), typed.get("author"), submission);
         writer.remember(response, typed.get("author"), submission);

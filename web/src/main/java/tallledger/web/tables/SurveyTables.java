@@ -12,7 +12,7 @@ import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.kit.KitItem;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -20,7 +20,7 @@ import tallledger.core.survey.Paper;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.Task;
 import tallledger.web.forms.CsvRows;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -33,12 +33,12 @@ final class SurveyTables {
     private static final List<String> KIT = List.of("piece", "state", "promised by", "one of", "to replace", "due", "remark", "how many",
             "warranty");
 
-    private final Survey survey;
-    private final By by;
+    private final StoredSurvey survey;
+    private final Authorship by;
     private final String file;
     private final Words words;
 
-    SurveyTables(Survey survey, By by, String file, Words words) {
+    SurveyTables(StoredSurvey survey, Authorship by, String file, Words words) {
         this.survey = survey;
         this.by = by;
         this.file = file;

@@ -22,16 +22,16 @@ import tallledger.core.plate.PlateCell;
 import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
 import tallledger.web.forms.Uploaded;
-import tallledger.web.forms.Writer;
 import tallledger.web.machine.PlatePaste;
-import tallledger.web.record.Machine;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredMachine;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -47,12 +47,12 @@ class TableController {
 
     private final Shelves shelves;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final MachineWriter machines;
     private final Words words;
     private final Clock clock;
 
-    TableController(Shelves shelves, SurveyWriter entries, Writer writer, Words words, Clock clock, MachineWriter machines) {
+    TableController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Words words, Clock clock, MachineWriter machines) {
         this.machines = machines;
         this.shelves = shelves;
         this.entries = entries;
@@ -63,8 +63,8 @@ class TableController {
 
     @GetMapping("/surveys/{id}/table")
     String ask(@PathVariable long id, @RequestParam(defaultValue = "readings") String kind, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
         typed.set("kind", kind.equals("kit") ? "kit" : "readings");
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
@@ -73,8 +73,8 @@ class TableController {
     @PostMapping("/surveys/{id}/table")
     String bring(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file,
             Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = taken(fields, file);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = taken(fields, file);
         Look<Draft> look = typed.isClean() ? look(survey, typed) : new Look<>(List.of(), List.of());
         model.addAttribute("look", look);
         if (!typed.get("do").equals("record")) {
@@ -90,15 +90,15 @@ class TableController {
                 "redirect:/surveys/" + id + (typed.get("kind").equals("kit") ? "/kit" : "/entries"));
     }
 
-    private Look<Draft> look(Survey survey, Typed typed) {
+    private Look<Draft> look(StoredSurvey survey, FormInput typed) {
         SurveyTables tables = new SurveyTables(survey, survey.by(clock, typed.has("author") ? typed.get("author") : "?"),
                 typed.has("called") ? typed.get("called") : words.say("table.pasted"), words);
         return typed.get("kind").equals("kit") ? tables.kit(typed.get(TEXT)) : tables.readings(typed.get(TEXT));
     }
 
     /** The text of the file stands in the field from then on, so that what is recorded is what was looked at, and can be mended there. */
-    private static Typed taken(MultiValueMap<String, String> fields, Optional<MultipartFile> file) {
-        Typed typed = Typed.of(fields);
+    private static FormInput taken(MultiValueMap<String, String> fields, Optional<MultipartFile> file) {
+        FormInput typed = FormInput.of(fields);
         typed.attempt(TEXT, () -> Uploaded.text(file, typed.get(TEXT), LONGEST)).ifPresent(text -> typed.set(TEXT, text));
         file.filter(f -> !f.isEmpty()).map(MultipartFile::getOriginalFilename)
                 .map(name -> name.replaceAll(".*[/\\\\]", "").replaceAll("\\p{Cntrl}", "")).filter(name -> !name.isBlank())
@@ -109,7 +109,7 @@ class TableController {
         return typed;
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         model.addAttribute("whose", survey.machine().name());
         model.addAttribute("action", "/surveys/" + survey.id() + "/table");
         model.addAttribute("survey", survey);
@@ -120,8 +120,8 @@ class TableController {
 
     @GetMapping("/machines/{id}/table")
     String askPlate(@PathVariable long id, Model model, HttpServletRequest request) {
-        Machine machine = shelves.machine(id);
-        Typed typed = Typed.blank();
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
         return page(machine, typed, Submission.fresh(machine.head()), model);
     }
@@ -130,8 +130,8 @@ class TableController {
     @PostMapping("/machines/{id}/table")
     String bringPlate(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields,
             @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
-        Machine machine = shelves.machine(id);
-        Typed typed = taken(fields, file);
+        StoredMachine machine = shelves.machine(id);
+        FormInput typed = taken(fields, file);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Look<Map.Entry<List<String>, PlateCell>> look = typed.isClean() ? plate(machine, typed.get(TEXT))
                 : new Look<>(List.of(), List.of());
@@ -154,7 +154,7 @@ class TableController {
         return machines.write(Optional.of(machine), described, typed, submission, response, next -> page(machine, typed, next, model));
     }
 
-    private static Look<Map.Entry<List<String>, PlateCell>> plate(Machine machine, String text) {
+    private static Look<Map.Entry<List<String>, PlateCell>> plate(StoredMachine machine, String text) {
         Map<List<String>, PlateCell> now = machine.description().plate().cells();
         try {
             Map<List<String>, String> read = PlatePaste.read(text, machine.description().plate().levers());
@@ -178,7 +178,7 @@ class TableController {
         }
     }
 
-    private static String page(Machine machine, Typed typed, Submission submission, Model model) {
+    private static String page(StoredMachine machine, FormInput typed, Submission submission, Model model) {
         model.addAttribute("whose", machine.name());
         model.addAttribute("action", "/machines/" + machine.id() + "/table");
         model.addAttribute("machine", machine);

@@ -22,10 +22,10 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
-import tallledger.web.forms.Typed;
-import tallledger.web.record.LastAsked;
+import tallledger.web.forms.FormInput;
+import tallledger.web.record.Memo;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.WebReason;
 
 /** Change wheels and threads: what the chart promises, what the wheels on hand cut, what to make or buy, a swapped pair. */
@@ -37,7 +37,7 @@ class ThreadsController {
     private static final int MOST_KEPT = 32;
 
     private final Shelves shelves;
-    private final LastAsked<Asked, ChangeWheels> results = new LastAsked<>(MOST_KEPT, a -> ChangeWheels.of(a.chart, a.wheels));
+    private final Memo<Asked, ChangeWheels> results = new Memo<>(MOST_KEPT, a -> ChangeWheels.of(a.chart, a.wheels));
 
     /** A chart and the wheels there are. */
     private record Asked(GearChart chart, WheelSet wheels) {
@@ -50,8 +50,8 @@ class ThreadsController {
     /** Nothing is written here: wheels typed are a what-if, those counted stand in the survey. */
     @GetMapping("/surveys/{id}/threads")
     String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.as(WheelSet.class).isPresent()).findFirst();
         if (!typed.isSent("wheels")) {
             counted.ifPresent(r -> typed.set("wheels", r.values().text("wheels")));
@@ -72,7 +72,7 @@ class ThreadsController {
     }
 
     /** What a wheel with a thick and a thin tooth does; the screw's pitch is the chart's. */
-    private static List<Reason> uneven(Typed typed, Optional<GearChart> chart, LengthUnit unit) {
+    private static List<Reason> uneven(FormInput typed, Optional<GearChart> chart, LengthUnit unit) {
         Optional<Integer> teeth = typed.attempt("uneven", () -> teeth(typed.get("uneven")));
         Optional<BigDecimal> module = typed.attempt("module", () -> module(typed.get("module"), unit));
         Optional<BigDecimal> thick = typed.attempt("thick", () -> length(typed.get("thick"), unit));
@@ -103,7 +103,7 @@ class ThreadsController {
         return typed.isBlank() ? BigDecimal.ZERO : TypedLength.parse(typed, unit).mm();
     }
 
-    private static List<Reason> swapped(Typed typed, Optional<WheelSet> wheels, Optional<GearChart> chart) {
+    private static List<Reason> swapped(FormInput typed, Optional<WheelSet> wheels, Optional<GearChart> chart) {
         Optional<Integer> driver = typed.attempt("driver", () -> teeth(typed.get("driver")));
         Optional<Integer> driven = typed.attempt("driven", () -> teeth(typed.get("driven")));
         Optional<Double> present = typed.attempt("present", () -> TypedNumber.parsePositive(typed.get("present")).value().doubleValue());

@@ -12,12 +12,12 @@ import tallledger.core.price.Mixture;
 import tallledger.core.price.Stakes;
 import tallledger.core.reason.Reason;
 import tallledger.core.verdict.Finding;
-import tallledger.core.verdict.Glance;
 import tallledger.core.verdict.Money;
-import tallledger.web.forms.Typed;
+import tallledger.core.verdict.VerdictGlance;
+import tallledger.web.forms.FormInput;
 import tallledger.web.pictures.MoneyWalk;
 import tallledger.web.pictures.PlotView;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -35,7 +35,8 @@ import tallledger.web.words.Words;
  * @param raises  what would raise the offer most
  * @param whatIf  whether something is only supposed
  */
-public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices, List<Open> open,
+public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices,
+        List<Open> open,
         List<Open> next, More more, long unknown, List<Raise> raises, boolean whatIf) {
 
     /** In words, with the currency behind. */
@@ -64,20 +65,20 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
     private static final int NEXT = 3;
 
     /** What is supposed, as the address says it; steps that are not there are nothing. */
-    static Money.WhatIf whatIf(Survey survey, Typed asked) {
+    static Money.WhatIf whatIf(StoredSurvey survey, FormInput asked) {
         Set<Integer> repaired = new HashSet<>();
         asked.all("repaired").stream().filter(e -> e.matches("\\d{1,6}")).forEach(e -> repaired.add(Integer.parseInt(e)));
         return new Money.WhatIf(repaired, steps(survey, asked, "good"), steps(survey, asked, "bad"));
     }
 
-    private static Set<String> steps(Survey survey, Typed asked, String as) {
+    private static Set<String> steps(StoredSurvey survey, FormInput asked, String as) {
         Set<String> steps = new HashSet<>();
         asked.names().stream().filter(name -> name.startsWith("if-") && asked.get(name).equals(as)).map(name -> name.substring(3))
                 .filter(id -> survey.steps().step(id).isPresent()).forEach(steps::add);
         return steps;
     }
 
-    static MoneyView of(Survey survey, Money.WhatIf what, Words words) {
+    static MoneyView of(StoredSurvey survey, Money.WhatIf what, Words words) {
         Money money = Money.of(survey.core(), what);
         String currency = money.stakes().map(Stakes::currency).orElse("");
         List<Open> open = money.untested().stream().filter(u -> u.worth() > 0).limit(LISTED).map(u -> open(u, what, currency, words))
@@ -97,7 +98,7 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
                         p.finding().entries(),
                         p.cost().map(c -> mixture(c, currency, words)).orElse(""), p.by(), p.by() == Money.By.SELLER_REPAIRS))
                 .toList();
-        return new MoneyView(Glance.of(survey.core(), money), sums(money, currency, words),
+        return new MoneyView(VerdictGlance.of(survey.core(), money), sums(money, currency, words),
                 money.offer().map(o -> MoneyWalk.of(money, currency, words)),
                 money.next(1).isEmpty() ? Optional.empty()
                         : Optional.of(MoneyWalk.overMinutes(money, currency, words)),
@@ -128,7 +129,7 @@ public record MoneyView(Glance glance, Sums sums, Optional<PlotView> walk, Optio
                 .orElse("");
     }
 
-    private static List<Raise> raises(Survey survey, Money money, String currency, Words words) {
+    private static List<Raise> raises(StoredSurvey survey, Money money, String currency, Words words) {
         return money.raises(survey.core(), NEXT).stream()
                 .map(r -> new Raise(r.step().map(s -> s.id().written()).orElse(""),
                         r.finding().map(Finding::brief).orElseGet(() -> r.step().orElseThrow().name()),

@@ -25,15 +25,15 @@ import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.Run;
-import tallledger.core.survey.Standing;
 import tallledger.core.survey.StepResult;
+import tallledger.core.survey.TaskStatus;
 import tallledger.core.unit.Shown;
 import tallledger.core.verdict.Finding;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.drawings.Drawings;
 import tallledger.web.movement.AxisView;
 import tallledger.web.pictures.QrCode;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.runsheet.Picture;
 import tallledger.web.runsheet.RecordingViews;
 import tallledger.web.speeds.LatticeView;
@@ -65,7 +65,7 @@ import tallledger.web.words.Words;
  * @param struck   entries that do not count, with why
  * @param parts    its parts in order, those that have something to say; what is not here is not in the report
  */
-public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes,
+public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes,
         Map<Reason, List<Shown>> systems, List<Photo> photos, Optional<Photo> cover,
         List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps,
         Map<Phase, List<Untested>> untested, List<KitItem> kit, List<Caution> cautions,
@@ -112,8 +112,8 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
     public record Filmed(int film, String from, String places) {
     }
 
-    static ReportView of(Survey survey, VerdictView verdict, Drawings drawings, Words words, Marks marks) {
-        Map<Phase, List<Standing>> standings = Standing.byPhase(survey.core());
+    static ReportView of(StoredSurvey survey, VerdictView verdict, Drawings drawings, Words words, Marks marks) {
+        Map<Phase, List<TaskStatus>> standings = TaskStatus.byPhase(survey.core());
         Map<Reason, List<Shown>> systems = new LinkedHashMap<>();
         Set<Integer> shown = new HashSet<>();
         Optional<Photo> cover = survey.core().photos().stream().filter(p -> p.step().isEmpty()).findFirst()
@@ -150,7 +150,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         empty.put(Part.FILMS, filmed.isEmpty());
         empty.put(Part.PHOTOGRAPHS, photos.isEmpty());
         List<Part> parts = Stream.of(Part.values()).filter(p -> !empty.getOrDefault(p, false)).toList();
-        return new ReportView(Standing.tally(standings), LatticeView.of(survey.folded(), List.of()),
+        return new ReportView(TaskStatus.tally(standings), LatticeView.of(survey.folded(), List.of()),
                 RayChartView.of(survey.folded(), List.of()),
                 axes, systems, photos, cover, cycles, drawn,
                 survey.folded().steps().stream().map(route -> speed(survey, route, marks)).toList(), done, untested,
@@ -164,7 +164,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
                 .anyMatch(mark -> Set.of("proven", "failed", "close").contains(mark));
     }
 
-    private static SpeedLine speed(Survey survey, Route route, Marks marks) {
+    private static SpeedLine speed(StoredSurvey survey, Route route, Marks marks) {
         var drive = survey.folded();
         Optional<Run> run = Optional.ofNullable(drive.latest().get(route));
         var nominal = drive.table().nominal(route);
@@ -188,22 +188,22 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
                         .stripTrailingZeros());
     }
 
-    private static Map<Phase, List<StepLine>> steps(Survey survey, Words words, Marks marks) {
+    private static Map<Phase, List<StepLine>> steps(StoredSurvey survey, Words words, Marks marks) {
         Map<Phase, List<StepLine>> phases = new LinkedHashMap<>();
         survey.steps().steps().stream().flatMap(s -> Optional.ofNullable(survey.steps().latest().get(s.id())).stream())
                 .forEach(r -> phases.computeIfAbsent(r.step().phase(), phase -> new ArrayList<>()).add(step(survey, r, words, marks)));
         return phases;
     }
 
-    private static StepLine step(Survey survey, StepResult r, Words words, Marks marks) {
+    private static StepLine step(StoredSurvey survey, StepResult r, Words words, Marks marks) {
         List<String> typed = RecordingViews.line(r.step().recording(), r.values().typed(), r.values().unit(), survey.rules(), words);
         return new StepLine(r.step().name(), typed, r.judgement().because(), marks.of(r.outcome()), r.remark(), r.entry());
     }
 
-    private static Map<Phase, List<Untested>> untested(Survey survey, Map<Phase, List<Standing>> standings, Words words) {
+    private static Map<Phase, List<Untested>> untested(StoredSurvey survey, Map<Phase, List<TaskStatus>> standings, Words words) {
         Map<Phase, List<Untested>> phases = new LinkedHashMap<>();
         standings.forEach((phase, all) -> {
-            List<Untested> left = all.stream().filter(Standing::isUntested)
+            List<Untested> left = all.stream().filter(TaskStatus::isUntested)
                     .map(s -> new Untested(words.name(s.task(), survey.folded().machine().train()), why(s, words))).toList();
             if (!left.isEmpty()) {
                 phases.put(phase, left);
@@ -212,7 +212,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
         return phases;
     }
 
-    private static String why(Standing standing, Words words) {
+    private static String why(TaskStatus standing, Words words) {
         return standing.passed().map(p -> words.say("report.passed-over", p.what(), p.entry()))
                 .orElse(standing.later() ? words.say("report.put-off") : "");
     }
@@ -221,14 +221,14 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
      * The key's fingerprint and the last hash; of a survey that is not sealed the hash alone. What stands for a hash in a file of
      * strangers may be anything.
      */
-    private static QrCode code(Survey survey) {
+    private static QrCode code(StoredSurvey survey) {
         String key = survey.core().closed().flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read)
                 .map(k -> "key " + k.hex() + "\n").orElse("not sealed\n");
         Entry last = survey.entries().get(survey.entries().size() - 1);
         return QrCode.of(key + "entry " + last.sequence() + "\nhash " + Fingerprint.read(last.hash()).map(Fingerprint::hex).orElse("none"));
     }
 
-    private static List<Filmed> filmed(Survey survey) {
+    private static List<Filmed> filmed(StoredSurvey survey) {
         Films films = Films.of(survey.entries(), survey.core().struck().keySet());
         Map<Integer, List<String>> places = new HashMap<>();
         survey.entries().stream().filter(e -> e.damage().isEmpty()).forEach(e -> films.at(e)
@@ -239,7 +239,7 @@ public record ReportView(Standing.Tally tally, LatticeView lattice, Optional<Ray
     }
 
     /** Each under the name of whoever struck it. */
-    private static List<VerdictView.Remark> struck(Survey survey) {
+    private static List<VerdictView.Remark> struck(StoredSurvey survey) {
         return survey.core().struck().entrySet().stream().sorted(Map.Entry.comparingByKey())
                 .map(e -> new VerdictView.Remark(e.getValue().by().author().written(), e.getValue().step(),
                         e.getValue().payload().optionalText("reason").orElse(""), e.getKey()))

@@ -12,8 +12,8 @@ import tallledger.web.drawings.Drawings;
 import tallledger.web.record.AsItStands;
 import tallledger.web.record.AttachmentRow;
 import tallledger.web.record.Attachments;
-import tallledger.web.record.LastAsked;
-import tallledger.web.record.Survey;
+import tallledger.web.record.Memo;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Marks;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
@@ -53,9 +53,9 @@ public class Reports {
         }
     }
 
-    private final LastAsked<AsItStands, VerdictView> verdicts;
-    private final LastAsked<AsItStands, MoneyView> money;
-    private final LastAsked<AsItStands, ReportView> reports;
+    private final Memo<AsItStands, VerdictView> verdicts;
+    private final Memo<AsItStands, MoneyView> money;
+    private final Memo<AsItStands, ReportView> reports;
     private final Drawings drawings;
     private final Words words;
     private final Marks marks;
@@ -63,9 +63,9 @@ public class Reports {
     private final Attachments attachments;
 
     Reports(PdfReport pdf, Attachments attachments, Drawings drawings, Words words, Marks marks) {
-        this.verdicts = new LastAsked<>(MOST_KEPT, asked -> VerdictView.of(asked.survey()));
-        this.money = new LastAsked<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
-        this.reports = new LastAsked<>(MOST_KEPT, asked -> ReportView.of(asked.survey(), verdicts.of(asked), drawings, words, marks));
+        this.verdicts = new Memo<>(MOST_KEPT, asked -> VerdictView.of(asked.survey()));
+        this.money = new Memo<>(MOST_KEPT, asked -> MoneyView.of(asked.survey(), Money.WhatIf.NOTHING, words));
+        this.reports = new Memo<>(MOST_KEPT, asked -> ReportView.of(asked.survey(), verdicts.of(asked), drawings, words, marks));
         this.drawings = drawings;
         this.words = words;
         this.marks = marks;
@@ -73,35 +73,35 @@ public class Reports {
         this.attachments = attachments;
     }
 
-    Map<String, Object> view(Survey survey) {
+    Map<String, Object> view(StoredSurvey survey) {
         return Map.of("survey", survey, "verdict", verdicts.of(new AsItStands(survey)), "money", money.of(new AsItStands(survey)));
     }
 
     /** What the print of a survey of elsewhere is made of; of those nothing is kept in memory, since they have no book here. */
-    public Map<String, Object> handed(Survey survey) {
+    public Map<String, Object> handed(StoredSurvey survey) {
         VerdictView verdict = VerdictView.of(survey);
         return Map.of("survey", survey, "verdict", verdict, "money", MoneyView.of(survey, Money.WhatIf.NOTHING, words), "report",
                 ReportView.of(survey, verdict, drawings, words, marks), "withMoney", false);
     }
 
     /** The same with what only the report has. */
-    Map<String, Object> report(Survey survey) {
+    Map<String, Object> report(StoredSurvey survey) {
         Map<String, Object> all = new HashMap<>(view(survey));
         all.put("report", reports.of(new AsItStands(survey)));
         return all;
     }
 
     /** The report, without money: what a buyer reckons is theirs. Made again from the same entries it is the same bytes. */
-    public byte[] pdf(Survey survey) {
+    public byte[] pdf(StoredSurvey survey) {
         return pdf(survey, Form.WHOLE, false, false, Progress.unwatched());
     }
 
     /** The same, telling how far it is. */
-    public byte[] pdf(Survey survey, Progress progress) {
+    public byte[] pdf(StoredSurvey survey, Progress progress) {
         return pdf(survey, Form.WHOLE, false, false, progress);
     }
 
-    byte[] pdf(Survey survey, Form form, boolean withMoney, boolean letter, Progress progress) {
+    byte[] pdf(StoredSurvey survey, Form form, boolean withMoney, boolean letter, Progress progress) {
         Map<Integer, String> images = new HashMap<>();
         survey.core().photos().stream().filter(p -> attachments.attachment(p.sha256()).isPresent())
                 .forEach(p -> images.put(p.entry(), Photographs.address(p.sha256())));
@@ -111,7 +111,7 @@ public class Reports {
     }
 
     /** The same as one page that needs no other. */
-    String page(Survey survey, boolean withMoney, Progress progress) {
+    String page(StoredSurvey survey, boolean withMoney, Progress progress) {
         Map<Integer, String> images = new HashMap<>();
         List<Photo> photos = survey.core().photos();
         for (int i = 0; i < photos.size(); i++) {
@@ -125,7 +125,7 @@ public class Reports {
         return pdf.page(whole(survey, withMoney, images));
     }
 
-    private Map<String, Object> whole(Survey survey, boolean withMoney, Map<Integer, String> images) {
+    private Map<String, Object> whole(StoredSurvey survey, boolean withMoney, Map<Integer, String> images) {
         Map<String, Object> all = report(survey);
         all.put("images", images);
         all.put("withMoney", withMoney);

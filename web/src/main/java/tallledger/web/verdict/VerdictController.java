@@ -30,16 +30,16 @@ import tallledger.core.survey.Regrade;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.Finding;
 import tallledger.core.verdict.Money;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.forms.Typed;
-import tallledger.web.forms.Writer;
 import tallledger.web.record.Shelves;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.record.Submission;
-import tallledger.web.record.Survey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
+import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Progress;
-import tallledger.web.works.Works;
 
 /** The Verdict: on screen, to print, and as PDF, all from the same view. */
 @Controller
@@ -50,12 +50,13 @@ class VerdictController {
     private final Shelves shelves;
     private final Reports reports;
     private final SurveyWriter entries;
-    private final Writer writer;
+    private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
-    private final Works works;
+    private final BackgroundJobs works;
 
-    VerdictController(Shelves shelves, Reports reports, SurveyWriter entries, Writer writer, Clock clock, Words words, Works works) {
+    VerdictController(Shelves shelves, Reports reports, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words,
+            BackgroundJobs works) {
         this.works = works;
         this.entries = entries;
         this.writer = writer;
@@ -67,9 +68,9 @@ class VerdictController {
 
     @GetMapping("/surveys/{id}/verdict")
     String verdict(@PathVariable long id, @RequestParam MultiValueMap<String, String> supposed, Model model, HttpServletRequest request) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.blank();
-        model.addAttribute("whatIf", MoneyView.whatIf(survey, Typed.of(supposed)));
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.blank();
+        model.addAttribute("whatIf", MoneyView.whatIf(survey, FormInput.of(supposed)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
@@ -77,8 +78,8 @@ class VerdictController {
     /** From here on the machine is judged as of another grade; everything measured is judged by it. */
     @PostMapping("/surveys/{id}/verdict")
     String judgeAs(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class)
                 .map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
@@ -87,8 +88,8 @@ class VerdictController {
     /** What is asked, what a sound one is worth, where the machine comes from. */
     @PostMapping("/surveys/{id}/verdict/prices")
     String prices(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
                         Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
@@ -99,8 +100,8 @@ class VerdictController {
     /** A person judges a finding otherwise than the rules. */
     @PostMapping("/surveys/{id}/verdict/finding")
     String regrade(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        Survey survey = shelves.survey(id);
-        Typed typed = Typed.of(fields);
+        StoredSurvey survey = shelves.survey(id);
+        FormInput typed = FormInput.of(fields);
         int target = typed.wholeOr("target", 0);
         Optional<Finding> finding = Finding.of(survey.core()).stream().filter(f -> f.entries().contains(target)).findFirst();
         if (finding.isEmpty()) {
@@ -116,7 +117,7 @@ class VerdictController {
     }
 
     /** One of the house's repairs, or none. @throws Refused at "repair" */
-    private static String repair(Survey survey, Typed typed) {
+    private static String repair(StoredSurvey survey, FormInput typed) {
         String said = typed.get("repair").strip();
         return said.isEmpty() ? said
                 : repairs(survey).filter(said::equalsIgnoreCase).findFirst()
@@ -124,11 +125,11 @@ class VerdictController {
     }
 
     /** What a fault can lead to; a price of kit is no repair. */
-    private static Stream<String> repairs(Survey survey) {
+    private static Stream<String> repairs(StoredSurvey survey) {
         return survey.core().house().repairs().stream().filter(r -> !r.about().equals(Repair.KIT)).map(Repair::what).distinct();
     }
 
-    private String page(Survey survey, Typed typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         model.addAllAttributes(reports.view(survey));
         if (model.getAttribute("whatIf") instanceof Money.WhatIf supposed && !supposed.isNothing()) {
             model.addAttribute("money", MoneyView.of(survey, supposed, words));
@@ -150,7 +151,7 @@ class VerdictController {
 
     @GetMapping("/surveys/{id}/verdict/print")
     String print(@PathVariable long id, @RequestParam(defaultValue = "") String money, Model model) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         model.addAllAttributes(reports.report(survey));
         model.addAttribute("withMoney", money.equals("yes"));
         model.addAttribute("images",
@@ -169,7 +170,7 @@ class VerdictController {
     @GetMapping("/surveys/{id}/verdict.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money,
             @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
                 .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), Progress.unwatched()));
@@ -179,9 +180,9 @@ class VerdictController {
     @PostMapping("/surveys/{id}/report")
     String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size,
             @RequestParam(defaultValue = "") String form) {
-        Survey survey = shelves.survey(id);
+        StoredSurvey survey = shelves.survey(id);
         boolean withMoney = money.equals("yes");
-        Works.Doing doing = form.equals("page")
+        BackgroundJobs.Action doing = form.equals("page")
                 ? progress -> works.file("survey-" + id + ".html", HTML,
                         out -> out.write(reports.page(survey, withMoney, progress).getBytes(StandardCharsets.UTF_8)))
                 : progress -> works.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
@@ -190,7 +191,7 @@ class VerdictController {
                 Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
     }
 
-    private static Regrade.Whose whose(Typed typed) {
+    private static Regrade.Whose whose(FormInput typed) {
         if (typed.get("whose").isEmpty()) {
             return Regrade.Whose.FAULT;
         }

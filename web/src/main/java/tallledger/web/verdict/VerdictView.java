@@ -14,7 +14,7 @@ import tallledger.core.survey.Photo;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Finding;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 
 /**
  * The verdict laid out for its pages.
@@ -54,7 +54,7 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
 
-    static VerdictView of(Survey survey) {
+    static VerdictView of(StoredSurvey survey) {
         List<Entry> entries = survey.entries();
         List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
         List<ClaimVerdict> claims = ClaimVerdict.of(survey.core());
@@ -70,7 +70,7 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
     }
 
     /** Remarks of their own, and those written beside a run. */
-    private static List<Remark> remarks(Survey survey) {
+    private static List<Remark> remarks(StoredSurvey survey) {
         return survey.core().decoded().counting().filter(h -> !h.event().remark().isEmpty())
                 .map(h -> new Remark(h.entry().by().author().written(), h.entry().step(), h.event().remark(), h.entry().sequence()))
                 .toList();

@@ -16,7 +16,7 @@ import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Quantity;
 import tallledger.core.unit.Shown;
 import tallledger.core.unit.Unit;
-import tallledger.web.record.LastAsked;
+import tallledger.web.record.Memo;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */
 @Component("words")
@@ -28,7 +28,7 @@ public class Words {
 
     private final MessageSource messages;
     /** A page says the same again at every look, and a sentence costs more than to find it. */
-    private final LastAsked<Reason, String> said = new LastAsked<>(MOST_KEPT, this::sentence);
+    private final Memo<Reason, String> said = new Memo<>(MOST_KEPT, this::sentence);
 
     Words(MessageSource messages) {
         this.messages = messages;

@@ -24,25 +24,25 @@ import tallledger.web.words.Words;
 @RequestMapping("/works/{id}")
 class WorkController {
 
-    private final Works works;
+    private final BackgroundJobs works;
     private final Words words;
 
-    WorkController(Works works, Words words) {
+    WorkController(BackgroundJobs works, Words words) {
         this.works = works;
         this.words = words;
     }
 
-    private Works.Work work(String id) {
+    private BackgroundJobs.Job work(String id) {
         return works.work(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
     @GetMapping
     String show(@PathVariable String id, Model model) {
-        Works.Work work = work(id);
-        if (work.stand() == Works.Stand.DONE && work.made().orElseThrow() instanceof Works.Made.Page page) {
+        BackgroundJobs.Job work = work(id);
+        if (work.stand() == BackgroundJobs.State.DONE && work.made().orElseThrow() instanceof BackgroundJobs.Output.Page page) {
             return "redirect:" + page.address();
         }
-        if (work.stand() == Works.Stand.DONE && work.made().orElseThrow() instanceof Works.Made.File file) {
+        if (work.stand() == BackgroundJobs.State.DONE && work.made().orElseThrow() instanceof BackgroundJobs.Output.File file) {
             model.addAttribute("file", file.name());
             model.addAttribute("megabytes", BigDecimal.valueOf(file.path().toFile().length(), 6).setScale(1, RoundingMode.UP)
                     .toPlainString());
@@ -56,22 +56,22 @@ class WorkController {
     @GetMapping("/stand")
     @ResponseBody
     Map<String, Object> stand(@PathVariable String id) {
-        Works.Work work = work(id);
+        BackgroundJobs.Job work = work(id);
         return Map.of("stand", work.stand().name(), "share", Math.round(100 * work.progress().share()), "doing",
                 words.say(work.progress().doing()));
     }
 
     @PostMapping("/stop")
     String stop(@PathVariable String id) {
-        Works.Work work = work(id);
+        BackgroundJobs.Job work = work(id);
         works.stop(work);
         return "redirect:/works/" + id;
     }
 
     @GetMapping("/made")
     ResponseEntity<StreamingResponseBody> made(@PathVariable String id) throws IOException {
-        Optional<Works.Made> made = work(id).made();
-        if (made.isEmpty() || !(made.get() instanceof Works.Made.File file) || !Files.exists(file.path())) {
+        Optional<BackgroundJobs.Output> made = work(id).made();
+        if (made.isEmpty() || !(made.get() instanceof BackgroundJobs.Output.File file) || !Files.exists(file.path())) {
             return ResponseEntity.notFound().build();
         }
         return Download.of(file.path(), file.name(), file.type(), false);

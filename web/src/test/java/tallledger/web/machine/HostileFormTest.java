@@ -19,7 +19,7 @@ import tallledger.core.plate.Lever;
 import tallledger.core.rules.Rules;
 import tallledger.practice.KestrelVale;
 import tallledger.web.forms.CsvRows;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 
 /**
  * Core's own readers are held to this in core; these are the ones that stand before them: of tables, plates, descriptions, and each field
@@ -85,7 +85,7 @@ class HostileFormTest {
         for (String field : fields.stream().distinct().filter(f -> !f.matches("(cell|claim|axis)([1-9]\\d*)(\\..*)?")).toList()) {
             for (String text : PIECES.stream().map(piece -> "1" + piece.repeat(5_000 / piece.length()) + "1").toList()) {
                 quick(field + " of “" + text.substring(0, 12) + "”", 4 * ALLOWED, () -> {
-                    Typed typed = MachineForm.write(machine);
+                    FormInput typed = MachineForm.write(machine);
                     typed.set(field, text);
                     TakenAlong.take(typed, machine.fitOut().axes());
                     MachineForm.description(typed, Optional.of(machine), Rules.shipped());

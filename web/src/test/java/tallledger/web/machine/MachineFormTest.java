@@ -19,7 +19,7 @@ import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 
 /** The machine form: what is typed becomes a description, and a description becomes what would be typed. */
 class MachineFormTest {
@@ -31,13 +31,13 @@ class MachineFormTest {
     @ParameterizedTest
     @MethodSource("shortlist")
     void everyMachineIsWrittenAndReadBackTheSame(MachineDescription machine) {
-        Typed typed = MachineForm.write(machine);
+        FormInput typed = MachineForm.write(machine);
         assertThat(MachineForm.description(typed, java.util.Optional.of(machine), Rules.shipped())).contains(machine);
         assertThat(typed.errors()).isEmpty();
     }
 
-    private static Typed row(String kind, String positions, String values) {
-        Typed typed = Typed.blank();
+    private static FormInput row(String kind, String positions, String values) {
+        FormInput typed = FormInput.blank();
         typed.set("s.name", "stage");
         typed.set("s.kind", kind);
         typed.set("s.shifting", "UNKNOWN");
@@ -62,7 +62,7 @@ class MachineFormTest {
             a: in out; b: in       | a-in out b-in               | a: in out; b: in
             """)
     void leversEngagedOneAtATimeAreOneRow(String typed, String labels, String back) {
-        Typed row = row("GEAR", typed, "");
+        FormInput row = row("GEAR", typed, "");
         row.set("s.pattern", "ONE_AT_A_TIME");
         Stage stage = StageReader.read(row, "s").orElseThrow();
         assertThat(stage.positions().stream().map(p -> p.label()).collect(java.util.stream.Collectors.joining(" "))).isEqualTo(labels);
@@ -79,7 +79,7 @@ class MachineFormTest {
             : 1; b: 2
             """)
     void leversWithoutTheirPlacesAreAskedFor(String typed) {
-        Typed row = row("GEAR", typed, "");
+        FormInput row = row("GEAR", typed, "");
         row.set("s.pattern", "ONE_AT_A_TIME");
         assertThat(StageReader.read(row, "s")).isEmpty();
         assertThat(row.isWrong("s.positions")).isTrue();
@@ -96,7 +96,7 @@ class MachineFormTest {
     /** The speeds of most plates beside an inverter stand at its plate frequency: a place of its own, named under Positions. */
     @Test
     void anInverterMayHaveAPlaceAtItsPlateFrequency() {
-        Typed row = row("INVERTER", "50Hz", "25 75 50");
+        FormInput row = row("INVERTER", "50Hz", "25 75 50");
         Stage stage = StageReader.read(row, "s").orElseThrow();
         assertThat(stage.ownPlace()).contains("50Hz");
         assertThat(stage.positions().get(stage.indexOf("50Hz")).transmission().factor().orElseThrow().low()).isEqualTo(1);
@@ -104,10 +104,10 @@ class MachineFormTest {
         assertThat(row.get("s.positions")).isEqualTo("50Hz");
         assertThat(row.get("s.values")).isEqualTo("25 75 50");
         assertThat(StageReader.read(row, "s")).contains(stage);
-        Typed two = row("INVERTER", "50Hz 60Hz", "25 75 50");
+        FormInput two = row("INVERTER", "50Hz 60Hz", "25 75 50");
         StageReader.read(two, "s");
         assertThat(two.isWrong("s.positions")).isTrue();
-        Typed variator = row("VARIATOR", "1 2 3", "0.4 2.5");
+        FormInput variator = row("VARIATOR", "1 2 3", "0.4 2.5");
         StageReader.read(variator, "s");
         assertThat(variator.isWrong("s.positions")).isTrue();
     }
@@ -121,7 +121,7 @@ class MachineFormTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"GEAR|A A|", "GEAR|A B|24/48", "GEAR|A|24/48/3", "GEAR|A|x", "NONSENSE|A|1", "GEAR|a\u007cb|1"})
     void whatIsNoStageIsRefusedAtItsField(String kind, String positions, String values) {
-        Typed typed = row(kind, positions, values == null ? "" : values);
+        FormInput typed = row(kind, positions, values == null ? "" : values);
         assertThat(StageReader.read(typed, "s")).isEmpty();
         assertThat(typed.isClean()).isFalse();
     }
@@ -149,7 +149,7 @@ class MachineFormTest {
     /** A lever gains a position: what was typed keeps its place by its labels. */
     @Test
     void typedCellsKeepTheirPlaceWhenALeverChanges() {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         PlateGrid.reshape(typed, TWO, PlateGrid.SPEED);
         typed.set("cell0", "50");
         typed.set("cell3", "400");
@@ -162,7 +162,7 @@ class MachineFormTest {
 
     @Test
     void aForgedShapeIsNotFollowed() {
-        Typed typed = Typed.blank();
+        FormInput typed = FormInput.blank();
         String wide = "p ".repeat(300).strip();
         typed.set("shape", wide + "|" + wide + "|" + wide);
         PlateGrid.reshape(typed, TWO, PlateGrid.SPEED);

@@ -10,20 +10,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.rules.Rules;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 
 /** From a plate read or recited to the rows of the form, and from them to a machine. */
 class PlateFinderTest {
 
-    private static Typed asked(String list, String counted) {
-        Typed typed = MachineForm.blank();
+    private static FormInput asked(String list, String counted) {
+        FormInput typed = MachineForm.blank();
         typed.set("name", "Any");
         typed.set("list", list);
         typed.set("counted", counted);
         return typed;
     }
 
-    private static MachineDescription taken(Typed typed, int offer) {
+    private static MachineDescription taken(FormInput typed, int offer) {
         PlateFinder.take(typed, PlateFinder.found(typed, "").orElseThrow().offers().get(offer), "");
         Optional<MachineDescription> machine = MachineForm.description(typed, Optional.empty(), Rules.shipped());
         assertThat(typed.errors()).isEmpty();
@@ -43,7 +43,7 @@ class PlateFinderTest {
 
     @Test
     void aBareListBecomesTheLeversThatExplainItAndTheMotorStays() {
-        Typed typed = asked("1400 1000 710 500 355 250 180 125 90 63 45 31.5", "3 and 4");
+        FormInput typed = asked("1400 1000 710 500 355 250 180 125 90 63 45 31.5", "3 and 4");
         List<PlateFinder.Offer> offers = PlateFinder.found(typed, "").orElseThrow().offers();
         assertThat(offers).hasSize(3);
         int wanted = offers.indexOf(offers.stream().filter(o -> o.sizes().equals("3 × 4")).findFirst().orElseThrow());
@@ -55,7 +55,7 @@ class PlateFinderTest {
 
     @Test
     void aMisreadSpeedStandsAsItWasReadAndThePlateCheckNamesIt() {
-        Typed typed = asked("50 65 95 110 250 325 745 550", "2, 4");
+        FormInput typed = asked("50 65 95 110 250 325 745 550", "2, 4");
         PlateFinder.Found found = PlateFinder.found(typed, "").orElseThrow();
         int wanted = (int) found.offers().stream().takeWhile(o -> !(o.sizes().equals("2 × 4") && o.leftOut().get(0).at().equals("B3")))
                 .count();
@@ -95,7 +95,7 @@ class PlateFinderTest {
 
     @Test
     void withoutAPlateTheLeversAloneTellTheSpeedsApart() {
-        Typed typed = MachineForm.blank();
+        FormInput typed = MachineForm.blank();
         typed.set("name", "Plateless");
         typed.set("stage1.name", "gear");
         typed.set("stage1.kind", "GEAR");
@@ -107,7 +107,7 @@ class PlateFinderTest {
 
     @Test
     void feedsComeTheSameWay() {
-        Typed typed = asked("", "");
+        FormInput typed = asked("", "");
         typed.set("feedlist", ".002 in .004 .008 .016");
         PlateFinder.Found found = PlateFinder.found(typed, "feed").orElseThrow();
         PlateFinder.take(typed, found.offers().get(0), "feed");
@@ -119,7 +119,7 @@ class PlateFinderTest {
 
     @Test
     void feedsThatSlideAreADialWithTwoEnds() {
-        Typed typed = asked("", "");
+        FormInput typed = asked("", "");
         typed.set("feedlist", "0.05 to 0.5");
         PlateFinder.take(typed, PlateFinder.found(typed, "feed").orElseThrow().offers().get(0), "feed");
         typed.set("feedUnit", "MM");
@@ -168,7 +168,7 @@ class PlateFinderTest {
             32 from 40 to 2000  | 2 2 2 2 2 | counted | arrange.levers
             """)
     void whatIsWrongIsSaidWhereItWasTyped(String list, String counted, String field, String code) {
-        Typed typed = asked(list, counted == null ? "" : counted);
+        FormInput typed = asked(list, counted == null ? "" : counted);
         assertThat(PlateFinder.found(typed, "")).isEmpty();
         assertThat(typed.errors().get(field).code()).isEqualTo(code);
     }

@@ -8,13 +8,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.family.Family;
-import tallledger.web.forms.Typed;
+import tallledger.web.forms.FormInput;
 
 /** What stands in a box whose key was not pressed: taken along where there is one way to, else kept and asked about. Nothing vanishes. */
 class TakenAlongTest {
 
-    private static Typed taken(String field, String text) {
-        Typed typed = MachineForm.blank();
+    private static FormInput taken(String field, String text) {
+        FormInput typed = MachineForm.blank();
         typed.set(field, text);
         TakenAlong.take(typed, Family.LATHE.traits().usual().axes());
         return typed;
@@ -22,7 +22,7 @@ class TakenAlongTest {
 
     @Test
     void wordsAreSplitIntoClaims() {
-        Typed typed = taken("said", "12 speeds, 40 to 1600 rpm; runs sweet as a nut");
+        FormInput typed = taken("said", "12 speeds, 40 to 1600 rpm; runs sweet as a nut");
         assertThat(typed.isClean()).isTrue();
         assertThat(typed.get("said")).isEmpty();
         assertThat(IntStream.range(0, 6).mapToObj(i -> typed.get("claim" + i + ".attribute") + " " + typed.get("claim" + i + ".value")
@@ -31,7 +31,7 @@ class TakenAlongTest {
 
     @Test
     void wordsOfNobodyStayAndAreAskedAbout() {
-        Typed typed = MachineForm.blank();
+        FormInput typed = MachineForm.blank();
         typed.set("said", "12 speeds");
         typed.set("saidBy", "NOBODY");
         TakenAlong.take(typed, List.of());
@@ -47,7 +47,7 @@ class TakenAlongTest {
             feedlist   | 0.1 0.2 0.4;0.8 1.6 3.2  | feedcell5   | 3.2
             threadlist | 8 9 10;16 18 20        | threadcell3 | 16""")
     void whatFitsInOneWayIsLaidOut(String field, String text, String cell, String stands) {
-        Typed typed = taken(field, text.replace(';', '\n'));
+        FormInput typed = taken(field, text.replace(';', '\n'));
         assertThat(typed.errors()).isEmpty();
         assertThat(typed.get(field)).isEmpty();
         assertThat(typed.get(cell)).isEqualTo(stands);
@@ -63,7 +63,7 @@ class TakenAlongTest {
             feedcounted | 3 and 4                             | levers.alone
             pasted      | 1 2 3                               | paste.no-levers""")
     void whatDoesNotStaysAndIsAskedAbout(String field, String text, String because) {
-        Typed typed = taken(field, text);
+        FormInput typed = taken(field, text);
         assertThat(typed.get(field)).isEqualTo(text);
         assertThat(typed.errors().get(field).code()).isEqualTo(because);
     }
@@ -71,7 +71,7 @@ class TakenAlongTest {
     /** Figures read off the plate by hand are not written over. */
     @Test
     void aPlateThatWasReadIsNotWrittenOver() {
-        Typed typed = MachineForm.blank();
+        FormInput typed = MachineForm.blank();
         typed.set("cell0", "28");
         typed.set("list", "31.5 45 63\n125 180 250");
         TakenAlong.take(typed, List.of());
@@ -81,7 +81,7 @@ class TakenAlongTest {
 
     @Test
     void aPastedPlateFillsItsGrid() {
-        Typed typed = MachineForm.blank();
+        FormInput typed = MachineForm.blank();
         typed.set("stage1.name", "lever");
         typed.set("stage1.kind", "GEAR");
         typed.set("stage1.shifting", "UNKNOWN");
@@ -97,7 +97,7 @@ class TakenAlongTest {
     /** A lever mistyped after its plate was read: what was read stays, in the shape it had. */
     @Test
     void aMistypedLeverTakesNoReadingWithIt() {
-        Typed typed = MachineForm.blank();
+        FormInput typed = MachineForm.blank();
         typed.set("shape", "1 2 3");
         typed.set("cell1", "45");
         typed.set("stage1.name", "lever");

@@ -9,7 +9,7 @@ import tallledger.core.motion.Axis;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.App;
 import tallledger.web.record.Shelves;
-import tallledger.web.record.Survey;
+import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /** An axis is drawn from what was measured of it, and says what was not. */
@@ -18,10 +18,10 @@ class AxisViewTest {
     private static final Offset<Double> PIXEL = Offset.offset(0.05);
 
     private final Words words = App.demo().bean(Words.class);
-    private final Survey finished = App.demo().bean(Shelves.class).survey(20);
-    private final Survey begun = App.demo().bean(Shelves.class).survey(3);
+    private final StoredSurvey finished = App.demo().bean(Shelves.class).survey(20);
+    private final StoredSurvey begun = App.demo().bean(Shelves.class).survey(3);
 
-    private AxisView axis(Survey survey, String name) {
+    private AxisView axis(StoredSurvey survey, String name) {
         MachineDescription machine = survey.folded().machine();
         StepLedger ledger = survey.steps();
         return AxisView.of(ledger, machine.fitOut().axis(Axis.Role.named(name)).orElseThrow(), machine.identity().unit(), words);

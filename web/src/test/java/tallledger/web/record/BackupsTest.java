@@ -24,7 +24,7 @@ class BackupsTest {
         closed.close();
         for (Path data : new Path[] {folder, folder.resolve("not there")}) {
             assertThatThrownBy(() -> new Backups(closed, data, new Unfinished(data), null).taken())
-                    .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("backup.failed"));
+                    .isInstanceOfSatisfying(WriteRefusedException.class, not -> assertThat(not.reason().code()).isEqualTo("backup.failed"));
         }
         try (Stream<Path> left = Files.list(folder)) {
             assertThat(left).containsExactly(folder.resolve("heads.txt"));

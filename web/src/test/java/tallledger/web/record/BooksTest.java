@@ -21,7 +21,7 @@ import org.apache.ibatis.session.SqlSessionFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -33,12 +33,12 @@ import tallledger.web.App;
 class BooksTest {
 
     private static Draft remark(String text) {
-        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), text);
+        return SurveyEntries.remark(Authorship.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), text);
     }
 
     private static long survey(App app) {
         Shelves shelves = app.bean(Shelves.class);
-        Machine machine = shelves.machine(shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q", Submission.fresh(0)));
+        StoredMachine machine = shelves.machine(shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q", Submission.fresh(0)));
         return shelves.openSurvey(machine, "Q", "buyer", tallledger.core.survey.Scope.SPINDLE_DRIVE, Submission.fresh(0));
     }
 
@@ -49,10 +49,11 @@ class BooksTest {
         Submission first = Submission.fresh(1);
         Entry written = books.append(survey, remark("one"), first);
         assertThat(books.append(survey, remark("one"), first)).isEqualTo(written);
-        assertThatThrownBy(() -> books.append(survey, remark("two"), Submission.fresh(1))).isInstanceOfSatisfying(MovedOn.class, moved -> {
-            assertThat(moved.seen()).isEqualTo(1);
-            assertThat(moved.head()).isEqualTo(2);
-        });
+        assertThatThrownBy(() -> books.append(survey, remark("two"), Submission.fresh(1))).isInstanceOfSatisfying(StaleFormException.class,
+                moved -> {
+                    assertThat(moved.seen()).isEqualTo(1);
+                    assertThat(moved.head()).isEqualTo(2);
+                });
         assertThat(books.entries(books.book(survey))).hasSize(2);
     }
 
@@ -63,11 +64,11 @@ class BooksTest {
         long survey = survey(app);
         Books books = app.bean(Books.class);
         for (String who : List.of("Q, seller", "R, rebuilder", "Q, owner", "Q")) {
-            Survey now = app.bean(Shelves.class).survey(survey);
-            books.append(survey, SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), who), "one"),
+            StoredSurvey now = app.bean(Shelves.class).survey(survey);
+            books.append(survey, SurveyEntries.remark(Authorship.of(Instant.parse("2026-05-09T08:30:00Z"), who), "one"),
                     Submission.fresh(now.head()));
         }
-        Survey now = app.bean(Shelves.class).survey(survey);
+        StoredSurvey now = app.bean(Shelves.class).survey(survey);
         assertThat(now.by(Clock.systemUTC(), "Q").author().role()).isEqualTo("owner");
         assertThat(now.by(Clock.systemUTC(), "R").author().role()).isEqualTo("rebuilder");
         assertThat(now.by(Clock.systemUTC(), "Q, inspector").author().role()).isEqualTo("inspector");
@@ -117,7 +118,7 @@ class BooksTest {
                     try {
                         attempt.run(number);
                         return true;
-                    } catch (MovedOn told) {
+                    } catch (StaleFormException told) {
                         return false;
                     }
                 });
@@ -177,8 +178,8 @@ class BooksTest {
     @Test
     void aBookOfTheWrongKindIsNotFound() {
         Shelves shelves = App.demo().bean(Shelves.class);
-        assertThatThrownBy(() -> shelves.survey(1)).isInstanceOf(NoSuchBook.class);
-        assertThatThrownBy(() -> shelves.machine(3)).isInstanceOf(NoSuchBook.class);
+        assertThatThrownBy(() -> shelves.survey(1)).isInstanceOf(UnknownBookException.class);
+        assertThatThrownBy(() -> shelves.machine(3)).isInstanceOf(UnknownBookException.class);
         assertThat(Optional.of(shelves.machine(1).name())).contains("Aldwark 410");
     }
 }

@@ -18,7 +18,7 @@ import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.App;
@@ -66,7 +66,7 @@ class KeptFilesTest {
             assertThat(surveys).isNotEmpty();
             Http http = new Http(app);
             for (long id : surveys) {
-                Survey survey = app.bean(Shelves.class).survey(id);
+                StoredSurvey survey = app.bean(Shelves.class).survey(id);
                 assertThat(survey.broken()).isEmpty();
                 // A wheel without a diameter was taken then, and is not any more: its limit could not be reckoned. It is said, and hides
                 // nothing.
@@ -77,9 +77,9 @@ class KeptFilesTest {
                 assertThat(http.get("/surveys/" + id + "/verdict").statusCode()).isEqualTo(200);
             }
             assertThat(http.get("/").statusCode()).isEqualTo(200);
-            Survey open = surveys.stream().map(app.bean(Shelves.class)::survey).filter(s -> s.core().closed().isEmpty())
+            StoredSurvey open = surveys.stream().map(app.bean(Shelves.class)::survey).filter(s -> s.core().closed().isEmpty())
                     .findFirst().orElseThrow();
-            books.append(open.id(), SurveyEntries.remark(By.of(Instant.now(), "Q. Tester"), "still written on"),
+            books.append(open.id(), SurveyEntries.remark(Authorship.of(Instant.now(), "Q. Tester"), "still written on"),
                     Submission.fresh(open.head()));
             assertThat(app.bean(Shelves.class).survey(open.id()).core().remarks()).extracting(r -> r.what()).contains("still written on");
         }

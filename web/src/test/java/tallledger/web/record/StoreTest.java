@@ -28,7 +28,7 @@ import java.util.stream.Collectors;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
@@ -46,12 +46,12 @@ class StoreTest {
     Path data;
 
     private static Draft remark(String text) {
-        return SurveyEntries.remark(By.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), text);
+        return SurveyEntries.remark(Authorship.of(Instant.parse("2026-05-09T08:30:00Z"), "Q"), text);
     }
 
     private static long survey(App app) {
         Shelves shelves = app.bean(Shelves.class);
-        Machine machine = shelves.machine(shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q", Submission.fresh(0)));
+        StoredMachine machine = shelves.machine(shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q", Submission.fresh(0)));
         return shelves.openSurvey(machine, "Q", "buyer", Scope.SPINDLE_DRIVE, Submission.fresh(0));
     }
 
@@ -88,7 +88,7 @@ class StoreTest {
             for (int book = 1; book <= 3; book++) {
                 s.executeUpdate("insert into book (kind, title, opened_at) values ('" + (book < 3 ? "MACHINE" : "HOUSE")
                         + "', 'old', '2026-05-01T08:00:00Z')");
-                Draft draft = Draft.of(By.of(Instant.parse("2026-05-01T08:00:00Z"), "Q"), "CHECKS", "", Map.of());
+                Draft draft = Draft.of(Authorship.of(Instant.parse("2026-05-01T08:00:00Z"), "Q"), "CHECKS", "", Map.of());
                 Entry entry = new Entry(1, 1, draft, Entry.BEFORE_FIRST, "");
                 String hash = AttachmentRow.of("", entry.canonical().getBytes(StandardCharsets.UTF_8)).sha256();
                 s.executeUpdate("insert into entry values (" + book + ", 1, '2026-05-01T08:00:00Z', 'Q', 'CHECKS', '', '{}', null, '"
@@ -150,7 +150,7 @@ class StoreTest {
             Submission once = Submission.fresh(0);
             Set<Long> machines = atOnce(() -> shelves.addMachine(KestrelVale.farrowbyRt().description(), "Q", once));
             assertThat(machines).hasSize(1);
-            Machine machine = shelves.machine(machines.iterator().next());
+            StoredMachine machine = shelves.machine(machines.iterator().next());
             Submission opening = Submission.fresh(0);
             assertThat(atOnce(() -> shelves.openSurvey(machine, "Q", "buyer", Scope.WHOLE, opening))).hasSize(1);
             assertThat(shelves.surveysOf(machine)).hasSize(1);
@@ -159,7 +159,7 @@ class StoreTest {
                 try {
                     app.scenes().houseSaved();
                     return 1L;
-                } catch (MovedOn told) {
+                } catch (StaleFormException told) {
                     return 0L;
                 }
             });
@@ -190,10 +190,10 @@ class StoreTest {
         try (App app = App.on(data)) {
             Shelves shelves = app.bean(Shelves.class);
             long id = survey(app);
-            Survey survey = shelves.survey(id);
+            StoredSurvey survey = shelves.survey(id);
             app.bean(Books.class).append(id, remark("meanwhile"), Submission.fresh(1));
             assertThatThrownBy(() -> shelves.acceptReadingIn(survey, List.of("I", "L"), "170", "Q", Submission.fresh(1)))
-                    .isInstanceOf(MovedOn.class);
+                    .isInstanceOf(StaleFormException.class);
             assertThat(shelves.machine(survey.machine().id()).version()).isEqualTo(1);
             shelves.acceptReadingIn(shelves.survey(id), List.of("I", "L"), "170", "Q", Submission.fresh(2));
             assertThat(shelves.machine(survey.machine().id()).version()).isEqualTo(2);
@@ -210,7 +210,7 @@ class StoreTest {
         }
         try (App app = App.on(data, "--tallledger.room=900TB")) {
             assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("one"), Submission.fresh(1)))
-                    .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.room"));
+                    .isInstanceOfSatisfying(WriteRefusedException.class, not -> assertThat(not.reason().code()).isEqualTo("store.room"));
             assertThat(app.bean(Shelves.class).survey(survey).entries()).hasSize(1);
         }
     }
@@ -226,14 +226,14 @@ class StoreTest {
             books.append(survey, remark("before"), Submission.fresh(1));
             Submission form = Submission.fresh(2);
             StoreScenes.diskFull(true);
-            assertThatThrownBy(() -> books.append(survey, remark("full"), form)).isInstanceOfSatisfying(NotKept.class,
+            assertThatThrownBy(() -> books.append(survey, remark("full"), form)).isInstanceOfSatisfying(WriteRefusedException.class,
                     not -> assertThat(not.reason().code()).isEqualTo("store.failed"));
             StoreScenes.diskFull(false);
             for (int i = 0; i < 3; i++) {
                 try {
                     books.append(survey, remark("full"), form);
                     break;
-                } catch (NotKept opening) {
+                } catch (WriteRefusedException opening) {
                     assertThat(i).as("presses it takes").isLessThan(2);
                 }
             }
@@ -255,7 +255,8 @@ class StoreTest {
             int house = app.bean(Houses.class).head();
             Submission form = Submission.fresh(shelves.survey(survey).head());
             StoreScenes.diskFull(true);
-            assertThatThrownBy(() -> app.bean(Closing.class).close(shelves.survey(survey), "Q", form)).isInstanceOf(NotKept.class);
+            assertThatThrownBy(() -> app.bean(Closing.class).close(shelves.survey(survey), "Q", form))
+                    .isInstanceOf(WriteRefusedException.class);
             StoreScenes.diskFull(false);
             for (int i = 0; i < 3; i++) {
                 try {
@@ -263,7 +264,7 @@ class StoreTest {
                     assertThat(app.bean(Houses.class).book().keys()).as("no key stands in the house's book").isEmpty();
                     app.bean(Closing.class).close(shelves.survey(survey), "Q", form);
                     break;
-                } catch (NotKept opening) {
+                } catch (WriteRefusedException opening) {
                     assertThat(i).as("presses it takes").isLessThan(2);
                 }
             }
@@ -294,12 +295,12 @@ class StoreTest {
         }
         try (App app = App.on(data)) {
             for (int look = 0; look < 3; look++) {
-                Survey read = app.bean(Shelves.class).survey(survey);
+                StoredSurvey read = app.bean(Shelves.class).survey(survey);
                 assertThat(read.entries()).extracting(e -> e.sequence()).containsExactly(1, 2, 4, 5);
                 assertThat(read.broken().orElseThrow().sequence()).isEqualTo(3);
             }
             assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(5)))
-                    .isInstanceOfSatisfying(NotKept.class, not -> assertThat(not.reason().code()).isEqualTo("store.broken"));
+                    .isInstanceOfSatisfying(WriteRefusedException.class, not -> assertThat(not.reason().code()).isEqualTo("store.broken"));
         }
     }
 
@@ -351,7 +352,8 @@ class StoreTest {
                 assertThat(m.had()).isEqualTo(5);
                 assertThat(m.has()).isEqualTo(3);
             });
-            assertThatThrownBy(() -> books.append(survey, remark("more"), Submission.fresh(3))).isInstanceOfSatisfying(NotKept.class,
+            assertThatThrownBy(() -> books.append(survey, remark("more"), Submission.fresh(3))).isInstanceOfSatisfying(
+                    WriteRefusedException.class,
                     not -> assertThat(not.reason().code()).isEqualTo("store.untold"));
             books.told();
             books.append(survey, remark("more"), Submission.fresh(3));
@@ -379,7 +381,7 @@ class StoreTest {
             }
         }
         try (App app = App.on(data)) {
-            Survey read = app.bean(Shelves.class).survey(survey);
+            StoredSurvey read = app.bean(Shelves.class).survey(survey);
             assertThat(read.strays()).containsOnlyKeys(2, 3, 4, 5, 6, 7);
             assertThat(read.strays().values()).extracting(r -> r.code()).containsExactly("stray.content", "stray.kind", "stray.time",
                     "stray.unreadable", "stray.format", "stray.time");
@@ -487,7 +489,7 @@ class StoreTest {
             forged(app, survey, remark("all of it was fine"));
         }
         try (App app = App.on(data)) {
-            Survey read = app.bean(Shelves.class).survey(survey);
+            StoredSurvey read = app.bean(Shelves.class).survey(survey);
             assertThat(read.broken().orElseThrow().because().code()).isEqualTo("chain.after-closed");
             assertThat(read.core().closed()).isPresent();
             assertThat(read.core().decoded().counting().map(h -> h.entry().sequence())).doesNotContain(3);
@@ -496,7 +498,7 @@ class StoreTest {
                     "Entry 3 stands behind the one that closed the survey").doesNotContain("all of it was fine");
             assertThat(http.get("/surveys/" + survey + "/run").body()).contains("This record is not what was written");
             assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(3)))
-                    .isInstanceOf(NotKept.class);
+                    .isInstanceOf(WriteRefusedException.class);
         }
     }
 

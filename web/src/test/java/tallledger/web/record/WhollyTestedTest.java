@@ -16,7 +16,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
@@ -57,14 +57,14 @@ class WhollyTestedTest {
         MachineDescription description = machine.description();
         List<Entry> entries = new ArrayList<>();
         Instant at = Instant.parse("2026-05-09T08:00:00Z");
-        add(entries, SurveyEntries.opened(By.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
-        add(entries, SurveyEntries.priced(By.of(at, "Q"), Stakes.typed(asked(description.identity().family()), "", "£",
+        add(entries, SurveyEntries.opened(Authorship.of(at, "Q"), 1, "h", HOUSE, "buyer", Scope.WHOLE, Grade.WORKABLE));
+        add(entries, SurveyEntries.priced(Authorship.of(at, "Q"), Stakes.typed(asked(description.identity().family()), "", "£",
                 Background.IN_DAILY_USE.name())));
         Survey survey = Survey.fold(description, HOUSE, entries);
         for (Step step : survey.steps().steps()) {
             at = at.plusSeconds(30);
             if (step.recording() instanceof SpindleCheck check) {
-                add(entries, SurveyEntries.check(By.of(at, "Q"), basis(description), HOUSE.rules(), check.check(), true,
+                add(entries, SurveyEntries.check(Authorship.of(at, "Q"), basis(description), HOUSE.rules(), check.check(), true,
                         check.check() == DriveCheck.BRAKE ? "4.1" : "", ""));
                 continue;
             }
@@ -72,14 +72,15 @@ class WhollyTestedTest {
             StepLedger now = survey.steps();
             SimulatedMachine.Answer answer = machine.answer(step, HOUSE.rules(), new Random(entries.size()));
             List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
-            add(entries, SurveyEntries.step(By.of(at, "Q"), now, step, answer.values(), basis(description), answer.flagged(), confirmed,
-                    answer.remark()));
+            add(entries,
+                    SurveyEntries.step(Authorship.of(at, "Q"), now, step, answer.values(), basis(description), answer.flagged(), confirmed,
+                            answer.remark()));
         }
         Random random = new Random(7);
         for (var speed : description.speeds().speeds()) {
             at = at.plusSeconds(30);
             survey = survey.grown(entries);
-            add(entries, SurveyEntries.run(By.of(at, "Q"), basis(description), survey.drive(),
+            add(entries, SurveyEntries.run(Authorship.of(at, "Q"), basis(description), survey.drive(),
                     machine.run(speed.routes().get(0), random)));
         }
         return Survey.fold(description, HOUSE, entries);

@@ -17,7 +17,7 @@ import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
-import tallledger.core.ledger.By;
+import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.AskBack;
@@ -99,7 +99,7 @@ class InchFormsTest {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), step.recording().start(f, ledger.rules())));
         values.put(field.name(), typed);
-        By who = By.of(Instant.now(), "Q. Tester");
+        Authorship who = Authorship.of(Instant.now(), "Q. Tester");
         List<String> confirmed = ledger.asked(step).stream().map(a -> a.need().written()).toList();
         try {
             Optional<AskBack> asked = SurveyEntries.askBack(who, ledger, step, values, Basis.of(LengthUnit.INCH, 1, 1), false);

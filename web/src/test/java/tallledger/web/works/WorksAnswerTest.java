@@ -22,41 +22,41 @@ class WorksAnswerTest {
 
     @TempDir
     Path data;
-    private Works patient;
+    private BackgroundJobs patient;
 
     @BeforeEach
     void begin() {
         patient = works(Duration.ofMinutes(1));
     }
 
-    private Works works(Duration patience) {
-        return new Works(new Background(), new Unfinished(data), patience);
+    private BackgroundJobs works(Duration patience) {
+        return new BackgroundJobs(new Background(), new Unfinished(data), patience);
     }
 
-    private Works.Made file() throws IOException {
+    private BackgroundJobs.Output file() throws IOException {
         return patient.file("x.pdf", MediaType.APPLICATION_PDF, out -> out.write(1));
     }
 
     @Test
     void whatIsQuickIsThereAtOnce() {
-        Works.Work work = patient.begin("quick", TITLE, "/", progress -> file());
+        BackgroundJobs.Job work = patient.begin("quick", TITLE, "/", progress -> file());
         assertThat(patient.answer(work)).isEqualTo("redirect:/works/" + work.id() + "/made");
         assertThat(patient.begin("quick", TITLE, "/", progress -> file())).as("asked again, the file is there").isSameAs(work);
         patient.end();
-        assertThat(((Works.Made.File) work.made().orElseThrow()).path()).doesNotExist();
+        assertThat(((BackgroundJobs.Output.File) work.made().orElseThrow()).path()).doesNotExist();
     }
 
     @Test
     void whatTakesLongerSaysHowFarItIs() throws Exception {
-        Works hasty = works(Duration.ZERO);
+        BackgroundJobs hasty = works(Duration.ZERO);
         CountDownLatch going = new CountDownLatch(1);
-        Works.Work work = hasty.begin("slow", TITLE, "/", progress -> {
+        BackgroundJobs.Job work = hasty.begin("slow", TITLE, "/", progress -> {
             try {
                 going.await();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
-            return new Works.Made.Page("/");
+            return new BackgroundJobs.Output.Page("/");
         });
         assertThat(hasty.answer(work)).isEqualTo("redirect:/works/" + work.id());
         assertThat(hasty.going()).containsExactly(work);
@@ -66,14 +66,14 @@ class WorksAnswerTest {
     /** Neither kept waiting for what failed, nor sent to a file that is not there. */
     @Test
     void whatFailsOrLeadsOnIsToldOnItsPage() {
-        Works.Work failed = patient.begin("fails", TITLE, "/", progress -> {
+        BackgroundJobs.Job failed = patient.begin("fails", TITLE, "/", progress -> {
             throw new IOException("No space left on device");
         });
         assertThat(patient.answer(failed)).isEqualTo("redirect:/works/" + failed.id());
         assertThat(failed.failure()).contains(Reason.of(WebReason.WORK_FAILED));
-        Works.Work page = patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"));
+        BackgroundJobs.Job page = patient.begin("page", TITLE, "/", progress -> new BackgroundJobs.Output.Page("/"));
         assertThat(patient.answer(page)).isEqualTo("redirect:/works/" + page.id());
-        assertThat(patient.begin("page", TITLE, "/", progress -> new Works.Made.Page("/"))).as("what left no file is done again")
+        assertThat(patient.begin("page", TITLE, "/", progress -> new BackgroundJobs.Output.Page("/"))).as("what left no file is done again")
                 .isNotSameAs(page);
     }
 }

@@ -1,0 +1,49 @@
+package tallledger.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import tallledger.core.evidence.Severity;
+import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
+import tallledger.core.survey.Regrade;
+import tallledger.core.survey.Survey;
+
+/**
+ * The visit in one look: what may be done with the machine, by rule, and the worst of what was found.
+ *
+ * @param use   one sentence, or two where so little was looked at that the first is not all
+ * @param worst three findings at most, those that stop use first
+ */
+public record VerdictGlance(List<Reason> use, List<Finding> worst) {
+
+    private static final int SHOWN = 3;
+
+    public static VerdictGlance of(Survey survey, Money money) {
+        List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS).map(Money.Priced::finding)
+                // What stops use stops it whoever's fault it is.
+                .filter(f -> f.severity() == Severity.STOP_USE || f.severity() != Severity.NOTE && f.whose() == Regrade.Whose.FAULT)
+                .toList();
+        List<Object> stop = named(findings, Severity.STOP_USE);
+        List<Object> before = named(findings, Severity.BEFORE_USE);
+        boolean enough = money.known() >= survey.rules().share(Rule.GLANCE_KNOWN).doubleValue();
+        long known = Math.round(100 * money.known());
+        List<Reason> use = new ArrayList<>();
+        if (!stop.isEmpty()) {
+            use.add(Reason.of(VerdictReason.GLANCE_STOP, stop));
+        }
+        // What is usable once a thing is put right was looked at; where it was not, that leads.
+        if (!enough) {
+            use.add(Reason.of(VerdictReason.GLANCE_LITTLE, known));
+        }
+        if (stop.isEmpty() && !before.isEmpty()) {
+            use.add(Reason.of(enough ? VerdictReason.GLANCE_BEFORE : VerdictReason.GLANCE_BEFORE_AMONG, before));
+        } else if (stop.isEmpty() && enough) {
+            use.add(Reason.of(VerdictReason.GLANCE_NOTHING, known));
+        }
+        return new VerdictGlance(List.copyOf(use), findings.stream().limit(SHOWN).toList());
+    }
+
+    private static List<Object> named(List<Finding> findings, Severity severity) {
+        return findings.stream().filter(f -> f.severity() == severity).map(f -> (Object) f.brief()).toList();
+    }
+}

@@ -1,0 +1,70 @@
+package tallledger.web.entries;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import tallledger.core.ledger.Entry;
+import tallledger.core.reason.Reason;
+import tallledger.web.forms.ConcurrentEditException;
+import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
+
+/**
+ * What came between a form and its sending: the entries written meanwhile and what was typed, on a small page; nothing else is reckoned.
+ * From it the form is sent as it was typed, or its own page is shown again with all of it.
+ */
+@Controller
+@ControllerAdvice
+class ConcurrentEditController {
+
+    /** So many of the newest entries are shown. */
+    private static final int SHOWN = 8;
+    /** What every form carries and nobody typed. */
+    private static final Set<String> CARRIED = Set.of("submission", "seen", "_csrf", "whole");
+
+    /**
+     * One field of the form.
+     *
+     * @param called   in words; empty for what nobody typed
+     */
+    public record Field(String name, String value, String called) {
+    }
+
+    private final Words words;
+
+    ConcurrentEditController(Words words) {
+        this.words = words;
+    }
+
+    @ExceptionHandler(ConcurrentEditException.class)
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String show(ConcurrentEditException meanwhile, HttpServletRequest request, Model model) {
+        int head = meanwhile.moved().head();
+        int seen = meanwhile.moved().seen();
+        List<Entry> newer = meanwhile.survey().entries().stream().filter(e -> e.sequence() > Math.max(seen, head - SHOWN)).toList();
+        model.addAttribute("survey", meanwhile.survey());
+        model.addAttribute("because", Reason.of(WebReason.SURVEY_MOVED_ON, seen + 1, head, head - seen));
+        model.addAttribute("lines", EntryLine.of(meanwhile.survey(), newer, words));
+        model.addAttribute("fields", fields(meanwhile));
+        model.addAttribute("submission", meanwhile.typed().get("submission"));
+        model.addAttribute("seen", meanwhile.typed().get("seen"));
+        model.addAttribute("head", meanwhile.survey().head());
+        model.addAttribute("to", request.getRequestURI());
+        return "entries/meanwhile";
+    }
+
+    private List<Field> fields(ConcurrentEditException meanwhile) {
+        List<Field> fields = new ArrayList<>();
+        meanwhile.typed().names().stream().filter(name -> !CARRIED.contains(name))
+                .forEach(name -> meanwhile.typed().all(name)
+                        .forEach(value -> fields.add(new Field(name, value, value.isBlank() ? "" : words.field(name)))));
+        return fields;
+    }
+}

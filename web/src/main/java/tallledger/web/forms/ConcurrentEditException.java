@@ -1,0 +1,32 @@
+package tallledger.web.forms;
+
+import tallledger.web.record.StaleFormException;
+import tallledger.web.record.StoredSurvey;
+
+/** Somebody wrote in a survey after a form was shown: nothing was recorded, and all that was typed is still here. */
+public class ConcurrentEditException extends RuntimeException {
+
+    private final transient StoredSurvey survey;
+    private final transient FormInput typed;
+    private final transient StaleFormException moved;
+
+    ConcurrentEditException(StoredSurvey survey, FormInput typed, StaleFormException moved) {
+        super("entries " + moved.seen() + " to " + moved.head());
+        this.survey = survey;
+        this.typed = typed;
+        this.moved = moved;
+    }
+
+    /** As it is now. */
+    public StoredSurvey survey() {
+        return survey;
+    }
+
+    public FormInput typed() {
+        return typed;
+    }
+
+    public StaleFormException moved() {
+        return moved;
+    }
+}
