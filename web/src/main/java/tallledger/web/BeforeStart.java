@@ -37,6 +37,7 @@ final class BeforeStart {
     private static final int H2_OLD_FORMAT = 90048;
 
     /** Held open for as long as the process lives. */
+    @SuppressWarnings("UnusedVariable")
     private static FileLock lock;
 
     private BeforeStart() {

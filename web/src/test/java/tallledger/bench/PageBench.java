@@ -53,7 +53,7 @@ public final class PageBench {
             }
         }
         starts(data);
-        posts(client, data);
+        posts(data);
         System.exit(0);
     }
 
@@ -99,7 +99,7 @@ public final class PageBench {
     }
 
     /** A remark recorded: from the post to the answer, the entry on the device. */
-    private static void posts(HttpClient client, Path data) throws Exception {
+    private static void posts(Path data) throws Exception {
         try (Packaged app = Packaged.application(data, Packaged.freePort())) {
             Client writer = new Client(app::url);
             double[] millis = new double[MEASURED];

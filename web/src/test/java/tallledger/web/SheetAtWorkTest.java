@@ -67,7 +67,7 @@ class SheetAtWorkTest {
         page.click("button[value=good]");
         page.waitForSelector(".done");
         assertThat(browser.text()).contains("16.00 ± 0.10 mm/min lies between 14.4 mm/min and 17.6 mm/min");
-        page = open(browser, survey, "feed.table.plus");
+        open(browser, survey, "feed.table.plus");
         assertThat(browser.text()).contains("table has come to rest: count three before it is reversed", "table: lock free, as before");
         assertThat(browser.complaints()).isEmpty();
     }

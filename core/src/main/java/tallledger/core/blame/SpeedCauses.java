@@ -217,8 +217,10 @@ public final class SpeedCauses {
     private List<SpeedCause> singles() {
         List<SpeedCause> causes = new ArrayList<>();
         LeverFactors factors = table.factors();
-        for (Reading reading : readings) {
-            List<Reading> rest = readings.stream().filter(r -> r != reading).toList();
+        for (int i = 0; i < readings.size(); i++) {
+            Reading reading = readings.get(i);
+            List<Reading> rest = new ArrayList<>(readings);
+            rest.remove(i);
             double base = rest.isEmpty() ? 0 : common ? base() : Math.min(Math.max(median(rest), 0), bounds.unloadedMost());
             if (Math.abs(reading.off() - base) <= bounds.off() || Math.abs(reading.off()) <= bounds.off()) {
                 continue;

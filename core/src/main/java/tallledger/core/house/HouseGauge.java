@@ -34,9 +34,8 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
     }
 
     /**
-     * As typed.
+     * As typed; the calibration is U_cal (k = 2), a figure in the unit of the kind, or with % a share of the reading.
      *
-     * @param calibration U_cal (k = 2): a figure in the unit of the kind, or with % a share of the reading
      * @throws Refused naming the field: name, resolution, calibration, repeatability, certificate, due
      */
     public static HouseGauge typed(String id, Rule kind, Map<String, String> fields) {

@@ -24,8 +24,6 @@ import tallledger.core.rules.Rules;
 /** A line a target: "100: 2 3 2 / -1 0 -1", position in the machine's unit, deviations in µm upwards and downwards. */
 public record AxisPositioning() implements MeasuringMethod<AxisPositioning.AxisReadings> {
 
-    private static final double MICROMETRES = 1000;
-
     /**
      * An axis, mm.
      *

@@ -87,7 +87,7 @@ public record FeedRate(Axis.Per per, Optional<BigDecimal> promised, Rate rate, L
             StepJudgement judged = StepJudgement.of(j);
             List<Reason> because = new ArrayList<>(judged.because());
             if (judged.outcome() == Outcome.FAILED) {
-                because.addAll(otherWheels(reading, wanted.orElseThrow(), rules));
+                because.addAll(otherWheels(reading, wanted.orElseThrow()));
             }
             return judged.saying(because);
         }).orElseGet(() -> {
@@ -102,7 +102,7 @@ public record FeedRate(Axis.Per per, Optional<BigDecimal> promised, Rate rate, L
     }
 
     /** What the change wheels that are on would give the other way round, and what an equal pair would. */
-    private List<Reason> otherWheels(FeedReading reading, BigDecimal wanted, Rules rules) {
+    private List<Reason> otherWheels(FeedReading reading, BigDecimal wanted) {
         return reading.set().flatMap(FeedSet::wheels).filter(w -> w.driving() != w.driven())
                 .map(w -> List.of(Reason.of(MeasuringReason.FEED_WHEELS_TURNED, w.driving(), w.driven(),
                         new BigDecimal(w.turned()).round(THREE), at(reading, w.turned()), off(reading, w.turned(), wanted)),

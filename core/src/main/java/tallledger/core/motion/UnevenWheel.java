@@ -29,8 +29,7 @@ public record UnevenWheel(BigDecimal swing, BigDecimal every) {
     /**
      * @param teeth of the wheel
      * @param module of its teeth, mm
-     * @param thick how much too thick its thick tooth is, mm; nought where none is
-     * @param thin  how much too thin its thin one is, mm
+     * @param tooth how much too thick its thick tooth is and how much too thin its thin one, mm; nought where none is
      * @param screw pitch of the lead screw, mm
      * @param turns of the lead screw a turn of the wheel
      * @throws Refused where no tooth is wrong, or one by more than a tooth is thick

@@ -10,7 +10,8 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 
 /**
- * What to do in the minutes there are: the speeds and the steps that take most off the unknown (Σ p·c, {@link LookingWorth}), together. Exact:
+ * What to do in the minutes there are: the speeds and the steps that take most off the unknown (Σ p·c, {@link LookingWorth}), together.
+ * Exact:
  * for every way to run speeds that may be best ({@link RunChoice}), the best set of steps in the seconds it leaves ({@link StepChoice}),
  * which pay a repair they share once. Where either search was cut, {@link #bound} says what no plan could exceed. The fastest speed is in
  * it wherever the way to it takes no more than a share of the minutes ({@link Rule#SPINDLE_SHARE}). Steps the table of repairs has no cost

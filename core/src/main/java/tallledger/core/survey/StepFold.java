@@ -60,12 +60,12 @@ final class StepFold {
     private Optional<Task> lastTask = Optional.empty();
     private Instant last = Instant.MIN;
 
+    private final Map<Integer, Severity> severities = new HashMap<>();
+
     /**
      * @param catalogue the machine's steps
      * @param before    results judged earlier by the same description
      */
-    private final Map<Integer, Severity> severities = new HashMap<>();
-
     StepFold(MachineDescription machine, Rules rules, List<Step> catalogue, List<StepResult> before) {
         this.rules = rules;
         this.unit = machine.identity().unit();

@@ -103,7 +103,7 @@ public final class SurveyEntries {
      *
      * @param basis     what it is judged by; where it names no gauge, the usual one of the step counts
      * @param flagged   the surveyor says it is not as it should be
-     * @param confirmed needs confirmed with it, as {@link Need#written}
+     * @param confirmed needs confirmed with it, as {@code Need.written}
      * @throws Refused naming the field that cannot be read, or "confirmed" where something that changed was not confirmed
      */
     public static Draft step(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,

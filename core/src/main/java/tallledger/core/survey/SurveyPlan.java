@@ -160,7 +160,7 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
 
     private static List<SpeedCauses.Reading> readings(SpindleSurvey survey) {
         return survey.runs().stream()
-                .filter(run -> run.record().loaded() || survey.latest().get(run.route()) == run || isLastUnloaded(survey, run))
+                .filter(run -> run.record().loaded() || run.equals(survey.latest().get(run.route())) || isLastUnloaded(survey, run))
                 .flatMap(run -> run.record().reading().flatMap(reading -> run.nominal().map(plate -> new SpeedCauses.Reading(run.route(),
                         reading.rpm().doubleValue(), plate.doubleValue(), run.record().loaded()))).stream())
                 .toList();

@@ -87,7 +87,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
             throw Refused.because(VerdictReason.BESIDE_COUNT, surveys.size(), FEWEST, MOST);
         }
         List<Row> rows = new ArrayList<>(measured(surveys));
-        rows.addAll(reckoned(surveys, money));
+        rows.addAll(reckoned(money));
         rows.addAll(described(surveys));
         rows.sort(Comparator.comparing(Row::part).thenComparing(Comparator.comparingDouble(Row::rank).reversed()));
         boolean sisters = surveys.stream()
@@ -148,7 +148,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 rank);
     }
 
-    private static List<Row> reckoned(List<Survey> surveys, List<Money> money) {
+    private static List<Row> reckoned(List<Money> money) {
         return List.of(plain(VerdictReason.BESIDE_ASKED, money, m -> m.stakes().flatMap(s -> s.asking()).map(a -> a.value().doubleValue())),
                 plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())),
                 plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),

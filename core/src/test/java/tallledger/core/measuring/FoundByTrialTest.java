@@ -148,7 +148,7 @@ class FoundByTrialTest {
         assertThat(said(judged(table, "spacing=150|along=0 -0.015 -0.030"))).contains("value=-0.05", "value=-0.03");
     }
 
-    private static String circle(double radius, double spike, double at) {
+    private static String circle(double spike, double at) {
         return IntStream.range(0, 360).mapToObj(d -> String.format(Locale.ROOT, "%d %.2f", d, Math.abs(d - at) < 0.5 ? spike : 0))
                 .collect(Collectors.joining("\n"));
     }
@@ -158,10 +158,10 @@ class FoundByTrialTest {
     void hysteresisIsLookedForAtBothWaysPoints() {
         String counter = IntStream.range(0, 90).mapToObj(k -> 4 * k + " 0").collect(Collectors.joining("\n"));
         StepJudgement judged = judged(ChartLine.of(new CircularPath(), Rule.CIRCLE_FORM), "nominal=100|counter=" + counter + "|clockwise="
-                + circle(100, 10, 2));
+                + circle(10, 2));
         CircularPath.CircleReadings read =
                 new CircularPath().read(typed("nominal=100|counter="
-                        + counter + "|clockwise=" + circle(100, 10, 2)), CIRCLE);
+                        + counter + "|clockwise=" + circle(10, 2)), CIRCLE);
         assertThat(read.test().hysteresis().deviation()).isEqualTo(10, within(0.01));
         assertThat(read.test().hysteresis().degrees()).isEqualTo(2);
         assertThat(judged.outcome()).isNotNull();
@@ -171,10 +171,10 @@ class FoundByTrialTest {
     @ParameterizedTest
     @CsvSource({"true, 86, false", "true, 94, true", "false, 94, false", "false, 86, true"})
     void onlyASpikeBehindAReversalIsOne(boolean counter, double at, boolean isOne) {
-        String spiked = circle(100, 10, at);
+        String spiked = circle(10, at);
         CircularPath.CircleReadings read =
                 new CircularPath().read(typed("nominal=100|counter="
-                        + (counter ? spiked : circle(100, 0, 0)) + "|clockwise=" + (counter ? circle(100, 0, 0) : spiked)), CIRCLE);
+                        + (counter ? spiked : circle(0, 0)) + "|clockwise=" + (counter ? circle(0, 0) : spiked)), CIRCLE);
         assertThat(read.test().explained().spike() > 5).isEqualTo(isOne);
     }
 

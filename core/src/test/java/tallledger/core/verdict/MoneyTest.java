@@ -155,14 +155,9 @@ class MoneyTest {
             found.forEach(ways -> ways.forEach(w -> paid.merge(w[0], 1 - w[2], (a, b) -> a * b)));
             double putRight = paid.entrySet().stream().mapToDouble(e -> means(asking - 225).get(e.getKey()) * (1 - e.getValue())).sum();
             Map<Double, Double> spared = new HashMap<>();
-            double tested = 0;
-            double all = 0;
             for (Step step : survey.steps().inScope()) {
-                double before = Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()]);
                 boolean open = !survey.steps().latest().containsKey(step.id()) && !survey.steps().isSpared(step);
                 for (double[] w : ways(step, asking - 225)) {
-                    all += before * w[2] * w[1];
-                    tested += open ? 0 : before * w[2] * w[1];
                     if (open) {
                         spared.merge(w[0], 1 - Math.min(0.9, p[step.ifBad().ordinal()] * times[from.ordinal()] * lambda) * w[2],
                                 (a, b) -> a * b);

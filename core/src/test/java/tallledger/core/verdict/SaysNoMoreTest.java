@@ -378,7 +378,7 @@ class SaysNoMoreTest {
         /** Units in a sentence that are not the machine's own, and figures whose unit is still to be chosen. */
         private List<Object> otherUnits(Object said) {
             if (said instanceof Quantity open) {
-                return others.contains(open.unit()) ? List.of(open) : List.of();
+                return others.contains(open.unit().symbol()) ? List.of(open) : List.of();
             }
             if (said instanceof Reason r) {
                 return r.is(CommonReason.FIGURE_UNIT) ? others.stream().filter(u -> String.valueOf(r.arguments().get(1)).equals(u))

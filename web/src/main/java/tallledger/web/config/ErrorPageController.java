@@ -54,7 +54,7 @@ class ErrorPageController implements ErrorController {
     }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)
-    @ResponseStatus(HttpStatus.PAYLOAD_TOO_LARGE)
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooLarge(Model model, HttpServletRequest request) {
         return sorry(model, request.getRequestURI().endsWith("/photos") ? "sorry.photo-large" : "sorry.too-large");
     }
@@ -108,7 +108,7 @@ class ErrorPageController implements ErrorController {
     }
 
     @ExceptionHandler(Unreadable.class)
-    @ResponseStatus(HttpStatus.UNPROCESSABLE_ENTITY)
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
     String unreadable(Unreadable lost, Model model) {
         model.addAttribute("because", lost.reason());
         return sorry(model, "sorry.unreadable");
@@ -116,7 +116,7 @@ class ErrorPageController implements ErrorController {
 
     /** A form so broken that it names no field: forged, or cut short on its way. */
     @ExceptionHandler(Refused.class)
-    @ResponseStatus(HttpStatus.UNPROCESSABLE_ENTITY)
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
     String refused(Refused refused, Model model) {
         model.addAttribute("because", refused.reason());
         return sorry(model, "sorry.bad-request");

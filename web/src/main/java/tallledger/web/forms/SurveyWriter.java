@@ -20,7 +20,8 @@ import tallledger.web.words.WebReason;
 
 /**
  * Writes what a form says into a survey's book, the same way for every form: pressed twice it writes once; nonsense and a missing
- * name come back beside their fields (422); where somebody wrote meanwhile a small page says what ({@link ConcurrentEditException}, 409). Whatever
+ * name come back beside their fields (422); where somebody wrote meanwhile a small page says what
+ * ({@link ConcurrentEditException}, 409). Whatever
  * goes wrong, all that was typed is still there.
  */
 @Component

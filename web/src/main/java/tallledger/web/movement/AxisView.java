@@ -82,7 +82,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(AxisTravel.TravelReading.class))
                 .map(l -> l.length().mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
-        List<Way> ways = ways(ledger, axis, unit, steps, words);
+        List<Way> ways = ways(ledger, unit, steps, words);
         List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))
                 .toList();
         Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(ScrewBacklash.LostMotion.class))
@@ -102,7 +102,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     /** Feed, rapid and trip each way: the same thing to both sides stands on one line. */
-    private static List<Way> ways(StepLedger ledger, Axis axis, LengthUnit unit, List<Step> steps, Words words) {
+    private static List<Way> ways(StepLedger ledger, LengthUnit unit, List<Step> steps, Words words) {
         List<Way> ways = new ArrayList<>();
         List<Step> each = steps.stream().filter(s -> s.about().size() == 2).toList();
         for (int i = 0; i < each.size(); i++) {

@@ -24,7 +24,8 @@ import tallledger.core.seal.Found;
 import tallledger.core.seal.Found.What;
 
 /**
- * A zip as {@link ArchiveWriter} writes one and no other: its files one after another from the first byte, its directory behind them, its end
+ * A zip as {@link ArchiveWriter} writes one and no other: its files one after another from the first byte, its directory behind them,
+ * its end
  * record last, what stands before each file the same as in the directory, plain files only. Other readers of zips pass over what lies
  * between and behind, so that two programs can see two surveys in one file; here it is a finding. {@code verify.js} reads by the same
  * rules (layout by the published ZIP specification, ISO/IEC 21320-1 without its ZIP64).

@@ -81,7 +81,7 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
     static MoneyView of(StoredSurvey survey, Money.WhatIf what, Words words) {
         Money money = Money.of(survey.core(), what);
         String currency = money.stakes().map(Stakes::currency).orElse("");
-        List<Open> open = money.untested().stream().filter(u -> u.worth() > 0).limit(LISTED).map(u -> open(u, what, currency, words))
+        List<Open> open = money.untested().stream().filter(u -> u.worth() > 0).limit(LISTED).map(u -> open(u, currency, words))
                 .toList();
         List<Open> supposed = survey.steps().inScope().stream()
                 .filter(s -> what.good().contains(s.id().written()) || what.bad().contains(s.id().written()))
@@ -103,7 +103,7 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
                 money.next(1).isEmpty() ? Optional.empty()
                         : Optional.of(MoneyWalk.overMinutes(money, currency, words)),
                 prices, List.copyOf(listed),
-                money.advised(NEXT, survey.rules()).stream().map(u -> open(u, what, currency, words)).toList(),
+                money.advised(NEXT, survey.rules()).stream().map(u -> open(u, currency, words)).toList(),
                 new More(count, words.money(rest, currency)),
                 unknown, what.isNothing() ? raises(survey, money, currency, words) : List.of(), !what.isNothing());
     }
@@ -137,7 +137,7 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
                 .toList();
     }
 
-    private static Open open(Money.Untested u, Money.WhatIf what, String currency, Words words) {
+    private static Open open(Money.Untested u, String currency, Words words) {
         return new Open(u.step().map(s -> s.id().written()).orElse(""), u.step().map(s -> words.say(s.name())).orElse(u.element()),
                 BigDecimal.valueOf(100 * u.chance()).setScale(0, RoundingMode.HALF_UP) + "\u00a0%", words.money(u.cost(), currency),
                 words.money(u.worth(), currency),

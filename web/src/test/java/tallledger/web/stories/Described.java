@@ -27,7 +27,6 @@ final class Described {
     private final JsonNode machine;
     private final JsonNode said;
     private final List<String> more;
-    private final Names names;
     private final String id;
     private final String hertz;
     /** Where the story runs its inverter at the motor's plate frequency: that place, at which the speeds of its plate stand. */
@@ -40,7 +39,6 @@ final class Described {
     }
 
     Described(JsonNode story, Names names) {
-        this.names = names;
         id = story.get("id").asString();
         more = names.features(id);
         machine = story.get("machine");
@@ -91,7 +89,6 @@ final class Described {
     /** One row of the drive a stage, motor first. */
     private void drive(Visitor.Filled form) {
         int row = 0;
-        List<String> interlocks = new ArrayList<>();
         for (JsonNode node : machine.get("drive").get("stages")) {
             String text = node.asString();
             String head = text.split("[:,(]|\\d")[0].strip();
@@ -116,15 +113,12 @@ final class Described {
                 form.set(at + ".values", rest.contains("Hz") ? ends.get(0) + " " + ends.get(1) + " " + hertz : "");
                 levers.add(new Lever(head, own.isEmpty() ? List.of("lowest", "highest") : List.of("lowest", own, "highest"), true));
             } else {
-                gear(form, at, head, rest, interlocks);
+                gear(form, at, head, rest);
             }
-        }
-        if (!interlocks.isEmpty()) {
-            form.set("interlocks", String.join("\n", interlocks));
         }
     }
 
-    private void gear(Visitor.Filled form, String at, String head, String rest, List<String> interlocks) {
+    private void gear(Visitor.Filled form, String at, String head, String rest) {
         List<String> labels = Arrays.stream(rest.replaceAll("\\([^)]*\\)", "").replaceAll(", neutral between.*", "").split("[\\s,]+"))
                 .filter(label -> !label.isBlank()).toList();
         String first = head.split(" ")[0];

@@ -19,7 +19,6 @@ final class Doing {
 
     private final Visitor visitor;
     private final JsonNode story;
-    private final Described described;
     private final Names names;
     private final long survey;
     private boolean ownTachometer;
@@ -29,10 +28,9 @@ final class Doing {
     /** Each speed's key by where its levers stand. */
     private final Map<Set<String>, String> runs = new LinkedHashMap<>();
 
-    Doing(Visitor visitor, JsonNode story, Described described, Names names, long survey) {
+    Doing(Visitor visitor, JsonNode story, Names names, long survey) {
         this.visitor = visitor;
         this.story = story;
-        this.described = described;
         this.names = names;
         this.survey = survey;
     }

@@ -88,7 +88,7 @@ class StoriesTest {
             Names names = new Names();
             Described described = new Described(story, names);
             long survey = described.survey(visitor);
-            Doing doing = new Doing(visitor, story, described, names, survey);
+            Doing doing = new Doing(visitor, story, names, survey);
             doing.all();
             complaints.addAll(doing.complaints());
             JsonNode machine = story.get("machine");
