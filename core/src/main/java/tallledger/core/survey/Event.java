@@ -1,6 +1,7 @@
 package tallledger.core.survey;
 
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,39 +35,39 @@ public sealed interface Event {
 
         T judgedAs(JudgedAs event, Entry entry);
 
-        T adopted(DescriptionAdopted event, Entry entry);
+        T descriptionAdopted(DescriptionAdopted event, Entry entry);
 
-        T adopted(RulesAdopted event, Entry entry);
+        T rulesAdopted(RulesAdopted event, Entry entry);
 
-        T started(StartConfirmed event, Entry entry);
+        T startConfirmed(StartConfirmed event, Entry entry);
 
         T stopped(Stopped event, Entry entry);
 
-        T planned(PlanChosen event, Entry entry);
+        T planChosen(PlanChosen event, Entry entry);
 
         T run(RunMade event, Entry entry);
 
         T passedOver(PassedOver event, Entry entry);
 
-        T remarked(Remarked event, Entry entry);
+        T remark(Remarked event, Entry entry);
 
-        T checked(Checked event, Entry entry);
+        T check(Checked event, Entry entry);
 
         T step(StepDone event, Entry entry);
 
-        T putOff(PutOff event, Entry entry);
+        T later(PutLater event, Entry entry);
 
-        T temperatures(Warm event, Entry entry);
+        T temperatures(TemperaturesTaken event, Entry entry);
 
         T cut(CutDone event, Entry entry);
 
-        T stakes(Priced event, Entry entry);
+        T priced(Priced event, Entry entry);
 
         T kit(KitSeen event, Entry entry);
 
-        T weighed(Weighed event, Entry entry);
+        T lift(LiftWeighed event, Entry entry);
 
-        T photographed(Photographed event, Entry entry);
+        T photo(PhotoTaken event, Entry entry);
 
         T camera(Camera event, Entry entry);
 
@@ -76,11 +77,17 @@ public sealed interface Event {
 
         T regraded(Regraded event, Entry entry);
 
-        T struck(Struck event, Entry entry);
+        T strike(Struck event, Entry entry);
     }
 
     /** @param entry that says it */
     <T> T accept(Visitor<T> visitor, Entry entry);
+
+    /** The kind of entry that says it. */
+    Kind kind();
+
+    /** What an entry keeps of it, and what it is read from again. */
+    Map<String, Object> toPayload();
 
     /**
      * What a person wrote of their own; it stands in a report under their name. Empty where there is none, or where it stands with its
@@ -91,13 +98,25 @@ public sealed interface Event {
     }
 
     /** The survey begins. */
-    record Opened(int version, String hash, int rules, String role, Scope scope, Grade judgedAs) implements Event {
+    record Opened(int version, String hash, int rules, String rulesHash, String role, Scope scope, Grade judgedAs) implements Event {
         static Opened from(Entry entry) {
             Payload p = entry.payload();
             return new Opened(p.whole("machineVersion"), p.optionalText("machineHash").orElse(""),
-                    p.has("rules") ? p.whole("rules") : House.FIRST, p.optionalText("role").orElse(entry.by().author().role()),
+                    p.has("rules") ? p.whole("rules") : House.FIRST, p.optionalText("rulesHash").orElse(""),
+                    p.optionalText("role").orElse(entry.by().author().role()),
                     p.optionalText("scope").map(Scope::valueOf).orElse(Scope.WHOLE), p.optionalText("judgedAs").map(Grade::valueOf)
                             .orElse(Grade.WORKABLE));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.OPENED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("machineVersion", version, "machineHash", hash, "rules", rules, "rulesHash", rulesHash, "scope", scope.name(),
+                    "judgedAs", judgedAs.name());
         }
 
         @Override
@@ -113,8 +132,18 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.DESCRIPTION_ADOPTED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("machineVersion", version, "machineHash", hash);
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.adopted(this, entry);
+            return visitor.descriptionAdopted(this, entry);
         }
     }
 
@@ -122,6 +151,16 @@ public sealed interface Event {
     record JudgedAs(Grade grade) implements Event {
         static JudgedAs from(Entry entry) {
             return new JudgedAs(Grade.valueOf(entry.payload().text("judgedAs")));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.JUDGED_AS;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("judgedAs", grade.name());
         }
 
         @Override
@@ -137,21 +176,32 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.RULES_ADOPTED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("rules", version, "rulesHash", hash);
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.adopted(this, entry);
+            return visitor.rulesAdopted(this, entry);
         }
     }
 
     /**
      * The start checks were made.
      *
-     * @param items   how many
+     * @param items   names of the checks
+     * @param despite entries of what stops use, named at this start
      * @param mounted what is on the spindle; as typed, since an old record does not name its unit
      */
-    record StartConfirmed(int items, Optional<Payload> mounted, Optional<Basis> basis, List<Integer> despite) implements Event {
+    record StartConfirmed(List<String> items, Optional<Payload> mounted, Optional<Basis> basis, List<Integer> despite) implements Event {
         static StartConfirmed from(Entry entry) {
             Payload p = entry.payload();
-            StartConfirmed event = new StartConfirmed(p.texts("items").size(), p.has("mounted") ? Optional.of(p.part("mounted"))
+            StartConfirmed event = new StartConfirmed(p.texts("items"), p.has("mounted") ? Optional.of(p.part("mounted"))
                     : Optional.empty(), Basis.from(p),
                     p.decimals("despite").stream().map(BigDecimal::intValueExact).toList());
             event.mounted(LengthUnit.MM);
@@ -165,13 +215,39 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.START_CONFIRMED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            Map<String, Object> payload = new HashMap<>(Map.of("items", items));
+            mounted.ifPresent(m -> payload.put("mounted", m.fields()));
+            basis.ifPresent(b -> payload.put("basis", b.toPayload()));
+            if (!despite.isEmpty()) {
+                payload.put("despite", despite.stream().map(String::valueOf).toList());
+            }
+            return payload;
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.started(this, entry);
+            return visitor.startConfirmed(this, entry);
         }
     }
 
     /** Stopped for good: the start checks are due again. */
     record Stopped() implements Event {
+        @Override
+        public Kind kind() {
+            return Kind.STOPPED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of();
+        }
+
         @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
             return visitor.stopped(this, entry);
@@ -179,30 +255,58 @@ public sealed interface Event {
     }
 
     /** How the runs are planned from here on. */
-    record PlanChosen(School school, String minutes, PlanChoice choice) implements Event {
+    record PlanChosen(School school, String minutes) implements Event {
         static PlanChosen from(Entry entry) {
             Payload p = entry.payload();
-            School school = School.valueOf(p.text("school"));
-            String minutes = p.text("minutes");
-            return new PlanChosen(school, minutes, new PlanChoice(school,
-                    minutes.isEmpty() ? Optional.empty() : Optional.of(TypedNumber.parsePositive(minutes).value()), entry.at()));
+            PlanChosen event = new PlanChosen(School.valueOf(p.text("school")), p.text("minutes"));
+            event.choice(entry.at());
+            return event;
+        }
+
+        /** @param at when it was chosen */
+        PlanChoice choice(Instant at) {
+            return new PlanChoice(school, minutes.isEmpty() ? Optional.empty()
+                    : Optional.of(TypedNumber.parsePositive(minutes).value()), at);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.PLAN_CHOSEN;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("school", school.name(), "minutes", minutes);
         }
 
         @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.planned(this, entry);
+            return visitor.planChosen(this, entry);
         }
     }
 
     /** A speed was run. */
-    record RunMade(RunRecord record, Optional<JudgedThen> then) implements Event {
+    record RunMade(RunRecord record, Optional<Basis> basis, Optional<JudgedThen> then) implements Event {
         static RunMade from(Entry entry) {
-            return new RunMade(RunRecord.from(entry.payload()), JudgedThen.from(entry.payload()));
+            return new RunMade(RunRecord.from(entry.payload()), Basis.from(entry.payload()), JudgedThen.from(entry.payload()));
         }
 
         @Override
         public String remark() {
             return record.remark();
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.RUN;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            Map<String, Object> payload = new HashMap<>(record.toPayload());
+            basis.ifPresent(b -> payload.put("basis", b.toPayload()));
+            then.ifPresent(t -> payload.put("judged", t.toPayload()));
+            return payload;
         }
 
         @Override
@@ -216,6 +320,17 @@ public sealed interface Event {
         static PassedOver from(Entry entry) {
             Payload p = entry.payload();
             return new PassedOver(p.optionalText("step"), p.texts("settings"), p.text("reason"));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.PASSED_OVER;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return step.<Map<String, Object>>map(id -> Map.of("step", id, "reason", reason))
+                    .orElseGet(() -> Map.of("settings", settings, "reason", reason));
         }
 
         @Override
@@ -236,24 +351,49 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.REMARK;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("text", text);
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.remarked(this, entry);
+            return visitor.remark(this, entry);
         }
     }
 
     /** A check at the spindle was made. */
-    record Checked(DriveCheck check, boolean good, Optional<TypedNumber> seconds, String remark, Optional<JudgedThen> then)
+    record Checked(DriveCheck check, boolean good, Optional<TypedNumber> seconds, String remark, Optional<Basis> basis,
+            Optional<JudgedThen> then)
             implements
                 Event {
         static Checked from(Entry entry) {
             Payload p = entry.payload();
             return new Checked(DriveCheck.valueOf(p.text("check")), p.flag("good"), CheckResult.seconds(p.text("seconds")),
-                    p.text("remark"), JudgedThen.from(p));
+                    p.text("remark"), Basis.from(p), JudgedThen.from(p));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CHECK;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            Map<String, Object> payload = new HashMap<>(Map.of("check", check.name(), "good", good, "seconds",
+                    seconds.map(TypedNumber::typed).orElse(""), "remark", remark));
+            basis.ifPresent(b -> payload.put("basis", b.toPayload()));
+            then.ifPresent(t -> payload.put("judged", t.toPayload()));
+            return payload;
         }
 
         @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.checked(this, entry);
+            return visitor.check(this, entry);
         }
     }
 
@@ -278,27 +418,65 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.STEP;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            Map<String, Object> payload = new HashMap<>(Map.of("step", step, "values", typed, "flagged", flagged, "confirmed",
+                    confirmed.stream().map(Need::written).toList(), "remark", remark));
+            basis.ifPresent(b -> payload.put("basis", b.toPayload()));
+            then.ifPresent(t -> payload.put("judged", t.toPayload()));
+            cut.ifPresent(entry -> payload.put("cut", entry));
+            if (byEye) {
+                payload.put("byEye", true);
+            }
+            return payload;
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
             return visitor.step(this, entry);
         }
     }
 
     /** A step or speed is come back to later. */
-    record PutOff(String key) implements Event {
-        static PutOff from(Entry entry) {
-            return new PutOff(entry.payload().text("step"));
+    record PutLater(String key) implements Event {
+        static PutLater from(Entry entry) {
+            return new PutLater(entry.payload().text("step"));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.LATER;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("step", key);
         }
 
         @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.putOff(this, entry);
+            return visitor.later(this, entry);
         }
     }
 
     /** How warm machine and gauges are in this sitting. */
-    record Warm(Temperatures temperatures) implements Event {
-        static Warm from(Entry entry) {
-            return new Warm(Temperatures.from(entry.payload()));
+    record TemperaturesTaken(Temperatures temperatures) implements Event {
+        static TemperaturesTaken from(Entry entry) {
+            return new TemperaturesTaken(Temperatures.from(entry.payload()));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.TEMPERATURES;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return temperatures.toPayload();
         }
 
         @Override
@@ -308,9 +486,19 @@ public sealed interface Event {
     }
 
     /** A test cut was made. */
-    record CutDone(CutMade cut) implements Event {
+    record CutDone(CutMade cut, LengthUnit unit) implements Event {
         static CutDone from(Entry entry) {
-            return new CutDone(CutMade.from(entry.payload()));
+            return new CutDone(CutMade.from(entry.payload()), LengthUnit.valueOf(entry.payload().text("unit")));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CUT;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return cut.toPayload(unit);
         }
 
         @Override
@@ -326,8 +514,18 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.PRICED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return stakes.toPayload();
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.stakes(this, entry);
+            return visitor.priced(this, entry);
         }
     }
 
@@ -338,32 +536,62 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.KIT;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return item.toPayload();
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
             return visitor.kit(this, entry);
         }
     }
 
     /** What the machine weighs and the lift is said to carry. */
-    record Weighed(Lift lift) implements Event {
-        static Weighed from(Entry entry) {
-            return new Weighed(Lift.from(entry.payload()));
+    record LiftWeighed(Lift lift) implements Event {
+        static LiftWeighed from(Entry entry) {
+            return new LiftWeighed(Lift.from(entry.payload()));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.LIFT;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return lift.toPayload();
         }
 
         @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.weighed(this, entry);
+            return visitor.lift(this, entry);
         }
     }
 
     /** A photograph was taken. */
-    record Photographed(Photo photo) implements Event {
-        static Photographed from(Entry entry) {
-            return new Photographed(Photo.from(entry));
+    record PhotoTaken(Photo photo) implements Event {
+        static PhotoTaken from(Entry entry) {
+            return new PhotoTaken(Photo.from(entry));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.PHOTO;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return photo.toPayload();
         }
 
         @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.photographed(this, entry);
+            return visitor.photo(this, entry);
         }
     }
 
@@ -371,6 +599,18 @@ public sealed interface Event {
     record Repaired(Part part, String what) implements Event {
         static Repaired from(Entry entry) {
             return new Repaired(Part.from(entry.payload()), entry.payload().text("what"));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.REPAIRED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            Map<String, Object> payload = new HashMap<>(part.toPayload());
+            payload.put("what", what);
+            return payload;
         }
 
         @Override
@@ -386,6 +626,16 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.REGRADED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return regrade.toPayload();
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
             return visitor.regraded(this, entry);
         }
@@ -398,8 +648,18 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.STRIKE;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("reason", reason);
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
-            return visitor.struck(this, entry);
+            return visitor.strike(this, entry);
         }
     }
 
@@ -419,6 +679,16 @@ public sealed interface Event {
         }
 
         @Override
+        public Kind kind() {
+            return Kind.CAMERA;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return this.what == What.SHIFTED ? Map.of("what", what.name(), "seconds", seconds) : Map.of("what", what.name());
+        }
+
+        @Override
         public <T> T accept(Visitor<T> visitor, Entry entry) {
             return visitor.camera(this, entry);
         }
@@ -428,6 +698,16 @@ public sealed interface Event {
     record Closed(String key) implements Event {
         static Closed from(Entry entry) {
             return new Closed(entry.payload().text("key"));
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CLOSED;
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("key", key);
         }
 
         @Override

@@ -31,9 +31,9 @@ public enum Kind {
     /** A step of the catalogue was done. */
     STEP(Event.StepDone::from),
     /** A step or speed is put off: come back later. */
-    LATER(Event.PutOff::from),
+    LATER(Event.PutLater::from),
     /** How warm machine and gauges are in this sitting. */
-    TEMPERATURES(Event.Warm::from),
+    TEMPERATURES(Event.TemperaturesTaken::from),
     /** A test cut was made: with which tool, in what, how fast. */
     CUT(Event.CutDone::from),
     /** What is asked, what a sound one is worth, where the machine comes from. */
@@ -41,9 +41,9 @@ public enum Kind {
     /** Kit or a paper was looked for, promised or awaited. */
     KIT(Event.KitSeen::from),
     /** What the machine weighs and the lift is said to carry. */
-    LIFT(Event.Weighed::from),
+    LIFT(Event.LiftWeighed::from),
     /** A photograph, by the hash of its bytes. */
-    PHOTO(Event.Photographed::from),
+    PHOTO(Event.PhotoTaken::from),
     /** An element or a step's system was put right: runs through it prove nothing any more, and those that failed must be repeated. */
     REPAIRED(Event.Repaired::from),
     /** A person judges a finding otherwise than the rules: how bad, what it costs, whether it is by design. */

@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import java.util.Map;
 import java.util.Optional;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Entry;
@@ -26,6 +27,11 @@ public record Photo(int entry, String author, String step, String sha256, Option
         String picture = attached(entry, PICTURE).orElseGet(() -> p.text("sha256"));
         return new Photo(entry.sequence(), entry.by().author().written(), p.text("step"), picture, small, p.whole("width"),
                 p.whole("height"), p.text("caption"));
+    }
+
+    /** The picture itself lies beside the entry. */
+    Map<String, Object> toPayload() {
+        return Map.of("step", step, "width", width, "height", height, "caption", caption);
     }
 
     private static Optional<String> attached(Entry entry, String use) {

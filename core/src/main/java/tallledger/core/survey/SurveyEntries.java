@@ -2,7 +2,6 @@ package tallledger.core.survey;
 
 import java.math.BigDecimal;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +27,8 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.NotedEntry;
+import tallledger.core.ledger.Payload;
 import tallledger.core.measuring.AskBack;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.TypedNumber;
@@ -59,26 +60,24 @@ public final class SurveyEntries {
      */
     public static Draft opened(Authorship by, int machineVersion, String machineHash, House house, String role, Scope scope,
             Grade judgedAs) {
-        return draft(new Authorship(by.at(), by.zone(), by.author().or(role)), Kind.OPENED, "",
-                Map.of("machineVersion", machineVersion, "machineHash", machineHash, "rules", house.version(), "rulesHash", house.hash(),
-                        "scope", scope.name(), "judgedAs", judgedAs.name()));
+        return draft(new Authorship(by.at(), by.zone(), by.author().or(role)), "",
+                new Event.Opened(machineVersion, machineHash, house.version(), house.hash(), role, scope, judgedAs));
     }
 
     public static Draft judgedAs(Authorship by, Grade grade) {
-        return draft(by, Kind.JUDGED_AS, "", Map.of("judgedAs", grade.name()));
+        return draft(by, "", new Event.JudgedAs(grade));
     }
 
     public static Draft adopted(Authorship by, int machineVersion, String machineHash) {
-        return draft(by, Kind.DESCRIPTION_ADOPTED, "",
-                Map.of("machineVersion", machineVersion, "machineHash", machineHash));
+        return draft(by, "", new Event.DescriptionAdopted(machineVersion, machineHash));
     }
 
     public static Draft adopted(Authorship by, House house) {
-        return draft(by, Kind.RULES_ADOPTED, "", Map.of("rules", house.version(), "rulesHash", house.hash()));
+        return draft(by, "", new Event.RulesAdopted(house.version(), house.hash()));
     }
 
     public static Draft startConfirmed(Authorship by, List<StartItem> items) {
-        return draft(by, Kind.START_CONFIRMED, "", Map.of("items", items.stream().map(Enum::name).toList()));
+        return draft(by, "", new Event.StartConfirmed(names(items), Optional.empty(), Optional.empty(), List.of()));
     }
 
     public static Draft startConfirmed(Authorship by, Basis basis, List<StartItem> items, Mounted mounted) {
@@ -90,12 +89,12 @@ public final class SurveyEntries {
      * @param despite entries of what stops use and is known to who starts: they keep clear of it, and run on for this start
      */
     public static Draft startConfirmed(Authorship by, Basis basis, List<StartItem> items, Mounted mounted, List<Integer> despite) {
-        Map<String, Object> payload = new LinkedHashMap<>(Map.of("items", items.stream().map(Enum::name).toList(), "mounted",
-                mounted.toPayload(), "basis", basis.toPayload()));
-        if (!despite.isEmpty()) {
-            payload.put("despite", despite.stream().map(String::valueOf).toList());
-        }
-        return draft(by, Kind.START_CONFIRMED, "", payload);
+        return draft(by, "", new Event.StartConfirmed(names(items), Optional.of(new Payload(mounted.toPayload())), Optional.of(basis),
+                despite));
+    }
+
+    private static List<String> names(List<StartItem> items) {
+        return items.stream().map(Enum::name).toList();
     }
 
     /**
@@ -120,15 +119,9 @@ public final class SurveyEntries {
         Taken taken = byEye ? new Taken(new Values(Map.of(), basis.unit()), basis) : taken(who, ledger, step, typed, basis);
         StepJudgement judged = byEye ? StepJudgement.BY_EYE : step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
-        Map<String, Object> payload = new HashMap<>(Map.of("step", step.id().written(), "values", taken.read.typed(), "flagged", flagged,
-                "confirmed", changed.stream().map(a -> a.need().written()).toList(), "remark", checked(remark), "basis",
-                taken.by.toPayload(),
-                "judged", then.toPayload()));
-        ledger.cut(step).ifPresent(cut -> payload.put("cut", cut.entry()));
-        if (byEye) {
-            payload.put("byEye", true);
-        }
-        return draft(who, Kind.STEP, step.id().written(), payload);
+        return draft(who, step.id().written(), new Event.StepDone(step.id().written(), taken.read.typed(), flagged,
+                changed.stream().map(StepLedger.Asked::need).toList(), checked(remark), Optional.of(taken.by), Optional.of(then),
+                ledger.cut(step).map(NotedEntry::entry), byEye));
     }
 
     /** Whether the step is told by eye: nothing is typed that could be judged, and what is said of it needs no figure. */
@@ -173,12 +166,12 @@ public final class SurveyEntries {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return draft(by, Kind.PASSED_OVER, step.id().written(), Map.of("step", step.id().written(), "reason", checked(reason)));
+        return draft(by, step.id().written(), new Event.PassedOver(Optional.of(step.id().written()), List.of(), checked(reason)));
     }
 
     /** @param key of a step or a route */
     public static Draft later(Authorship by, String key) {
-        return draft(by, Kind.LATER, key, Map.of("step", key));
+        return draft(by, key, new Event.PutLater(key));
     }
 
     /**
@@ -188,36 +181,36 @@ public final class SurveyEntries {
      * @throws Refused naming "machine" or "gauge"
      */
     public static Draft temperatures(Authorship by, String machine, String gauge, LengthUnit unit) {
-        return draft(by, Kind.TEMPERATURES, "", Temperatures.typed(machine, gauge, unit).toPayload());
+        return draft(by, "", new Event.TemperaturesTaken(Temperatures.typed(machine, gauge, unit)));
     }
 
     /** A test cut as it was made. @param unit of lengths typed without one */
     public static Draft cut(Authorship by, CutMade cut, LengthUnit unit) {
-        return draft(by, Kind.CUT, "", cut.toPayload(unit));
+        return draft(by, "", new Event.CutDone(cut, unit));
     }
 
     /** What is at stake. */
     public static Draft priced(Authorship by, Stakes stakes) {
-        return draft(by, Kind.PRICED, "", stakes.toPayload());
+        return draft(by, "", new Event.Priced(stakes));
     }
 
     public static Draft kit(Authorship by, KitItem item) {
-        return draft(by, Kind.KIT, item.name(), item.toPayload());
+        return draft(by, item.name(), new Event.KitSeen(item));
     }
 
     public static Draft lift(Authorship by, Lift lift) {
-        return draft(by, Kind.LIFT, "", lift.toPayload());
+        return draft(by, "", new Event.LiftWeighed(lift));
     }
 
     /** @param kept the picture and its small copy, see {@link Photo} */
     public static Draft photo(Authorship by, String step, List<Attachment> kept, int width, int height, String caption) {
-        return new Draft(by, Kind.PHOTO.name(), step, Map.of("step", step, "width", width, "height", height, "caption", checked(caption)),
-                kept, Optional.empty());
+        Photo photo = new Photo(0, by.author().written(), step, "", Optional.empty(), width, height, checked(caption));
+        return new Draft(by, Kind.PHOTO.name(), step, photo.toPayload(), kept, Optional.empty());
     }
 
     /** The camera is started or stopped. */
     public static Draft camera(Authorship by, Event.Camera.What what) {
-        return draft(by, Kind.CAMERA, "", Map.of("what", what.name()));
+        return draft(by, "", new Event.Camera(what, 0));
     }
 
     /** The camera was started so many seconds before its entry; below nought after it. @throws Refused naming "seconds" */
@@ -226,7 +219,7 @@ public final class SurveyEntries {
         if (shift == 0 || Math.abs(shift) > Films.MOST_SHIFT) {
             throw Refused.because(SurveyReason.CAMERA_SHIFT, seconds.strip(), Films.MOST_SHIFT).at("seconds");
         }
-        return draft(by, Kind.CAMERA, "", Map.of("what", Event.Camera.What.SHIFTED.name(), "seconds", shift));
+        return draft(by, "", new Event.Camera(Event.Camera.What.SHIFTED, shift));
     }
 
     private static int whole(String typed) {
@@ -239,11 +232,11 @@ public final class SurveyEntries {
 
     /** Nothing is written after it. @param key fingerprint of the key it is sealed with */
     public static Draft closed(Authorship by, String key) {
-        return draft(by, Kind.CLOSED, "", Map.of("key", key));
+        return draft(by, "", new Event.Closed(key));
     }
 
     public static Draft stopped(Authorship by) {
-        return draft(by, Kind.STOPPED, "", Map.of());
+        return draft(by, "", new Event.Stopped());
     }
 
     /**
@@ -252,11 +245,11 @@ public final class SurveyEntries {
      */
     public static Draft run(Authorship by, Basis basis, SpindleSurvey drive, RunRecord record) {
         SpeedTable table = drive.table();
-        Map<String, Object> payload = new HashMap<>(record.toPayload());
-        payload.put("basis", basis.with(record.reading().flatMap(reading -> reading.gauge(drive.rules()))).toPayload());
-        table.train().routes().stream().filter(route -> table.train().settings(route).equals(record.settings())).findFirst()
-                .ifPresent(route -> payload.put("judged", Run.judged(route, record, table, drive.rules()).toPayload()));
-        return draft(by, Kind.RUN, stepOf(record.settings()), payload);
+        Optional<JudgedThen> then = table.train().routes().stream()
+                .filter(route -> table.train().settings(route).equals(record.settings())).findFirst()
+                .map(route -> Run.judged(route, record, table, drive.rules()));
+        Basis read = basis.with(record.reading().flatMap(reading -> reading.gauge(drive.rules())));
+        return draft(by, stepOf(record.settings()), new Event.RunMade(record, Optional.of(read), then));
     }
 
     /** @param minutes time there is, as typed; empty for as long as it takes */
@@ -267,7 +260,7 @@ public final class SurveyEntries {
                 throw Refused.because(SurveyReason.PLAN_MINUTES, minutes, MOST_MINUTES);
             }
         }
-        return draft(by, Kind.PLAN_CHOSEN, "", Map.of("school", school.name(), "minutes", minutes.strip()));
+        return draft(by, "", new Event.PlanChosen(school, minutes.strip()));
     }
 
     public static Draft check(Authorship by, Basis basis, Rules rules, DriveCheck check, boolean good, String seconds, String remark) {
@@ -275,8 +268,8 @@ public final class SurveyEntries {
             throw Refused.because(SurveyReason.CHECK_SECONDS);
         }
         JudgedThen then = CheckResult.judged(check, good, seconds.strip(), rules);
-        return draft(by, Kind.CHECK, check.name(), Map.of("check", check.name(), "good", good, "seconds", seconds.strip(),
-                "remark", checked(remark), "basis", basis.toPayload(), "judged", then.toPayload()));
+        return draft(by, check.name(), new Event.Checked(check, good, CheckResult.seconds(seconds.strip()), checked(remark),
+                Optional.of(basis), Optional.of(then)));
     }
 
     /** A part put right: what was recorded of it proves nothing any more. */
@@ -284,10 +277,9 @@ public final class SurveyEntries {
         if (what.isBlank()) {
             throw Refused.because(SurveyReason.REPAIR_MISSING);
         }
-        Map<String, Object> payload = new HashMap<>(part.toPayload());
-        payload.put("what", checked(what));
-        return draft(by, Kind.REPAIRED, part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse(""))
-                .orElseGet(() -> part.ofDrive().orElseThrow()), payload);
+        String about =
+                part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse("")).orElseGet(() -> part.ofDrive().orElseThrow());
+        return draft(by, about, new Event.Repaired(part, checked(what)));
     }
 
     /**
@@ -300,21 +292,21 @@ public final class SurveyEntries {
         if (now == Severity.STOP_USE && regrade.severity() != Severity.STOP_USE) {
             throw Refused.because(SurveyReason.REGRADE_STOP_USE).at("severity");
         }
-        return draft(by, Kind.REGRADED, "", regrade.toPayload());
+        return draft(by, "", new Event.Regraded(regrade));
     }
 
     public static Draft passedOver(Authorship by, List<String> settings, String reason) {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return draft(by, Kind.PASSED_OVER, stepOf(settings), Map.of("settings", settings, "reason", checked(reason)));
+        return draft(by, stepOf(settings), new Event.PassedOver(Optional.empty(), settings, checked(reason)));
     }
 
     public static Draft remark(Authorship by, String text) {
         if (text.isBlank()) {
             throw Refused.because(SurveyReason.REMARK_MISSING);
         }
-        return draft(by, Kind.REMARK, "", Map.of("text", checked(text)));
+        return draft(by, "", new Event.Remarked(checked(text)));
     }
 
     /**
@@ -334,7 +326,8 @@ public final class SurveyEntries {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return new Draft(by, Kind.STRIKE.name(), entry.step(), Map.of("reason", checked(reason)), List.of(), Optional.of(target));
+        return new Draft(by, Kind.STRIKE.name(), entry.step(), new Event.Struck(target, checked(reason)).toPayload(), List.of(),
+                Optional.of(target));
     }
 
     private static String stepOf(List<String> settings) {
@@ -348,7 +341,7 @@ public final class SurveyEntries {
         return text.strip();
     }
 
-    private static Draft draft(Authorship by, Kind kind, String step, Map<String, Object> payload) {
-        return Draft.of(by, kind.name(), step, payload);
+    private static Draft draft(Authorship by, String step, Event event) {
+        return Draft.of(by, event.kind().name(), step, event.toPayload());
     }
 }

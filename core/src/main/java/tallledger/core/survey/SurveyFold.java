@@ -65,17 +65,17 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> adopted(Event.DescriptionAdopted event, Entry entry) {
+    public Optional<Reason> descriptionAdopted(Event.DescriptionAdopted event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> adopted(Event.RulesAdopted event, Entry entry) {
+    public Optional<Reason> rulesAdopted(Event.RulesAdopted event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> started(Event.StartConfirmed event, Entry entry) {
+    public Optional<Reason> startConfirmed(Event.StartConfirmed event, Entry entry) {
         steps.started(event);
         return TAKEN;
     }
@@ -87,8 +87,8 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> planned(Event.PlanChosen event, Entry entry) {
-        plan = Optional.of(event.choice());
+    public Optional<Reason> planChosen(Event.PlanChosen event, Entry entry) {
+        plan = Optional.of(event.choice(entry.at()));
         return TAKEN;
     }
 
@@ -106,13 +106,13 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> remarked(Event.Remarked event, Entry entry) {
+    public Optional<Reason> remark(Event.Remarked event, Entry entry) {
         remarks.add(new NotedEntry<>(event.text(), entry.sequence()));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> checked(Event.Checked event, Entry entry) {
+    public Optional<Reason> check(Event.Checked event, Entry entry) {
         CheckResult result = CheckResult.of(entry, event, house.rules());
         drive.checked(result);
         steps.checked(result);
@@ -125,13 +125,13 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> putOff(Event.PutOff event, Entry entry) {
+    public Optional<Reason> later(Event.PutLater event, Entry entry) {
         steps.putOff(event.key());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> temperatures(Event.Warm event, Entry entry) {
+    public Optional<Reason> temperatures(Event.TemperaturesTaken event, Entry entry) {
         steps.warm(event.temperatures());
         return TAKEN;
     }
@@ -143,7 +143,7 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> stakes(Event.Priced event, Entry entry) {
+    public Optional<Reason> priced(Event.Priced event, Entry entry) {
         stakes = Optional.of(event.stakes());
         return TAKEN;
     }
@@ -155,13 +155,13 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> weighed(Event.Weighed event, Entry entry) {
+    public Optional<Reason> lift(Event.LiftWeighed event, Entry entry) {
         steps.weighed(new NotedEntry<>(event.lift(), entry.sequence()));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> photographed(Event.Photographed event, Entry entry) {
+    public Optional<Reason> photo(Event.PhotoTaken event, Entry entry) {
         photos.add(event.photo());
         return TAKEN;
     }
@@ -193,7 +193,7 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> struck(Event.Struck event, Entry entry) {
+    public Optional<Reason> strike(Event.Struck event, Entry entry) {
         return TAKEN;
     }
 }

@@ -38,18 +38,18 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String adopted(Event.DescriptionAdopted event, Entry entry) {
+    public String descriptionAdopted(Event.DescriptionAdopted event, Entry entry) {
         return words.say("entry.adopted", event.version());
     }
 
     @Override
-    public String adopted(Event.RulesAdopted event, Entry entry) {
+    public String rulesAdopted(Event.RulesAdopted event, Entry entry) {
         return words.say("entry.rules-adopted", event.version());
     }
 
     @Override
-    public String started(Event.StartConfirmed event, Entry entry) {
-        return words.say("entry.start", event.items()) + event.mounted()
+    public String startConfirmed(Event.StartConfirmed event, Entry entry) {
+        return words.say("entry.start", event.items().size()) + event.mounted()
                 .map(m -> mounted(m, event.basis().map(Basis::bare).orElse(LengthUnit.MM))).orElse("")
                 + (event.despite().isEmpty() ? "" : words.say("entry.start-despite", event.despite()));
     }
@@ -60,7 +60,7 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String planned(Event.PlanChosen event, Entry entry) {
+    public String planChosen(Event.PlanChosen event, Entry entry) {
         return words.say("entry.plan", event.school(), event.minutes().isEmpty() ? 0 : 1, event.minutes());
     }
 
@@ -94,12 +94,12 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String remarked(Event.Remarked event, Entry entry) {
+    public String remark(Event.Remarked event, Entry entry) {
         return event.text();
     }
 
     @Override
-    public String checked(Event.Checked event, Entry entry) {
+    public String check(Event.Checked event, Entry entry) {
         String seconds = event.seconds().map(TypedNumber::typed).orElse("");
         return words.say(event.good() ? "entry.check-good" : "entry.check-bad", event.check(), seconds.isEmpty() ? 0 : 1, seconds,
                 event.remark());
@@ -123,12 +123,12 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String putOff(Event.PutOff event, Entry entry) {
+    public String later(Event.PutLater event, Entry entry) {
         return words.say("entry.later");
     }
 
     @Override
-    public String temperatures(Event.Warm event, Entry entry) {
+    public String temperatures(Event.TemperaturesTaken event, Entry entry) {
         return words.say("entry.temperatures", event.temperatures().machine().value(), event.temperatures().gauge().value());
     }
 
@@ -138,7 +138,7 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String stakes(Event.Priced event, Entry entry) {
+    public String priced(Event.Priced event, Entry entry) {
         Stakes s = event.stakes();
         return words.say("entry.priced", s.asking().isPresent() ? 1 : 0, s.asking().map(TypedNumber::typed).orElse(""),
                 s.sound().isPresent() ? 1 : 0, s.sound().map(TypedNumber::typed).orElse(""), s.currency(), s.background());
@@ -158,12 +158,12 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String weighed(Event.Weighed event, Entry entry) {
+    public String lift(Event.LiftWeighed event, Entry entry) {
         return words.say(InUnit.of(event.lift().says(survey.rules()), survey.machine().unit()));
     }
 
     @Override
-    public String photographed(Event.Photographed event, Entry entry) {
+    public String photo(Event.PhotoTaken event, Entry entry) {
         return words.say("entry.photo", event.photo().caption(), event.photo().width(), event.photo().height(),
                 event.photo().sha256().substring(0, 8));
     }
@@ -193,7 +193,7 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String struck(Event.Struck event, Entry entry) {
+    public String strike(Event.Struck event, Entry entry) {
         return words.say("entry.strike", event.target(), event.reason());
     }
 

@@ -1,0 +1,99 @@
+package tallledger.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import tallledger.core.SurveyBook;
+import tallledger.core.coverage.School;
+import tallledger.core.coverage.ShiftFeel;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.cutting.CutMade;
+import tallledger.core.evidence.DriveCheck;
+import tallledger.core.evidence.Severity;
+import tallledger.core.family.Family;
+import tallledger.core.family.Part;
+import tallledger.core.family.StartItem;
+import tallledger.core.family.Step;
+import tallledger.core.gauge.Grade;
+import tallledger.core.kit.KitItem;
+import tallledger.core.kit.Lift;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.Authorship;
+import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.ledger.Entry;
+import tallledger.core.price.Background;
+import tallledger.core.price.Stakes;
+import tallledger.core.rules.Rules;
+import tallledger.core.safety.Mounted;
+import tallledger.core.unit.LengthUnit;
+
+/** What an event writes is what it was read from: of each kind, with everything that may stand in it and without. */
+class EventTest {
+
+    private final SurveyBook book = new SurveyBook(CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual()),
+            Scope.WHOLE, 30);
+
+    private Authorship by() {
+        return Authorship.of(book.now(), SurveyBook.ME);
+    }
+
+    private void oneOfEach() {
+        List<String> levers = book.machine().train().settings(book.spindle().steps().get(0));
+        Step covers = book.ledger().step("covers").orElseThrow();
+        book.write(SurveyEntries.adopted(by(), 2, "abc"));
+        book.write(SurveyEntries.adopted(by(), SurveyBook.HOUSE));
+        book.write(SurveyEntries.judgedAs(by(), Grade.SOUND));
+        book.write(SurveyEntries.startConfirmed(by(), List.of(StartItem.CHUCK_KEY_OUT)));
+        book.write(SurveyEntries.startConfirmed(by(), SurveyBook.BASIS, List.of(),
+                Mounted.parse(Mounted.Kind.CHUCK, "200", "900", "", "the owner", LengthUnit.MM), List.of(3, 4)));
+        book.write(SurveyEntries.planChosen(by(), School.MY_MINUTES, "45"));
+        book.write(SurveyEntries.planChosen(by(), School.EVERY_GEAR, ""));
+        book.run(levers, "100.5", true, ShiftFeel.NEEDS_ROCKING, false, Symptom.GROWLS);
+        book.run(levers, "", false, Symptom.WHINES);
+        book.write(SurveyEntries.stepPassedOver(by(), covers, "locked"));
+        book.write(SurveyEntries.passedOver(by(), levers, "no time"));
+        book.write(SurveyEntries.remark(by(), " damp shed "));
+        book.write(SurveyEntries.check(by(), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, " 4.10 ", "squeals"));
+        book.step("axial-float", false, "value", "0.008 mm");
+        book.step("axial-float", true);
+        book.step("feed.table.plus", false, "distance", "100", "seconds", "7.50");
+        book.write(SurveyEntries.later(by(), "covers"));
+        book.write(SurveyEntries.temperatures(by(), "20.5", "19", LengthUnit.MM));
+        book.write(SurveyEntries.cut(by(), CutMade.typed(Map.of("kind", "FACE_MILLING", "material", "STEEL", "tool", "an end mill",
+                "diameter", "20 mm", "feed", "0.1 mm", "depth", "1 mm", "width", "10 mm", "rpm", "500"), LengthUnit.MM), LengthUnit.MM));
+        book.write(SurveyEntries.priced(by(), Stakes.typed("4000", "6000", "£", Background.AUCTION_UNSEEN.name())));
+        book.write(SurveyEntries.kit(by(), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "250", "", "")));
+        book.write(SurveyEntries.lift(by(), Lift.parse("1850", "", "", "4000", "weighed by the crane scale")));
+        book.write(
+                SurveyEntries.photo(by(), "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640, 480, "open"));
+        book.write(SurveyEntries.camera(by(), Event.Camera.What.STARTED));
+        book.write(SurveyEntries.cameraShifted(by(), "-12"));
+        book.write(SurveyEntries.repaired(by(), Part.System.of("coolant"), "pump"));
+        Entry growl = book.run(levers, "", false, Symptom.GROWLS);
+        book.write(SurveyEntries.regraded(by(), Regrade.parse(growl.sequence(), Severity.BEFORE_USE, "a bearing", Regrade.Whose.FAULT,
+                "100/200/600", "", ""), Severity.SOON));
+        book.write(SurveyEntries.strike(by(), book.entries(), growl.sequence(), "not that one"));
+        book.write(SurveyEntries.stopped(by()));
+        book.write(SurveyEntries.closed(by(), "f00d"));
+    }
+
+    @Test
+    void whatAnEventWritesIsWhatItWasReadFrom() {
+        oneOfEach();
+        Set<Kind> met = EnumSet.noneOf(Kind.class);
+        for (Entry entry : book.entries()) {
+            Kind kind = Kind.named(entry.kind()).orElseThrow();
+            Event event = kind.read(entry);
+            assertThat(event.kind()).isEqualTo(kind);
+            assertThat(CanonicalJson.write(new HashMap<>(event.toPayload()))).as(entry.kind() + " " + entry.sequence())
+                    .isEqualTo(CanonicalJson.write(entry.draft().payload()));
+            met.add(kind);
+        }
+        assertThat(met).as("each kind once").containsExactlyInAnyOrder(Kind.values());
+    }
+}
