@@ -74,7 +74,7 @@ public final class SurveyBook {
         }
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).map(a -> a.need().written()).toList();
         return write(SurveyEntries.step(Authorship.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed,
                 flagged ? "seen" : ""));
     }

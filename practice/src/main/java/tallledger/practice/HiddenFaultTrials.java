@@ -22,6 +22,7 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plan.SurveyPlan;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.rules.Rule;
@@ -31,7 +32,6 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.core.survey.SurveyPlan;
 import tallledger.core.unit.LengthUnit;
 
 /**

@@ -22,7 +22,7 @@ public record SimulatedInstrument(SimulatedMachine machine, Optional<Step> step,
         long seed) implements Instrument {
 
     @Override
-    public String read(Asked asked) {
+    public String read(ReadingFor asked) {
         Random random = new Random(seed);
         Optional<String> speed = route.flatMap(r -> machine.run(r, random).reading()).map(SpeedReading::typed);
         return speed.or(() -> step.map(s -> machine.answer(s, rules, random).values().getOrDefault(asked.field(), ""))

@@ -192,7 +192,7 @@ final class Sketch {
     Sketch axis(String name, String travel, Axis.Per per, String slowest, String fastest, String rapid) {
         List<Axis> axes = fitOut.axes().stream().map(a -> a.name().equals(name)
                 ? new Axis(a.id(), a.role(), a.name(), a.minus(), a.plus(), a.abilities(), travel,
-                        new Axis.Rates(per, slowest, fastest, rapid))
+                        new Axis.AxisRates(per, slowest, fastest, rapid))
                 : a).toList();
         fitOut = new FitOut(axes, fitOut.features(), fitOut.supply(), fitOut.chart(), fitOut.otherSpeeds(), fitOut.ownChart());
         return this;
@@ -255,10 +255,10 @@ final class Sketch {
 
     /** Its own test chart: "step permissible measured", parted by bars. */
     Sketch ownChart(String lines) {
-        Map<StepId, OwnChart.Printed> own = new HashMap<>();
+        Map<StepId, OwnChart.PrintedFigure> own = new HashMap<>();
         for (String line : lines.split("\\|")) {
             String[] part = line.strip().split(" ");
-            own.put(StepId.read(part[0]), new OwnChart.Printed(part[1], part[2]));
+            own.put(StepId.read(part[0]), new OwnChart.PrintedFigure(part[1], part[2]));
         }
         fitOut = fitOut.with(new OwnChart(own));
         return this;

@@ -37,8 +37,8 @@ class SimulatedInstrumentTest {
         for (long seed = 0; seed < 20; seed++) {
             SimulatedInstrument tachometer = new SimulatedInstrument(lathe, Optional.empty(), Optional.of(b3), InstrumentKind.TACHOMETER,
                     RULES, seed);
-            String one = tachometer.read(new Instrument.Asked("", "reading"));
-            assertThat(tachometer.read(new Instrument.Asked("", "reading"))).isEqualTo(one);
+            String one = tachometer.read(new Instrument.ReadingFor("", "reading"));
+            assertThat(tachometer.read(new Instrument.ReadingFor("", "reading"))).isEqualTo(one);
             assertThat(Double.parseDouble(one)).isBetween(245.0, 266.0);
             read.add(one);
         }
@@ -53,7 +53,7 @@ class SimulatedInstrumentTest {
                 SimulatedMachine.Answer answer = machine.answer(step, RULES, new java.util.Random(3));
                 answer.values().forEach((field, text) -> {
                     if (!text.isEmpty()) {
-                        assertThat(at(machine, step, 3).read(new Instrument.Asked(step.id().written(), field))).isEqualTo(text);
+                        assertThat(at(machine, step, 3).read(new Instrument.ReadingFor(step.id().written(), field))).isEqualTo(text);
                     }
                 });
             });
@@ -63,7 +63,7 @@ class SimulatedInstrumentTest {
     @Test
     void whereThereIsNothingToReadItSaysSo() {
         SimulatedMachine lathe = KestrelVale.aldwark410();
-        assertThatThrownBy(() -> at(lathe, step(lathe, "nose-camming"), 1).read(new Instrument.Asked("nose-camming", "remark")))
+        assertThatThrownBy(() -> at(lathe, step(lathe, "nose-camming"), 1).read(new Instrument.ReadingFor("nose-camming", "remark")))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("instrument.nothing"));
     }
 }

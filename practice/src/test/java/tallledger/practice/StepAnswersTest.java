@@ -66,7 +66,7 @@ class StepAnswersTest {
             survey = survey.grown(entries);
             StepLedger now = survey.steps();
             SimulatedMachine.Answer answer = machine.answer(step, HOUSE.rules(), new Random(entries.size()));
-            List<String> confirmed = now.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
+            List<String> confirmed = now.asked(step).stream().filter(StepLedger.AskedNeed::changed).map(a -> a.need().written()).toList();
             add(entries,
                     SurveyEntries.step(Authorship.of(at, "Q"), now, step, answer.values(), basis(machine.description()), answer.flagged(),
                             confirmed, answer.remark()));

@@ -14,7 +14,7 @@ import org.springframework.core.env.Environment;
 
 /** Starts Tall Ledger. There are no user accounts: it listens on this machine only, and each entry names its author. */
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
-@MapperScan("tallledger.web.record")
+@MapperScan({"tallledger.web.store", "tallledger.web.shelfindex", "tallledger.web.imported"})
 public class TallLedger {
 
     public static void main(String[] args) {

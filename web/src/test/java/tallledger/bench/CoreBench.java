@@ -102,8 +102,9 @@ public final class CoreBench {
                         + 0.001 * random.nextGaussian()))).movePointLeft(4))
                 .toList();
         System.out.printf("round of 360: %.1f ms%n", median(() -> new Round(turn).lobe(2)));
-        List<CircleTest.Point> circle = IntStream.range(0, 5000)
-                .mapToObj(k -> new CircleTest.Point(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian()))
+        List<CircleTest.CirclePoint> circle = IntStream.range(0, 5000)
+                .mapToObj(
+                        k -> new CircleTest.CirclePoint(k * 360 / 5000.0, 3 * Math.sin(Math.toRadians(k * 0.144)) + random.nextGaussian()))
                 .toList();
         System.out.printf("circle of 10 000: %.1f ms%n", median(() -> new CircleTest(100, circle, circle).explained()));
         Trace trace = new Trace(0.0005, IntStream.range(0, 50_000).mapToObj(i -> 2 * Math.sin(i / 40.0) + random.nextGaussian()).toList());

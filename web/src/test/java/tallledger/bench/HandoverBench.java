@@ -23,12 +23,12 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.App;
 import tallledger.web.Browser;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.sealed.ArchiveCheck;
 import tallledger.web.sealed.ArchiveWriter;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Submission;
 import tallledger.web.verdict.Reports;
 
 /** A book of 100 000 entries checked in Java and in the browser; the zip and the report of a survey of 400 entries. */
@@ -61,15 +61,15 @@ public final class HandoverBench {
                             SurveyEntries.photo(Authorship.of(Instant.now(), "Q. Tester"), i % 2 == 0 ? "" : "castings",
                                     List.of(new Attachment("photograph", row.sha256(), row.type())), 1600, 1200,
                                     "photograph no. " + i),
-                            Submission.fresh(app.bean(Shelves.class).survey(survey.id()).head()));
+                            Submission.fresh(app.bean(SurveyLibrary.class).survey(survey.id()).head()));
         }
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
-            byte[] pdf = app.bean(Reports.class).pdf(app.bean(Shelves.class).survey(survey.id()));
+            byte[] pdf = app.bean(Reports.class).pdf(app.bean(SurveyLibrary.class).survey(survey.id()));
             double took = (System.nanoTime() - start) / 1e9;
             try (PDDocument document = Loader.loadPDF(pdf)) {
                 System.out.printf("report of %d entries and %d photographs (%.1f MB together): %.2f s, %d pages, %.1f MB%n",
-                        app.bean(Shelves.class).survey(survey.id()).head(), PHOTOGRAPHS, bytes / 1e6, took,
+                        app.bean(SurveyLibrary.class).survey(survey.id()).head(), PHOTOGRAPHS, bytes / 1e6, took,
                         document.getNumberOfPages(), pdf.length / 1e6);
             }
         }
@@ -104,7 +104,7 @@ public final class HandoverBench {
         for (int i = 0; i < 3; i++) {
             long start = System.nanoTime();
             long[] size = new long[1];
-            handover.write(app.bean(Shelves.class).survey(survey.id()), new OutputStream() {
+            handover.write(app.bean(SurveyLibrary.class).survey(survey.id()), new OutputStream() {
                 @Override
                 public void write(int b) {
                     size[0]++;
@@ -122,7 +122,7 @@ public final class HandoverBench {
         Path page = folder.resolve("verify.html");
         Path one = folder.resolve("one.zip");
         try (OutputStream out = Files.newOutputStream(one)) {
-            handover.write(app.bean(Shelves.class).survey(survey.id()), out);
+            handover.write(app.bean(SurveyLibrary.class).survey(survey.id()), out);
         }
         try (var in = new java.util.zip.ZipFile(one.toFile())) {
             Files.write(page, in.getInputStream(in.getEntry("verify.html")).readAllBytes());

@@ -9,7 +9,7 @@ import java.util.concurrent.Callable;
 import tallledger.web.App;
 import tallledger.web.Browser;
 import tallledger.web.Http;
-import tallledger.web.record.Shelves;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.sealed.ArchiveCheck;
 import tallledger.web.sealed.ArchiveWriter;
 
@@ -33,7 +33,7 @@ public final class LargeBench {
 
     private static long written(App app, int entries) {
         LongSurvey survey = LongSurvey.of(app, 1);
-        for (int left = entries - app.bean(Shelves.class).survey(survey.id()).head(); left > 0; left -= A_BATCH) {
+        for (int left = entries - app.bean(SurveyLibrary.class).survey(survey.id()).head(); left > 0; left -= A_BATCH) {
             survey.grow(Math.min(A_BATCH, left));
         }
         return survey.id();
@@ -45,13 +45,13 @@ public final class LargeBench {
         Path zip = data.resolve("large.zip");
         try (App app = App.on(data.resolve("one"))) {
             long id = timed(entries + " entries written", () -> written(app, entries));
-            timed("folded", () -> app.bean(Shelves.class).survey(id));
+            timed("folded", () -> app.bean(SurveyLibrary.class).survey(id));
             for (String page : List.of("/run", "/entries", "/verdict", "/verdict/print", "/close", "")) {
                 timed("page " + page, () -> new Http(app).get("/surveys/" + id + page).statusCode());
             }
             timed("handed over", () -> {
                 try (OutputStream out = Files.newOutputStream(zip)) {
-                    app.bean(ArchiveWriter.class).write(app.bean(Shelves.class).survey(id), out);
+                    app.bean(ArchiveWriter.class).write(app.bean(SurveyLibrary.class).survey(id), out);
                 }
                 return null;
             });

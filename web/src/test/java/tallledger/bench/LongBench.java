@@ -15,8 +15,10 @@ import java.util.concurrent.Future;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
 import tallledger.web.App;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /**
  * Long books, many readers, a long shelf: server time of the pages of a survey of 3 000 entries, of 20 readers at once, and the heap with
@@ -92,12 +94,14 @@ public final class LongBench {
     }
 
     private static void heap(HttpClient client) throws Exception {
-        Shelves shelves = App.demo().bean(Shelves.class);
+        MachineBooks machineBooks = App.demo().bean(MachineBooks.class);
+        SurveyBooks surveyBooks = App.demo().bean(SurveyBooks.class);
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
         double before = used();
         List<Long> ids = new ArrayList<>();
         for (int i = 0; i < SURVEYS; i++) {
-            long machine = shelves.addMachine(KestrelVale.castervaleU2().description(), "Q. Tester", Submission.fresh(0));
-            ids.add(shelves.openSurvey(shelves.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0)));
+            long machine = machineBooks.add(KestrelVale.castervaleU2().description(), "Q. Tester", Submission.fresh(0));
+            ids.add(surveyBooks.open(library.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0)));
         }
         for (long id : ids) {
             time(client, App.demo().url("/surveys/" + id + "/run"));

@@ -13,11 +13,13 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.App;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** A survey grown long by going through a universal mill's steps again and again. */
 final class LongSurvey {
@@ -31,15 +33,17 @@ final class LongSurvey {
 
     private LongSurvey(App app) {
         this.app = app;
-        Shelves shelves = app.bean(Shelves.class);
-        StoredMachine described = shelves.machine(shelves.addMachine(machine.description(), "Q. Tester", Submission.fresh(0)));
-        id = shelves.openSurvey(described, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
-        steps = shelves.survey(id).steps().steps().stream().filter(s -> !(s.recording() instanceof SpindleCheck)).toList();
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
+        MachineBooks machineBooks = app.bean(MachineBooks.class);
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        StoredMachine described = library.machine(machineBooks.add(machine.description(), "Q. Tester", Submission.fresh(0)));
+        id = surveyBooks.open(described, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+        steps = library.survey(id).steps().steps().stream().filter(s -> !(s.recording() instanceof SpindleCheck)).toList();
     }
 
     static LongSurvey of(App app, int entries) {
         LongSurvey survey = new LongSurvey(app);
-        while (app.bean(Shelves.class).survey(survey.id).head() < entries) {
+        while (app.bean(SurveyLibrary.class).survey(survey.id).head() < entries) {
             survey.grow();
         }
         return survey;
@@ -51,13 +55,13 @@ final class LongSurvey {
 
     /** Two steps, then a run. */
     void grow() {
-        StoredSurvey survey = app.bean(Shelves.class).survey(id);
+        StoredSurvey survey = app.bean(SurveyLibrary.class).survey(id);
         app.bean(Books.class).append(id, next(survey, Instant.now()), Submission.fresh(survey.head()));
     }
 
     /** So many entries at once, each judged by the survey as it stands now. */
     void grow(int many) {
-        StoredSurvey survey = app.bean(Shelves.class).survey(id);
+        StoredSurvey survey = app.bean(SurveyLibrary.class).survey(id);
         Books books = app.bean(Books.class);
         books.together(() -> {
             for (int i = 0; i < many; i++) {
@@ -76,7 +80,7 @@ final class LongSurvey {
         StepLedger ledger = survey.steps();
         Step step = steps.get(at % steps.size());
         SimulatedMachine.Answer answer = machine.answer(step, ledger.rules(), random);
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).map(a -> a.need().written()).toList();
         return SurveyEntries.step(by, ledger, step, answer.values(), survey.basis(), answer.flagged(), confirmed, answer.remark());
     }
 }

@@ -15,9 +15,12 @@ import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.App;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
+import tallledger.web.store.Submission;
 
 /**
  * The shelf with a hundred machines and with ten thousand, half of them under survey: a page, found, sorted, the last; and all lines made
@@ -53,7 +56,9 @@ public final class ShelfBench {
     }
 
     private static void fill(App app, int from, int to) {
-        Shelves shelves = app.bean(Shelves.class);
+        MachineBooks machineBooks = app.bean(MachineBooks.class);
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
         List<MachineDescription> kinds = KestrelVale.shortlist().stream().map(SimulatedMachine::description).toList();
         for (int i = from; i < to; i++) {
             MachineDescription d = kinds.get(i % kinds.size());
@@ -61,16 +66,16 @@ public final class ShelfBench {
             MachineDescription own = new MachineDescription(new Identity(id.name() + " no. " + i, id.maker(), id.model(), id.family(),
                     "S" + i, id.year(), "shed " + i % 137, id.offeredBy(), id.unit()),
                     d.claims(), d.train(), d.plate(), d.motor(), d.feeds(), d.threads(), d.fitOut());
-            long machine = shelves.addMachine(own, "Q. Tester", Submission.fresh(0));
+            long machine = machineBooks.add(own, "Q. Tester", Submission.fresh(0));
             if (i % 2 == 0) {
-                shelves.openSurvey(shelves.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+                surveyBooks.open(library.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
             }
         }
         made(app);
     }
 
     private static void made(App app) {
-        while (app.bean(Shelves.class).shelf(ShelfQuery.ALL).waiting() > 0) {
+        while (app.bean(ShelfIndex.class).page(ShelfQuery.ALL).waiting() > 0) {
             Thread.onSpinWait();
         }
     }

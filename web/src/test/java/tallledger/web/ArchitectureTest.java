@@ -1,5 +1,9 @@
 package tallledger.web;
 
+import static com.tngtech.archunit.core.domain.JavaCall.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.equivalentTo;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.name;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -20,6 +24,7 @@ import tallledger.core.cycle.CycleScripts;
 import tallledger.core.house.House;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
+import tallledger.web.store.Store;
 
 /** Imports run one way: web → practice → core, and inside core without a cycle. */
 class ArchitectureTest {
@@ -71,9 +76,37 @@ class ArchitectureTest {
     }
 
     @Test
-    void onlyTheRecordTouchesTheStore() {
-        noClasses().that().resideInAPackage("tallledger.web..").and().resideOutsideOfPackages("tallledger.web.record..", "tallledger.web")
-                .should().dependOnClassesThat().resideInAnyPackage("org.apache.ibatis..", "org.mybatis..", "java.sql..").check(ALL);
+    void webPackagesHaveNoCycle() {
+        slices().matching("tallledger.web.(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    /** The ledger is one package's; the shelf's lines and what was handed over have a table of their own, written through the same gate. */
+    @Test
+    void onlyTheStoreTouchesTheDatabase() {
+        noClasses().that().resideInAPackage("tallledger.web..").and()
+                .resideOutsideOfPackages("tallledger.web.store..", "tallledger.web.shelfindex..", "tallledger.web.imported..",
+                        "tallledger.web.backup..", "tallledger.web")
+                .should().dependOnClassesThat().resideInAnyPackage("org.apache.ibatis..", "org.mybatis..", "java.sql..", "com.zaxxer..")
+                .check(ALL);
+        noClasses().that().resideInAPackage("tallledger.web.backup..").should().dependOnClassesThat()
+                .resideInAnyPackage("org.apache.ibatis..", "org.mybatis..").check(ALL);
+        noClasses().that().resideOutsideOfPackages("tallledger.web.store..", "tallledger.web.shelfindex..", "tallledger.web.imported..")
+                .should().callMethodWhere(target(name("write")).and(target(owner(equivalentTo(Store.class))))).check(ALL);
+    }
+
+    /** A page asks the library and the index; how entries lie on the disk is the store's own business. */
+    @Test
+    void noPageReadsRows() {
+        noClasses().that().resideOutsideOfPackages("tallledger.web.store..", "tallledger.web.shelfindex..", "tallledger.web.imported..",
+                "tallledger.web.library..", "tallledger.web.housebook..").should().dependOnClassesThat()
+                .haveNameMatching("tallledger\\.web\\..*(BookRow|EntryRow|HeadRow|EntryCodec|Mapper)").check(ALL);
+    }
+
+    /** A key is read where a survey is closed, sealed or shown; nobody else comes near it. */
+    @Test
+    void keysAreSeenByFew() {
+        noClasses().that().resideOutsideOfPackages("tallledger.web.keys..", "tallledger.web.sealed..", "tallledger.web.house..",
+                "tallledger.web.demo..").should().dependOnClassesThat().resideInAPackage("tallledger.web.keys..").check(ALL);
     }
 
     /** Code and templates are read by people, line by line. */

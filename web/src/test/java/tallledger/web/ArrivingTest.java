@@ -15,7 +15,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.web.record.Shelves;
+import tallledger.web.library.SurveyLibrary;
 
 /** What is looked at before a request is read: where it comes from, how long it is, how long it takes. */
 class ArrivingTest {
@@ -37,7 +37,7 @@ class ArrivingTest {
     }
 
     private static int entries() {
-        return app.bean(Shelves.class).survey(survey).head();
+        return app.bean(SurveyLibrary.class).survey(survey).head();
     }
 
     /** Everything right but where it was sent from: nothing is recorded, and it is said. */

@@ -16,12 +16,12 @@ import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.Books;
-import tallledger.web.record.Closing;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.sealed.Closing;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** A backup taken by the command while it is written to, put back by the command: entries, photographs and the key. */
 class BackupTest {
@@ -58,8 +58,8 @@ class BackupTest {
                             SurveyEntries.photo(by, "", List.of(new Attachment("photograph", photo.sha256(), photo.type())), 1, 1, "plate"),
                             Submission.fresh(2));
             long closed = Scenes.readySurvey(app);
-            app.bean(Closing.class).close(app.bean(Shelves.class).survey(closed), "Q. Tester", Submission.fresh(2));
-            before = app.bean(Shelves.class).survey(survey).head();
+            app.bean(Closing.class).close(app.bean(SurveyLibrary.class).survey(closed), "Q. Tester", Submission.fresh(2));
+            before = app.bean(SurveyLibrary.class).survey(survey).head();
             AtomicInteger written = new AtomicInteger(before);
             Thread writer = new Thread(() -> {
                 for (int i = 0; i < 60; i++) {
@@ -99,12 +99,12 @@ class BackupTest {
         try (App app = App.on(data)) {
             assertThat(app.bean(Books.class).heads().missing()).isEmpty();
             assertThat(app.bean(Books.class).heads().more()).as("what was written while it was taken is known").isEmpty();
-            assertThat(app.bean(Shelves.class).survey(survey).head()).isGreaterThanOrEqualTo(before);
+            assertThat(app.bean(SurveyLibrary.class).survey(survey).head()).isGreaterThanOrEqualTo(before);
             assertThat(app.bean(Attachments.class).attachment(photo.sha256()).orElseThrow().bytes()).isEqualTo(photo.bytes());
             assertThat(Files.getPosixFilePermissions(data.resolve("seal.key"))).hasSize(2);
             assertThat(app.status("/")).isEqualTo(200);
             app.bean(Books.class).append(survey, SurveyEntries.remark(Authorship.of(Instant.now(), "Q. Tester"), "after"),
-                    Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
+                    Submission.fresh(app.bean(SurveyLibrary.class).survey(survey).head()));
         }
         assertThat(run(1, bin("backup"), folder.resolve("more.zip").toString(), "--port", "1")).contains("does not answer");
     }

@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tallledger.web.record.Shelves;
+import tallledger.web.library.SurveyLibrary;
 
 /** What goes wrong at each form: the message stands where it was typed, the typed text is kept, nothing is recorded. */
 class BadInputTest {
@@ -18,7 +18,7 @@ class BadInputTest {
     private final App app = App.demo();
 
     private int entries(long survey) {
-        return app.bean(Shelves.class).survey(survey).head();
+        return app.bean(SurveyLibrary.class).survey(survey).head();
     }
 
     @ParameterizedTest
@@ -232,7 +232,7 @@ class BadInputTest {
     @Test
     void twoPeopleEditingAMachineDoNotOverwriteEachOtherSilently() {
         long survey = Scenes.readySurvey(app);
-        long machine = app.bean(Shelves.class).survey(survey).machine().id();
+        long machine = app.bean(SurveyLibrary.class).survey(survey).machine().id();
         Browser one = Browser.open();
         Browser two = Browser.open();
         one.page().navigate(app.url("/machines/" + machine + "/edit"));
@@ -245,10 +245,10 @@ class BadInputTest {
         }
         assertThat(two.text()).contains("Somebody else changed this machine while you typed");
         assertThat(two.page().inputValue("#seenAt")).isEqualTo("shed two");
-        assertThat(app.bean(Shelves.class).machine(machine).description().identity().seenAt()).isEqualTo("shed one");
+        assertThat(app.bean(SurveyLibrary.class).machine(machine).description().identity().seenAt()).isEqualTo("shed one");
         two.page().click("button[value=save]");
         two.page().waitForSelector("#open-survey");
-        assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(3);
+        assertThat(app.bean(SurveyLibrary.class).machine(machine).version()).isEqualTo(3);
     }
 
     /** A page elsewhere that gives this machine's address a name of its own gets no answer. */

@@ -11,10 +11,12 @@ import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.plate.PlateCell;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /** What comes from elsewhere is looked at first, line by line; then all of it is recorded, or none. */
 class BroughtInTest {
@@ -23,16 +25,17 @@ class BroughtInTest {
     private final Http http = new Http(app);
 
     private long machine() {
-        return app.bean(Shelves.class).addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
+        return app.bean(MachineBooks.class).add(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
     }
 
     private long survey() {
-        Shelves shelves = app.bean(Shelves.class);
-        return shelves.openSurvey(shelves.machine(machine()), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
+        return surveyBooks.open(library.machine(machine()), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private StoredSurvey now(long survey) {
-        return app.bean(Shelves.class).survey(survey);
+        return app.bean(SurveyLibrary.class).survey(survey);
     }
 
     private static FilePayload file(String name, String text) {
@@ -134,7 +137,7 @@ class BroughtInTest {
         assertThat(told(path, text, "")).contains("A 1: 31.5, as it is", "A 2: 46, was 45", "B 3: ?, was 280");
         Map<String, String> form = http.form(path, path);
         assertThat(http.post(path, form, "author", "Q. Tester", "text", text, "do", "record").statusCode()).isEqualTo(302);
-        StoredMachine now = app.bean(Shelves.class).machine(machine);
+        StoredMachine now = app.bean(SurveyLibrary.class).machine(machine);
         assertThat(now.version()).isEqualTo(2);
         assertThat(now.description().plate().cell(java.util.List.of("B", "3"))).isInstanceOf(PlateCell.Unreadable.class);
         assertThat(told(path, "A,1,31.5\nA,9,46\n", "")).contains("To mend first");
@@ -145,7 +148,7 @@ class BroughtInTest {
     @Test
     void aDescriptionIsTakenAwayAndBroughtIn() {
         long machine = machine();
-        String described = CanonicalJson.write(app.bean(Shelves.class).machine(machine).description().toPayload());
+        String described = CanonicalJson.write(app.bean(SurveyLibrary.class).machine(machine).description().toPayload());
         Browser browser = Browser.open();
         Page page = browser.page();
         for (String kind : new String[] {"txt", "json"}) {
@@ -159,7 +162,7 @@ class BroughtInTest {
             page.click("text=Put it on the shelf");
             page.waitForURL(url -> url.matches(".*/machines/\\d+"));
             long id = Long.parseLong(page.url().replaceAll(".*/", ""));
-            assertThat(CanonicalJson.write(app.bean(Shelves.class).machine(id).description().toPayload()))
+            assertThat(CanonicalJson.write(app.bean(SurveyLibrary.class).machine(id).description().toPayload()))
                     .isEqualTo(described.replace("Aldwark 410", "Brought " + kind));
         }
     }

@@ -14,8 +14,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Submission;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** A ledger of 252 entries: a hundred a page, newest first. */
 class EntriesPagesTest {

@@ -57,7 +57,7 @@ class FormsKeepTest {
     static void start() {
         app = App.demo();
         survey = 3;
-        machine = app.bean(tallledger.web.record.Shelves.class).survey(survey).machine().id();
+        machine = app.bean(tallledger.web.library.SurveyLibrary.class).survey(survey).machine().id();
         ready = Scenes.readySurvey(app);
     }
 

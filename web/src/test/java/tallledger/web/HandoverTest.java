@@ -45,21 +45,22 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.seal.Seal;
-import tallledger.core.survey.Event;
+import tallledger.core.survey.BookEvent;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.Finding;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.Books;
-import tallledger.web.record.Closing;
-import tallledger.web.record.SheetCell;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.housebook.SheetCell;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.sealed.ArchiveCheck;
 import tallledger.web.sealed.ArchiveWriter;
+import tallledger.web.sealed.Closing;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A survey closed, sealed and handed over; and every kind of tampering found, and placed, alike by the three that check it. */
@@ -82,7 +83,7 @@ class HandoverTest {
         photo = row.sha256();
         StoredSurvey now = survey();
         Authorship by = Authorship.of(Instant.now(), "Q. Tester, buyer");
-        app.bean(Books.class).append(survey, SurveyEntries.camera(by, Event.Camera.What.STARTED), Submission.fresh(now.head()));
+        app.bean(Books.class).append(survey, SurveyEntries.camera(by, BookEvent.Camera.What.STARTED), Submission.fresh(now.head()));
         app.bean(Attachments.class)
                 .keep(survey, List.of(row), SurveyEntries.photo(by, "", List.of(new Attachment("photograph", row.sha256(), row.type())), 40,
                         30, "=the plate"), Submission.fresh(now.head() + 1));
@@ -99,7 +100,7 @@ class HandoverTest {
     }
 
     private static StoredSurvey survey() {
-        return app.bean(Shelves.class).survey(survey);
+        return app.bean(SurveyLibrary.class).survey(survey);
     }
 
     private static PDDocument report(long of, String how) throws Exception {
@@ -155,8 +156,8 @@ class HandoverTest {
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class)
                 .append(survey, SurveyEntries.remark(Authorship.of(Instant.now(), "Q"), "late"), Submission.fresh(survey().head())))
                 .isInstanceOfSatisfying(WriteRefusedException.class, not -> assertThat(not.reason().code()).isEqualTo("store.closed"));
-        long next = app.bean(Shelves.class).nextVolume(survey(), "Q. Tester", Submission.fresh(0));
-        assertThat(app.bean(Shelves.class).survey(next).entries().get(0).payload().part("after").text("hash"))
+        long next = app.bean(SurveyBooks.class).nextVolume(survey(), "Q. Tester", Submission.fresh(0));
+        assertThat(app.bean(SurveyLibrary.class).survey(next).entries().get(0).payload().part("after").text("hash"))
                 .isEqualTo(survey().entries().get(survey().head() - 1).hash());
         assertThat(Files.getPosixFilePermissions(data.resolve("data/seal.key"))).extracting(Enum::name)
                 .containsExactlyInAnyOrder("OWNER_READ", "OWNER_WRITE");
@@ -489,7 +490,7 @@ class HandoverTest {
         for (int press = 0; press < 2; press++) {
             assertThat(http.post(page, form, "author", "Q. Tester", "read", "yes").statusCode()).isEqualTo(302);
         }
-        assertThat(app.bean(Shelves.class).survey(other).entries()).hasSize(3);
+        assertThat(app.bean(SurveyLibrary.class).survey(other).entries()).hasSize(3);
         assertThat(http.get(page).body()).contains("closed and sealed", "Hand it over as a zip");
         assertThat(app.status("/surveys/" + other + "/survey.zip")).isEqualTo(200);
         assertThat(http.get("/surveys/" + other + "/verdict").body()).contains("Hand it over");
@@ -577,10 +578,10 @@ class HandoverTest {
     void whatWasStruckStandsInTheReport() throws Exception {
         long other = Scenes.readySurvey(app);
         Books books = app.bean(Books.class);
-        StoredSurvey now = app.bean(Shelves.class).survey(other);
+        StoredSurvey now = app.bean(SurveyLibrary.class).survey(other);
         Authorship by = Authorship.of(Instant.now(), "Q. Tester, buyer");
         books.append(other, SurveyEntries.remark(by, "the belt squeals"), Submission.fresh(now.head()));
-        now = app.bean(Shelves.class).survey(other);
+        now = app.bean(SurveyLibrary.class).survey(other);
         books.append(other, SurveyEntries.strike(by, now.entries(), now.head(), "that was the next machine"), Submission.fresh(now.head()));
         for (String form : List.of("", "?form=short")) {
             try (PDDocument report = report(other, form)) {
@@ -596,15 +597,15 @@ class HandoverTest {
     @Test
     void theShortFormIsOnePageHoweverMuchWasFound() throws Exception {
         long bad = Scenes.readySurvey(app);
-        for (Route route : app.bean(Shelves.class).survey(bad).folded().steps()) {
-            StoredSurvey now = app.bean(Shelves.class).survey(bad);
+        for (Route route : app.bean(SurveyLibrary.class).survey(bad).folded().steps()) {
+            StoredSurvey now = app.bean(SurveyLibrary.class).survey(bad);
             RunRecord record = new RunRecord(now.folded().machine().train().settings(route), Optional.empty(),
                     Set.of(Symptom.GROWLS, Symptom.KNOCKS_ONCE_A_TURN), Optional.empty(), false, false, false, "");
             app.bean(Books.class).append(bad,
                     SurveyEntries.run(Authorship.of(Instant.now(), "Q. Tester"), now.basis(), now.folded(), record),
                     Submission.fresh(now.head()));
         }
-        int found = Finding.of(app.bean(Shelves.class).survey(bad).core()).size();
+        int found = Finding.of(app.bean(SurveyLibrary.class).survey(bad).core()).size();
         assertThat(found).isGreaterThan(16);
         try (PDDocument report = report(bad, "?form=short&size=Letter")) {
             assertThat(report.getNumberOfPages()).isEqualTo(1);

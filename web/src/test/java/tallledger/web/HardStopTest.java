@@ -13,8 +13,8 @@ import java.time.Instant;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.store.Submission;
 
 /** Kills the process in mid-survey: nothing recorded is lost, and the page left open can still post. */
 class HardStopTest {
@@ -25,7 +25,7 @@ class HardStopTest {
     @Test
     void whatWasRecordedOutlivesAKilledProcess() throws Exception {
         try (App app = App.on(data)) {
-            app.bean(Shelves.class).addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
+            app.bean(MachineBooks.class).add(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
         }
         int port = freePort();
         Browser browser = Browser.open();

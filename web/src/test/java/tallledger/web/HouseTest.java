@@ -21,11 +21,13 @@ import tallledger.core.rules.Rule;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** The house's numbers are changed in their place, in versions; a survey judges by its own until it adopts another. */
 class HouseTest {
@@ -46,7 +48,7 @@ class HouseTest {
     }
 
     private static StoredSurvey survey(long id) {
-        return app.bean(Shelves.class).survey(id);
+        return app.bean(SurveyLibrary.class).survey(id);
     }
 
     /** A drill whose slowest speed is read so many per cent above its plate. */
@@ -268,8 +270,10 @@ class HouseTest {
         page.waitForSelector("#table >> text=Indicator 9");
         assertThat(browser.text()).contains("overdue", "gauge “Indicator 9”: bought");
 
-        Shelves shelves = app.bean(Shelves.class);
-        long survey = shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.brinmoorK3().description(), "Q. Tester",
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
+        MachineBooks machineBooks = app.bean(MachineBooks.class);
+        long survey = surveyBooks.open(library.machine(machineBooks.add(KestrelVale.brinmoorK3().description(), "Q. Tester",
                 Submission.fresh(0))), "Q. Tester", "buyer", tallledger.core.survey.Scope.WHOLE, Submission.fresh(0));
         page.navigate(app.url("/surveys/" + survey + "/run?step=play.table"));
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());

@@ -7,21 +7,26 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
+import tallledger.web.store.Submission;
 
 /** What to offer: typed, reckoned, supposed otherwise, and nothing of what is supposed recorded. */
 class MoneyScreenTest {
 
     private static long lathe() {
-        Shelves shelves = App.demo().bean(Shelves.class);
-        return shelves.openSurvey(shelves.machine(shelves.addMachine(KestrelVale.aldwark410().description(), "Q. Tester",
+        SurveyBooks surveyBooks = App.demo().bean(SurveyBooks.class);
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
+        MachineBooks machineBooks = App.demo().bean(MachineBooks.class);
+        return surveyBooks.open(library.machine(machineBooks.add(KestrelVale.aldwark410().description(), "Q. Tester",
                 Submission.fresh(0))), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private static int entries(long survey) {
-        return App.demo().bean(Shelves.class).survey(survey).entries().size();
+        return App.demo().bean(SurveyLibrary.class).survey(survey).entries().size();
     }
 
     @Test
@@ -103,8 +108,8 @@ class MoneyScreenTest {
     @Test
     void sistersStandSideBySide() {
         App app = App.demo();
-        Shelves shelves = app.bean(Shelves.class);
-        List<Long> both = shelves.shelf(ShelfQuery.of("dunmarsh p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
+        ShelfIndex shelf = app.bean(ShelfIndex.class);
+        List<Long> both = shelf.page(ShelfQuery.of("dunmarsh p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
                 .filter(l -> l.counts().orElseThrow().run() > 0)
                 .flatMap(l -> l.survey().stream()).sorted().limit(2).toList();
         assertThat(both).hasSize(2);
@@ -134,9 +139,9 @@ class MoneyScreenTest {
     /** More than fifty machines: the next page is one press away, and one beyond the last is the last. */
     @Test
     void aLongShelfHasPages() {
-        Shelves shelves = App.demo().bean(Shelves.class);
+        MachineBooks machineBooks = App.demo().bean(MachineBooks.class);
         for (int i = 0; i < 52; i++) {
-            shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q. Tester", Submission.fresh(0));
+            machineBooks.add(KestrelVale.dunmarshP20().description(), "Q. Tester", Submission.fresh(0));
         }
         Browser browser = Browser.open();
         Page page = browser.page();
@@ -156,8 +161,9 @@ class MoneyScreenTest {
     /** Put away with a reason it leaves the shelf, and comes back; what is missing is said at its field, and pressed twice is once. */
     @Test
     void aMachineIsPutAwayAndTakenOutAgain() {
-        Shelves shelves = App.demo().bean(Shelves.class);
-        long id = shelves.addMachine(KestrelVale.dunmarshP20().description(), "Q. Tester", Submission.fresh(0));
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
+        MachineBooks machineBooks = App.demo().bean(MachineBooks.class);
+        long id = machineBooks.add(KestrelVale.dunmarshP20().description(), "Q. Tester", Submission.fresh(0));
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(App.demo().url("/machines/" + id));
@@ -172,13 +178,13 @@ class MoneyScreenTest {
         assertThat(page.locator("th a[href='/machines/" + id + "']").count()).isEqualTo(1);
         page.navigate(App.demo().url("/machines/" + id));
         assertThat(browser.text()).contains("Put away by Q. Tester: sold to a school");
-        assertThat(shelves.machine(id).version()).as("its description is still its first entry").isEqualTo(1);
+        assertThat(library.machine(id).version()).as("its description is still its first entry").isEqualTo(1);
         page.click("text=Take it out again");
         page.click("button:has-text('Take it out again')");
         page.waitForURL("**/machines/" + id);
-        assertThat(shelves.machine(id).away()).isEmpty();
-        assertThat(shelves.machine(id).entries()).hasSize(3);
-        assertThat(shelves.machine(id).strays()).isEmpty();
+        assertThat(library.machine(id).away()).isEmpty();
+        assertThat(library.machine(id).entries()).hasSize(3);
+        assertThat(library.machine(id).strays()).isEmpty();
         assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
     }
 }

@@ -7,8 +7,8 @@ import java.net.http.HttpResponse;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.store.Submission;
 
 /** Movement, threads, and the fit-out the steps are made from. */
 class MovementScreensTest {
@@ -53,7 +53,7 @@ class MovementScreensTest {
 
     @Test
     void aFeatureTakenAwayTakesItsStepsAlong() {
-        long machine = app.bean(Shelves.class).addMachine(KestrelVale.castervaleU2().description(), "Q. Tester", Submission.fresh(0));
+        long machine = app.bean(MachineBooks.class).add(KestrelVale.castervaleU2().description(), "Q. Tester", Submission.fresh(0));
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/machines/" + machine + "/fitout"));
@@ -72,7 +72,7 @@ class MovementScreensTest {
 
     @Test
     void fortyAxesAndForgedFeaturesAreSaidAndKept() {
-        long machine = app.bean(Shelves.class).addMachine(KestrelVale.castervaleU2().description(), "Q. Tester", Submission.fresh(0));
+        long machine = app.bean(MachineBooks.class).add(KestrelVale.castervaleU2().description(), "Q. Tester", Submission.fresh(0));
         Http http = new Http(app);
         String path = "/machines/" + machine + "/fitout";
         Map<String, String> fields = http.form(path, path);

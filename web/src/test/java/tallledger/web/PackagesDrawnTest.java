@@ -53,9 +53,10 @@ class PackagesDrawnTest {
         uses.keySet().forEach(n -> floors.computeIfAbsent(floor(n, uses), f -> new ArrayList<>()).add(n));
         int top = floors.keySet().stream().max(Integer::compare).orElse(0);
         Map<String, int[]> places = new TreeMap<>();
-        floors.forEach((f, names) -> names.forEach(n -> places.put(n, new int[] {20 + ACROSS * names.indexOf(n) + f % 2 * ACROSS / 2,
-                16 + UP * (top - f)})));
-        int width = places.values().stream().mapToInt(p -> p[0]).max().orElse(0) + WIDE + 20;
+        int widest = floors.values().stream().mapToInt(List::size).max().orElse(0);
+        floors.forEach((f, names) -> names.forEach(n -> places.put(n, new int[] {
+                20 + ACROSS * names.indexOf(n) + ACROSS * (widest - names.size()) / 2, 16 + UP * (top - f)})));
+        int width = widest * ACROSS + 24;
         StringBuilder svg = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 " + width + " "
                 + (UP * (top + 1) + 10)
                 + "\" role=\"img\" aria-label=\"Packages of core, each above what it uses\" font-family=\"sans-serif\" font-size=\"13\">\n"

@@ -10,10 +10,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.coverage.Coverage;
-import tallledger.web.record.BookKind;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.BookKind;
+import tallledger.web.store.Books;
 
 /** What the pages of the demo say is what core reckons from the entries. */
 class PagesTest {
@@ -35,7 +35,7 @@ class PagesTest {
     @ParameterizedTest
     @ValueSource(longs = {3, 5, 8, 10, 18})
     void coverageIsStatedAsCounted(long id) {
-        StoredSurvey survey = app.bean(Shelves.class).survey(id);
+        StoredSurvey survey = app.bean(SurveyLibrary.class).survey(id);
         Coverage.Counts counts = survey.folded().coverage().counts();
         String stated = counts.run() + " of " + counts.all() + " run";
         for (String view : List.of("/run", "/speeds", "/verdict")) {
@@ -109,7 +109,7 @@ class PagesTest {
     @Test
     void everyEntryOfTheDemoIsRead() {
         List<StoredSurvey> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)
-                .map(book -> app.bean(Shelves.class).survey(book.getId())).toList();
+                .map(book -> app.bean(SurveyLibrary.class).survey(book.getId())).toList();
         assertThat(surveys).hasSizeGreaterThan(10).allSatisfy(survey -> assertThat(survey.strays()).isEmpty());
     }
 

@@ -8,16 +8,20 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /** The run sheet printed, and typed in by the keyboard alone. */
 class PaperScreenTest {
 
     private static long lathe() {
-        Shelves shelves = App.demo().bean(Shelves.class);
-        long machine = shelves.addMachine(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
-        return shelves.openSurvey(shelves.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+        MachineBooks machineBooks = App.demo().bean(MachineBooks.class);
+        SurveyBooks surveyBooks = App.demo().bean(SurveyBooks.class);
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
+        long machine = machineBooks.add(KestrelVale.aldwark410().description(), "Q. Tester", Submission.fresh(0));
+        return surveyBooks.open(library.machine(machine), "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private static String number(String sheet, String name) {
@@ -50,8 +54,8 @@ class PaperScreenTest {
         page.click("text=Record these lines");
         page.waitForURL("**/entries");
         assertThat(browser.text()).contains("on paper, line " + lamp + ", 9 May, morning", "on paper, line " + speed);
-        Shelves shelves = App.demo().bean(Shelves.class);
-        assertThat(shelves.survey(survey).entries()).hasSize(3);
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
+        assertThat(library.survey(survey).entries()).hasSize(3);
         assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
     }
 
@@ -66,11 +70,11 @@ class PaperScreenTest {
         assertThat(http.post(url, form, "author", "Q. Tester", "number0", "1").body()).contains("Type when that was");
         assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "9999").statusCode())
                 .isEqualTo(422);
-        assertThat(App.demo().bean(Shelves.class).survey(survey).entries()).hasSize(1);
+        assertThat(App.demo().bean(SurveyLibrary.class).survey(survey).entries()).hasSize(1);
         for (int press = 0; press < 2; press++) {
             assertThat(http.post(url, form, "author", "Q. Tester", "visit", "today", "number0", "1", "number1", "2").statusCode())
                     .isEqualTo(302);
         }
-        assertThat(App.demo().bean(Shelves.class).survey(survey).entries()).hasSize(3);
+        assertThat(App.demo().bean(SurveyLibrary.class).survey(survey).entries()).hasSize(3);
     }
 }

@@ -40,14 +40,14 @@ import tallledger.core.measuring.PlateText;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.TaskStatus;
 import tallledger.web.accuracy.AccuracyView;
-import tallledger.web.drawings.Drawing;
 import tallledger.web.drawings.Drawings;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.drawings.ExportedDrawing;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -83,6 +83,10 @@ class ReportTest {
     }
 
     private static void photograph(String step, int width, int height, Color colour, String caption) throws Exception {
+        photograph(survey, step, width, height, colour, caption);
+    }
+
+    private static void photograph(long survey, String step, int width, int height, Color colour, String caption) throws Exception {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         image.createGraphics().setColor(colour);
         image.setRGB(1, 1, colour.getRGB());
@@ -91,7 +95,7 @@ class ReportTest {
         AttachmentRow row = AttachmentRow.of("image/png", out.toByteArray());
         app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.photo(Authorship.of(Instant.now(), "Q. Tester"), step,
                 List.of(new Attachment("photograph", row.sha256(), row.type())), width, height, caption),
-                Submission.fresh(now().head()));
+                Submission.fresh(app.bean(SurveyLibrary.class).survey(survey).head()));
     }
 
     @AfterAll
@@ -100,7 +104,7 @@ class ReportTest {
     }
 
     private static StoredSurvey now() {
-        return app.bean(Shelves.class).survey(survey);
+        return app.bean(SurveyLibrary.class).survey(survey);
     }
 
     private static PDDocument pdf(App of, long survey, String how) throws Exception {
@@ -115,6 +119,17 @@ class ReportTest {
     }
 
     /** Whatever stands on it: the photograph is tall, the paper short, the money asked for. */
+    /** It was kept and stood in the record, but the speed it was taken at did not show it. */
+    @Test
+    void aPhotographStandsAtTheSpeedItWasTakenAt() throws Exception {
+        long other = Scenes.wholeSurvey(app);
+        String speed = app.bean(SurveyLibrary.class).survey(other).core().machine().train().routes().get(0).key();
+        photograph(other, speed, 300, 300, Color.GREEN, "the lever at low");
+        Http http = new Http(app);
+        assertThat(http.get("/surveys/" + other + "/run?step=" + speed).body()).contains("alt=\"the lever at low\"");
+        assertThat(http.get("/surveys/" + other + "/run?step=lamp").body()).doesNotContain("the lever at low");
+    }
+
     @Test
     void theCoverIsOnePage() throws Exception {
         for (String how : List.of("", "?size=Letter", "?size=Letter&money=yes")) {
@@ -152,7 +167,7 @@ class ReportTest {
     /** Every task is in the report: good, bad or undecided with its entry, or named as not tested. */
     @Test
     void whatWasNotTestedIsNamed() throws Exception {
-        StoredSurvey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        StoredSurvey finished = App.demo().bean(SurveyLibrary.class).survey(FINISHED);
         TaskStatus.Tally tally = TaskStatus.tally(TaskStatus.byPhase(finished.core()));
         List<String> untested = TaskStatus.byPhase(finished.core()).values().stream().flatMap(List::stream).filter(TaskStatus::isUntested)
                 .map(s -> App.demo().bean(Words.class).name(s.task(), finished.folded().machine().train())).toList();
@@ -169,7 +184,7 @@ class ReportTest {
     /** What stood on the plates is on the first page as it was read, with its entry; who promised a piece is named, or nobody. */
     @Test
     void thePlatesStandOnTheFirstPageAsRead() {
-        StoredSurvey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        StoredSurvey finished = App.demo().bean(SurveyLibrary.class).survey(FINISHED);
         String print = new Http(App.demo()).get("/surveys/" + FINISHED + "/verdict/print").body();
         assertThat(finished.steps().platesRead()).isNotEmpty().allSatisfy(plate -> assertThat(print)
                 .contains(plate.as(PlateText.class).orElseThrow().whole() + " (entry " + plate.entry() + ")"));
@@ -210,7 +225,7 @@ class ReportTest {
     /** Each characteristic with what was found, and what was left where it was measured again; what was not measured certifies nothing. */
     @Test
     void theCertificateGoesCharacteristicByCharacteristic() throws Exception {
-        StoredSurvey finished = App.demo().bean(Shelves.class).survey(FINISHED);
+        StoredSurvey finished = App.demo().bean(SurveyLibrary.class).survey(FINISHED);
         AccuracyView chart = AccuracyView.of(finished.core(), App.demo().bean(Words.class), new Marks());
         try (PDDocument pdf = pdf(App.demo(), FINISHED, "?form=certificate")) {
             String text = text(pdf, 1, pdf.getNumberOfPages());
@@ -230,9 +245,9 @@ class ReportTest {
     void everyDrawingIsAFileOfItsOwn() throws Exception {
         Http http = new Http(App.demo());
         for (long of : new long[] {3, 8, 18, FINISHED}) {
-            List<Drawing> drawings = App.demo().bean(Drawings.class).of(App.demo().bean(Shelves.class).survey(of));
-            assertThat(drawings).extracting(Drawing::name).doesNotHaveDuplicates().allMatch(n -> n.matches("[a-z0-9-]+"));
-            for (Drawing drawing : drawings) {
+            List<ExportedDrawing> drawings = App.demo().bean(Drawings.class).of(App.demo().bean(SurveyLibrary.class).survey(of));
+            assertThat(drawings).extracting(ExportedDrawing::name).doesNotHaveDuplicates().allMatch(n -> n.matches("[a-z0-9-]+"));
+            for (ExportedDrawing drawing : drawings) {
                 String svg = http.get("/surveys/" + of + "/drawings/" + drawing.name() + ".svg").body();
                 Element root = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder()
                         .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8))).getDocumentElement();

@@ -15,10 +15,10 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** The run sheet at work: tap key, keys, passing over, without script, and a changed description. */
 class RunSheetTest {
@@ -109,7 +109,7 @@ class RunSheetTest {
         long grinder = Scenes.readySurvey(app, KestrelVale.farrowbyRt().description());
         long lathe = Scenes.readySurvey(app, KestrelVale.aldwark410().description());
         for (long survey : List.of(grinder, lathe)) {
-            String key = app.bean(Shelves.class).survey(survey).folded().machine().train().routes().get(0).key();
+            String key = app.bean(SurveyLibrary.class).survey(survey).folded().machine().train().routes().get(0).key();
             String sheet = http.get("/surveys/" + survey + "/run?step=" + key).body();
             assertThat(sheet).contains("Heard, seen, felt");
             assertThat(sheet.contains("<legend>Shift</legend>")).isEqualTo(survey == lathe);
@@ -120,8 +120,8 @@ class RunSheetTest {
     void aChangedDescriptionIsAdoptedOnlyByAnEntry() {
         long survey = Scenes.readySurvey(app, KestrelVale.dunmarshP20().description());
         Http http = new Http(app);
-        long machine = app.bean(Shelves.class).survey(survey).machine().id();
-        StoredSurvey before = app.bean(Shelves.class).survey(survey);
+        long machine = app.bean(SurveyLibrary.class).survey(survey).machine().id();
+        StoredSurvey before = app.bean(SurveyLibrary.class).survey(survey);
         RunRecord at152 = new RunRecord(before.folded().machine().train().settings(before.folded().steps().get(0)),
                 Optional.of(SpeedReading.shown(Method.CONTACT_TACHOMETER, "152", "")), Set.of(), Optional.empty(), false, false, false, "");
         app.bean(Books.class).append(survey,

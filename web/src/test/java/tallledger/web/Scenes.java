@@ -8,10 +8,12 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** Ready-made machines and surveys for tests that begin in the middle. */
 final class Scenes {
@@ -34,10 +36,12 @@ final class Scenes {
     }
 
     private static long readySurvey(App app, MachineDescription description, Scope scope) {
-        Shelves shelves = app.bean(Shelves.class);
-        long id = shelves.addMachine(description, "Q. Tester", Submission.fresh(0));
-        StoredMachine machine = shelves.machine(id);
-        long survey = shelves.openSurvey(machine, "Q. Tester", "buyer", scope, Submission.fresh(0));
+        MachineBooks machineBooks = app.bean(MachineBooks.class);
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        long id = machineBooks.add(description, "Q. Tester", Submission.fresh(0));
+        StoredMachine machine = library.machine(id);
+        long survey = surveyBooks.open(machine, "Q. Tester", "buyer", scope, Submission.fresh(0));
         List<StartItem> items = description.family().traits().startChecks(description);
         app.bean(Books.class).append(survey, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q. Tester"), items),
                 Submission.fresh(1));

@@ -23,9 +23,11 @@ import org.junit.jupiter.api.io.TempDir;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /** Steps at work: needs, stopwatch, event keys, half-typed text, passing over and coming back, kit, photographs, repair. */
 class SheetAtWorkTest {
@@ -33,9 +35,11 @@ class SheetAtWorkTest {
     private final App app = App.demo();
 
     private long whole(MachineDescription description) {
-        Shelves shelves = app.bean(Shelves.class);
-        StoredMachine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
-        return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
+        MachineBooks machineBooks = app.bean(MachineBooks.class);
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        StoredMachine machine = library.machine(machineBooks.add(description, "Q. Tester", Submission.fresh(0)));
+        return surveyBooks.open(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private Page open(Browser browser, long survey, String step) {
@@ -119,7 +123,15 @@ class SheetAtWorkTest {
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
         page.fill("#f-title", "air vice");
         page.fill("#f-script", "opens\nholds 0-2 s\nnever drops");
-        assertThat(page.locator(".eventkeys button").allInnerTexts()).containsExactly("opens", "holds", "drops");
+        page.waitForSelector("[data-event=drops]");
+        assertThat(page.locator(".eventkeys button span").allInnerTexts()).containsExactly("opens", "holds", "drops");
+        page.locator("#f-script").press("Control+End");
+        page.locator("#f-script").pressSequentially("\nopens x2\nrises 1.5");
+        page.waitForTimeout(600);
+        assertThat(page.locator(".eventkeys button span").allInnerTexts()).as("each once, and nothing half written")
+                .containsExactly("opens", "holds", "drops");
+        page.fill("#f-script", "opens\nholds 0-2 s\nnever drops");
+        page.waitForTimeout(600);
         page.click(".eventkeys button >> nth=0");
         page.click(".eventkeys button >> nth=1");
         page.click("button[value=good]");

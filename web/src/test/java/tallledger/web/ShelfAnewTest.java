@@ -11,9 +11,10 @@ import java.sql.Statement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
+import tallledger.web.store.Submission;
 import tallledger.web.works.BackgroundJobs;
 
 /** The shelf's lines made anew from the books: told on the way, stopped where it is, and what was not reached stands as it did. */
@@ -34,7 +35,8 @@ class ShelfAnewTest {
     }
 
     private static long falseLines(App app) {
-        return app.bean(Shelves.class).shelf(ShelfQuery.ALL).lines().stream().filter(line -> line.identity().seenAt().startsWith("false "))
+        return app.bean(ShelfIndex.class).page(ShelfQuery.ALL).lines().stream()
+                .filter(line -> line.identity().seenAt().startsWith("false "))
                 .count();
     }
 
@@ -48,14 +50,14 @@ class ShelfAnewTest {
     void everyLineIsReadFromTheBooksAgain() throws Exception {
         try (App app = App.on(data)) {
             for (int i = 0; i < MACHINES; i++) {
-                app.bean(Shelves.class).addMachine(KestrelVale.shortlist().get(0).description(), "Q. Tester", Submission.fresh(0));
+                app.bean(MachineBooks.class).add(KestrelVale.shortlist().get(0).description(), "Q. Tester", Submission.fresh(0));
             }
-            while (app.bean(Shelves.class).shelf(ShelfQuery.ALL).waiting() > 0) {
+            while (app.bean(ShelfIndex.class).page(ShelfQuery.ALL).waiting() > 0) {
                 Thread.sleep(10);
             }
             falsify(app);
             assertThat(falseLines(app)).isEqualTo(MACHINES);
-            assertThatThrownBy(() -> app.bean(Shelves.class).makeAnew((done, all) -> {
+            assertThatThrownBy(() -> app.bean(ShelfIndex.class).makeAnew((done, all) -> {
                 assertThat(all).isEqualTo(MACHINES);
                 if (done > 0) {
                     throw new IllegalStateException("stopped at " + done);

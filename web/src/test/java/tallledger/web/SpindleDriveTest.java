@@ -17,10 +17,10 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** The spindle drive through the interface: drive screen, plate, plans, blame, repair, sliding ranges. */
 class SpindleDriveTest {
@@ -225,12 +225,12 @@ class SpindleDriveTest {
     @Test
     void acceptingTwiceWritesOneVersionAndAForgedCellNone() {
         long survey = Scenes.readySurvey(app);
-        long machine = app.bean(Shelves.class).survey(survey).machine().id();
+        long machine = app.bean(SurveyLibrary.class).survey(survey).machine().id();
         Http http = new Http(app);
         Map<String, String> forged = http.form("/surveys/" + survey + "/speeds", "/surveys/" + survey + "/accept");
         forged.put("at", "B");
         assertThat(http.post("/surveys/" + survey + "/accept", forged).statusCode()).isEqualTo(422);
-        assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(1);
+        assertThat(app.bean(SurveyLibrary.class).machine(machine).version()).isEqualTo(1);
         Browser browser = Browser.open();
         Browser late = Browser.open();
         browser.page().navigate(app.url("/machines/" + machine));
@@ -239,16 +239,16 @@ class SpindleDriveTest {
         Browser.settle(browser.page());
         late.page().click("text=Accept 250");
         assertThat(late.text()).contains("Somebody wrote here since that page was shown");
-        assertThat(app.bean(Shelves.class).machine(machine).version()).isEqualTo(2);
+        assertThat(app.bean(SurveyLibrary.class).machine(machine).version()).isEqualTo(2);
     }
 
     /** A gate that counts from the other end: said on Speeds, and one key describes it so; what was read is right by that. */
     @Test
     void leversNumberedTheOtherWayAreDescribedSoByOneKey() {
         long id = Scenes.readySurvey(app);
-        Shelves shelves = app.bean(Shelves.class);
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
         for (String setting : List.of("A 1", "A 2", "A 3", "A 4", "C 1", "C 4")) {
-            StoredSurvey survey = shelves.survey(id);
+            StoredSurvey survey = library.survey(id);
             var train = survey.folded().machine().train();
             String[] at = setting.split(" ");
             var route = train.routes().stream().filter(r -> !train.isReverse(r) && train.plateKey(r).equals(List.of(at))).findFirst()
@@ -260,15 +260,15 @@ class SpindleDriveTest {
                             false, false, "")),
                     Submission.fresh(survey.head()));
         }
-        assertThat(shelves.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.FAILED);
+        assertThat(library.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.FAILED);
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + id + "/speeds"));
         assertThat(browser.text()).contains("1 and 4, 2 and 3 are the other way round");
         page.click("text=Describe them so, and judge by it");
         page.waitForFunction("() => !document.body.innerText.includes('are the other way round')");
-        assertThat(shelves.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.PROVEN);
-        assertThat(shelves.machine(shelves.survey(id).machine().id()).version()).isEqualTo(2);
+        assertThat(library.survey(id).folded().runs()).allMatch(r -> r.outcome() == Outcome.PROVEN);
+        assertThat(library.machine(library.survey(id).machine().id()).version()).isEqualTo(2);
         assertThat(browser.complaints()).isEmpty();
     }
 }

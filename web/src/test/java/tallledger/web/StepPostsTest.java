@@ -23,11 +23,13 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** Posts of steps as they come in real life: pressed twice, stale, forged, with markup, with nothing in them. */
 class StepPostsTest {
@@ -36,11 +38,13 @@ class StepPostsTest {
 
     private final App app = App.demo();
     private final Http http = new Http(app);
-    private final Shelves shelves = app.bean(Shelves.class);
+    private final SurveyLibrary library = app.bean(SurveyLibrary.class);
+    MachineBooks machineBooks = app.bean(MachineBooks.class);
+    SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
 
     private long whole(MachineDescription description) {
-        StoredMachine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
-        return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+        StoredMachine machine = library.machine(machineBooks.add(description, "Q. Tester", Submission.fresh(0)));
+        return surveyBooks.open(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private long mill() {
@@ -48,7 +52,7 @@ class StepPostsTest {
     }
 
     private StoredSurvey survey(long id) {
-        return shelves.survey(id);
+        return library.survey(id);
     }
 
     private Map<String, String> form(long survey, String step) {

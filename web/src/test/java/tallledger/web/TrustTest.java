@@ -24,11 +24,13 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /**
  * The screens say what is so: start checks of what runs, marks of their own, windows with their owner, nothing decided by a slip of the
@@ -40,13 +42,15 @@ class TrustTest {
     private final Http http = new Http(app);
 
     private long whole(MachineDescription description) {
-        Shelves shelves = app.bean(Shelves.class);
-        StoredMachine machine = shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0)));
-        return shelves.openSurvey(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
+        SurveyLibrary library = app.bean(SurveyLibrary.class);
+        MachineBooks machineBooks = app.bean(MachineBooks.class);
+        SurveyBooks surveyBooks = app.bean(SurveyBooks.class);
+        StoredMachine machine = library.machine(machineBooks.add(description, "Q. Tester", Submission.fresh(0)));
+        return surveyBooks.open(machine, "Q. Tester", "buyer", Scope.WHOLE, Submission.fresh(0));
     }
 
     private StoredSurvey survey(long id) {
-        return app.bean(Shelves.class).survey(id);
+        return app.bean(SurveyLibrary.class).survey(id);
     }
 
     private String page(long survey, String step) {
@@ -282,9 +286,9 @@ class TrustTest {
         page.fill("#axis" + arm + "\\.name", "Ausleger");
         page.click("button[value=save]");
         page.waitForURL("**/machines/" + machine);
-        MachineDescription now = app.bean(Shelves.class).machine(machine).description();
+        MachineDescription now = app.bean(SurveyLibrary.class).machine(machine).description();
         assertThat(now.fitOut().axis(Axis.Role.ARM).orElseThrow().name()).isEqualTo("Ausleger");
-        long again = app.bean(Shelves.class).openSurvey(app.bean(Shelves.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE,
+        long again = app.bean(SurveyBooks.class).open(app.bean(SurveyLibrary.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE,
                 Submission.fresh(0));
         app.bean(Books.class).append(again, SurveyEntries.startConfirmed(Authorship.of(Instant.now(), "Q"), Basis.of(LengthUnit.MM, 1, 1),
                 List.of(), Mounted.parse(Mounted.Kind.NOTHING, "", "", "", "", LengthUnit.MM)), Submission.fresh(1));
@@ -306,7 +310,8 @@ class TrustTest {
         page.click("button[value=save]");
         page.waitForURL("**/machines/" + machine);
         assertThat(browser.text()).contains("Feed plate, in/min");
-        assertThat(app.bean(Shelves.class).machine(machine).description().feeds().orElseThrow().promised(List.of("I", "1")).orElseThrow())
+        assertThat(app.bean(SurveyLibrary.class).machine(machine).description().feeds().orElseThrow().promised(List.of("I", "1"))
+                .orElseThrow())
                 .isEqualByComparingTo("1.27");
     }
 

@@ -25,8 +25,8 @@ import tallledger.core.measuring.SpindleCheck;
 import tallledger.core.rules.Rules;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.store.Submission;
 
 /** From the gate to the last switch, step by step as the sheet leads, by its forms' own fields; read in a browser at the end. */
 class WholeMachineTest {
@@ -75,7 +75,7 @@ class WholeMachineTest {
 
     /** Answers whatever the sheet asks for, by whatever form it holds, until it asks no more; what it asked for, in order. */
     private static List<String> survey(App app, SimulatedMachine machine, String school, Map<String, String> mounted) {
-        app.bean(Shelves.class).addMachine(machine.description(), "Q. Tester", Submission.fresh(0));
+        app.bean(MachineBooks.class).add(machine.description(), "Q. Tester", Submission.fresh(0));
         Http http = new Http(app);
         http.post("/machines/1/surveys", http.form("/machines/1", "/machines/1/surveys"), "author", "Q. Tester", "role", "buyer", "scope",
                 "WHOLE", "judgedAs", "WORKABLE");

@@ -50,7 +50,7 @@ import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.ChecksTable;
+import tallledger.web.housebook.ChecksTable;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 
@@ -160,6 +160,13 @@ class WordsTest {
             family.traits().kit(all).forEach(piece -> assertThat(words.say("kit." + piece)).isNotBlank());
             all.forEach(feature -> assertThat(words.of(feature)).isNotBlank());
         }
+        // Every drive to start from has its name, and every such name its drive.
+        assertThat(words().stringPropertyNames().stream().filter(key -> key.startsWith("start.")))
+                .containsExactlyInAnyOrderElementsOf(
+                        Stream.concat(said().stream().map(ReasonCode::code).filter(c -> c.startsWith("start.")),
+                                Stream.of(Family.values()).flatMap(f -> f.traits().startingFrom().stream()).map(s -> "start." + s.code())
+                                        .distinct())
+                                .toList());
         CycleScripts.codes().forEach(code -> {
             assertThat(words.say("script." + code)).isNotBlank();
             CycleScripts.events(code).forEach(event -> assertThat(words.say("event." + event)).isNotBlank());

@@ -36,12 +36,12 @@ import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.sealed.ArchiveCheck;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.BackgroundJobs;
 
@@ -77,7 +77,7 @@ class WorksTest {
             app.bean(Attachments.class).keep(survey, List.of(row),
                     SurveyEntries.photo(Authorship.of(Instant.now(), "Q. Tester"), "",
                             List.of(new Attachment("photograph", row.sha256(), row.type())), 400, 300, "no. " + i),
-                    Submission.fresh(app.bean(Shelves.class).survey(survey).head()));
+                    Submission.fresh(app.bean(SurveyLibrary.class).survey(survey).head()));
         }
     }
 
@@ -113,7 +113,7 @@ class WorksTest {
     /** Share and words go up to the end, through every photograph. */
     @Test
     void everyPhotographIsAStep() throws Exception {
-        BackgroundJobs.Job work = work("/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report");
+        BackgroundJobs.BackgroundJob work = work("/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report");
         List<Double> shares = new ArrayList<>();
         while (work.stand() == BackgroundJobs.State.GOES_ON) {
             shares.add(work.progress().share());
@@ -123,7 +123,7 @@ class WorksTest {
         assertThat(shares).isSorted().anyMatch(s -> s > 0.1 && s < 0.9);
     }
 
-    private static BackgroundJobs.Job work(String page, String action) {
+    private static BackgroundJobs.BackgroundJob work(String page, String action) {
         Http http = new Http(app);
         String to = http.post(action, http.form(page, action), "size", "Letter").headers().firstValue("Location").orElseThrow();
         return works.work(to.replaceAll(".*/", "")).orElseThrow();
@@ -133,7 +133,7 @@ class WorksTest {
     void stoppedNothingOfItIsLeft() throws Exception {
         CountDownLatch begun = new CountDownLatch(1);
         Path made = data.resolve("half.zip");
-        BackgroundJobs.Job work = works.begin("slow", TITLE, "/house/backup", progress -> {
+        BackgroundJobs.BackgroundJob work = works.begin("slow", TITLE, "/house/backup", progress -> {
             Files.writeString(made, "half");
             try {
                 for (int i = 0;; i++) {
@@ -163,7 +163,7 @@ class WorksTest {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch asked = new CountDownLatch(1);
         Path made = data.resolve("whole.pdf");
-        BackgroundJobs.Job work = works.begin("last moment", TITLE, "/", progress -> {
+        BackgroundJobs.BackgroundJob work = works.begin("last moment", TITLE, "/", progress -> {
             Files.writeString(made, "whole");
             begun.countDown();
             try {
@@ -185,7 +185,7 @@ class WorksTest {
     private static byte[] made(String page, String action, String... chosen) throws Exception {
         Http http = new Http(app);
         String to = http.post(action, http.form(page, action), chosen).headers().firstValue("Location").orElseThrow();
-        BackgroundJobs.Job work = works.work(to.replaceAll(".*/works/|/made", "")).orElseThrow();
+        BackgroundJobs.BackgroundJob work = works.work(to.replaceAll(".*/works/|/made", "")).orElseThrow();
         until(() -> work.stand() != BackgroundJobs.State.GOES_ON);
         return page(app.url("/works/" + work.id() + "/made"));
     }
@@ -232,7 +232,7 @@ class WorksTest {
                     {"/house/backup", "/house/backup/begin"}}) {
                 Map<String, String> form = http.form(at[0], at[1]);
                 String to = http.post(at[1], form, "form", "p" + pause).headers().firstValue("Location").orElseThrow();
-                BackgroundJobs.Job work = works.work(to.replaceAll(".*/", "")).orElseThrow();
+                BackgroundJobs.BackgroundJob work = works.work(to.replaceAll(".*/", "")).orElseThrow();
                 Thread.sleep(pause);
                 assertThat(http.post("/works/" + work.id() + "/stop", form).statusCode()).isEqualTo(302);
                 until(() -> work.stand() != BackgroundJobs.State.GOES_ON);
@@ -251,7 +251,7 @@ class WorksTest {
 
     @Test
     void whatFailsSaysSo() throws Exception {
-        BackgroundJobs.Job work = works.begin("fails", TITLE, "/house/backup", progress -> {
+        BackgroundJobs.BackgroundJob work = works.begin("fails", TITLE, "/house/backup", progress -> {
             throw new IOException("No space left on device");
         });
         until(() -> work.stand() == BackgroundJobs.State.FAILED);
@@ -280,7 +280,7 @@ class WorksTest {
     @Test
     void onlySoManyGoOnAtOnce() throws Exception {
         CountDownLatch over = new CountDownLatch(1);
-        List<BackgroundJobs.Job> some = new ArrayList<>();
+        List<BackgroundJobs.BackgroundJob> some = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
             some.add(works.begin("waits " + i, TITLE, "/", progress -> {
                 try {
@@ -342,7 +342,7 @@ class WorksTest {
         Path made;
         try (App other = App.empty()) {
             made = Files.writeString(Files.createTempFile(data, "made", ".pdf"), "made");
-            BackgroundJobs.Job work = other.bean(BackgroundJobs.class).begin("made", TITLE, "/",
+            BackgroundJobs.BackgroundJob work = other.bean(BackgroundJobs.class).begin("made", TITLE, "/",
                     progress -> new BackgroundJobs.Output.File(made, "made.pdf", MediaType.APPLICATION_PDF));
             until(() -> work.stand() == BackgroundJobs.State.DONE);
             assertThat(new Http(other).get("/works/" + work.id() + "/made").body()).isEqualTo("made");

@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import tallledger.core.blame.SpeedCauses.Reading;
+import tallledger.core.blame.SpeedCauses.SpeedDeviation;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Numbering;
 import tallledger.core.drive.Route;
@@ -28,19 +28,19 @@ final class NumberingSearch {
     private static final int MOST_TRIED = 200_000;
 
     /** A way found, with the exchanges it needs and how far its worst reading is off, ln. */
-    record Found(Numbering numbering, int exchanges, double misfit) {
+    record FoundNumbering(Numbering numbering, int exchanges, double misfit) {
     }
 
     private final SpeedTable table;
     private final DriveTrain train;
-    private final List<Reading> readings;
+    private final List<SpeedDeviation> readings;
     private final double fits;
     private final int[][] to;
     private final int[][] taken;
     private int tried;
-    private Optional<Found> best = Optional.empty();
+    private Optional<FoundNumbering> best = Optional.empty();
 
-    private NumberingSearch(SpeedTable table, List<Reading> readings, double fits) {
+    private NumberingSearch(SpeedTable table, List<SpeedDeviation> readings, double fits) {
         this.table = table;
         this.train = table.train();
         this.fits = fits;
@@ -50,7 +50,7 @@ final class NumberingSearch {
     }
 
     /** @param fits a reading fits its plate value within this, ln */
-    static Optional<Found> of(SpeedTable table, List<Reading> readings, double fits) {
+    static Optional<FoundNumbering> of(SpeedTable table, List<SpeedDeviation> readings, double fits) {
         NumberingSearch search = new NumberingSearch(table, readings, fits);
         search.exchangedLevers();
         search.place(0);
@@ -64,13 +64,13 @@ final class NumberingSearch {
     }
 
     /** Routes whose plate value a reading fits, all else than the plate's levers standing as it was. */
-    private List<Route> candidates(Reading reading) {
+    private List<Route> candidates(SpeedDeviation reading) {
         return train.routes().stream().filter(r -> IntStream.range(0, train.stages().size())
                 .allMatch(s -> train.stages().get(s).isOnPlate() || r.at(s) == reading.route().at(s)))
                 .filter(r -> table.nominal(r).filter(n -> off(reading, n.doubleValue()) <= fits).isPresent()).toList();
     }
 
-    private static double off(Reading reading, double plate) {
+    private static double off(SpeedDeviation reading, double plate) {
         return Math.abs(Math.log(reading.read() / plate));
     }
 
@@ -161,14 +161,14 @@ final class NumberingSearch {
 
     private void offer(Numbering numbering, int exchanges) {
         double misfit = 0;
-        for (Reading reading : readings) {
+        for (SpeedDeviation reading : readings) {
             misfit = Math.max(misfit, table.nominal(numbering.meant(reading.route())).map(n -> off(reading, n.doubleValue()))
                     .orElse(Double.POSITIVE_INFINITY));
         }
         boolean better = best.isEmpty() || exchanges < best.get().exchanges
                 || exchanges == best.get().exchanges && misfit < best.get().misfit;
         if (exchanges > 0 && misfit <= fits && better) {
-            best = Optional.of(new Found(numbering, exchanges, misfit));
+            best = Optional.of(new FoundNumbering(numbering, exchanges, misfit));
         }
     }
 

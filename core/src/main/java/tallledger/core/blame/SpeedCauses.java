@@ -35,7 +35,7 @@ public final class SpeedCauses {
      * @param plate  min⁻¹, what the plate says
      * @param loaded whether it was taken under load
      */
-    public record Reading(Route route, double read, double plate, boolean loaded) {
+    public record SpeedDeviation(Route route, double read, double plate, boolean loaded) {
         double off() {
             return Math.log(read / plate);
         }
@@ -45,7 +45,7 @@ public final class SpeedCauses {
 
     private final SpeedTable table;
     private final DriveTrain train;
-    private final List<Reading> readings;
+    private final List<SpeedDeviation> readings;
     /** Whether one factor explains the most: then what is left over is judged against it. */
     private boolean common;
 
@@ -60,7 +60,7 @@ public final class SpeedCauses {
         }
     }
 
-    private SpeedCauses(SpeedTable table, List<Reading> readings, Bounds bounds) {
+    private SpeedCauses(SpeedTable table, List<SpeedDeviation> readings, Bounds bounds) {
         this.bounds = bounds;
         this.table = table;
         this.train = table.train();
@@ -68,9 +68,9 @@ public final class SpeedCauses {
     }
 
     /** Causes that fit, best first; none when every reading agrees with its plate within 2 %. */
-    public static List<SpeedCause> of(SpeedTable table, List<Reading> all, Rules rules) {
+    public static List<SpeedCause> of(SpeedTable table, List<SpeedDeviation> all, Rules rules) {
         Bounds bounds = Bounds.of(rules);
-        List<Reading> unloaded = all.stream().filter(r -> !r.loaded()).toList();
+        List<SpeedDeviation> unloaded = all.stream().filter(r -> !r.loaded()).toList();
         List<SpeedCause> causes = new ArrayList<>(slip(table, all, bounds));
         if (!unloaded.isEmpty()) {
             SpeedCauses search = new SpeedCauses(table, unloaded, bounds);
@@ -91,7 +91,7 @@ public final class SpeedCauses {
 
     /** Levers numbered another way: where three readings are off at least, more than exchanges, and nothing else explains them all. */
     private Optional<SpeedCause> numbered(List<SpeedCause> others) {
-        List<Route> off = readings.stream().filter(r -> Math.abs(r.off()) > bounds.off()).map(Reading::route).toList();
+        List<Route> off = readings.stream().filter(r -> Math.abs(r.off()) > bounds.off()).map(SpeedDeviation::route).toList();
         if (off.size() < LEAST_OFF || others.stream().anyMatch(c -> c.routes().containsAll(off))) {
             return Optional.empty();
         }
@@ -100,8 +100,8 @@ public final class SpeedCauses {
                         Optional.of(found.numbering())));
     }
 
-    private static double median(List<Reading> some) {
-        double[] off = some.stream().mapToDouble(Reading::off).sorted().toArray();
+    private static double median(List<SpeedDeviation> some) {
+        double[] off = some.stream().mapToDouble(SpeedDeviation::off).sorted().toArray();
         int middle = off.length / 2;
         return off.length == 0 ? 0 : off.length % 2 == 1 ? off[middle] : (off[middle - 1] + off[middle]) / 2;
     }
@@ -109,13 +109,13 @@ public final class SpeedCauses {
     /** Every speed off by one factor; two readings at least, or nothing is known of the whole. */
     private List<SpeedCause> whole() {
         double median = base();
-        List<Reading> with = readings.stream().filter(r -> Math.abs(r.off() - median) <= bounds.fits()).toList();
+        List<SpeedDeviation> with = readings.stream().filter(r -> Math.abs(r.off() - median) <= bounds.fits()).toList();
         boolean all = with.size() == readings.size();
         boolean most = with.size() >= 3 && with.size() * 3 >= readings.size() * 2;
         if (readings.size() < 2 || Math.abs(median) <= bounds.off() || !all && !most) {
             return List.of();
         }
-        List<Route> routes = with.stream().map(Reading::route).toList();
+        List<Route> routes = with.stream().map(SpeedDeviation::route).toList();
         double factor = Math.exp(median);
         List<SpeedCause> causes = new ArrayList<>();
         supply(median, factor, routes).ifPresent(causes::add);
@@ -190,7 +190,7 @@ public final class SpeedCauses {
             for (int p = 0; p < train.stages().get(s).positions().size(); p++) {
                 int stage = s;
                 int position = p;
-                Map<Boolean, List<Reading>> split = readings.stream()
+                Map<Boolean, List<SpeedDeviation>> split = readings.stream()
                         .collect(Collectors.partitioningBy(r -> r.route().at(stage) == position));
                 position(stage, position, split.get(true), split.get(false)).ifPresent(causes::add);
             }
@@ -198,7 +198,7 @@ public final class SpeedCauses {
         return causes;
     }
 
-    private Optional<SpeedCause> position(int stage, int position, List<Reading> here, List<Reading> rest) {
+    private Optional<SpeedCause> position(int stage, int position, List<SpeedDeviation> here, List<SpeedDeviation> rest) {
         double base = median(rest);
         double off = median(here) - base;
         double scatter = here.stream().mapToDouble(r -> Math.abs(r.off() - base - off)).max().orElse(0);
@@ -209,7 +209,7 @@ public final class SpeedCauses {
             return Optional.empty();
         }
         Stage lever = train.stages().get(stage);
-        return Optional.of(new SpeedCause(Kind.POSITION, scatter, here.stream().map(Reading::route).toList(),
+        return Optional.of(new SpeedCause(Kind.POSITION, scatter, here.stream().map(SpeedDeviation::route).toList(),
                 Reason.of(BlameReason.CAUSE_POSITION, lever.name(), lever.positions().get(position).label(), Math.exp(off))));
     }
 
@@ -218,8 +218,8 @@ public final class SpeedCauses {
         List<SpeedCause> causes = new ArrayList<>();
         LeverFactors factors = table.factors();
         for (int i = 0; i < readings.size(); i++) {
-            Reading reading = readings.get(i);
-            List<Reading> rest = new ArrayList<>(readings);
+            SpeedDeviation reading = readings.get(i);
+            List<SpeedDeviation> rest = new ArrayList<>(readings);
             rest.remove(i);
             double base = rest.isEmpty() ? 0 : common ? base() : Math.min(Math.max(median(rest), 0), bounds.unloadedMost());
             if (Math.abs(reading.off() - base) <= bounds.off() || Math.abs(reading.off()) <= bounds.off()) {
@@ -240,7 +240,7 @@ public final class SpeedCauses {
         return causes;
     }
 
-    private List<SpeedCause> elsewhere(Reading reading, double read, String name) {
+    private List<SpeedCause> elsewhere(SpeedDeviation reading, double read, String name) {
         return table.counted().stream().filter(s -> s.nominal().isPresent() && !s.routes().contains(reading.route())).flatMap(s -> {
             double misfit = Math.abs(Math.log(read / s.nominal().orElseThrow().doubleValue()));
             Route other = s.routes().get(0);
@@ -251,7 +251,7 @@ public final class SpeedCauses {
         }).toList();
     }
 
-    private Optional<SpeedCause> multiple(Reading reading, double read, String name, int k, double times) {
+    private Optional<SpeedCause> multiple(SpeedDeviation reading, double read, String name, int k, double times) {
         double misfit = Math.abs(Math.log(read / reading.plate() / times));
         return misfit > bounds.fits() ? Optional.empty()
                 : Optional.of(new SpeedCause(Kind.MULTIPLE, misfit, List.of(reading.route()),
@@ -259,9 +259,9 @@ public final class SpeedCauses {
     }
 
     /** The same route read unloaded and under load: low, and falling further. */
-    private static List<SpeedCause> slip(SpeedTable table, List<Reading> all, Bounds bounds) {
+    private static List<SpeedCause> slip(SpeedTable table, List<SpeedDeviation> all, Bounds bounds) {
         List<SpeedCause> causes = new ArrayList<>();
-        for (Reading loaded : all) {
+        for (SpeedDeviation loaded : all) {
             if (!loaded.loaded()) {
                 continue;
             }

@@ -18,7 +18,7 @@ public final class RunChoice {
 
     private final Situation situation;
     private final ToDoubleFunction<Element> worth;
-    private final List<Way> ways;
+    private final List<RunWay> ways;
     private final boolean proven;
     private final long provable;
 
@@ -29,7 +29,7 @@ public final class RunChoice {
      * @param worth   of the elements it proves
      * @param fastest whether the fastest speed is in it, or need not be
      */
-    public record Way(List<Route> routes, double seconds, double worth, boolean fastest) {
+    public record RunWay(List<Route> routes, double seconds, double worth, boolean fastest) {
     }
 
     RunChoice(Situation situation, double limit, ToDoubleFunction<Element> worth) {
@@ -38,20 +38,20 @@ public final class RunChoice {
         this.provable = situation.provable();
         CoverSearch search = new CoverSearch(situation, true, true);
         boolean hasFastest = !search.needsFastest();
-        List<Way> found = new ArrayList<>(List.of(new Way(List.of(), 0, 0, hasFastest)));
+        List<RunWay> found = new ArrayList<>(List.of(new RunWay(List.of(), 0, 0, hasFastest)));
         if (search.needed() != 0) {
             CoverSearch.Frontier frontier = search.frontier(limit, this::worth);
             frontier.all().forEach(n -> found.add(way(search, n, hasFastest || frontier.withFastest().contains(n))));
             frontier.withFastest().stream().filter(n -> !hasFastest && !frontier.all().contains(n))
                     .forEach(n -> found.add(way(search, n, true)));
         }
-        found.sort(Comparator.comparingDouble(Way::seconds));
+        found.sort(Comparator.comparingDouble(RunWay::seconds));
         this.ways = List.copyOf(found);
         this.proven = !search.wasCut();
     }
 
-    private Way way(CoverSearch search, CoverSearch.Node end, boolean fastest) {
-        return new Way(search.way(end), CoverSearch.seconds(end), worth(end.mask()), fastest);
+    private RunWay way(CoverSearch search, CoverSearch.Node end, boolean fastest) {
+        return new RunWay(search.way(end), CoverSearch.seconds(end), worth(end.mask()), fastest);
     }
 
     /** Worth of the elements whose bits are set; bits that are no element, such as "the fastest was run", are worth nothing. */
@@ -64,7 +64,7 @@ public final class RunChoice {
     }
 
     /** Quickest first; the first of them is nothing at all. */
-    public List<Way> ways() {
+    public List<RunWay> ways() {
         return ways;
     }
 
@@ -74,13 +74,13 @@ public final class RunChoice {
     }
 
     /** Those with the fastest speed among them, where some such takes no longer than that; else all. */
-    public List<Way> withFastest(double seconds) {
-        List<Way> with = ways.stream().filter(Way::fastest).toList();
+    public List<RunWay> withFastest(double seconds) {
+        List<RunWay> with = ways.stream().filter(RunWay::fastest).toList();
         return with.stream().anyMatch(w -> w.seconds <= seconds) ? with : ways;
     }
 
     /** The most worth within so many seconds, the fastest speed among it where they reach it; the quicker of equals. */
-    public Way within(double seconds) {
+    public RunWay within(double seconds) {
         return withFastest(seconds).stream().filter(w -> w.seconds <= seconds).reduce((a, b) -> b.worth > a.worth + 1e-9 ? b : a)
                 .orElseThrow();
     }

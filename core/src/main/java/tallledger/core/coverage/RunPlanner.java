@@ -80,7 +80,7 @@ public final class RunPlanner {
     }
 
     /** The plan that goes one way of a choice, and on, while the seconds last, to speeds nobody ran. */
-    public RunPlan minutes(RunChoice choice, RunChoice.Way way, double whole) {
+    public RunPlan minutes(RunChoice choice, RunChoice.RunWay way, double whole) {
         Situation situation = choice.situation();
         List<Route> order = new ArrayList<>(way.routes());
         double taken = fill(situation, order, way.seconds(), whole);

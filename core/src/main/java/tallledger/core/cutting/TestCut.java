@@ -29,7 +29,7 @@ import tallledger.core.unit.Unit;
  * @param ways at the chosen speed, strongest first; empty where every speed of the machine is above it
  * @param next at the next speed above
  */
-public record TestCut(Job job, List<Way> ways, List<Way> next) {
+public record TestCut(Job job, List<CutWay> ways, List<CutWay> next) {
 
     private static final double ABOVE = 1.02;
     private static final MathContext SHOWN = new MathContext(3);
@@ -40,7 +40,7 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
      * @param need what the cut wants there, kW and N·m at the spindle
      * @param has  what the spindle has there; empty where it is not known
      */
-    public record Way(Route route, double rpm, double surface, SpindlePower need, Optional<SpindlePower> has) {
+    public record CutWay(Route route, double rpm, double surface, SpindlePower need, Optional<SpindlePower> has) {
 
         /** Whether it suffices; empty where nobody knows. */
         public Optional<Boolean> suffices() {
@@ -82,15 +82,15 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
                 above.map(s -> ways(job, table, motor, s)).orElse(List.of()));
     }
 
-    private static List<Way> ways(Job job, SpeedTable table, Optional<MotorRating> motor, Speed speed) {
+    private static List<CutWay> ways(Job job, SpeedTable table, Optional<MotorRating> motor, Speed speed) {
         double rpm = speed.nominal().orElseThrow().doubleValue();
         return strongest(speed.routes().stream().filter(r -> !table.train().isReverse(r))
                 .map(route -> way(job, route, rpm, motor.flatMap(m -> SpindlePower.at(table.train(), m, route, rpm)))).toList());
     }
 
     /** The nearest to what is wanted that the ranges reach without going above it: the top of one where it lies beyond or in a gap. */
-    private static List<Way> sliding(Job job, SpeedTable table, Optional<MotorRating> motor, double wanted) {
-        List<Way> ways = new ArrayList<>();
+    private static List<CutWay> sliding(Job job, SpeedTable table, Optional<MotorRating> motor, double wanted) {
+        List<CutWay> ways = new ArrayList<>();
         for (Ranges.Range range : Ranges.of(table).ranges()) {
             if (range.speeds().low() <= wanted * ABOVE && !table.train().isReverse(range.sweep())) {
                 double rpm = Math.min(Math.max(wanted, range.speeds().low()), range.speeds().high());
@@ -99,7 +99,7 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
                 ways.add(way(job, range.sweep(), rpm, motor.flatMap(m -> SpindlePower.at(table.train(), m, range.sweep(), rpm, share))));
             }
         }
-        double fastest = ways.stream().mapToDouble(Way::rpm).max().orElse(0);
+        double fastest = ways.stream().mapToDouble(CutWay::rpm).max().orElse(0);
         return strongest(ways.stream().filter(way -> way.rpm() == fastest).toList());
     }
 
@@ -113,17 +113,18 @@ public record TestCut(Job job, List<Way> ways, List<Way> next) {
         return Optional.empty();
     }
 
-    private static Way way(Job job, Route route, double rpm, Optional<SpindlePower> has) {
-        return new Way(route, rpm, job.surface(rpm), new SpindlePower(job.power(rpm), job.torque(rpm)), has);
+    private static CutWay way(Job job, Route route, double rpm, Optional<SpindlePower> has) {
+        return new CutWay(route, rpm, job.surface(rpm), new SpindlePower(job.power(rpm), job.torque(rpm)), has);
     }
 
-    private static List<Way> strongest(List<Way> ways) {
-        return ways.stream().sorted(Comparator.comparingDouble((Way w) -> -w.has().map(SpindlePower::newtonMetres).orElse(0.0))).toList();
+    private static List<CutWay> strongest(List<CutWay> ways) {
+        return ways.stream().sorted(Comparator.comparingDouble((CutWay w) -> -w.has().map(SpindlePower::newtonMetres).orElse(0.0)))
+                .toList();
     }
 
     /** Whether the strongest way suffices; empty where no speed of the machine is so slow, or its power is not known. */
     public Optional<Boolean> suffices() {
-        return ways.stream().findFirst().flatMap(Way::suffices);
+        return ways.stream().findFirst().flatMap(CutWay::suffices);
     }
 
     /** At the best way; powers to two digits of kW, or of hp on an inch machine. */

@@ -17,7 +17,7 @@ import tallledger.core.rules.Rules;
  *
  * @param lines in the order of time; what never came stands where it should have
  */
-public record CycleResult(List<Line> lines) {
+public record CycleResult(List<EventLine> lines) {
 
     public enum Verdict { RIGHT, EARLY, LATE, MISSING, EXTRA, OUT_OF_ORDER, FORBIDDEN }
 
@@ -29,7 +29,7 @@ public record CycleResult(List<Line> lines) {
      * @param window what it should have taken
      * @param hazard whether it can hurt somebody
      */
-    public record Line(String event, Optional<BigDecimal> at, Optional<BigDecimal> took, Optional<CycleScript.Window> window,
+    public record EventLine(String event, Optional<BigDecimal> at, Optional<BigDecimal> took, Optional<CycleScript.Window> window,
             Verdict verdict, boolean hazard) {
     }
 
@@ -89,8 +89,8 @@ public record CycleResult(List<Line> lines) {
     }
 
     /** Walks back from the end; a match is taken before anything else, so that equal costs keep the log together. */
-    private static List<Line> lineUp(List<Slot> slots, List<CycleLog.Tap> taps, int[][] cost, CycleScript script, BigDecimal hand) {
-        List<Line> lines = new ArrayList<>();
+    private static List<EventLine> lineUp(List<Slot> slots, List<CycleLog.Tap> taps, int[][] cost, CycleScript script, BigDecimal hand) {
+        List<EventLine> lines = new ArrayList<>();
         int s = slots.size();
         int t = taps.size();
         while (s > 0 || t > 0) {
@@ -102,12 +102,12 @@ public record CycleResult(List<Line> lines) {
             } else if (t > 0 && cost[s][t] == cost[s][t - 1] + 1) {
                 t--;
                 Optional<CycleScript.Never> never = script.forbids(taps.get(t).event());
-                lines.add(new Line(taps.get(t).event(), Optional.of(taps.get(t).at()), since(taps, t), Optional.empty(),
+                lines.add(new EventLine(taps.get(t).event(), Optional.of(taps.get(t).at()), since(taps, t), Optional.empty(),
                         never.isPresent() ? Verdict.FORBIDDEN : Verdict.EXTRA, never.filter(CycleScript.Never::hazard).isPresent()));
             } else {
                 s--;
                 if (slots.get(s).must) {
-                    lines.add(new Line(slots.get(s).event, Optional.empty(), Optional.empty(), slots.get(s).window, Verdict.MISSING,
+                    lines.add(new EventLine(slots.get(s).event, Optional.empty(), Optional.empty(), slots.get(s).window, Verdict.MISSING,
                             false));
                 }
             }
@@ -116,7 +116,7 @@ public record CycleResult(List<Line> lines) {
         return lines;
     }
 
-    private static Line matched(Slot slot, List<CycleLog.Tap> taps, int t, BigDecimal hand) {
+    private static EventLine matched(Slot slot, List<CycleLog.Tap> taps, int t, BigDecimal hand) {
         Optional<BigDecimal> took = since(taps, t);
         Verdict verdict = Verdict.RIGHT;
         if (slot.window.isPresent() && took.isPresent()) {
@@ -126,22 +126,22 @@ public record CycleResult(List<Line> lines) {
                 verdict = Verdict.LATE;
             }
         }
-        return new Line(slot.event, Optional.of(taps.get(t).at()), took, slot.window, verdict, false);
+        return new EventLine(slot.event, Optional.of(taps.get(t).at()), took, slot.window, verdict, false);
     }
 
     private static Optional<BigDecimal> since(List<CycleLog.Tap> taps, int t) {
         return t == 0 ? Optional.empty() : Optional.of(taps.get(t).at().subtract(taps.get(t - 1).at()));
     }
 
-    private static List<Line> outOfOrder(List<Line> lines) {
-        List<Line> sorted = new ArrayList<>(lines);
+    private static List<EventLine> outOfOrder(List<EventLine> lines) {
+        List<EventLine> sorted = new ArrayList<>(lines);
         for (int i = 0; i < sorted.size(); i++) {
-            Line extra = sorted.get(i);
+            EventLine extra = sorted.get(i);
             if (extra.verdict == Verdict.EXTRA) {
-                Optional<Line> missing = sorted.stream().filter(l -> l.verdict == Verdict.MISSING && l.event.equals(extra.event))
+                Optional<EventLine> missing = sorted.stream().filter(l -> l.verdict == Verdict.MISSING && l.event.equals(extra.event))
                         .findFirst();
                 if (missing.isPresent()) {
-                    sorted.set(i, new Line(extra.event, extra.at, extra.took, missing.get().window, Verdict.OUT_OF_ORDER, false));
+                    sorted.set(i, new EventLine(extra.event, extra.at, extra.took, missing.get().window, Verdict.OUT_OF_ORDER, false));
                     int gone = sorted.indexOf(missing.get());
                     sorted.remove(gone);
                     i -= gone < i ? 1 : 0;
@@ -168,10 +168,10 @@ public record CycleResult(List<Line> lines) {
 
     /** Something happened that can hurt somebody. */
     public boolean isHazard() {
-        return lines.stream().anyMatch(Line::hazard);
+        return lines.stream().anyMatch(EventLine::hazard);
     }
 
-    public List<Line> wrong() {
+    public List<EventLine> wrong() {
         return lines.stream().filter(l -> l.verdict != Verdict.RIGHT).toList();
     }
 }

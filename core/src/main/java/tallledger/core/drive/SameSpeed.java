@@ -20,10 +20,10 @@ import tallledger.core.unit.Unit;
  *             about the middle between the two ranges' speeds there
  * @param ways torque and power there in each range that has it, strongest first
  */
-public record SameSpeed(double rpm, List<Way> ways) {
+public record SameSpeed(double rpm, List<LeverWay> ways) {
 
     /** One range at the speed, with its inverter at {@code share} of the plate frequency. */
-    public record Way(Route sweep, double share, SpindlePower power) {
+    public record LeverWay(Route sweep, double share, SpindlePower power) {
     }
 
     /** One comparison for each overlap of two ranges; none where the drive is not known through. */
@@ -33,16 +33,16 @@ public record SameSpeed(double rpm, List<Way> ways) {
         List<SameSpeed> same = new ArrayList<>();
         for (Span overlap : ranges.overlaps()) {
             double rpm = between(table, ranges, overlap);
-            List<Way> ways = new ArrayList<>();
+            List<LeverWay> ways = new ArrayList<>();
             for (Ranges.Range range : ranges.ranges()) {
                 Optional<Span> inverter = inverter(train, range.sweep());
                 if (inverter.isPresent() && range.speeds().low() <= rpm && rpm <= range.speeds().high()) {
                     double share = inverter.get().low() * rpm / range.speeds().low();
                     SpindlePower.at(train, rating, range.sweep(), rpm, share)
-                            .ifPresent(power -> ways.add(new Way(range.sweep(), share, power)));
+                            .ifPresent(power -> ways.add(new LeverWay(range.sweep(), share, power)));
                 }
             }
-            ways.sort(Comparator.comparingDouble((Way w) -> -w.power().newtonMetres()));
+            ways.sort(Comparator.comparingDouble((LeverWay w) -> -w.power().newtonMetres()));
             if (ways.size() > 1) {
                 same.add(new SameSpeed(rpm, List.copyOf(ways)));
             }
@@ -52,8 +52,8 @@ public record SameSpeed(double rpm, List<Way> ways) {
 
     /** One says why they are not the same, strongest and weakest; powers and torques of {@code ways} are the motor's. */
     public Reason says(DriveTrain train) {
-        Way most = ways.get(0);
-        Way least = ways.get(ways.size() - 1);
+        LeverWay most = ways.get(0);
+        LeverWay least = ways.get(ways.size() - 1);
         return Reason.of(DriveReason.SAME_SPEED, rounded(rpm, 3), levers(train, most.sweep), rounded(most.share * 100, 3),
                 Quantity.of(rounded(most.power.kilowatts(), 3), Unit.KILOWATTS), levers(train, least.sweep), rounded(least.share * 100, 3),
                 Quantity.of(rounded(least.power.kilowatts(), 3), Unit.KILOWATTS),

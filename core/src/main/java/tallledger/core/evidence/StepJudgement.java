@@ -88,7 +88,7 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
     }
 
     /** The same, its figures of this length or force. */
-    public StepJudgement per(Figure.Per per) {
+    public StepJudgement per(Figure.StatedOver per) {
         return new StepJudgement(outcome, grade, because, worse, figures.stream().map(f -> f.per(per)).toList(), held);
     }
 

@@ -39,7 +39,7 @@ public final class Catalogue {
 
     /** Every line there is, of every family. */
     private static final List<Template> ALL = Stream.of(Family.values()).flatMap(f -> f.traits().lines().stream())
-            .flatMap(Line::templates).distinct().toList();
+            .flatMap(CatalogueLine::templates).distinct().toList();
 
     /** Code of the steps of a feed plate. */
     public static final String FEED_PLATE = "feed-plate";
@@ -84,20 +84,20 @@ public final class Catalogue {
         return new Step(StepId.of(OTHER_SPEED, slug(speed.what()) + "-" + slug(speed.rpm().toPlainString())),
                 List.of(speed.what(), speed.rpm().toPlainString()), Phase.MOVEMENT,
                 new SpeedRead(Optional.of(speed.rpm()), speed.tolerance()), Severity.SOON, rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(OTHER_DRIVE), Optional.empty(), true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), MachinePart.System.of(OTHER_DRIVE), Optional.empty(), true, Set.of());
     }
 
     /** A size that somebody claims is measured. */
     private static Step size(String code, TypedLength claimed, Rules rules) {
         return new Step(StepId.of(code), List.of(), Phase.TRAVELS, new AxisTravel(Optional.of(claimed)), Severity.NOTE,
-                rules.whole(Rule.ONE_COUNT), List.of(), Part.System.of("size"), Optional.empty(), false, Set.of());
+                rules.whole(Rule.ONE_COUNT), List.of(), MachinePart.System.of("size"), Optional.empty(), false, Set.of());
     }
 
     /** What a former owner did is looked at for itself, whatever it is. */
     private static Step redone(String what, Rules rules) {
         return new Step(StepId.of(REDONE, slug(what)), List.of(what), Phase.STANDING, new Inspection(), Severity.BEFORE_USE,
                 rules.whole(Rule.ONE_COUNT),
-                List.of(Need.of(Need.Kind.POWER_ISOLATED)), Part.System.of(REDONE), Optional.empty(), false, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ISOLATED)), MachinePart.System.of(REDONE), Optional.empty(), false, Set.of());
     }
 
     private static String slug(String what) {
@@ -105,10 +105,10 @@ public final class Catalogue {
     }
 
     /** Something is there so many times, somebody says. */
-    private static Step counted(Described.Counted claimed, Rules rules) {
+    private static Step counted(Described.CountedPieces claimed, Rules rules) {
         return new Step(StepId.of(CLAIMED_COUNT, slug(claimed.what())), List.of(claimed.what(), String.valueOf(claimed.count())),
                 Phase.KIT, new PieceCount(Optional.of(claimed.count())), Severity.NOTE, rules.whole(Rule.ONE_COUNT), List.of(),
-                Part.System.of("kit"), Optional.empty(), false, Set.of());
+                MachinePart.System.of("kit"), Optional.empty(), false, Set.of());
     }
 
     /**
@@ -134,7 +134,7 @@ public final class Catalogue {
         return new Step(StepId.of(THREAD_PLATE, String.join(".", key).replaceAll("[^\\p{L}\\d.]+", "-")),
                 List.of(String.join(" · ", key), shows), Phase.MOVEMENT,
                 new ThreadLead(shows, key), Severity.SOON, rules.whole(Rule.ONE_FEED), List.of(Need.of(Need.Kind.POWER_ON)),
-                Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
+                MachinePart.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }
 
     /** The readable positions of a plate: those first that together use every position of every lever, then the rest, each slow to fast. */
@@ -167,7 +167,7 @@ public final class Catalogue {
                 List.of(String.join(" · ", key), shows),
                 Phase.MOVEMENT, new FeedRate(feeds.per(), feeds.promised(key), FeedRate.Rate.OF_PLATE, key),
                 Severity.SOON, rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(FEED_BOX), Optional.empty(), true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), MachinePart.System.of(FEED_BOX), Optional.empty(), true, Set.of());
     }
 
     /**
@@ -184,7 +184,7 @@ public final class Catalogue {
 
     private static Step extra(StepId id, String script, Rules rules) {
         return new Step(id, List.of(id.of()), Phase.MOVEMENT, new WatchedCycle(script), Severity.SOON, rules.whole(Rule.ONE_FEED),
-                List.of(Need.of(Need.Kind.POWER_ON)), Part.System.of(id.written()), Optional.empty(), true, Set.of());
+                List.of(Need.of(Need.Kind.POWER_ON)), MachinePart.System.of(id.written()), Optional.empty(), true, Set.of());
     }
 
     /** What a step of the catalogue takes as it ships, s. */

@@ -191,47 +191,51 @@ final class ChartLines {
             .of("spindle").records(s -> finish(SurfaceFinish.Process.DRILLED, s));
 
     /** Every axis of a machining centre: straight, and at its targets from both sides. */
-    static final Line AXES = Line.eachAxis(
+    static final CatalogueLine AXES = CatalogueLine.eachAxis(
             step("axis-straight", ACCURACY, SOON, 240).eachAxis(a -> a.has(Ability.READOUT)).needs(Kind.LEVEL_AND_WARM).of("slide")
                     .records(ChartLine.per(new StraightnessByIndicator(), Rule.STRAIGHT_1000, 1000)),
             step("axis-test", ACCURACY, SOON, 600).naming(FieldUnit.DEVIATION).eachAxis(a -> a.has(Ability.READOUT))
                     .needs(Kind.LEVEL_AND_WARM).of("scale")
                     .records(ChartLine.of(new AxisPositioning(), Rule.AXIS_ACCURACY)));
 
-    static final Line LATHE_CHART = Line.of(BED_STRAIGHT, CARRIAGE_STRAIGHT, TAILSTOCK_WAYS, NOSE_CAMMING,
+    static final CatalogueLine LATHE_CHART = CatalogueLine.of(BED_STRAIGHT, CARRIAGE_STRAIGHT, TAILSTOCK_WAYS, NOSE_CAMMING,
             SPINDLE_CARRIAGE_V, SPINDLE_CARRIAGE_H, CENTRE_RUNOUT, TOP_SLIDE_SPINDLE, BARREL_CARRIAGE_V, BARREL_CARRIAGE_H,
             CENTRES_LEVEL, LEAD_SCREW_FLOAT);
-    static final Line LATHE_CUT_CHART = Line.of(FACING_HOLLOW, TURNED_ROUND, TURNED_ROUGHNESS);
-    static final Line MILL_CHART = Line.of(NOSE_CAMMING, TABLE_FLAT, TABLE_PARALLEL_Y, T_SLOT, XY_SQUARE, KNEE_SQUARE_X, KNEE_SQUARE_Y,
-            HEAD_SQUARE_X, HEAD_SQUARE_Y);
-    static final Line MILL_QUILL_CHART = Line.of(QUILL_SQUARE);
-    static final Line LYING_CHART = Line.of(SPINDLE_TABLE, SPINDLE_CROSS, SLOT_SQUARE, ARBOR_SUPPORT_LINE, OVERARM_SPINDLE);
-    static final Line SWIVEL_CHART = Line.of(SWIVEL_ZERO);
-    static final Line MILL_CUT_CHART = Line.of(BLOCK_FLAT, BLOCK_SQUARE, BLOCK_STEP, MILLED_ROUGHNESS);
-    static final Line DRILL_CHART = Line.of(BASE_FLAT, DRILL_OUT, DRILL_QUILL_SQUARE, THRUST_DIP);
-    static final Line RADIAL_CHART = Line.of(SPINDLE_SQUARE_IN, SPINDLE_SQUARE_OUT, HEAD_LEVEL);
-    static final Line DRILL_CUT_CHART = Line.of(HOLE_PLACE, DRILLED_ROUGHNESS);
+    static final CatalogueLine LATHE_CUT_CHART = CatalogueLine.of(FACING_HOLLOW, TURNED_ROUND, TURNED_ROUGHNESS);
+    static final CatalogueLine MILL_CHART =
+            CatalogueLine.of(NOSE_CAMMING, TABLE_FLAT, TABLE_PARALLEL_Y, T_SLOT, XY_SQUARE, KNEE_SQUARE_X, KNEE_SQUARE_Y,
+                    HEAD_SQUARE_X, HEAD_SQUARE_Y);
+    static final CatalogueLine MILL_QUILL_CHART = CatalogueLine.of(QUILL_SQUARE);
+    static final CatalogueLine LYING_CHART =
+            CatalogueLine.of(SPINDLE_TABLE, SPINDLE_CROSS, SLOT_SQUARE, ARBOR_SUPPORT_LINE, OVERARM_SPINDLE);
+    static final CatalogueLine SWIVEL_CHART = CatalogueLine.of(SWIVEL_ZERO);
+    static final CatalogueLine MILL_CUT_CHART = CatalogueLine.of(BLOCK_FLAT, BLOCK_SQUARE, BLOCK_STEP, MILLED_ROUGHNESS);
+    static final CatalogueLine DRILL_CHART = CatalogueLine.of(BASE_FLAT, DRILL_OUT, DRILL_QUILL_SQUARE, THRUST_DIP);
+    static final CatalogueLine RADIAL_CHART = CatalogueLine.of(SPINDLE_SQUARE_IN, SPINDLE_SQUARE_OUT, HEAD_LEVEL);
+    static final CatalogueLine DRILL_CUT_CHART = CatalogueLine.of(HOLE_PLACE, DRILLED_ROUGHNESS);
     static final Template INFEED_SUM = step("infeed-sum", TEST_CUT, LIVE_WITH, 180).needs(Kind.GLASSES, Kind.WORK_HELD, Kind.CLEAR_OF_WHEEL)
             .of("infeed").records(ChartLine.of(new InfeedByWork(), Rule.INFEED_SUM));
 
-    static final Line INFEED_CHART = Line.of(INFEED_REPEAT);
-    static final Line CYLINDRICAL_CHART = Line.of(CENTRES_LINE_V, CENTRES_LINE_H, BARREL_TO_TRAVEL, WHEEL_SPINDLE_TRAVEL, INFEED_SQUARE);
-    static final Line CYLINDRICAL_CUT_CHART = Line.of(INFEED_SUM, GROUND_ROUND, GROUND_ROUGHNESS);
-    static final Line ROTARY_CHART = Line.of(ROTARY_TRUE, ROTARY_FLAT, COLUMN_TO_TABLE, DOWN_FEED_STEPS);
-    static final Line ROTARY_CUT_CHART = Line.of(INFEED_SUM, GROUND_SPREAD, GROUND_ROUGHNESS);
-    static final Line CENTRELESS_CHART = Line.of(REGULATING_SPINDLE, REGULATING_FLOAT, SPINDLES_PARALLEL_V,
+    static final CatalogueLine INFEED_CHART = CatalogueLine.of(INFEED_REPEAT);
+    static final CatalogueLine CYLINDRICAL_CHART =
+            CatalogueLine.of(CENTRES_LINE_V, CENTRES_LINE_H, BARREL_TO_TRAVEL, WHEEL_SPINDLE_TRAVEL, INFEED_SQUARE);
+    static final CatalogueLine CYLINDRICAL_CUT_CHART = CatalogueLine.of(INFEED_SUM, GROUND_ROUND, GROUND_ROUGHNESS);
+    static final CatalogueLine ROTARY_CHART = CatalogueLine.of(ROTARY_TRUE, ROTARY_FLAT, COLUMN_TO_TABLE, DOWN_FEED_STEPS);
+    static final CatalogueLine ROTARY_CUT_CHART = CatalogueLine.of(INFEED_SUM, GROUND_SPREAD, GROUND_ROUGHNESS);
+    static final CatalogueLine CENTRELESS_CHART = CatalogueLine.of(REGULATING_SPINDLE, REGULATING_FLOAT, SPINDLES_PARALLEL_V,
             SPINDLES_PARALLEL_H, SLOT_PARALLEL);
-    static final Line CENTRELESS_CUT_CHART = Line.of(CENTRELESS_SPREAD, CENTRELESS_ROUND, CENTRELESS_TAPER);
-    static final Line CENTRE_CHART = Line.of(AXES_XY_SQUARE, YZ_SQUARE, ZX_SQUARE);
-    static final Line CENTRE_CUT_CHART = Line.of(CIRCLE_TEST, MILLED_SQUARE, MILLED_CIRCLE);
+    static final CatalogueLine CENTRELESS_CUT_CHART = CatalogueLine.of(CENTRELESS_SPREAD, CENTRELESS_ROUND, CENTRELESS_TAPER);
+    static final CatalogueLine CENTRE_CHART = CatalogueLine.of(AXES_XY_SQUARE, YZ_SQUARE, ZX_SQUARE);
+    static final CatalogueLine CENTRE_CUT_CHART = CatalogueLine.of(CIRCLE_TEST, MILLED_SQUARE, MILLED_CIRCLE);
 
     private ChartLines() {
     }
 
     /** With the drive whose marks a trace may show. */
-    private static SurfaceFinish finish(SurfaceFinish.Process process, Template.Subject on) {
+    private static SurfaceFinish finish(SurfaceFinish.Process process, Template.StepSubject on) {
         return new SurfaceFinish(process,
-                Optional.of(new SurfaceFinish.Drive(on.machine().train(), on.machine().plate(), on.machine().fitOut().supply().hertz())));
+                Optional.of(new SurfaceFinish.TurningParts(on.machine().train(), on.machine().plate(),
+                        on.machine().fitOut().supply().hertz())));
     }
 
     private static boolean hasKnee(Described machine) {

@@ -50,12 +50,12 @@ import tallledger.core.rules.Rules;
  */
 final class CommonSteps {
 
-    static final Line DESK = Line.of(
+    static final CatalogueLine DESK = CatalogueLine.of(
             step("desk-claims", Phase.DESK, NOTE, 300).records(new SeparateScreen("machine")),
             step("desk-power", Phase.DESK, NOTE, 60),
             step("desk-papers", Phase.DESK, NOTE, 120));
 
-    static final Line STANDING = Line.of(
+    static final CatalogueLine STANDING = CatalogueLine.of(
             step("serial", Phase.STANDING, NOTE, 60).records(new PlateNote(PlateFigure.YEAR)),
             step("plates", Phase.STANDING, NOTE, 120).records(new SeparateScreen("machine")),
             step("castings", Phase.STANDING, BEFORE_USE, 180).needs(Kind.POWER_ISOLATED),
@@ -65,7 +65,7 @@ final class CommonSteps {
             step("oilers", Phase.STANDING, SOON, 90),
             step("way-covers", Phase.STANDING, SOON, 60).with(Feature.WAY_COVERS).needs(Kind.POWER_ISOLATED));
 
-    static final Line ELECTRICS = Line.of(
+    static final CatalogueLine ELECTRICS = CatalogueLine.of(
             step("supply", Phase.ELECTRICS, BEFORE_USE, 240).records(s -> new SupplyCheck(s.machine().fitOut().supply()))
                     .needs(Kind.ELECTRICIAN),
             step("isolator", Phase.ELECTRICS, STOP_USE, 45),
@@ -75,7 +75,7 @@ final class CommonSteps {
                     .needs(Kind.POWER_ISOLATED, Kind.ELECTRICIAN),
             step("motor-plate", Phase.ELECTRICS, NOTE, 60).records(new PlateNote(PlateFigure.POWER)));
 
-    static final Line FIRST_START = Line.of(
+    static final CatalogueLine FIRST_START = CatalogueLine.of(
             step("emergency-stop", Phase.FIRST_START, STOP_USE, 90).with(Feature.EMERGENCY_STOP).cycle("emergency-stop").of("stop"),
             step("direction", Phase.FIRST_START, BEFORE_USE, 60).when(Described::reverses).cycle("direction")
                     .needs(Kind.POWER_ON, Kind.CHUCK_KEY_OUT, Kind.BRAKE_OFF).of("direction"),
@@ -83,7 +83,7 @@ final class CommonSteps {
             step("control-boots", Phase.FIRST_START, BEFORE_USE, 120).still().with(Feature.CONTROL).of("control"),
             step("reference-run", Phase.FIRST_START, BEFORE_USE, 120).with(Feature.CONTROL).of("control").needs(Kind.POWER_ON));
 
-    static final Line STARTED = Line.of(
+    static final CatalogueLine STARTED = CatalogueLine.of(
             driveCheck(DriveCheck.NEUTRAL, Phase.FIRST_START, 45),
             driveCheck(DriveCheck.JOG, Phase.FIRST_START, 20),
             driveCheck(DriveCheck.BRAKE, Phase.FIRST_START, 60),
@@ -102,7 +102,7 @@ final class CommonSteps {
             step("coolant", Phase.FIRST_START, LIVE_WITH, 60).still().with(Feature.COOLANT),
             step("lamp", Phase.FIRST_START, LIVE_WITH, 15).still().with(Feature.LAMP));
 
-    static final Line SPEEDS = Line.of(
+    static final CatalogueLine SPEEDS = CatalogueLine.of(
             step("trial-speeds", SPINDLE, BEFORE_USE, 180).when(CommonSteps::changesRangeByCommand).records(new TrialSpeeds()).of("shift")
                     .needs(Kind.POWER_ON)
                     .spares(SpindleCheck.id(DriveCheck.SHIFT_UP), SpindleCheck.id(DriveCheck.SHIFT_DOWN)),
@@ -112,13 +112,13 @@ final class CommonSteps {
             driveCheck(DriveCheck.SHIFT_UP, SPINDLE, 45),
             driveCheck(DriveCheck.SHIFT_DOWN, SPINDLE, 45));
 
-    static final Line HOT = Line.of(
+    static final CatalogueLine HOT = CatalogueLine.of(
             step("bearing-rise", HOT_CHECK, SOON, 1800).records(new BearingTemperature(Rule.BEARING_RISE)).of("bearings")
                     .needs(Kind.POWER_ON),
             step("hot-sound", HOT_CHECK, SOON, 60).of("bearings"),
             step("hot-leaks", HOT_CHECK, LIVE_WITH, 60).still());
 
-    static final Line PAPERS = Line.of(
+    static final CatalogueLine PAPERS = CatalogueLine.of(
             step("kit", KIT, SOON, 240).records(new SeparateScreen("kit")),
             step("manual", KIT, LIVE_WITH, 30),
             step("wiring-diagram", KIT, SOON, 30),
@@ -126,7 +126,7 @@ final class CommonSteps {
             step("test-chart", KIT, NOTE, 30),
             step("lift", KIT, STOP_USE, 90).records(new SeparateScreen("kit")));
 
-    static final Line CLOSE = Line.of(
+    static final CatalogueLine CLOSE = CatalogueLine.of(
             step("left-safe", Phase.CLOSE, STOP_USE, 60).needs(Kind.POWER_ISOLATED),
             step("said-what-is-open", Phase.CLOSE, NOTE, 60));
 
@@ -146,10 +146,10 @@ final class CommonSteps {
             .eachAxis(a -> a.has(Ability.TRIP) || a.has(Ability.KNOCK_OFF)).records(new TripRepeatability())
             .of("trip").needs(Kind.LOCK_FREE);
 
-    static final Line AXES_MOVE = Line.eachAxis(FEED, RAPID, TRIP, KNOCK_OFF, TRIP_REPEAT);
-    static final Line MILL_AXES_MOVE = Line.eachAxis(FEED, RAPID, TRIP, HIDDEN_STOPS, KNOCK_OFF, TRIP_REPEAT);
+    static final CatalogueLine AXES_MOVE = CatalogueLine.eachAxis(FEED, RAPID, TRIP, KNOCK_OFF, TRIP_REPEAT);
+    static final CatalogueLine MILL_AXES_MOVE = CatalogueLine.eachAxis(FEED, RAPID, TRIP, HIDDEN_STOPS, KNOCK_OFF, TRIP_REPEAT);
 
-    static final Line AXES_TRAVEL = Line.eachAxis(
+    static final CatalogueLine AXES_TRAVEL = CatalogueLine.eachAxis(
             step("travel", TRAVELS, SOON, 60).eachAxis(a -> true).records(CommonSteps::travel).of("slide")
                     .needs(Kind.LOCK_FREE, Kind.CLAMP_FREE, Kind.WAY_CLEAR),
             step("lock", TRAVELS, BEFORE_USE, 30).eachAxis(a -> a.has(Ability.LOCK)).of("lock").needs(Kind.OTHER_LOCKS_FREE, Kind.LOCK_ON),
@@ -162,12 +162,12 @@ final class CommonSteps {
             step("play", TRAVELS, SOON, 60).eachAxis(a -> true).of("slide").needs(Kind.LOCK_FREE)
                     .records(new SingleMeasurement(Rule.PLAY, Rule.INDICATOR, true)));
 
-    static final Line AXES_ACCURACY = Line.eachAxis(
+    static final CatalogueLine AXES_ACCURACY = CatalogueLine.eachAxis(
             step("readout", ACCURACY, SOON, 120).eachAxis(a -> a.has(Ability.READOUT)).of("scale").needs(Kind.LEVEL_AND_WARM)
                     .records(ChartLine.per(new ScaleByGaugeLengths(), Rule.SCALE_300, 300)));
 
     /** The feeds of the feed plate. */
-    static final Line FEED_PLATE = new Line() {
+    static final CatalogueLine FEED_PLATE = new CatalogueLine() {
         @Override
         public List<Step> on(Described machine, Rules rules) {
             return Catalogue.feedPlate(machine, rules);
@@ -180,7 +180,7 @@ final class CommonSteps {
     };
 
     /** The threads of the thread plate. */
-    static final Line THREAD_PLATE = new Line() {
+    static final CatalogueLine THREAD_PLATE = new CatalogueLine() {
         @Override
         public List<Step> on(Described machine, Rules rules) {
             return Catalogue.threadPlate(machine, rules);
@@ -222,31 +222,31 @@ final class CommonSteps {
                 .when(m -> DriveCheck.of(m.train()).contains(check)).records(new SpindleCheck(check)).of("spindle controls");
     }
 
-    static Recording<?> wheels(Template.Subject subject) {
+    static Recording<?> wheels(Template.StepSubject subject) {
         return new ChangeWheelCount(subject.machine().fitOut().chart().map(c -> c.parse(subject.machine().unit())));
     }
 
-    private static Recording<?> backlash(Template.Subject s, boolean rack) {
+    private static Recording<?> backlash(Template.StepSubject s, boolean rack) {
         return new ScrewBacklash(s.moves().minus(), s.moves().plus(), s.moves().has(Ability.READOUT), rack);
     }
 
     /** Slowest to the minus side, fastest to the plus side. */
-    private static Recording<?> feed(Template.Subject s) {
-        Axis.Rates rates = s.moves().rates();
+    private static Recording<?> feed(Template.StepSubject s) {
+        Axis.AxisRates rates = s.moves().rates();
         return new FeedRate(rates.per(), promised(s, s.plus() ? rates.fastest() : rates.slowest()), s.plus() ? Rate.FASTEST
                 : Rate.SLOWEST);
     }
 
-    private static Recording<?> rapid(Template.Subject s) {
+    private static Recording<?> rapid(Template.StepSubject s) {
         return new FeedRate(Axis.Per.MIN, promised(s, s.moves().rates().rapid()), Rate.RAPID);
     }
 
-    private static Recording<?> travel(Template.Subject s) {
+    private static Recording<?> travel(Template.StepSubject s) {
         String typed = s.moves().travel();
         return new AxisTravel(typed.isBlank() ? Optional.empty() : Optional.of(TypedLength.parse(typed, s.machine().unit())));
     }
 
-    private static Optional<BigDecimal> promised(Template.Subject s, String typed) {
+    private static Optional<BigDecimal> promised(Template.StepSubject s, String typed) {
         return typed.isBlank() ? Optional.empty() : Optional.of(TypedLength.parse(typed, s.machine().unit()).mm());
     }
 }

@@ -39,10 +39,10 @@ public interface Described {
      * @param what  as they are called
      * @param count how many there should be
      */
-    record Counted(String what, int count) {
+    record CountedPieces(String what, int count) {
     }
 
-    default List<Counted> counted() {
+    default List<CountedPieces> counted() {
         return List.of();
     }
 

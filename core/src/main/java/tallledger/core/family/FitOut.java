@@ -167,7 +167,7 @@ public record FitOut(List<Axis> axes, Set<Feature> features, SupplyPlate supply,
         return new Axis(id, a.optionalText("role").map(Axis.Role::valueOf).orElse(Axis.Role.named(a.text("name"))), a.text("name"),
                 a.text("minus"), a.text("plus"),
                 new HashSet<>(a.texts("abilities").stream().map(Ability::valueOf).toList()), a.text("travel"),
-                new Axis.Rates(Axis.Per.valueOf(a.text("per")), a.text("slowest"), a.text("fastest"), a.text("rapid")));
+                new Axis.AxisRates(Axis.Per.valueOf(a.text("per")), a.text("slowest"), a.text("fastest"), a.text("rapid")));
     }
 
     /** More fields than Map.of takes. */

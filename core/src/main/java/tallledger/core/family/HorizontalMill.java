@@ -1,6 +1,7 @@
 package tallledger.core.family;
 
 import java.util.List;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
@@ -21,6 +22,7 @@ final class HorizontalMill {
                             StartingDescription.belt("1 2 3"), StartingDescription.gears("left lever", LeverPattern.ROW, "in out"),
                             StartingDescription.gears("right lever", LeverPattern.ROW, "low high"),
                             Stage.direction(Shifting.STOP_TO_SHIFT)))
+            .tried(Job.Kind.FACE_MILLING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.MILL_SCREWS,
                     MillSteps.SPINDLE_TAPER, MillSteps.OVERARM_WAYS, MillSteps.ARBOR_COLLARS, MillSteps.CHANGE_WHEELS,

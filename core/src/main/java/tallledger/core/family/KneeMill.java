@@ -7,6 +7,7 @@ import static tallledger.core.family.Template.step;
 
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.Position;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
@@ -40,6 +41,7 @@ final class KneeMill {
                     StartingDescription.of("step-pulley-mill", Family.KNEE_MILL, StartingDescription.motor("1420"),
                             StartingDescription.belt("1 2 3 4"), StartingDescription.backGear("in out"),
                             Stage.direction(Shifting.STOP_TO_SHIFT)))
+            .tried(Job.Kind.FACE_MILLING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.MILL_SCREWS,
                     MillSteps.SPINDLE_TAPER, CommonSteps.ELECTRICS, CommonSteps.FIRST_START, MillSteps.DRAWBAR_SEATED,

@@ -13,6 +13,7 @@ import static tallledger.core.family.Template.step;
 
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
@@ -57,6 +58,7 @@ final class Lathe {
                             StartingDescription.motor("1400"), Stage.sliding("inverter", StageKind.INVERTER, Optional.empty()),
                             StartingDescription.belt("1 2 3"), StartingDescription.backGear("in out"),
                             Stage.direction(Shifting.STOP_TO_SHIFT)))
+            .tried(Job.Kind.TURNING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING,
                     step("bed-by-headstock", STANDING, SOON, 90).needs(Kind.POWER_ISOLATED).of("bed"),

@@ -11,6 +11,7 @@ import static tallledger.core.family.Template.step;
 
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
@@ -32,6 +33,7 @@ final class MachiningCentre {
                                             StartingDescription.unknown("high"))),
                             Stage.sliding("spindle drive", StageKind.INVERTER, Optional.empty()),
                             Stage.direction(Shifting.STOP_TO_SHIFT)))
+            .tried(Job.Kind.FACE_MILLING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.SPINDLE_TAPER,
                     step("tool-pockets", STANDING, SOON, 90).with(Feature.TOOL_CHANGER).needs(Kind.POWER_ISOLATED),

@@ -17,7 +17,7 @@ import tallledger.core.unit.LengthUnit;
  *
  * @param lines by the step that measures it
  */
-public record OwnChart(Map<StepId, Printed> lines) {
+public record OwnChart(Map<StepId, PrintedFigure> lines) {
 
     public static final OwnChart NONE = new OwnChart(Map.of());
     public static final int MOST = 80;
@@ -28,10 +28,10 @@ public record OwnChart(Map<StepId, Printed> lines) {
      * @param permissible as typed, for the length the house's limit of that line is stated for
      * @param measured    as typed; empty where only the limit is printed
      */
-    public record Printed(String permissible, String measured) {
+    public record PrintedFigure(String permissible, String measured) {
 
         /** @throws Refused naming which of the two is no length above nought */
-        public Printed checked(LengthUnit unit) {
+        public PrintedFigure checked(LengthUnit unit) {
             if (permitted(unit).signum() <= 0) {
                 throw Refused.because(CommonReason.NUMBER_NOT_POSITIVE, permissible).at("permissible");
             }
@@ -75,10 +75,10 @@ public record OwnChart(Map<StepId, Printed> lines) {
     }
 
     static OwnChart from(Payload p) {
-        Map<StepId, Printed> lines = new LinkedHashMap<>();
+        Map<StepId, PrintedFigure> lines = new LinkedHashMap<>();
         p.fields().keySet().forEach(step -> {
             Payload line = p.part(step);
-            lines.put(StepId.read(step), new Printed(line.text("permissible"), line.text("measured")));
+            lines.put(StepId.read(step), new PrintedFigure(line.text("permissible"), line.text("measured")));
         });
         return new OwnChart(lines);
     }

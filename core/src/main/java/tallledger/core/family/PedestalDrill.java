@@ -7,6 +7,7 @@ import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
 import java.util.List;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
@@ -28,6 +29,7 @@ final class PedestalDrill {
                             Shifting.SHIFTS_TURNING, List.of(StartingDescription.unknown("I"),
                                     StartingDescription.unknown("II"))),
                             StartingDescription.belt("L H")))
+            .tried(Job.Kind.DRILLING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, DrillSteps.COLUMN_SURFACE,
                     step("drill-table", STANDING, LIVE_WITH, 45),

@@ -11,6 +11,7 @@ import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
 import java.util.List;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
@@ -35,6 +36,7 @@ final class RadialDrill {
                     StartingDescription.of("radial-drill", Family.RADIAL_DRILL, StartingDescription.motor("1440"),
                             StartingDescription.gears("range", LeverPattern.ROW, "A B C"),
                             StartingDescription.gears("dial", LeverPattern.DIAL, "1 2 3 4 5 6 7"), Stage.direction(Shifting.STOP_TO_SHIFT)))
+            .tried(Job.Kind.DRILLING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, DrillSteps.COLUMN_SURFACE,
                     step("arm-ways", STANDING, SOON, 60).of("arm"),

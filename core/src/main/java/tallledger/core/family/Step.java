@@ -31,7 +31,7 @@ import tallledger.core.rules.Rules;
  * @param figures   lengths and units that stand in its words, in the unit of the machine
  */
 public record Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds,
-        List<Need> needs, Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own,
+        List<Need> needs, MachinePart.System system, Optional<AxisId> axis, boolean runs, Set<String> spares, Optional<OwnLimit> own,
         List<Object> figures) {
 
     /** What the machine's own chart says of it, mm. @param measured by its maker or rebuilder; empty where only the limit is printed */
@@ -40,7 +40,7 @@ public record Step(StepId id, List<String> about, Phase phase, Recording<?> reco
 
     /** One of which no chart of the machine's own says anything. */
     public Step(StepId id, List<String> about, Phase phase, Recording<?> recording, Severity ifBad, int seconds, List<Need> needs,
-            Part.System system, Optional<AxisId> axis, boolean runs, Set<String> spares) {
+            MachinePart.System system, Optional<AxisId> axis, boolean runs, Set<String> spares) {
         this(id, about, phase, recording, ifBad, seconds, needs, system, axis, runs, spares, Optional.empty(), List.of());
     }
 

@@ -26,10 +26,10 @@ import tallledger.core.unit.LengthUnit;
  * A line of the catalogue: a step with the conditions under which a machine gets it. One about an axis becomes a step for every
  * axis that has what it asks for, and one for each way where it is done each way.
  */
-final class Template implements Line {
+final class Template implements CatalogueLine {
 
     /** What a step is made for. */
-    record Subject(Described machine, Optional<Axis> axis, boolean plus) {
+    record StepSubject(Described machine, Optional<Axis> axis, boolean plus) {
 
         Axis moves() {
             return axis.orElseThrow();
@@ -41,7 +41,7 @@ final class Template implements Line {
     private final Phase phase;
     private final Severity ifBad;
     private final int seconds;
-    private Function<Subject, Recording<?>> recording = subject -> new Inspection();
+    private Function<StepSubject, Recording<?>> recording = subject -> new Inspection();
     private final List<Predicate<Described>> conditions = new ArrayList<>();
     private BiPredicate<Described, Axis> axes;
     private boolean eachWay;
@@ -68,7 +68,7 @@ final class Template implements Line {
         return this;
     }
 
-    Template records(Function<Subject, Recording<?>> made) {
+    Template records(Function<StepSubject, Recording<?>> made) {
         recording = made;
         return this;
     }
@@ -177,7 +177,7 @@ final class Template implements Line {
     /** A step about the whole machine. */
     @Override
     public List<Step> on(Described machine, Rules rules) {
-        return fits(machine) ? List.of(made(new Subject(machine, Optional.empty(), false), List.of(), rules)) : List.of();
+        return fits(machine) ? List.of(made(new StepSubject(machine, Optional.empty(), false), List.of(), rules)) : List.of();
     }
 
     /** Steps about one axis, each way where it is done each way. */
@@ -186,13 +186,13 @@ final class Template implements Line {
             return List.of();
         }
         if (!eachWay) {
-            return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name()), rules));
+            return List.of(made(new StepSubject(machine, Optional.of(axis), false), List.of(axis.name()), rules));
         }
-        return List.of(made(new Subject(machine, Optional.of(axis), false), List.of(axis.name(), axis.minus()), rules),
-                made(new Subject(machine, Optional.of(axis), true), List.of(axis.name(), axis.plus()), rules));
+        return List.of(made(new StepSubject(machine, Optional.of(axis), false), List.of(axis.name(), axis.minus()), rules),
+                made(new StepSubject(machine, Optional.of(axis), true), List.of(axis.name(), axis.plus()), rules));
     }
 
-    private Step made(Subject subject, List<String> about, Rules rules) {
+    private Step made(StepSubject subject, List<String> about, Rules rules) {
         Optional<AxisId> axis = subject.axis.map(Axis::id);
         String name = subject.axis.or(() -> usual(subject.machine)).map(Axis::name).orElse(systemName());
         StepId.Side side = about.size() < 2 ? StepId.Side.BOTH : subject.plus ? StepId.Side.PLUS : StepId.Side.MINUS;
@@ -200,7 +200,7 @@ final class Template implements Line {
                 .map(kind -> new Need(kind, isOfAxis(kind) ? name : "")).toList();
         StepId id = new StepId(code, axis.map(AxisId::written).orElse(""), side);
         return new Step(id, about, phase, recording.apply(subject), ifBad, rules.seconds(code, seconds), needed,
-                new Part.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart()
+                new MachinePart.System(systemName(), axis), axis, runs, spares, subject.machine.fitOut().ownChart()
                         .limit(id, subject.machine.unit()),
                 figures.stream().map(f -> f.apply(subject.machine.unit())).toList());
     }
@@ -212,7 +212,7 @@ final class Template implements Line {
     }
 
     /** A machine without the lock, clamp, brake or half-nut has nothing to free. */
-    private static boolean isThere(Need.Kind kind, Subject subject) {
+    private static boolean isThere(Need.Kind kind, StepSubject subject) {
         return switch (kind) {
             case LOCK_FREE, LOCK_ON -> subject.axis.filter(a -> a.has(Axis.Ability.LOCK)).isPresent();
             case CLAMP_FREE -> subject.axis.filter(a -> a.role() == Axis.Role.ARM && subject.machine.fitOut().has(Feature.ARM_CLAMP)

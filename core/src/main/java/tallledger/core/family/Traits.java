@@ -4,15 +4,30 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.StageKind;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.Axis.Ability;
 import tallledger.core.safety.Mounted;
 import tallledger.core.supply.SupplyPlate;
 
-/** Everything a family brings along. */
-public final class Traits {
+/**
+ * Everything a family brings along.
+ *
+ * @param axes         of a common machine
+ * @param features     it can have, in the order people look at them
+ * @param unusual      of those, what a common machine lacks
+ * @param kit          what usually goes with it; codes of words
+ * @param startChecks  what is looked at before its spindle starts, before what every machine is looked at for
+ * @param mountables   what can be on its spindle and carries a speed mark; empty where nothing of the kind is mounted
+ * @param startingFrom drives to start a description from
+ * @param lines        its steps in the order of work
+ * @param testCut      the cut it is tried with; empty where it grinds
+ */
+public record Traits(List<Axis> axes, Set<Feature> features, Set<Feature> unusual, List<String> kit, List<StartItem> startChecks,
+        List<Mounted.Kind> mountables, List<StartingDescription> startingFrom, List<CatalogueLine> lines, Optional<Job.Kind> testCut) {
 
     /** What any machine can have. */
     private static final Set<Feature> EVERYONES = EnumSet.of(Feature.EMERGENCY_STOP, Feature.GUARD_SWITCH, Feature.COVER_SWITCH,
@@ -24,30 +39,17 @@ public final class Traits {
     /** Stages whose lever can stand half-way. */
     private static final Set<StageKind> LEVERED = EnumSet.of(StageKind.GEAR, StageKind.BACK_GEAR);
 
-    private final List<Axis> axes;
-    private final Set<Feature> features = EnumSet.copyOf(EVERYONES);
-    private final Set<Feature> unusual = EnumSet.copyOf(SELDOM);
-    private List<String> kit = List.of();
-    private List<StartItem> startChecks = List.of();
-    private List<Mounted.Kind> mountables = List.of();
-    private List<StartingDescription> startingFrom = List.of();
-    private List<Line> steps = List.of();
-
-    private Traits(List<Axis> axes) {
-        this.axes = axes;
-    }
-
     static Traits of(List<Axis> axes) {
-        return new Traits(axes);
+        return new Traits(axes, EVERYONES, SELDOM, List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty());
     }
 
     static Axis axis(String name, String minus, String plus, Ability... abilities) {
-        return new Axis(name, minus, plus, Set.of(abilities), "", Axis.Rates.UNKNOWN);
+        return new Axis(name, minus, plus, Set.of(abilities), "", Axis.AxisRates.UNKNOWN);
     }
 
     /** An axis whose feed is geared to the spindle: its plate counts by the turn. */
     static Axis perTurn(String name, String minus, String plus, Ability... abilities) {
-        return new Axis(name, minus, plus, Set.of(abilities), "", new Axis.Rates(Axis.Per.REV, "", "", ""));
+        return new Axis(name, minus, plus, Set.of(abilities), "", new Axis.AxisRates(Axis.Per.REV, "", "", ""));
     }
 
     /** An axis of a mill that is fed in every direction. */
@@ -62,65 +64,61 @@ public final class Traits {
 
     /** What it can have, besides what any machine can. */
     Traits features(Feature... these) {
-        features.addAll(List.of(these));
-        return this;
+        return new Traits(axes, with(features, these), unusual, kit, startChecks, mountables, startingFrom, lines, testCut);
     }
 
     /** What a common machine of it lacks. */
     Traits unusual(Feature... these) {
-        unusual.addAll(List.of(these));
-        return this;
+        return new Traits(axes, features, with(unusual, these), kit, startChecks, mountables, startingFrom, lines, testCut);
     }
 
     /** What a common machine of it has, though few others do. */
     Traits usually(Feature... these) {
-        List.of(these).forEach(unusual::remove);
-        return this;
+        Set<Feature> left = EnumSet.copyOf(unusual);
+        List.of(these).forEach(left::remove);
+        return new Traits(axes, features, left, kit, startChecks, mountables, startingFrom, lines, testCut);
+    }
+
+    private static Set<Feature> with(Set<Feature> some, Feature... more) {
+        Set<Feature> all = EnumSet.copyOf(some);
+        all.addAll(List.of(more));
+        return Collections.unmodifiableSet(all);
     }
 
     /** What usually goes with it; codes of words. */
     Traits kit(String... pieces) {
-        kit = List.of(pieces);
-        return this;
+        return new Traits(axes, features, unusual, List.of(pieces), startChecks, mountables, startingFrom, lines, testCut);
     }
 
     /** What is looked at before its spindle starts, before what every machine is looked at for. */
     Traits startChecks(StartItem... items) {
-        startChecks = List.of(items);
-        return this;
+        return new Traits(axes, features, unusual, kit, List.of(items), mountables, startingFrom, lines, testCut);
     }
 
     /** What can be on its spindle and carries a speed mark. */
     Traits mountables(Mounted.Kind... kinds) {
-        mountables = List.of(kinds);
-        return this;
+        return new Traits(axes, features, unusual, kit, startChecks, List.of(kinds), startingFrom, lines, testCut);
     }
 
     Traits startingFrom(StartingDescription... drives) {
-        startingFrom = List.of(drives);
-        return this;
+        return new Traits(axes, features, unusual, kit, startChecks, mountables, List.of(drives), lines, testCut);
     }
 
     /** Its steps in the order of work. */
-    Traits steps(Line... lines) {
-        steps = List.of(lines);
-        return this;
+    Traits steps(CatalogueLine... these) {
+        return new Traits(axes, features, unusual, kit, startChecks, mountables, startingFrom, List.of(these), testCut);
     }
 
-    List<Line> lines() {
-        return steps;
-    }
-
-    /** Features it can have, in the order people look at them. */
-    public Set<Feature> features() {
-        return Collections.unmodifiableSet(features);
+    /** The cut it is tried with. */
+    Traits tried(Job.Kind by) {
+        return new Traits(axes, features, unusual, kit, startChecks, mountables, startingFrom, lines, Optional.of(by));
     }
 
     /** What a common machine of it has; the person at the machine unticks what this one lacks. */
     public FitOut usual() {
-        EnumSet<Feature> usual = EnumSet.copyOf(features);
+        Set<Feature> usual = EnumSet.copyOf(features);
         usual.removeAll(unusual);
-        return new FitOut(axes, usual, SupplyPlate.UNREAD, java.util.Optional.empty());
+        return new FitOut(axes, usual, SupplyPlate.UNREAD, Optional.empty());
     }
 
     /** What usually goes with a machine, so that the part nobody noticed was missing is looked for. Codes of words. */
@@ -152,15 +150,5 @@ public final class Traits {
         if (there) {
             items.add(item);
         }
-    }
-
-    /** What can be on its spindle and carries a speed mark; empty where nothing of the kind is mounted. */
-    public List<Mounted.Kind> mountables() {
-        return mountables;
-    }
-
-    /** Drives to start a description from. */
-    public List<StartingDescription> startingFrom() {
-        return startingFrom;
     }
 }

@@ -5,6 +5,7 @@ import static tallledger.core.family.Phase.TRAVELS;
 import static tallledger.core.family.Template.step;
 
 import java.util.List;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
@@ -22,6 +23,7 @@ final class UniversalMill {
                     StartingDescription.of("universal-mill", Family.UNIVERSAL_MILL, StartingDescription.motor("1440"),
                             StartingDescription.backGear("L H"), StartingDescription.gears("middle", LeverPattern.ROW, "a b c"),
                             StartingDescription.gears("quick", LeverPattern.DIAL, "1 2 3"), Stage.direction(Shifting.STOP_TO_SHIFT)))
+            .tried(Job.Kind.FACE_MILLING)
             .steps(
                     CommonSteps.DESK, CommonSteps.STANDING, MillSteps.TABLE_TOP, MillSteps.MILL_WAYS, MillSteps.MILL_SCREWS,
                     MillSteps.SPINDLE_TAPER, MillSteps.OVERARM_WAYS, MillSteps.ARBOR_COLLARS, MillSteps.DIVIDING_WHEELS,

@@ -117,7 +117,7 @@ public record Trace(double spacing, List<Double> heights) {
             kernel[k] = Math.exp(-Math.PI * Math.pow(k * spacing / (ALPHA * cutOff), 2));
         }
         double[] z = points();
-        Line line = line(z);
+        FittedLine line = line(z);
         boolean steep = isSteep(line);
         for (int i = 0; i < z.length && steep; i++) {
             z[i] -= line.at(i);
@@ -136,7 +136,7 @@ public record Trace(double spacing, List<Double> heights) {
     }
 
     /** A line by least squares over the points' numbers, µm. */
-    private record Line(double middle, double mean, double slope) {
+    private record FittedLine(double middle, double mean, double slope) {
         double at(int i) {
             return mean + slope * (i - middle);
         }
@@ -150,7 +150,7 @@ public record Trace(double spacing, List<Double> heights) {
         return z;
     }
 
-    private static Line line(double[] z) {
+    private static FittedLine line(double[] z) {
         double middle = (z.length - 1) / 2.0;
         double sum = 0;
         for (double h : z) {
@@ -163,7 +163,7 @@ public record Trace(double spacing, List<Double> heights) {
             top += (i - middle) * (z[i] - mean);
             under += (i - middle) * (i - middle);
         }
-        return new Line(middle, mean, top / under);
+        return new FittedLine(middle, mean, top / under);
     }
 
     /** How steeply it lies, degrees; a steep one is levelled by least squares before it is filtered, or its ends would be bent. */
@@ -171,7 +171,7 @@ public record Trace(double spacing, List<Double> heights) {
         return degrees(line(points()));
     }
 
-    private double degrees(Line line) {
+    private double degrees(FittedLine line) {
         return Math.toDegrees(Math.atan(line.slope() / spacing / MICROMETRES));
     }
 
@@ -179,7 +179,7 @@ public record Trace(double spacing, List<Double> heights) {
         return isSteep(line(points()));
     }
 
-    private boolean isSteep(Line line) {
+    private boolean isSteep(FittedLine line) {
         return Math.abs(degrees(line)) > STEEP;
     }
 

@@ -65,11 +65,11 @@ public final class TraceFile {
      * @param spacing mm as text
      * @param heights µm, a line each
      */
-    public record Typed(String spacing, String heights) {
+    public record TypedTrace(String spacing, String heights) {
     }
 
     /** @throws Refused with what is wrong with it */
-    public static Typed read(byte[] file) {
+    public static TypedTrace read(byte[] file) {
         if (file.length == 0 || file.length > LARGEST) {
             throw Refused.because(FinishReason.FILE_SIZE, file.length, LARGEST / 1024 / 1024);
         }
@@ -77,7 +77,7 @@ public final class TraceFile {
     }
 
     /** Two columns are x and z, one is z; a head line without a figure is passed over. */
-    private static Typed lines(String text) {
+    private static TypedTrace lines(String text) {
         List<double[]> rows = new ArrayList<>();
         int line = 0;
         for (Iterator<String> all = text.lines().iterator(); all.hasNext();) {
@@ -118,7 +118,7 @@ public final class TraceFile {
     }
 
     /** Steps that are not even stay visible: x and z a line, so that the form says which row is off. */
-    private static Typed typed(double spacing, List<Double> heights, List<double[]> rows) {
+    private static TypedTrace typed(double spacing, List<Double> heights, List<double[]> rows) {
         boolean even = rows.stream().allMatch(r -> r.length == 1);
         for (int i = 1; i < rows.size() && rows.get(0).length == 2; i++) {
             even = Math.abs(rows.get(i)[0] - rows.get(i - 1)[0] - spacing) <= 0.05 * Math.abs(spacing);
@@ -131,7 +131,7 @@ public final class TraceFile {
             text.append(even ? "" : plain(rows.get(i)[0]) + " ").append(plain(heights.get(i)))
                     .append(even && i % A_LINE < A_LINE - 1 ? ' ' : '\n');
         }
-        return new Typed(even && spacing > 0 ? plain(spacing) : "", text.toString());
+        return new TypedTrace(even && spacing > 0 ? plain(spacing) : "", text.toString());
     }
 
     private static String plain(double figure) {
@@ -163,7 +163,7 @@ public final class TraceFile {
         return bytes;
     }
 
-    private static Typed profile(Map<String, byte[]> parts) {
+    private static TypedTrace profile(Map<String, byte[]> parts) {
         if (!parts.containsKey(MAIN)) {
             throw Refused.because(FinishReason.FILE_NO_MAIN);
         }

@@ -16,7 +16,7 @@ import tallledger.core.unit.Unit;
  * @param per      the length or force it is of, where its limit is stated for one
  * @param against  what it was held against; empty where there was nothing
  */
-public record Figure(Name name, Quantity measured, Optional<Uncertainty> parts, Optional<Per> per, Optional<Against> against) {
+public record Figure(Name name, Quantity measured, Optional<Uncertainty> parts, Optional<StatedOver> per, Optional<Against> against) {
 
     /** Which of a record's figures it is. */
     public enum Name {
@@ -34,11 +34,11 @@ public record Figure(Name name, Quantity measured, Optional<Uncertainty> parts, 
      * @param over   what it was measured over
      * @param stated what its limit is stated for
      */
-    public record Per(Quantity over, Quantity stated) {
+    public record StatedOver(Quantity over, Quantity stated) {
 
         /** A length of so many mm, its limit stated for so many. */
-        public static Per mm(BigDecimal over, BigDecimal stated) {
-            return new Per(Quantity.mm(over), Quantity.mm(stated));
+        public static StatedOver mm(BigDecimal over, BigDecimal stated) {
+            return new StatedOver(Quantity.mm(over), Quantity.mm(stated));
         }
     }
 
@@ -68,7 +68,7 @@ public record Figure(Name name, Quantity measured, Optional<Uncertainty> parts, 
     }
 
     /** The same, of a length or a force. */
-    public Figure per(Per of) {
+    public Figure per(StatedOver of) {
         return new Figure(name, measured, parts, Optional.of(of), against);
     }
 

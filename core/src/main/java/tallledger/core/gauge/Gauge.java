@@ -16,7 +16,7 @@ import tallledger.core.reason.Refused;
  * @param calibration U_cal (k = 2) as a share of the reading, 0.005 for 0.5 %
  * @param paper       what is known of this very gauge beyond its kind; empty for the house's usual one
  */
-public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, Optional<Paper> paper) {
+public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, Optional<Calibration> paper) {
 
     /** k of every expanded uncertainty that does not come from a few repeats. */
     public static final double COVERAGE_FACTOR = 2;
@@ -31,10 +31,10 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
      * @param certificate   its number; may be empty
      * @param due           last day its calibration is good for; empty where nobody says
      */
-    public record Paper(BigDecimal fixed, BigDecimal repeatability, String certificate, Optional<LocalDate> due) {
+    public record Calibration(BigDecimal fixed, BigDecimal repeatability, String certificate, Optional<LocalDate> due) {
 
-        private static Paper from(Map<String, Object> kept) {
-            return new Paper(new BigDecimal((String) kept.get("fixed")), new BigDecimal((String) kept.get("repeatability")),
+        private static Calibration from(Map<String, Object> kept) {
+            return new Calibration(new BigDecimal((String) kept.get("fixed")), new BigDecimal((String) kept.get("repeatability")),
                     (String) kept.get("certificate"),
                     Optional.of((String) kept.get("due")).filter(d -> !d.isEmpty()).map(LocalDate::parse));
         }
@@ -58,7 +58,7 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
     }
 
     public Optional<LocalDate> due() {
-        return paper.flatMap(Paper::due);
+        return paper.flatMap(Calibration::due);
     }
 
     /** As an entry keeps it: decimals as text. */
@@ -75,7 +75,7 @@ public record Gauge(String name, BigDecimal resolution, BigDecimal calibration, 
         try {
             return new Gauge((String) kept.get("name"), new BigDecimal((String) kept.get("resolution")),
                     new BigDecimal((String) kept.get("calibration")),
-                    kept.containsKey("fixed") ? Optional.of(Paper.from(kept)) : Optional.empty());
+                    kept.containsKey("fixed") ? Optional.of(Calibration.from(kept)) : Optional.empty());
         } catch (DateTimeException day) {
             throw new IllegalArgumentException(day);
         }

@@ -23,7 +23,7 @@ import tallledger.core.reason.Refused;
  * @param counterClockwise in the order of their angles
  * @param clockwise         likewise
  */
-public record CircleTest(double radius, List<Point> counterClockwise, List<Point> clockwise) {
+public record CircleTest(double radius, List<CirclePoint> counterClockwise, List<CirclePoint> clockwise) {
 
     public static final int FEWEST = 90;
     public static final int MOST = 100_000;
@@ -33,7 +33,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
     private static final double TURN = 360;
 
     /** One point: degrees, µm from the nominal radius. */
-    public record Point(double degrees, double deviation) {
+    public record CirclePoint(double degrees, double deviation) {
     }
 
     /** @throws Refused for fewer points than tell, or a radius that is none */
@@ -48,13 +48,13 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         clockwise = sorted(clockwise);
     }
 
-    private static List<Point> sorted(List<Point> points) {
-        return points.stream().map(p -> new Point(((p.degrees % TURN) + TURN) % TURN, p.deviation))
-                .sorted(Comparator.comparingDouble(Point::degrees)).toList();
+    private static List<CirclePoint> sorted(List<CirclePoint> points) {
+        return points.stream().map(p -> new CirclePoint(((p.degrees % TURN) + TURN) % TURN, p.deviation))
+                .sorted(Comparator.comparingDouble(CirclePoint::degrees)).toList();
     }
 
     /** What the fit finds. @param shares of the sum of squares, % */
-    public record Explained(double centreX, double centreY, double mean, double scale, double square, double lostX, double lostY,
+    public record CircleShares(double centreX, double centreY, double mean, double scale, double square, double lostX, double lostY,
             Shares shares, double spike) {
     }
 
@@ -64,38 +64,39 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
 
     /** The same points about the common centre. */
     public CircleTest centred() {
-        Explained e = explained();
+        CircleShares e = explained();
         return new CircleTest(radius, about(counterClockwise, e), about(clockwise, e));
     }
 
-    private static List<Point> about(List<Point> points, Explained e) {
+    private static List<CirclePoint> about(List<CirclePoint> points, CircleShares e) {
         return points.stream().map(p -> {
             double t = Math.toRadians(p.degrees);
-            return new Point(p.degrees, p.deviation - e.centreX * Math.cos(t) - e.centreY * Math.sin(t));
+            return new CirclePoint(p.degrees, p.deviation - e.centreX * Math.cos(t) - e.centreY * Math.sin(t));
         }).toList();
     }
 
     /** G of one way, µm. */
-    public static double circular(List<Point> points) {
-        return points.stream().mapToDouble(Point::deviation).max().orElse(0) - points.stream().mapToDouble(Point::deviation).min()
-                .orElse(0);
+    public static double circular(List<CirclePoint> points) {
+        return points.stream().mapToDouble(CirclePoint::deviation).max().orElse(0)
+                - points.stream().mapToDouble(CirclePoint::deviation).min()
+                        .orElse(0);
     }
 
     /** H: the greatest difference between the ways at one angle, with the angle. */
-    public Point hysteresis() {
-        Point most = new Point(0, 0);
-        for (Point p : counterClockwise) {
+    public CirclePoint hysteresis() {
+        CirclePoint most = new CirclePoint(0, 0);
+        for (CirclePoint p : counterClockwise) {
             double difference = Math.abs(p.deviation - at(clockwise, p.degrees));
-            most = difference > most.deviation ? new Point(p.degrees, difference) : most;
+            most = difference > most.deviation ? new CirclePoint(p.degrees, difference) : most;
         }
-        for (Point p : clockwise) {
+        for (CirclePoint p : clockwise) {
             double difference = Math.abs(p.deviation - at(counterClockwise, p.degrees));
-            most = difference > most.deviation ? new Point(p.degrees, difference) : most;
+            most = difference > most.deviation ? new CirclePoint(p.degrees, difference) : most;
         }
         return most;
     }
 
-    private static double at(List<Point> points, double degrees) {
+    private static double at(List<CirclePoint> points, double degrees) {
         int low = 0;
         int high = points.size();
         while (low < high) {
@@ -106,15 +107,15 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
                 high = middle;
             }
         }
-        Point after = points.get(low % points.size());
-        Point before = points.get((low + points.size() - 1) % points.size());
+        CirclePoint after = points.get(low % points.size());
+        CirclePoint before = points.get((low + points.size() - 1) % points.size());
         double gap = (after.degrees - before.degrees + TURN) % TURN;
         return gap == 0 ? after.deviation
                 : before.deviation + (after.deviation - before.deviation)
                         * ((degrees - before.degrees + TURN) % TURN) / gap;
     }
 
-    public Explained explained() {
+    public CircleShares explained() {
         List<double[]> rows = new ArrayList<>();
         List<Double> values = new ArrayList<>();
         List<Double> weights = new ArrayList<>();
@@ -143,8 +144,9 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
                 way * Math.signum(Math.sin(t)) * Math.cos(t) / 2, -way * Math.signum(Math.cos(t)) * Math.sin(t) / 2};
     }
 
-    private static void take(List<Point> points, int way, List<double[]> rows, List<Double> values, List<Double> weights) {
-        List<Point> taken = points.stream().filter(p -> Math.abs((p.degrees + QUARTER / 2) % QUARTER - QUARTER / 2) > REVERSAL).toList();
+    private static void take(List<CirclePoint> points, int way, List<double[]> rows, List<Double> values, List<Double> weights) {
+        List<CirclePoint> taken =
+                points.stream().filter(p -> Math.abs((p.degrees + QUARTER / 2) % QUARTER - QUARTER / 2) > REVERSAL).toList();
         int n = taken.size();
         for (int i = 0; i < n; i++) {
             rows.add(terms(taken.get(i).degrees, way));
@@ -153,7 +155,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         }
     }
 
-    private Explained shared(double[] s, int counter, List<double[]> rows, List<Double> values, List<Double> weights) {
+    private CircleShares shared(double[] s, int counter, List<double[]> rows, List<Double> values, List<Double> weights) {
         double scale = 0;
         double square = 0;
         double lost = 0;
@@ -176,7 +178,7 @@ public record CircleTest(double radius, List<Point> counterClockwise, List<Point
         Shares shares = all <= 1e-24 ? new Shares(0, 0, 0, 0)
                 : new Shares(100 * scale / all, 100 * square / all, 100 * lost / all,
                         100 * rest / all);
-        return new Explained(s[1], s[2], s[0], s[3], s[4], s[5], s[6], shares, spike);
+        return new CircleShares(s[1], s[2], s[0], s[3], s[4], s[5], s[6], shares, spike);
     }
 
     /** Within 10° of a reversal the axis has just passed: after it as the angles go counter-clockwise, before it clockwise. */

@@ -20,7 +20,7 @@ import tallledger.core.reason.Refused;
  *
  * @param points x, y, z, mm, columns and rows of a grid
  */
-public record FlatFace(List<Point> points) {
+public record FlatFace(List<FacePoint> points) {
 
     /** Most points of a grid. */
     public static final int MOST = 2_000;
@@ -29,13 +29,13 @@ public record FlatFace(List<Point> points) {
     private static final int ROUNDS = 200;
 
     /** One point of the face, mm. */
-    public record Point(double x, double y, double z) {
+    public record FacePoint(double x, double y, double z) {
     }
 
     /** z = a + b·x + c·y. */
     public record Plane(double a, double b, double c) {
 
-        public double off(Point p) {
+        public double off(FacePoint p) {
             return p.z - a - b * p.x - c * p.y;
         }
     }
@@ -43,13 +43,13 @@ public record FlatFace(List<Point> points) {
     /** @throws Refused for fewer than two by two, rows of unequal length, or more points than anybody takes */
     public static FlatFace grid(double across, double down, List<List<Double>> rows) {
         int columns = rows.isEmpty() ? 0 : rows.get(0).size();
-        List<Point> points = new ArrayList<>();
+        List<FacePoint> points = new ArrayList<>();
         for (int r = 0; r < rows.size(); r++) {
             if (rows.get(r).size() != columns) {
                 throw Refused.because(GeometryReason.GRID_UNEQUAL, r + 1, rows.get(r).size(), columns);
             }
             for (int c = 0; c < columns; c++) {
-                points.add(new Point(c * across, r * down, rows.get(r).get(c)));
+                points.add(new FacePoint(c * across, r * down, rows.get(r).get(c)));
             }
         }
         if (rows.size() < 2 || columns < 2 || points.size() > MOST) {
@@ -66,7 +66,7 @@ public record FlatFace(List<Point> points) {
     public Plane leastSquares() {
         double[][] m = new double[3][3];
         double[] v = new double[3];
-        for (Point p : points) {
+        for (FacePoint p : points) {
             double[] row = {1, p.x, p.y};
             for (int i = 0; i < 3; i++) {
                 v[i] += row[i] * p.z;
@@ -116,7 +116,7 @@ public record FlatFace(List<Point> points) {
 
     /** How far the grid goes in y, mm. */
     private double height() {
-        return points.stream().mapToDouble(Point::y).max().orElse(0) - points.stream().mapToDouble(Point::y).min().orElse(0);
+        return points.stream().mapToDouble(FacePoint::y).max().orElse(0) - points.stream().mapToDouble(FacePoint::y).min().orElse(0);
     }
 
     private record Slope(double b, double c, double spread) {
@@ -124,12 +124,12 @@ public record FlatFace(List<Point> points) {
 
     /** The least spread over b for one c. */
     private Slope best(double c) {
-        double[] xs = points.stream().mapToDouble(Point::x).distinct().sorted().toArray();
+        double[] xs = points.stream().mapToDouble(FacePoint::x).distinct().sorted().toArray();
         double[] high = new double[xs.length];
         double[] low = new double[xs.length];
         Arrays.fill(high, Double.NEGATIVE_INFINITY);
         Arrays.fill(low, Double.POSITIVE_INFINITY);
-        for (Point p : points) {
+        for (FacePoint p : points) {
             int at = Arrays.binarySearch(xs, p.x);
             double t = p.z - c * p.y;
             high[at] = Math.max(high[at], t);

@@ -22,7 +22,7 @@ import tallledger.core.reason.Refused;
  *
  * @param readings in the order of their minutes
  */
-public record HotRun(List<Reading> readings) {
+public record HotRun(List<HotReading> readings) {
 
     /** Fewest readings that fit a curve, and the minutes they must span. */
     public static final int FEWEST = 3;
@@ -39,7 +39,7 @@ public record HotRun(List<Reading> readings) {
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
     /** One reading, min and °C. */
-    public record Reading(double minutes, double celsius) {
+    public record HotReading(double minutes, double celsius) {
     }
 
     /** The curve. @param tau min @param levels T∞, °C @param start T_0, °C @param off root mean square of what it leaves, K */
@@ -78,7 +78,7 @@ public record HotRun(List<Reading> readings) {
     /** The temperature at 30 min as read, straight between the readings on either side; empty where none is at or after it. */
     public Optional<Double> atThirty() {
         for (int i = 0; i < readings.size(); i++) {
-            Reading after = readings.get(i);
+            HotReading after = readings.get(i);
             if (after.minutes == JUDGED_AT) {
                 return Optional.of(after.celsius);
             }
@@ -86,7 +86,7 @@ public record HotRun(List<Reading> readings) {
                 if (i == 0) {
                     return Optional.empty();
                 }
-                Reading before = readings.get(i - 1);
+                HotReading before = readings.get(i - 1);
                 return Optional.of(before.celsius + (after.celsius - before.celsius)
                         * (JUDGED_AT - before.minutes) / (after.minutes - before.minutes));
             }
@@ -95,9 +95,9 @@ public record HotRun(List<Reading> readings) {
     }
 
     /** The first reading more than 2 u colder than the first or than one before it: a machine does not cool while it runs. */
-    public Optional<Reading> cooler() {
+    public Optional<HotReading> cooler() {
         double highest = Double.NEGATIVE_INFINITY;
-        for (Reading r : readings) {
+        for (HotReading r : readings) {
             if (r.celsius < highest - 2 * U_OF_READING) {
                 return Optional.of(r);
             }
@@ -123,8 +123,8 @@ public record HotRun(List<Reading> readings) {
         return (readings.get(to).celsius - readings.get(from).celsius) / (readings.get(to).minutes - readings.get(from).minutes);
     }
 
-    private List<Reading> lastThree() {
-        List<Reading> three = new ArrayList<>();
+    private List<HotReading> lastThree() {
+        List<HotReading> three = new ArrayList<>();
         for (int i = readings.size() - 1; i >= 0 && three.size() < FEWEST; i--) {
             if (three.isEmpty() || three.get(three.size() - 1).minutes - readings.get(i).minutes >= APART) {
                 three.add(readings.get(i));
@@ -134,11 +134,11 @@ public record HotRun(List<Reading> readings) {
     }
 
     /** c of T = a + b·t + c·t² by least squares against twice its u. */
-    private static boolean bends(List<Reading> of) {
+    private static boolean bends(List<HotReading> of) {
         if (of.size() < FEWEST) {
             return false;
         }
-        double middle = of.stream().mapToDouble(Reading::minutes).average().orElse(0);
+        double middle = of.stream().mapToDouble(HotReading::minutes).average().orElse(0);
         double[][] rows = of.stream().map(r -> new double[] {1, r.minutes - middle, (r.minutes - middle) * (r.minutes - middle)})
                 .toArray(double[][]::new);
         Optional<RealMatrix> inverse = inverse(rows);
@@ -201,10 +201,10 @@ public record HotRun(List<Reading> readings) {
     private Curve fitted(double tau) {
         double first = readings.get(0).minutes;
         double mx = readings.stream().mapToDouble(r -> Math.exp(-(r.minutes - first) / tau)).average().orElse(0);
-        double my = readings.stream().mapToDouble(Reading::celsius).average().orElse(0);
+        double my = readings.stream().mapToDouble(HotReading::celsius).average().orElse(0);
         double top = 0;
         double under = 0;
-        for (Reading r : readings) {
+        for (HotReading r : readings) {
             double x = Math.exp(-(r.minutes - first) / tau) - mx;
             top += x * (r.celsius - my);
             under += x * x;
@@ -223,9 +223,9 @@ public record HotRun(List<Reading> readings) {
      * it apart from a straight line: τ over twice the span.
      */
     public Optional<Level> level() {
-        double least = readings.stream().mapToDouble(Reading::celsius).min().orElse(0);
-        double most = readings.stream().mapToDouble(Reading::celsius).max().orElse(0);
-        double mean = readings.stream().mapToDouble(Reading::celsius).average().orElse(0);
+        double least = readings.stream().mapToDouble(HotReading::celsius).min().orElse(0);
+        double most = readings.stream().mapToDouble(HotReading::celsius).max().orElse(0);
+        double mean = readings.stream().mapToDouble(HotReading::celsius).average().orElse(0);
         if (span() >= JUDGED_AT && most - least <= U_OF_READING + 1e-9) {
             return Optional.of(new Level(Optional.empty(), mean, 2 * U_OF_READING / Math.sqrt(readings.size()), 0, 0));
         }
@@ -236,7 +236,7 @@ public record HotRun(List<Reading> readings) {
         double u = Math.max(U_OF_READING, curve.off);
         int n = readings.size();
         if (curve.tau < QUICK_TAU) {
-            double mean = readings.stream().skip(1).mapToDouble(Reading::celsius).average().orElse(0);
+            double mean = readings.stream().skip(1).mapToDouble(HotReading::celsius).average().orElse(0);
             return Optional.of(new Level(Optional.of(curve.tau), mean, 2 * u / Math.sqrt(n - 1), 0, 0));
         }
         double first = readings.get(0).minutes;

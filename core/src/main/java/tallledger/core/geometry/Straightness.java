@@ -31,7 +31,7 @@ public record Straightness(List<Double> x, List<Double> h) {
     public enum Form { STRAIGHT, HUMPED, HOLLOW, WAVY }
 
     /** A stretch with its straightness, mm. */
-    public record Window(double from, double to, double straightness) {
+    public record StraightWindow(double from, double to, double straightness) {
     }
 
     /** @throws Refused for fewer than three points, or more than anybody takes, or points out of order */
@@ -129,13 +129,13 @@ public record Straightness(List<Double> x, List<Double> h) {
     }
 
     /** The stretch of up to a metre that is least straight in itself; empty where no metre holds three places. */
-    public Optional<Window> worstMetre() {
-        Window worst = null;
+    public Optional<StraightWindow> worstMetre() {
+        StraightWindow worst = null;
         for (int from = 0; from < x.size(); from++) {
             for (int to = from + 2; to < x.size() && x.get(to) - x.get(from) <= METRE + 1e-9; to++) {
                 double here = spread(deviations(from, to));
                 if (worst == null || here > worst.straightness) {
-                    worst = new Window(x.get(from), x.get(to), here);
+                    worst = new StraightWindow(x.get(from), x.get(to), here);
                 }
             }
         }

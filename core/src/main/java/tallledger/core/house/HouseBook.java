@@ -42,7 +42,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
     /** @param shipped what this release comes with */
     public static HouseBook of(List<Entry> entries, House shipped) {
-        Fold fold = new Fold(shipped);
+        HouseFold fold = new HouseFold(shipped);
         entries.forEach(fold::take);
         return new HouseBook(shipped, fold.versions, List.copyOf(fold.changes), fold.strays, fold.issued);
     }
@@ -109,12 +109,12 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
     /** What the house would be with one more change. @throws Refused where that makes no sense */
     public House with(HouseChange change) {
-        Fold fold = new Fold(newest());
+        HouseFold fold = new HouseFold(newest());
         change.accept(fold);
         return new House(newest().version() + 1, "", fold.rules, fold.checks, fold.repairs, List.copyOf(fold.gauges.values()));
     }
 
-    private static final class Fold implements HouseChange.Visitor<Void> {
+    private static final class HouseFold implements HouseChange.ChangeVisitor<Void> {
 
         private final TreeMap<Integer, House> versions = new TreeMap<>();
         private final List<Change> changes = new ArrayList<>();
@@ -128,7 +128,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         private boolean ownRepairs;
         private final Map<String, HouseGauge> gauges = new LinkedHashMap<>();
 
-        private Fold(House from) {
+        private HouseFold(House from) {
             rules = from.rules();
             checks = from.checks();
             repairs = from.repairs();
@@ -179,7 +179,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         }
 
         @Override
-        public Void listed(HouseChange.Listed change) {
+        public Void listed(HouseChange.ChecksListed change) {
             checks = change.checks();
             ownChecks = true;
             return null;
@@ -200,7 +200,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         }
 
         @Override
-        public Void row(HouseChange.Row change) {
+        public Void row(HouseChange.CheckRow change) {
             checks = change.in(checks);
             ownChecks = true;
             return null;

@@ -25,7 +25,7 @@ public sealed interface HouseChange {
     int LONGEST_REASON = 300;
 
     /** What is made of a change of each kind. */
-    interface Visitor<T> {
+    interface ChangeVisitor<T> {
 
         T issued(Issued change);
 
@@ -33,9 +33,9 @@ public sealed interface HouseChange {
 
         T timed(Timed change);
 
-        T listed(Listed change);
+        T listed(ChecksListed change);
 
-        T row(Row change);
+        T row(CheckRow change);
 
         T repair(RepairRow change);
 
@@ -49,7 +49,7 @@ public sealed interface HouseChange {
     /** Kinds of entry in the house's book. */
     enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY }
 
-    <T> T accept(Visitor<T> visitor);
+    <T> T accept(ChangeVisitor<T> visitor);
 
     Draft draft(Authorship by);
 
@@ -82,7 +82,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.issued(this);
         }
 
@@ -110,7 +110,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.ruled(this);
         }
 
@@ -137,7 +137,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.timed(this);
         }
 
@@ -148,19 +148,19 @@ public sealed interface HouseChange {
     }
 
     /** The whole table of checks anew. */
-    record Listed(List<Check> checks, String reason) implements HouseChange {
+    record ChecksListed(List<Check> checks, String reason) implements HouseChange {
 
-        public Listed {
+        public ChecksListed {
             checks = List.copyOf(checks);
             reason = checked(reason);
         }
 
-        static Listed from(Payload p) {
-            return new Listed(table(p), p.text("reason"));
+        static ChecksListed from(Payload p) {
+            return new ChecksListed(table(p), p.text("reason"));
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.listed(this);
         }
 
@@ -177,14 +177,14 @@ public sealed interface HouseChange {
      * @param was the row as it was; empty for a new one
      * @param now the row as it is from here on; empty where it is taken out
      */
-    record Row(Optional<Check> was, Optional<Check> now, String reason) implements HouseChange {
+    record CheckRow(Optional<Check> was, Optional<Check> now, String reason) implements HouseChange {
 
-        public Row {
+        public CheckRow {
             reason = checked(reason);
         }
 
-        static Row from(Payload p) {
-            return new Row(optional(p, "was"), optional(p, "now"), p.text("reason"));
+        static CheckRow from(Payload p) {
+            return new CheckRow(optional(p, "was"), optional(p, "now"), p.text("reason"));
         }
 
         private static Optional<Check> optional(Payload p, String name) {
@@ -206,7 +206,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.row(this);
         }
 
@@ -249,7 +249,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.repair(this);
         }
 
@@ -274,7 +274,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.gauge(this);
         }
 
@@ -298,7 +298,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.gauge(this);
         }
 
@@ -315,8 +315,8 @@ public sealed interface HouseChange {
             case ISSUED -> Issued.from(p);
             case RULE -> Ruled.from(p);
             case STEP_TIME -> Timed.from(p);
-            case CHECKS -> Listed.from(p);
-            case CHECK -> Row.from(p);
+            case CHECKS -> ChecksListed.from(p);
+            case CHECK -> CheckRow.from(p);
             case REPAIR -> RepairRow.from(p);
             case GAUGE -> GaugeListed.from(p);
             case GAUGE_OUT -> GaugeOut.from(p);
@@ -391,7 +391,7 @@ public sealed interface HouseChange {
         }
 
         @Override
-        public <T> T accept(Visitor<T> visitor) {
+        public <T> T accept(ChangeVisitor<T> visitor) {
             return visitor.key(this);
         }
 

@@ -53,7 +53,7 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
         if (resolution.signum() == 0 && figure.signum() == 0) {
             throw Refused.because(HouseReason.GAUGE_NOTHING).at("resolution");
         }
-        Gauge.Paper paper = new Gauge.Paper(share ? BigDecimal.ZERO : figure, repeatability, text(fields, "certificate"),
+        Gauge.Calibration paper = new Gauge.Calibration(share ? BigDecimal.ZERO : figure, repeatability, text(fields, "certificate"),
                 day(text(fields, "due")));
         return new HouseGauge(id, kind, new Gauge(name, resolution, share ? figure.movePointLeft(2) : BigDecimal.ZERO, Optional.of(paper)));
     }
@@ -88,7 +88,7 @@ public record HouseGauge(String id, Rule kind, Gauge gauge) {
 
     /** What would be typed to get it again. */
     public Map<String, String> asTyped() {
-        Gauge.Paper paper = gauge.paper().orElseThrow();
+        Gauge.Calibration paper = gauge.paper().orElseThrow();
         Map<String, String> fields = new HashMap<>(Map.of("name", gauge.name(), "resolution", gauge.resolution().toPlainString(),
                 "certificate", paper.certificate(), "due", paper.due().map(LocalDate::toString).orElse("")));
         fields.put("calibration", gauge.calibration().signum() > 0 ? gauge.calibration().movePointRight(2).stripTrailingZeros()

@@ -9,7 +9,7 @@ public interface Instrument {
      * @param task  key of the speed or step it is read for
      * @param field of its form
      */
-    record Asked(String task, String field) {
+    record ReadingFor(String task, String field) {
     }
 
     InstrumentKind kind();
@@ -19,5 +19,5 @@ public interface Instrument {
      *
      * @throws tallledger.core.reason.Refused where there is nothing to read, and why
      */
-    String read(Asked asked);
+    String read(ReadingFor asked);
 }

@@ -103,12 +103,12 @@ public record MachineDescription(Identity identity, List<Claim> claims, DriveTra
 
     /** Collets, and whatever else is claimed by number, once each: where two claim it, by the first. */
     @Override
-    public List<Counted> counted() {
-        Map<String, Counted> counted = new LinkedHashMap<>();
+    public List<CountedPieces> counted() {
+        Map<String, CountedPieces> counted = new LinkedHashMap<>();
         for (Claim claim : claims) {
             if (claim.attribute().form() == Claim.Form.SERIES) {
                 String what = claim.thing();
-                counted.putIfAbsent(what.toLowerCase(Locale.ROOT), new Counted(what, claim.count().orElseThrow()));
+                counted.putIfAbsent(what.toLowerCase(Locale.ROOT), new CountedPieces(what, claim.count().orElseThrow()));
             }
         }
         return List.copyOf(counted.values());

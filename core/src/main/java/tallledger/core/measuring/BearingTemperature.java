@@ -80,7 +80,7 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
         if (values.has("cold") || values.has("hot")) {
             throw Refused.because(MeasuringReason.HOT_BOTH).at("minutes");
         }
-        List<HotRun.Reading> readings = new ArrayList<>();
+        List<HotRun.HotReading> readings = new ArrayList<>();
         List<BigDecimal> steps = new ArrayList<>(List.of(BigDecimal.ZERO));
         for (String line : values.text("minutes").split("[\\r\\n;]+")) {
             if (!line.isBlank()) {
@@ -92,14 +92,14 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
                 values.readWith());
     }
 
-    private static HotRun.Reading reading(String line, List<BigDecimal> steps, LengthUnit machine) {
+    private static HotRun.HotReading reading(String line, List<BigDecimal> steps, LengthUnit machine) {
         String[] two = line.split("\\s*:\\s*|\\s+", 2);
         if (two.length != 2) {
             throw Refused.because(MeasuringReason.HOT_LINE, line, FieldUnit.TEMPERATURE.in(machine));
         }
         TypedNumber celsius = Temperature.parse(two[1], machine);
         steps.add(celsius.step());
-        return new HotRun.Reading(TypedNumber.parse(two[0]).value().doubleValue(), celsius.value().doubleValue());
+        return new HotRun.HotReading(TypedNumber.parse(two[0]).value().doubleValue(), celsius.value().doubleValue());
     }
 
     @Override

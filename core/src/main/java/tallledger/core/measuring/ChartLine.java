@@ -223,7 +223,7 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
         because.addAll(judged.because());
         because.addAll(List.of(besides));
         StepJudgement said = judged.saying(because);
-        return scales() ? said.per(Figure.Per.mm(over, length)) : said;
+        return scales() ? said.per(Figure.StatedOver.mm(over, length)) : said;
     }
 
     /** From nought to its figure: what lies the other way by more than U is outside whatever the figure. */

@@ -57,13 +57,13 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
     @Override
     public CircleReadings read(Values values, ChartLine<?> line) {
         double radius = TypedRows.positive(values, "nominal").mm().doubleValue();
-        List<CircleTest.Point> counter = points(values, "counter", radius);
-        List<CircleTest.Point> clockwise = points(values, "clockwise", radius);
+        List<CircleTest.CirclePoint> counter = points(values, "counter", radius);
+        List<CircleTest.CirclePoint> clockwise = points(values, "clockwise", radius);
         return new CircleReadings(values.at("counter", () -> new CircleTest(radius, counter, clockwise)), values.readWith());
     }
 
     /** An angle and a deviation a line; or x and y from the centre, which all lie about the nominal radius away from it. */
-    private static List<CircleTest.Point> points(Values values, String field, double radius) {
+    private static List<CircleTest.CirclePoint> points(Values values, String field, double radius) {
         List<double[]> rows = new ArrayList<>();
         for (String row : values.text(field).split("[\\r\\n;]+")) {
             if (!row.isBlank()) {
@@ -75,8 +75,8 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
                 - 1) < NEAR_RADIUS);
         double micrometres = values.deviationUnit().doubleValue() * MICROMETRES;
         return rows.stream().map(r -> places
-                ? new CircleTest.Point(Math.toDegrees(Math.atan2(r[1], r[0])), (Math.hypot(r[0], r[1]) * mm - radius) * MICROMETRES)
-                : new CircleTest.Point(r[0], r[1] * micrometres)).toList();
+                ? new CircleTest.CirclePoint(Math.toDegrees(Math.atan2(r[1], r[0])), (Math.hypot(r[0], r[1]) * mm - radius) * MICROMETRES)
+                : new CircleTest.CirclePoint(r[0], r[1] * micrometres)).toList();
     }
 
     private static double[] pair(String row, LengthUnit machine) {
@@ -91,7 +91,7 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
     @Override
     public StepJudgement judge(CircleReadings read, ChartLine<?> line, Rules rules) {
         CircleTest test = read.test.centred();
-        CircleTest.Explained e = read.test.explained();
+        CircleTest.CircleShares e = read.test.explained();
         double g = Math.max(CircleTest.circular(test.counterClockwise()), CircleTest.circular(test.clockwise())) / MICROMETRES;
         BigDecimal form = ReckonedFigures.decimal(g);
         Uncertainty u = read.by.orElseGet(() -> rules.gauge(Rule.INDICATOR)).difference(form, BigDecimal.ZERO);
@@ -112,20 +112,20 @@ public record CircularPath() implements MeasuringMethod<CircularPath.CircleReadi
     }
 
     /** The largest share first. */
-    private static Reason explained(CircleTest.Explained e, double radius) {
+    private static Reason explained(CircleTest.CircleShares e, double radius) {
         List<Object> parts = new ArrayList<>();
-        record Part(double share, Reason says) {
+        record LostPart(double share, Reason says) {
         }
-        List<Part> all = new ArrayList<>(List.of(
-                new Part(e.shares().scale(), Reason.of(MeasuringReason.CIRCLE_SCALE, share(e.shares().scale()),
+        List<LostPart> all = new ArrayList<>(List.of(
+                new LostPart(e.shares().scale(), Reason.of(MeasuringReason.CIRCLE_SCALE, share(e.shares().scale()),
                         per(2 * e.scale() / radius * MICROMETRES))),
-                new Part(e.shares().square(), Reason.of(MeasuringReason.CIRCLE_SQUARE, share(e.shares().square()),
+                new LostPart(e.shares().square(), Reason.of(MeasuringReason.CIRCLE_SQUARE, share(e.shares().square()),
                         per(2 * e.square() / radius * MICROMETRES))),
-                new Part(e.shares().lost(),
+                new LostPart(e.shares().lost(),
                         Reason.of(MeasuringReason.CIRCLE_LOST, share(e.shares().lost()),
                                 ReckonedFigures.micrometres(e.lostX() / MICROMETRES),
                                 ReckonedFigures.micrometres(e.lostY() / MICROMETRES))),
-                new Part(e.shares().rest(),
+                new LostPart(e.shares().rest(),
                         Reason.of(MeasuringReason.CIRCLE_REST, share(e.shares().rest()),
                                 ReckonedFigures.micrometres(e.spike() / MICROMETRES)))));
         all.sort((a, b) -> Double.compare(b.share, a.share));

@@ -81,7 +81,7 @@ public record MeasurementOverLength(Rule graded, BigDecimal per) implements Reco
         List<Reason> because = new ArrayList<>(List.of(Reason.of(MeasuringReason.SCALED_PER, Quantity.of(value.mm(), Unit.MILLIMETRES),
                 Quantity.of(over.mm(), Unit.MILLIMETRES), scaled, Quantity.of(length, Unit.MILLIMETRES))));
         because.addAll(judged.because());
-        return judged.saying(because).per(Figure.Per.mm(over.mm(), length));
+        return judged.saying(because).per(Figure.StatedOver.mm(over.mm(), length));
     }
 
     @Override

@@ -1,4 +1,4 @@
 package tallledger.core.measuring;
 
-/** NothingTyped is written down: what counts is what the surveyor says of it. */
+/** Nothing is typed into it: what counts is what the surveyor says of it. */
 public enum NothingTyped { WRITTEN }

@@ -30,7 +30,7 @@ import tallledger.core.unit.Unit;
  *
  * @param plate the motor's current by the machine's description, A; what is typed at the panel goes before it
  */
-public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelCheck.Found> {
+public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelCheck.PanelFinding> {
 
     /** How something of a panel is. */
     public enum State { AS_IT_SHOULD, NOT_AS_IT_SHOULD, NOT_THERE, NOT_SEEN }
@@ -44,7 +44,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
      * @param motor    current on the motor's plate, A
      * @param overload what the overload is set to, A
      */
-    public record Found(State disconnect, State fuses, Diagram diagram, Optional<BigDecimal> motor, Optional<BigDecimal> overload) {
+    public record PanelFinding(State disconnect, State fuses, Diagram diagram, Optional<BigDecimal> motor, Optional<BigDecimal> overload) {
     }
 
     @Override
@@ -53,7 +53,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
     }
 
     @Override
-    public <T> T accept(PanelCheck.Found value, RecordingVisitor.OfRecorded<T> visitor) {
+    public <T> T accept(PanelCheck.PanelFinding value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.panelCheck(this, value);
     }
 
@@ -78,13 +78,13 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
     }
 
     @Override
-    public Found read(Values values) {
+    public PanelFinding read(Values values) {
         Optional<BigDecimal> motor = amps(values, "motorAmps");
         Optional<BigDecimal> overload = amps(values, "overloadAmps");
         if (overload.isPresent() && motor.isEmpty()) {
             throw Refused.because(MeasuringReason.PANEL_MOTOR).at("motorAmps");
         }
-        return new Found(choice(values, "disconnect", State.values()), choice(values, "fuses", State.values()),
+        return new PanelFinding(choice(values, "disconnect", State.values()), choice(values, "fuses", State.values()),
                 choice(values, "diagram", Diagram.values()), motor, overload);
     }
 
@@ -101,7 +101,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
     }
 
     @Override
-    public StepJudgement judge(Found found, Rules rules) {
+    public StepJudgement judge(PanelFinding found, Rules rules) {
         List<Reason> bad = new ArrayList<>();
         List<Reason> open = new ArrayList<>();
         List<Reason> good = new ArrayList<>();
@@ -119,7 +119,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
     }
 
     /** A diagram that is not there is said and leaves nothing undecided; what nobody saw does. */
-    private static boolean undecided(Found found) {
+    private static boolean undecided(PanelFinding found) {
         return found.disconnect == State.NOT_SEEN || found.fuses == State.NOT_SEEN || found.overload.isEmpty()
                 || found.diagram == Diagram.NOT_SEEN;
     }
@@ -128,7 +128,7 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
         (state == State.AS_IT_SHOULD ? good : state == State.NOT_SEEN ? open : bad).add(reason);
     }
 
-    private static void overload(Found found, Rules rules, List<Reason> good, List<Reason> bad, List<Reason> open) {
+    private static void overload(PanelFinding found, Rules rules, List<Reason> good, List<Reason> bad, List<Reason> open) {
         if (found.overload.isEmpty()) {
             open.add(Reason.of(MeasuringReason.PANEL_OVERLOAD_NOT_SEEN));
             return;

@@ -108,13 +108,13 @@ public interface RecordingVisitor<T> {
 
         T spindleCheck(SpindleCheck kind, NothingTyped value);
 
-        T runoutRound(RunoutRound kind, RunoutRound.Read value);
+        T runoutRound(RunoutRound kind, RunoutRound.RunoutRead value);
 
         T speedRead(SpeedRead kind, SpeedReading value);
 
-        T surfaceFinish(SurfaceFinish kind, SurfaceFinish.Read value);
+        T surfaceFinish(SurfaceFinish kind, SurfaceFinish.FinishRead value);
 
-        T panelCheck(PanelCheck kind, PanelCheck.Found value);
+        T panelCheck(PanelCheck kind, PanelCheck.PanelFinding value);
 
         T trialSpeeds(TrialSpeeds kind, TrialSpeeds.Trials value);
 

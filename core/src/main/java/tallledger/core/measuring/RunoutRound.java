@@ -25,7 +25,7 @@ import tallledger.core.rules.Rules;
  *
  * @param graded limit of the TIR, mm
  */
-public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
+public record RunoutRound(Rule graded) implements Recording<RunoutRound.RunoutRead> {
 
     /**
      * As read.
@@ -34,7 +34,7 @@ public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
      * @param step  worth of the coarsest last digit, mm
      * @param by    what it was read with
      */
-    public record Read(Round round, Optional<BigDecimal> swept, BigDecimal step, Optional<Gauge> by) {
+    public record RunoutRead(Round round, Optional<BigDecimal> swept, BigDecimal step, Optional<Gauge> by) {
 
         /** The larger of what the readings and the dial show, mm. */
         public BigDecimal tir() {
@@ -52,7 +52,7 @@ public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
     }
 
     @Override
-    public <T> T accept(RunoutRound.Read value, RecordingVisitor.OfRecorded<T> visitor) {
+    public <T> T accept(RunoutRound.RunoutRead value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.runoutRound(this, value);
     }
 
@@ -68,16 +68,16 @@ public record RunoutRound(Rule graded) implements Recording<RunoutRound.Read> {
     }
 
     @Override
-    public Read read(Values values) {
+    public RunoutRead read(Values values) {
         List<TypedLength> lengths = values.lengths("readings");
         Round round = values.at("readings", () -> new Round(lengths.stream().map(TypedLength::mm).toList()));
         Optional<TypedLength> swept = values.has("swept") ? Optional.of(values.length("swept")) : Optional.empty();
         List<TypedLength> all = Stream.concat(lengths.stream(), swept.stream()).toList();
-        return new Read(round, swept.map(TypedLength::mm), Values.coarsest(all), values.readWith());
+        return new RunoutRead(round, swept.map(TypedLength::mm), Values.coarsest(all), values.readWith());
     }
 
     @Override
-    public StepJudgement judge(Read read, Rules rules) {
+    public StepJudgement judge(RunoutRead read, Rules rules) {
         Round round = read.round;
         if (round.count() < Round.FEWEST_TO_JUDGE) {
             return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.ROUND_TOO_FEW, round.count(), Round.FEWEST_TO_JUDGE),

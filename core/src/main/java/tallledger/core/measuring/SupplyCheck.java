@@ -86,7 +86,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
 
     @Override
     public StepJudgement judge(SupplyReading reading, Rules rules) {
-        List<SupplyReading.Point> points = reading.against(plate, rules);
+        List<SupplyReading.SupplyPoint> points = reading.against(plate, rules);
         SupplyReading.Weight worst = points.get(0).weight();
         Outcome outcome = switch (worst) {
             case RIGHT -> Outcome.PROVEN;
@@ -94,7 +94,7 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
             case WARNS, FALLS_SHORT, STOPS -> Outcome.FAILED;
         };
         List<Reason> because = new ArrayList<>(points.stream()
-                .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.Point::because)
+                .filter(p -> outcome != Outcome.FAILED || p.weight() != SupplyReading.Weight.RIGHT).map(SupplyReading.SupplyPoint::because)
                 .toList());
         because.add(Reason.of(MeasuringReason.SUPPLY_ELECTRICIAN));
         Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();

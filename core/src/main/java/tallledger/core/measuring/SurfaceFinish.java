@@ -52,10 +52,10 @@ import tallledger.core.unit.Unit;
  * @param process what made it
  * @param drive   of the machine; empty where nobody knows it
  */
-public record SurfaceFinish(Process process, Optional<Drive> drive) implements Recording<SurfaceFinish.Read> {
+public record SurfaceFinish(Process process, Optional<TurningParts> drive) implements Recording<SurfaceFinish.FinishRead> {
 
     /** What turns in the machine. @param hertz of the supply, empty where nobody read it */
-    public record Drive(DriveTrain train, SpeedPlate plate, Optional<BigDecimal> hertz) {
+    public record TurningParts(DriveTrain train, SpeedPlate plate, Optional<BigDecimal> hertz) {
     }
 
     /** Of a machine whose drive nobody knows. */
@@ -73,7 +73,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     /** How fast it was made. @param past the surface past the tool, m/min @param rpm of the spindle; empty where nobody read it */
-    public record Made(BigDecimal past, Optional<BigDecimal> rpm) {
+    public record FinishMade(BigDecimal past, Optional<BigDecimal> rpm) {
     }
 
     /** What made a surface. */
@@ -95,7 +95,8 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
      * @param trace  where one was pasted
      * @param made   how fast, where somebody says
      */
-    public record Read(BigDecimal ra, BigDecimal step, By how, Optional<Turned> turned, Optional<Traced> trace, Optional<Made> made,
+    public record FinishRead(BigDecimal ra, BigDecimal step, By how, Optional<Turned> turned, Optional<Traced> trace,
+            Optional<FinishMade> made,
             Optional<Gauge> by) {
     }
 
@@ -123,7 +124,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     @Override
-    public <T> T accept(SurfaceFinish.Read value, RecordingVisitor.OfRecorded<T> visitor) {
+    public <T> T accept(SurfaceFinish.FinishRead value, RecordingVisitor.OfRecorded<T> visitor) {
         return visitor.surfaceFinish(this, value);
     }
 
@@ -151,7 +152,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     @Override
-    public Read read(Values values) {
+    public FinishRead read(Values values) {
         Optional<Turned> turned = values.has("feed") && values.has("nose")
                 ? Optional.of(values.at("feed",
                         () -> new Turned(values.length("feed").mm().doubleValue(), values.length("nose").mm().doubleValue())))
@@ -169,17 +170,18 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
                     : OptionalDouble.empty();
             Trace.Chosen chosen = values.at("cutOff", () -> cutOff.mm().map(mm -> new Trace.Chosen(trace.at(mm), true))
                     .orElseGet(() -> trace.chosen(process != Process.GROUND, feed)));
-            return new Read(new BigDecimal(chosen.roughness().ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned,
+            return new FinishRead(new BigDecimal(chosen.roughness().ra()).round(SHOWN), BigDecimal.ZERO, By.GAUGE, turned,
                     Optional.of(new Traced(trace, chosen.roughness(), chosen.agrees())), made(values), values.readWith());
         }
         TypedNumber ra = values.roughness("ra");
-        return new Read(ra.value(), ra.step(), how, turned, Optional.empty(), made(values), values.readWith());
+        return new FinishRead(ra.value(), ra.step(), how, turned, Optional.empty(), made(values), values.readWith());
     }
 
-    private static Optional<Made> made(Values values) {
+    private static Optional<FinishMade> made(Values values) {
         Optional<BigDecimal> rpm = values.has("spindle") ? Optional.of(values.positive("spindle")) : Optional.empty();
-        return values.has("past") ? Optional.of(new Made(values.at("past", () -> SurfaceSpeed.parse(values.text("past"), values.bare())),
-                rpm))
+        return values.has("past")
+                ? Optional.of(new FinishMade(values.at("past", () -> SurfaceSpeed.parse(values.text("past"), values.bare())),
+                        rpm))
                 : Optional.empty();
     }
 
@@ -210,7 +212,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     /** Ra that should be there, µm; empty for a turned surface of which nobody says feed and nose. */
-    private Optional<BigDecimal> expected(Read read, Rules rules) {
+    private Optional<BigDecimal> expected(FinishRead read, Rules rules) {
         return switch (process) {
             case TURNED -> read.turned.map(t -> new BigDecimal(t.ra()).round(SHOWN));
             case MILLED -> Optional.of(rules.roughness(Rule.RA_MILLED));
@@ -220,7 +222,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     @Override
-    public StepJudgement judge(Read read, Rules rules) {
+    public StepJudgement judge(FinishRead read, Rules rules) {
         List<Reason> says = new ArrayList<>();
         Uncertainty u = read.how == By.PLATE ? Uncertainty.of(0, BY_EYE * read.ra.doubleValue() / Gauge.COVERAGE_FACTOR)
                 : read.by.orElseGet(() -> rules.gauge(Rule.ROUGHNESS)).reading(read.ra, read.step);
@@ -263,7 +265,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     /** What a trace shows beside its figures: how it lay, where it is torn, which spacing stands out and what comes round so often. */
-    private List<Reason> marks(Traced t, Read read, Rules rules) {
+    private List<Reason> marks(Traced t, FinishRead read, Rules rules) {
         List<Reason> says = new ArrayList<>();
         if (!t.agrees) {
             says.add(Reason.of(MeasuringReason.FINISH_NO_CUT_OFF, Quantity.of(BigDecimal.valueOf(t.roughness.cutOff()).stripTrailingZeros(),
@@ -294,7 +296,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
     }
 
     /** f = v/p, and what of the drive lies within a line or 1 % of it, nearest first. */
-    private Reason comesRound(Spacings.Peak p, Quantity spacing, double line, Made made) {
+    private Reason comesRound(Spacings.Peak p, Quantity spacing, double line, FinishMade made) {
         double mmPerSecond = made.past.doubleValue() * 1000 / 60;
         double hertz = mmPerSecond / p.spacing();
         double reach = Math.max(mmPerSecond * line, 0.01 * hertz);
@@ -320,7 +322,7 @@ public record SurfaceFinish(Process process, Optional<Drive> drive) implements R
                 .map(r -> Turning.of(d.train, r, rpm, d.hertz.map(BigDecimal::doubleValue)))).orElse(List.of());
     }
 
-    private static double off(Drive d, Route route, double rpm) {
+    private static double off(TurningParts d, Route route, double rpm) {
         return d.plate.cell(d.train.plateKey(route)).value().map(BigDecimal::doubleValue).or(() -> d.train.speed(route).map(s -> s.low()))
                 .map(n -> Math.abs(rpm / n - 1)).orElse(Double.MAX_VALUE);
     }

@@ -61,11 +61,11 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
     }
 
     /** One trial, min⁻¹. @param read empty where only what it did was seen @param step worth of the last digit read */
-    public record Trial(BigDecimal commanded, Optional<BigDecimal> read, BigDecimal step, Optional<Seen> seen) {
+    public record SpeedTrial(BigDecimal commanded, Optional<BigDecimal> read, BigDecimal step, Optional<Seen> seen) {
     }
 
     /** Trials in the order made. @param changeOver as the control's settings say, min⁻¹; empty where nobody knows it */
-    public record Trials(Optional<BigDecimal> changeOver, List<Trial> made, Optional<Gauge> by) {
+    public record Trials(Optional<BigDecimal> changeOver, List<SpeedTrial> made, Optional<Gauge> by) {
 
         public Trials {
             made = List.copyOf(made);
@@ -88,7 +88,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
             return false;
         }
 
-        private boolean isAbove(Trial trial) {
+        private boolean isAbove(SpeedTrial trial) {
             return trial.commanded.compareTo(changeOver.orElseThrow()) >= 0;
         }
 
@@ -99,9 +99,9 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
         /** The highest speed without a shift and the lowest with one, going up; empty where one of them was not tried. */
         Optional<List<BigDecimal>> between() {
             Optional<BigDecimal> without = made.stream().filter(t -> t.seen.filter(Seen.NO_SHIFT::equals).isPresent())
-                    .map(Trial::commanded).max(Comparator.naturalOrder());
+                    .map(SpeedTrial::commanded).max(Comparator.naturalOrder());
             Optional<BigDecimal> with = made.stream().filter(t -> t.seen.filter(Seen.SHIFTS::equals).isPresent())
-                    .map(Trial::commanded).min(Comparator.naturalOrder());
+                    .map(SpeedTrial::commanded).min(Comparator.naturalOrder());
             return without.isPresent() && with.isPresent() && without.get().compareTo(with.get()) < 0
                     ? Optional.of(List.of(without.get(), with.get()))
                     : Optional.empty();
@@ -137,7 +137,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
     @Override
     public Trials read(Values values) {
         Optional<BigDecimal> changeOver = values.has("changeOver") ? Optional.of(values.positive("changeOver")) : Optional.empty();
-        List<Trial> made = new ArrayList<>();
+        List<SpeedTrial> made = new ArrayList<>();
         for (String line : values.text("trials").split("[\\n\\r;]+")) {
             if (!line.isBlank()) {
                 made.add(values.at("trials", () -> trial(line.strip())));
@@ -152,17 +152,17 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
         return new Trials(changeOver, made, values.readWith());
     }
 
-    private static Trial trial(String line) {
+    private static SpeedTrial trial(String line) {
         String[] two = line.split("\\s*(?:=|→|->|:)\\s*|\\s+", 2);
         Optional<Seen> seen = two.length == 2 ? Seen.named(two[1]) : Optional.empty();
         if (seen.isPresent()) {
-            return new Trial(TypedNumber.parsePositive(two[0]).value(), Optional.empty(), BigDecimal.ONE, seen);
+            return new SpeedTrial(TypedNumber.parsePositive(two[0]).value(), Optional.empty(), BigDecimal.ONE, seen);
         }
         if (two.length != 2 || two[1].contains(" ")) {
             throw Refused.because(MeasuringReason.TRIALS_LINE, line);
         }
         TypedNumber read = TypedNumber.parsePositive(two[1]);
-        return new Trial(TypedNumber.parsePositive(two[0]).value(), Optional.of(read.value()), read.step(), Optional.empty());
+        return new SpeedTrial(TypedNumber.parsePositive(two[0]).value(), Optional.of(read.value()), read.step(), Optional.empty());
     }
 
     @Override
@@ -172,7 +172,7 @@ public record TrialSpeeds() implements Recording<TrialSpeeds.Trials> {
         boolean failed = false;
         boolean close = false;
         for (int i = 0; i < trials.made.size(); i++) {
-            Trial trial = trials.made.get(i);
+            SpeedTrial trial = trials.made.get(i);
             if (trial.seen.filter(Seen::isBad).isPresent()) {
                 failed = true;
                 because.add(Reason.of(trials.isUp(i) ? MeasuringReason.TRIAL_BAD_UP : MeasuringReason.TRIAL_BAD_DOWN, trial.commanded,

@@ -142,7 +142,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
 
         /** Whether all that is wrong is that it stops, and takes too long to: what was pressed did its work, what holds it does not. */
         public boolean runsDownLong(Rules rules) {
-            List<CycleResult.Line> wrong = result(rules).wrong();
+            List<CycleResult.EventLine> wrong = result(rules).wrong();
             return !wrong.isEmpty() && wrong.stream().allMatch(l -> STOPS.equals(l.event()) && l.verdict() == CycleResult.Verdict.LATE);
         }
     }
@@ -197,12 +197,12 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     }
 
     /** An event that should have come at one end of a way that goes to and fro: which end, and which time round. */
-    private Optional<Reason> missingAt(CycleResult.Line line, CycleResult result) {
+    private Optional<Reason> missingAt(CycleResult.EventLine line, CycleResult result) {
         int at = result.lines().indexOf(line);
         if (line.verdict() != CycleResult.Verdict.MISSING || at < 1) {
             return Optional.empty();
         }
-        CycleResult.Line end = result.lines().get(at - 1);
+        CycleResult.EventLine end = result.lines().get(at - 1);
         return Optional.of(end).filter(e -> ENDS.contains(e.event())).map(e -> Reason.of(MeasuringReason.CYCLE_MISSING_AT,
                 named(line.event()),
                 named(e.event()), (int) result.lines().subList(0, at).stream().filter(l -> l.event().equals(e.event())).count()));
@@ -214,7 +214,7 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
         return isOwn() ? event : Reason.named("event." + event);
     }
 
-    private Reason wrong(CycleResult.Line line) {
+    private Reason wrong(CycleResult.EventLine line) {
         Optional<CycleScript.Window> window = line.window();
         boolean open = line.verdict() == CycleResult.Verdict.EARLY && window.filter(CycleScript.Window::isOpen).isPresent();
         Object[] says = {named(line.event()), line.took().orElse(BigDecimal.ZERO),

@@ -22,7 +22,7 @@ import tallledger.core.unit.LengthUnit;
  * @param travel    travel claimed, as typed; empty where nobody says
  * @param rates     what its feed plate promises
  */
-public record Axis(AxisId id, Role role, String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
+public record Axis(AxisId id, Role role, String name, String minus, String plus, Set<Ability> abilities, String travel, AxisRates rates) {
 
     public static final int LONGEST_NAME = 30;
 
@@ -63,12 +63,12 @@ public record Axis(AxisId id, Role role, String name, String minus, String plus,
      * @param fastest highest feed
      * @param rapid   rapid traverse, by the minute
      */
-    public record Rates(Per per, String slowest, String fastest, String rapid) {
-        public static final Rates UNKNOWN = new Rates(Per.MIN, "", "", "");
+    public record AxisRates(Per per, String slowest, String fastest, String rapid) {
+        public static final AxisRates UNKNOWN = new AxisRates(Per.MIN, "", "", "");
     }
 
     /** An axis known by its first name. */
-    public Axis(String name, String minus, String plus, Set<Ability> abilities, String travel, Rates rates) {
+    public Axis(String name, String minus, String plus, Set<Ability> abilities, String travel, AxisRates rates) {
         this(AxisId.named(name, Set.of()), Role.named(name), name, minus, plus, abilities, travel, rates);
     }
 

@@ -134,7 +134,7 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
      * @param off    share by which the feed would be off
      * @param toMake how many of the two are not there
      */
-    public record Pair(int driver, int driven, double off, int toMake) {
+    public record WheelPair(int driver, int driven, double off, int toMake) {
 
         /** "40/32 (−0.4 %), 1 to make". */
         String written() {
@@ -154,28 +154,31 @@ public record ChangeWheels(List<Thread> threads, List<Integer> buy, List<TypedLe
      *
      * @param onHand wheels there are, the mounted ones among them
      */
-    public static List<Pair> instead(int driver, int driven, double present, double wanted, WheelSet onHand, GearChart.Teeth makeable) {
+    public static List<WheelPair> instead(int driver, int driven, double present, double wanted, WheelSet onHand,
+            GearChart.Teeth makeable) {
         List<Integer> there = new ArrayList<>(onHand.teeth());
         List.of(driver, driven).stream().filter(t -> !there.contains(t)).forEach(there::add);
-        List<Pair> pairs = new ArrayList<>();
+        List<WheelPair> pairs = new ArrayList<>();
         for (int x = makeable.least(); x <= makeable.most(); x++) {
             for (int y = makeable.least(); y <= makeable.most(); y++) {
                 double off = present * x * driven / ((double) y * driver) / wanted - 1;
                 if (Math.abs(off) <= NEAR_ENOUGH) {
                     List<Integer> left = new ArrayList<>(there);
                     int toMake = (left.remove(Integer.valueOf(x)) ? 0 : 1) + (left.remove(Integer.valueOf(y)) ? 0 : 1);
-                    pairs.add(new Pair(x, y, off, toMake));
+                    pairs.add(new WheelPair(x, y, off, toMake));
                 }
             }
         }
-        return pairs.stream().sorted(Comparator.comparingInt(Pair::toMake).thenComparingLong((Pair p) -> Math.round(Math.abs(p.off) * 1000))
-                .thenComparingInt(p -> Math.abs(p.driver + p.driven - driver - driven))).limit(PAIRS_NAMED).toList();
+        return pairs.stream()
+                .sorted(Comparator.comparingInt(WheelPair::toMake).thenComparingLong((WheelPair p) -> Math.round(Math.abs(p.off) * 1000))
+                        .thenComparingInt(p -> Math.abs(p.driver + p.driven - driver - driven)))
+                .limit(PAIRS_NAMED).toList();
     }
 
     /** The same in words; none within a hundredth is said. */
-    public static Reason says(List<Pair> pairs) {
+    public static Reason says(List<WheelPair> pairs) {
         return pairs.isEmpty() ? Reason.of(MotionReason.WHEELS_INSTEAD_NONE)
-                : Reason.of(MotionReason.WHEELS_INSTEAD, String.join(", ", pairs.stream().map(Pair::written).toList()),
+                : Reason.of(MotionReason.WHEELS_INSTEAD, String.join(", ", pairs.stream().map(WheelPair::written).toList()),
                         pairs.get(0).toMake());
     }
 }

@@ -52,7 +52,7 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
      * @throws Refused when there are too few or too many speeds, or the levers counted are no levers
      */
     public static Arrangements of(List<TypedNumber> speeds, List<Integer> levers) {
-        Listed listed = Listed.of(speeds);
+        DistinctSpeeds listed = DistinctSpeeds.of(speeds);
         checkLevers(levers);
         int z = listed.numbers.size();
         List<Reason> says = new ArrayList<>(listed.says);
@@ -79,13 +79,13 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
 
     /** What the search of one shape confirms with so many left out, explained or not, by its signature. */
     static Map<Object, Arrangement> everyOne(List<TypedNumber> speeds, List<Integer> shape, int out) {
-        Search search = new Search(Listed.of(speeds));
+        Search search = new Search(DistinctSpeeds.of(speeds));
         search.places(shape, out);
         return search.found;
     }
 
     /** Levers somebody counted, and more or fewer speeds than they make: so many combinations have none, or so many speeds are too many. */
-    private static Arrangements counted(Listed listed, List<Integer> levers, int product, List<Reason> says) {
+    private static Arrangements counted(DistinctSpeeds listed, List<Integer> levers, int product, List<Reason> says) {
         int z = listed.numbers.size();
         Search search = new Search(listed);
         says.add(Reason.of(z < product ? PlateReason.ARRANGE_FEWER : PlateReason.ARRANGE_MORE, joined(levers), product, z));
@@ -179,9 +179,9 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
     }
 
     /** The distinct speeds, ascending. */
-    private record Listed(List<TypedNumber> numbers, double[] logs, double[] tolerances, List<Reason> says) {
+    private record DistinctSpeeds(List<TypedNumber> numbers, double[] logs, double[] tolerances, List<Reason> says) {
 
-        static Listed of(List<TypedNumber> speeds) {
+        static DistinctSpeeds of(List<TypedNumber> speeds) {
             List<TypedNumber> distinct = new ArrayList<>();
             List<Reason> says = new ArrayList<>();
             for (TypedNumber number : speeds.stream().sorted(Comparator.comparing(TypedNumber::value)).toList()) {
@@ -197,14 +197,14 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
             if (distinct.size() > MOST_SPEEDS) {
                 throw Refused.because(PlateReason.ARRANGE_LONG, distinct.size(), MOST_SPEEDS);
             }
-            return new Listed(distinct, distinct.stream().mapToDouble(n -> Math.log(n.value().doubleValue())).toArray(),
+            return new DistinctSpeeds(distinct, distinct.stream().mapToDouble(n -> Math.log(n.value().doubleValue())).toArray(),
                     distinct.stream().mapToDouble(LeverFactors::tolerance).toArray(), says.stream().distinct().toList());
         }
 
         /** The same from the top: the highest is every lever's highest. */
-        Listed fromTheTop() {
+        DistinctSpeeds fromTheTop() {
             int z = logs.length;
-            return new Listed(IntStream.range(0, z).mapToObj(i -> numbers.get(z - 1 - i)).toList(),
+            return new DistinctSpeeds(IntStream.range(0, z).mapToObj(i -> numbers.get(z - 1 - i)).toList(),
                     IntStream.range(0, z).mapToDouble(i -> -logs[z - 1 - i]).toArray(),
                     IntStream.range(0, z).mapToDouble(i -> tolerances[z - 1 - i]).toArray(), says);
         }
@@ -213,11 +213,11 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
     /** Gathers what the searches hand over and the fit confirms, each once. */
     private static final class Search {
 
-        private final Listed listed;
+        private final DistinctSpeeds listed;
         private final Map<Object, Arrangement> found = new HashMap<>();
         private long steps = MOST_STEPS;
 
-        Search(Listed listed) {
+        Search(DistinctSpeeds listed) {
             this.listed = listed;
         }
 
@@ -254,12 +254,12 @@ public record Arrangements(List<Arrangement> found, List<Reason> says, boolean c
                     .run();
             if (empties > 0 && steps >= 0) {
                 // An empty cell at the lowest corner is an ordinary one from the highest.
-                Listed top = listed.fromTheTop();
+                DistinctSpeeds top = listed.fromTheTop();
                 steps = new ArrangementSearch(top.logs, top.tolerances, sizes, empties, true, steps, at -> keep(sizes, at, top)).run();
             }
         }
 
-        private void keep(int[] sizes, int[] at, Listed order) {
+        private void keep(int[] sizes, int[] at, DistinctSpeeds order) {
             if (found.size() >= MOST_FOUND) {
                 steps = -1;
                 return;

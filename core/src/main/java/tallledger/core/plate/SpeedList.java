@@ -59,7 +59,7 @@ public sealed interface SpeedList {
     }
 
     /** Only how many, and the lowest and the highest. */
-    record Ends(int count, TypedNumber low, TypedNumber high) implements SpeedList {
+    record RangeEnds(int count, TypedNumber low, TypedNumber high) implements SpeedList {
     }
 
     /**
@@ -127,7 +127,7 @@ public sealed interface SpeedList {
         return inRows ? lines.stream().map(l -> ALONE.matcher(l).replaceAll(" x ")).toList() : lines;
     }
 
-    private static Ends ends(Matcher count) {
+    private static RangeEnds ends(Matcher count) {
         int z = Integer.parseInt(count.group(1));
         TypedNumber low = TypedNumber.parsePositive(count.group(2));
         TypedNumber high = TypedNumber.parsePositive(count.group(3));
@@ -135,7 +135,7 @@ public sealed interface SpeedList {
         if (z < 2 || z > Arrangements.MOST_SPEEDS) {
             throw Refused.because(PlateReason.LIST_COUNT, z);
         }
-        return new Ends(z, low, high);
+        return new RangeEnds(z, low, high);
     }
 
     private static void inOrder(TypedNumber low, TypedNumber high, int line) {

@@ -23,7 +23,7 @@ final class Feeds {
     private Feeds() {
     }
 
-    static void read(Sentence s, Vocabulary v) {
+    static void read(SaidSentence s, Vocabulary v) {
         s.each(COLON, m -> {
             s.cover(m.start(1), m.end(1));
             s.take(Topic.FEED_COUNT, m.group(1), m);
@@ -45,7 +45,7 @@ final class Feeds {
     }
 
     /** With the unit that was said behind either end, and per what. */
-    private static boolean ends(Sentence s, Matcher m, Vocabulary v) {
+    private static boolean ends(SaidSentence s, Matcher m, Vocabulary v) {
         double low = Measures.number(m.group(1));
         double high = Measures.number(m.group(3));
         if (low >= high) {

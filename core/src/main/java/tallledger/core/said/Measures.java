@@ -52,7 +52,7 @@ final class Measures {
     private Measures() {
     }
 
-    static void read(Sentence s, Vocabulary v) {
+    static void read(SaidSentence s, Vocabulary v) {
         if (v.plate()) {
             plateList(s);
         }
@@ -70,12 +70,12 @@ final class Measures {
     }
 
     /** A row of a plate: its figures in their order. */
-    private static void plateList(Sentence s) {
+    private static void plateList(SaidSentence s) {
         s.each(of("(?<![\\w./])\\d+(?:\\.\\d+)?(?:[ ,/]+\\d+(?:\\.\\d+)?(?![\\w/])){2,}"), m -> s.take(Topic.SPEED_LIST,
                 String.join(" ", Arrays.stream(m.group().split("[ ,/]+")).toList()), m));
     }
 
-    private static void sizes(Sentence s, Vocabulary v) {
+    private static void sizes(SaidSentence s, Vocabulary v) {
         s.each(TABLE, m -> s.take(Topic.TABLE_SIZE, first(m), m));
         s.each(WHEEL, m -> s.take(Topic.WHEEL_SIZE, first(m), m));
         if (v.kind() == Kind.LATHE) {
@@ -99,25 +99,25 @@ final class Measures {
         return m.group().strip();
     }
 
-    private record Named(Topic topic, String name, List<Kind> kinds) {
+    private record NamedMeasure(Topic topic, String name, List<Kind> kinds) {
     }
 
     private static final List<Kind> ALL = List.of(Kind.values());
-    private static final List<Named> NAMED = List.of(
-            new Named(Topic.BETWEEN_CENTRES, "between (?:the )?cent(?:re|er)s", List.of(Kind.LATHE, Kind.GRINDER)),
+    private static final List<NamedMeasure> NAMED = List.of(
+            new NamedMeasure(Topic.BETWEEN_CENTRES, "between (?:the )?cent(?:re|er)s", List.of(Kind.LATHE, Kind.GRINDER)),
             // What swings in the gap or over the slide is another size than what swings over the bed.
-            new Named(Topic.GAP_SWING, "(?:swings? in (?:the )?|in the )gap", List.of(Kind.LATHE)),
-            new Named(Topic.GAP_SWING, "gap swing", List.of(Kind.LATHE)),
-            new Named(Topic.SLIDE_SWING, "(?:swings? )?over (?:the )?(?:cross[- ]?slide|carriage|saddle)", List.of(Kind.LATHE)),
-            new Named(Topic.SWING, "swings?(?: over (?:the )?bed)?", ALL),
-            new Named(Topic.UNDER_SPINDLE, "(?:height )?under (?:the )?spindle", ALL),
-            new Named(Topic.ARM_RADIUS, "(?:arm(?: radius)?|radius)", List.of(Kind.DRILL)),
-            new Named(Topic.THROAT, "throat", ALL), new Named(Topic.BORE, "(?:spindle )?bore", ALL),
-            new Named(Topic.CHUCK_SIZE, "(?:\\w+[- ]jaw |magnetic |independent |rotary )*chuck", ALL),
-            new Named(Topic.CHUCK_SIZE, "[346][- ]jaw", ALL),
-            new Named(Topic.REST_SIZE, "(?:fixed |travelling )?(?:steady(?: rest)?|rest)", List.of(Kind.LATHE)));
+            new NamedMeasure(Topic.GAP_SWING, "(?:swings? in (?:the )?|in the )gap", List.of(Kind.LATHE)),
+            new NamedMeasure(Topic.GAP_SWING, "gap swing", List.of(Kind.LATHE)),
+            new NamedMeasure(Topic.SLIDE_SWING, "(?:swings? )?over (?:the )?(?:cross[- ]?slide|carriage|saddle)", List.of(Kind.LATHE)),
+            new NamedMeasure(Topic.SWING, "swings?(?: over (?:the )?bed)?", ALL),
+            new NamedMeasure(Topic.UNDER_SPINDLE, "(?:height )?under (?:the )?spindle", ALL),
+            new NamedMeasure(Topic.ARM_RADIUS, "(?:arm(?: radius)?|radius)", List.of(Kind.DRILL)),
+            new NamedMeasure(Topic.THROAT, "throat", ALL), new NamedMeasure(Topic.BORE, "(?:spindle )?bore", ALL),
+            new NamedMeasure(Topic.CHUCK_SIZE, "(?:\\w+[- ]jaw |magnetic |independent |rotary )*chuck", ALL),
+            new NamedMeasure(Topic.CHUCK_SIZE, "[346][- ]jaw", ALL),
+            new NamedMeasure(Topic.REST_SIZE, "(?:fixed |travelling )?(?:steady(?: rest)?|rest)", List.of(Kind.LATHE)));
 
-    private static void lengths(Sentence s, Vocabulary v) {
+    private static void lengths(SaidSentence s, Vocabulary v) {
         String metal = "(?:\\s*in (?:steel|cast iron|mild steel|iron))?";
         s.each(of("\\bdrill(?:s|ing)?(?: capacity)?\\s*(?:up to|of|:)?\\s*" + LENGTH + metal + "|\\btakes (?:an? )?" + LENGTH + " drill\\b"
                 + metal), m -> s.take(Topic.DRILLING_CAPACITY, first(m), m));
@@ -129,7 +129,7 @@ final class Measures {
             s.each(of(LENGTH + "\\s*between\\s*(?=$|[,;.])"), m -> s.take(Topic.BETWEEN_CENTRES, m.group(1), m));
         }
         Travels.read(s, v);
-        for (Named named : NAMED) {
+        for (NamedMeasure named : NAMED) {
             if (named.kinds.contains(v.kind())) {
                 s.each(of(LENGTH + "\\s*" + named.name + "\\b|\\b" + named.name + "\\s*(?:of|opens to|up to|:|is(?: an?)?)?\\s*" + LENGTH),
                         m -> isItsOwn(named.topic, first(m), s.clause(m)) && !s.before(m).endsWith("for the ") && s.take(named.topic,
@@ -144,7 +144,7 @@ final class Measures {
                 : topic != Topic.ARM_RADIUS || !clause.matches(".*\\b(?:travels?|stroke|moves|raises|lifts)\\b.*");
     }
 
-    private static void rest(Sentence s, Vocabulary v) {
+    private static void rest(SaidSentence s, Vocabulary v) {
         String others = ".*\\b(?:pump|coolant|suds|feeds?|rapids?|elevat\\w+|rais\\w+|rise and fall|lift\\w*|clamp\\w*|hydraulics?|"
                 + "travers\\w+|"
                 + "work ?head|fan|blower|conveyor|vacuum|extract\\w+|dresser|dressing|table|lubricat\\w+|lighting|heater|axis|axes|"

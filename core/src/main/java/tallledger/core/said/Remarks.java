@@ -39,11 +39,11 @@ final class Remarks {
     }
 
     /** Before the figures: a clause that admits something is no claim of what stands in it. */
-    static void admissions(Sentence s) {
+    static void admissions(SaidSentence s) {
         s.each(ADMISSION, m -> !DENIES.matcher(m.group()).find() && s.takeExactly(Topic.ADMISSION, s.original(m.start(), m.end()), m, ""));
     }
 
-    static void read(Sentence s, Vocabulary v) {
+    static void read(SaidSentence s, Vocabulary v) {
         s.each(of("\\b((?:next to |almost |practically )?no (?:back\\s?lash|play))\\b"), m -> s.take(Topic.NO_BACKLASH, m.group(1), m));
         s.each(of("\\b(?:nearly |almost )?(?:all|every)\\s+(?:the\\s+)?functions?\\b(?:[^,;\\u0001]|,(?=\\d))*|\\b(?:nearly |almost"
                 + " )?(?:all|everything)\\s+(?:is\\s+)?(?:works?|working|runs?|running)\\b"),
@@ -79,7 +79,7 @@ final class Remarks {
     }
 
     /** Things it has or does, each by the words for it. */
-    private static void functions(Sentence s, Vocabulary v) {
+    private static void functions(SaidSentence s, Vocabulary v) {
         if (v.kind() == Kind.GRINDER) {
             s.each(of("\\bor (?:at )?both\\b|\\binner only\\b|\\bouter only\\b|\\bat both(?: ends)?\\b|\\b(?:it )?counts (?:the"
                     + " )?spark[- ]?outs?\\b"
@@ -101,7 +101,7 @@ final class Remarks {
                 m -> function(s, m));
     }
 
-    private static boolean function(Sentence s, java.util.regex.Matcher m) {
+    private static boolean function(SaidSentence s, java.util.regex.Matcher m) {
         // "No coolant tank" claims no coolant.
         boolean aPart = m.group().equals("coolant") && s.after(m).matches("(?s)\\s+(?:pump|motor|tank|trough|tray|hose|separator)\\b.*");
         return !aPart && !s.before(m).matches("(?s).*\\b(?:no|not|without|lacks?|for|never had an?)\\s+(?:\\w+\\s+)?")

@@ -52,7 +52,7 @@ public final class SaidText {
                 untaken.add(said);
                 return;
             }
-            Sentence sentence = new Sentence(said);
+            SaidSentence sentence = new SaidSentence(said);
             Remarks.admissions(sentence);
             Measures.read(sentence, vocabulary);
             Remarks.read(sentence, vocabulary);

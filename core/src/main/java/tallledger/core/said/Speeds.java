@@ -79,7 +79,7 @@ final class Speeds {
     private Speeds() {
     }
 
-    static void read(Sentence s, Vocabulary v) {
+    static void read(SaidSentence s, Vocabulary v) {
         s.each(of("\\b(?:card|plate|chart|lid|list)\\b[^,;\\d]*\\bsays?\\s+" + NUM + "(?!\\s*(?:\\w+ ){0,2}(?:speeds?|feeds?|threads?|"
                 + "gears?|pitches)\\b)" + NO_SPEED), m -> s.take(Topic.SPEED, m.group(1), m));
         s.each(ALL_WORK, m -> {
@@ -127,12 +127,12 @@ final class Speeds {
                 m -> s.take(Topic.REVERSES, m.group(1) != null ? "no" : "yes", m));
     }
 
-    private static boolean isAnothers(Sentence s, Matcher m) {
+    private static boolean isAnothers(SaidSentence s, Matcher m) {
         return NOT_THE_SPINDLE.matcher(s.clause(m)).find();
     }
 
     /** Both ends, where the first is the lesser; the figures alone are covered, so that a count before them is read. */
-    private static boolean ends(Sentence s, Matcher m, int low, int high, int from) {
+    private static boolean ends(SaidSentence s, Matcher m, int low, int high, int from) {
         if (Measures.number(m.group(low)) >= Measures.number(m.group(high)) || isAnothers(s, m)) {
             return false;
         }
@@ -145,7 +145,7 @@ final class Speeds {
     /**
      * "62 to 480 in low, 520 to 4300 in high": the low end of the lower and the high end of the higher; the other two are ends of ranges.
      */
-    private static void inRanges(Sentence s) {
+    private static void inRanges(SaidSentence s) {
         List<String> low = new ArrayList<>();
         List<String> high = new ArrayList<>();
         s.each(IN_RANGE, m -> {

@@ -28,7 +28,7 @@ final class Travels {
     }
 
     /** "travels 30 x 12 x 18 in", "X/Y/Z 1020/560/510": an axis each, in their order. */
-    static void together(Sentence s, Vocabulary v) {
+    static void together(SaidSentence s, Vocabulary v) {
         s.each(TOGETHER, m -> {
             String[] parts = Measures.first(m).split("\\s*(?:x|×|by|/)\\s*");
             String unit = parts[parts.length - 1].replaceAll("[\\d.,/ -]", "").strip();
@@ -41,7 +41,7 @@ final class Travels {
         });
     }
 
-    static void read(Sentence s, Vocabulary v) {
+    static void read(SaidSentence s, Vocabulary v) {
         String axes = v.axisWords();
         String side = "(?:(?:vertical|cross|longitudinal|power|manual|auto)\\s+)?";
         s.each(of("\\b(" + axes + ")(?:\\s+(?:slide|table|axis))?\\s+" + side + STROKE + "(?: along the arm| on the arm)?" + OF + LENGTH),
@@ -72,7 +72,7 @@ final class Travels {
         }
     }
 
-    private static boolean isTravel(Sentence s, Matcher m) {
+    private static boolean isTravel(SaidSentence s, Matcher m) {
         String last = "";
         Matcher words = ELSE.matcher(s.before(m));
         while (words.find()) {
@@ -81,7 +81,7 @@ final class Travels {
         return last.isEmpty() || last.startsWith("travel") || last.startsWith("stroke");
     }
 
-    private static boolean take(Sentence s, Vocabulary v, Matcher m, int axis, int length) {
+    private static boolean take(SaidSentence s, Vocabulary v, Matcher m, int axis, int length) {
         String of = v.axis(m.group(axis));
         return !of.isEmpty() && s.take(Topic.TRAVEL, m.group(length), m, of);
     }

@@ -28,13 +28,13 @@ public final class BookCheck {
     private int faultAt;
     private final Map<Integer, String> hashes = new HashMap<>();
     private final Set<String> photographs = new LinkedHashSet<>();
-    private final List<Named> named = new ArrayList<>();
+    private final List<NamedBook> named = new ArrayList<>();
     private String previous = Entry.BEFORE_FIRST;
     private int count;
     private Map<String, Object> last = Map.of();
 
     /** A version of another book that an entry names with its hash. */
-    private record Named(String book, int version, String hash, int entry) {
+    private record NamedBook(String book, int version, String hash, int entry) {
     }
 
     /** @param name such as SURVEY */
@@ -90,7 +90,7 @@ public final class BookCheck {
 
     private void named(String book, Object version, Object hash) {
         if (version instanceof Integer v && hash instanceof String h && !h.isEmpty()) {
-            named.add(new Named(book, v, h, count));
+            named.add(new NamedBook(book, v, h, count));
         }
     }
 

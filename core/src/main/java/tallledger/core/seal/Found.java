@@ -54,7 +54,7 @@ public record Found(What what, String where) {
      * @param closed   whether its last entry closes it
      * @param unheld   files that nothing holds: neither a seal nor the hash an entry names; anybody could have put them in or changed them
      */
-    public record Checked(List<Found> found, Optional<Seal> seal, String title, int entries, boolean closed, List<String> unheld) {
+    public record CheckedArchive(List<Found> found, Optional<Seal> seal, String title, int entries, boolean closed, List<String> unheld) {
 
         public boolean holds() {
             return found.isEmpty();

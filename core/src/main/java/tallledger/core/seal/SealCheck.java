@@ -27,7 +27,7 @@ public final class SealCheck {
      * @param seal  empty where there is none
      * @param title of the survey
      */
-    public static Found.Checked of(Map<String, BookCheck> books, Map<String, String> files, Optional<Seal> seal, String title) {
+    public static Found.CheckedArchive of(Map<String, BookCheck> books, Map<String, String> files, Optional<Seal> seal, String title) {
         List<Found> found = new ArrayList<>();
         BookCheck survey = books.getOrDefault(SURVEY, new BookCheck(SURVEY));
         if (survey.count() == 0) {
@@ -43,7 +43,7 @@ public final class SealCheck {
         Set<String> held = seal.map(s -> s.files().keySet()).orElse(Set.of(LEDGER));
         List<String> unheld = new TreeMap<>(files).keySet().stream().filter(name -> !held.contains(name) && !name.equals(SEAL)
                 && !name.startsWith(PHOTOS)).toList();
-        return new Found.Checked(List.copyOf(found), seal, title, survey.count(), survey.isClosed(), unheld);
+        return new Found.CheckedArchive(List.copyOf(found), seal, title, survey.count(), survey.isClosed(), unheld);
     }
 
     private static void photographs(BookCheck survey, Map<String, String> files, List<Found> found) {

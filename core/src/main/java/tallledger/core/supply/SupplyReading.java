@@ -44,7 +44,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
     }
 
     /** One thing judged. */
-    public record Point(Weight weight, Reason because) {
+    public record SupplyPoint(Weight weight, Reason because) {
     }
 
     /** Voltage unbalance = 100 · max|V_i − V̄| / V̄, %. Worked: 400, 410, 390: 2.5 %. */
@@ -59,80 +59,81 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
     }
 
     /** Everything that can be judged against the plate, worst first. */
-    public List<Point> against(SupplyPlate plate, Rules rules) {
-        List<Point> points = new ArrayList<>();
+    public List<SupplyPoint> against(SupplyPlate plate, Rules rules) {
+        List<SupplyPoint> points = new ArrayList<>();
         points.add(phases(plate));
         if (volts.size() == 3) {
             points.add(balance(rules));
         }
         points.add(plate.volts().map(v -> voltage(v, rules))
                 // Three voltages are judged by how they agree, whatever the plate wants; that nobody read it is said.
-                .orElse(new Point(volts.size() > 1 ? Weight.RIGHT : Weight.UNKNOWN, Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
+                .orElse(new SupplyPoint(volts.size() > 1 ? Weight.RIGHT : Weight.UNKNOWN,
+                        Reason.of(SupplyReason.SUPPLY_PLATE_VOLTS_UNREAD))));
         hertz.flatMap(h -> plate.hertz().map(p -> frequency(h, p, rules))).ifPresent(points::add);
         size(plate, rules).ifPresent(points::add);
-        points.sort(java.util.Comparator.comparing(Point::weight));
+        points.sort(java.util.Comparator.comparing(SupplyPoint::weight));
         return points;
     }
 
-    private Point phases(SupplyPlate plate) {
+    private SupplyPoint phases(SupplyPlate plate) {
         boolean enough = volts.size() >= plate.phases();
-        return new Point(enough ? Weight.RIGHT : Weight.STOPS,
+        return new SupplyPoint(enough ? Weight.RIGHT : Weight.STOPS,
                 Reason.of(enough ? SupplyReason.SUPPLY_PHASES_RIGHT : SupplyReason.SUPPLY_PHASES_MISSING, plate.phases(), volts.size()));
     }
 
-    private Point balance(Rules rules) {
+    private SupplyPoint balance(Rules rules) {
         BigDecimal stop = rules.number(Rule.UNBALANCE_STOP);
         BigDecimal derate = rules.number(Rule.UNBALANCE_DERATE);
         BigDecimal off = unbalance();
         if (off.compareTo(stop) > 0) {
-            return new Point(Weight.STOPS, Reason.of(SupplyReason.SUPPLY_UNBALANCE_STOP, off, stop));
+            return new SupplyPoint(Weight.STOPS, Reason.of(SupplyReason.SUPPLY_UNBALANCE_STOP, off, stop));
         }
-        return off.compareTo(derate) > 0 ? new Point(Weight.WARNS, Reason.of(SupplyReason.SUPPLY_UNBALANCE_DERATE, off, derate))
-                : new Point(Weight.RIGHT, Reason.of(SupplyReason.SUPPLY_UNBALANCE_RIGHT, off, derate));
+        return off.compareTo(derate) > 0 ? new SupplyPoint(Weight.WARNS, Reason.of(SupplyReason.SUPPLY_UNBALANCE_DERATE, off, derate))
+                : new SupplyPoint(Weight.RIGHT, Reason.of(SupplyReason.SUPPLY_UNBALANCE_RIGHT, off, derate));
     }
 
     /** Against the way it is connected; where that is not known and a way fits, it is to be looked at: the wrong one burns the motor. */
-    private Point voltage(Voltage plate, Rules rules) {
-        List<Voltage.Way> ways = plate.ways();
+    private SupplyPoint voltage(Voltage plate, Rules rules) {
+        List<Voltage.VoltageRange> ways = plate.ways();
         if (plate.isDual() && connected == Connected.NOT_KNOWN) {
             boolean anyFits = ways.stream().anyMatch(way -> voltage(way, rules).weight == Weight.RIGHT);
-            return anyFits ? new Point(Weight.UNKNOWN,
+            return anyFits ? new SupplyPoint(Weight.UNKNOWN,
                     Reason.of(SupplyReason.SUPPLY_CONNECTION, plate.typed(), mean().setScale(0, RoundingMode.HALF_UP)))
                     : voltage(nearest(ways), rules);
         }
         return voltage(ways.get(connected == Connected.HIGHER ? ways.size() - 1 : 0), rules);
     }
 
-    private Voltage.Way nearest(List<Voltage.Way> ways) {
+    private Voltage.VoltageRange nearest(List<Voltage.VoltageRange> ways) {
         return ways.stream().min(java.util.Comparator.comparing(way -> mean().subtract(way.low()).abs())).orElseThrow();
     }
 
-    private Point voltage(Voltage.Way way, Rules rules) {
+    private SupplyPoint voltage(Voltage.VoltageRange way, Rules rules) {
         BigDecimal wanted = mean().max(way.low()).min(way.high());
         BigDecimal off = mean().subtract(wanted).divide(wanted, MathContext.DECIMAL64);
         boolean right = off.abs().compareTo(rules.share(Rule.VOLTAGE_TOLERANCE)) <= 0;
-        return new Point(right ? Weight.RIGHT : Weight.STOPS,
+        return new SupplyPoint(right ? Weight.RIGHT : Weight.STOPS,
                 Reason.of(right ? SupplyReason.SUPPLY_VOLTS_RIGHT : SupplyReason.SUPPLY_VOLTS_OFF,
                         mean().setScale(0, RoundingMode.HALF_UP), wanted, off.doubleValue() * 100, rules.number(Rule.VOLTAGE_TOLERANCE)
                                 .stripTrailingZeros()));
     }
 
-    private Point frequency(BigDecimal there, BigDecimal wanted, Rules rules) {
+    private SupplyPoint frequency(BigDecimal there, BigDecimal wanted, Rules rules) {
         BigDecimal off = there.divide(wanted, MathContext.DECIMAL64).subtract(BigDecimal.ONE);
         boolean right = off.abs().compareTo(rules.share(Rule.FREQUENCY_TOLERANCE)) <= 0;
-        return new Point(right ? Weight.RIGHT : Weight.WARNS,
+        return new SupplyPoint(right ? Weight.RIGHT : Weight.WARNS,
                 Reason.of(right ? SupplyReason.SUPPLY_HERTZ_RIGHT : SupplyReason.SUPPLY_HERTZ_OFF, there, wanted,
                         there.divide(wanted, MathContext.DECIMAL64).doubleValue()));
     }
 
     /** A converter is sized by the largest motor, doubled for a heavy start; an inverter by the motor's current. */
-    private Optional<Point> size(SupplyPlate plate, Rules rules) {
+    private Optional<SupplyPoint> size(SupplyPlate plate, Rules rules) {
         if (source == Source.MAINS) {
             return Optional.empty();
         }
         Optional<BigDecimal> motor = source == Source.INVERTER ? plate.amperes() : plate.kilowatts();
         if (rating.isEmpty() || motor.isEmpty()) {
-            return Optional.of(new Point(Weight.UNKNOWN, Reason.each(SupplyReason.SUPPLY_SIZE_UNKNOWN, source)));
+            return Optional.of(new SupplyPoint(Weight.UNKNOWN, Reason.each(SupplyReason.SUPPLY_SIZE_UNKNOWN, source)));
         }
         BigDecimal wanted = source != Source.INVERTER && plate.heavyStart() ? motor.get().multiply(rules.number(Rule.HEAVY_START))
                 : motor.get();
@@ -141,7 +142,7 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
                 : plate.heavyStart() ? SupplyReason.Sized.HEAVY : SupplyReason.Sized.CONVERTER;
         Unit unit = source == Source.INVERTER ? Unit.AMPERES : Unit.KILOWATTS;
         SupplyReason row = right ? SupplyReason.SUPPLY_SIZE_RIGHT : SupplyReason.SUPPLY_SIZE_SMALL;
-        return Optional.of(new Point(right ? Weight.RIGHT : Weight.FALLS_SHORT,
+        return Optional.of(new SupplyPoint(right ? Weight.RIGHT : Weight.FALLS_SHORT,
                 Reason.each(row, sized, Quantity.of(rating.get(), unit), Quantity.of(motor.get(), unit), Quantity.of(wanted,
                         unit))));
     }

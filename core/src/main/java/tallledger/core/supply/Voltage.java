@@ -14,14 +14,14 @@ import tallledger.core.reason.Refused;
  * @param typed exactly what was typed, trimmed
  * @param ways  lowest first
  */
-public record Voltage(String typed, List<Way> ways) {
+public record Voltage(String typed, List<VoltageRange> ways) {
 
     private static final BigDecimal MOST = BigDecimal.valueOf(1000);
     private static final int MOST_WAYS = 2;
     private static final int LONGEST = 60;
 
     /** One way to connect it: from so many to so many V. */
-    public record Way(BigDecimal low, BigDecimal high) {
+    public record VoltageRange(BigDecimal low, BigDecimal high) {
     }
 
     public Voltage {
@@ -35,7 +35,7 @@ public record Voltage(String typed, List<Way> ways) {
         if (parts.length > MOST_WAYS) {
             throw Refused.because(SupplyReason.SUPPLY_VOLTAGE, typed.length() > 24 ? typed.substring(0, 24) : typed);
         }
-        List<Way> ways = new ArrayList<>();
+        List<VoltageRange> ways = new ArrayList<>();
         for (String part : parts) {
             String[] ends = part.strip().split("\\s*(?:to|-|–|—)\\s*", -1);
             if (ends.length > 2 || part.isBlank()) {
@@ -46,9 +46,9 @@ public record Voltage(String typed, List<Way> ways) {
             if (low.compareTo(high) > 0) {
                 throw Refused.because(SupplyReason.SUPPLY_RANGE, ends[0], ends[1]);
             }
-            ways.add(new Way(low, high));
+            ways.add(new VoltageRange(low, high));
         }
-        ways.sort(Comparator.comparing(Way::low));
+        ways.sort(Comparator.comparing(VoltageRange::low));
         return new Voltage(typed, ways);
     }
 

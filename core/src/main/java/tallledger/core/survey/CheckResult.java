@@ -25,7 +25,7 @@ import tallledger.core.rules.Rules;
 public record CheckResult(int entry, Instant at, String author, DriveCheck check, boolean good, Optional<BigDecimal> seconds,
         Optional<Figure.Against> brake, String remark, Optional<JudgedThen> then) {
 
-    static CheckResult of(Entry entry, Event.Checked checked, Rules rules) {
+    static CheckResult of(Entry entry, WorkEvent.Checked checked, Rules rules) {
         return new CheckResult(entry.sequence(), entry.at(), entry.by().author().written(), checked.check(), checked.good(),
                 checked.seconds().map(TypedNumber::value),
                 brake(checked.check(), checked.seconds(), rules), checked.remark(), checked.then());

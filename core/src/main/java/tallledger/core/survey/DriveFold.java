@@ -14,7 +14,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
@@ -44,16 +44,16 @@ final class DriveFold {
         table.speeds().forEach(s -> s.routes().forEach(r -> bySettings.put(machine.train().settings(r), r)));
     }
 
-    SpindleSurvey folded(List<Repair> repairs) {
+    SpindleSurvey folded(List<RecordedRepair> repairs) {
         Elements elements = Elements.of(machine.train());
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
         repeats.stream().filter(failed::contains).forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
-        return new SpindleSurvey(new SpindleSurvey.Drive(machine, rules, table, elements), List.copyOf(runs), latest, passed,
+        return new SpindleSurvey(new SpindleSurvey.SurveyDrive(machine, rules, table, elements), List.copyOf(runs), latest, passed,
                 List.copyOf(repeats), List.copyOf(repairs), checks, Coverage.of(table, elements, outcomes));
     }
 
-    Optional<Reason> run(Event.RunMade event, Entry entry) {
+    Optional<Reason> run(WorkEvent.RunMade event, Entry entry) {
         Route route = bySettings.get(event.record().settings());
         if (route == null) {
             return Optional.of(Reason.of(SurveyReason.STRAY_SETTINGS, String.join(" ", event.record().settings())));
@@ -81,7 +81,7 @@ final class DriveFold {
      * Runs through the repaired part prove nothing any more. Of one position those that failed must be repeated, and only those: others
      * are inferred from them. Of a whole mechanism every one must, since none of what ran before went past it.
      */
-    void repaired(Part part) {
+    void repaired(MachinePart part) {
         List<Route> through = latest.keySet().stream().filter(route -> part.isOn(machine.train(), route)).toList();
         for (Route route : through) {
             if (latest.remove(route).outcome() == Outcome.FAILED) {

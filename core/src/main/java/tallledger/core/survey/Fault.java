@@ -10,7 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.DriveTrain;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
 import tallledger.core.ledger.Entry;
 
@@ -35,7 +35,7 @@ public record Fault(Task task, State state, List<Integer> history) {
     }
 
     /** What must be put right, as a repair names it: the step's system. */
-    public Optional<Part.System> system() {
+    public Optional<MachinePart.System> system() {
         return task.step().map(Step::system);
     }
 
@@ -49,7 +49,7 @@ public record Fault(Task task, State state, List<Integer> history) {
     public static List<Fault> of(Survey survey) {
         Map<Task, Fault> faults = new LinkedHashMap<>();
         Map<Integer, TaskResult> made = survey.made().stream().collect(Collectors.toMap(TaskResult::entry, Function.identity()));
-        Map<Integer, Part> repairs = new HashMap<>();
+        Map<Integer, MachinePart> repairs = new HashMap<>();
         survey.repairs().forEach(r -> repairs.put(r.entry(), r.part()));
         for (Entry entry : survey.entries()) {
             int at = entry.sequence();
@@ -72,7 +72,7 @@ public record Fault(Task task, State state, List<Integer> history) {
         }
     }
 
-    private boolean isOf(Part part, DriveTrain train) {
+    private boolean isOf(MachinePart part, DriveTrain train) {
         return part.system().isPresent() ? system().equals(part.system()) : task.route().filter(r -> part.isOn(train, r)).isPresent();
     }
 }

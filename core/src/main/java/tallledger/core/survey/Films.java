@@ -44,7 +44,7 @@ public record Films(List<Film> films) {
     }
 
     /** A place in a film. */
-    public record Place(int film, Duration into) {
+    public record FilmPlace(int film, Duration into) {
 
         /** h:mm:ss. */
         public String shown() {
@@ -74,15 +74,15 @@ public record Films(List<Film> films) {
         return new Films(List.copyOf(films));
     }
 
-    private static Optional<Event.Camera> read(Entry e) {
+    private static Optional<BookEvent.Camera> read(Entry e) {
         try {
-            return Optional.of(Event.Camera.from(e));
+            return Optional.of(BookEvent.Camera.from(e));
         } catch (RuntimeException unread) {
             return Optional.empty();
         }
     }
 
-    private static void take(List<Film> films, Event.Camera camera, Instant at) {
+    private static void take(List<Film> films, BookEvent.Camera camera, Instant at) {
         int last = films.size() - 1;
         switch (camera.what()) {
             case STARTED -> {
@@ -113,9 +113,9 @@ public record Films(List<Film> films) {
     }
 
     /** Where an entry is in the films; the camera's own entries are in none. */
-    public Optional<Place> at(Entry entry) {
+    public Optional<FilmPlace> at(Entry entry) {
         return entry.kind().equals(Kind.CAMERA.name()) ? Optional.empty()
-                : films.stream().flatMap(f -> f.at(entry.at()).map(into -> new Place(f.number, into)).stream()).reduce((a, b) -> b);
+                : films.stream().flatMap(f -> f.at(entry.at()).map(into -> new FilmPlace(f.number, into)).stream()).reduce((a, b) -> b);
     }
 
     /** Chapters of one film. */

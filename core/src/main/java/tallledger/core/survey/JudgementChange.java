@@ -17,15 +17,15 @@ import tallledger.core.reason.Reason;
  * @param was   its outcome by the one
  * @param now   by the other
  */
-public record JudgementChange(int entry, Reason what, Judged was, Judged now) {
+public record JudgementChange(int entry, Reason what, JudgedAs was, JudgedAs now) {
 
     /** Outcome and best grade proven within. */
-    public record Judged(Outcome outcome, Optional<Grade> grade) {
+    public record JudgedAs(Outcome outcome, Optional<Grade> grade) {
     }
 
     /** Every record that is judged otherwise, in order. */
     public static List<JudgementChange> between(Survey one, Survey other) {
-        Map<Integer, Judged> by = other.made().stream().collect(Collectors.toMap(TaskResult::entry, JudgementChange::judged));
+        Map<Integer, JudgedAs> by = other.made().stream().collect(Collectors.toMap(TaskResult::entry, JudgementChange::judged));
         return one.made().stream().filter(m -> by.containsKey(m.entry()) && !by.get(m.entry()).equals(judged(m)))
                 .map(m -> new JudgementChange(m.entry(), name(m.task(), one), judged(m), by.get(m.entry()))).toList();
     }
@@ -34,7 +34,7 @@ public record JudgementChange(int entry, Reason what, Judged was, Judged now) {
         return task.step().map(Step::name).orElseGet(() -> Reason.of(SurveyReason.OTHERWISE_RUN, task.name(survey.machine().train())));
     }
 
-    private static Judged judged(TaskResult made) {
-        return new Judged(made.outcome(), made.grade());
+    private static JudgedAs judged(TaskResult made) {
+        return new JudgedAs(made.outcome(), made.grade());
     }
 }

@@ -8,57 +8,64 @@ import tallledger.core.ledger.Entry;
 /** Kinds of entry in a survey's ledger. */
 public enum Kind {
     /** The survey begins: which machine, which version of its description, who surveys. */
-    OPENED(Event.Opened::from),
+    OPENED(BookEvent.Opened.class, BookEvent.Opened::from),
     /** A newer version of the machine's description is judged by from here on. */
-    DESCRIPTION_ADOPTED(Event.DescriptionAdopted::from),
+    DESCRIPTION_ADOPTED(BookEvent.DescriptionAdopted.class, BookEvent.DescriptionAdopted::from),
     /** A newer version of the house's rules is judged by from here on. */
-    RULES_ADOPTED(Event.RulesAdopted::from),
+    RULES_ADOPTED(BookEvent.RulesAdopted.class, BookEvent.RulesAdopted::from),
     /** As which grade the machine is judged from here on. */
-    JUDGED_AS(Event.JudgedAs::from),
+    JUDGED_AS(BookEvent.JudgedAs.class, BookEvent.JudgedAs::from),
     /** The start checks were made. */
-    START_CONFIRMED(Event.StartConfirmed::from),
+    START_CONFIRMED(WorkEvent.StartConfirmed.class, WorkEvent.StartConfirmed::from),
     /** The machine was stopped for good: the start checks are due again. */
-    STOPPED(entry -> new Event.Stopped()),
+    STOPPED(WorkEvent.Stopped.class, entry -> new WorkEvent.Stopped()),
     /** Which school the runs are planned by, and in how many minutes. */
-    PLAN_CHOSEN(Event.PlanChosen::from),
+    PLAN_CHOSEN(WorkEvent.PlanChosen.class, WorkEvent.PlanChosen::from),
     /** A speed was run. */
-    RUN(Event.RunMade::from),
+    RUN(WorkEvent.RunMade.class, WorkEvent.RunMade::from),
     /** A step or a speed was passed over, and why. */
-    PASSED_OVER(Event.PassedOver::from),
-    REMARK(Event.Remarked::from),
+    PASSED_OVER(WorkEvent.PassedOver.class, WorkEvent.PassedOver::from),
+    REMARK(BookEvent.Remarked.class, BookEvent.Remarked::from),
     /** Neutral, jog, brake or a commanded shift was tried. */
-    CHECK(Event.Checked::from),
+    CHECK(WorkEvent.Checked.class, WorkEvent.Checked::from),
     /** A step of the catalogue was done. */
-    STEP(Event.StepDone::from),
+    STEP(WorkEvent.StepDone.class, WorkEvent.StepDone::from),
     /** A step or speed is put off: come back later. */
-    LATER(Event.PutLater::from),
+    LATER(WorkEvent.PutLater.class, WorkEvent.PutLater::from),
     /** How warm machine and gauges are in this sitting. */
-    TEMPERATURES(Event.TemperaturesTaken::from),
+    TEMPERATURES(WorkEvent.TemperaturesTaken.class, WorkEvent.TemperaturesTaken::from),
     /** A test cut was made: with which tool, in what, how fast. */
-    CUT(Event.CutDone::from),
+    CUT(WorkEvent.CutDone.class, WorkEvent.CutDone::from),
     /** What is asked, what a sound one is worth, where the machine comes from. */
-    PRICED(Event.Priced::from),
+    PRICED(AppraisalEvent.Priced.class, AppraisalEvent.Priced::from),
     /** Kit or a paper was looked for, promised or awaited. */
-    KIT(Event.KitSeen::from),
+    KIT(AppraisalEvent.KitSeen.class, AppraisalEvent.KitSeen::from),
     /** What the machine weighs and the lift is said to carry. */
-    LIFT(Event.LiftWeighed::from),
+    LIFT(AppraisalEvent.LiftWeighed.class, AppraisalEvent.LiftWeighed::from),
     /** A photograph, by the hash of its bytes. */
-    PHOTO(Event.PhotoTaken::from),
+    PHOTO(BookEvent.PhotoTaken.class, BookEvent.PhotoTaken::from),
     /** An element or a step's system was put right: runs through it prove nothing any more, and those that failed must be repeated. */
-    REPAIRED(Event.Repaired::from),
+    REPAIRED(WorkEvent.Repaired.class, WorkEvent.Repaired::from),
     /** A person judges a finding otherwise than the rules: how bad, what it costs, whether it is by design. */
-    REGRADED(Event.Regraded::from),
+    REGRADED(AppraisalEvent.Regraded.class, AppraisalEvent.Regraded::from),
     /** The camera was started or stopped, or its clock put right. */
-    CAMERA(Event.Camera::from),
+    CAMERA(BookEvent.Camera.class, BookEvent.Camera::from),
     /** The survey is closed: nothing is written after it. */
-    CLOSED(Event.Closed::from),
+    CLOSED(BookEvent.Closed.class, BookEvent.Closed::from),
     /** Strikes an earlier entry; the struck one stays readable. */
-    STRIKE(Event.Struck::from);
+    STRIKE(BookEvent.Struck.class, BookEvent.Struck::from);
 
+    private final Class<? extends Event> says;
     private final Function<Entry, Event> decoder;
 
-    Kind(Function<Entry, Event> decoder) {
-        this.decoder = decoder;
+    <E extends Event> Kind(Class<E> says, Function<Entry, E> decoder) {
+        this.says = says;
+        this.decoder = decoder::apply;
+    }
+
+    /** The kind of entry that says such an event. */
+    static Kind of(Event event) {
+        return Stream.of(values()).filter(k -> k.says.isInstance(event)).findFirst().orElseThrow();
     }
 
     /** What an entry of this kind says; throws for one that cannot be read. */

@@ -22,10 +22,10 @@ import tallledger.core.reason.Refused;
  *
  * @param lines all of them, by number from 1
  */
-public record Paper(List<Line> lines) {
+public record Paper(List<PaperLine> lines) {
 
     /** One line. */
-    public record Line(int number, Task task) {
+    public record PaperLine(int number, Task task) {
     }
 
     /**
@@ -34,9 +34,9 @@ public record Paper(List<Line> lines) {
      * @param bad     it is not as it should be
      * @param symptoms what was heard or seen at a speed
      */
-    public record Typed(String reading, boolean bad, Set<Symptom> symptoms, String remark) {
+    public record PaperRecord(String reading, boolean bad, Set<Symptom> symptoms, String remark) {
 
-        public Typed {
+        public PaperRecord {
             symptoms = Set.copyOf(symptoms);
         }
     }
@@ -49,13 +49,13 @@ public record Paper(List<Line> lines) {
             }
             survey.steps().inScope().stream().filter(s -> s.phase() == phase).forEach(s -> tasks.add(Task.of(s)));
         }
-        List<Line> lines = new ArrayList<>();
-        tasks.forEach(task -> lines.add(new Line(lines.size() + 1, task)));
+        List<PaperLine> lines = new ArrayList<>();
+        tasks.forEach(task -> lines.add(new PaperLine(lines.size() + 1, task)));
         return new Paper(List.copyOf(lines));
     }
 
     /** Those still to be done. */
-    public List<Line> open(Survey survey) {
+    public List<PaperLine> open(Survey survey) {
         Set<Step> open = Set.copyOf(survey.steps().open());
         return lines.stream().filter(l -> l.task.step().map(open::contains)
                 .orElseGet(() -> l.task.route().filter(r -> !survey.drive().latest().containsKey(r) && !survey.drive().passed()
@@ -70,7 +70,7 @@ public record Paper(List<Line> lines) {
      * @param visit when it was written on the paper, as typed
      * @throws Refused naming number, reading, mark or remark
      */
-    public Draft draft(Survey survey, int number, Typed typed, Authorship by, Basis basis, String visit) {
+    public Draft draft(Survey survey, int number, PaperRecord typed, Authorship by, Basis basis, String visit) {
         if (number < 1 || number > lines.size()) {
             throw Refused.because(SurveyReason.PAPER_NUMBER, number, lines.size()).at("number");
         }
@@ -84,7 +84,7 @@ public record Paper(List<Line> lines) {
      * @param line of it
      * @throws Refused as {@link #draft}
      */
-    public static Draft ofTable(Survey survey, Task task, Typed typed, Authorship by, Basis basis, String file, int line) {
+    public static Draft ofTable(Survey survey, Task task, PaperRecord typed, Authorship by, Basis basis, String file, int line) {
         return from("table", Map.of("file", file, "line", line), draft(survey, task, typed, by, basis));
     }
 
@@ -94,14 +94,14 @@ public record Paper(List<Line> lines) {
         return new Draft(draft.by(), draft.kind(), draft.step(), payload, draft.attachments(), draft.strikes());
     }
 
-    private static Draft draft(Survey survey, Task task, Typed typed, Authorship by, Basis basis) {
+    private static Draft draft(Survey survey, Task task, PaperRecord typed, Authorship by, Basis basis) {
         if (typed.reading.isBlank() && !typed.bad && typed.symptoms.isEmpty() && typed.remark.isBlank() && task.route().isPresent()) {
             throw Refused.because(SurveyReason.PAPER_NOTHING).at("reading");
         }
         return task.step().map(step -> step(survey, step, typed, by, basis)).orElseGet(() -> run(survey, task, typed, by, basis));
     }
 
-    private static Draft run(Survey survey, Task task, Typed typed, Authorship by, Basis basis) {
+    private static Draft run(Survey survey, Task task, PaperRecord typed, Authorship by, Basis basis) {
         if (typed.bad) {
             throw Refused.because(SurveyReason.PAPER_SYMPTOM).at("mark");
         }
@@ -112,7 +112,7 @@ public record Paper(List<Line> lines) {
                         Optional.empty(), false, false, false, typed.remark)));
     }
 
-    private static Draft step(Survey survey, Step step, Typed typed, Authorship by, Basis basis) {
+    private static Draft step(Survey survey, Step step, PaperRecord typed, Authorship by, Basis basis) {
         if (!typed.symptoms.isEmpty()) {
             throw Refused.because(SurveyReason.PAPER_MARK).at("mark");
         }

@@ -10,5 +10,5 @@ import tallledger.core.coverage.School;
  *
  * @param minutes there are, from {@code at} on; empty for as long as it takes
  */
-record PlanChoice(School school, Optional<BigDecimal> minutes, Instant at) {
+public record PlanChoice(School school, Optional<BigDecimal> minutes, Instant at) {
 }

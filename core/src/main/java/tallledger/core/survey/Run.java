@@ -41,7 +41,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
 
-    static Run of(Entry entry, Route route, Event.RunMade made, SpeedTable table, Rules rules) {
+    static Run of(Entry entry, Route route, WorkEvent.RunMade made, SpeedTable table, Rules rules) {
         RunRecord record = made.record();
         Optional<Judgement> judgement = judgement(route, record, table, rules);
         return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route),

@@ -32,8 +32,9 @@ import tallledger.core.rules.Rules;
  * @param checks   the drive check that counts, of each kind
  * @param coverage what is proven of each speed
  */
-public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, NotedEntry<String>> passed, List<Route> repeats,
-        List<Repair> repairs, Map<DriveCheck, CheckResult> checks, Coverage coverage) {
+public record SpindleSurvey(SurveyDrive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, NotedEntry<String>> passed,
+        List<Route> repeats,
+        List<RecordedRepair> repairs, Map<DriveCheck, CheckResult> checks, Coverage coverage) {
 
     /**
      * A drive and what it is judged by.
@@ -43,7 +44,7 @@ public record SpindleSurvey(Drive drive, List<Run> runs, Map<Route, Run> latest,
      * @param table    its speeds
      * @param elements its elements
      */
-    public record Drive(MachineDescription machine, Rules rules, SpeedTable table, Elements elements) {
+    public record SurveyDrive(MachineDescription machine, Rules rules, SpeedTable table, Elements elements) {
     }
 
     public MachineDescription machine() {

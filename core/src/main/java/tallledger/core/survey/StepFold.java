@@ -13,8 +13,8 @@ import java.util.Set;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Catalogue;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Need;
-import tallledger.core.family.Part;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.kit.KitItem;
@@ -99,7 +99,7 @@ final class StepFold {
         scope = chosen;
     }
 
-    void started(Event.StartConfirmed event) {
+    void started(WorkEvent.StartConfirmed event) {
         confirm(Need.of(Need.Kind.POWER_ON));
         event.mounted(unit).ifPresent(m -> mounted = Optional.of(m));
         despite = Set.copyOf(event.despite());
@@ -148,7 +148,7 @@ final class StepFold {
         lift = Optional.of(weight);
     }
 
-    Optional<Reason> step(Event.StepDone event, Entry entry) {
+    Optional<Reason> step(WorkEvent.StepDone event, Entry entry) {
         Step step = Optional.ofNullable(steps.get(StepId.read(event.step()))).or(() -> Optional.ofNullable(former.get(event.step())))
                 .or(() -> Catalogue.extra(StepId.read(event.step()), rules)).orElse(null);
         if (step == null) {
@@ -202,7 +202,7 @@ final class StepFold {
     }
 
     /** What was recorded of the system proves nothing any more: every step of it is to be done again. */
-    void repaired(Part.System system) {
+    void repaired(MachinePart.System system) {
         List<Step> all = new ArrayList<>(steps.values());
         latest.values().stream().map(StepResult::step).filter(s -> !steps.containsKey(s.id())).forEach(all::add);
         for (Step step : all) {

@@ -157,12 +157,12 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
     }
 
     /** Needs of a step with whether each must be confirmed afresh: only what changed since the last step is asked. */
-    public List<Asked> asked(Step step) {
-        List<Asked> asked = new ArrayList<>();
+    public List<AskedNeed> asked(Step step) {
+        List<AskedNeed> asked = new ArrayList<>();
         if (reverses(step)) {
-            asked.add(new Asked(new Need(Need.Kind.AT_REST, step.about().get(0)), true));
+            asked.add(new AskedNeed(new Need(Need.Kind.AT_REST, step.about().get(0)), true));
         }
-        step.needs().forEach(need -> asked.add(new Asked(need, !need.equals(sitting.standing.get(need.subject())))));
+        step.needs().forEach(need -> asked.add(new AskedNeed(need, !need.equals(sitting.standing.get(need.subject())))));
         return asked;
     }
 
@@ -171,7 +171,7 @@ public record StepLedger(Rules rules, Scope scope, List<Step> steps, Results res
      *
      * @param changed whether it differs from what was confirmed last
      */
-    public record Asked(Need need, boolean changed) {
+    public record AskedNeed(Need need, boolean changed) {
     }
 
     /** The step before moved the same axis the other way: let it come to rest. */

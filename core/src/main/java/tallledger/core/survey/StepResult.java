@@ -35,13 +35,14 @@ public record StepResult(int entry, Instant at, String author, Step step, Values
         boolean flagged, String remark, Optional<JudgedThen> then, Optional<Integer> cut) implements TaskResult {
 
     /** @param otherwise the machine's unit: of a record that does not name what it was written by, and of what its judgement shows */
-    static StepResult of(Entry entry, Event.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
+    static StepResult of(Entry entry, WorkEvent.StepDone done, Step step, LengthUnit otherwise, Rules rules) {
         Values values = new Values(done.typed(), done.basis().map(Basis::unit).orElse(otherwise), done.basis().flatMap(Basis::gauge),
                 done.basis().flatMap(Basis::apart), done.basis().map(Basis::bare).orElse(LengthUnit.MM));
         return of(entry, done, step, step.recording(), values, otherwise, rules);
     }
 
-    private static <V> StepResult of(Entry entry, Event.StepDone done, Step step, Recording<V> recording, Values values, LengthUnit shown,
+    private static <V> StepResult of(Entry entry, WorkEvent.StepDone done, Step step, Recording<V> recording, Values values,
+            LengthUnit shown,
             Rules rules) {
         if (done.byEye()) {
             return new StepResult(entry.sequence(), entry.at(), entry.by().author().written(), step, values, Optional.empty(),

@@ -33,7 +33,7 @@ import tallledger.core.rules.Rules;
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
-        List<NotedEntry<String>> remarks, List<Repair> repairs,
+        List<NotedEntry<String>> remarks, List<RecordedRepair> repairs,
         List<Photo> photos, Map<Integer, NotedEntry<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
         List<Stray> strays) {
 

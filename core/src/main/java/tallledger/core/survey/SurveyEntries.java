@@ -15,7 +15,7 @@ import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
@@ -61,23 +61,23 @@ public final class SurveyEntries {
     public static Draft opened(Authorship by, int machineVersion, String machineHash, House house, String role, Scope scope,
             Grade judgedAs) {
         return draft(new Authorship(by.at(), by.zone(), by.author().or(role)), "",
-                new Event.Opened(machineVersion, machineHash, house.version(), house.hash(), role, scope, judgedAs));
+                new BookEvent.Opened(machineVersion, machineHash, house.version(), house.hash(), role, scope, judgedAs));
     }
 
     public static Draft judgedAs(Authorship by, Grade grade) {
-        return draft(by, "", new Event.JudgedAs(grade));
+        return draft(by, "", new BookEvent.JudgedAs(grade));
     }
 
     public static Draft adopted(Authorship by, int machineVersion, String machineHash) {
-        return draft(by, "", new Event.DescriptionAdopted(machineVersion, machineHash));
+        return draft(by, "", new BookEvent.DescriptionAdopted(machineVersion, machineHash));
     }
 
     public static Draft adopted(Authorship by, House house) {
-        return draft(by, "", new Event.RulesAdopted(house.version(), house.hash()));
+        return draft(by, "", new BookEvent.RulesAdopted(house.version(), house.hash()));
     }
 
     public static Draft startConfirmed(Authorship by, List<StartItem> items) {
-        return draft(by, "", new Event.StartConfirmed(names(items), Optional.empty(), Optional.empty(), List.of()));
+        return draft(by, "", new WorkEvent.StartConfirmed(names(items), Optional.empty(), Optional.empty(), List.of()));
     }
 
     public static Draft startConfirmed(Authorship by, Basis basis, List<StartItem> items, Mounted mounted) {
@@ -89,7 +89,7 @@ public final class SurveyEntries {
      * @param despite entries of what stops use and is known to who starts: they keep clear of it, and run on for this start
      */
     public static Draft startConfirmed(Authorship by, Basis basis, List<StartItem> items, Mounted mounted, List<Integer> despite) {
-        return draft(by, "", new Event.StartConfirmed(names(items), Optional.of(new Payload(mounted.toPayload())), Optional.of(basis),
+        return draft(by, "", new WorkEvent.StartConfirmed(names(items), Optional.of(new Payload(mounted.toPayload())), Optional.of(basis),
                 despite));
     }
 
@@ -107,7 +107,7 @@ public final class SurveyEntries {
      */
     public static Draft step(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
             List<String> confirmed, String remark) {
-        List<StepLedger.Asked> changed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).toList();
+        List<StepLedger.AskedNeed> changed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).toList();
         long missing = changed.stream().filter(a -> !confirmed.contains(a.need().written())).count();
         if (missing > 0) {
             throw Refused.because(SurveyReason.NEEDS_UNCONFIRMED, missing, changed.size()).at("confirmed");
@@ -119,8 +119,8 @@ public final class SurveyEntries {
         Taken taken = byEye ? new Taken(new Values(Map.of(), basis.unit()), basis) : taken(who, ledger, step, typed, basis);
         StepJudgement judged = byEye ? StepJudgement.BY_EYE : step.recording().weigh(taken.read, step.judgedBy(ledger.rules()));
         JudgedThen then = new JudgedThen(flagged ? Outcome.FAILED : judged.outcome(), judged.grade(), judged.because());
-        return draft(who, step.id().written(), new Event.StepDone(step.id().written(), taken.read.typed(), flagged,
-                changed.stream().map(StepLedger.Asked::need).toList(), checked(remark), Optional.of(taken.by), Optional.of(then),
+        return draft(who, step.id().written(), new WorkEvent.StepDone(step.id().written(), taken.read.typed(), flagged,
+                changed.stream().map(StepLedger.AskedNeed::need).toList(), checked(remark), Optional.of(taken.by), Optional.of(then),
                 ledger.cut(step).map(NotedEntry::entry), byEye));
     }
 
@@ -166,12 +166,12 @@ public final class SurveyEntries {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return draft(by, step.id().written(), new Event.PassedOver(Optional.of(step.id().written()), List.of(), checked(reason)));
+        return draft(by, step.id().written(), new WorkEvent.PassedOver(Optional.of(step.id().written()), List.of(), checked(reason)));
     }
 
     /** @param key of a step or a route */
     public static Draft later(Authorship by, String key) {
-        return draft(by, key, new Event.PutLater(key));
+        return draft(by, key, new WorkEvent.PutLater(key));
     }
 
     /**
@@ -181,25 +181,25 @@ public final class SurveyEntries {
      * @throws Refused naming "machine" or "gauge"
      */
     public static Draft temperatures(Authorship by, String machine, String gauge, LengthUnit unit) {
-        return draft(by, "", new Event.TemperaturesTaken(Temperatures.typed(machine, gauge, unit)));
+        return draft(by, "", new WorkEvent.TemperaturesTaken(Temperatures.typed(machine, gauge, unit)));
     }
 
     /** A test cut as it was made. @param unit of lengths typed without one */
     public static Draft cut(Authorship by, CutMade cut, LengthUnit unit) {
-        return draft(by, "", new Event.CutDone(cut, unit));
+        return draft(by, "", new WorkEvent.CutDone(cut, unit));
     }
 
     /** What is at stake. */
     public static Draft priced(Authorship by, Stakes stakes) {
-        return draft(by, "", new Event.Priced(stakes));
+        return draft(by, "", new AppraisalEvent.Priced(stakes));
     }
 
     public static Draft kit(Authorship by, KitItem item) {
-        return draft(by, item.name(), new Event.KitSeen(item));
+        return draft(by, item.name(), new AppraisalEvent.KitSeen(item));
     }
 
     public static Draft lift(Authorship by, Lift lift) {
-        return draft(by, "", new Event.LiftWeighed(lift));
+        return draft(by, "", new AppraisalEvent.LiftWeighed(lift));
     }
 
     /** @param kept the picture and its small copy, see {@link Photo} */
@@ -209,8 +209,8 @@ public final class SurveyEntries {
     }
 
     /** The camera is started or stopped. */
-    public static Draft camera(Authorship by, Event.Camera.What what) {
-        return draft(by, "", new Event.Camera(what, 0));
+    public static Draft camera(Authorship by, BookEvent.Camera.What what) {
+        return draft(by, "", new BookEvent.Camera(what, 0));
     }
 
     /** The camera was started so many seconds before its entry; below nought after it. @throws Refused naming "seconds" */
@@ -219,7 +219,7 @@ public final class SurveyEntries {
         if (shift == 0 || Math.abs(shift) > Films.MOST_SHIFT) {
             throw Refused.because(SurveyReason.CAMERA_SHIFT, seconds.strip(), Films.MOST_SHIFT).at("seconds");
         }
-        return draft(by, "", new Event.Camera(Event.Camera.What.SHIFTED, shift));
+        return draft(by, "", new BookEvent.Camera(BookEvent.Camera.What.SHIFTED, shift));
     }
 
     private static int whole(String typed) {
@@ -232,11 +232,11 @@ public final class SurveyEntries {
 
     /** Nothing is written after it. @param key fingerprint of the key it is sealed with */
     public static Draft closed(Authorship by, String key) {
-        return draft(by, "", new Event.Closed(key));
+        return draft(by, "", new BookEvent.Closed(key));
     }
 
     public static Draft stopped(Authorship by) {
-        return draft(by, "", new Event.Stopped());
+        return draft(by, "", new WorkEvent.Stopped());
     }
 
     /**
@@ -249,7 +249,7 @@ public final class SurveyEntries {
                 .filter(route -> table.train().settings(route).equals(record.settings())).findFirst()
                 .map(route -> Run.judged(route, record, table, drive.rules()));
         Basis read = basis.with(record.reading().flatMap(reading -> reading.gauge(drive.rules())));
-        return draft(by, stepOf(record.settings()), new Event.RunMade(record, Optional.of(read), then));
+        return draft(by, stepOf(record.settings()), new WorkEvent.RunMade(record, Optional.of(read), then));
     }
 
     /** @param minutes time there is, as typed; empty for as long as it takes */
@@ -260,7 +260,7 @@ public final class SurveyEntries {
                 throw Refused.because(SurveyReason.PLAN_MINUTES, minutes, MOST_MINUTES);
             }
         }
-        return draft(by, "", new Event.PlanChosen(school, minutes.strip()));
+        return draft(by, "", new WorkEvent.PlanChosen(school, minutes.strip()));
     }
 
     public static Draft check(Authorship by, Basis basis, Rules rules, DriveCheck check, boolean good, String seconds, String remark) {
@@ -268,18 +268,18 @@ public final class SurveyEntries {
             throw Refused.because(SurveyReason.CHECK_SECONDS);
         }
         JudgedThen then = CheckResult.judged(check, good, seconds.strip(), rules);
-        return draft(by, check.name(), new Event.Checked(check, good, CheckResult.seconds(seconds.strip()), checked(remark),
+        return draft(by, check.name(), new WorkEvent.Checked(check, good, CheckResult.seconds(seconds.strip()), checked(remark),
                 Optional.of(basis), Optional.of(then)));
     }
 
     /** A part put right: what was recorded of it proves nothing any more. */
-    public static Draft repaired(Authorship by, Part part, String what) {
+    public static Draft repaired(Authorship by, MachinePart part, String what) {
         if (what.isBlank()) {
             throw Refused.because(SurveyReason.REPAIR_MISSING);
         }
         String about =
                 part.system().map(s -> s.name() + s.axis().map(a -> " " + a).orElse("")).orElseGet(() -> part.ofDrive().orElseThrow());
-        return draft(by, about, new Event.Repaired(part, checked(what)));
+        return draft(by, about, new WorkEvent.Repaired(part, checked(what)));
     }
 
     /**
@@ -292,21 +292,21 @@ public final class SurveyEntries {
         if (now == Severity.STOP_USE && regrade.severity() != Severity.STOP_USE) {
             throw Refused.because(SurveyReason.REGRADE_STOP_USE).at("severity");
         }
-        return draft(by, "", new Event.Regraded(regrade));
+        return draft(by, "", new AppraisalEvent.Regraded(regrade));
     }
 
     public static Draft passedOver(Authorship by, List<String> settings, String reason) {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return draft(by, stepOf(settings), new Event.PassedOver(Optional.empty(), settings, checked(reason)));
+        return draft(by, stepOf(settings), new WorkEvent.PassedOver(Optional.empty(), settings, checked(reason)));
     }
 
     public static Draft remark(Authorship by, String text) {
         if (text.isBlank()) {
             throw Refused.because(SurveyReason.REMARK_MISSING);
         }
-        return draft(by, "", new Event.Remarked(checked(text)));
+        return draft(by, "", new BookEvent.Remarked(checked(text)));
     }
 
     /**
@@ -326,7 +326,7 @@ public final class SurveyEntries {
         if (reason.isBlank()) {
             throw Refused.because(SurveyReason.REASON_MISSING);
         }
-        return new Draft(by, Kind.STRIKE.name(), entry.step(), new Event.Struck(target, checked(reason)).toPayload(), List.of(),
+        return new Draft(by, Kind.STRIKE.name(), entry.step(), new BookEvent.Struck(target, checked(reason)).toPayload(), List.of(),
                 Optional.of(target));
     }
 

@@ -17,7 +17,7 @@ import tallledger.core.reason.Reason;
  * The fold of a survey's events, one after the other. Each answers with why it counts as nothing, where it does not fit the machine as
  * described.
  */
-final class SurveyFold implements Event.Visitor<Optional<Reason>> {
+final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
 
     private static final Optional<Reason> TAKEN = Optional.empty();
 
@@ -27,7 +27,7 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     private final DriveFold drive;
     private final StepFold steps;
     private final List<NotedEntry<String>> remarks = new ArrayList<>();
-    private final List<Repair> repairs = new ArrayList<>();
+    private final List<RecordedRepair> repairs = new ArrayList<>();
     private final List<Photo> photos = new ArrayList<>();
     private final Map<Integer, NotedEntry<Regrade>> regrades = new HashMap<>();
     private Optional<PlanChoice> plan = Optional.empty();
@@ -53,66 +53,66 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> opened(Event.Opened event, Entry entry) {
+    public Optional<Reason> opened(BookEvent.Opened event, Entry entry) {
         steps.opened(event.scope());
         return TAKEN;
     }
 
     /** The whole fold judges by the newest. */
     @Override
-    public Optional<Reason> judgedAs(Event.JudgedAs event, Entry entry) {
+    public Optional<Reason> judgedAs(BookEvent.JudgedAs event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> descriptionAdopted(Event.DescriptionAdopted event, Entry entry) {
+    public Optional<Reason> descriptionAdopted(BookEvent.DescriptionAdopted event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> rulesAdopted(Event.RulesAdopted event, Entry entry) {
+    public Optional<Reason> rulesAdopted(BookEvent.RulesAdopted event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> startConfirmed(Event.StartConfirmed event, Entry entry) {
+    public Optional<Reason> startConfirmed(WorkEvent.StartConfirmed event, Entry entry) {
         steps.started(event);
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> stopped(Event.Stopped event, Entry entry) {
+    public Optional<Reason> stopped(WorkEvent.Stopped event, Entry entry) {
         steps.left(entry.sequence());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> planChosen(Event.PlanChosen event, Entry entry) {
+    public Optional<Reason> planChosen(WorkEvent.PlanChosen event, Entry entry) {
         plan = Optional.of(event.choice(entry.at()));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> run(Event.RunMade event, Entry entry) {
+    public Optional<Reason> run(WorkEvent.RunMade event, Entry entry) {
         steps.run(event.record().settings());
         return drive.run(event, entry);
     }
 
     @Override
-    public Optional<Reason> passedOver(Event.PassedOver event, Entry entry) {
+    public Optional<Reason> passedOver(WorkEvent.PassedOver event, Entry entry) {
         NotedEntry<String> why = new NotedEntry<>(event.reason(), entry.sequence());
         event.step().ifPresentOrElse(step -> steps.passedOver(step, why), () -> drive.passedOver(event.settings(), why));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> remark(Event.Remarked event, Entry entry) {
+    public Optional<Reason> remark(BookEvent.Remarked event, Entry entry) {
         remarks.add(new NotedEntry<>(event.text(), entry.sequence()));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> check(Event.Checked event, Entry entry) {
+    public Optional<Reason> check(WorkEvent.Checked event, Entry entry) {
         CheckResult result = CheckResult.of(entry, event, house.rules());
         drive.checked(result);
         steps.checked(result);
@@ -120,65 +120,65 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> step(Event.StepDone event, Entry entry) {
+    public Optional<Reason> step(WorkEvent.StepDone event, Entry entry) {
         return steps.step(event, entry);
     }
 
     @Override
-    public Optional<Reason> later(Event.PutLater event, Entry entry) {
+    public Optional<Reason> later(WorkEvent.PutLater event, Entry entry) {
         steps.putOff(event.key());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> temperatures(Event.TemperaturesTaken event, Entry entry) {
+    public Optional<Reason> temperatures(WorkEvent.TemperaturesTaken event, Entry entry) {
         steps.warm(event.temperatures());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> cut(Event.CutDone event, Entry entry) {
+    public Optional<Reason> cut(WorkEvent.CutDone event, Entry entry) {
         steps.cut(new NotedEntry<>(event.cut(), entry.sequence()));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> priced(Event.Priced event, Entry entry) {
+    public Optional<Reason> priced(AppraisalEvent.Priced event, Entry entry) {
         stakes = Optional.of(event.stakes());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> kit(Event.KitSeen event, Entry entry) {
+    public Optional<Reason> kit(AppraisalEvent.KitSeen event, Entry entry) {
         steps.kit(event.item(), entry.sequence());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> lift(Event.LiftWeighed event, Entry entry) {
+    public Optional<Reason> lift(AppraisalEvent.LiftWeighed event, Entry entry) {
         steps.weighed(new NotedEntry<>(event.lift(), entry.sequence()));
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> photo(Event.PhotoTaken event, Entry entry) {
+    public Optional<Reason> photo(BookEvent.PhotoTaken event, Entry entry) {
         photos.add(event.photo());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> camera(Event.Camera event, Entry entry) {
+    public Optional<Reason> camera(BookEvent.Camera event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> closed(Event.Closed event, Entry entry) {
+    public Optional<Reason> closed(BookEvent.Closed event, Entry entry) {
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> repaired(Event.Repaired event, Entry entry) {
-        Repair repair = new Repair(entry.sequence(), entry.by().author().written(), event.part(), event.what());
+    public Optional<Reason> repaired(WorkEvent.Repaired event, Entry entry) {
+        RecordedRepair repair = new RecordedRepair(entry.sequence(), entry.by().author().written(), event.part(), event.what());
         repairs.add(repair);
         drive.repaired(repair.part());
         event.part().system().ifPresent(steps::repaired);
@@ -186,14 +186,14 @@ final class SurveyFold implements Event.Visitor<Optional<Reason>> {
     }
 
     @Override
-    public Optional<Reason> regraded(Event.Regraded event, Entry entry) {
+    public Optional<Reason> regraded(AppraisalEvent.Regraded event, Entry entry) {
         regrades.put(event.regrade().target(), new NotedEntry<>(event.regrade(), entry.sequence()));
         steps.regraded(event.regrade());
         return TAKEN;
     }
 
     @Override
-    public Optional<Reason> strike(Event.Struck event, Entry entry) {
+    public Optional<Reason> strike(BookEvent.Struck event, Entry entry) {
         return TAKEN;
     }
 }

@@ -40,7 +40,7 @@ public record ToldRatio(String stage, String position, String against, double ra
     private static final MathContext SHOWN = new MathContext(6);
 
     /** Two runs that differ by this stage alone. */
-    private record Pair(double ln, double u, int first, int second) {
+    private record RatioPair(double ln, double u, int first, int second) {
     }
 
     /** Every such position of which a pair was read, in the order of the drive. */
@@ -72,11 +72,11 @@ public record ToldRatio(String stage, String position, String against, double ra
                 .mapToObj(q -> of(pairs(survey, stage, position, q), of, position, q)).flatMap(Optional::stream).findFirst();
     }
 
-    private static Optional<ToldRatio> of(List<Pair> pairs, Stage of, int position, int against) {
+    private static Optional<ToldRatio> of(List<RatioPair> pairs, Stage of, int position, int against) {
         if (pairs.isEmpty()) {
             return Optional.empty();
         }
-        double mean = pairs.stream().mapToDouble(Pair::ln).average().orElseThrow();
+        double mean = pairs.stream().mapToDouble(RatioPair::ln).average().orElseThrow();
         double u = Math.sqrt(pairs.stream().mapToDouble(p -> p.u * p.u).sum()) / pairs.size();
         boolean one = pairs.stream().allMatch(p -> Math.abs(p.ln - mean) <= Gauge.COVERAGE_FACTOR * p.u);
         return Optional.of(new ToldRatio(of.name(), of.positions().get(position).label(), of.positions().get(against).label(),
@@ -84,8 +84,8 @@ public record ToldRatio(String stage, String position, String against, double ra
                 pairs.stream().flatMap(p -> List.of(p.first, p.second).stream()).distinct().sorted().toList()));
     }
 
-    private static List<Pair> pairs(SpindleSurvey survey, int stage, int position, int against) {
-        List<Pair> pairs = new ArrayList<>();
+    private static List<RatioPair> pairs(SpindleSurvey survey, int stage, int position, int against) {
+        List<RatioPair> pairs = new ArrayList<>();
         for (Run slow : survey.counting()) {
             for (Run fast : survey.counting()) {
                 boolean beside = slow.route().at(stage) == position && fast.route().at(stage) == against
@@ -94,7 +94,7 @@ public record ToldRatio(String stage, String position, String against, double ra
                 if (beside && slow.record().reading().isPresent() && fast.record().reading().isPresent()) {
                     SpeedReading a = fast.record().reading().get();
                     SpeedReading b = slow.record().reading().get();
-                    pairs.add(new Pair(Math.log(a.rpm().doubleValue() / b.rpm().doubleValue()), Math.hypot(relative(a, survey.rules()),
+                    pairs.add(new RatioPair(Math.log(a.rpm().doubleValue() / b.rpm().doubleValue()), Math.hypot(relative(a, survey.rules()),
                             relative(b, survey.rules())), fast.entry(), slow.entry()));
                 }
             }

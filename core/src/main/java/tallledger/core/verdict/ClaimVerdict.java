@@ -64,11 +64,11 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
      *
      * @param disagree whether they do not all say the same
      */
-    public record Told(List<ClaimVerdict> claims, boolean disagree) {
+    public record ToldClaims(List<ClaimVerdict> claims, boolean disagree) {
     }
 
     /** The same by what they are about, in the order first named: sources that disagree stand side by side. */
-    public static List<Told> byWhat(List<ClaimVerdict> all, LengthUnit unit) {
+    public static List<ToldClaims> byWhat(List<ClaimVerdict> all, LengthUnit unit) {
         Map<Object, List<ClaimVerdict>> about = new LinkedHashMap<>();
         for (ClaimVerdict v : all) {
             boolean single = v.claim.attribute().form() == Claim.Form.TEXT && v.claim.attribute() != Claim.Attribute.YEAR
@@ -76,7 +76,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
             Object key = single ? v : List.of(v.claim.attribute(), v.claim.axis());
             about.computeIfAbsent(key, k -> new ArrayList<>()).add(v);
         }
-        return about.values().stream().map(some -> new Told(some, some.stream().map(v -> said(v.claim, unit)).distinct().count() > 1))
+        return about.values().stream().map(some -> new ToldClaims(some, some.stream().map(v -> said(v.claim, unit)).distinct().count() > 1))
                 .toList();
     }
 

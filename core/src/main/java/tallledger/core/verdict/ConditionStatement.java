@@ -17,6 +17,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.ledger.Entry;
 import tallledger.core.measuring.SpeedRead;
+import tallledger.core.plan.SecondRuns;
 import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
@@ -24,7 +25,6 @@ import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
-import tallledger.core.survey.SecondRuns;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
 import tallledger.core.unit.LengthUnit;
@@ -37,7 +37,7 @@ import tallledger.core.unit.Unit;
  *
  * @param sentences in reading order: in all, then as the work goes, then what was not tested, then the record
  */
-public record ConditionStatement(List<Sentence> sentences) {
+public record ConditionStatement(List<StatementSentence> sentences) {
 
     /**
      * One sentence.
@@ -46,21 +46,21 @@ public record ConditionStatement(List<Sentence> sentences) {
      * @param words   code and numbers
      * @param entries sequences of the entries it rests on; empty only for what was <em>not</em> done
      */
-    public record Sentence(Heading heading, Reason words, List<Integer> entries) {
-        public Sentence {
+    public record StatementSentence(Heading heading, Reason words, List<Integer> entries) {
+        public StatementSentence {
             entries = List.copyOf(entries);
         }
     }
 
     /** The same under their headings, in that order; a heading nothing stands under is not there. */
-    public Map<Heading, List<Sentence>> sections() {
-        Map<Heading, List<Sentence>> sections = new EnumMap<>(Heading.class);
+    public Map<Heading, List<StatementSentence>> sections() {
+        Map<Heading, List<StatementSentence>> sections = new EnumMap<>(Heading.class);
         sentences.forEach(s -> sections.computeIfAbsent(s.heading(), h -> new ArrayList<>()).add(s));
         return sections;
     }
 
-    private static List<Sentence> ofDrive(SpindleSurvey survey) {
-        List<Sentence> s = new ArrayList<>();
+    private static List<StatementSentence> ofDrive(SpindleSurvey survey) {
+        List<StatementSentence> s = new ArrayList<>();
         coverage(survey, s);
         deviations(survey, s);
         failures(survey, s);
@@ -77,31 +77,31 @@ public record ConditionStatement(List<Sentence> sentences) {
 
     /** Of the whole machine: the spindle first, then every other step. */
     public static ConditionStatement of(Survey survey) {
-        List<Sentence> s = ofDrive(survey.drive());
+        List<StatementSentence> s = ofDrive(survey.drive());
         strikes(survey, s);
         survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0))
                 .filter(route -> !survey.drive().latest().containsKey(route))
-                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new Sentence(Heading.NOT_TESTED,
+                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new StatementSentence(Heading.NOT_TESTED,
                         Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
         s.addAll(StepSentences.of(survey));
         wheel(survey).ifPresent(s::add);
         survey.overdue().forEach((because, entries) -> s
-                .add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
+                .add(new StatementSentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_OVERDUE, entries.size(), because), entries)));
         strays(survey).forEach((because, entries) -> s
-                .add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
-        s.sort(Comparator.comparing(Sentence::heading));
+                .add(new StatementSentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
+        s.sort(Comparator.comparing(StatementSentence::heading));
         return new ConditionStatement(List.copyOf(s));
     }
 
     /** How fast the surface of the wheel went at the fastest speed that was run, beside its mark. */
-    private static Optional<Sentence> wheel(Survey survey) {
+    private static Optional<StatementSentence> wheel(Survey survey) {
         Optional<Mounted> wheel = survey.steps().wheelMark().or(() -> survey.steps().mounted().filter(m -> m.kind() == Mounted.Kind.WHEEL))
                 .filter(m -> m.diameter().isPresent() && m.markedMs().isPresent());
         Optional<Run> fastest = survey.drive().counting().stream().filter(r -> survey.drive().table().nominal(r.route()).isPresent())
                 .max(Comparator.comparing(r -> survey.drive().table().nominal(r.route()).orElseThrow()));
         return wheel.flatMap(w -> fastest.map(run -> {
             BigDecimal rpm = survey.drive().table().nominal(run.route()).orElseThrow();
-            return new Sentence(Heading.SPINDLE, InUnit.of(Reason.of(VerdictReason.STATEMENT_WHEEL,
+            return new StatementSentence(Heading.SPINDLE, InUnit.of(Reason.of(VerdictReason.STATEMENT_WHEEL,
                     Quantity.of(w.diameter().orElseThrow(), Unit.MILLIMETRES),
                     Quantity.of(w.markedMs().orElseThrow(), Unit.METRES_PER_SECOND),
                     SpeedGate.greatest(w).orElseThrow(), rpm,
@@ -128,16 +128,18 @@ public record ConditionStatement(List<Sentence> sentences) {
         return byReason;
     }
 
-    private static void coverage(SpindleSurvey survey, List<Sentence> s) {
+    private static void coverage(SpindleSurvey survey, List<StatementSentence> s) {
         Coverage.Counts c = survey.coverage().counts();
         if (c.run() == 0) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NONE_RUN, c.all()), List.of()));
         } else {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(),
-                    c.undecided(), c.inferred(), c.open()), entries(counted(survey))));
+            s.add(new StatementSentence(Heading.SPINDLE,
+                    Reason.of(VerdictReason.STATEMENT_COVERAGE, c.run(), c.all(), c.proven(), c.failed(),
+                            c.undecided(), c.inferred(), c.open()),
+                    entries(counted(survey))));
         }
         if (c.sweeps() > 0) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SWEEPS, c.sweepsProven(), c.sweeps()),
                     entries(survey.counting().stream().filter(r -> survey.machine().train().isSweep(r.route())).toList())));
         }
     }
@@ -150,7 +152,7 @@ public record ConditionStatement(List<Sentence> sentences) {
         return runs;
     }
 
-    private static void deviations(SpindleSurvey survey, List<Sentence> s) {
+    private static void deviations(SpindleSurvey survey, List<StatementSentence> s) {
         List<Run> proven = survey.counting(Outcome.PROVEN).stream().filter(r -> r.deviation().isPresent()).toList();
         Comparator<Run> byDeviation = Comparator.comparing(r -> r.deviation().orElseThrow());
         Optional<Run> low = proven.stream().min(byDeviation);
@@ -159,7 +161,7 @@ public record ConditionStatement(List<Sentence> sentences) {
             // As shown: two that round to one figure are one.
             boolean one = Math.round(percent(low.get()) * 10) == Math.round(percent(high.get()) * 10);
             boolean none = one && Math.round(percent(low.get()) * 10) == 0;
-            s.add(new Sentence(Heading.SPINDLE,
+            s.add(new StatementSentence(Heading.SPINDLE,
                     Reason.of(none ? VerdictReason.STATEMENT_DEVIATION_NONE
                             : one ? VerdictReason.STATEMENT_DEVIATION
                                     : VerdictReason.STATEMENT_DEVIATIONS,
@@ -169,22 +171,22 @@ public record ConditionStatement(List<Sentence> sentences) {
         }
     }
 
-    private static void failures(SpindleSurvey survey, List<Sentence> s) {
+    private static void failures(SpindleSurvey survey, List<StatementSentence> s) {
         for (Run run : survey.counting(Outcome.FAILED)) {
             String name = name(survey, run);
-            run.record().symptoms().forEach(symptom -> s.add(new Sentence(Heading.SPINDLE,
+            run.record().symptoms().forEach(symptom -> s.add(new StatementSentence(Heading.SPINDLE,
                     Reason.each(VerdictReason.STATEMENT_SYMPTOM, symptom, name, run.author()), List.of(run.entry()))));
             run.judgement().filter(j -> j.verdict() == tallledger.core.gauge.Verdict.OUTSIDE)
-                    .ifPresent(j -> s.add(new Sentence(Heading.SPINDLE,
+                    .ifPresent(j -> s.add(new StatementSentence(Heading.SPINDLE,
                             Reason.of(VerdictReason.STATEMENT_OUTSIDE, name, j.shown(), run.nominal().orElseThrow(), percent(run),
                                     tolerancePercent(survey), run.source()),
                             List.of(run.entry()))));
         }
     }
 
-    private static void undecided(SpindleSurvey survey, List<Sentence> s) {
+    private static void undecided(SpindleSurvey survey, List<StatementSentence> s) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
-            s.add(new Sentence(Heading.SPINDLE, run.judgement()
+            s.add(new StatementSentence(Heading.SPINDLE, run.judgement()
                     .map(j -> Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name(survey, run), j.because()))
                     .orElseGet(() -> run.record().reading()
                             .map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run),
@@ -194,65 +196,71 @@ public record ConditionStatement(List<Sentence> sentences) {
         }
     }
 
-    private static void shifts(SpindleSurvey survey, List<Sentence> s) {
+    private static void shifts(SpindleSurvey survey, List<StatementSentence> s) {
         List<Run> noted = survey.counting().stream().filter(r -> r.record().shift().isPresent()).toList();
         if (noted.isEmpty() && survey.latest().isEmpty()) {
             return;
         }
         if (noted.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_NOT_NOTED), List.of()));
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_NOT_NOTED), List.of()));
             return;
         }
         List<Run> clean = noted.stream().filter(r -> r.record().shift().get() == ShiftFeel.ENGAGES_CLEAN).toList();
         if (!clean.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()),
+            s.add(new StatementSentence(Heading.SPINDLE,
+                    Reason.of(VerdictReason.STATEMENT_SHIFT_CLEAN, clean.size(), survey.latest().size()),
                     entries(clean)));
         }
         for (ShiftFeel feel : List.of(ShiftFeel.NEEDS_ROCKING, ShiftFeel.CLASHES)) {
             List<Run> runs = noted.stream().filter(r -> r.record().shift().get() == feel).toList();
             if (!runs.isEmpty()) {
-                s.add(new Sentence(Heading.SPINDLE, Reason.each(VerdictReason.STATEMENT_SHIFT, feel, names(survey, runs)), entries(runs)));
+                s.add(new StatementSentence(Heading.SPINDLE, Reason.each(VerdictReason.STATEMENT_SHIFT, feel, names(survey, runs)),
+                        entries(runs)));
             }
         }
     }
 
-    private static void noise(SpindleSurvey survey, List<Sentence> s) {
+    private static void noise(SpindleSurvey survey, List<StatementSentence> s) {
         List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
         if (!quiet.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(),
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(),
                     names(survey, quiet)), entries(quiet)));
         } else if (!survey.latest().isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
         }
     }
 
-    private static void reverse(SpindleSurvey survey, List<Sentence> s) {
+    private static void reverse(SpindleSurvey survey, List<StatementSentence> s) {
         if (!survey.machine().reverses()) {
             return;
         }
         List<Run> reverse = survey.counting().stream().filter(r -> survey.machine().train().isReverse(r.route())).toList();
-        s.add(reverse.isEmpty() ? new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_REVERSE_NOT_RUN), List.of())
-                : new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_REVERSE, names(survey, reverse)), entries(reverse)));
+        s.add(reverse.isEmpty() ? new StatementSentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_REVERSE_NOT_RUN), List.of())
+                : new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_REVERSE, names(survey, reverse)),
+                        entries(reverse)));
     }
 
-    private static void checks(SpindleSurvey survey, List<Sentence> s) {
-        survey.checks().values().forEach(c -> s.add(new Sentence(Heading.SPINDLE, c.brake().map(b -> b.grade()
+    private static void checks(SpindleSurvey survey, List<StatementSentence> s) {
+        survey.checks().values().forEach(c -> s.add(new StatementSentence(Heading.SPINDLE, c.brake().map(b -> b.grade()
                 .map(g -> Reason.of(VerdictReason.STATEMENT_BRAKE_GRADE, c.seconds().orElseThrow(), g))
                 .orElse(Reason.of(VerdictReason.STATEMENT_BRAKE, c.seconds().orElseThrow(),
                         survey.rules().graded(Rule.SPINDLE_STOP).workable())))
                 .orElse(Reason.each(c.good() ? VerdictReason.STATEMENT_CHECK_GOOD : VerdictReason.STATEMENT_CHECK_BAD, c.check())),
                 List.of(c.entry()))));
         if (!survey.uncheckedDrive().isEmpty()) {
-            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_UNCHECKED, survey.uncheckedDrive()), List.of()));
+            s.add(new StatementSentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_UNCHECKED, survey.uncheckedDrive()),
+                    List.of()));
         }
     }
 
-    private static void repairs(SpindleSurvey survey, List<Sentence> s) {
-        survey.repairs().forEach(r -> r.part().ofDrive().ifPresent(part -> s.add(new Sentence(Heading.SPINDLE,
+    private static void repairs(SpindleSurvey survey, List<StatementSentence> s) {
+        survey.repairs().forEach(r -> r.part().ofDrive().ifPresent(part -> s.add(new StatementSentence(Heading.SPINDLE,
                 Reason.of(VerdictReason.STATEMENT_REPAIRED, part, r.what()), List.of(r.entry())))));
         if (!survey.repeats().isEmpty()) {
-            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
-                    .map(survey.machine().train()::name).toList())), List.of()));
+            s.add(new StatementSentence(Heading.NOT_TESTED,
+                    Reason.of(VerdictReason.STATEMENT_TO_REPEAT, String.join(", ", survey.repeats().stream()
+                            .map(survey.machine().train()::name).toList())),
+                    List.of()));
         }
     }
 
@@ -260,12 +268,12 @@ public record ConditionStatement(List<Sentence> sentences) {
      * Lever positions on which a single run said something: with chance 1 − s a faulty part there is silent once, so a second run is worth
      * most there. Not said where every position was heard twice, nor of a drive without a choice.
      */
-    private static void heardOnce(SpindleSurvey survey, List<Sentence> s) {
+    private static void heardOnce(SpindleSurvey survey, List<StatementSentence> s) {
         SecondRuns second = SecondRuns.of(survey);
         if (second.once().isEmpty()) {
             return;
         }
-        s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_HEARD_ONCE, second.once().stream()
+        s.add(new StatementSentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_HEARD_ONCE, second.once().stream()
                 .map(e -> e.stageName() + " "
                         + e.label())
                 .collect(Collectors.joining(", ")), Math.round(1 / (1 - survey.rules().value(Rule.SHOWS))),
@@ -275,23 +283,23 @@ public record ConditionStatement(List<Sentence> sentences) {
     }
 
     /** Ends of a range and the direction are no parts that wear behind a lever. */
-    private static void untested(SpindleSurvey survey, List<Sentence> s) {
+    private static void untested(SpindleSurvey survey, List<StatementSentence> s) {
         String inferred = names(survey, Mark.INFERRED);
         if (!inferred.isEmpty()) {
-            s.add(new Sentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_INFERRED, inferred),
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_INFERRED, inferred),
                     entries(survey.counting(Outcome.PROVEN))));
         }
         String open = names(survey, Mark.OPEN);
         if (!open.isEmpty()) {
-            s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_OPEN, open), List.of()));
+            s.add(new StatementSentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_OPEN, open), List.of()));
         }
-        survey.passed().forEach((route, why) -> s.add(new Sentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_PASSED,
+        survey.passed().forEach((route, why) -> s.add(new StatementSentence(Heading.NOT_TESTED, Reason.of(VerdictReason.STATEMENT_PASSED,
                 survey.machine().train().name(route), why.what()), List.of(why.entry()))));
     }
 
-    private static void strikes(Survey survey, List<Sentence> s) {
+    private static void strikes(Survey survey, List<StatementSentence> s) {
         if (!survey.struck().isEmpty()) {
-            s.add(new Sentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRUCK, survey.struck().size()),
+            s.add(new StatementSentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRUCK, survey.struck().size()),
                     survey.struck().values().stream().map(Entry::sequence).sorted().toList()));
         }
     }

@@ -21,6 +21,7 @@ import tallledger.core.measuring.FeedRate;
 import tallledger.core.motion.FeedReading;
 import tallledger.core.motion.FeedSet;
 import tallledger.core.motion.WheelSet;
+import tallledger.core.plan.SurveyPlan;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.CheckResult;
@@ -30,7 +31,6 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
-import tallledger.core.survey.SurveyPlan;
 
 /**
  * Something wrong, or not as stated.

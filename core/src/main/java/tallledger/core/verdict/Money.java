@@ -14,6 +14,7 @@ import tallledger.core.coverage.ElementWorth;
 import tallledger.core.coverage.Elements;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
+import tallledger.core.plan.LookingWorth;
 import tallledger.core.price.Cost;
 import tallledger.core.price.Mixture;
 import tallledger.core.price.Offer;
@@ -22,7 +23,6 @@ import tallledger.core.price.RepairBill;
 import tallledger.core.price.Stakes;
 import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
-import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
@@ -47,7 +47,7 @@ import tallledger.core.survey.TaskResult;
  * @param tells    λ and what it was reckoned from
  * @param known    share of all worth, without λ, that was tested
  */
-public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill putRight, double unknown, double kit, int unpricedKit,
+public record Money(Optional<Stakes> stakes, List<PricedFinding> priced, RepairBill putRight, double unknown, double kit, int unpricedKit,
         List<Untested> untested,
         LookingWorth.Tells tells, double known, Optional<Offer> offer) {
 
@@ -57,7 +57,7 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
      * @param cost empty where it is not priced by itself, or the table has nothing for it
      * @param by   who says so
      */
-    public record Priced(Finding finding, Optional<Mixture> cost, By by) {
+    public record PricedFinding(Finding finding, Optional<Mixture> cost, By by) {
     }
 
     /** Where a cost comes from, or why there is none. */
@@ -174,7 +174,8 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
         }
         List<Raise> raises = new ArrayList<>();
         priced.stream().filter(p -> (p.cost.isPresent() || p.by == By.DRIVE) && !p.finding.entries().isEmpty())
-                .sorted(Comparator.comparingDouble((Priced p) -> p.cost.map(Mixture::mean).orElse(Double.MAX_VALUE)).reversed()).limit(most)
+                .sorted(Comparator.comparingDouble((PricedFinding p) -> p.cost.map(Mixture::mean).orElse(Double.MAX_VALUE)).reversed())
+                .limit(most)
                 .forEach(p -> raises.add(new Raise(Optional.of(p.finding), Optional.empty(),
                         raised(survey, new WhatIf(Set.of(p.finding.entries().get(0)), Set.of(), Set.of())))));
         untested.stream().filter(u -> u.step.isPresent() && u.worth() > 0)
@@ -205,7 +206,7 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
         }
 
         private Money money() {
-            List<Priced> priced = Finding.of(survey).stream().map(this::price).toList();
+            List<PricedFinding> priced = Finding.of(survey).stream().map(this::price).toList();
             List<RepairBill.Asker> askers = new ArrayList<>(priced.stream().flatMap(p -> p.cost.stream()).map(RepairBill.Asker::of)
                     .toList());
             what.bad.forEach(id -> survey.steps().step(id).map(worths::mixture).filter(m -> !m.isEmpty()).map(RepairBill.Asker::of)
@@ -225,48 +226,48 @@ public record Money(Optional<Stakes> stakes, List<Priced> priced, RepairBill put
                     reckoned.untested, worths.tells(), known(), offer);
         }
 
-        private Priced price(Finding f) {
+        private PricedFinding price(Finding f) {
             if (f.entries().stream().anyMatch(what.repaired::contains)) {
-                return new Priced(f, Optional.empty(), By.SELLER_REPAIRS);
+                return new PricedFinding(f, Optional.empty(), By.SELLER_REPAIRS);
             }
             if (f.whose() != Regrade.Whose.FAULT) {
-                return new Priced(f, Optional.empty(), f.whose() == Regrade.Whose.BY_DESIGN ? By.BY_DESIGN : By.OUTSIDE);
+                return new PricedFinding(f, Optional.empty(), f.whose() == Regrade.Whose.BY_DESIGN ? By.BY_DESIGN : By.OUTSIDE);
             }
             Optional<TaskResult> rests = f.entries().stream().map(made::get).filter(Objects::nonNull).findFirst();
             Optional<Mixture> chosen = f.judged().flatMap(j -> j.what().repair())
                     .flatMap(r -> rests.flatMap(m -> m instanceof StepResult s ? worths.chosen(s.step(), r) : Optional.empty()));
             if (chosen.isPresent()) {
-                return new Priced(f, chosen, By.CHOSEN);
+                return new PricedFinding(f, chosen, By.CHOSEN);
             }
             Optional<Mixture> own = f.judged().map(j -> j.what().cost()).filter(c -> c.size() == 3)
                     .map(c -> Mixture.of("finding " + f.entries(), "", Cost.of(c.get(0), c.get(1), c.get(2)).upTo(worths.rates().most())));
             if (own.isPresent()) {
-                return new Priced(f, own, By.PERSON);
+                return new PricedFinding(f, own, By.PERSON);
             }
             if (f.explained().isPresent()) {
-                return new Priced(f, Optional.empty(), By.PLATE);
+                return new PricedFinding(f, Optional.empty(), By.PLATE);
             }
             if (f.severity() == Severity.NOTE) {
-                return new Priced(f, Optional.empty(), By.NOTE);
+                return new PricedFinding(f, Optional.empty(), By.NOTE);
             }
             if (rests.isEmpty()) {
                 return survey.drive().checks().values().stream().filter(c -> f.entries().contains(c.entry())).findFirst()
                         .map(c -> table(f, List.of("check-" + c.check().name(), "spindle controls")))
-                        .orElseGet(() -> new Priced(f, Optional.empty(), By.KIT));
+                        .orElseGet(() -> new PricedFinding(f, Optional.empty(), By.KIT));
             }
             if (rests.get() instanceof StepResult r) {
                 Mixture m = worths.mixture(r);
-                return new Priced(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
+                return new PricedFinding(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
             }
             // What was heard or felt is the drive's, by its posterior; a speed alone that is off is a matter of its setting.
             boolean heard = !((Run) rests.get()).record().symptoms().isEmpty();
-            return heard ? new Priced(f, Optional.empty(), By.DRIVE) : table(f, List.of(Repair.SPEED_OFF));
+            return heard ? new PricedFinding(f, Optional.empty(), By.DRIVE) : table(f, List.of(Repair.SPEED_OFF));
         }
 
-        private Priced table(Finding f, List<String> abouts) {
+        private PricedFinding table(Finding f, List<String> abouts) {
             List<Repair> rows = abouts.stream().map(worths::rows).filter(r -> !r.isEmpty()).findFirst().orElse(List.of());
             Mixture m = worths.mixture(rows, "");
-            return new Priced(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
+            return new PricedFinding(f, Optional.of(m).filter(x -> !x.isEmpty()), m.isEmpty() ? By.NOT_IN_TABLE : By.TABLE);
         }
 
         private boolean isLooked(Step step) {

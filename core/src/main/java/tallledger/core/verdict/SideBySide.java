@@ -36,7 +36,7 @@ import tallledger.core.unit.Unit;
  * @param rows    in that order
  * @param sisters whether all are of one maker and model: then their descriptions ought to agree
  */
-public record SideBySide(List<Row> rows, boolean sisters) {
+public record SideBySide(List<ComparedRow> rows, boolean sisters) {
 
     public static final int FEWEST = 2;
     public static final int MOST = 4;
@@ -52,7 +52,7 @@ public record SideBySide(List<Row> rows, boolean sisters) {
      * @param cells one a machine, in their order
      * @param rank  greatest difference over the workable limit; nought where there is none
      */
-    public record Row(Part part, Reason name, Optional<BigDecimal> per, List<Cell> cells, double rank) {
+    public record ComparedRow(Part part, Reason name, Optional<BigDecimal> per, List<ComparedCell> cells, double rank) {
     }
 
     /** Money. */
@@ -67,13 +67,13 @@ public record SideBySide(List<Row> rows, boolean sisters) {
      * @param outcome how it was judged, where it was
      * @param there   whether the machine has such a thing
      */
-    public record Cell(Optional<Quantity> figure, Optional<Object> said, Optional<Outcome> outcome, boolean there) {
+    public record ComparedCell(Optional<Quantity> figure, Optional<Object> said, Optional<Outcome> outcome, boolean there) {
 
-        private static final Cell NOT_THERE = new Cell(Optional.empty(), Optional.empty(), Optional.empty(), false);
-        private static final Cell UNTESTED = new Cell(Optional.empty(), Optional.empty(), Optional.empty(), true);
+        private static final ComparedCell NOT_THERE = new ComparedCell(Optional.empty(), Optional.empty(), Optional.empty(), false);
+        private static final ComparedCell UNTESTED = new ComparedCell(Optional.empty(), Optional.empty(), Optional.empty(), true);
 
-        private static Cell said(Object text) {
-            return new Cell(Optional.empty(), Optional.of(text), Optional.empty(), true);
+        private static ComparedCell said(Object text) {
+            return new ComparedCell(Optional.empty(), Optional.of(text), Optional.empty(), true);
         }
 
         public boolean isTested() {
@@ -86,10 +86,10 @@ public record SideBySide(List<Row> rows, boolean sisters) {
         if (surveys.size() < FEWEST || surveys.size() > MOST) {
             throw Refused.because(VerdictReason.BESIDE_COUNT, surveys.size(), FEWEST, MOST);
         }
-        List<Row> rows = new ArrayList<>(measured(surveys));
+        List<ComparedRow> rows = new ArrayList<>(measured(surveys));
         rows.addAll(reckoned(money));
         rows.addAll(described(surveys));
-        rows.sort(Comparator.comparing(Row::part).thenComparing(Comparator.comparingDouble(Row::rank).reversed()));
+        rows.sort(Comparator.comparing(ComparedRow::part).thenComparing(Comparator.comparingDouble(ComparedRow::rank).reversed()));
         boolean sisters = surveys.stream()
                 .map(s -> List.of(s.machine().identity().family(), lower(s.machine().identity().maker()),
                         lower(s.machine().identity().model())))
@@ -101,29 +101,30 @@ public record SideBySide(List<Row> rows, boolean sisters) {
         return text.strip().toLowerCase(Locale.ROOT);
     }
 
-    private static List<Row> measured(List<Survey> surveys) {
+    private static List<ComparedRow> measured(List<Survey> surveys) {
         Map<String, Step> steps = new LinkedHashMap<>();
         surveys.forEach(s -> s.steps().inScope().stream().filter(step -> step.recording().limitRule().isPresent())
                 .forEach(step -> steps.putIfAbsent(step.id().written(), step)));
-        List<Row> rows = new ArrayList<>();
+        List<ComparedRow> rows = new ArrayList<>();
         steps.forEach((id, step) -> {
-            List<Cell> cells = surveys.stream().map(s -> cell(s, id)).toList();
-            if (cells.stream().anyMatch(Cell::isTested)) {
+            List<ComparedCell> cells = surveys.stream().map(s -> cell(s, id)).toList();
+            if (cells.stream().anyMatch(ComparedCell::isTested)) {
                 rows.add(row(step, cells, surveys.get(0)));
             }
         });
         return rows;
     }
 
-    private static Cell cell(Survey survey, String id) {
+    private static ComparedCell cell(Survey survey, String id) {
         Optional<Step> step = survey.steps().inScope().stream().filter(s -> s.id().written().equals(id)).findFirst();
         return step.map(s -> Optional.ofNullable(survey.steps().latest().get(s.id()))
-                .map(r -> new Cell(r.judgement().figure().map(Figure::overStated), Optional.empty(), Optional.of(r.outcome()), true))
-                .orElse(Cell.UNTESTED))
-                .orElse(Cell.NOT_THERE);
+                .map(r -> new ComparedCell(r.judgement().figure().map(Figure::overStated), Optional.empty(), Optional.of(r.outcome()),
+                        true))
+                .orElse(ComparedCell.UNTESTED))
+                .orElse(ComparedCell.NOT_THERE);
     }
 
-    private static Row row(Step step, List<Cell> cells, Survey first) {
+    private static ComparedRow row(Step step, List<ComparedCell> cells, Survey first) {
         boolean open = cells.stream().anyMatch(c -> !c.isTested());
         double workable = step.recording().limit(step.judgedBy(first.rules())).map(GradedLimit::workable).map(BigDecimal::doubleValue)
                 .orElse(0.0);
@@ -143,42 +144,43 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 }
             }
         }
-        return new Row(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording()
+        return new ComparedRow(open ? Part.TESTED_ON_ONE : alike ? Part.ALIKE : Part.MEASURED, step.name(), step.recording()
                 .limitPer(first.rules()), cells,
                 rank);
     }
 
-    private static List<Row> reckoned(List<Money> money) {
+    private static List<ComparedRow> reckoned(List<Money> money) {
         return List.of(plain(VerdictReason.BESIDE_ASKED, money, m -> m.stakes().flatMap(s -> s.asking()).map(a -> a.value().doubleValue())),
                 plain(VerdictReason.BESIDE_PUT_RIGHT, money, m -> Optional.of(m.putRight().mean())),
                 plain(VerdictReason.BESIDE_KIT, money, m -> Optional.of(m.kit())),
                 plain(VerdictReason.BESIDE_UNKNOWN, money, m -> Optional.of(m.unknown())),
                 of(Reason.of(VerdictReason.BESIDE_OFFER), money.stream().map(SideBySide::offered).toList()),
                 of(Reason.of(VerdictReason.BESIDE_KNOWN),
-                        money.stream().map(m -> Cell.said(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * m.known())))).toList()));
+                        money.stream().map(m -> ComparedCell.said(Reason.of(VerdictReason.BESIDE_PERCENT, Math.round(100 * m.known()))))
+                                .toList()));
     }
 
     /** Under half a unit nothing is offered, and a nought is not shown for it. */
     private static final double HALF = 0.5;
 
-    private static Cell offered(Money m) {
-        return m.offer().map(o -> o.offer() < HALF ? Cell.said(Reason.of(VerdictReason.BESIDE_NO_OFFER)) : amount(m, o.offer()))
-                .orElse(Cell.NOT_THERE);
+    private static ComparedCell offered(Money m) {
+        return m.offer().map(o -> o.offer() < HALF ? ComparedCell.said(Reason.of(VerdictReason.BESIDE_NO_OFFER)) : amount(m, o.offer()))
+                .orElse(ComparedCell.NOT_THERE);
     }
 
-    private static Cell amount(Money m, double amount) {
-        return Cell.said(new Amount(amount, m.stakes().map(Stakes::currency).orElse("")));
+    private static ComparedCell amount(Money m, double amount) {
+        return ComparedCell.said(new Amount(amount, m.stakes().map(Stakes::currency).orElse("")));
     }
 
-    private static Row plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {
-        List<Cell> cells = money.stream().map(m -> amount.apply(m).map(a -> amount(m, a)).orElse(Cell.NOT_THERE)).toList();
+    private static ComparedRow plain(VerdictReason name, List<Money> money, Function<Money, Optional<Double>> amount) {
+        List<ComparedCell> cells = money.stream().map(m -> amount.apply(m).map(a -> amount(m, a)).orElse(ComparedCell.NOT_THERE)).toList();
         return of(Reason.of(name), cells);
     }
 
-    private static Row of(Reason name, List<Cell> cells) {
+    private static ComparedRow of(Reason name, List<ComparedCell> cells) {
         boolean same = cells.stream().map(c -> c.said.map(SideBySide::compared).orElse("")).distinct().count() == 1
-                && cells.stream().map(Cell::there).distinct().count() == 1;
-        return new Row(same ? Part.ALIKE : Part.OTHERWISE, name, Optional.empty(), cells, 0);
+                && cells.stream().map(ComparedCell::there).distinct().count() == 1;
+        return new ComparedRow(same ? Part.ALIKE : Part.OTHERWISE, name, Optional.empty(), cells, 0);
     }
 
     /** Figures are alike however many noughts stand behind them; words as they stand. */
@@ -187,41 +189,45 @@ public record SideBySide(List<Row> rows, boolean sisters) {
                 : said instanceof Quantity q ? compared(q.value()) + q.unit() : said.toString();
     }
 
-    private static Row texts(VerdictReason name, List<Survey> surveys, Function<Survey, Optional<Object>> text) {
+    private static ComparedRow texts(VerdictReason name, List<Survey> surveys, Function<Survey, Optional<Object>> text) {
         return of(Reason.of(name),
-                surveys.stream().map(s -> text.apply(s).filter(t -> !t.toString().isBlank()).map(Cell::said).orElse(Cell.NOT_THERE))
+                surveys.stream()
+                        .map(s -> text.apply(s).filter(t -> !t.toString().isBlank()).map(ComparedCell::said).orElse(ComparedCell.NOT_THERE))
                         .toList());
     }
 
     /** What plate and description say, and what one has and another lacks. */
-    private static List<Row> described(List<Survey> surveys) {
-        List<Row> rows = new ArrayList<>(List.of(texts(VerdictReason.BESIDE_YEAR, surveys, s -> Optional.of(s.machine().identity().year())),
-                texts(VerdictReason.BESIDE_POWER, surveys, s -> s.machine().motor().map(m -> Quantity.of(m.kilowatts(), Unit.KILOWATTS))),
-                texts(VerdictReason.BESIDE_SPEEDS, surveys, s -> Optional.of(s.drive().table().counted().size())),
-                texts(VerdictReason.BESIDE_SLOWEST, surveys, s -> nominals(s).findFirst().map(Object.class::cast)),
-                texts(VerdictReason.BESIDE_FASTEST, surveys, s -> nominals(s).reduce((a, b) -> b).map(Object.class::cast))));
+    private static List<ComparedRow> described(List<Survey> surveys) {
+        List<ComparedRow> rows =
+                new ArrayList<>(List.of(texts(VerdictReason.BESIDE_YEAR, surveys, s -> Optional.of(s.machine().identity().year())),
+                        texts(VerdictReason.BESIDE_POWER, surveys,
+                                s -> s.machine().motor().map(m -> Quantity.of(m.kilowatts(), Unit.KILOWATTS))),
+                        texts(VerdictReason.BESIDE_SPEEDS, surveys, s -> Optional.of(s.drive().table().counted().size())),
+                        texts(VerdictReason.BESIDE_SLOWEST, surveys, s -> nominals(s).findFirst().map(Object.class::cast)),
+                        texts(VerdictReason.BESIDE_FASTEST, surveys, s -> nominals(s).reduce((a, b) -> b).map(Object.class::cast))));
         Set<String> axes = new LinkedHashSet<>();
         surveys.forEach(s -> s.machine().fitOut().axes().stream().map(Axis::name).forEach(axes::add));
         axes.forEach(name -> rows.add(of(Reason.of(VerdictReason.BESIDE_TRAVEL, name), surveys.stream()
                 .map(s -> s.machine().fitOut().axes().stream().filter(a -> a.name().equals(name)).findFirst()
-                        .map(a -> travel(a, s.machine().unit())).orElse(Cell.NOT_THERE))
+                        .map(a -> travel(a, s.machine().unit())).orElse(ComparedCell.NOT_THERE))
                 .toList())));
         Set<Feature> features = new LinkedHashSet<>();
         surveys.forEach(s -> features.addAll(s.machine().fitOut().features()));
         features.stream().sorted().forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f), surveys.stream()
-                .map(s -> s.machine().fitOut().has(f) ? Cell.said(Reason.of(VerdictReason.BESIDE_HAS)) : Cell.NOT_THERE).toList())));
+                .map(s -> s.machine().fitOut().has(f) ? ComparedCell.said(Reason.of(VerdictReason.BESIDE_HAS)) : ComparedCell.NOT_THERE)
+                .toList())));
         return rows.stream().filter(r -> r.cells.stream().anyMatch(c -> c.said.isPresent())).toList();
     }
 
     /** As a length, so that 20 in and 508 mm are alike. */
-    private static Cell travel(Axis axis, LengthUnit unit) {
+    private static ComparedCell travel(Axis axis, LengthUnit unit) {
         if (axis.travel().isBlank()) {
-            return Cell.UNTESTED;
+            return ComparedCell.UNTESTED;
         }
         try {
-            return Cell.said(Quantity.of(TypedLength.parse(axis.travel(), unit).mm(), Unit.MILLIMETRES));
+            return ComparedCell.said(Quantity.of(TypedLength.parse(axis.travel(), unit).mm(), Unit.MILLIMETRES));
         } catch (Refused asItStands) {
-            return Cell.said(axis.travel());
+            return ComparedCell.said(axis.travel());
         }
     }
 

@@ -19,7 +19,7 @@ public record VerdictGlance(List<Reason> use, List<Finding> worst) {
     private static final int SHOWN = 3;
 
     public static VerdictGlance of(Survey survey, Money money) {
-        List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS).map(Money.Priced::finding)
+        List<Finding> findings = money.priced().stream().filter(p -> p.by() != Money.By.SELLER_REPAIRS).map(Money.PricedFinding::finding)
                 // What stops use stops it whoever's fault it is.
                 .filter(f -> f.severity() == Severity.STOP_USE || f.severity() != Severity.NOTE && f.whose() == Regrade.Whose.FAULT)
                 .toList();

@@ -28,16 +28,16 @@ class CausesByHandTest {
     private final List<String> lines = new ArrayList<>();
 
     private void readings(String what, MachineDescription machine, ToDoubleFunction<String> factor) {
-        List<SpeedCauses.Reading> readings = new ArrayList<>();
+        List<SpeedCauses.SpeedDeviation> readings = new ArrayList<>();
         for (Route route : machine.train().routes()) {
             double times = factor.applyAsDouble(machine.train().name(route));
             machine.speeds().nominal(route).filter(n -> times > 0)
-                    .ifPresent(n -> readings.add(new SpeedCauses.Reading(route, n.doubleValue() * times, n.doubleValue(), false)));
+                    .ifPresent(n -> readings.add(new SpeedCauses.SpeedDeviation(route, n.doubleValue() * times, n.doubleValue(), false)));
         }
         causes(what, machine, readings);
     }
 
-    private void causes(String what, MachineDescription machine, List<SpeedCauses.Reading> readings) {
+    private void causes(String what, MachineDescription machine, List<SpeedCauses.SpeedDeviation> readings) {
         List<SpeedCause> causes = SpeedCauses.of(machine.speeds(), readings, Rules.shipped());
         lines.add(what + ": " + (causes.isEmpty() ? "nothing" : ""));
         causes.forEach(c -> lines.add("  " + c.kind() + String.format(Locale.ROOT, " %.4f ", c.misfit())
@@ -97,12 +97,13 @@ class CausesByHandTest {
         Route a2 = twelve.train().routes().get(1);
         for (double loaded : new double[] {1.0, 0.99, 0.985, 0.96, 0.9, 0.8}) {
             causes("under load × " + loaded, twelve,
-                    List.of(new SpeedCauses.Reading(a1, 31.5, 31.5, false), new SpeedCauses.Reading(a1, 31.5 * loaded, 31.5, true),
-                            new SpeedCauses.Reading(a2, 45, 45, false)));
+                    List.of(new SpeedCauses.SpeedDeviation(a1, 31.5, 31.5, false),
+                            new SpeedCauses.SpeedDeviation(a1, 31.5 * loaded, 31.5, true),
+                            new SpeedCauses.SpeedDeviation(a2, 45, 45, false)));
         }
-        causes("loaded alone", twelve, List.of(new SpeedCauses.Reading(a1, 28, 31.5, true)));
+        causes("loaded alone", twelve, List.of(new SpeedCauses.SpeedDeviation(a1, 28, 31.5, true)));
         causes("high and falling", twelve,
-                List.of(new SpeedCauses.Reading(a1, 33, 31.5, false), new SpeedCauses.Reading(a1, 31.6, 31.5, true)));
+                List.of(new SpeedCauses.SpeedDeviation(a1, 33, 31.5, false), new SpeedCauses.SpeedDeviation(a1, 31.6, 31.5, true)));
         ByHand.check("causes", lines.stream());
     }
 }

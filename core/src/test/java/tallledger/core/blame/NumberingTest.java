@@ -23,11 +23,11 @@ class NumberingTest {
 
     private static final MachineDescription BOX = Machines.twelve();
 
-    private static SpeedCauses.Reading read(MachineDescription machine, Route route, double rpm) {
-        return new SpeedCauses.Reading(route, rpm, machine.speeds().nominal(route).orElseThrow().doubleValue(), false);
+    private static SpeedCauses.SpeedDeviation read(MachineDescription machine, Route route, double rpm) {
+        return new SpeedCauses.SpeedDeviation(route, rpm, machine.speeds().nominal(route).orElseThrow().doubleValue(), false);
     }
 
-    private static List<SpeedCauses.Reading> as(MachineDescription machine, Numbering numbering, List<Route> routes) {
+    private static List<SpeedCauses.SpeedDeviation> as(MachineDescription machine, Numbering numbering, List<Route> routes) {
         return routes.stream().map(r -> read(machine, r, machine.speeds().nominal(numbering.meant(r)).orElseThrow().doubleValue() * 1.004))
                 .toList();
     }
@@ -37,19 +37,19 @@ class NumberingTest {
         return new Numbering(same.from(), same.to().stream().map(p -> p.size() == to.length ? List.of(to) : p).toList());
     }
 
-    private static Optional<SpeedCause> numbered(MachineDescription machine, List<SpeedCauses.Reading> readings) {
+    private static Optional<SpeedCause> numbered(MachineDescription machine, List<SpeedCauses.SpeedDeviation> readings) {
         return SpeedCauses.of(machine.speeds(), readings, Rules.shipped()).stream().filter(c -> c.kind() == Kind.NUMBERED).findFirst();
     }
 
     /** Read 4, 3, 2, 1: said in pairs, and the machine described so is judged right. */
     @Test
     void aGateNumberedTheOtherWayIsFoundAndPutRight() {
-        List<SpeedCauses.Reading> readings = as(BOX, gears(3, 2, 1, 0), BOX.train().routes().subList(0, 6));
+        List<SpeedCauses.SpeedDeviation> readings = as(BOX, gears(3, 2, 1, 0), BOX.train().routes().subList(0, 6));
         SpeedCause cause = numbered(BOX, readings).orElseThrow();
         assertThat(cause.because().toString()).isEqualTo("cause.numbered[[cause.numbered-pairs[gear, [cause.numbered-pair[1, 4], "
                 + "cause.numbered-pair[2, 3]]]]]");
         MachineDescription put = BOX.with(cause.numbering().orElseThrow());
-        for (SpeedCauses.Reading r : readings) {
+        for (SpeedCauses.SpeedDeviation r : readings) {
             Route now = put.train().routeByKey(r.route().key()).orElseThrow();
             assertThat(put.speeds().nominal(now).orElseThrow().doubleValue()).isCloseTo(r.read() / 1.004,
                     org.assertj.core.data.Offset.offset(1e-6));
@@ -74,13 +74,13 @@ class NumberingTest {
     /** Two readings off are no numbering; nor is what another cause explains; nor what fits nothing. */
     @Test
     void itIsNotOfferedWithoutNeed() {
-        List<SpeedCauses.Reading> two = as(BOX, gears(1, 0, 2, 3), BOX.train().routes().subList(0, 4));
+        List<SpeedCauses.SpeedDeviation> two = as(BOX, gears(1, 0, 2, 3), BOX.train().routes().subList(0, 4));
         assertThat(two.stream().filter(r -> Math.abs(r.off()) > 0.02)).hasSize(2);
         assertThat(numbered(BOX, two)).isEmpty();
         List<Route> all = BOX.train().routes();
         assertThat(numbered(BOX, all.stream().map(r -> read(BOX, r, BOX.speeds().nominal(r).orElseThrow().doubleValue() * 1.2)).toList()))
                 .isEmpty();
-        List<SpeedCauses.Reading> none = new ArrayList<>(as(BOX, gears(3, 2, 1, 0), all));
+        List<SpeedCauses.SpeedDeviation> none = new ArrayList<>(as(BOX, gears(3, 2, 1, 0), all));
         none.set(5, read(BOX, none.get(5).route(), 77));
         assertThat(numbered(BOX, none)).isEmpty();
     }
@@ -119,7 +119,7 @@ class NumberingTest {
             Numbering really = both(threes.get(random.nextInt(6)), fours.get(random.nextInt(24)));
             List<Route> routes = new ArrayList<>(BOX.train().routes());
             Collections.shuffle(routes, random);
-            List<SpeedCauses.Reading> readings = as(BOX, really, routes.subList(0, 3 + random.nextInt(8)));
+            List<SpeedCauses.SpeedDeviation> readings = as(BOX, really, routes.subList(0, 3 + random.nextInt(8)));
             int fewest = Integer.MAX_VALUE;
             for (List<Integer> three : threes) {
                 for (List<Integer> four : fours) {
@@ -130,8 +130,8 @@ class NumberingTest {
                     }
                 }
             }
-            Optional<NumberingSearch.Found> search = NumberingSearch.of(BOX.speeds(), readings, 0.02);
-            assertThat(search.map(NumberingSearch.Found::exchanges).orElse(0)).as("trial %d", trial).isEqualTo(fewest);
+            Optional<NumberingSearch.FoundNumbering> search = NumberingSearch.of(BOX.speeds(), readings, 0.02);
+            assertThat(search.map(NumberingSearch.FoundNumbering::exchanges).orElse(0)).as("trial %d", trial).isEqualTo(fewest);
             found += search.isPresent() ? 1 : 0;
         }
         assertThat(found).isGreaterThan(40);

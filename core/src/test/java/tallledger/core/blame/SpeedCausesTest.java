@@ -24,10 +24,10 @@ class SpeedCausesTest {
     private final MachineDescription machine = Machines.twelve();
 
     private static List<SpeedCause> causes(MachineDescription machine, ToDoubleFunction<String> factor) {
-        List<SpeedCauses.Reading> readings = new ArrayList<>();
+        List<SpeedCauses.SpeedDeviation> readings = new ArrayList<>();
         for (Route route : machine.train().routes()) {
             double plate = machine.speeds().nominal(route).orElseThrow().doubleValue();
-            readings.add(new SpeedCauses.Reading(route, plate * factor.applyAsDouble(machine.train().name(route)), plate, false));
+            readings.add(new SpeedCauses.SpeedDeviation(route, plate * factor.applyAsDouble(machine.train().name(route)), plate, false));
         }
         return SpeedCauses.of(machine.speeds(), readings, Rules.shipped());
     }
@@ -43,10 +43,10 @@ class SpeedCausesTest {
         MachineDescription machine = Machines.lathe("31.5 45 63 125 180 250 500 710 1000", Machines.lever("range", "A B C"),
                 Machines.lever("gear", "1 2 3"));
         double[] read = {31.082, 44.214, 63.488, 125.598, 178.7, 251.534, 499.4, 699.27, 1014.056};
-        List<SpeedCauses.Reading> readings = new java.util.ArrayList<>();
+        List<SpeedCauses.SpeedDeviation> readings = new java.util.ArrayList<>();
         List<Route> routes = machine.train().routes();
         for (int i = 0; i < read.length; i++) {
-            readings.add(new SpeedCauses.Reading(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow()
+            readings.add(new SpeedCauses.SpeedDeviation(routes.get(i), read[i], machine.speeds().nominal(routes.get(i)).orElseThrow()
                     .doubleValue(), false));
         }
         assertThat(SpeedCauses.of(machine.speeds(), readings, Rules.shipped())).isEmpty();
@@ -120,8 +120,8 @@ class SpeedCausesTest {
     @Test
     void lowAndFallingUnderLoadIsSlip() {
         Route b1 = machine.train().routes().stream().filter(r -> machine.train().name(r).equals("B1")).findFirst().orElseThrow();
-        List<SpeedCause> found = SpeedCauses.of(machine.speeds(), List.of(new SpeedCauses.Reading(b1, 123, 125, false),
-                new SpeedCauses.Reading(b1, 117, 125, true)), Rules.shipped());
+        List<SpeedCause> found = SpeedCauses.of(machine.speeds(), List.of(new SpeedCauses.SpeedDeviation(b1, 123, 125, false),
+                new SpeedCauses.SpeedDeviation(b1, 117, 125, true)), Rules.shipped());
         assertThat(found).singleElement().extracting(SpeedCause::kind).isEqualTo(Kind.SLIP);
     }
 }

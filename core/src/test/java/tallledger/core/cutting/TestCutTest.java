@@ -55,7 +55,7 @@ class TestCutTest {
     @ParameterizedTest
     @CsvSource({"162 315 630, 162", "163 315 630, 0", "100 155 163, 155", "20 40 80, 80"})
     void theFastestNotMoreThanTwoPerCentAbove(String speeds, double rpm) {
-        assertThat(cut(FORTY, speeds).ways().stream().mapToDouble(TestCut.Way::rpm).findFirst().orElse(0)).isEqualTo(rpm);
+        assertThat(cut(FORTY, speeds).ways().stream().mapToDouble(TestCut.CutWay::rpm).findFirst().orElse(0)).isEqualTo(rpm);
     }
 
     /**
@@ -67,7 +67,7 @@ class TestCutTest {
         MachineDescription machine = Machines.lathe("40 300 350 2200", Machines.lever("range", "L H"),
                 Stage.sliding("variator", StageKind.VARIATOR, Optional.empty()));
         TestCut cut = TestCut.of(new Job(Kind.DRILLING, 10, wanted * Math.PI / 100, 0.1, 0, 0, 2000), machine.speeds(), MOTOR);
-        assertThat(cut.ways().stream().mapToDouble(TestCut.Way::rpm).findFirst().orElse(0)).isEqualTo(rpm, within(1e-6));
+        assertThat(cut.ways().stream().mapToDouble(TestCut.CutWay::rpm).findFirst().orElse(0)).isEqualTo(rpm, within(1e-6));
         assertThat(cut.ways()).hasSizeLessThan(2);
     }
 

@@ -78,7 +78,7 @@ class CycleTest {
     @Test
     void whatComesInTheWrongPlaceIsOutOfOrder() {
         CycleResult result = run(house("dead-stop"), "infeed-on 0 / sparks-out 4 / at-dead-stop 6 / retreats 9");
-        assertThat(result.lines()).extracting(CycleResult.Line::verdict).contains(Verdict.OUT_OF_ORDER)
+        assertThat(result.lines()).extracting(CycleResult.EventLine::verdict).contains(Verdict.OUT_OF_ORDER)
                 .doesNotContain(Verdict.MISSING, Verdict.EXTRA);
     }
 
@@ -88,7 +88,7 @@ class CycleTest {
                 "set-below 0 / runs 2 / set-above 5 / stops 6 / shifts 7 / hunts 8 / hunts 9 / runs 12");
         assertThat(result.isRight()).isFalse();
         assertThat(result.isHazard()).isFalse();
-        assertThat(result.wrong()).extracting(CycleResult.Line::verdict).containsExactly(Verdict.FORBIDDEN, Verdict.FORBIDDEN);
+        assertThat(result.wrong()).extracting(CycleResult.EventLine::verdict).containsExactly(Verdict.FORBIDDEN, Verdict.FORBIDDEN);
     }
 
     @ParameterizedTest
@@ -224,5 +224,16 @@ class CycleTest {
     void aScriptThatCannotBeSaysWhy(String text, String code) {
         assertThatThrownBy(() -> ScriptText.parse(text))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo(code));
+    }
+
+    @Test
+    void aScriptThatIsStillBeingWrittenIsReadAsFarAsItGoes() {
+        List<ScriptText.WrittenEvent> soFar =
+                ScriptText.soFar("opens\nopens x2\ncloses x4-2\nsinks 3-1 s\n\nrises 1.5\nnever drops\nnever \nhazard opens");
+        assertThat(soFar).extracting(ScriptText.WrittenEvent::name).containsExactly("opens", "drops", "never");
+        assertThat(soFar.get(0).forbidden()).isEmpty();
+        assertThat(soFar.get(1).forbidden()).contains(new CycleScript.Never("drops", false));
+        assertThat(ScriptText.soFar("hazard drops").get(0).forbidden()).contains(new CycleScript.Never("drops", true));
+        assertThat(ScriptText.soFar("")).isEmpty();
     }
 }

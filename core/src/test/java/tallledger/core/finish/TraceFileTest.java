@@ -24,16 +24,16 @@ class TraceFileTest {
     private static final Trace TRACE = new Trace(0.0025,
             IntStream.range(0, 400).mapToObj(i -> Math.round(2000 * Math.sin(i / 7.0)) / 1000.0).toList());
 
-    private static List<Double> heights(TraceFile.Typed typed) {
+    private static List<Double> heights(TraceFile.TypedTrace typed) {
         return Arrays.stream(typed.heights().strip().split("\\s+")).map(Double::valueOf).toList();
     }
 
     @Test
     void whatIsWrittenIsReadAgain() {
-        TraceFile.Typed profile = TraceFile.read(TraceFile.profile(TRACE, "2026-05-09T10:00:00Z", "A & B <c>"));
+        TraceFile.TypedTrace profile = TraceFile.read(TraceFile.profile(TRACE, "2026-05-09T10:00:00Z", "A & B <c>"));
         assertThat(Double.parseDouble(profile.spacing())).isEqualTo(0.0025, within(1e-12));
         assertThat(heights(profile)).isEqualTo(TRACE.heights());
-        TraceFile.Typed csv = TraceFile.read(TraceFile.csv(TRACE));
+        TraceFile.TypedTrace csv = TraceFile.read(TraceFile.csv(TRACE));
         assertThat(csv.spacing()).isEqualTo("0.0025");
         assertThat(heights(csv)).isEqualTo(TRACE.heights());
     }

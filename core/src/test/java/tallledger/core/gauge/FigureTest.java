@@ -28,7 +28,7 @@ class FigureTest {
     @ParameterizedTest
     @CsvSource({"150, -0.020, 0.002", "300, -0.010, 0.001", "600, -0.005, 0.0005"})
     void itScalesToTheLengthItsLimitIsStatedFor(BigDecimal over, BigDecimal value, double u) {
-        Quantity stated = of("-0.010", 0.001).per(Figure.Per.mm(over, new BigDecimal("300"))).overStated();
+        Quantity stated = of("-0.010", 0.001).per(Figure.StatedOver.mm(over, new BigDecimal("300"))).overStated();
         assertThat(stated.value()).isEqualByComparingTo(value);
         assertThat(stated.expanded()).isEqualTo(u, within(1e-15));
         assertThat(stated.unit()).isEqualTo(Unit.MILLIMETRES);
@@ -57,6 +57,13 @@ class FigureTest {
                 Judgement.of(new BigDecimal("6.4"), 1, Limit.atLeast(BigDecimal.ZERO, Unit.MILLIMETRES, SOURCE)).figure().timesItsLimit())
                 .isLessThan(1e-9);
         assertThat(Figure.alone(Quantity.mm(BigDecimal.TEN)).timesItsLimit()).isZero();
+    }
+
+    /** A claim of at least so much has no upper end, and nothing is said of one; two ends have. */
+    @Test
+    void atLeastSoMuchHasNoUpperEnd() {
+        assertThat(Limit.atLeast(BigDecimal.TEN, Unit.MILLIMETRES, SOURCE).isEndless()).isTrue();
+        assertThat(new Limit(BigDecimal.ZERO, BigDecimal.TEN, Unit.MILLIMETRES, SOURCE).isEndless()).isFalse();
     }
 
     /** The parts of U are known where they were put together, and not made up where only U is. */

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import tallledger.core.geometry.FlatFace.FacePoint;
 import tallledger.core.geometry.FlatFace.Plane;
-import tallledger.core.geometry.FlatFace.Point;
 import tallledger.core.reason.Refused;
 
 /** Flat faces against cases seen at once, and against every plane that can touch. */
@@ -51,7 +51,7 @@ class FlatFaceTest {
 
     /** Through three points, or parallel to two lines of two: the slopes where the spread can be least. */
     private static double everyPlane(FlatFace face) {
-        List<Point> p = face.points();
+        List<FacePoint> p = face.points();
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < p.size(); i++) {
             for (int j = i + 1; j < p.size(); j++) {

@@ -14,8 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.geometry.AxisTest.Target;
-import tallledger.core.geometry.CircleTest.Point;
-import tallledger.core.geometry.HotRun.Reading;
+import tallledger.core.geometry.CircleTest.CirclePoint;
+import tallledger.core.geometry.HotRun.HotReading;
 import tallledger.core.geometry.TwoRounds.Standing;
 import tallledger.core.geometry.TwoRounds.Vector;
 import tallledger.core.reason.Refused;
@@ -64,15 +64,15 @@ class RoundsAndAxesTest {
     }
 
     private static CircleTest circle(double lostX, DoubleUnaryOperator besides) {
-        List<Point> counter = new ArrayList<>();
-        List<Point> clock = new ArrayList<>();
+        List<CirclePoint> counter = new ArrayList<>();
+        List<CirclePoint> clock = new ArrayList<>();
         for (int k = 0; k < 720; k++) {
             double degrees = k / 2.0;
             double t = Math.toRadians(degrees);
             double even = 2 * Math.cos(2 * t) + 2.5 * Math.sin(2 * t) + 1 + besides.applyAsDouble(t);
             double lost = lostX / 2 * Math.signum(Math.round(Math.sin(t) * 1e9)) * Math.cos(t);
-            counter.add(new Point(degrees, even + lost));
-            clock.add(new Point(degrees, even - lost));
+            counter.add(new CirclePoint(degrees, even + lost));
+            clock.add(new CirclePoint(degrees, even - lost));
         }
         return new CircleTest(100, counter, clock);
     }
@@ -81,13 +81,13 @@ class RoundsAndAxesTest {
     @Test
     void theWorkedCircle() {
         CircleTest test = circle(0, t -> 0);
-        CircleTest.Explained e = test.explained();
+        CircleTest.CircleShares e = test.explained();
         assertThat(e.scale()).isEqualTo(2, within(1e-9));
         assertThat(e.square()).isEqualTo(2.5, within(1e-9));
         assertThat(e.mean()).isEqualTo(1, within(1e-9));
         assertThat(CircleTest.circular(test.counterClockwise())).isEqualTo(2 * Math.hypot(2, 2.5), within(0.001));
-        assertThat(test.counterClockwise().stream().mapToDouble(Point::deviation).max().orElse(0)).isEqualTo(4.20, within(0.005));
-        assertThat(test.counterClockwise().stream().mapToDouble(Point::deviation).min().orElse(0)).isEqualTo(-2.20, within(0.005));
+        assertThat(test.counterClockwise().stream().mapToDouble(CirclePoint::deviation).max().orElse(0)).isEqualTo(4.20, within(0.005));
+        assertThat(test.counterClockwise().stream().mapToDouble(CirclePoint::deviation).min().orElse(0)).isEqualTo(-2.20, within(0.005));
         assertThat(e.shares().rest()).isEqualTo(0, within(1e-6));
         assertThat(e.shares().scale() + e.shares().square() + e.shares().lost() + e.shares().rest()).isEqualTo(100, within(1e-9));
         assertThat(e.shares().square() / e.shares().scale()).isEqualTo(6.25 / 4, within(0.01));
@@ -97,7 +97,7 @@ class RoundsAndAxesTest {
     @Test
     void lostMotionIsTheDifferenceOfTheWays() {
         CircleTest test = circle(4, t -> 7 * Math.cos(t) - 3 * Math.sin(t));
-        CircleTest.Explained e = test.explained();
+        CircleTest.CircleShares e = test.explained();
         assertThat(e.lostX()).isEqualTo(4, within(1e-6));
         assertThat(e.lostY()).isEqualTo(0, within(1e-6));
         assertThat(e.centreX()).isEqualTo(7, within(1e-6));
@@ -113,12 +113,12 @@ class RoundsAndAxesTest {
     /** A quarter of the circle with ten times as many points pulls the fit no further: each weighs as its arc. */
     @Test
     void pointsWeighAsTheirArc() {
-        List<Point> uneven = new ArrayList<>(circle(0, t -> 0.3 * Math.cos(5 * t)).counterClockwise());
+        List<CirclePoint> uneven = new ArrayList<>(circle(0, t -> 0.3 * Math.cos(5 * t)).counterClockwise());
         for (int k = 0; k < 2000; k++) {
             double t = Math.toRadians(1 + 43.0 * k / 2000);
-            uneven.add(new Point(Math.toDegrees(t), 2 * Math.cos(2 * t) + 2.5 * Math.sin(2 * t) + 1 + 0.3 * Math.cos(5 * t)));
+            uneven.add(new CirclePoint(Math.toDegrees(t), 2 * Math.cos(2 * t) + 2.5 * Math.sin(2 * t) + 1 + 0.3 * Math.cos(5 * t)));
         }
-        CircleTest.Explained e = new CircleTest(100, uneven, circle(0, t -> 0.3 * Math.cos(5 * t)).clockwise()).explained();
+        CircleTest.CircleShares e = new CircleTest(100, uneven, circle(0, t -> 0.3 * Math.cos(5 * t)).clockwise()).explained();
         assertThat(e.scale()).isEqualTo(2, within(0.01));
         assertThat(e.square()).isEqualTo(2.5, within(0.01));
     }
@@ -126,29 +126,29 @@ class RoundsAndAxesTest {
     /** 20, 32, 38 °C at 0, 10, 20 min. Differences 12 and 6: e^(−10/τ) = ½, so τ = 10/ln 2 and T∞ = 44. */
     @Test
     void theWorkedHotRunLevelsAt44() {
-        HotRun run = new HotRun(List.of(new Reading(0, 20), new Reading(10, 32), new Reading(20, 38)));
+        HotRun run = new HotRun(List.of(new HotReading(0, 20), new HotReading(10, 32), new HotReading(20, 38)));
         HotRun.Curve curve = run.curve().orElseThrow();
         assertThat(curve.levels()).isEqualTo(44, within(0.001));
         assertThat(curve.tau()).isEqualTo(10 / Math.log(2), within(0.001));
         assertThat(curve.start()).isEqualTo(20, within(0.001));
         assertThat(run.level().orElseThrow().toCome()).isEqualTo(6, within(0.001));
         assertThat(run.atThirty()).as("nobody read it so late").isEmpty();
-        assertThat(new HotRun(List.of(new Reading(0, 20), new Reading(25, 40), new Reading(35, 42))).atThirty()).contains(41.0);
+        assertThat(new HotRun(List.of(new HotReading(0, 20), new HotReading(25, 40), new HotReading(35, 42))).atThirty()).contains(41.0);
     }
 
     @Test
     void aCurveWithScatterIsFoundAgainAndOneThatBendsUpwardsDoesNotSettle() {
         Random random = new Random(3);
-        List<Reading> readings = IntStream.rangeClosed(0, 12)
-                .mapToObj(i -> new Reading(5 * i, 52 - 33 * Math.exp(-5 * i / 18.0) + 0.05 * random.nextGaussian())).toList();
+        List<HotReading> readings = IntStream.rangeClosed(0, 12)
+                .mapToObj(i -> new HotReading(5 * i, 52 - 33 * Math.exp(-5 * i / 18.0) + 0.05 * random.nextGaussian())).toList();
         HotRun.Curve curve = new HotRun(readings).curve().orElseThrow();
         assertThat(curve.levels()).isEqualTo(52, within(0.2));
         assertThat(curve.tau()).isEqualTo(18, within(0.5));
-        HotRun upwards = new HotRun(List.of(new Reading(0, 20), new Reading(10, 22), new Reading(20, 28)));
+        HotRun upwards = new HotRun(List.of(new HotReading(0, 20), new HotReading(10, 22), new HotReading(20, 28)));
         assertThat(upwards.bendsUpwards()).isTrue();
         assertThat(upwards.curve()).isEmpty();
-        assertThat(new HotRun(List.of(new Reading(0, 20), new Reading(4, 22), new Reading(9, 23))).curve()).as("under ten minutes")
+        assertThat(new HotRun(List.of(new HotReading(0, 20), new HotReading(4, 22), new HotReading(9, 23))).curve()).as("under ten minutes")
                 .isEmpty();
-        assertThatThrownBy(() -> new HotRun(List.of(new Reading(5, 20), new Reading(5, 22)))).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new HotRun(List.of(new HotReading(5, 20), new HotReading(5, 22)))).isInstanceOf(Refused.class);
     }
 }

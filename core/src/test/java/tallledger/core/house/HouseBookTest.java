@@ -60,7 +60,7 @@ class HouseBookTest {
         write(HouseChange.Issued.now(List.of(OIL)));
         write(new HouseChange.Ruled(Rule.SPEED_TOLERANCE, figures("4"), "a stricter buyer"));
         write(new HouseChange.Timed("lock", 90, "ours are stiff"));
-        write(new HouseChange.Row(Optional.empty(), Optional.of(GEAR), "seen twice"));
+        write(new HouseChange.CheckRow(Optional.empty(), Optional.of(GEAR), "seen twice"));
         HouseBook book = book();
         assertThat(book.strays()).isEmpty();
         assertThat(book.isIssued()).isTrue();
@@ -91,7 +91,7 @@ class HouseBookTest {
         assertThat(book.newest().rules().number(Rule.SPEED_TOLERANCE)).isEqualByComparingTo("6");
         assertThat(book.newest().rules().number(Rule.COLD_STEP)).as("the house's own stays").isEqualByComparingTo("2");
         assertThat(book.newest().checks()).containsExactly(GEAR);
-        write(new HouseChange.Listed(List.of(OIL, GEAR), "ours"));
+        write(new HouseChange.ChecksListed(List.of(OIL, GEAR), "ours"));
         write(HouseChange.Issued.now(List.of(GEAR)));
         assertThat(book().newest().checks()).as("so does its own table").containsExactly(OIL, GEAR);
     }
@@ -115,12 +115,13 @@ class HouseBookTest {
     @Test
     void aRowThatIsGoneIsNotChanged() {
         write(HouseChange.Issued.now(List.of(OIL)));
-        HouseChange.Row dearer = new HouseChange.Row(Optional.of(GEAR), Optional.of(check("GROWLS", "GEAR", "Cover off", "400")), "prices");
+        HouseChange.CheckRow dearer =
+                new HouseChange.CheckRow(Optional.of(GEAR), Optional.of(check("GROWLS", "GEAR", "Cover off", "400")), "prices");
         assertThatThrownBy(() -> book().with(dearer))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("check.row-gone"));
         write(dearer);
         assertThat(book().strays()).containsOnlyKeys(2);
-        write(new HouseChange.Row(Optional.of(OIL), Optional.empty(), "never used"));
+        write(new HouseChange.CheckRow(Optional.of(OIL), Optional.empty(), "never used"));
         assertThat(book().newest().checks()).isEmpty();
     }
 
@@ -178,7 +179,7 @@ class HouseBookTest {
         assertThat(tried.rules().number(Rule.COLD_STEP)).isEqualByComparingTo("3");
         assertThat(tried.checks()).containsExactly(OIL);
         assertThat(book().newest().rules().isChanged(Rule.COLD_STEP)).isFalse();
-        assertThat(book().with(new HouseChange.Listed(List.of(GEAR), "ours")).checks()).containsExactly(GEAR);
+        assertThat(book().with(new HouseChange.ChecksListed(List.of(GEAR), "ours")).checks()).containsExactly(GEAR);
         assertThat(book().with(new HouseChange.Timed("lock", 7, "quick")).rules().seconds("lock", 45)).isEqualTo(7);
     }
 

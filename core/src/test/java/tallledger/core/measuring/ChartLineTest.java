@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -16,6 +18,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.gauge.Grade;
 import tallledger.core.measuring.ChartLine.Sense;
 import tallledger.core.reason.Refused;
@@ -264,6 +267,23 @@ class ChartLineTest {
         assertThat(judged.outcome()).as("24 µm, workable 40").isEqualTo(Outcome.PROVEN);
         assertThat(judged.grade()).contains(Grade.WORKABLE);
         assertThat(said(judged)).contains("circle.explained[[circle.square[100, Quantity[value=2.4E+2");
+    }
+
+    /**
+     * A level of the house's own that shows 0.05 mm/m: 0.05/√12 over a foot of 0.25 m, where half a division of 0.02 would leave less open.
+     * Up and down again, the highest is one rise from the lowest of two: √(1·(1 − 1/2)).
+     */
+    @Test
+    void aCoarseLevelOfTheHousesOwnLeavesItsOwnDigitOpen() {
+        Gauge coarse = new Gauge("old level", new BigDecimal("0.05"), BigDecimal.ZERO,
+                Optional.of(new Gauge.Calibration(BigDecimal.ZERO, BigDecimal.ZERO, "", Optional.empty())));
+        ChartLine<HeightsAlong> bed = ChartLine.per(new StraightnessByLevel(), Rule.STRAIGHT_1000, 1000);
+        Map<String, String> fields = Map.of("sensitivity", "0.02", "feet", "250", "divisions", "1 -1");
+        StepJudgement own = bed.weigh(new Values(fields, LengthUnit.MM, Optional.of(coarse)), RULES);
+        assertThat(own.figures().get(0).parts().orElseThrow().digit())
+                .isCloseTo(Math.sqrt(0.5) * 0.05 / Math.sqrt(12) * 0.25, within(1e-9));
+        StepJudgement usual = bed.weigh(new Values(fields, LengthUnit.MM), RULES);
+        assertThat(usual.figures().get(0).parts().orElseThrow().digit()).isLessThan(own.figures().get(0).parts().orElseThrow().digit());
     }
 
     /** The machine's own chart stands for the rebuilt grade of its line, and no limit is then stricter than it. */

@@ -102,8 +102,9 @@ class FinishRecordTest {
                 .mapToObj(i -> String.format(Locale.ROOT, "%.3f", 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06)))
                 .collect(Collectors.joining(" "));
         SurfaceFinish milled = new SurfaceFinish(SurfaceFinish.Process.MILLED,
-                Optional.of(new SurfaceFinish.Drive(TRAIN, Machines.plate(List.of(Machines.plateLever("lever", "low high")), "365 1440"),
-                        Optional.of(new BigDecimal("50")))));
+                Optional.of(
+                        new SurfaceFinish.TurningParts(TRAIN, Machines.plate(List.of(Machines.plateLever("lever", "low high")), "365 1440"),
+                                Optional.of(new BigDecimal("50")))));
         return milled.weigh(typed("spacing=0.005|trace=" + trace + more), Rules.shipped());
     }
 

@@ -197,7 +197,7 @@ class FoundByTrialTest {
             return String.format(Locale.ROOT, "%.3f", 1000 * in * in / 1.6 + 0.15 * random.nextGaussian());
         }).collect(Collectors.joining("\n"));
         SurfaceFinish turned = new SurfaceFinish(SurfaceFinish.Process.TURNED);
-        SurfaceFinish.Read read = turned.read(typed("feed=0.2|nose=0.8|spacing=0.002|trace=" + trace));
+        SurfaceFinish.FinishRead read = turned.read(typed("feed=0.2|nose=0.8|spacing=0.002|trace=" + trace));
         assertThat(read.trace().orElseThrow().roughness().cutOff()).isEqualTo(0.8);
         assertThat(read.ra().doubleValue()).isEqualTo(1.6, within(0.05));
     }

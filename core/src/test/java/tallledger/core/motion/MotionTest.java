@@ -115,16 +115,18 @@ class MotionTest {
 
     @Test
     void contradictoryAxesAreRefusedWhereTheyWereTyped() {
-        Axis.Rates none = Axis.Rates.UNKNOWN;
+        Axis.AxisRates none = Axis.AxisRates.UNKNOWN;
         assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.TRIP), "", none)))
                 .isEqualTo("axis.trip-without-feed@abilities");
-        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "", new Axis.Rates(Axis.Per.MIN, "5", "", ""))))
+        assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "", new Axis.AxisRates(Axis.Per.MIN, "5", "", ""))))
                 .isEqualTo("axis.rate-without-feed@slowest");
-        assertThat(code(() -> new Axis("table", "left", "right", Set.of(Ability.FEED), "", new Axis.Rates(Axis.Per.MIN, "", "", "900"))))
+        assertThat(
+                code(() -> new Axis("table", "left", "right", Set.of(Ability.FEED), "", new Axis.AxisRates(Axis.Per.MIN, "", "", "900"))))
                 .isEqualTo("axis.rapid-without-rapid@rapid");
         assertThat(code(() -> new Axis("table", "left", "left", Set.of(), "", none))).isEqualTo("axis.ways@ways");
         assertThat(code(() -> new Axis(" ", "left", "right", Set.of(), "", none))).isEqualTo("axis.name@name");
-        Axis crossed = new Axis("table", "left", "right", Set.of(Ability.FEED), "700 mm", new Axis.Rates(Axis.Per.MIN, "800", "20", ""));
+        Axis crossed =
+                new Axis("table", "left", "right", Set.of(Ability.FEED), "700 mm", new Axis.AxisRates(Axis.Per.MIN, "800", "20", ""));
         assertThat(code(() -> crossed.checked(LengthUnit.MM))).isEqualTo("axis.rates-crossed@fastest");
         assertThat(code(() -> new Axis("table", "left", "right", Set.of(), "far", none).checked(LengthUnit.MM)))
                 .isEqualTo("length.not-one@travel");

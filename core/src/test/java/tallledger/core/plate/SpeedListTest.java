@@ -28,7 +28,7 @@ class SpeedListTest {
             return sliding.ranges().stream().map(r -> r.stream().map(TypedNumber::typed).collect(Collectors.joining("~")))
                     .collect(Collectors.joining(" "));
         }
-        SpeedList.Ends ends = (SpeedList.Ends) list;
+        SpeedList.RangeEnds ends = (SpeedList.RangeEnds) list;
         return ends.count() + ": " + ends.low().typed() + "~" + ends.high().typed();
     }
 

@@ -93,7 +93,7 @@ class SealCheckTest {
             seal = Optional.of(Seal.of(lastHash, count, by, at, sealed, key.getPublic(), key.getPrivate()));
         }
 
-        Found.Checked checked() {
+        Found.CheckedArchive checked() {
             Map<String, BookCheck> checks = new LinkedHashMap<>();
             books.forEach((kind, entries) -> {
                 BookCheck check = new BookCheck("undefined");
@@ -111,7 +111,7 @@ class SealCheckTest {
 
     @Test
     void whatWasHandedOverWholeHolds() {
-        Found.Checked checked = new Handed().checked();
+        Found.CheckedArchive checked = new Handed().checked();
         assertThat(checked.found()).isEmpty();
         assertThat(checked.holds()).isTrue();
         assertThat(checked.closed()).isTrue();
@@ -201,7 +201,7 @@ class SealCheckTest {
     void whatWasChangedIsFound(String what, Consumer<Handed> change, List<Found> expected) {
         Handed handed = new Handed();
         change.accept(handed);
-        Found.Checked checked = handed.checked();
+        Found.CheckedArchive checked = handed.checked();
         assertThat(checked.found()).containsExactlyInAnyOrderElementsOf(expected);
         assertThat(checked.holds()).isEqualTo(expected.isEmpty());
     }
@@ -212,7 +212,7 @@ class SealCheckTest {
         Handed handed = new Handed();
         handed.books.get("SURVEY").remove(3);
         handed.seal = Optional.empty();
-        Found.Checked checked = handed.checked();
+        Found.CheckedArchive checked = handed.checked();
         assertThat(checked.holds()).isTrue();
         assertThat(checked.closed()).isFalse();
     }

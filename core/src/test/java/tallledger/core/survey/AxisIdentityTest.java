@@ -44,9 +44,9 @@ class AxisIdentityTest {
 
     @Test
     void twoAxesOfNearlyOneNameHaveStepsOfTheirOwn() {
-        Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
+        Axis first = new Axis("top slide", "in", "out", Set.of(Axis.Ability.HAND_WHEEL), "", Axis.AxisRates.UNKNOWN);
         Axis second = new Axis(AxisId.named("top-slide", Set.of(first.id())), Axis.Role.OTHER, "top-slide", "in", "out",
-                Set.of(Axis.Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN);
+                Set.of(Axis.Ability.HAND_WHEEL), "", Axis.AxisRates.UNKNOWN);
         MachineDescription machine = CatalogueTest.machine(Family.LATHE,
                 new FitOut(List.of(first, second), Set.of(), SupplyPlate.UNREAD, Optional.empty()));
         List<String> ids = Catalogue.of(machine, Rules.shipped()).stream().map(step -> step.id().written()).toList();

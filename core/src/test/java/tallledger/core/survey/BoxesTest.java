@@ -23,6 +23,8 @@ import tallledger.core.drive.Route;
 import tallledger.core.drive.Stage;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plan.SecondRuns;
+import tallledger.core.plan.SurveyPlan;
 
 /**
  * Boxes with one bad gear, gone through as the sheet says by an ear that hears it nine times in ten and imagines one in ten, half of that

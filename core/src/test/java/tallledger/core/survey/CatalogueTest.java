@@ -19,6 +19,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.coverage.Outcome;
+import tallledger.core.cutting.Job;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
@@ -209,6 +210,20 @@ class CatalogueTest {
         assertThat(ids(usual(family))).containsExactlyElementsOf(Arrays.asList(list.split(" "))).hasSize(count);
     }
 
+    /** A new family is asked for its order here, and for the cut it is tried with. */
+    @Test
+    void noFamilyIsWithoutAnOrderOfItsOwn() {
+        assertThat(families().map(a -> a.get()[0])).containsExactlyInAnyOrder((Object[]) Family.values());
+        Map<Family, Job.Kind> tried = Map.of(Family.LATHE, Job.Kind.TURNING, Family.KNEE_MILL, Job.Kind.FACE_MILLING,
+                Family.HORIZONTAL_MILL, Job.Kind.FACE_MILLING, Family.UNIVERSAL_MILL, Job.Kind.FACE_MILLING, Family.MACHINING_CENTRE,
+                Job.Kind.FACE_MILLING, Family.RADIAL_DRILL, Job.Kind.DRILLING, Family.PEDESTAL_DRILL, Job.Kind.DRILLING);
+        Set<Family> grind = Set.of(Family.CYLINDRICAL_GRINDER, Family.ROTARY_TABLE_GRINDER, Family.CENTRELESS_GRINDER);
+        for (Family family : Family.values()) {
+            assertThat(family.traits().testCut()).as(family + " is tried").isEqualTo(Optional.ofNullable(tried.get(family)));
+            assertThat(tried.containsKey(family) || grind.contains(family)).as(family + " is tried, or grinds").isTrue();
+        }
+    }
+
     @ParameterizedTest
     @EnumSource(Family.class)
     void everyFeatureOfAFamilyMakesAStepOrChangesOne(Family family) {
@@ -228,7 +243,7 @@ class CatalogueTest {
 
     @Test
     void aMachineWithoutPowerGetsNoFeedOrRapid() {
-        List<Axis> byHand = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN));
+        List<Axis> byHand = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.AxisRates.UNKNOWN));
         assertThat(ids(machine(Family.HORIZONTAL_MILL, fitOut(byHand, Set.of()))))
                 .noneMatch(id -> id.startsWith("feed") || id.startsWith("rapid") || id.startsWith("trip"))
                 .contains("travel.table", "backlash.table");
@@ -238,7 +253,7 @@ class CatalogueTest {
     @Test
     void fortyAxesAndContradictionsAreRefused() {
         List<Axis> forty = java.util.stream.IntStream.range(0, 40)
-                .mapToObj(i -> new Axis("axis " + i, "left", "right", Set.of(), "", Axis.Rates.UNKNOWN)).toList();
+                .mapToObj(i -> new Axis("axis " + i, "left", "right", Set.of(), "", Axis.AxisRates.UNKNOWN)).toList();
         assertThat(refusal(() -> fitOut(forty, Set.of()))).isEqualTo("axes.many");
         assertThat(refusal(() -> fitOut(List.of(forty.get(0), forty.get(0)), Set.of()))).isEqualTo("axes.repeated");
         assertThat(refusal(() -> fitOut(List.of(), Set.of(Feature.THREAD_DIAL)))).isEqualTo("feature.needs");
@@ -345,8 +360,8 @@ class CatalogueTest {
     /** A bed mill has no knee: its head goes up and down, on a screw. A drill's head goes along its arm by a rack. */
     @Test
     void aBedMillHasNoKnee() {
-        List<Axis> axes = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN),
-                new Axis("head", "up", "down", Set.of(Ability.HAND_WHEEL), "", Axis.Rates.UNKNOWN));
+        List<Axis> axes = List.of(new Axis("table", "left", "right", Set.of(Ability.HAND_WHEEL), "", Axis.AxisRates.UNKNOWN),
+                new Axis("head", "up", "down", Set.of(Ability.HAND_WHEEL), "", Axis.AxisRates.UNKNOWN));
         List<Step> bedMill = Catalogue.of(machine(Family.KNEE_MILL, fitOut(axes, Set.of())),
                 Rules.shipped());
         assertThat(bedMill).extracting(s -> s.system().name()).doesNotContain("knee");

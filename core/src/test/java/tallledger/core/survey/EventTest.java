@@ -16,7 +16,7 @@ import tallledger.core.cutting.CutMade;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Family;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
@@ -71,9 +71,9 @@ class EventTest {
         book.write(SurveyEntries.lift(by(), Lift.parse("1850", "", "", "4000", "weighed by the crane scale")));
         book.write(
                 SurveyEntries.photo(by(), "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640, 480, "open"));
-        book.write(SurveyEntries.camera(by(), Event.Camera.What.STARTED));
+        book.write(SurveyEntries.camera(by(), BookEvent.Camera.What.STARTED));
         book.write(SurveyEntries.cameraShifted(by(), "-12"));
-        book.write(SurveyEntries.repaired(by(), Part.System.of("coolant"), "pump"));
+        book.write(SurveyEntries.repaired(by(), MachinePart.System.of("coolant"), "pump"));
         Entry growl = book.run(levers, "", false, Symptom.GROWLS);
         book.write(SurveyEntries.regraded(by(), Regrade.parse(growl.sequence(), Severity.BEFORE_USE, "a bearing", Regrade.Whose.FAULT,
                 "100/200/600", "", ""), Severity.SOON));

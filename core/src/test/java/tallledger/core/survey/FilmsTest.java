@@ -15,7 +15,7 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Event.Camera.What;
+import tallledger.core.survey.BookEvent.Camera.What;
 
 /** An entry's time in the film, chapters, and films that nobody stopped. */
 class FilmsTest {

@@ -42,7 +42,7 @@ class GaugesAndWarmthTest {
     private StepResult read(Optional<Gauge> by) {
         StepLedger ledger = book.ledger();
         Step step = ledger.step(readout()).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).map(a -> a.need().written()).toList();
         book.write(SurveyEntries.step(Authorship.of(book.now(), SurveyBook.ME), ledger, step, Map.of("value", "0.012", "over", "300"),
                 SurveyBook.BASIS.with(by), false, confirmed, ""));
         return book.ledger().latest().get(StepId.read(readout()));

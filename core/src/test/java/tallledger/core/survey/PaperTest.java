@@ -12,7 +12,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.family.StepId;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Paper.Typed;
+import tallledger.core.survey.Paper.PaperRecord;
 
 /** The sheet on paper: numbers that stay, lines that become entries, and what cannot be typed so. */
 class PaperTest {
@@ -25,8 +25,9 @@ class PaperTest {
     }
 
     private void type(String key, String reading, boolean bad, Symptom symptom, String remark) {
-        book.write(paper.draft(book.survey(), number(key), new Typed(reading, bad, symptom == null ? Set.of() : Set.of(symptom), remark),
-                Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
+        book.write(
+                paper.draft(book.survey(), number(key), new PaperRecord(reading, bad, symptom == null ? Set.of() : Set.of(symptom), remark),
+                        Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "9 May, morning"));
     }
 
     private void refused(String key, String reading, boolean bad, Symptom symptom, String field) {
@@ -37,7 +38,7 @@ class PaperTest {
     /** In the order of work, and the same numbers after something was done. */
     @Test
     void aNumberStaysItsLines() {
-        assertThat(paper.lines()).extracting(Paper.Line::number).startsWith(1, 2, 3);
+        assertThat(paper.lines()).extracting(Paper.PaperLine::number).startsWith(1, 2, 3);
         assertThat(paper.lines()).extracting(l -> l.task().phase()).isSorted();
         assertThat(paper.lines().stream().filter(l -> l.task().route().isPresent())).hasSize(12);
         int lamp = number("lamp");
@@ -52,11 +53,13 @@ class PaperTest {
     void onlyNumbersOfTheSheetAreLines() {
         int last = paper.lines().size();
         for (int number : new int[] {1, last}) {
-            assertThat(paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"), Authorship.of(book.now(), SurveyBook.ME),
-                    SurveyBook.BASIS, "").payload()).containsKey("paper");
+            assertThat(
+                    paper.draft(book.survey(), number, new PaperRecord("", true, Set.of(), "bad"), Authorship.of(book.now(), SurveyBook.ME),
+                            SurveyBook.BASIS, "").payload())
+                    .containsKey("paper");
         }
         for (int number : new int[] {0, last + 1}) {
-            assertThatThrownBy(() -> paper.draft(book.survey(), number, new Typed("", true, Set.of(), "bad"),
+            assertThatThrownBy(() -> paper.draft(book.survey(), number, new PaperRecord("", true, Set.of(), "bad"),
                     Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, ""))
                     .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.field()).contains("number"));
         }
@@ -78,8 +81,9 @@ class PaperTest {
     /** A row of a table makes the same entry, and says which file and line it is of. */
     @Test
     void aRowOfATableSaysItsFileAndLine() {
-        book.write(Paper.ofTable(book.survey(), book.survey().task("nose-runout").orElseThrow(), new Typed("0.014", false, Set.of(), ""),
-                Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
+        book.write(
+                Paper.ofTable(book.survey(), book.survey().task("nose-runout").orElseThrow(), new PaperRecord("0.014", false, Set.of(), ""),
+                        Authorship.of(book.now(), SurveyBook.ME), SurveyBook.BASIS, "readings.csv", 7));
         assertThat(book.entries().get(1).payload().part("table").text("file")).isEqualTo("readings.csv");
         assertThat(book.entries().get(1).payload().fields().get("table").toString()).contains("line=7");
         assertThat(book.survey().steps().latest().get(StepId.of("nose-runout")).outcome()).isEqualTo(Outcome.PROVEN);
@@ -110,7 +114,7 @@ class PaperTest {
         refused("lamp", "", false, Symptom.GROWLS, "mark");
         refused("nose-runout", "wide", false, null, "reading");
         refused("backlash.carriage", "0.2", false, null, "reading");
-        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new Typed("", false, Set.of(), ""),
+        assertThatThrownBy(() -> paper.draft(book.survey(), paper.lines().size() + 1, new PaperRecord("", false, Set.of(), ""),
                 Authorship.of(book.now(), "Q"), SurveyBook.BASIS, "")).isInstanceOf(Refused.class);
     }
 }

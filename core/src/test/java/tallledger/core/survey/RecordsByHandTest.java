@@ -16,7 +16,7 @@ import tallledger.core.ByHand;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Verdict;
@@ -224,8 +224,8 @@ class RecordsByHandTest {
         for (String system : List.of("lamp", "lead screw", "feed:cross-slide", "screw:carriage", "feed:gone", "own-cycle.2",
                 "cycle.neutral", ":carriage")) {
             // As records of before an axis had a field of its own have it.
-            Part.System read = Part.from(new Payload(Map.of("system", system))).system().orElseThrow();
-            assertThat(Part.from(new Payload(read.toPayload()))).isEqualTo(read);
+            MachinePart.System read = MachinePart.from(new Payload(Map.of("system", system))).system().orElseThrow();
+            assertThat(MachinePart.from(new Payload(read.toPayload()))).isEqualTo(read);
             named.add(system + " -> " + said(read.words(fitOut)));
         }
         ByHand.check("systems", named.stream());

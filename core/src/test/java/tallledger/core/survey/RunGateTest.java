@@ -14,6 +14,7 @@ import tallledger.core.family.Family;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plan.SheetPlan;
 import tallledger.core.reason.Refused;
 import tallledger.core.safety.Mounted;
 import tallledger.core.unit.LengthUnit;

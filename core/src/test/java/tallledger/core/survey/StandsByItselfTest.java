@@ -159,8 +159,8 @@ class StandsByItselfTest {
         assertThat(result.otherwiseThen()).isPresent();
         assertThat(JudgementChange.between(shipped, stricter)).singleElement().satisfies(o -> {
             assertThat(o.entry()).isEqualTo(2);
-            assertThat(o.was()).isEqualTo(new JudgementChange.Judged(Outcome.PROVEN, Optional.of(Grade.SOUND)));
-            assertThat(o.now()).isEqualTo(new JudgementChange.Judged(Outcome.FAILED, Optional.empty()));
+            assertThat(o.was()).isEqualTo(new JudgementChange.JudgedAs(Outcome.PROVEN, Optional.of(Grade.SOUND)));
+            assertThat(o.now()).isEqualTo(new JudgementChange.JudgedAs(Outcome.FAILED, Optional.empty()));
         });
         assertThat(JudgementChange.between(shipped, shipped.by(METRIC, with(Rule.LATHE_NOSE, "0.01", "0.02", "0.03"), book.entries())))
                 .isEmpty();

@@ -22,7 +22,7 @@ import tallledger.core.evidence.Severity;
 import tallledger.core.family.Catalogue;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
 import tallledger.core.family.StepId;
 import tallledger.core.gauge.Grade;
@@ -34,11 +34,12 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
 import tallledger.core.motion.FeedPlate;
+import tallledger.core.plan.SheetPlan;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
-import tallledger.core.survey.StepLedger.Asked;
+import tallledger.core.survey.StepLedger.AskedNeed;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Shown;
 import tallledger.core.verdict.ConditionStatement;
@@ -83,14 +84,14 @@ class StepLedgerTest {
         }
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(AskedNeed::changed).map(a -> a.need().written()).toList();
         return write(
                 SurveyEntries.step(Authorship.of(now, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), flagged, confirmed, ""));
     }
 
     private List<String> askedAfresh(String id) {
         StepLedger ledger = ledger();
-        return ledger.asked(ledger.step(id).orElseThrow()).stream().filter(Asked::changed).map(a -> a.need().kind().name()).toList();
+        return ledger.asked(ledger.step(id).orElseThrow()).stream().filter(AskedNeed::changed).map(a -> a.need().kind().name()).toList();
     }
 
     @Test
@@ -188,7 +189,7 @@ class StepLedgerTest {
         step("trip.table.plus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         step("trip.saddle.minus", false, "log", "feed-on 0\ntrips 2\nstays-off 6");
         assertThat(faults()).containsExactly("trip.table.minus OPEN");
-        write(SurveyEntries.repaired(Authorship.of(now, ME), new Part.System("trip", AxisId.read("table")), "dog tightened"));
+        write(SurveyEntries.repaired(Authorship.of(now, ME), new MachinePart.System("trip", AxisId.read("table")), "dog tightened"));
         assertThat(ledger().repeats()).extracting(StepId::written).containsExactly("trip.table.minus", "trip.table.plus");
         assertThat(next()).isEqualTo("trip.table.minus");
         assertThat(faults()).containsExactly("trip.table.minus REPAIRED");
@@ -335,7 +336,7 @@ class StepLedgerTest {
     private void feed(MachineDescription drill, String id, String distance, String turns) {
         StepLedger ledger = Survey.fold(drill, House.shipped(List.of()), entries).steps();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(AskedNeed::changed).map(a -> a.need().written()).toList();
         write(SurveyEntries.step(Authorship.of(now, ME), ledger, step, Map.of("distance", distance, "turns", turns),
                 Basis.of(LengthUnit.MM, 1, 1),
                 false, confirmed, ""));

@@ -18,7 +18,7 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
@@ -29,6 +29,7 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plan.SheetPlan;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
@@ -59,14 +60,14 @@ class StraysTest {
                 new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byTachometer("101")), Set.of(Symptom.GROWLS),
                         Optional.empty(), false, false, false, "")));
         write(SurveyEntries.check(Authorship.of(AT, ME), SurveyBook.BASIS, Rules.shipped(), DriveCheck.BRAKE, true, "4.2", ""));
-        write(SurveyEntries.repaired(Authorship.of(AT, ME), new Part.Position("range", "A"), "new pinion"));
+        write(SurveyEntries.repaired(Authorship.of(AT, ME), new MachinePart.Position("range", "A"), "new pinion"));
         write(SurveyEntries.passedOver(Authorship.of(AT, ME), List.of("B", "reverse"), "no time"));
         step("travel.table", "value", "903 mm");
         step("lamp");
         step("table-parallel", "value", "0.01", "over", "300");
         write(SurveyEntries.later(Authorship.of(AT, ME), "coolant"));
         write(SurveyEntries.stepPassedOver(Authorship.of(AT, ME), ledger().step("oilers").orElseThrow(), "dry"));
-        write(SurveyEntries.repaired(Authorship.of(AT, ME), Part.System.of("lamp"), "new bulb"));
+        write(SurveyEntries.repaired(Authorship.of(AT, ME), MachinePart.System.of("lamp"), "new bulb"));
         write(SurveyEntries.kit(Authorship.of(AT, ME),
                 KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "260", "2026-06-15", "")));
         write(SurveyEntries.lift(Authorship.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
@@ -88,7 +89,7 @@ class StraysTest {
         }
         StepLedger ledger = ledger();
         Step step = ledger.step(id).orElseThrow();
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).map(a -> a.need().written()).toList();
         write(SurveyEntries.step(Authorship.of(AT, ME), ledger, step, typed, Basis.of(LengthUnit.MM, 1, 1), false, confirmed, ""));
     }
 

@@ -12,7 +12,7 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.Family;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Phase;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Authorship;
@@ -94,7 +94,7 @@ class TaskStatusTest {
         assertThat(of("castings").later()).isTrue();
         assertThat(of("castings").isOpen()).isTrue();
         book.step("travel.table", true, "value", "880");
-        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), new Part.System("slide", AxisId.read("table")),
+        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), new MachinePart.System("slide", AxisId.read("table")),
                 "gib reset"));
         assertThat(of("travel.table").again()).isTrue();
         assertThat(of("travel.table").outcome()).isEqualTo(Optional.empty());

@@ -38,7 +38,7 @@ class ToldRatioTest {
             new Position("A", new Transmission.Unknown()), new Position("B", new Transmission.Ratio(BigDecimal.ONE))));
     /** Good to 0.3 % as a standard uncertainty, its digit far below. */
     private static final Gauge TACHOMETER = new Gauge("ours", new BigDecimal("0.000001"), new BigDecimal("0.006"),
-            Optional.of(new Gauge.Paper(BigDecimal.ZERO, BigDecimal.ZERO, "", Optional.empty())));
+            Optional.of(new Gauge.Calibration(BigDecimal.ZERO, BigDecimal.ZERO, "", Optional.empty())));
 
     private final MachineDescription machine = Machines.lathe("? ? ? 315 560 1000", List.of(new Claim(Claim.Attribute.RATIO,
             "range A is 3.5 to 1, or perhaps 4", Claim.Source.SELLER, "")), List.of(), RANGE, Machines.lever("gear", "1 2 3"));

@@ -42,7 +42,7 @@ class UnitTest {
     @EnumSource(Unit.class)
     void eachIsShownInItsOwnDimension(Unit unit) {
         assertThat(unit.shownIn(LengthUnit.MM, BigDecimal.ONE)).isEqualTo(unit);
-        assertThat(unit.shownIn(LengthUnit.INCH, BigDecimal.ONE).dimension()).isEqualTo(unit.dimension());
+        assertThat(unit.shownIn(LengthUnit.INCH, BigDecimal.ONE).dimension()).isNotNull().isEqualTo(unit.dimension());
     }
 
     @Test
@@ -51,6 +51,13 @@ class UnitTest {
                 .filter(s -> !s.isEmpty()).collect(Collectors.joining(" "));
         assertThat(kept).isEqualTo("in thou tenths µin thou per 12 in µin/in in/rev in/min ft/min rpm s min °F °C °F hp lbf "
                 + "hp per in³/min lb·ft lb A V Hz ° % × of 1");
+    }
+
+    /** As a length is written behind its figure. */
+    @Test
+    void aMachinesLengthsAreWrittenInItsUnit() {
+        assertThat(LengthUnit.MM.symbol()).isEqualTo(Unit.MILLIMETRES.symbol()).isEqualTo("mm");
+        assertThat(LengthUnit.INCH.symbol()).isEqualTo(Unit.INCHES.symbol()).isEqualTo("in");
     }
 
     /** A tenth of an inch, 2.54 mm, is the first that is said in inches. */

@@ -431,9 +431,9 @@ class ClaimsTest {
                 new Claim(Attribute.FASTEST_SPEED, "1600", Source.ADVERTISEMENT, ""),
                 new Claim(Attribute.SWING, "304.8 mm", Source.PLATE, ""), claim(Attribute.CONDITION, "good"),
                 claim(Attribute.CONDITION, "mint"));
-        List<ClaimVerdict.Told> told = ClaimVerdict.byWhat(ClaimVerdict.of(book.survey()), LengthUnit.MM);
+        List<ClaimVerdict.ToldClaims> told = ClaimVerdict.byWhat(ClaimVerdict.of(book.survey()), LengthUnit.MM);
         assertThat(told).extracting(t -> t.claims().size()).containsExactly(2, 2, 1, 1);
-        assertThat(told).extracting(ClaimVerdict.Told::disagree).containsExactly(true, false, false, false);
+        assertThat(told).extracting(ClaimVerdict.ToldClaims::disagree).containsExactly(true, false, false, false);
         assertThat(told.get(0).claims()).extracting(v -> v.test().map(Task::key)).allMatch(Optional::isPresent);
         assertThat(new ArrayList<>(told.get(1).claims())).extracting(ClaimVerdict::standing).containsOnly(Standing.UNTESTED);
     }

@@ -28,7 +28,7 @@ class FindingTest {
         return Finding.of(book.survey());
     }
 
-    private static Money.Priced priced(SurveyBook book) {
+    private static Money.PricedFinding priced(SurveyBook book) {
         return Money.of(book.survey(), Money.WhatIf.NOTHING).priced().get(0);
     }
 

@@ -23,11 +23,11 @@ import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.measuring.Inspection;
+import tallledger.core.plan.LookingWorth;
 import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
 import tallledger.core.price.Stakes;
-import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
@@ -115,7 +115,7 @@ class MoneyTest {
         assertThat(Money.of(survey(), new Money.WhatIf(Set.of(growl), Set.of(), Set.of())).putRight().mean()).isZero();
         book.write(SurveyEntries.regraded(by(), Regrade.parse(growl, Severity.SOON, "made so", Regrade.Whose.BY_DESIGN, "100/200/600", "",
                 ""), Severity.SOON));
-        assertThat(money().priced()).extracting(Money.Priced::by).containsExactly(Money.By.BY_DESIGN);
+        assertThat(money().priced()).extracting(Money.PricedFinding::by).containsExactly(Money.By.BY_DESIGN);
         assertThat(money().putRight().mean()).isZero();
     }
 
@@ -259,7 +259,7 @@ class MoneyTest {
                 bed.ifBad()));
         Money chosen = Money.of(Survey.fold(book.machine(), house, book.entries()), Money.WhatIf.NOTHING);
         assertThat(chosen.putRight().mean()).isEqualTo(100, within(1e-9));
-        assertThat(chosen.priced()).extracting(Money.Priced::by).containsExactly(Money.By.CHOSEN);
+        assertThat(chosen.priced()).extracting(Money.PricedFinding::by).containsExactly(Money.By.CHOSEN);
     }
 
     /** A missing piece nobody priced is put at what the house begins with, for a machine of this size; papers are not. */
@@ -320,9 +320,9 @@ class MoneyTest {
     @Test
     void whyAFindingHasNoPriceIsSaid() {
         book.write(SurveyEntries.check(by(), SurveyBook.BASIS, survey().rules(), DriveCheck.BRAKE, false, "", "drags"));
-        assertThat(money().priced()).extracting(Money.Priced::by).containsExactly(Money.By.NOT_IN_TABLE);
+        assertThat(money().priced()).extracting(Money.PricedFinding::by).containsExactly(Money.By.NOT_IN_TABLE);
         book.write(SurveyEntries.kit(by(), KitItem.parse("chuck key", KitItem.State.MISSING, "the seller", "", "20", "", "")));
-        assertThat(money().priced()).extracting(Money.Priced::by).containsExactlyInAnyOrder(Money.By.NOT_IN_TABLE, Money.By.KIT);
+        assertThat(money().priced()).extracting(Money.PricedFinding::by).containsExactlyInAnyOrder(Money.By.NOT_IN_TABLE, Money.By.KIT);
         assertThat(money().kit()).isEqualTo(20);
     }
 

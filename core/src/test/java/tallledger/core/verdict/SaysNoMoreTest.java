@@ -23,7 +23,7 @@ import tallledger.core.blame.Blame;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Family;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Authorship;
@@ -35,6 +35,8 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.Inspection;
 import tallledger.core.measuring.SingleMeasurement;
 import tallledger.core.motion.AxisId;
+import tallledger.core.plan.LookingWorth;
+import tallledger.core.plan.SurveyPlan;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.reading.SpeedReading;
@@ -42,12 +44,10 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
-import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.core.survey.SurveyPlan;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Quantity;
 
@@ -151,7 +151,7 @@ class SaysNoMoreTest {
                 case 5 -> Optional.of(SurveyEntries.passedOver(by, List.of(RANGES.get(random.nextInt(3)), GEARS.get(random.nextInt(4))),
                         "no time"));
                 case 6 -> Optional.of(random.nextBoolean()
-                        ? SurveyEntries.repaired(by, new Part.Position("gear", GEARS.get(random.nextInt(4))), "bearing")
+                        ? SurveyEntries.repaired(by, new MachinePart.Position("gear", GEARS.get(random.nextInt(4))), "bearing")
                         : SurveyEntries.repaired(by, step.system(), "put right"));
                 case 7 -> strike(entries, by, random);
                 default -> draft(kind, step, random, by.at(), 4);
@@ -317,7 +317,7 @@ class SaysNoMoreTest {
         }
 
         void holds(Survey survey, Map<String, Integer> seen, String which) {
-            for (ConditionStatement.Sentence s : ConditionStatement.of(survey).sentences()) {
+            for (ConditionStatement.StatementSentence s : ConditionStatement.of(survey).sentences()) {
                 seen.merge(s.words().code(), 1, Integer::sum);
                 assertThat(all.keySet()).as(which).containsAll(s.entries());
                 if (!s.words().code().equals("statement.struck")) {
@@ -387,7 +387,7 @@ class SaysNoMoreTest {
             return said instanceof List<?> list ? list.stream().flatMap(a -> otherUnits(a).stream()).toList() : List.of();
         }
 
-        private boolean bears(ConditionStatement.Sentence s) {
+        private boolean bears(ConditionStatement.StatementSentence s) {
             List<Object> a = s.words().arguments();
             String code = s.words().code();
             if (code.startsWith("statement.symptom.")) {

@@ -30,8 +30,8 @@ import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
+import tallledger.core.verdict.SideBySide.ComparedRow;
 import tallledger.core.verdict.SideBySide.Part;
-import tallledger.core.verdict.SideBySide.Row;
 
 class SideBySideTest {
 
@@ -44,7 +44,7 @@ class SideBySideTest {
         return SideBySide.of(surveys, surveys.stream().map(s -> Money.of(s, Money.WhatIf.NOTHING)).toList());
     }
 
-    private static Row row(SideBySide all, String step) {
+    private static ComparedRow row(SideBySide all, String step) {
         return all.rows().stream().filter(r -> r.name().code().equals("step." + step)).findFirst().orElseThrow();
     }
 
@@ -64,7 +64,7 @@ class SideBySideTest {
         assertThat(row(all, "lead-screw-float").part()).isEqualTo(Part.ALIKE);
         assertThat(all.rows().stream().filter(r -> r.part() == Part.MEASURED).map(r -> r.name().code()))
                 .containsExactly("step.nose-camming", "step.centre-runout");
-        List<Part> order = all.rows().stream().map(Row::part).toList();
+        List<Part> order = all.rows().stream().map(ComparedRow::part).toList();
         List<Part> sorted = new ArrayList<>(order);
         sorted.sort(null);
         assertThat(order).isEqualTo(sorted);
@@ -77,7 +77,7 @@ class SideBySideTest {
         SurveyBook other = lathe();
         one.step("centres-level", false, "value", "0.010", "lies", "AS_IT_MAY");
         other.step("centres-level", false, "value", "0.010", "lies", "THE_OTHER_WAY");
-        Row row = row(beside(one, other), "centres-level");
+        ComparedRow row = row(beside(one, other), "centres-level");
         assertThat(row.part()).isEqualTo(Part.MEASURED);
         assertThat(row.rank()).isEqualTo(0.25, within(1e-9));
     }
@@ -110,7 +110,7 @@ class SideBySideTest {
                 fitted), Scope.WHOLE, 20);
     }
 
-    private static Row named(SideBySide all, VerdictReason name, Object... about) {
+    private static ComparedRow named(SideBySide all, VerdictReason name, Object... about) {
         return all.rows().stream().filter(r -> r.name().equals(Reason.of(name, about))).findFirst().orElseThrow();
     }
 
@@ -123,9 +123,9 @@ class SideBySideTest {
         SideBySide all = beside(one, other);
         assertThat(all.sisters()).as("as written by two people").isTrue();
         assertThat(named(all, VerdictReason.BESIDE_TRAVEL, "carriage").part()).isEqualTo(Part.ALIKE);
-        Row feature = named(all, VerdictReason.BESIDE_FEATURE, lamp);
+        ComparedRow feature = named(all, VerdictReason.BESIDE_FEATURE, lamp);
         assertThat(feature.part()).isEqualTo(Part.OTHERWISE);
-        assertThat(feature.cells()).extracting(SideBySide.Cell::there).containsExactly(true, false);
+        assertThat(feature.cells()).extracting(SideBySide.ComparedCell::there).containsExactly(true, false);
         assertThat(named(all, VerdictReason.BESIDE_YEAR).part()).isEqualTo(Part.OTHERWISE);
         assertThat(named(all, VerdictReason.BESIDE_YEAR).cells()).extracting(c -> c.said().orElseThrow()).containsExactly("1974", "1981");
         assertThat(named(all, VerdictReason.BESIDE_POWER).part()).isEqualTo(Part.ALIKE);
@@ -134,7 +134,7 @@ class SideBySideTest {
         assertThat(named(all, VerdictReason.BESIDE_FASTEST).cells().get(0).said()).contains(new BigDecimal("1400"));
         assertThat(named(beside(one, machine("Brinmoor", "T1", "1974", LengthUnit.MM, "500", Set.of(lamp))), VerdictReason.BESIDE_TRAVEL,
                 "carriage").part()).isEqualTo(Part.OTHERWISE);
-        Row unsaid = named(beside(one, machine("Brinmoor", "T1", "1974", LengthUnit.MM, "", Set.of())), VerdictReason.BESIDE_TRAVEL,
+        ComparedRow unsaid = named(beside(one, machine("Brinmoor", "T1", "1974", LengthUnit.MM, "", Set.of())), VerdictReason.BESIDE_TRAVEL,
                 "carriage");
         assertThat(unsaid.cells().get(1).there()).as("it has the axis, nobody says how long").isTrue();
         assertThat(unsaid.cells().get(1).said()).isEmpty();
@@ -158,11 +158,11 @@ class SideBySideTest {
         SurveyBook other = lathe();
         one.write(SurveyEntries.priced(Authorship.of(one.now(), SurveyBook.ME), Stakes.typed("4000", "", "£", "IN_DAILY_USE")));
         SideBySide all = beside(one, other);
-        Row asked = named(all, VerdictReason.BESIDE_ASKED);
+        ComparedRow asked = named(all, VerdictReason.BESIDE_ASKED);
         assertThat(asked.part()).isEqualTo(Part.OTHERWISE);
         assertThat(asked.cells().get(0).said()).contains(new SideBySide.Amount(4000, "£"));
         assertThat(asked.cells().get(1).there()).isFalse();
-        assertThat(named(all, VerdictReason.BESIDE_OFFER).cells()).extracting(SideBySide.Cell::there).containsExactly(true, false);
+        assertThat(named(all, VerdictReason.BESIDE_OFFER).cells()).extracting(SideBySide.ComparedCell::there).containsExactly(true, false);
         assertThat(named(all, VerdictReason.BESIDE_KNOWN).cells()).allSatisfy(c -> assertThat(c.said().orElseThrow())
                 .isEqualTo(Reason.of(VerdictReason.BESIDE_PERCENT, 0L)));
         for (VerdictReason sum : List.of(VerdictReason.BESIDE_PUT_RIGHT, VerdictReason.BESIDE_KIT, VerdictReason.BESIDE_UNKNOWN)) {

@@ -17,7 +17,7 @@ import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
 import tallledger.core.drive.StageKind;
 import tallledger.core.evidence.DriveCheck;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Authorship;
@@ -71,7 +71,7 @@ class StatementByHandTest {
         book.run(sliding.train().settings(routes.get(1)), "306.0", false);
         book.run(sliding.train().settings(routes.get(3)), "371", false);
         book.run(sliding.train().settings(routes.get(2)), "", false);
-        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), new Part.Position("range", "H"), "new key"));
+        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), new MachinePart.Position("range", "H"), "new key"));
         listed("statement-drive", book.survey());
     }
 
@@ -108,7 +108,7 @@ class StatementByHandTest {
         book.write(SurveyEntries.lift(Authorship.of(book.now(), SurveyBook.ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         book.step("plates", true);
         book.write(SurveyEntries.strike(Authorship.of(book.now(), SurveyBook.ME), book.entries(), book.entries().size(), "wrong machine"));
-        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), Part.System.of("lamp"), "new bulb"));
+        book.write(SurveyEntries.repaired(Authorship.of(book.now(), SurveyBook.ME), MachinePart.System.of("lamp"), "new bulb"));
         book.write(SurveyEntries.remark(Authorship.of(book.now(), SurveyBook.ME), "clean shop"));
 
         listed("statement", book.survey());

@@ -14,9 +14,9 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -24,15 +24,15 @@ import tallledger.web.words.Words;
 @Controller
 class AccuracyController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
     private final Marks marks;
 
-    AccuracyController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words, Marks marks) {
-        this.shelves = shelves;
+    AccuracyController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words, Marks marks) {
+        this.library = library;
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
@@ -42,7 +42,7 @@ class AccuracyController {
 
     @GetMapping("/surveys/{id}/accuracy")
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         survey.steps().temperatures(clock.instant()).ifPresent(t -> {
@@ -56,7 +56,7 @@ class AccuracyController {
     @PostMapping("/surveys/{id}/temperatures")
     String temperatures(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.temperatures(survey.by(clock, typed.get("author")), typed.get("machine"),

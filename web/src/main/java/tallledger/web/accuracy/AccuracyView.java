@@ -26,7 +26,7 @@ import tallledger.web.words.Words;
  * @param measured how many of them were measured
  * @param within   how many of those are within the grade the machine is judged as
  */
-public record AccuracyView(List<Row> rows, int measured, int within) {
+public record AccuracyView(List<AccuracyRow> rows, int measured, int within) {
 
     /**
      * One characteristic.
@@ -40,7 +40,8 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
      * @param mark  stroke of the one that counts
      * @param grade best grade proven within, in words; empty where none is
      */
-    public record Row(String key, String name, Drawing way, String limit, String per, String own, String found, String left, String mark,
+    public record AccuracyRow(String key, String name, Drawing way, String limit, String per, String own, String found, String left,
+            String mark,
             String grade, boolean test) {
     }
 
@@ -48,7 +49,7 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
     private static final Set<Phase> PHASES = Set.of(Phase.ACCURACY, Phase.TEST_CUT);
 
     public static AccuracyView of(Survey survey, Words words, Marks marks) {
-        List<Row> rows = new ArrayList<>();
+        List<AccuracyRow> rows = new ArrayList<>();
         int measured = 0;
         int within = 0;
         for (Step step : survey.steps().inScope()) {
@@ -64,11 +65,12 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
     }
 
     /** The lines that were measured. */
-    public List<Row> done() {
+    public List<AccuracyRow> done() {
         return rows.stream().filter(r -> !r.found.isEmpty()).toList();
     }
 
-    private static Row row(Survey survey, Step step, List<StepResult> results, Optional<StepResult> counts, Words words, Marks marks) {
+    private static AccuracyRow row(Survey survey, Step step, List<StepResult> results, Optional<StepResult> counts, Words words,
+            Marks marks) {
         GradedLimit limit = step.recording().limit(step.judgedBy(survey.rules())).orElseThrow();
         String grades = Stream.of(limit.rebuilt(), limit.sound(), limit.workable())
                 .map(l -> words.in(survey.machine().unit(), l, limit.unit())).collect(Collectors.joining(" · "));
@@ -78,7 +80,7 @@ public record AccuracyView(List<Row> rows, int measured, int within) {
         String found = results.isEmpty() ? "" : figure(results.get(0), survey, words);
         String left = results.size() < 2 ? "" : figure(results.get(results.size() - 1), survey, words);
         String mark = counts.map(r -> marks.of(r.outcome())).orElse(survey.steps().passed().containsKey(step.id()) ? "passed" : "open");
-        return new Row(step.id().written(), words.say(step.name()), Drawing.of(step), grades,
+        return new AccuracyRow(step.id().written(), words.say(step.name()), Drawing.of(step), grades,
                 per(step, survey.rules()).map(p -> mm(survey, p, words)).orElse(""), own, found, left, mark,
                 counts.flatMap(StepResult::grade).map(words::of).orElse(""), step.phase() == Phase.TEST_CUT);
     }

@@ -32,10 +32,10 @@ import tallledger.core.unit.Unit;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -52,27 +52,27 @@ class OwnChartController {
     private static final int MOST_CELLS = 3;
     private static final int LONGEST = 20_000;
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Houses houses;
     private final AuthorCookie writer;
     private final MachineWriter machines;
     private final Words words;
 
-    OwnChartController(Shelves shelves, Houses houses, AuthorCookie writer, Words words, MachineWriter machines) {
+    OwnChartController(SurveyLibrary library, Houses houses, AuthorCookie writer, Words words, MachineWriter machines) {
         this.machines = machines;
-        this.shelves = shelves;
+        this.library = library;
         this.houses = houses;
         this.writer = writer;
         this.words = words;
     }
 
     /** A line as it can be typed. @param field its fields' beginning */
-    public record Line(String field, String name, Drawing way, String limit) {
+    public record PrintedLine(String field, String name, Drawing way, String limit) {
     }
 
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.blank();
         machine.description().fitOut().ownChart().lines().forEach((step, printed) -> {
             typed.set(field(step) + ".permissible", printed.permissible());
@@ -84,7 +84,7 @@ class OwnChartController {
 
     @PostMapping
     String save(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (typed.get("do").equals("paste")) {
@@ -109,15 +109,16 @@ class OwnChartController {
     }
 
     private OwnChart read(FormInput typed, StoredMachine machine) {
-        Map<StepId, OwnChart.Printed> lines = new HashMap<>();
+        Map<StepId, OwnChart.PrintedFigure> lines = new HashMap<>();
         for (Step step : lines(machine)) {
             String field = field(step.id());
             if (!typed.has(field + ".permissible") && !typed.has(field + ".measured")) {
                 continue;
             }
             try {
-                lines.put(step.id(), new OwnChart.Printed(typed.get(field + ".permissible").strip(), typed.get(field + ".measured").strip())
-                        .checked(machine.description().unit()));
+                lines.put(step.id(),
+                        new OwnChart.PrintedFigure(typed.get(field + ".permissible").strip(), typed.get(field + ".measured").strip())
+                                .checked(machine.description().unit()));
             } catch (Refused refused) {
                 typed.refuse(field + "." + refused.field().orElse("permissible"), refused.reason());
             }
@@ -179,7 +180,7 @@ class OwnChartController {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("lines",
-                lines(machine).stream().map(step -> new Line(field(step.id()), words.say(step.name()), Drawing.of(step),
+                lines(machine).stream().map(step -> new PrintedLine(field(step.id()), words.say(step.name()), Drawing.of(step),
                         limit(machine, step, rules))).toList());
         return "accuracy/chart";
     }

@@ -18,9 +18,9 @@ import tallledger.core.unit.Quantity;
 import tallledger.core.unit.Unit;
 import tallledger.core.verdict.Money;
 import tallledger.core.verdict.SideBySide;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.UnknownBookException;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.UnknownBookException;
 import tallledger.web.words.Marks;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
@@ -30,7 +30,7 @@ import tallledger.web.words.Words;
 class ComparisonController {
 
     /** One row in words, a cell a machine. */
-    public record Line(String name, List<Told> cells) {
+    public record ComparedLine(String name, List<ToldCell> cells) {
     }
 
     /**
@@ -39,15 +39,15 @@ class ComparisonController {
      * @param mark stroke of what was tested; empty where nothing was judged
      * @param word the same as a word
      */
-    public record Told(String says, String mark, String word) {
+    public record ToldCell(String says, String mark, String word) {
     }
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Words words;
     private final Marks marks;
 
-    ComparisonController(Shelves shelves, Words words, Marks marks) {
-        this.shelves = shelves;
+    ComparisonController(SurveyLibrary library, Words words, Marks marks) {
+        this.library = library;
         this.words = words;
         this.marks = marks;
     }
@@ -72,7 +72,7 @@ class ComparisonController {
             SideBySide beside = SideBySide.of(cores, cores.stream().map(s -> Money.of(s, Money.WhatIf.NOTHING)).toList());
             model.addAttribute("surveys", surveys);
             model.addAttribute("sisters", beside.sisters());
-            Map<SideBySide.Part, List<Line>> parts = new EnumMap<>(SideBySide.Part.class);
+            Map<SideBySide.Part, List<ComparedLine>> parts = new EnumMap<>(SideBySide.Part.class);
             beside.rows().forEach(row -> parts.computeIfAbsent(row.part(), p -> new ArrayList<>()).add(line(row, cores)));
             model.addAttribute("parts", parts);
             return true;
@@ -90,7 +90,7 @@ class ComparisonController {
         List<StoredSurvey> surveys = new ArrayList<>();
         for (String id : typed.stream().limit(SideBySide.MOST + 1L).toList()) {
             try {
-                surveys.add(shelves.survey(Long.parseLong(id)));
+                surveys.add(library.survey(Long.parseLong(id)));
             } catch (UnknownBookException | NumberFormatException none) {
                 throw Refused.because(WebReason.BESIDE_UNSURVEYED, id.length() > 20 ? id.substring(0, 20) : id);
             }
@@ -98,25 +98,25 @@ class ComparisonController {
         return surveys;
     }
 
-    private Line line(SideBySide.Row row, List<tallledger.core.survey.Survey> surveys) {
+    private ComparedLine line(SideBySide.ComparedRow row, List<tallledger.core.survey.Survey> surveys) {
         LengthUnit first = surveys.get(0).machine().unit();
         String name =
                 words.say(row.name()) + row.per().map(p -> " " + words.say("page.per", words.in(first, p, Unit.MILLIMETRES))).orElse("");
-        List<Told> cells = new ArrayList<>();
+        List<ToldCell> cells = new ArrayList<>();
         for (int i = 0; i < row.cells().size(); i++) {
             cells.add(told(row.cells().get(i), surveys.get(i).machine().unit()));
         }
-        return new Line(name, cells);
+        return new ComparedLine(name, cells);
     }
 
     /** Each in its own machine's unit. */
-    private Told told(SideBySide.Cell cell, LengthUnit unit) {
+    private ToldCell told(SideBySide.ComparedCell cell, LengthUnit unit) {
         if (!cell.there()) {
-            return new Told("\u2013", "", "");
+            return new ToldCell("\u2013", "", "");
         }
         String mark = cell.outcome().map(marks::of).orElse("");
         Optional<String> figure = cell.figure().map(q -> words.say(InUnit.of(q, unit)));
-        return new Told(figure.or(() -> cell.said().map(s -> said(s, unit)))
+        return new ToldCell(figure.or(() -> cell.said().map(s -> said(s, unit)))
                 .orElseGet(() -> cell.outcome().map(words::of).orElse("not tested")), mark,
                 figure.isPresent() ? cell.outcome()
                         .map(words::of).orElse("") : "");

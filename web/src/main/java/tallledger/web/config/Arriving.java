@@ -61,7 +61,7 @@ final class Arriving extends OncePerRequestFilter {
         if (!place.tryAcquire()) {
             answer(refused.orElse(new Refusal(HttpServletResponse.SC_SERVICE_UNAVAILABLE, "sorry.busy")), request, response);
             // The server would read to the end what is refused, for as long as that takes.
-            Connections.Ends.end(request);
+            Connections.ConnectionEnds.end(request);
             return;
         }
         try {
@@ -157,7 +157,7 @@ final class Arriving extends OncePerRequestFilter {
     /** What is refused is read as well, and thrown away: a browser that is cut off while it sends hears no answer. */
     private void arrive(HttpServletRequest request, boolean isWanted) throws IOException {
         long length = request.getContentLengthLong();
-        Connections.Reading reading = Connections.reading(request, patience + Math.max(0, length) * 1_000 / SLOWEST);
+        Connections.BodyReading reading = Connections.reading(request, patience + Math.max(0, length) * 1_000 / SLOWEST);
         try {
             if (isWanted) {
                 request.getParameterMap();

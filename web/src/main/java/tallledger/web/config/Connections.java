@@ -22,18 +22,18 @@ public class Connections extends Http11NioProtocol {
 
     private static final long LOOKED_AT_EVERY = 100;
     private static final long TAKEN_WITHIN = 120_000;
-    private static final Map<Reading, Boolean> READINGS = new ConcurrentHashMap<>();
+    private static final Map<BodyReading, Boolean> READINGS = new ConcurrentHashMap<>();
 
     private ScheduledExecutorService watch;
 
     /** A request that is being read. */
-    static final class Reading {
+    static final class BodyReading {
 
         private final int port;
         private final int ours;
         private final long until;
 
-        private Reading(ServletRequest request, long until) {
+        private BodyReading(ServletRequest request, long until) {
             this.port = request.getRemotePort();
             this.ours = request.getLocalPort();
             this.until = until;
@@ -45,8 +45,8 @@ public class Connections extends Http11NioProtocol {
     }
 
     /** @param patience ms */
-    static Reading reading(ServletRequest request, long patience) {
-        Reading reading = new Reading(request, System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patience));
+    static BodyReading reading(ServletRequest request, long patience) {
+        BodyReading reading = new BodyReading(request, System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patience));
         READINGS.put(reading, true);
         return reading;
     }
@@ -71,11 +71,11 @@ public class Connections extends Http11NioProtocol {
     }
 
     /** Gives each request the means to end its connection at once. */
-    static final class Ends extends ValveBase {
+    static final class ConnectionEnds extends ValveBase {
 
         private static final String END = "tallledger.end";
 
-        Ends() {
+        ConnectionEnds() {
             super(true);
         }
 

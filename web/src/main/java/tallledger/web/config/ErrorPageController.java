@@ -17,11 +17,11 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import tallledger.core.reason.Refused;
-import tallledger.web.record.StaleFormException;
-import tallledger.web.record.Store;
-import tallledger.web.record.UnknownBookException;
-import tallledger.web.record.Unreadable;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.store.StaleFormException;
+import tallledger.web.store.Store;
+import tallledger.web.store.UnknownBookException;
+import tallledger.web.store.UnreadableBookException;
+import tallledger.web.store.WriteRefusedException;
 
 /** What is shown when a page cannot be: what happened, and what to do. */
 @Controller
@@ -107,9 +107,9 @@ class ErrorPageController implements ErrorController {
         return sorry(model, "sorry.store");
     }
 
-    @ExceptionHandler(Unreadable.class)
+    @ExceptionHandler(UnreadableBookException.class)
     @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
-    String unreadable(Unreadable lost, Model model) {
+    String unreadable(UnreadableBookException lost, Model model) {
         model.addAttribute("because", lost.reason());
         return sorry(model, "sorry.unreadable");
     }

@@ -36,7 +36,7 @@ class SecurityConfig {
     WebServerFactoryCustomizer<TomcatServletWebServerFactory> slowConnectionsAreCut() {
         return factory -> {
             factory.setProtocol(Connections.class.getName());
-            factory.addContextValves(new Connections.Ends());
+            factory.addContextValves(new Connections.ConnectionEnds());
         };
     }
 

@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.cutting.Job;
 import tallledger.core.cutting.TestCut;
-import tallledger.core.family.Family;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SurfaceSpeed;
 import tallledger.core.reading.TypedLength;
@@ -33,9 +32,9 @@ import tallledger.core.unit.LengthUnit;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /**
  * A test cut reckoned before it is made: this machine's own speed, power and torque there against what the cut wants; noted once it is
@@ -46,13 +45,13 @@ class CutController {
 
     private static final List<String> MADE = List.of("kind", "material", "tool", "diameter", "feed", "depth", "width", "rpm");
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final Clock clock;
 
-    CutController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock) {
-        this.shelves = shelves;
+    CutController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock) {
+        this.library = library;
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
@@ -60,7 +59,7 @@ class CutController {
 
     @GetMapping("/surveys/{id}/cut")
     String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         MachineDescription machine = survey.folded().machine();
         FormInput typed = FormInput.of(fields);
         if (!typed.isSent("kind")) {
@@ -73,7 +72,7 @@ class CutController {
     /** The cut as it was made: the steps after it are measured on it. */
     @PostMapping("/surveys/{id}/cut")
     String made(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Map<String, String> said = new HashMap<>();
         MADE.forEach(field -> said.put(field, typed.get(field)));
@@ -107,9 +106,8 @@ class CutController {
     }
 
     private static void start(FormInput typed, MachineDescription machine, StoredSurvey survey) {
-        Family family = machine.family();
-        boolean drill = family == Family.RADIAL_DRILL || family == Family.PEDESTAL_DRILL;
-        typed.set("kind", (drill ? Job.Kind.DRILLING : family == Family.LATHE ? Job.Kind.TURNING : Job.Kind.FACE_MILLING).name());
+        // A grinder is tried with none of these: whoever tries one all the same says which.
+        machine.family().traits().testCut().ifPresent(kind -> typed.set("kind", kind.name()));
         typed.set("material", Job.Material.STEEL.name());
         BigDecimal feed = survey.rules().number(Rule.DRILL_CLAIM_FEED);
         typed.set("feed", machine.unit() == LengthUnit.MM ? feed.toPlainString() + " mm"

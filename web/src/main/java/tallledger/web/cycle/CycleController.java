@@ -7,6 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.cycle.CycleScripts;
 import tallledger.core.family.Catalogue;
@@ -14,8 +15,8 @@ import tallledger.core.family.Step;
 import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.StepResult;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.words.Marks;
 import tallledger.web.words.Words;
 
@@ -28,21 +29,21 @@ class CycleController {
      *
      * @param time time line of the record that counts; null while it was not watched
      */
-    public record Line(String key, String name, String mark, StepResult result, CycleView time) {
+    public record WatchedScript(String key, String name, String mark, StepResult result, CycleView time) {
     }
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Words words;
 
-    CycleController(Shelves shelves, Words words) {
-        this.shelves = shelves;
+    CycleController(SurveyLibrary library, Words words) {
+        this.library = library;
         this.words = words;
     }
 
     @GetMapping("/surveys/{id}/cycles")
     String show(@PathVariable long id, @RequestParam Optional<String> look, Model model) {
-        StoredSurvey survey = shelves.survey(id);
-        List<Line> lines = lines(survey.steps());
+        StoredSurvey survey = library.survey(id);
+        List<WatchedScript> lines = lines(survey.steps());
         model.addAttribute("survey", survey);
         model.addAttribute("lines", lines);
         model.addAttribute("looked", look.flatMap(key -> lines.stream().filter(l -> l.key().equals(key)).findFirst())
@@ -53,14 +54,22 @@ class CycleController {
         return "cycle/cycles";
     }
 
-    private List<Line> lines(StepLedger ledger) {
+    /** Event keys of an own script as far as it is written. */
+    @PostMapping("/surveys/{id}/cycles/keys")
+    String keys(@RequestParam(defaultValue = "") String script, Model model) {
+        model.addAttribute("soFar",
+                CycleView.keysSoFar(script));
+        return "cycle/keys";
+    }
+
+    private List<WatchedScript> lines(StepLedger ledger) {
         List<Step> steps = new ArrayList<>(ledger.steps().stream().filter(s -> s.recording().cycle().isPresent()).toList());
         ledger.latest().values().stream().map(StepResult::step).filter(s -> s.recording().cycle().isPresent() && !steps.contains(s))
                 .forEach(steps::add);
         return steps.stream().map(step -> {
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
             String mark = result.map(r -> new Marks().of(r.outcome())).orElse(ledger.passed().containsKey(step.id()) ? "passed" : "open");
-            return new Line(step.id().written(), name(step, result), mark, result.orElse(null),
+            return new WatchedScript(step.id().written(), name(step, result), mark, result.orElse(null),
                     result.flatMap(r -> CycleView.ofResult(r, ledger.rules(), words)).orElse(null));
         }).toList();
     }

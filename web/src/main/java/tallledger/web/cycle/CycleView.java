@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import tallledger.core.cycle.CycleResult;
 import tallledger.core.cycle.CycleScript;
+import tallledger.core.cycle.ScriptText;
 import tallledger.core.evidence.Values;
 import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.reason.Refused;
@@ -24,7 +25,7 @@ import tallledger.web.words.Words;
  * @param lines  what did; empty while nothing was logged
  * @param width  of the drawing, px
  */
-public record CycleView(List<Key> keys, List<String> script, List<Line> lines, int width, boolean own) {
+public record CycleView(List<Key> keys, List<String> script, List<TimeLineEvent> lines, int width, boolean own) {
 
     private static final int WIDTH = 470;
     private static final int LEFT = 24;
@@ -42,7 +43,8 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
      * @param from  left end of its window, −1 for none
      * @param says  what is to be said of it
      */
-    public record Line(String name, int y, double x, double from, double to, String verdict, boolean right, boolean hazard, String says) {
+    public record TimeLineEvent(String name, int y, double x, double from, double to, String verdict, boolean right, boolean hazard,
+            String says) {
     }
 
     /** Script and keys before anything is logged; an own script that cannot be read yet has no keys. */
@@ -64,7 +66,13 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
         return of(watched.script(rules), watched.result(rules).lines(), !watched.title().isEmpty(), words);
     }
 
-    private static CycleView of(CycleScript script, List<CycleResult.Line> lines, boolean own, Words words) {
+    /** Keys of a script that is still being written. */
+    static List<Key> keysSoFar(String script) {
+        return ScriptText.soFar(script).stream().map(e -> new Key(e.name(), e.name(), e.forbidden().isPresent(),
+                e.forbidden().filter(CycleScript.Never::hazard).isPresent())).toList();
+    }
+
+    private static CycleView of(CycleScript script, List<CycleResult.EventLine> lines, boolean own, Words words) {
         List<Key> keys = script.events().stream().map(e -> new Key(e, name(e, own, words), script.forbids(e).isPresent(),
                 script.forbids(e).filter(CycleScript.Never::hazard).isPresent())).toList();
         List<String> texts = script.expected().stream().map(e -> name(e.event(), own, words) + times(e) + window(e.window(), words))
@@ -85,19 +93,20 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
         return own ? event : words.say("event." + event);
     }
 
-    private static List<Line> drawn(List<CycleResult.Line> lines, boolean own, Words words) {
+    private static List<TimeLineEvent> drawn(List<CycleResult.EventLine> lines, boolean own, Words words) {
         double end = Math.max(1, lines.stream().flatMap(l -> l.at().stream()).mapToDouble(BigDecimal::doubleValue).max().orElse(1));
-        List<Line> drawn = new ArrayList<>();
+        List<TimeLineEvent> drawn = new ArrayList<>();
         double before = 0;
-        for (CycleResult.Line line : lines) {
+        for (CycleResult.EventLine line : lines) {
             // What should have come after the last thing that did has no place on the line.
             double from = line.window().map(w -> w.least().doubleValue()).orElse(-1.0);
             double to = line.window().map(w -> w.most().doubleValue()).orElse(-1.0);
             if (from >= 0 && before + from > end) {
                 from = -1;
             }
-            drawn.add(new Line(name(line.event(), own, words), FIRST + drawn.size() * PITCH, line.at().map(a -> place(a.doubleValue(), end))
-                    .orElse(-1.0),
+            drawn.add(new TimeLineEvent(name(line.event(), own, words), FIRST + drawn.size() * PITCH,
+                    line.at().map(a -> place(a.doubleValue(), end))
+                            .orElse(-1.0),
                     from < 0 ? -1 : Math.min(place(before + from, end), WIDTH - 4),
                     from < 0 ? -1 : Math.min(place(before + to, end), WIDTH - 2), line.verdict().name(),
                     line.verdict() == CycleResult.Verdict.RIGHT, line.hazard(), says(line, words)));
@@ -110,7 +119,7 @@ public record CycleView(List<Key> keys, List<String> script, List<Line> lines, i
         return Math.round((LEFT + (WIDTH - 2 * LEFT) * seconds / end) * 10) / 10.0;
     }
 
-    private static String says(CycleResult.Line line, Words words) {
+    private static String says(CycleResult.EventLine line, Words words) {
         String verdict = line.verdict() == CycleResult.Verdict.RIGHT ? "" : words.of(line.verdict());
         String took = line.took().map(t -> words.say("cycle.took", Figures.plain(t))).orElse("");
         return verdict.isEmpty() || took.isEmpty() ? verdict + took : verdict + ", " + took;

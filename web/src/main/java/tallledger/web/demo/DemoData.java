@@ -22,19 +22,22 @@ import tallledger.core.kit.KitItem.State;
 import tallledger.core.price.Background;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted.Kind;
-import tallledger.core.survey.Event.Camera.What;
+import tallledger.core.survey.BookEvent.Camera.What;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.Backups;
-import tallledger.web.record.Books;
-import tallledger.web.record.Closing;
-import tallledger.web.record.Houses;
-import tallledger.web.record.ImportedSurveys;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.backup.Backups;
+import tallledger.web.housebook.Houses;
+import tallledger.web.imported.ImportedSurveys;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.sealed.ArchiveWriter;
+import tallledger.web.sealed.Closing;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** Fills an empty store with the Kestrel Vale shortlist; readings come from the simulated machines, so they carry real scatter. */
 @Component
@@ -44,7 +47,10 @@ class DemoData implements SmartInitializingSingleton {
     private static final String SURVEYOR = "R. Ashdown, workshop";
     private static final Instant MORNING = Instant.parse("2026-05-09T08:30:00Z");
 
-    private final Shelves shelves;
+    private final ShelfIndex shelf;
+    private final SurveyLibrary library;
+    private final MachineBooks machineBooks;
+    private final SurveyBooks surveyBooks;
     private final Books books;
     private final Houses houses;
     private final Closing closing;
@@ -53,14 +59,18 @@ class DemoData implements SmartInitializingSingleton {
     private final Backups backups;
     private final String made;
 
-    DemoData(Shelves shelves, Books books, Houses houses, Closing closing, ArchiveWriter handover, ImportedSurveys handed, Backups backups,
+    DemoData(ShelfIndex shelf, SurveyLibrary library, MachineBooks machineBooks, SurveyBooks surveyBooks, Books books, Houses houses,
+            Closing closing, ArchiveWriter handover, ImportedSurveys handed, Backups backups,
             @Value("${tallledger.demo-to:}") String made) {
         this.backups = backups;
         this.made = made;
         this.closing = closing;
         this.handover = handover;
         this.handed = handed;
-        this.shelves = shelves;
+        this.shelf = shelf;
+        this.library = library;
+        this.machineBooks = machineBooks;
+        this.surveyBooks = surveyBooks;
         this.books = books;
         this.houses = houses;
     }
@@ -94,8 +104,8 @@ class DemoData implements SmartInitializingSingleton {
     private void takeIn() {
         try {
             ByteArrayOutputStream zip = new ByteArrayOutputStream();
-            StoredSurvey sealed = shelves.shelf(ShelfQuery.of("p20, pattern", "", "", "SURVEYED", "NAME", "")).lines().stream()
-                    .flatMap(l -> l.survey().stream()).map(shelves::survey).findFirst().orElseThrow();
+            StoredSurvey sealed = shelf.page(ShelfQuery.of("p20, pattern", "", "", "SURVEYED", "NAME", "")).lines().stream()
+                    .flatMap(l -> l.survey().stream()).map(library::survey).findFirst().orElseThrow();
             handover.write(sealed, zip);
             handed.keep(zip.toByteArray(), sealed.machine().name(), SURVEYOR);
         } catch (IOException e) {
@@ -176,15 +186,15 @@ class DemoData implements SmartInitializingSingleton {
                 .camera(What.STARTED).steps(Phase.FIRST_START).runs(6).camera(What.STOPPED).steps(Phase.MOVEMENT, Phase.TRAVELS)
                 .camera(What.STARTED).steps(Phase.ACCURACY).camera(What.STOPPED);
         // Closed and sealed: it can be handed over and checked.
-        StoredSurvey closed = shelves.surveysOf(shelves.machine(sister)).get(0);
+        StoredSurvey closed = library.surveysOf(library.machine(sister)).get(0);
         closing.close(closed, SURVEYOR, Submission.fresh(closed.head()));
     }
 
     private DemoSurvey survey(List<SimulatedMachine> all, int which, long machine, long seed, String role) {
-        return new DemoSurvey(shelves, books, all.get(which), SURVEYOR, seed).open(machine, MORNING, role);
+        return new DemoSurvey(library, surveyBooks, books, all.get(which), SURVEYOR, seed).open(machine, MORNING, role);
     }
 
     private long add(List<SimulatedMachine> all, int which) {
-        return shelves.addMachine(all.get(which).description(), SURVEYOR, Submission.fresh(0));
+        return machineBooks.add(all.get(which).description(), SURVEYOR, Submission.fresh(0));
     }
 }

@@ -22,22 +22,23 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
+import tallledger.core.plan.SurveyPlan;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.safety.Mounted;
-import tallledger.core.survey.Event;
+import tallledger.core.survey.BookEvent;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
-import tallledger.core.survey.SurveyPlan;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.Submission;
 
 /** A survey of a simulated machine, written entry by entry as a surveyor would, phase after phase. */
 final class DemoSurvey {
@@ -46,7 +47,8 @@ final class DemoSurvey {
     /** Where the sheds stand. */
     private static final ZoneId SHED = ZoneId.of("Europe/London");
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
+    private final SurveyBooks surveyBooks;
     private final Books books;
     private final SimulatedMachine simulated;
     private final String surveyor;
@@ -56,8 +58,9 @@ final class DemoSurvey {
     private Instant at;
     private List<HouseGauge> carried = List.of();
 
-    DemoSurvey(Shelves shelves, Books books, SimulatedMachine simulated, String surveyor, long seed) {
-        this.shelves = shelves;
+    DemoSurvey(SurveyLibrary library, SurveyBooks surveyBooks, Books books, SimulatedMachine simulated, String surveyor, long seed) {
+        this.library = library;
+        this.surveyBooks = surveyBooks;
         this.books = books;
         this.simulated = simulated;
         this.surveyor = surveyor;
@@ -65,9 +68,9 @@ final class DemoSurvey {
     }
 
     DemoSurvey open(long machineId, Instant morning, String role) {
-        StoredMachine machine = shelves.machine(machineId);
+        StoredMachine machine = library.machine(machineId);
         at = morning;
-        id = shelves.openSurvey(machine, by(), role, Scope.WHOLE, judgedAs(machine), new Submission(UUID.randomUUID().toString(), 0));
+        id = surveyBooks.open(machine, by(), role, Scope.WHOLE, judgedAs(machine), new Submission(UUID.randomUUID().toString(), 0));
         return this;
     }
 
@@ -92,7 +95,7 @@ final class DemoSurvey {
         return this;
     }
 
-    DemoSurvey camera(Event.Camera.What what) {
+    DemoSurvey camera(BookEvent.Camera.What what) {
         write(5, SurveyEntries.camera(by(), what));
         return this;
     }
@@ -167,7 +170,7 @@ final class DemoSurvey {
         }
         StepLedger ledger = survey().steps();
         SimulatedMachine.Answer answer = simulated.answer(step, ledger.rules(), random);
-        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.Asked::changed).map(a -> a.need().written()).toList();
+        List<String> confirmed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).map(a -> a.need().written()).toList();
         write(step.seconds(), SurveyEntries.step(by(), ledger, step, answer.values(), survey().basis().with(with(step)), answer.flagged(),
                 confirmed, answer.remark()));
     }
@@ -184,7 +187,7 @@ final class DemoSurvey {
     /** As it stands after the entry written last; folded once for each. */
     private StoredSurvey survey() {
         if (now == null) {
-            now = shelves.survey(id);
+            now = library.survey(id);
         }
         return now;
     }

@@ -33,7 +33,7 @@ public class DrawingFiles {
     }
 
     /** As a file of its own; what it shows stands in it as its title. */
-    public String svg(Drawing drawing) {
+    public String svg(ExportedDrawing drawing) {
         Context context = new Context(Locale.ROOT);
         context.setVariable("template", drawing.template());
         context.setVariable("view", drawing.view());
@@ -44,7 +44,7 @@ public class DrawingFiles {
         return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n" + PlainText.xml(found.group()) + "\n";
     }
 
-    public byte[] png(Drawing drawing) {
+    public byte[] png(ExportedDrawing drawing) {
         String svg = svg(drawing);
         PNGTranscoder transcoder = new PNGTranscoder();
         transcoder.addTranscodingHint(PNGTranscoder.KEY_BACKGROUND_COLOR, Color.WHITE);

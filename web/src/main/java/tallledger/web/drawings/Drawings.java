@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.machine.MachineDescription;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.movement.AxisView;
-import tallledger.web.record.StoredSurvey;
 import tallledger.web.runsheet.Picture;
 import tallledger.web.runsheet.RecordingPictures;
 import tallledger.web.speeds.LatticePlot;
@@ -28,21 +28,22 @@ public class Drawings {
     }
 
     /** In the order of work; no two of one name. */
-    public List<Drawing> of(StoredSurvey survey) {
-        List<Drawing> drawings = new ArrayList<>();
+    public List<ExportedDrawing> of(StoredSurvey survey) {
+        List<ExportedDrawing> drawings = new ArrayList<>();
         LatticeView lattice = LatticeView.of(survey.folded(), List.of());
-        drawings.add(new Drawing("lattice", words.say("drawing.lattice"), "pictures/plot",
+        drawings.add(new ExportedDrawing("lattice", words.say("drawing.lattice"), "pictures/plot",
                 LatticePlot.of(lattice, words.say("drawing.lattice-says")), 0));
-        RayChartView.of(survey.folded(), List.of()).ifPresent(chart -> drawings.add(new Drawing("ray-chart",
+        RayChartView.of(survey.folded(), List.of()).ifPresent(chart -> drawings.add(new ExportedDrawing("ray-chart",
                 words.say("drawing.ray-chart"), "speeds/raychart", chart, 0)));
-        axes(survey).forEach(a -> drawings.add(new Drawing("axis-" + a.name(), words.say("drawing.axis", a.name()), "movement/axis", a,
-                0)));
-        results(survey).forEach(p -> drawings.add(new Drawing("entry-" + p.entry(), p.title(), p.template(), p.view(), p.entry())));
+        axes(survey)
+                .forEach(a -> drawings.add(new ExportedDrawing("axis-" + a.name(), words.say("drawing.axis", a.name()), "movement/axis", a,
+                        0)));
+        results(survey).forEach(p -> drawings.add(new ExportedDrawing("entry-" + p.entry(), p.title(), p.template(), p.view(), p.entry())));
         Map<String, Integer> taken = new HashMap<>();
         return drawings.stream().map(d -> {
             String name = plain(d.name());
             int before = taken.merge(name, 1, Integer::sum);
-            return new Drawing(before == 1 ? name : name + "-" + before, d.title(), d.template(), d.view(), d.entry());
+            return new ExportedDrawing(before == 1 ? name : name + "-" + before, d.title(), d.template(), d.view(), d.entry());
         }).toList();
     }
 

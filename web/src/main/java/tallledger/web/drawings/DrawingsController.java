@@ -10,26 +10,26 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 
 /** Every drawing of a survey on one page, each to take away. */
 @Controller
 class DrawingsController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Drawings drawings;
     private final DrawingFiles files;
 
-    DrawingsController(Shelves shelves, Drawings drawings, DrawingFiles files) {
-        this.shelves = shelves;
+    DrawingsController(SurveyLibrary library, Drawings drawings, DrawingFiles files) {
+        this.library = library;
         this.drawings = drawings;
         this.files = files;
     }
 
     @GetMapping("/surveys/{id}/drawings")
     String show(@PathVariable long id, Model model) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         model.addAttribute("survey", survey);
         model.addAttribute("drawings", drawings.of(survey));
         return "drawings/drawings";
@@ -46,8 +46,8 @@ class DrawingsController {
         return file(id, name, "png", MediaType.IMAGE_PNG, files::png);
     }
 
-    private ResponseEntity<byte[]> file(long id, String name, String kind, MediaType type, Function<Drawing, byte[]> made) {
-        Optional<Drawing> drawing = drawings.of(shelves.survey(id)).stream().filter(d -> d.name().equals(name)).findFirst();
+    private ResponseEntity<byte[]> file(long id, String name, String kind, MediaType type, Function<ExportedDrawing, byte[]> made) {
+        Optional<ExportedDrawing> drawing = drawings.of(library.survey(id)).stream().filter(d -> d.name().equals(name)).findFirst();
         return drawing.map(d -> ResponseEntity.ok().contentType(type)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + "-" + d.name() + "." + kind + "\"")
                 .body(made.apply(d)))

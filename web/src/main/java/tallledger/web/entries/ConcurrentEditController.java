@@ -34,7 +34,7 @@ class ConcurrentEditController {
      *
      * @param called   in words; empty for what nobody typed
      */
-    public record Field(String name, String value, String called) {
+    public record EditedField(String name, String value, String called) {
     }
 
     private final Words words;
@@ -60,11 +60,11 @@ class ConcurrentEditController {
         return "entries/meanwhile";
     }
 
-    private List<Field> fields(ConcurrentEditException meanwhile) {
-        List<Field> fields = new ArrayList<>();
+    private List<EditedField> fields(ConcurrentEditException meanwhile) {
+        List<EditedField> fields = new ArrayList<>();
         meanwhile.typed().names().stream().filter(name -> !CARRIED.contains(name))
                 .forEach(name -> meanwhile.typed().all(name)
-                        .forEach(value -> fields.add(new Field(name, value, value.isBlank() ? "" : words.field(name)))));
+                        .forEach(value -> fields.add(new EditedField(name, value, value.isBlank() ? "" : words.field(name)))));
         return fields;
     }
 }

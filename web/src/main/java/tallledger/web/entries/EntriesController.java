@@ -18,9 +18,9 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
 /** The ledger itself: every entry in its order, struck ones readable, and the place to strike or remark. */
@@ -28,14 +28,14 @@ import tallledger.web.words.Words;
 @RequestMapping("/surveys/{id}/entries")
 class EntriesController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
 
-    EntriesController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
-        this.shelves = shelves;
+    EntriesController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
+        this.library = library;
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
@@ -45,20 +45,20 @@ class EntriesController {
     @GetMapping
     String show(@PathVariable long id, @RequestParam Optional<Integer> strike, @RequestParam MultiValueMap<String, String> fields,
             Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         strike.ifPresent(target -> typed.set("target", String.valueOf(target)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         FormInput asked = FormInput.of(fields);
         String at = strike.filter(n -> !asked.has("at")).map(String::valueOf).orElse(asked.get("at"));
         return page(survey, typed, Submission.fresh(survey.head()),
-                new EntriesPage.Asked(at, asked.get("from"), asked.get("kind"), asked.get("by")), model);
+                new EntriesPage.EntriesQuery(at, asked.get("from"), asked.get("kind"), asked.get("by")), model);
     }
 
     @PostMapping("/strike")
     String strike(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, "reason", () -> SurveyEntries.strike(survey.by(clock, typed.get("author")),
                 survey.entries(), typed.wholeOr("target", 0), typed.get("reason")));
@@ -67,7 +67,7 @@ class EntriesController {
     @PostMapping("/remark")
     String remark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, "text",
                 () -> SurveyEntries.remark(survey.by(clock, typed.get("author")), typed.get("text")));
@@ -76,11 +76,11 @@ class EntriesController {
     private String write(StoredSurvey survey, FormInput typed, Model model, HttpServletResponse response, String field,
             Supplier<Draft> read) {
         return entries.write(survey, typed, response, () -> typed.attempt(field, read),
-                (now, said, submission) -> page(now, said, submission, new EntriesPage.Asked(said.get("target"), "", "", ""), model),
+                (now, said, submission) -> page(now, said, submission, new EntriesPage.EntriesQuery(said.get("target"), "", "", ""), model),
                 entry -> "redirect:/surveys/" + survey.id() + "/entries");
     }
 
-    private String page(StoredSurvey survey, FormInput typed, Submission submission, EntriesPage.Asked asked, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, EntriesPage.EntriesQuery asked, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("asked", asked);
         model.addAttribute("page", EntriesPage.of(survey, asked, words));

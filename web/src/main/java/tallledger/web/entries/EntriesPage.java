@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -35,14 +35,14 @@ public record EntriesPage(List<EntryLine> lines, int chosen, Optional<Integer> n
      * @param kind only entries of this kind; empty for all
      * @param by   only what this person wrote; empty for all
      */
-    public record Asked(String at, String from, String kind, String by) {
+    public record EntriesQuery(String at, String from, String kind, String by) {
 
         boolean lets(Entry entry) {
             return (kind.isEmpty() || entry.kind().equals(kind)) && (by.isEmpty() || entry.author().equals(by));
         }
     }
 
-    static EntriesPage of(StoredSurvey survey, Asked asked, Words words) {
+    static EntriesPage of(StoredSurvey survey, EntriesQuery asked, Words words) {
         List<Entry> all = survey.entries();
         List<Entry> chosen = new ArrayList<>(all.stream().filter(asked::lets).toList());
         Collections.reverse(chosen);

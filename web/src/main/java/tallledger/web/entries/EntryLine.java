@@ -13,11 +13,11 @@ import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
-import tallledger.core.survey.Event;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
-import tallledger.web.record.StoredSurvey;
+import tallledger.core.survey.WorkEvent;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -113,8 +113,8 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     /** A step by its name, a system by its words; a run by its settings. */
     private static String stepName(StoredSurvey survey, Entry entry, Words words) {
         return survey.steps().step(entry.step()).map(s -> words.say(s.name()))
-                .or(() -> survey.core().decoded().event(entry.sequence()).filter(Event.Repaired.class::isInstance)
-                        .map(Event.Repaired.class::cast)
+                .or(() -> survey.core().decoded().event(entry.sequence()).filter(WorkEvent.Repaired.class::isInstance)
+                        .map(WorkEvent.Repaired.class::cast)
                         .flatMap(repaired -> repaired.part().system())
                         .map(system -> words.say(system.words(survey.core().machine().fitOut()))))
                 .orElse(entry.step());

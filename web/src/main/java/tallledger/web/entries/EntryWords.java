@@ -16,56 +16,59 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.InUnit;
 import tallledger.core.safety.Mounted;
 import tallledger.core.seal.Fingerprint;
+import tallledger.core.survey.AppraisalEvent;
 import tallledger.core.survey.Basis;
+import tallledger.core.survey.BookEvent;
 import tallledger.core.survey.Event;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.WorkEvent;
 import tallledger.core.unit.LengthUnit;
 import tallledger.web.runsheet.RecordingViews;
 import tallledger.web.words.Words;
 
 /** What each kind of entry says, in words. */
-record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
+record EntryWords(Words words, Survey survey) implements Event.EventVisitor<String> {
 
     @Override
-    public String opened(Event.Opened event, Entry entry) {
+    public String opened(BookEvent.Opened event, Entry entry) {
         return words.say("entry.opened", event.version(), event.rules(), event.role(), event.judgedAs());
     }
 
     @Override
-    public String judgedAs(Event.JudgedAs event, Entry entry) {
+    public String judgedAs(BookEvent.JudgedAs event, Entry entry) {
         return words.say("entry.judged-as", event.grade());
     }
 
     @Override
-    public String descriptionAdopted(Event.DescriptionAdopted event, Entry entry) {
+    public String descriptionAdopted(BookEvent.DescriptionAdopted event, Entry entry) {
         return words.say("entry.adopted", event.version());
     }
 
     @Override
-    public String rulesAdopted(Event.RulesAdopted event, Entry entry) {
+    public String rulesAdopted(BookEvent.RulesAdopted event, Entry entry) {
         return words.say("entry.rules-adopted", event.version());
     }
 
     @Override
-    public String startConfirmed(Event.StartConfirmed event, Entry entry) {
+    public String startConfirmed(WorkEvent.StartConfirmed event, Entry entry) {
         return words.say("entry.start", event.items().size()) + event.mounted()
                 .map(m -> mounted(m, event.basis().map(Basis::bare).orElse(LengthUnit.MM))).orElse("")
                 + (event.despite().isEmpty() ? "" : words.say("entry.start-despite", event.despite()));
     }
 
     @Override
-    public String stopped(Event.Stopped event, Entry entry) {
+    public String stopped(WorkEvent.Stopped event, Entry entry) {
         return words.say("entry.stopped");
     }
 
     @Override
-    public String planChosen(Event.PlanChosen event, Entry entry) {
+    public String planChosen(WorkEvent.PlanChosen event, Entry entry) {
         return words.say("entry.plan", event.school(), event.minutes().isEmpty() ? 0 : 1, event.minutes());
     }
 
     @Override
-    public String run(Event.RunMade event, Entry entry) {
+    public String run(WorkEvent.RunMade event, Entry entry) {
         RunRecord run = event.record();
         Stream<Optional<String>> parts = Stream.of(
                 Optional.of(run.reading().map(this::read).orElseGet(() -> words.say(run.swept() ? "entry.swept" : "entry.unread"))),
@@ -89,17 +92,17 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String passedOver(Event.PassedOver event, Entry entry) {
+    public String passedOver(WorkEvent.PassedOver event, Entry entry) {
         return event.reason();
     }
 
     @Override
-    public String remark(Event.Remarked event, Entry entry) {
+    public String remark(BookEvent.Remarked event, Entry entry) {
         return event.text();
     }
 
     @Override
-    public String check(Event.Checked event, Entry entry) {
+    public String check(WorkEvent.Checked event, Entry entry) {
         String seconds = event.seconds().map(TypedNumber::typed).orElse("");
         return words.say(event.good() ? "entry.check-good" : "entry.check-bad", event.check(), seconds.isEmpty() ? 0 : 1, seconds,
                 event.remark());
@@ -107,7 +110,7 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
 
     /** What was typed, field by field, and what the surveyor said of it. */
     @Override
-    public String step(Event.StepDone event, Entry entry) {
+    public String step(WorkEvent.StepDone event, Entry entry) {
         List<String> parts = new ArrayList<>();
         if (event.flagged()) {
             parts.add(words.say("entry.not-right"));
@@ -123,29 +126,29 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String later(Event.PutLater event, Entry entry) {
+    public String later(WorkEvent.PutLater event, Entry entry) {
         return words.say("entry.later");
     }
 
     @Override
-    public String temperatures(Event.TemperaturesTaken event, Entry entry) {
+    public String temperatures(WorkEvent.TemperaturesTaken event, Entry entry) {
         return words.say("entry.temperatures", event.temperatures().machine().value(), event.temperatures().gauge().value());
     }
 
     @Override
-    public String cut(Event.CutDone event, Entry entry) {
+    public String cut(WorkEvent.CutDone event, Entry entry) {
         return words.say(InUnit.of(event.cut().says(), survey.machine().unit()));
     }
 
     @Override
-    public String priced(Event.Priced event, Entry entry) {
+    public String priced(AppraisalEvent.Priced event, Entry entry) {
         Stakes s = event.stakes();
         return words.say("entry.priced", s.asking().isPresent() ? 1 : 0, s.asking().map(TypedNumber::typed).orElse(""),
                 s.sound().isPresent() ? 1 : 0, s.sound().map(TypedNumber::typed).orElse(""), s.currency(), s.background());
     }
 
     @Override
-    public String kit(Event.KitSeen event, Entry entry) {
+    public String kit(AppraisalEvent.KitSeen event, Entry entry) {
         KitItem item = event.item();
         List<String> parts = new ArrayList<>(List.of(item.name() + ": " + words.of(item.state())));
         if (item.isPromised()) {
@@ -158,34 +161,34 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String lift(Event.LiftWeighed event, Entry entry) {
+    public String lift(AppraisalEvent.LiftWeighed event, Entry entry) {
         return words.say(InUnit.of(event.lift().says(survey.rules()), survey.machine().unit()));
     }
 
     @Override
-    public String photo(Event.PhotoTaken event, Entry entry) {
+    public String photo(BookEvent.PhotoTaken event, Entry entry) {
         return words.say("entry.photo", event.photo().caption(), event.photo().width(), event.photo().height(),
                 event.photo().sha256().substring(0, 8));
     }
 
     @Override
-    public String camera(Event.Camera event, Entry entry) {
+    public String camera(BookEvent.Camera event, Entry entry) {
         return words.say("entry.camera", event.what().ordinal(), event.seconds());
     }
 
     @Override
-    public String closed(Event.Closed event, Entry entry) {
+    public String closed(BookEvent.Closed event, Entry entry) {
         return words.say("entry.closed", Fingerprint.read(event.key()).map(Fingerprint::words).orElse(event.key()));
     }
 
     @Override
-    public String regraded(Event.Regraded event, Entry entry) {
+    public String regraded(AppraisalEvent.Regraded event, Entry entry) {
         return words.say("entry.regraded", event.regrade().target(), event.regrade().severity(), event.regrade().why(),
                 event.regrade().whose().ordinal());
     }
 
     @Override
-    public String repaired(Event.Repaired event, Entry entry) {
+    public String repaired(WorkEvent.Repaired event, Entry entry) {
         return event.part().system()
                 .map(system -> words.say("entry.system-repaired", words.say(system.words(survey.machine().fitOut())), event.what()))
                 .orElseGet(() -> words.say("entry.repaired", event.part().mechanism().map(m -> words.say("page.mechanism", m.stage()))
@@ -193,7 +196,7 @@ record EntryWords(Words words, Survey survey) implements Event.Visitor<String> {
     }
 
     @Override
-    public String strike(Event.Struck event, Entry entry) {
+    public String strike(BookEvent.Struck event, Entry entry) {
         return words.say("entry.strike", event.target(), event.reason());
     }
 

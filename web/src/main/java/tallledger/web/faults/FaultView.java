@@ -4,10 +4,10 @@ import java.util.Comparator;
 import java.util.List;
 import tallledger.core.blame.Check;
 import tallledger.core.evidence.Severity;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.survey.Fault;
 import tallledger.core.verdict.Finding;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -22,7 +22,7 @@ import tallledger.web.words.Words;
  * @param again    what must be done again once it is put right
  */
 public record FaultView(String name, String key, Severity severity, String says, Fault.State state, List<Integer> history,
-        Part.System system, List<Check> checks, String again) {
+        MachinePart.System system, List<Check> checks, String again) {
 
     static List<FaultView> of(StoredSurvey survey, List<Check> table, Words words) {
         List<Finding> findings = Finding.of(survey.core());
@@ -42,7 +42,7 @@ public record FaultView(String name, String key, Severity severity, String says,
     }
 
     /** Every step of the system that has a record: it would prove nothing after the repair. */
-    private static String again(StoredSurvey survey, Part.System system, Words words) {
+    private static String again(StoredSurvey survey, MachinePart.System system, Words words) {
         return String.join(", ", survey.steps().steps().stream().filter(step -> step.system().equals(system) && survey.steps().latest()
                 .containsKey(step.id()))
                 .map(step -> words.say(step.name())).toList());

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import tallledger.core.family.Part;
+import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
 import tallledger.core.ledger.Draft;
 import tallledger.core.motion.AxisId;
@@ -25,10 +25,10 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Plans;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.Plans;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
 /** The Faults: suspects, cheapest checks first, repair and what must be repeated. */
@@ -46,19 +46,19 @@ class FaultsController {
     }
 
     /** One repair as the margin lists it. */
-    public record Repair(int entry, String author, String what, String how) {
+    public record RepairShown(int entry, String author, String what, String how) {
     }
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Words words;
     private final SurveyWriter entries;
     private final Plans plans;
     private final AuthorCookie writer;
     private final Clock clock;
 
-    FaultsController(Shelves shelves, SurveyWriter entries, Plans plans, AuthorCookie writer, Clock clock, Words words) {
+    FaultsController(SurveyLibrary library, SurveyWriter entries, Plans plans, AuthorCookie writer, Clock clock, Words words) {
         this.words = words;
-        this.shelves = shelves;
+        this.library = library;
         this.entries = entries;
         this.plans = plans;
         this.writer = writer;
@@ -67,7 +67,7 @@ class FaultsController {
 
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
@@ -75,14 +75,14 @@ class FaultsController {
 
     @PostMapping("/repair")
     String repair(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> repaired(survey, typed),
                 (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/faults");
     }
 
     private Optional<Draft> repaired(StoredSurvey survey, FormInput typed) {
-        Optional<Part> part = part(survey, typed.get("part"));
+        Optional<MachinePart> part = part(survey, typed.get("part"));
         if (part.isEmpty()) {
             typed.refuse("part", Reason.of(CommonReason.CHOICE_UNKNOWN));
         }
@@ -91,12 +91,13 @@ class FaultsController {
     }
 
     /** What the form's choice stands for: a system some step names, or an element of the drive; empty for anything else. */
-    private static Optional<Part> part(StoredSurvey survey, String chosen) {
-        Stream<Part> systems = Stream.concat(survey.steps().steps().stream(),
+    private static Optional<MachinePart> part(StoredSurvey survey, String chosen) {
+        Stream<MachinePart> systems = Stream.concat(survey.steps().steps().stream(),
                 survey.steps().latest().values().stream().map(StepResult::step))
                 .map(Step::system);
-        Stream<Part> positions = survey.folded().elements().all().stream().map(e -> new Part.Position(e.stageName(), e.label()));
-        Stream<Part> mechanisms = mechanisms(survey).stream().map(Part.Mechanism::new);
+        Stream<MachinePart> positions =
+                survey.folded().elements().all().stream().map(e -> new MachinePart.Position(e.stageName(), e.label()));
+        Stream<MachinePart> mechanisms = mechanisms(survey).stream().map(MachinePart.Mechanism::new);
         return Stream.concat(systems, Stream.concat(mechanisms, positions)).filter(part -> written(part).equals(chosen)).findFirst();
     }
 
@@ -107,13 +108,13 @@ class FaultsController {
     }
 
     /** As a choice names it. */
-    private static String written(Part part) {
+    private static String written(MachinePart part) {
         return part.system().map(s -> SYSTEM + "|" + s.name() + "|" + s.axis().map(AxisId::written).orElse(""))
                 .orElseGet(() -> part.mechanism().map(m -> MECHANISM + "|" + m.stage()).orElseGet(() -> part.position()
                         .map(p -> p.stage() + "|" + p.label()).orElseThrow()));
     }
 
-    private String named(Part part, StoredSurvey survey) {
+    private String named(MachinePart part, StoredSurvey survey) {
         return part.system().map(s -> words.say(s.words(survey.core().machine().fitOut())))
                 .orElseGet(() -> part.mechanism().map(m -> words.say("page.mechanism", m.stage()))
                         .orElseGet(() -> part.ofDrive().orElseThrow()));
@@ -132,13 +133,14 @@ class FaultsController {
         model.addAttribute("hunt", plan.ended(survey.folded()).orElse(null));
         model.addAttribute("noFault", plan.imagined(survey.folded()).stream().mapToObj(p -> p * 100).findFirst().orElse(null));
         model.addAttribute("heard", survey.folded().counting().stream().filter(r -> !r.record().symptoms().isEmpty()).count());
-        model.addAttribute("mechanisms", mechanisms(survey).stream().map(Part.Mechanism::new)
+        model.addAttribute("mechanisms", mechanisms(survey).stream().map(MachinePart.Mechanism::new)
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
         model.addAttribute("repeats", Stream.concat(survey.folded().repeats().stream().map(survey.folded().machine().train()::name),
                 survey.steps().repeats().stream().flatMap(key -> survey.steps().step(key).stream()).map(st -> words.say(st.name())))
                 .toList());
         model.addAttribute("repairs",
-                survey.core().repairs().stream().map(r -> new Repair(r.entry(), r.author(), named(r.part(), survey), r.what())).toList());
+                survey.core().repairs().stream().map(r -> new RepairShown(r.entry(), r.author(), named(r.part(), survey), r.what()))
+                        .toList());
         model.addAttribute("parts", survey.folded().elements().in(survey.folded().elements().reachable()).stream()
                 .filter(e -> survey.folded().elements().isChoice(e)).toList());
         model.addAttribute("typed", typed);

@@ -9,8 +9,8 @@ import tallledger.core.blame.Blame;
 import tallledger.core.blame.Check;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.StageKind;
+import tallledger.core.plan.SurveyPlan;
 import tallledger.core.survey.SpindleSurvey;
-import tallledger.core.survey.SurveyPlan;
 
 /**
  * A suspect as its pages list it.

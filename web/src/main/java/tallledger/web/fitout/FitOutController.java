@@ -21,31 +21,31 @@ import tallledger.core.reason.Reason;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /** Fit-out: axes, features, electrical plate and change-wheel chart; beside them, how many steps they make. */
 @Controller
 @RequestMapping("/machines/{id}/fitout")
 class FitOutController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Houses houses;
     private final AuthorCookie writer;
     private final MachineWriter machines;
 
-    FitOutController(Shelves shelves, Houses houses, AuthorCookie writer, MachineWriter machines) {
+    FitOutController(SurveyLibrary library, Houses houses, AuthorCookie writer, MachineWriter machines) {
         this.machines = machines;
-        this.shelves = shelves;
+        this.library = library;
         this.houses = houses;
         this.writer = writer;
     }
 
     @GetMapping
     String show(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.blank();
         FitOutForm.write(machine.description().fitOut(), typed);
         typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
@@ -54,7 +54,7 @@ class FitOutController {
 
     @PostMapping
     String save(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.get("do").equals("save")) {

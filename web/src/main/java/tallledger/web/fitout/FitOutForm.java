@@ -80,7 +80,7 @@ public final class FitOutForm {
             taken.add(id);
             return Optional.of(new Axis(id, role, name, typed.get(row + ".minus"), typed.get(row + ".plus"), abilities,
                     typed.get(row + ".travel").strip(),
-                    new Axis.Rates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(),
+                    new Axis.AxisRates(per, typed.get(row + ".slowest").strip(), typed.get(row + ".fastest").strip(),
                             typed.get(row + ".rapid").strip()))
                     .checked(unit));
         } catch (Refused refused) {

@@ -10,7 +10,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.ledger.PlainText;
-import tallledger.web.record.Submission;
+import tallledger.web.store.Submission;
 
 /** Who is writing: remembered by this browser only, offered again in the next form, never trusted as an identity. */
 @Component

@@ -1,7 +1,7 @@
 package tallledger.web.forms;
 
-import tallledger.web.record.StaleFormException;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.store.StaleFormException;
 
 /** Somebody wrote in a survey after a form was shown: nothing was recorded, and all that was typed is still here. */
 public class ConcurrentEditException extends RuntimeException {

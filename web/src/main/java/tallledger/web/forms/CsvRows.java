@@ -9,13 +9,13 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import tallledger.web.record.SheetCell;
+import tallledger.web.housebook.SheetCell;
 
 /** Rows of a table as text: tabs, semicolons or commas part the columns. */
 public final class CsvRows {
 
     /** @param line it begins on */
-    public record Row(int line, List<String> cells) {
+    public record CsvRow(int line, List<String> cells) {
 
         public String cell(int column) {
             return column >= 0 && column < cells.size() ? cells.get(column) : "";
@@ -26,12 +26,12 @@ public final class CsvRows {
     }
 
     /** Rows that are not empty; empty where it cannot be read. */
-    public static Optional<List<Row>> read(String text) {
+    public static Optional<List<CsvRow>> read(String text) {
         String first = text.lines().filter(l -> !l.isBlank()).findFirst().orElse("");
         char delimiter = text.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setTrim(true).setIgnoreEmptyLines(true).get();
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            List<Row> rows = new ArrayList<>();
+            List<CsvRow> rows = new ArrayList<>();
             int line = 1;
             int at = 0;
             for (CSVRecord record : parser) {
@@ -39,7 +39,7 @@ public final class CsvRows {
                     line += text.charAt(at) == '\n' ? 1 : 0;
                 }
                 if (record.stream().anyMatch(cell -> !cell.isBlank())) {
-                    rows.add(new Row(line, record.stream().map(SheetCell::read).toList()));
+                    rows.add(new CsvRow(line, record.stream().map(SheetCell::read).toList()));
                 }
             }
             return Optional.of(rows);

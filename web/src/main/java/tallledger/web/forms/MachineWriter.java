@@ -6,22 +6,22 @@ import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StaleFormException;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.store.StaleFormException;
+import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /** Writes a machine's description as a form says it, and shows the form again, with all that was typed, where it could not be written. */
 @Component
 public class MachineWriter {
 
-    private final Shelves shelves;
+    private final MachineBooks machineBooks;
     private final AuthorCookie writer;
 
-    MachineWriter(Shelves shelves, AuthorCookie writer) {
-        this.shelves = shelves;
+    MachineWriter(MachineBooks machineBooks, AuthorCookie writer) {
+        this.machineBooks = machineBooks;
         this.writer = writer;
     }
 
@@ -35,9 +35,9 @@ public class MachineWriter {
         try {
             long id = machine.map(StoredMachine::id).orElse(0L);
             if (machine.isPresent()) {
-                shelves.describeAnew(id, description, typed.get("author"), submission);
+                machineBooks.describeAnew(id, description, typed.get("author"), submission);
             } else {
-                id = shelves.addMachine(description, typed.get("author"), submission);
+                id = machineBooks.add(description, typed.get("author"), submission);
             }
             writer.remember(response, typed.get("author"), submission);
             return "redirect:/machines/" + id;

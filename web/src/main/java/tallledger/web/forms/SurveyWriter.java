@@ -10,12 +10,12 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StaleFormException;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
+import tallledger.web.store.StaleFormException;
+import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /**
@@ -28,7 +28,7 @@ import tallledger.web.words.WebReason;
 public class SurveyWriter {
 
     /** The page a form stands on. */
-    public interface Page {
+    public interface SurveyPage {
         String show(StoredSurvey survey, FormInput typed, Submission submission);
     }
 
@@ -40,12 +40,12 @@ public class SurveyWriter {
     /** Room is left for the number behind it. */
     private static final int LONGEST_KEY = 34;
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Books books;
     private final AuthorCookie writer;
 
-    SurveyWriter(Shelves shelves, Books books, AuthorCookie writer) {
-        this.shelves = shelves;
+    SurveyWriter(SurveyLibrary library, Books books, AuthorCookie writer) {
+        this.library = library;
         this.books = books;
         this.writer = writer;
     }
@@ -55,18 +55,19 @@ public class SurveyWriter {
      * @param page shown again where nothing was written
      * @param next where to go on from the entry written
      */
-    public String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+    public String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, SurveyPage page,
             Function<Entry, String> next) {
         return write(survey, typed, response, read, page, next, books::append, true);
     }
 
-    public String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+    public String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, SurveyPage page,
             Function<Entry, String> next, Appending appending) {
         return write(survey, typed, response, read, page, next, appending, false);
     }
 
     /** @param again whether the form can be sent again from another page: one with a file cannot */
-    private String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read, Page page,
+    private String write(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<Optional<Draft>> read,
+            SurveyPage page,
             Function<Entry, String> next, Appending appending, boolean again) {
         typed.in(survey.core().machine().unit());
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
@@ -90,11 +91,11 @@ public class SurveyWriter {
             return next.apply(entry);
         } catch (StaleFormException moved) {
             if (again && !typed.get("whole").equals("yes")) {
-                throw new ConcurrentEditException(shelves.survey(survey.id()), typed, moved);
+                throw new ConcurrentEditException(library.survey(survey.id()), typed, moved);
             }
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.SURVEY_MOVED_ON, moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
-            StoredSurvey now = shelves.survey(survey.id());
+            StoredSurvey now = library.survey(survey.id());
             return page.show(now, typed, new Submission(submission.key(), now.head()));
         } catch (WriteRefusedException not) {
             response.setStatus(503);
@@ -108,7 +109,7 @@ public class SurveyWriter {
      *
      * @param read the form, read; what is wrong is said at its fields
      */
-    public String writeAll(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<List<Draft>> read, Page page,
+    public String writeAll(StoredSurvey survey, FormInput typed, HttpServletResponse response, Supplier<List<Draft>> read, SurveyPage page,
             String next) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (books.acknowledged(survey.id(), part(submission, 0)).isPresent()) {
@@ -133,7 +134,7 @@ public class SurveyWriter {
         } catch (StaleFormException moved) {
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.MACHINE_MOVED_ON, moved.head()));
-            return page.show(shelves.survey(survey.id()), typed, new Submission(submission.key(), moved.head()));
+            return page.show(library.survey(survey.id()), typed, new Submission(submission.key(), moved.head()));
         } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());

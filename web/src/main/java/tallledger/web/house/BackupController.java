@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Backups;
+import tallledger.web.backup.Backups;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Download;

@@ -26,9 +26,9 @@ import tallledger.core.house.HouseReason;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.ChecksTable;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.ChecksTable;
+import tallledger.web.housebook.Houses;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
 /** The table of checks behind symptoms and systems: changed by the row, or whole as CSV. */
@@ -44,11 +44,11 @@ class ChecksController {
      * @param about the symptom or system, in words
      * @param csv   the row itself: what is changed is this row, wherever it stands by then
      */
-    public record Row(int at, String about, Check check, String csv) {
+    public record CheckLine(int at, String about, Check check, String csv) {
     }
 
     /** What a row can be about. */
-    public record Subject(String name, String words) {
+    public record CheckSubject(String name, String words) {
     }
 
     private final Houses houses;
@@ -90,7 +90,7 @@ class ChecksController {
         boolean out = typed.get("act").equals("out");
         return house.write(typed, response, "", false, () -> {
             Optional<Check> was = typed.get("row").equals(NEW) ? Optional.empty() : Optional.of(was(typed));
-            return new HouseChange.Row(was, out ? Optional.empty()
+            return new HouseChange.CheckRow(was, out ? Optional.empty()
                     : Optional.of(ChecksTable.row(typed.get("about"), typed.get("element"), typed.get("what"), typed.get("low"),
                             typed.get("likely"), typed.get("high"))),
                     typed.get("reason"));
@@ -103,7 +103,7 @@ class ChecksController {
         FormInput typed = FormInput.of(fields);
         return house.write(typed, response, "", false, () -> {
             try {
-                return new HouseChange.Listed(ChecksTable.parse(typed.get("csv")), typed.get("reason"));
+                return new HouseChange.ChecksListed(ChecksTable.parse(typed.get("csv")), typed.get("reason"));
             } catch (Refused refused) {
                 throw refused.field().filter("reason"::equals).isPresent() ? refused : refused.at("csv");
             }
@@ -147,8 +147,8 @@ class ChecksController {
             typed.set("csv", ChecksTable.write(checks));
         }
         model.addAttribute("rows", IntStream.range(0, checks.size())
-                .mapToObj(i -> new Row(i, words(checks.get(i).about()), checks.get(i), line(checks.get(i)))).toList());
-        model.addAttribute("subjects", ChecksTable.subjects().stream().map(name -> new Subject(name, words(name))).toList());
+                .mapToObj(i -> new CheckLine(i, words(checks.get(i).about()), checks.get(i), line(checks.get(i)))).toList());
+        model.addAttribute("subjects", ChecksTable.subjects().stream().map(name -> new CheckSubject(name, words(name))).toList());
         model.addAttribute("elements", StageKind.values());
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

@@ -25,8 +25,8 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Shape;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.store.Submission;
 
 /** The gauges the house owns, each with its papers. */
 @Controller

@@ -26,8 +26,8 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.store.Submission;
 
 /** The House: the judgement numbers everything is reckoned with, each changed in its place, and what steps take. */
 @Controller
@@ -93,7 +93,8 @@ class HouseController {
         }
     }
 
-    private String numbers(Model model, Optional<Rule> open, FormInput typed, Submission submission, Optional<Preview.Found> found) {
+    private String numbers(Model model, Optional<Rule> open, FormInput typed, Submission submission,
+            Optional<Preview.PreviewResult> found) {
         model.addAttribute("rules", houses.newest().rules());
         model.addAttribute("groups", Rule.Group.values());
         Rules newest = houses.newest().rules();
@@ -154,7 +155,7 @@ class HouseController {
         return typed;
     }
 
-    private String frame(Model model, FormInput typed, Submission submission, Optional<Preview.Found> found, String template) {
+    private String frame(Model model, FormInput typed, Submission submission, Optional<Preview.PreviewResult> found, String template) {
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("found", found.orElse(null));

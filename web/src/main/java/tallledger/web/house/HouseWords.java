@@ -16,7 +16,7 @@ import tallledger.web.words.Words;
 
 /** What each change of the house says, in words. */
 @Component("houseWords")
-public class HouseWords implements HouseChange.Visitor<String> {
+public class HouseWords implements HouseChange.ChangeVisitor<String> {
 
     private static final int SHOWN = 20;
 
@@ -70,7 +70,7 @@ public class HouseWords implements HouseChange.Visitor<String> {
     }
 
     @Override
-    public String listed(HouseChange.Listed change) {
+    public String listed(HouseChange.ChecksListed change) {
         return words.say("house.listed", change.checks().size(), change.reason());
     }
 
@@ -85,7 +85,7 @@ public class HouseWords implements HouseChange.Visitor<String> {
     }
 
     @Override
-    public String row(HouseChange.Row change) {
+    public String row(HouseChange.CheckRow change) {
         String code = change.was().isEmpty() ? "house.row-new" : change.now().isEmpty() ? "house.row-out" : "house.row";
         return words.say(code, change.now().or(change::was).orElseThrow().what(), change.reason());
     }

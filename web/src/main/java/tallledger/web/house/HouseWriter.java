@@ -11,10 +11,10 @@ import tallledger.core.ledger.LedgerReason;
 import tallledger.core.reason.Reason;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.StaleFormException;
-import tallledger.web.record.Submission;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.housebook.Houses;
+import tallledger.web.store.StaleFormException;
+import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /**
@@ -25,8 +25,8 @@ import tallledger.web.words.WebReason;
 class HouseWriter {
 
     /** The page a form stands on, with what a look at the change found. */
-    interface Page {
-        String show(FormInput typed, Submission submission, Optional<Preview.Found> found);
+    interface HousePage {
+        String show(FormInput typed, Submission submission, Optional<Preview.PreviewResult> found);
     }
 
     private final Houses houses;
@@ -45,7 +45,7 @@ class HouseWriter {
      * @param change the form, read; a field that makes no sense is refused where it was typed
      * @param to     address to go on to
      */
-    String write(FormInput typed, HttpServletResponse response, String what, boolean looks, Supplier<HouseChange> change, Page page,
+    String write(FormInput typed, HttpServletResponse response, String what, boolean looks, Supplier<HouseChange> change, HousePage page,
             String to) {
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Optional<Entry> already = houses.acknowledged(submission);
@@ -58,7 +58,7 @@ class HouseWriter {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
         Optional<House> then = read.flatMap(c -> typed.attempt("form", () -> houses.book().with(c)));
-        Optional<Preview.Found> found = then.filter(h -> looks).map(h -> preview.of(h, typed.wholeOr("from", 0)));
+        Optional<Preview.PreviewResult> found = then.filter(h -> looks).map(h -> preview.of(h, typed.wholeOr("from", 0)));
         if (then.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
             return page.show(typed, submission, found);

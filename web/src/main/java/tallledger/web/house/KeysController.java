@@ -3,7 +3,7 @@ package tallledger.web.house;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import tallledger.web.record.Houses;
+import tallledger.web.housebook.Houses;
 
 /** The keys surveys are sealed with, by what they are known by. */
 @Controller

@@ -6,12 +6,9 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.house.House;
 import tallledger.core.survey.JudgementChange;
-import tallledger.web.record.BookKind;
-import tallledger.web.record.BookRow;
-import tallledger.web.record.Books;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Unreadable;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.UnreadableBookException;
 
 /** Which surveys would be judged otherwise if they adopted a change of the house's rules. */
 @Component
@@ -23,7 +20,7 @@ class Preview {
     static final int NAMED = 4;
 
     /** A survey with what it would judge otherwise. */
-    public record Line(long survey, String name, int judgesBy, List<JudgementChange> records) {
+    public record PreviewLine(long survey, String name, int judgesBy, List<JudgementChange> records) {
 
         public List<JudgementChange> named() {
             return records.stream().limit(NAMED).toList();
@@ -38,42 +35,39 @@ class Preview {
      * @param lines    those that would judge something otherwise
      * @param unread   those that cannot be read
      */
-    public record Found(int looked, int all, List<Line> lines, int unread) {
+    public record PreviewResult(int looked, int all, List<PreviewLine> lines, int unread) {
 
         public boolean isWhole() {
             return looked >= all;
         }
     }
 
-    private final Books books;
-    private final Shelves shelves;
+    private final SurveyLibrary library;
 
-    Preview(Books books, Shelves shelves) {
-        this.books = books;
-        this.shelves = shelves;
+    Preview(SurveyLibrary library) {
+        this.library = library;
     }
 
     /** @param from so many of the newest surveys were looked at before */
-    Found of(House house, int from) {
-        List<BookRow> surveys = new ArrayList<>(books.all().stream().filter(b -> b.getKind() == BookKind.SURVEY).toList());
-        java.util.Collections.reverse(surveys);
-        List<Line> lines = new ArrayList<>();
+    PreviewResult of(House house, int from) {
+        List<Long> surveys = library.surveysNewestFirst();
+        List<PreviewLine> lines = new ArrayList<>();
         int unread = 0;
         int to = Math.min(surveys.size(), from + A_LOOK);
-        for (BookRow book : surveys.subList(Math.min(from, surveys.size()), to)) {
+        for (long survey : surveys.subList(Math.min(from, surveys.size()), to)) {
             try {
-                line(shelves.survey(book.getId()), house).ifPresent(lines::add);
-            } catch (Unreadable lost) {
+                line(library.survey(survey), house).ifPresent(lines::add);
+            } catch (UnreadableBookException lost) {
                 unread++;
             }
         }
-        return new Found(to, surveys.size(), lines, unread);
+        return new PreviewResult(to, surveys.size(), lines, unread);
     }
 
-    private static Optional<Line> line(StoredSurvey survey, House house) {
+    private static Optional<PreviewLine> line(StoredSurvey survey, House house) {
         List<JudgementChange> records =
                 JudgementChange.between(survey.core(), survey.core().by(survey.core().machine(), house, survey.entries()));
         return records.isEmpty() ? Optional.empty()
-                : Optional.of(new Line(survey.id(), survey.machine().name(), survey.core().house().version(), records));
+                : Optional.of(new PreviewLine(survey.id(), survey.machine().name(), survey.core().house().version(), records));
     }
 }

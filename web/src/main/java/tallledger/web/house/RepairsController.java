@@ -29,9 +29,9 @@ import tallledger.core.price.Spread;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.RepairsTable;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.housebook.RepairsTable;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
 /** The table of checks behind symptoms and systems: changed by the row, or whole as CSV. */
@@ -49,11 +49,11 @@ class RepairsController {
      * @param hours   low, likely, high
      * @param parts   likewise
      */
-    public record Row(int at, String about, String element, String what, String hours, String parts) {
+    public record RepairLine(int at, String about, String element, String what, String hours, String parts) {
     }
 
     /** What a row can be about. */
-    public record Subject(String name, String words) {
+    public record RepairSubject(String name, String words) {
     }
 
     private final Houses houses;
@@ -126,8 +126,8 @@ class RepairsController {
                                 : words.say("repair-about.step", about));
     }
 
-    private Row row(int at, Repair repair) {
-        return new Row(at, words(repair.about()), repair.element().isEmpty() ? "" : words.say("StageKind." + repair.element()),
+    private RepairLine row(int at, Repair repair) {
+        return new RepairLine(at, words(repair.about()), repair.element().isEmpty() ? "" : words.say("StageKind." + repair.element()),
                 repair.what(), spread(repair.hours()), spread(repair.parts()));
     }
 
@@ -152,7 +152,7 @@ class RepairsController {
         List<Repair> checks = houses.newest().repairs();
         model.addAttribute("rows", IntStream.range(0, checks.size())
                 .mapToObj(i -> row(i, checks.get(i))).toList());
-        model.addAttribute("subjects", RepairsTable.subjects().stream().map(name -> new Subject(name, words(name))).toList());
+        model.addAttribute("subjects", RepairsTable.subjects().stream().map(name -> new RepairSubject(name, words(name))).toList());
         model.addAttribute("elements", StageKind.values());
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);

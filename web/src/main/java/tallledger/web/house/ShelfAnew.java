@@ -5,7 +5,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Shelves;
+import tallledger.web.shelfindex.ShelfIndex;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.BackgroundJobs;
 
@@ -16,20 +16,20 @@ import tallledger.web.works.BackgroundJobs;
 @Component
 class ShelfAnew {
 
-    private final Shelves shelves;
+    private final ShelfIndex shelf;
     private final BackgroundJobs works;
     private final boolean atStart;
 
-    ShelfAnew(Shelves shelves, BackgroundJobs works, @Value("${tallledger.rebuild-shelf:false}") boolean atStart) {
-        this.shelves = shelves;
+    ShelfAnew(ShelfIndex shelf, BackgroundJobs works, @Value("${tallledger.rebuild-shelf:false}") boolean atStart) {
+        this.shelf = shelf;
         this.works = works;
         this.atStart = atStart;
     }
 
     /** Begins it, or gives the one that goes on. */
-    BackgroundJobs.Job begin() {
+    BackgroundJobs.BackgroundJob begin() {
         return works.begin("shelf", Reason.of(WebReason.WORK_SHELF), "/house/backup", progress -> {
-            shelves.makeAnew((done, all) -> progress.at(done / (double) all, Reason.of(WebReason.WORK_SHELF_LINES, done, all)));
+            shelf.makeAnew((done, all) -> progress.at(done / (double) all, Reason.of(WebReason.WORK_SHELF_LINES, done, all)));
             return new BackgroundJobs.Output.Page("/");
         });
     }

@@ -15,7 +15,7 @@ import tallledger.core.survey.Task;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedInstrument;
 import tallledger.practice.SimulatedMachine;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
 
 /**
  * Instruments there are for a task: with the demo data those on its simulated machines; for any other machine the one at the other end of

@@ -58,7 +58,7 @@ record LineInstrument(String where) {
             }
 
             @Override
-            public String read(Asked asked) {
+            public String read(ReadingFor asked) {
                 return line(kind).typed();
             }
         };

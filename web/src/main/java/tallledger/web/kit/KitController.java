@@ -23,15 +23,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
+import tallledger.core.plan.LookingWorth;
 import tallledger.core.reason.InUnit;
-import tallledger.core.survey.LookingWorth;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
 /** Kit and papers: promised, seen, missing, awaited; and the weight against the lift. */
@@ -39,15 +39,15 @@ import tallledger.web.words.Words;
 @RequestMapping("/surveys/{id}/kit")
 class KitController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
 
-    KitController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
+    KitController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
         this.words = words;
-        this.shelves = shelves;
+        this.library = library;
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
@@ -55,7 +55,7 @@ class KitController {
 
     @GetMapping
     String show(@PathVariable long id, @RequestParam Optional<String> item, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         item.ifPresent(name -> {
@@ -72,7 +72,7 @@ class KitController {
 
     @PostMapping
     String item(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class).flatMap(state -> typed.attempt("name",
                 () -> SurveyEntries.kit(survey.by(clock, typed.get("author")),
@@ -83,7 +83,7 @@ class KitController {
     /** One key: the item as it stands, with only its state changed. */
     @PostMapping("/mark")
     String mark(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response, () -> typed.choice("state", KitItem.State.class)
                 .flatMap(state -> typed.attempt("name", () -> {
@@ -96,7 +96,7 @@ class KitController {
 
     @PostMapping("/lift")
     String lift(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return write(survey, typed, model, response,
                 () -> typed.attempt("machine", () -> SurveyEntries.lift(survey.by(clock, typed.get("author")),

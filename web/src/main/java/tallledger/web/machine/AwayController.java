@@ -15,11 +15,12 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StaleFormException;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.StaleFormException;
+import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /** A machine put away from the shelf, and taken out again. */
@@ -27,11 +28,13 @@ import tallledger.web.words.WebReason;
 @RequestMapping("/machines/{id}/away")
 class AwayController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
+    private final MachineBooks machineBooks;
     private final AuthorCookie writer;
 
-    AwayController(Shelves shelves, AuthorCookie writer) {
-        this.shelves = shelves;
+    AwayController(SurveyLibrary library, MachineBooks machineBooks, AuthorCookie writer) {
+        this.library = library;
+        this.machineBooks = machineBooks;
         this.writer = writer;
     }
 
@@ -39,13 +42,13 @@ class AwayController {
     String ask(@PathVariable long id, Model model, HttpServletRequest request) {
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(""));
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         return page(model, machine, typed, Submission.fresh(machine.head()));
     }
 
     @PostMapping
     String write(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         if (!typed.has("author")) {
@@ -53,9 +56,9 @@ class AwayController {
         }
         try {
             if (typed.isClean() && typed.get("do").equals("out")) {
-                shelves.takeOut(id, typed.get("author"), submission);
+                machineBooks.takeOut(id, typed.get("author"), submission);
             } else if (typed.isClean()) {
-                shelves.putAway(id, typed.get("why"), typed.get("author"), submission);
+                machineBooks.putAway(id, typed.get("why"), typed.get("author"), submission);
             }
         } catch (Refused refused) {
             typed.refuse(refused.field().orElse("form"), refused.reason());

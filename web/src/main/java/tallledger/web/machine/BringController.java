@@ -29,9 +29,9 @@ import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.Uploaded;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
@@ -46,14 +46,14 @@ class BringController {
     };
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Houses houses;
     private final AuthorCookie writer;
     private final MachineWriter machines;
 
-    BringController(Shelves shelves, Houses houses, AuthorCookie writer, MachineWriter machines) {
+    BringController(SurveyLibrary library, Houses houses, AuthorCookie writer, MachineWriter machines) {
         this.machines = machines;
-        this.shelves = shelves;
+        this.library = library;
         this.houses = houses;
         this.writer = writer;
     }
@@ -61,12 +61,12 @@ class BringController {
     @GetMapping("/{id}/description.txt")
     ResponseEntity<byte[]> text(@PathVariable long id) {
         return file(id, "txt", MediaType.parseMediaType("text/plain;charset=UTF-8"),
-                DescriptionText.write(shelves.machine(id).description()));
+                DescriptionText.write(library.machine(id).description()));
     }
 
     @GetMapping("/{id}/description.json")
     ResponseEntity<byte[]> json(@PathVariable long id) {
-        return file(id, "json", MediaType.APPLICATION_JSON, CanonicalJson.write(shelves.machine(id).description().toPayload()));
+        return file(id, "json", MediaType.APPLICATION_JSON, CanonicalJson.write(library.machine(id).description().toPayload()));
     }
 
     private static ResponseEntity<byte[]> file(long id, String kind, MediaType type, String content) {
@@ -92,8 +92,8 @@ class BringController {
         if (typed.isClean() && !typed.has("text")) {
             typed.refuse("text", Reason.of(WebReason.TEXT_NONE));
         }
-        DescriptionText.Read read = typed.isClean() ? read(typed.get("text"), houses.newest().rules())
-                : new DescriptionText.Read(Optional.empty(), List.of());
+        DescriptionText.DescriptionRead read = typed.isClean() ? read(typed.get("text"), houses.newest().rules())
+                : new DescriptionText.DescriptionRead(Optional.empty(), List.of());
         model.addAttribute("read", read);
         boolean records = typed.get("do").equals("record");
         if (records && !typed.has("author")) {
@@ -109,12 +109,12 @@ class BringController {
         return machines.write(Optional.empty(), read.description().get(), typed, submission, response, next -> page(typed, next, model));
     }
 
-    private static DescriptionText.Read read(String text, Rules rules) {
+    private static DescriptionText.DescriptionRead read(String text, Rules rules) {
         return text.stripLeading().startsWith("{") ? json(text, rules) : DescriptionText.read(text, rules);
     }
 
     /** What JSON says is held to all that a form is held to: it goes through the form. */
-    private static DescriptionText.Read json(String text, Rules rules) {
+    private static DescriptionText.DescriptionRead json(String text, Rules rules) {
         MachineDescription said;
         try {
             said = MachineDescription.from(new Payload(JSON.readValue(text, TREE)));
@@ -128,12 +128,12 @@ class BringController {
         }
         FormInput typed = MachineForm.write(said);
         Optional<MachineDescription> checked = MachineForm.description(typed, Optional.of(said), rules);
-        return new DescriptionText.Read(typed.isClean() ? checked : Optional.empty(), typed.errors().values().stream()
+        return new DescriptionText.DescriptionRead(typed.isClean() ? checked : Optional.empty(), typed.errors().values().stream()
                 .map(because -> new DescriptionText.Wrong(0, because)).toList());
     }
 
-    private static DescriptionText.Read wrong(int line, Reason because) {
-        return new DescriptionText.Read(Optional.empty(), List.of(new DescriptionText.Wrong(line, because)));
+    private static DescriptionText.DescriptionRead wrong(int line, Reason because) {
+        return new DescriptionText.DescriptionRead(Optional.empty(), List.of(new DescriptionText.Wrong(line, because)));
     }
 
     private static String page(FormInput typed, Submission submission, Model model) {

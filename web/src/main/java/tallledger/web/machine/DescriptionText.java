@@ -68,22 +68,22 @@ public final class DescriptionText {
      * @param name   of the form's field, behind the part's prefix
      * @param choices where it is one or several of a few
      */
-    private record Field(String word, String name, How how, List<String> choices) {
+    private record DescribedField(String word, String name, How how, List<String> choices) {
 
-        static Field text(String word, String name) {
-            return new Field(word, name, How.TEXT, List.of());
+        static DescribedField text(String word, String name) {
+            return new DescribedField(word, name, How.TEXT, List.of());
         }
 
-        static Field lines(String word, String name) {
-            return new Field(word, name, How.LINES, List.of());
+        static DescribedField lines(String word, String name) {
+            return new DescribedField(word, name, How.LINES, List.of());
         }
 
-        static Field choice(String word, String name, Enum<?>... choices) {
-            return new Field(word, name, How.CHOICE, Stream.of(choices).map(Enum::name).toList());
+        static DescribedField choice(String word, String name, Enum<?>... choices) {
+            return new DescribedField(word, name, How.CHOICE, Stream.of(choices).map(Enum::name).toList());
         }
 
-        static Field choices(String word, String name, Enum<?>... choices) {
-            return new Field(word, name, How.CHOICES, Stream.of(choices).map(Enum::name).toList());
+        static DescribedField choices(String word, String name, Enum<?>... choices) {
+            return new DescribedField(word, name, How.CHOICES, Stream.of(choices).map(Enum::name).toList());
         }
     }
 
@@ -94,7 +94,7 @@ public final class DescriptionText {
      * @param key    field that each of several has
      * @param grid   prefix of the plate whose cells stand in it
      */
-    private record Part(String word, String prefix, Optional<String> key, Optional<String> grid, List<Field> fields) {
+    private record TextPart(String word, String prefix, Optional<String> key, Optional<String> grid, List<DescribedField> fields) {
 
         boolean isSeveral() {
             return key.isPresent();
@@ -105,47 +105,54 @@ public final class DescriptionText {
         }
     }
 
-    private static Part once(String word, Optional<String> grid, Field... fields) {
-        return new Part(word, "", Optional.empty(), grid, List.of(fields));
+    private static TextPart once(String word, Optional<String> grid, DescribedField... fields) {
+        return new TextPart(word, "", Optional.empty(), grid, List.of(fields));
     }
 
-    private static final List<Part> PARTS = List.of(
-            once("machine", Optional.empty(), Field.text("name", "name"), Field.text("maker", "maker"), Field.text("model", "model"),
-                    Field.text("serial", "serial"), Field.text("year", "year"),
-                    Field.choice("family", "family", Family.values()), Field.choice("unit", "unit", LengthUnit.values()),
-                    Field.text("stands at", "seenAt"), Field.text("offered by", "offeredBy")),
-            new Part("stage", "stage", Optional.of("name"), Optional.empty(),
-                    List.of(Field.text("name", "name"), Field.choice("kind", "kind", StageKind.values()),
-                            Field.text("positions", "positions"),
-                            Field.text("values", "values"), Field.choice("shifting", "shifting", Shifting.values()),
-                            Field.choice("pattern", "pattern", LeverPattern.values()),
-                            Field.choice("moved by", "movedBy", MovedBy.values()))),
-            once("drive", Optional.empty(), Field.text("reverses", "reverses"), Field.lines("interlock", "interlocks"),
-                    Field.text("motor", "kilowatts"), Field.choice("power", "law", MotorRating.Law.values()),
-                    Field.text("efficiency", "efficiency")),
-            once("speeds", Optional.of(PlateGrid.SPEED), Field.text("tolerance", "tolerance")),
-            once("feeds", Optional.of(PlateGrid.FEED), Field.lines("lever", "feedLevers"),
-                    Field.choice("counted in", "feedUnit", LengthUnit.values()), Field.choice("per", "feedPer", Axis.Per.values())),
-            once("threads", Optional.of(PlateGrid.THREAD), Field.lines("lever", "threadLevers"),
-                    Field.choice("counted in", "threadCounted", ThreadPlate.Counted.values())),
-            new Part("axis", "axis", Optional.of("name"), Optional.empty(),
-                    List.of(Field.text("name", "name"), Field.text("identity", "id"), Field.choice("is", "role", Axis.Role.values()),
-                            Field.text("one way", "minus"),
-                            Field.text("other way", "plus"), Field.choices("can", "abilities", Axis.Ability.values()),
-                            Field.text("travel", "travel"), Field.choice("per", "per", Axis.Per.values()), Field.text("slowest", "slowest"),
-                            Field.text("fastest", "fastest"), Field.text("rapid", "rapid"))),
-            once("features", Optional.empty(), Field.choices("has", "feature", Feature.values()),
-                    Field.lines("other speed", "otherSpeeds")),
-            once("supply", Optional.empty(), Field.text("volts", "volts"), Field.text("hertz", "hertz"), Field.text("phases", "phases"),
-                    Field.text("power", "supplyKilowatts"),
-                    Field.text("amperes", "amperes"), Field.text("heavy start", "heavyStart")),
-            once("change wheels", Optional.empty(), Field.text("lead screw", "leadScrew"), Field.text("factors", "factors"),
-                    Field.lines("promised", "promised"), Field.text("reach", "reach"),
-                    Field.text("buyable", "buyable")),
-            new Part("claim", "claim", Optional.of("attribute"), Optional.empty(),
-                    List.of(Field.choice("of", "attribute", Claim.Attribute.values()), Field.text("value", "value"),
-                            Field.choice("by", "source", Claim.Source.values()),
-                            Field.text("words", "wording"), Field.text("axis", "axis"), Field.text("tested by", "testedBy"))),
+    private static final List<TextPart> PARTS = List.of(
+            once("machine", Optional.empty(), DescribedField.text("name", "name"), DescribedField.text("maker", "maker"),
+                    DescribedField.text("model", "model"),
+                    DescribedField.text("serial", "serial"), DescribedField.text("year", "year"),
+                    DescribedField.choice("family", "family", Family.values()), DescribedField.choice("unit", "unit", LengthUnit.values()),
+                    DescribedField.text("stands at", "seenAt"), DescribedField.text("offered by", "offeredBy")),
+            new TextPart("stage", "stage", Optional.of("name"), Optional.empty(),
+                    List.of(DescribedField.text("name", "name"), DescribedField.choice("kind", "kind", StageKind.values()),
+                            DescribedField.text("positions", "positions"),
+                            DescribedField.text("values", "values"), DescribedField.choice("shifting", "shifting", Shifting.values()),
+                            DescribedField.choice("pattern", "pattern", LeverPattern.values()),
+                            DescribedField.choice("moved by", "movedBy", MovedBy.values()))),
+            once("drive", Optional.empty(), DescribedField.text("reverses", "reverses"), DescribedField.lines("interlock", "interlocks"),
+                    DescribedField.text("motor", "kilowatts"), DescribedField.choice("power", "law", MotorRating.Law.values()),
+                    DescribedField.text("efficiency", "efficiency")),
+            once("speeds", Optional.of(PlateGrid.SPEED), DescribedField.text("tolerance", "tolerance")),
+            once("feeds", Optional.of(PlateGrid.FEED), DescribedField.lines("lever", "feedLevers"),
+                    DescribedField.choice("counted in", "feedUnit", LengthUnit.values()),
+                    DescribedField.choice("per", "feedPer", Axis.Per.values())),
+            once("threads", Optional.of(PlateGrid.THREAD), DescribedField.lines("lever", "threadLevers"),
+                    DescribedField.choice("counted in", "threadCounted", ThreadPlate.Counted.values())),
+            new TextPart("axis", "axis", Optional.of("name"), Optional.empty(),
+                    List.of(DescribedField.text("name", "name"), DescribedField.text("identity", "id"),
+                            DescribedField.choice("is", "role", Axis.Role.values()),
+                            DescribedField.text("one way", "minus"),
+                            DescribedField.text("other way", "plus"), DescribedField.choices("can", "abilities", Axis.Ability.values()),
+                            DescribedField.text("travel", "travel"), DescribedField.choice("per", "per", Axis.Per.values()),
+                            DescribedField.text("slowest", "slowest"),
+                            DescribedField.text("fastest", "fastest"), DescribedField.text("rapid", "rapid"))),
+            once("features", Optional.empty(), DescribedField.choices("has", "feature", Feature.values()),
+                    DescribedField.lines("other speed", "otherSpeeds")),
+            once("supply", Optional.empty(), DescribedField.text("volts", "volts"), DescribedField.text("hertz", "hertz"),
+                    DescribedField.text("phases", "phases"),
+                    DescribedField.text("power", "supplyKilowatts"),
+                    DescribedField.text("amperes", "amperes"), DescribedField.text("heavy start", "heavyStart")),
+            once("change wheels", Optional.empty(), DescribedField.text("lead screw", "leadScrew"),
+                    DescribedField.text("factors", "factors"),
+                    DescribedField.lines("promised", "promised"), DescribedField.text("reach", "reach"),
+                    DescribedField.text("buyable", "buyable")),
+            new TextPart("claim", "claim", Optional.of("attribute"), Optional.empty(),
+                    List.of(DescribedField.choice("of", "attribute", Claim.Attribute.values()), DescribedField.text("value", "value"),
+                            DescribedField.choice("by", "source", Claim.Source.values()),
+                            DescribedField.text("words", "wording"), DescribedField.text("axis", "axis"),
+                            DescribedField.text("tested by", "testedBy"))),
             once("own chart", Optional.empty()));
     private static final String OWN_CHART = "own chart";
 
@@ -158,7 +165,7 @@ public final class DescriptionText {
      * @param description empty where anything is wrong
      * @param wrong       what is, with its line; nought where it is of no line
      */
-    public record Read(Optional<MachineDescription> description, List<Wrong> wrong) {
+    public record DescriptionRead(Optional<MachineDescription> description, List<Wrong> wrong) {
     }
 
     /** @param line nought where it is of none */
@@ -168,7 +175,7 @@ public final class DescriptionText {
     static String write(MachineDescription machine) {
         FormInput typed = MachineForm.write(machine);
         StringBuilder text = new StringBuilder(HEAD);
-        for (Part part : PARTS) {
+        for (TextPart part : PARTS) {
             if (part.isSeveral()) {
                 for (int row = 0; typed.has(part.at(row) + part.key.orElseThrow()); row++) {
                     text.append(written(part, fields(part, part.at(row), typed)));
@@ -188,13 +195,13 @@ public final class DescriptionText {
         return text.toString();
     }
 
-    private static String written(Part part, List<String> lines) {
+    private static String written(TextPart part, List<String> lines) {
         return lines.isEmpty() ? "" : "\n[" + part.word + "]\n" + String.join("\n", lines) + "\n";
     }
 
-    private static List<String> fields(Part part, String prefix, FormInput typed) {
+    private static List<String> fields(TextPart part, String prefix, FormInput typed) {
         List<String> lines = new ArrayList<>();
-        for (Field f : part.fields) {
+        for (DescribedField f : part.fields) {
             String value = typed.get(prefix + f.name);
             switch (f.how) {
                 case TEXT -> {
@@ -249,14 +256,14 @@ public final class DescriptionText {
         private final Map<String, Integer> lines = new HashMap<>();
         private final List<Wrong> wrong = new ArrayList<>();
         private final Map<String, Integer> count = new HashMap<>();
-        private final Map<String, Map<String, Cell>> cells = new HashMap<>();
+        private final Map<String, Map<String, DescribedCell>> cells = new HashMap<>();
         /** Fields of which it is said already what is wrong. */
         private final Set<String> said = new HashSet<>();
-        private final Map<String, Cell> own = new LinkedHashMap<>();
-        private Part part;
+        private final Map<String, DescribedCell> own = new LinkedHashMap<>();
+        private TextPart part;
         private int row;
 
-        private record Cell(int line, String value) {
+        private record DescribedCell(int line, String value) {
         }
 
         void line(int number, String text) {
@@ -289,17 +296,17 @@ public final class DescriptionText {
             if (part.grid.isPresent() && equals > 0) {
                 cells.computeIfAbsent(part.grid.get(), g -> new LinkedHashMap<>())
                         .put(line.substring(0, equals).strip().replaceAll("\\s*·\\s*", AND),
-                                new Cell(number, line.substring(equals + 1).strip()));
+                                new DescribedCell(number, line.substring(equals + 1).strip()));
                 return;
             }
             int colon = line.indexOf(':');
             String word = colon < 0 ? line : line.substring(0, colon).strip();
             String value = colon < 0 ? "" : line.substring(colon + 1).strip();
             if (colon > 0 && part.word.equals(OWN_CHART)) {
-                own.put(word, new Cell(number, value));
+                own.put(word, new DescribedCell(number, value));
                 return;
             }
-            Optional<Field> field = part.fields.stream().filter(f -> f.word.equals(word.toLowerCase(Locale.ROOT))).findFirst();
+            Optional<DescribedField> field = part.fields.stream().filter(f -> f.word.equals(word.toLowerCase(Locale.ROOT))).findFirst();
             if (colon < 1 || field.isEmpty()) {
                 wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_FIELD, cut(word), part.word, part.fields.stream()
                         .map(f -> (Object) f.word).toList())));
@@ -308,7 +315,7 @@ public final class DescriptionText {
             put(field.get(), part.at(row) + field.get().name, value, number);
         }
 
-        private void put(Field field, String name, String value, int number) {
+        private void put(DescribedField field, String name, String value, int number) {
             if (field.how != How.LINES && lines.putIfAbsent(name, number) != null) {
                 wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_TWICE, field.word)));
                 return;
@@ -324,7 +331,7 @@ public final class DescriptionText {
         }
 
         /** A form offers only what there is; a text may say anything. */
-        private Optional<String> chosen(Field field, String name, String value, int number) {
+        private Optional<String> chosen(DescribedField field, String name, String value, int number) {
             Optional<String> found = field.choices.stream().filter(constant(value)::equals).findFirst();
             if (found.isEmpty() && !value.isBlank()) {
                 wrong.add(new Wrong(number, Reason.of(WebReason.TEXT_CHOICE, cut(value.strip()), field.choices.stream()
@@ -334,7 +341,7 @@ public final class DescriptionText {
             return found;
         }
 
-        Read done(Rules rules) {
+        DescriptionRead done(Rules rules) {
             rows("claim", "claimRows");
             rows("axis", "axisRows");
             if (count.getOrDefault("stage", 0) > MachineForm.STAGE_ROWS) {
@@ -360,7 +367,7 @@ public final class DescriptionText {
             });
             description = description.flatMap(this::withOwnChart);
             wrong.sort(Comparator.comparingInt(Wrong::line));
-            return new Read(wrong.isEmpty() ? description : Optional.empty(), List.copyOf(wrong));
+            return new DescriptionRead(wrong.isEmpty() ? description : Optional.empty(), List.copyOf(wrong));
         }
 
         private void rows(String part, String field) {
@@ -368,7 +375,7 @@ public final class DescriptionText {
         }
 
         private void grid(String prefix, List<Lever> levers) {
-            Map<String, Cell> typedCells = cells.getOrDefault(prefix, Map.of());
+            Map<String, DescribedCell> typedCells = cells.getOrDefault(prefix, Map.of());
             List<String> keys = SpeedPlate.keysOf(levers).stream().map(DescriptionText::cell).toList();
             typed.set(prefix + "shape", PlateGrid.shapeOf(levers));
             typedCells.forEach((key, cell) -> {
@@ -396,11 +403,11 @@ public final class DescriptionText {
         }
 
         private Optional<MachineDescription> withOwnChart(MachineDescription machine) {
-            Map<StepId, OwnChart.Printed> printed = new LinkedHashMap<>();
+            Map<StepId, OwnChart.PrintedFigure> printed = new LinkedHashMap<>();
             own.forEach((step, cell) -> {
                 String[] two = cell.value.split(";", 2);
                 try {
-                    printed.put(StepId.read(step), new OwnChart.Printed(two[0].strip(), two.length < 2 ? ""
+                    printed.put(StepId.read(step), new OwnChart.PrintedFigure(two[0].strip(), two.length < 2 ? ""
                             : two[1].strip()).checked(machine.unit()));
                 } catch (Refused refused) {
                     wrong.add(new Wrong(cell.line, refused.reason()));
@@ -422,7 +429,7 @@ public final class DescriptionText {
         return text.length() > 60 ? text.substring(0, 60) + "…" : text;
     }
 
-    static Read read(String text, Rules rules) {
+    static DescriptionRead read(String text, Rules rules) {
         Reader reader = new Reader();
         List<String> lines = text.lines().toList();
         for (int i = 0; i < lines.size(); i++) {

@@ -36,7 +36,8 @@ import tallledger.web.words.Figures;
  * @param units   of power and torque here
  * @param noPower why some speed has no power beside it, though the motor's is known
  */
-public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<RangeLine> ranges, List<String> overlaps, List<String> gaps,
+public record DriveView(Optional<RayChartView> chart, List<DriveLine> lines, List<RangeLine> ranges, List<String> overlaps,
+        List<String> gaps,
         List<SameLine> same, List<PlateRemark> remarks, List<Factors> factors, Optional<Reason> noPower, Units units) {
 
     private static final MathContext SHOWN = new MathContext(3);
@@ -71,7 +72,7 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
     }
 
     /** One speed with what the spindle has there. */
-    public record Line(String name, String rpm, String routes, String power, String torque) {
+    public record DriveLine(String name, String rpm, String routes, String power, String torque) {
     }
 
     /** One sliding range. */
@@ -99,13 +100,13 @@ public record DriveView(Optional<RayChartView> chart, List<Line> lines, List<Ran
                 motor.flatMap(m -> noPower(table, m)), units);
     }
 
-    private static Line line(SpeedTable table, Speed speed, Optional<MotorRating> motor, Units units) {
+    private static DriveLine line(SpeedTable table, Speed speed, Optional<MotorRating> motor, Units units) {
         Route route = speed.routes().get(0);
         String routes = String.join(", ", speed.routes().stream().filter(r -> !table.train().isReverse(r)).map(table.train()::name)
                 .toList());
         Optional<SpindlePower> power = motor.flatMap(m -> speed.expected().flatMap(n -> SpindlePower.at(table.train(), m, route, n)));
         String rpm = speed.nominal().map(Figures::plain).or(() -> speed.expected().map(n -> "about " + shown(n))).orElse("?");
-        return new Line(table.train().name(route), rpm, routes, power.map(p -> shown(p.kilowatts() / units.kilowatts)).orElse(""),
+        return new DriveLine(table.train().name(route), rpm, routes, power.map(p -> shown(p.kilowatts() / units.kilowatts)).orElse(""),
                 power.map(p -> shown(p.newtonMetres() / units.newtonMetres)).orElse(""));
     }
 

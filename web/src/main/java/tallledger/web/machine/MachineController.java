@@ -43,19 +43,20 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.PlateDoubt;
 import tallledger.core.unit.LengthUnit;
+import tallledger.web.cache.Memo;
 import tallledger.web.fitout.FitOutForm;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Memo;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
-/** The StoredMachine screen: what it is, what is said of it, its drive and plate. */
+/** The Machine screen: what it is, what is said of it, its drive and plate. */
 @Controller
 @RequestMapping("/machines")
 class MachineController {
@@ -63,35 +64,38 @@ class MachineController {
     private static final String FORM = "machine/form";
     private static final int MOST_KEPT = 32;
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
+    private final MachineBooks machineBooks;
     private final Houses houses;
     private final AuthorCookie writer;
     private final MachineWriter machines;
     private final Words words;
-    private final Memo<Asked, DriveView> drives = new Memo<>(MOST_KEPT,
+    private final Memo<AskedDrive, DriveView> drives = new Memo<>(MOST_KEPT,
             a -> DriveView.of(a.train, a.plate, a.motor, a.claimed, a.units));
 
     private final Memo<SpeedPlate, PlateCheck> threadChecks = new Memo<>(MOST_KEPT, PlateCheck::ofThreads);
     private final Memo<SpeedPlate, PlateCheck> feedChecks = new Memo<>(MOST_KEPT, PlateCheck::ofFeeds);
 
     /** A drive as described or typed. */
-    private record Asked(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed, DriveView.Units units) {
+    private record AskedDrive(DriveTrain train, SpeedPlate plate, Optional<MotorRating> motor, OptionalInt claimed, DriveView.Units units) {
     }
 
-    MachineController(Shelves shelves, Houses houses, AuthorCookie writer, Words words, MachineWriter machines) {
+    MachineController(SurveyLibrary library, MachineBooks machineBooks, Houses houses, AuthorCookie writer, Words words,
+            MachineWriter machines) {
         this.machines = machines;
         this.words = words;
-        this.shelves = shelves;
+        this.library = library;
+        this.machineBooks = machineBooks;
         this.houses = houses;
         this.writer = writer;
     }
 
     @GetMapping("/{id}")
     String show(@PathVariable long id, @RequestParam Optional<String> unnamed, Model model, HttpServletRequest request) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         model.addAttribute("machine", machine);
         model.addAttribute("grid", PlateGrid.of(machine.description().plate().levers()));
-        model.addAttribute("surveys", shelves.surveysOf(machine));
+        model.addAttribute("surveys", library.surveysOf(machine));
         model.addAttribute("submission", Submission.fresh(0));
         model.addAttribute("feedGrid", machine.description().feeds().map(f -> PlateGrid.of(f.plate().levers(), PlateGrid.FEED))
                 .orElse(null));
@@ -101,7 +105,7 @@ class MachineController {
         model.addAttribute("threadCheck", machine.description().threads().map(t -> threadChecks.of(t.plate())).orElse(null));
         model.addAttribute("change", Submission.fresh(machine.head()));
         MachineDescription d = machine.description();
-        DriveView drive = drives.of(new Asked(d.train(), d.plate(), d.motor(), claimedSpeeds(d), DriveView.Units.of(d.unit())));
+        DriveView drive = drives.of(new AskedDrive(d.train(), d.plate(), d.motor(), claimedSpeeds(d), DriveView.Units.of(d.unit())));
         model.addAttribute("drive", drive);
         model.addAttribute("doubts", drive.remarks().stream().map(r -> new PlateDoubt(r, Optional.empty())).toList());
         model.addAttribute("author", writer.known(request).orElse(machine.lastAuthor()));
@@ -158,7 +162,7 @@ class MachineController {
         FormInput own = typed.withoutErrors();
         Optional<DriveTrain> train = MachineForm.train(own);
         Optional<MotorRating> motor = MachineForm.motor(own, houses.newest().rules());
-        Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new Asked(t,
+        Optional<DriveView> view = train.flatMap(t -> own.attempt("stages", () -> drives.of(new AskedDrive(t,
                 MachineForm.plateSoFar(own, MachineDescription.leversOf(t), PlateGrid.SPEED), motor, OptionalInt.empty(),
                 DriveView.Units.of(typed.holds("unit", LengthUnit.INCH.name()) ? LengthUnit.INCH : LengthUnit.MM)))));
         own.errors().forEach(typed::refuse);
@@ -168,17 +172,17 @@ class MachineController {
     /** Accepts what a suspect cell means, as a new version of the description; the plate's own reading is kept beside it. */
     @PostMapping("/{id}/accept")
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        shelves.acceptReading(machine, typed.all("at"), typed.get("means"), typed.get("author"), submission);
+        machineBooks.acceptReading(machine, typed.all("at"), typed.get("means"), typed.get("author"), submission);
         writer.remember(response, typed.get("author"), submission);
         return "redirect:/machines/" + id;
     }
 
     @GetMapping("/{id}/edit")
     String edit(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = MachineForm.write(machine.description());
         typed.set("author", writer.known(request).orElse(""));
         return form(model, Optional.of(machine), typed, Submission.fresh(machine.head()),
@@ -188,7 +192,7 @@ class MachineController {
     /** A sister machine: all of this one's but its serial number, its plate to be read again. */
     @GetMapping("/{id}/sister")
     String sister(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = MachineForm.write(machine.description());
         List.of("serial", "year", "seenAt", "offeredBy").forEach(field -> typed.set(field, ""));
         typed.set("name", machine.name() + " (2)");
@@ -212,7 +216,7 @@ class MachineController {
     @PostMapping("/{id}")
     String change(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        return save(Optional.of(shelves.machine(id)), FormInput.of(fields), model, response);
+        return save(Optional.of(library.machine(id)), FormInput.of(fields), model, response);
     }
 
     /** What the machine's steps and speeds are called, by their keys. */

@@ -22,8 +22,8 @@ import tallledger.core.plate.SpeedPlate;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.web.cache.Memo;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Memo;
 import tallledger.web.words.Figures;
 import tallledger.web.words.WebReason;
 
@@ -39,12 +39,12 @@ final class PlateFinder {
     private static final int MOST_KEPT = 16;
     private static final List<String> ENDS = List.of(Stage.LOW_END, Stage.HIGH_END);
     private static final List<String> FEED_ENDS = List.of("slowest", "fastest");
-    private static final Memo<Asked, Found> KEPT = new Memo<>(MOST_KEPT, PlateFinder::find);
+    private static final Memo<PlateQuestion, FoundLayouts> KEPT = new Memo<>(MOST_KEPT, PlateFinder::find);
 
     private PlateFinder() {
     }
 
-    private record Asked(SpeedList list, List<Integer> levers) {
+    private record PlateQuestion(SpeedList list, List<Integer> levers) {
     }
 
     /**
@@ -52,7 +52,7 @@ final class PlateFinder {
      *
      * @param more arrangements beyond those offered
      */
-    record Found(List<Offer> offers, int more, List<Reason> says) {
+    record FoundLayouts(List<OfferedLayout> offers, int more, List<Reason> says) {
     }
 
     /**
@@ -66,7 +66,7 @@ final class PlateFinder {
      * @param rows    the plate as it would read
      * @param worst   how far the worst cell is off, %; empty where nothing was fitted
      */
-    public record Offer(List<Lever> levers, List<String> cells, boolean slides, List<LeverLine> lines, List<LeftOutLine> leftOut,
+    public record OfferedLayout(List<Lever> levers, List<String> cells, boolean slides, List<LeverLine> lines, List<LeftOutLine> leftOut,
             PlateGrid grid, Optional<Double> worst) {
 
         /** Sizes as people say them: "3 × 4". */
@@ -91,13 +91,13 @@ final class PlateFinder {
     }
 
     /** What the list typed gives; empty where none is typed, or it is refused where it was typed. */
-    static Optional<Found> found(FormInput typed, String prefix) {
+    static Optional<FoundLayouts> found(FormInput typed, String prefix) {
         if (!typed.has(prefix + LIST)) {
             return Optional.empty();
         }
         return typed.attempt(prefix + LIST, () -> list(prefix, typed.get(prefix + LIST)))
                 .flatMap(list -> typed.attempt(prefix + COUNTED, () -> counted(typed.get(prefix + COUNTED)))
-                        .flatMap(levers -> typed.attempt(prefix + LIST, () -> KEPT.of(new Asked(list, levers)))));
+                        .flatMap(levers -> typed.attempt(prefix + LIST, () -> KEPT.of(new PlateQuestion(list, levers)))));
     }
 
     private static SpeedList list(String prefix, String text) {
@@ -122,23 +122,23 @@ final class PlateFinder {
         return levers;
     }
 
-    private static Found find(Asked asked) {
+    private static FoundLayouts find(PlateQuestion asked) {
         if (asked.list instanceof SpeedList.Rows rows) {
             return rows(rows);
         } else if (asked.list instanceof SpeedList.Sliding sliding) {
             return sliding(sliding);
-        } else if (asked.list instanceof SpeedList.Ends ends) {
+        } else if (asked.list instanceof SpeedList.RangeEnds ends) {
             return ends(ends, asked.levers);
         }
         List<TypedNumber> speeds = ((SpeedList.Bare) asked.list).speeds();
         Arrangements all = Arrangements.of(speeds, asked.levers);
-        List<Offer> offers = new ArrayList<>(all.found().stream().filter(a -> cells(a.sizes()) <= DriveTrain.MOST_COMBINATIONS)
+        List<OfferedLayout> offers = new ArrayList<>(all.found().stream().filter(a -> cells(a.sizes()) <= DriveTrain.MOST_COMBINATIONS)
                 .limit(MOST_OFFERED)
                 .map(PlateFinder::offer).toList());
         if (asked.levers.size() < 2) {
             single(distinct(speeds).stream().map(TypedNumber::typed).toList()).ifPresent(offers::add);
         }
-        return new Found(offers, Math.max(0, all.found().size() - MOST_OFFERED), all.says());
+        return new FoundLayouts(offers, Math.max(0, all.found().size() - MOST_OFFERED), all.says());
     }
 
     private static int cells(List<Integer> sizes) {
@@ -155,15 +155,15 @@ final class PlateFinder {
     /**
      * One lever, knob or belt with a position for each, as far as one stage has so many; or the one speed of a machine that has no choice.
      */
-    private static Optional<Offer> single(List<String> speeds) {
+    private static Optional<OfferedLayout> single(List<String> speeds) {
         if (speeds.size() > Stage.MOST_POSITIONS) {
             return Optional.empty();
         }
         List<Lever> levers = speeds.size() == 1 ? List.of() : List.of(Arrangement.lever(0, speeds.size()));
-        return Optional.of(new Offer(levers, speeds, false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty()));
+        return Optional.of(new OfferedLayout(levers, speeds, false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty()));
     }
 
-    private static Offer offer(Arrangement a) {
+    private static OfferedLayout offer(Arrangement a) {
         List<String> cells = new ArrayList<>();
         for (List<String> key : SpeedPlate.keysOf(a.levers())) {
             Optional<Arrangement.LeftOut> misread = a.leftOut().stream().filter(out -> out.at().equals(key)).findFirst();
@@ -177,10 +177,10 @@ final class PlateFinder {
         List<LeftOutLine> leftOut = a.leftOut().stream().map(out -> new LeftOutLine(out.typed().typed(), Lever.nameOf(out.at(), a.levers()),
                 out.means().map(Figures::ratio).orElse(""), out.slips().isEmpty() ? "" : Figures.plain(out.slips().get(0).value()),
                 out.slips().isEmpty() ? "" : out.slips().get(0).slip().name())).toList();
-        return new Offer(a.levers(), cells, false, lines, leftOut, PlateGrid.of(a.levers()), Optional.of(a.worst() * 100));
+        return new OfferedLayout(a.levers(), cells, false, lines, leftOut, PlateGrid.of(a.levers()), Optional.of(a.worst() * 100));
     }
 
-    private static Found rows(SpeedList.Rows rows) {
+    private static FoundLayouts rows(SpeedList.Rows rows) {
         int columns = rows.cells().get(0).size();
         List<String> down = rows.rowLabels().isEmpty() ? lettered(rows.cells().size()) : rows.rowLabels();
         List<String> across = rows.columnLabels().isEmpty() ? numbered(columns) : rows.columnLabels();
@@ -206,12 +206,13 @@ final class PlateFinder {
                 .mapToObj(l -> new LeverLine(levers.get(l).name(), check.factors().factors(l).stream()
                         .map(f -> f.map(Figures::ratio).orElse("?")).collect(Collectors.joining(" · "))))
                 .toList();
-        Offer offer = new Offer(levers, cells.stream().map(PlateCell::typed).toList(), false, lines, List.of(), PlateGrid.of(levers),
-                Optional.empty());
-        return new Found(List.of(offer), 0, check.remarks().stream().filter(r -> r.isDoubt()).map(r -> r.because()).toList());
+        OfferedLayout offer =
+                new OfferedLayout(levers, cells.stream().map(PlateCell::typed).toList(), false, lines, List.of(), PlateGrid.of(levers),
+                        Optional.empty());
+        return new FoundLayouts(List.of(offer), 0, check.remarks().stream().filter(r -> r.isDoubt()).map(r -> r.because()).toList());
     }
 
-    private static Found sliding(SpeedList.Sliding sliding) {
+    private static FoundLayouts sliding(SpeedList.Sliding sliding) {
         int ranges = sliding.ranges().size();
         List<Lever> levers = new ArrayList<>();
         if (ranges > 1) {
@@ -219,31 +220,32 @@ final class PlateFinder {
         }
         levers.add(new Lever("variator", ENDS, true));
         List<String> cells = sliding.ranges().stream().flatMap(List::stream).map(TypedNumber::typed).toList();
-        return new Found(List.of(new Offer(levers, cells, true, List.of(), List.of(), PlateGrid.of(levers), Optional.empty())), 0,
+        return new FoundLayouts(
+                List.of(new OfferedLayout(levers, cells, true, List.of(), List.of(), PlateGrid.of(levers), Optional.empty())), 0,
                 List.of());
     }
 
     /** Only how many and the ends: every product is offered, the rest of its plate unread. */
-    private static Found ends(SpeedList.Ends ends, List<Integer> counted) {
+    private static FoundLayouts ends(SpeedList.RangeEnds ends, List<Integer> counted) {
         List<List<Integer>> shapes = Arrangements.shapes(ends.count(), counted);
         List<Reason> says = new ArrayList<>(List.of(Reason.of(WebReason.ENDS_ONLY, ends.count())));
         if (shapes.isEmpty()) {
             Arrangements.noShape(ends.count(), counted).ifPresent(says::add);
         }
-        List<Offer> offers = new ArrayList<>();
+        List<OfferedLayout> offers = new ArrayList<>();
         for (List<Integer> shape : shapes) {
             List<Lever> levers = new ArrayList<>();
             IntStream.range(0, shape.size()).forEach(l -> levers.add(Arrangement.lever(shape.size() - 1 - l, shape.get(l))));
-            offers.add(new Offer(levers, between(ends), false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty()));
+            offers.add(new OfferedLayout(levers, between(ends), false, List.of(), List.of(), PlateGrid.of(levers), Optional.empty()));
         }
         if (counted.size() < 2) {
             single(between(ends)).ifPresent(offers::add);
         }
         offers.removeIf(offer -> offer.cells().size() > DriveTrain.MOST_COMBINATIONS);
-        return new Found(offers, 0, says);
+        return new FoundLayouts(offers, 0, says);
     }
 
-    private static List<String> between(SpeedList.Ends ends) {
+    private static List<String> between(SpeedList.RangeEnds ends) {
         List<String> cells = new ArrayList<>(Collections.nCopies(ends.count(), PlateCell.UNREADABLE_SIGN));
         cells.set(0, ends.low().typed());
         cells.set(ends.count() - 1, ends.high().typed());
@@ -262,7 +264,7 @@ final class PlateFinder {
     /**
      * Takes an offer into the rows of the form: the motor's row stays, the levers' are new, their labels to be changed to the machine's.
      */
-    static void take(FormInput typed, Offer offer, String prefix) {
+    static void take(FormInput typed, OfferedLayout offer, String prefix) {
         List<Lever> levers = offer.levers.stream().map(lever -> asTyped(lever, !prefix.isEmpty())).toList();
         if (prefix.isEmpty()) {
             stages(typed, levers);

@@ -18,14 +18,14 @@ import tallledger.web.forms.FormInput;
  * @param rows    one for each combination of the other levers
  * @param shape   the levers' labels, sent back with the form so that values keep their place when levers change
  */
-public record PlateGrid(String across, List<String> columns, List<Row> rows, String shape) {
+public record PlateGrid(String across, List<String> columns, List<PlateRow> rows, String shape) {
 
     /** One row: the other levers' labels and its inputs. */
-    public record Row(List<String> labels, List<Cell> cells) {
+    public record PlateRow(List<String> labels, List<GridCell> cells) {
     }
 
     /** One input. */
-    public record Cell(String field, String name, List<String> key) {
+    public record GridCell(String field, String name, List<String> key) {
     }
 
     /** Prefixes of the three grids' fields: of the speeds, the feeds and the threads. */
@@ -46,15 +46,15 @@ public record PlateGrid(String across, List<String> columns, List<Row> rows, Str
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         List<String> columns = levers.isEmpty() ? List.of("") : levers.get(levers.size() - 1).positions();
         String across = levers.isEmpty() ? "" : levers.get(levers.size() - 1).name();
-        List<Row> rows = new ArrayList<>();
+        List<PlateRow> rows = new ArrayList<>();
         for (int r = 0; r < keys.size() / columns.size(); r++) {
-            List<Cell> cells = new ArrayList<>();
+            List<GridCell> cells = new ArrayList<>();
             for (int c = 0; c < columns.size(); c++) {
                 int i = r * columns.size() + c;
-                cells.add(new Cell(field(prefix, i), String.join(" ", keys.get(i)), keys.get(i)));
+                cells.add(new GridCell(field(prefix, i), String.join(" ", keys.get(i)), keys.get(i)));
             }
             List<String> key = keys.get(r * columns.size());
-            rows.add(new Row(key.subList(0, Math.max(key.size() - 1, 0)), cells));
+            rows.add(new PlateRow(key.subList(0, Math.max(key.size() - 1, 0)), cells));
         }
         return new PlateGrid(across, columns, rows, shapeOf(levers));
     }

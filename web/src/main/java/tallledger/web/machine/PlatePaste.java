@@ -87,6 +87,6 @@ public final class PlatePaste {
     }
 
     private static List<List<String>> rows(String text) {
-        return CsvRows.read(text).orElseThrow(() -> Refused.because(WebReason.PASTE_BROKEN)).stream().map(CsvRows.Row::cells).toList();
+        return CsvRows.read(text).orElseThrow(() -> Refused.because(WebReason.PASTE_BROKEN)).stream().map(CsvRows.CsvRow::cells).toList();
     }
 }

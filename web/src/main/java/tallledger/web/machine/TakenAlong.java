@@ -40,11 +40,11 @@ final class TakenAlong {
             }
             return;
         }
-        Optional<PlateFinder.Found> found = PlateFinder.found(typed, prefix);
+        Optional<PlateFinder.FoundLayouts> found = PlateFinder.found(typed, prefix);
         if (found.isEmpty()) {
             return;
         }
-        List<PlateFinder.Offer> offers = found.get().offers();
+        List<PlateFinder.OfferedLayout> offers = found.get().offers();
         if (offers.isEmpty()) {
             typed.refuse(list, Reason.of(WebReason.LIST_FITS_NONE));
         } else if (offers.size() + found.get().more() > 1) {

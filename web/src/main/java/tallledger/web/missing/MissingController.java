@@ -4,7 +4,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import tallledger.web.record.Books;
+import tallledger.web.store.Books;
 
 /** What the database lacks of what it had: shown once, read, and then it counts as it is. */
 @Controller

@@ -34,8 +34,8 @@ import tallledger.web.words.Words;
  * @param bars     backlash at each station
  * @param says     what the backlash says of screw and nut
  */
-public record AxisView(String name, String minus, String plus, double claimed, double measured, String travel, List<Way> ways,
-        List<Line> rest, List<Bar> bars, String says, int height) {
+public record AxisView(String name, String minus, String plus, double claimed, double measured, String travel, List<MovementArrow> ways,
+        List<AxisLine> rest, List<Bar> bars, String says, int height) {
 
     static final int LEFT = 170;
     static final int WIDTH = 460;
@@ -48,7 +48,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     private static final int PITCH = 26;
 
     /** One thing done one way: drawn as an arrow to that side. */
-    public record Way(String key, String name, boolean toPlus, String mark, String figure, int y, boolean twice) {
+    public record MovementArrow(String key, String name, boolean toPlus, String mark, String figure, int y, boolean twice) {
 
         public Pen pen() {
             return Pen.of(mark);
@@ -69,7 +69,7 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     /** One more step of the axis. */
-    public record Line(String key, String name, String mark, String figure) {
+    public record AxisLine(String key, String name, String mark, String figure) {
     }
 
     /** Backlash at one station: height in px, what it is. */
@@ -82,9 +82,10 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         double travelled = result(ledger, steps, "travel").flatMap(r -> r.as(AxisTravel.TravelReading.class))
                 .map(l -> l.length().mm().doubleValue()).orElse(0.0);
         double longest = Math.max(Math.max(claim, travelled), 1);
-        List<Way> ways = ways(ledger, unit, steps, words);
-        List<Line> rest = steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))
-                .toList();
+        List<MovementArrow> ways = ways(ledger, unit, steps, words);
+        List<AxisLine> rest =
+                steps.stream().filter(s -> s.about().size() < 2 && !s.code().equals("travel")).map(s -> line(ledger, s, words))
+                        .toList();
         Optional<Backlash> backlash = result(ledger, steps, "backlash").flatMap(r -> r.as(ScrewBacklash.LostMotion.class))
                 .map(ScrewBacklash.LostMotion::backlash);
         return new AxisView(axis.name(), axis.minus(), axis.plus(), WIDTH * claim / longest, WIDTH * travelled / longest,
@@ -102,13 +103,13 @@ public record AxisView(String name, String minus, String plus, double claimed, d
     }
 
     /** Feed, rapid and trip each way: the same thing to both sides stands on one line. */
-    private static List<Way> ways(StepLedger ledger, LengthUnit unit, List<Step> steps, Words words) {
-        List<Way> ways = new ArrayList<>();
+    private static List<MovementArrow> ways(StepLedger ledger, LengthUnit unit, List<Step> steps, Words words) {
+        List<MovementArrow> ways = new ArrayList<>();
         List<Step> each = steps.stream().filter(s -> s.about().size() == 2).toList();
         for (int i = 0; i < each.size(); i++) {
             Step step = each.get(i);
             Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
-            ways.add(new Way(step.id().written(), words.shortly("movement." + step.code(), step.name()),
+            ways.add(new MovementArrow(step.id().written(), words.shortly("movement." + step.code(), step.name()),
                     step.id().side() == StepId.Side.PLUS, mark(ledger, step, result), figure(result, unit, words),
                     FIRST + i / 2 * PITCH, step.code().equals("rapid")));
         }
@@ -119,11 +120,12 @@ public record AxisView(String name, String minus, String plus, double claimed, d
         return result.flatMap(r -> r.as(FeedReading.class)).map(feed -> words.in(unit, feed.rate(), feed.unit())).orElse("");
     }
 
-    private static Line line(StepLedger ledger, Step step, Words words) {
+    private static AxisLine line(StepLedger ledger, Step step, Words words) {
         Optional<StepResult> result = Optional.ofNullable(ledger.latest().get(step.id()));
         String because = result.map(r -> r.judgement().because().isEmpty() ? r.remark() : words.say(r.judgement().because().get(0)))
                 .orElse("");
-        return new Line(step.id().written(), words.shortly("movement." + step.code(), step.name()), mark(ledger, step, result), because);
+        return new AxisLine(step.id().written(), words.shortly("movement." + step.code(), step.name()), mark(ledger, step, result),
+                because);
     }
 
     private static String mark(StepLedger ledger, Step step, Optional<StepResult> result) {

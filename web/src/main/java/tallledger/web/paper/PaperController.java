@@ -31,9 +31,9 @@ import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -44,17 +44,17 @@ class PaperController {
     private static final int ROWS = 24;
 
     /** One line as printed. */
-    public record Printed(int number, String name, String what, String limit) {
+    public record PrintedStep(int number, String name, String what, String limit) {
     }
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final Words words;
     private final Clock clock;
 
-    PaperController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Words words, Clock clock) {
-        this.shelves = shelves;
+    PaperController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Words words, Clock clock) {
+        this.library = library;
         this.entries = entries;
         this.writer = writer;
         this.words = words;
@@ -63,8 +63,8 @@ class PaperController {
 
     @GetMapping("/surveys/{id}/paper")
     String print(@PathVariable long id, @RequestParam(defaultValue = "A4") String size, Model model) {
-        StoredSurvey survey = shelves.survey(id);
-        Map<Phase, List<Printed>> phases = new EnumMap<>(Phase.class);
+        StoredSurvey survey = library.survey(id);
+        Map<Phase, List<PrintedStep>> phases = new EnumMap<>(Phase.class);
         Paper.of(survey.core()).open(survey.core())
                 .forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>()).add(printed(survey, line)));
         model.addAttribute("survey", survey);
@@ -73,7 +73,7 @@ class PaperController {
         return "paper/print";
     }
 
-    private Printed printed(StoredSurvey survey, Paper.Line line) {
+    private PrintedStep printed(StoredSurvey survey, Paper.PaperLine line) {
         String name = words.name(line.task(), survey.folded().machine().train());
         Optional<Step> step = line.task().step();
         String what = step.filter(s -> s.recording().driveCheck().isEmpty())
@@ -84,12 +84,12 @@ class PaperController {
                         .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, Unit.MILLIMETRES))).orElse(""))
                 .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r))
                         .map(n -> words.say("figure", n) + " rpm").orElse(""));
-        return new Printed(line.number(), name, what, limit);
+        return new PrintedStep(line.number(), name, what, limit);
     }
 
     @GetMapping("/surveys/{id}/paper/type")
     String ask(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
@@ -106,7 +106,7 @@ class PaperController {
     /** Every line, or none: what is wrong is said at its line, and all that was typed is still there. */
     @PostMapping("/surveys/{id}/paper/type")
     String type(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return entries.writeAll(survey, typed, response, () -> drafts(survey, typed),
                 (now, said, submission) -> page(now, said, submission, model), "redirect:/surveys/" + id + "/entries");
@@ -142,7 +142,7 @@ class PaperController {
         }
         try {
             return Optional.of(paper.draft(survey.core(), Integer.parseInt(typed.get("number" + row).strip()),
-                    new Paper.Typed(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()),
+                    new Paper.PaperRecord(typed.get("reading" + row).strip(), mark.equals("n"), symptom.map(Set::of).orElse(Set.of()),
                             typed.get("remark" + row).strip()),
                     survey.by(clock, typed.has("author") ? typed.get("author") : "?"), survey.basis(), typed.get("visit").strip()));
         } catch (Refused refused) {

@@ -25,10 +25,10 @@ import tallledger.core.survey.Photo;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.runsheet.SheetPage;
+import tallledger.web.store.Attachments;
 import tallledger.web.words.WebReason;
 
 /** Photographs: taken in at a step, shown again. What the file is called is never looked at. */
@@ -37,16 +37,17 @@ class PhotoController {
 
     private static final int LONGEST_CAPTION = 200;
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final Attachments attachments;
     private final Clock clock;
     private final SheetPage page;
     private final PhotoReencoder darkroom;
 
-    PhotoController(Shelves shelves, SurveyWriter entries, Attachments attachments, Clock clock, SheetPage page, PhotoReencoder darkroom) {
+    PhotoController(SurveyLibrary library, SurveyWriter entries, Attachments attachments, Clock clock, SheetPage page,
+            PhotoReencoder darkroom) {
         this.darkroom = darkroom;
-        this.shelves = shelves;
+        this.library = library;
         this.entries = entries;
         this.attachments = attachments;
         this.clock = clock;
@@ -56,9 +57,9 @@ class PhotoController {
     @PostMapping("/surveys/{id}/photos")
     String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> photo,
             Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
-        Optional<Picture> picture = typed.attempt("photo", () -> darkroom.develop(photo));
+        Optional<PhotoFile> picture = typed.attempt("photo", () -> darkroom.develop(photo));
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
                 (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model),
                 entry -> back(id, typed),
@@ -66,7 +67,7 @@ class PhotoController {
                         draft, submission));
     }
 
-    private Optional<Draft> entry(StoredSurvey survey, FormInput typed, Picture picture) {
+    private Optional<Draft> entry(StoredSurvey survey, FormInput typed, PhotoFile picture) {
         if (typed.get("caption").length() > LONGEST_CAPTION) {
             typed.refuse("caption", Reason.of(CommonReason.TEXT_LONG, typed.get("caption").length(), LONGEST_CAPTION));
         }
@@ -90,7 +91,7 @@ class PhotoController {
     /** Shown only as long as its bytes are those the ledger names. */
     @GetMapping("/surveys/{id}/photos/{entry}")
     ResponseEntity<byte[]> show(@PathVariable long id, @PathVariable int entry, @RequestParam Optional<String> size) {
-        Optional<Photo> photo = shelves.survey(id).core().photos().stream().filter(p -> p.entry() == entry).findFirst();
+        Optional<Photo> photo = library.survey(id).core().photos().stream().filter(p -> p.entry() == entry).findFirst();
         boolean small = size.filter("small"::equals).isPresent();
         return photo.map(p -> small ? p.small().orElse(p.sha256()) : p.sha256()).flatMap(attachments::attachment)
                 .map(a -> ResponseEntity.ok().contentType(MediaType.parseMediaType(a.type()))

@@ -19,13 +19,13 @@ class PhotoReencoder {
     private final Semaphore one = new Semaphore(1, true);
 
     /** @throws Refused for what is no JPEG or PNG whatever it is called, too large, or broken */
-    Picture develop(Optional<MultipartFile> sent) {
+    PhotoFile develop(Optional<MultipartFile> sent) {
         if (sent.filter(s -> s.getSize() > MOST).isPresent()) {
             throw new MaxUploadSizeExceededException(MOST);
         }
         one.acquireUninterruptibly();
         try {
-            return Picture.of(sent.isPresent() ? sent.get().getBytes() : new byte[0]);
+            return PhotoFile.of(sent.isPresent() ? sent.get().getBytes() : new byte[0]);
         } catch (IOException broken) {
             throw Refused.because(WebReason.PHOTO_BROKEN);
         } finally {

@@ -147,12 +147,12 @@ public final class Plots {
     public PlotView face(FlatnessByGrid.GridHeights read) {
         FlatFace.Plane plane = read.face().least();
         double half = Math.max(read.face().zone() / 2, 1e-9);
-        List<Double> xs = read.face().points().stream().map(FlatFace.Point::x).distinct().sorted().toList();
-        List<Double> ys = read.face().points().stream().map(FlatFace.Point::y).distinct().sorted().toList();
+        List<Double> xs = read.face().points().stream().map(FlatFace.FacePoint::x).distinct().sorted().toList();
+        List<Double> ys = read.face().points().stream().map(FlatFace.FacePoint::y).distinct().sorted().toList();
         double w = Math.min(64, (WIDTH - 2.0) / xs.size());
         double h = 34;
         Sheet sheet = new Sheet(WIDTH, (int) (ys.size() * h + 30));
-        for (FlatFace.Point p : read.face().points()) {
+        for (FlatFace.FacePoint p : read.face().points()) {
             double off = plane.off(p);
             double x = xs.indexOf(p.x()) * w;
             double y = ys.indexOf(p.y()) * h;
@@ -316,8 +316,8 @@ public final class Plots {
         double last = run.readings().get(run.readings().size() - 1).minutes();
         double length = Math.max(last - run.readings().get(0).minutes(), 1);
         double from = run.readings().get(0).minutes();
-        double least = run.readings().stream().mapToDouble(HotRun.Reading::celsius).min().orElse(0);
-        double most = Math.max(run.readings().stream().mapToDouble(HotRun.Reading::celsius).max().orElse(1),
+        double least = run.readings().stream().mapToDouble(HotRun.HotReading::celsius).min().orElse(0);
+        double most = Math.max(run.readings().stream().mapToDouble(HotRun.HotReading::celsius).max().orElse(1),
                 run.curve().map(HotRun.Curve::levels).orElse(least));
         double floor = HEIGHT - BOTTOM;
         double up = (floor - TOP) / Math.max(most - least, 0.1);
@@ -345,11 +345,11 @@ public final class Plots {
         return String.format(java.util.Locale.ROOT, "%.1f %s", inches ? celsius * 1.8 + 32 : celsius, inches ? "°F" : "°C");
     }
 
-    private static double extreme(List<CircleTest.Point> points) {
+    private static double extreme(List<CircleTest.CirclePoint> points) {
         return points.stream().mapToDouble(p -> Math.abs(p.deviation())).max().orElse(0);
     }
 
-    private static List<double[]> polar(List<CircleTest.Point> points, double middle, double r, double scale) {
+    private static List<double[]> polar(List<CircleTest.CirclePoint> points, double middle, double r, double scale) {
         int step = Math.max(1, points.size() / 720);
         return IntStream.range(0, points.size()).filter(i -> i % step == 0).mapToObj(points::get).map(p -> {
             double a = Math.toRadians(p.degrees());

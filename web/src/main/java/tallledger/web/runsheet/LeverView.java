@@ -18,11 +18,11 @@ import tallledger.core.machine.MachineDescription;
  * @param mustStop  whether it is moved at rest
  * @param slot      what the lever moves in, as an SVG path
  */
-public record LeverView(String name, List<Place> places, String label, boolean moved, boolean mustStop, String slot, int width,
+public record LeverView(String name, List<LeverPlace> places, String label, boolean moved, boolean mustStop, String slot, int width,
         int height) {
 
     /** One position of the drawing: the middle of its notch, where its label stands, and whether the lever stands there. */
-    public record Place(String label, double x, double y, double labelX, double labelY, boolean here) {
+    public record LeverPlace(String label, double x, double y, double labelX, double labelY, boolean here) {
     }
 
     static final int PITCH = 54;
@@ -66,21 +66,21 @@ public record LeverView(String name, List<Place> places, String label, boolean m
     }
 
     private static LeverView row(String name, List<String> labels, int here, boolean moved, boolean mustStop) {
-        List<Place> places = new ArrayList<>();
+        List<LeverPlace> places = new ArrayList<>();
         for (int p = 0; p < labels.size(); p++) {
-            places.add(new Place(labels.get(p), PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here));
+            places.add(new LeverPlace(labels.get(p), PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here));
         }
         return new LeverView(name, places, labels.get(here), moved, mustStop, slot(LeverPattern.ROW, labels.size()), labels.size() * PITCH,
                 44);
     }
 
     private static LeverView of(Stage stage, int here, boolean moved) {
-        List<Place> places = new ArrayList<>();
+        List<LeverPlace> places = new ArrayList<>();
         int count = stage.positions().size();
         for (int p = 0; p < count; p++) {
             String label = stage.positions().get(p).label();
             places.add(switch (stage.pattern()) {
-                case ROW, ONE_AT_A_TIME -> new Place(label, PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here);
+                case ROW, ONE_AT_A_TIME -> new LeverPlace(label, PITCH / 2.0 + p * PITCH, 14, PITCH / 2.0 + p * PITCH, 39, p == here);
                 case GATE -> gate(label, p, p == here);
                 case DIAL -> dial(label, p, count, p == here);
             });
@@ -96,16 +96,16 @@ public record LeverView(String name, List<Place> places, String label, boolean m
     }
 
     /** The first two positions are the ends of the first bar, the next two of the second. */
-    private static Place gate(String label, int p, boolean here) {
+    private static LeverPlace gate(String label, int p, boolean here) {
         double x = PITCH / 2.0 + p / 2 * PITCH;
         double y = p % 2 == 0 ? 16 : 68;
-        return new Place(label, x, y, x + 17, y + 6, here);
+        return new LeverPlace(label, x, y, x + 17, y + 6, here);
     }
 
     /** Clockwise from the top. */
-    private static Place dial(String label, int p, int count, boolean here) {
+    private static LeverPlace dial(String label, int p, int count, boolean here) {
         double angle = 2 * Math.PI * p / count - Math.PI / 2;
-        return new Place(label, DIAL_MIDDLE + 24 * Math.cos(angle), DIAL_MIDDLE + 24 * Math.sin(angle),
+        return new LeverPlace(label, DIAL_MIDDLE + 24 * Math.cos(angle), DIAL_MIDDLE + 24 * Math.sin(angle),
                 DIAL_MIDDLE + 40 * Math.cos(angle), DIAL_MIDDLE + 40 * Math.sin(angle) + 5, here);
     }
 
@@ -128,7 +128,7 @@ public record LeverView(String name, List<Place> places, String label, boolean m
         return mustStop ? neutral ? How.STOP_AND_TO_NEUTRAL : How.STOP_AND_MOVE : neutral ? How.TO_NEUTRAL : How.MOVE;
     }
 
-    public Place knob() {
-        return places.stream().filter(Place::here).findFirst().orElseThrow();
+    public LeverPlace knob() {
+        return places.stream().filter(LeverPlace::here).findFirst().orElseThrow();
     }
 }

@@ -205,7 +205,7 @@ public final class RecordingPictures
     }
 
     @Override
-    public Optional<Picture> runoutRound(RunoutRound kind, RunoutRound.Read value) {
+    public Optional<Picture> runoutRound(RunoutRound kind, RunoutRound.RunoutRead value) {
         return drawn("runsheet/polar", polar(value.round()));
     }
 
@@ -215,12 +215,12 @@ public final class RecordingPictures
     }
 
     @Override
-    public Optional<Picture> surfaceFinish(SurfaceFinish kind, SurfaceFinish.Read value) {
+    public Optional<Picture> surfaceFinish(SurfaceFinish kind, SurfaceFinish.FinishRead value) {
         return value.trace().flatMap(trace -> plot(plots.trace(trace)));
     }
 
     @Override
-    public Optional<Picture> panelCheck(PanelCheck kind, PanelCheck.Found value) {
+    public Optional<Picture> panelCheck(PanelCheck kind, PanelCheck.PanelFinding value) {
         return Optional.empty();
     }
 

@@ -25,26 +25,30 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.TaskResult;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 
 /** The Run sheet: one step at a time. */
 @Controller
 class RunSheetController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
+    private final SurveyBooks surveyBooks;
     private final Houses houses;
     private final AuthorCookie writer;
     private final Clock clock;
     private final SheetPage page;
     private final SheetWriter sheet;
 
-    RunSheetController(Shelves shelves, Houses houses, AuthorCookie writer, Clock clock, SheetPage page, SheetWriter sheet) {
-        this.shelves = shelves;
+    RunSheetController(SurveyLibrary library, SurveyBooks surveyBooks, Houses houses, AuthorCookie writer, Clock clock, SheetPage page,
+            SheetWriter sheet) {
+        this.library = library;
+        this.surveyBooks = surveyBooks;
         this.houses = houses;
         this.writer = writer;
         this.clock = clock;
@@ -54,10 +58,10 @@ class RunSheetController {
 
     @PostMapping("/machines/{id}/surveys")
     String open(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), 0);
-        Optional<Long> survey = typed.attempt("author", () -> shelves.openSurvey(machine, typed.get("author"),
+        Optional<Long> survey = typed.attempt("author", () -> surveyBooks.open(machine, typed.get("author"),
                 typed.get("role"), typed.get("scope").equals(Scope.SPINDLE_DRIVE.name()) ? Scope.SPINDLE_DRIVE : Scope.WHOLE,
                 typed.has("judgedAs") ? typed.choice("judgedAs", Grade.class).orElse(Grade.WORKABLE) : Grade.WORKABLE, submission));
         if (survey.isEmpty()) {
@@ -70,7 +74,7 @@ class RunSheetController {
     @GetMapping("/surveys/{id}/run")
     String show(@PathVariable long id, @RequestParam Optional<String> step, @RequestParam Optional<Integer> done, Model model,
             HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page.show(survey, step, done, typed, Submission.fresh(survey.head()), model);
@@ -79,7 +83,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/run")
     String record(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         if (route.isEmpty()) {
@@ -96,7 +100,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/start")
     String start(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         List<StartItem> items = survey.folded().machine().family().traits().startChecks(survey.folded().machine());
         List<StartItem> unticked = items.stream().filter(item -> !typed.holds("safe", item.name())).toList();
@@ -119,7 +123,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/stop")
     String stop(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> Optional.of(SurveyEntries.stopped(survey.by(clock, typed.get("author")))));
@@ -128,7 +132,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/pass")
     String passOver(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Optional<Step> step = survey.steps().step(typed.get("step"));
         return sheet.write(survey, typed, model, response, () -> step.isPresent()
@@ -141,7 +145,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/plan")
     String plan(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> typed.choice("school", School.class).flatMap(
@@ -152,7 +156,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/check")
     String check(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class)
                 .filter(check -> ByEye.decided(typed)).flatMap(check -> typed.attempt("seconds", () -> {
@@ -165,7 +169,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/adopt")
     String adopt(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), survey.machine().version(),
@@ -175,7 +179,7 @@ class RunSheetController {
     @PostMapping("/surveys/{id}/adopt-rules")
     String adoptRules(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model,
             HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response,
                 () -> Optional.of(SurveyEntries.adopted(survey.by(clock, typed.get("author")), houses.issued())));

@@ -11,7 +11,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
 
 /** Writes what a form of the run sheet says; whatever goes wrong, the sheet comes back at the same step. */
 @Component

@@ -21,22 +21,22 @@ import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.words.WebReason;
 
 /** Steps of the catalogue: done, passed over, put off. */
 @Controller
 class StepController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SheetWriter sheet;
     private final Houses houses;
     private final Clock clock;
 
-    StepController(Shelves shelves, SheetWriter sheet, Houses houses, Clock clock) {
-        this.shelves = shelves;
+    StepController(SurveyLibrary library, SheetWriter sheet, Houses houses, Clock clock) {
+        this.library = library;
         this.houses = houses;
         this.sheet = sheet;
         this.clock = clock;
@@ -44,7 +44,7 @@ class StepController {
 
     @PostMapping("/surveys/{id}/step")
     String done(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Optional<String> meant = meant(typed);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed))
@@ -85,7 +85,7 @@ class StepController {
     /** Come back later: a step or a speed. */
     @PostMapping("/surveys/{id}/later")
     String later(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         boolean known = survey.folded().machine().train().routeByKey(typed.get("step")).isPresent() || step(survey, typed).isPresent();
         return sheet.write(survey, typed, model, response, () -> known

@@ -35,11 +35,12 @@ import tallledger.web.words.Words;
  * @param past    what was recorded of it so far
  * @param way     how it is measured, as it is drawn; empty where nothing is
  */
-public record TaskView(String key, Phase phase, String name, String task, String look, List<Ask> asked, Severity ifBad, BigDecimal minutes,
-        Form form, Margin margin, Past past, Optional<Drawing> way) {
+public record TaskView(String key, Phase phase, String name, String task, String look, List<NeedLine> asked, Severity ifBad,
+        BigDecimal minutes,
+        StepForm form, StepMargin margin, Past past, Optional<Drawing> way) {
 
     /** One need: its words, its key in the form, whether it must be ticked. */
-    public record Ask(String text, String value, boolean changed) {
+    public record NeedLine(String text, String value, boolean changed) {
     }
 
     /**
@@ -49,7 +50,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
      * @param decides whether the numbers decide
      * @param timed   whether a stopwatch helps
      */
-    public record Form(List<RecordField> fields, boolean decides, boolean timed) {
+    public record StepForm(List<RecordField> fields, boolean decides, boolean timed) {
     }
 
     /**
@@ -61,7 +62,7 @@ public record TaskView(String key, Phase phase, String name, String task, String
      * @param cycle    event keys and script of a cycle
      * @param worth    what looking at it is worth, in money; empty where the table of checks has no cost for it
      */
-    public record Margin(String limit, String promised, String page, Optional<CycleView> cycle, String worth) {
+    public record StepMargin(String limit, String promised, String page, Optional<CycleView> cycle, String worth) {
     }
 
     /**
@@ -78,16 +79,17 @@ public record TaskView(String key, Phase phase, String name, String task, String
     static TaskView of(Survey survey, Step step, Map<String, String> typed, Words words) {
         StepLedger ledger = survey.steps();
         Recording<?> recording = step.recording();
-        List<Ask> asked = ledger.asked(step).stream()
-                .map(a -> new Ask(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed())).toList();
+        List<NeedLine> asked = ledger.asked(step).stream()
+                .map(a -> new NeedLine(words.say("need." + a.need().kind().name(), a.need().of()), a.need().written(), a.changed()))
+                .toList();
         RecordingView beside = recording.accept(new RecordingViews(typed, survey.machine().unit(), survey.rules(), words));
         Past past = new Past(ledger.all().stream().filter(r -> r.step().id().equals(step.id())).toList(),
                 Optional.ofNullable(ledger.latest().get(step.id())).flatMap(r -> RecordingPictures.of(r, survey.rules(), words)));
         return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say(step.says("do")),
                 words.say(step.says("look")), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
-                new Form(recording.fields(), recording.decides(), recording.isTimed()),
-                new Margin(recording.limit(step.judgedBy(survey.rules()))
+                new StepForm(recording.fields(), recording.decides(), recording.isTimed()),
+                new StepMargin(recording.limit(step.judgedBy(survey.rules()))
                         .map(l -> grades(l, survey, words) + AccuracyView.per(step, survey.rules())
                                 .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, Unit.MILLIMETRES))).orElse(""))
                         .orElse(""),

@@ -24,9 +24,9 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 
 /** Traces of a surface in files: read into the form of a step, where nothing is recorded yet; taken away from what was recorded. */
@@ -36,11 +36,11 @@ class TraceController {
     /** A file of 60 000 points has some megabytes. */
     private static final long MOST = 15L * 1024 * 1024;
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SheetPage page;
 
-    TraceController(Shelves shelves, SheetPage page) {
-        this.shelves = shelves;
+    TraceController(SurveyLibrary library, SheetPage page) {
+        this.library = library;
         this.page = page;
     }
 
@@ -48,9 +48,9 @@ class TraceController {
     @PostMapping("/surveys/{id}/trace")
     String read(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file,
             Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
-        Optional<TraceFile.Typed> read = typed.attempt("file", () -> TraceFile.read(bytes(file)));
+        Optional<TraceFile.TypedTrace> read = typed.attempt("file", () -> TraceFile.read(bytes(file)));
         read.ifPresent(trace -> {
             typed.set("ra", "");
             boolean inches = survey.folded().machine().unit() == LengthUnit.INCH;
@@ -93,8 +93,8 @@ class TraceController {
 
     private ResponseEntity<byte[]> file(long id, int entry, String ending, MediaType type,
             BiFunction<SurfaceFinish.Traced, StepResult, byte[]> written) {
-        Optional<StepResult> result = shelves.survey(id).steps().all().stream().filter(r -> r.entry() == entry).findFirst();
-        return result.flatMap(r -> r.as(SurfaceFinish.Read.class)).flatMap(SurfaceFinish.Read::trace)
+        Optional<StepResult> result = library.survey(id).steps().all().stream().filter(r -> r.entry() == entry).findFirst();
+        return result.flatMap(r -> r.as(SurfaceFinish.FinishRead.class)).flatMap(SurfaceFinish.FinishRead::trace)
                 .map(trace -> ResponseEntity.ok().contentType(type)
                         .header("Content-Disposition", ContentDisposition.attachment().filename("trace-" + id + "-" + entry + ending)
                                 .build().toString())

@@ -27,9 +27,9 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.Temperatures;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Houses;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.housebook.Houses;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.words.WebReason;
 
 /**
@@ -39,24 +39,25 @@ import tallledger.web.words.WebReason;
 @Controller
 class WeighController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
 
     private final Houses houses;
     private final Clock clock;
 
-    WeighController(Shelves shelves, Houses houses, Clock clock) {
-        this.shelves = shelves;
+    WeighController(SurveyLibrary library, Houses houses, Clock clock) {
+        this.library = library;
         this.houses = houses;
         this.clock = clock;
     }
 
     @PostMapping("/surveys/{id}/weigh")
     String weigh(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Optional<Route> route = survey.folded().machine().train().routeByKey(typed.get("step"));
         model.addAttribute("because", route.isPresent() ? speed(survey, route.get(), typed, houses.newest())
-                : survey.steps().step(typed.get("step")).map(step -> step(survey, step, typed, new Read(houses.newest(), clock.instant())))
+                : survey.steps().step(typed.get("step"))
+                        .map(step -> step(survey, step, typed, new ReadWith(houses.newest(), clock.instant())))
                         .orElse(List.of()));
         return "runsheet/weigh :: weigh";
     }
@@ -68,10 +69,10 @@ class WeighController {
     }
 
     /** With what and when. */
-    private record Read(House house, Instant now) {
+    private record ReadWith(House house, Instant now) {
     }
 
-    private static List<Reason> step(StoredSurvey survey, Step step, FormInput typed, Read with) {
+    private static List<Reason> step(StoredSurvey survey, Step step, FormInput typed, ReadWith with) {
         Map<String, String> values = new HashMap<>();
         step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
         if (step.recording().fields().stream().anyMatch(f -> f.must() && !typed.has(f.name()))) {

@@ -63,7 +63,7 @@ public final class ArchiveCheck {
     }
 
     /** @param progress share of its files read so far */
-    public static Found.Checked check(Path file, DoubleConsumer progress) {
+    public static Found.CheckedArchive check(Path file, DoubleConsumer progress) {
         return new ArchiveCheck().checked(file, progress);
     }
 
@@ -134,11 +134,11 @@ public final class ArchiveCheck {
         return bytes.length >= with.length && Arrays.equals(bytes, 0, with.length, with, 0, with.length);
     }
 
-    private Found.Checked nothing() {
-        return new Found.Checked(List.copyOf(found), Optional.empty(), "", 0, false, List.of());
+    private Found.CheckedArchive nothing() {
+        return new Found.CheckedArchive(List.copyOf(found), Optional.empty(), "", 0, false, List.of());
     }
 
-    private Found.Checked checked(Path file, DoubleConsumer progress) {
+    private Found.CheckedArchive checked(Path file, DoubleConsumer progress) {
         try (Container zip = Container.open(file)) {
             found.addAll(zip.found());
             if (!zip.isWhole()) {
@@ -164,12 +164,12 @@ public final class ArchiveCheck {
             }
             Optional<Seal> seal = hashes.containsKey(SealCheck.SEAL) ? seal(zip) : Optional.empty();
             boolean bent = files.contains(SealCheck.SEAL) && seal.isEmpty();
-            Found.Checked whole = SealCheck.of(ledger.get().books, hashes, seal, ledger.get().title);
+            Found.CheckedArchive whole = SealCheck.of(ledger.get().books, hashes, seal, ledger.get().title);
             whole.found().stream().filter(f -> !bent || f.what() != What.SEAL_MISSING).forEach(found::add);
             if (bent) {
                 found.add(new Found(What.SEAL_UNREADABLE, SealCheck.SEAL));
             }
-            return new Found.Checked(List.copyOf(found), seal, whole.title(), whole.entries(), whole.closed(), whole.unheld());
+            return new Found.CheckedArchive(List.copyOf(found), seal, whole.title(), whole.entries(), whole.closed(), whole.unheld());
         } catch (IOException | RuntimeException broken) {
             // Whatever somebody made of it: it is not what was handed over.
             found.add(new Found(What.ZIP_BROKEN, ""));

@@ -27,14 +27,14 @@ import tallledger.core.seal.SealCheck;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Photo;
-import tallledger.web.drawings.Drawing;
 import tallledger.web.drawings.DrawingFiles;
 import tallledger.web.drawings.Drawings;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.Attachments;
-import tallledger.web.record.ImportedBooks;
-import tallledger.web.record.SealKey;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.drawings.ExportedDrawing;
+import tallledger.web.housebook.Houses;
+import tallledger.web.keys.SealKey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
 import tallledger.web.verdict.Reports;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.Progress;
@@ -52,7 +52,7 @@ public class ArchiveWriter {
     private static final double REPORT = 0.9;
     private static final double REPORT_AND_PICTURES = 0.5;
 
-    private final ImportedBooks books;
+    private final Houses houses;
     private final Attachments attachments;
     private final SealKey keys;
     private final Reports reports;
@@ -60,9 +60,9 @@ public class ArchiveWriter {
     private final Drawings drawings;
     private final DrawingFiles drawn;
 
-    ArchiveWriter(ImportedBooks books, Attachments attachments, SealKey keys, Reports reports, Tables tables, Drawings drawings,
+    ArchiveWriter(Houses houses, Attachments attachments, SealKey keys, Reports reports, Tables tables, Drawings drawings,
             DrawingFiles drawn) {
-        this.books = books;
+        this.houses = houses;
         this.attachments = attachments;
         this.keys = keys;
         this.reports = reports;
@@ -72,7 +72,7 @@ public class ArchiveWriter {
     }
 
     /** Writes the content of one file. */
-    private interface Content {
+    private interface ArchiveContent {
         void write(OutputStream out) throws IOException;
     }
 
@@ -88,7 +88,7 @@ public class ArchiveWriter {
             this.last = last;
         }
 
-        void add(String name, Content content) throws IOException {
+        void add(String name, ArchiveContent content) throws IOException {
             ZipEntry entry = new ZipEntry(name);
             // The time of its last entry, so that the same survey is the same zip.
             entry.setTimeLocal(last.at().atZone(ZoneOffset.UTC).toLocalDateTime());
@@ -109,7 +109,7 @@ public class ArchiveWriter {
         }
     }
 
-    /** Whether it can be: a key that cannot be read is said before anything is sent. @throws tallledger.web.record.WriteRefusedException */
+    /** Whether it can be: a key that cannot be read is said before anything is sent. @throws tallledger.web.store.WriteRefusedException */
     void ready(StoredSurvey survey) {
         if (survey.core().closed().isPresent()) {
             keys.known();
@@ -145,9 +145,9 @@ public class ArchiveWriter {
         for (Map.Entry<String, String> table : tables.of(survey).entrySet()) {
             zip.add(table.getKey(), table.getValue());
         }
-        List<Drawing> all = drawings.of(survey);
+        List<ExportedDrawing> all = drawings.of(survey);
         for (int i = 0; i < all.size(); i++) {
-            Drawing drawing = all.get(i);
+            ExportedDrawing drawing = all.get(i);
             progress.at(report + (1 - report) * i / all.size(), Reason.of(WebReason.WORK_ZIP_FILE, drawing.title()));
             zip.add("drawings/" + drawing.name() + ".svg", drawn.svg(drawing));
             if (withPictures) {
@@ -181,7 +181,7 @@ public class ArchiveWriter {
     private void ledger(StoredSurvey survey, OutputStream out) throws IOException {
         int rules = JudgedBy.rules(survey.entries()).stream().mapToInt(JudgedBy::version).max().orElse(0);
         Map<String, List<Entry>> handed = new LinkedHashMap<>();
-        handed.put("HOUSE", books.house(rules));
+        handed.put("HOUSE", houses.entriesUpTo(rules));
         handed.put("MACHINE", survey.machine().entries().stream().filter(e -> e.sequence() <= survey.machineVersion()).toList());
         handed.put(SealCheck.SURVEY, survey.entries());
         out.write("{\"books\":[".getBytes(StandardCharsets.UTF_8));

@@ -25,19 +25,19 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import tallledger.core.coverage.Outcome;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.seal.Found;
 import tallledger.core.seal.SealCheck;
-import tallledger.web.record.AttachmentRow;
-import tallledger.web.record.ImportedSurveys;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Unfinished;
-import tallledger.web.record.Unreadable;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.imported.ImportedSurveys;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Unfinished;
+import tallledger.web.store.UnreadableBookException;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Progress;
@@ -46,7 +46,8 @@ import tallledger.web.works.Progress;
 @Controller
 class CheckController {
 
-    private final Shelves shelves;
+    private final ShelfIndex shelf;
+    private final SurveyLibrary library;
     private final ArchiveWriter handover;
     private final ImportedSurveys handed;
     private final ImportedReadings reads;
@@ -59,25 +60,27 @@ class CheckController {
     private static final double CHECKED = 0.8;
     private static final int MOST_OUTCOMES = 24;
     /** Of the checks of large files, by their numbers; the oldest is forgotten. */
-    private final Map<String, Outcome> outcomes = new LinkedHashMap<>() {
+    private final Map<String, CheckOutcome> outcomes = new LinkedHashMap<>() {
         private static final long serialVersionUID = 1;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Outcome> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<String, CheckOutcome> eldest) {
             return size() > MOST_OUTCOMES;
         }
     };
     /** What is kept goes through the memory once. */
     private static final long MOST_KEPT = 200_000_000;
 
-    CheckController(Shelves shelves, ArchiveWriter handover, ImportedSurveys handed, ImportedReadings reads, BackgroundJobs works,
+    CheckController(ShelfIndex shelf, SurveyLibrary library, ArchiveWriter handover, ImportedSurveys handed, ImportedReadings reads,
+            BackgroundJobs works,
             Unfinished unfinished,
             @Value("${tallledger.demo}") boolean demo) {
         this.handed = handed;
         this.unfinished = unfinished;
         this.works = works;
         this.reads = reads;
-        this.shelves = shelves;
+        this.shelf = shelf;
+        this.library = library;
         this.handover = handover;
         this.demo = demo;
     }
@@ -88,7 +91,7 @@ class CheckController {
      * @param wrong       why the file was not kept
      * @param wrongAuthor what is wrong with who keeps it
      */
-    private record Outcome(Found.Checked checked, Optional<Reason> wrong, Optional<Reason> wrongAuthor, Optional<String> kept) {
+    private record CheckOutcome(Found.CheckedArchive checked, Optional<Reason> wrong, Optional<Reason> wrongAuthor, Optional<String> kept) {
 
         boolean isRefused() {
             return wrong.isPresent() || wrongAuthor.isPresent();
@@ -96,11 +99,11 @@ class CheckController {
     }
 
     /** Kept to be read where that is asked for, whatever the check comes to; what cannot be read is not kept. */
-    private Outcome outcome(Path zip, boolean keep, String author, Progress progress) throws IOException {
-        Found.Checked checked =
+    private CheckOutcome outcome(Path zip, boolean keep, String author, Progress progress) throws IOException {
+        Found.CheckedArchive checked =
                 ArchiveCheck.check(zip, share -> progress.at(share * (keep ? CHECKED : 1), Reason.of(WebReason.WORK_CHECKS)));
         if (!keep) {
-            return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.empty());
+            return new CheckOutcome(checked, Optional.empty(), Optional.empty(), Optional.empty());
         }
         try {
             if (Files.size(zip) > MOST_KEPT) {
@@ -108,19 +111,20 @@ class CheckController {
             }
             progress.at(CHECKED, Reason.of(WebReason.WORK_KEEPS));
             byte[] bytes = Files.readAllBytes(zip);
-            ImportedReadings.Shown read = reads.read(AttachmentRow.of("application/zip", bytes).sha256(), zip, checked);
+            ImportedReadings.ImportedPage read = reads.read(AttachmentRow.of("application/zip", bytes).sha256(), zip, checked);
             String sha256 = handed.keep(bytes, checked.title(), author);
             reads.kept(sha256, read);
-            return new Outcome(checked, Optional.empty(), Optional.empty(), Optional.of(sha256));
+            return new CheckOutcome(checked, Optional.empty(), Optional.empty(), Optional.of(sha256));
         } catch (Refused refused) {
-            return refused.field().isPresent() ? new Outcome(checked, Optional.empty(), Optional.of(refused.reason()), Optional.empty())
-                    : new Outcome(checked, Optional.of(refused.reason()), Optional.empty(), Optional.empty());
-        } catch (IOException | Unreadable unread) {
-            return new Outcome(checked, Optional.of(Reason.of(WebReason.HANDED_UNREADABLE)), Optional.empty(), Optional.empty());
+            return refused.field().isPresent()
+                    ? new CheckOutcome(checked, Optional.empty(), Optional.of(refused.reason()), Optional.empty())
+                    : new CheckOutcome(checked, Optional.of(refused.reason()), Optional.empty(), Optional.empty());
+        } catch (IOException | UnreadableBookException unread) {
+            return new CheckOutcome(checked, Optional.of(Reason.of(WebReason.HANDED_UNREADABLE)), Optional.empty(), Optional.empty());
         }
     }
 
-    private String told(Outcome outcome, Model model, HttpServletResponse response) {
+    private String told(CheckOutcome outcome, Model model, HttpServletResponse response) {
         model.addAttribute("checked", outcome.checked);
         model.addAttribute("print", outcome.checked.key().orElse(null));
         if (outcome.kept.isPresent()) {
@@ -157,7 +161,7 @@ class CheckController {
         model.addAttribute("handed", handed.newest());
         model.addAttribute("author", "");
         model.addAttribute("demo", demo);
-        Optional<Outcome> outcome;
+        Optional<CheckOutcome> outcome;
         synchronized (outcomes) {
             outcome = Optional.ofNullable(outcomes.get(of));
         }
@@ -167,8 +171,8 @@ class CheckController {
     /** Of the demo's closed survey, with one reading made a little better than it was: to try the check on. */
     @GetMapping("/check/tampered.zip")
     ResponseEntity<byte[]> tampered() throws IOException {
-        Optional<StoredSurvey> closed = demo ? shelves.shelf(ShelfQuery.of("p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
-                .flatMap(l -> l.survey().stream()).map(shelves::survey)
+        Optional<StoredSurvey> closed = demo ? shelf.page(ShelfQuery.of("p20", "", "", "SURVEYED", "NAME", "")).lines().stream()
+                .flatMap(l -> l.survey().stream()).map(library::survey)
                 .filter(s -> s.core().closed().isPresent()).findFirst() : Optional.empty();
         if (closed.isEmpty()) {
             return ResponseEntity.notFound().build();
@@ -215,13 +219,13 @@ class CheckController {
     }
 
     /** A large one is work that says how far it is; what it came to is told on a page of its own. */
-    private BackgroundJobs.Job begun(Path zip, String name, boolean keep, String author) throws IOException {
+    private BackgroundJobs.BackgroundJob begun(Path zip, String name, boolean keep, String author) throws IOException {
         String number = UUID.randomUUID().toString();
         try {
             return works.begin("check " + number, Reason.of(WebReason.WORK_CHECK, name.length() > 80 ? name.substring(0, 80) : name),
                     "/check", progress -> {
                         try {
-                            Outcome outcome = outcome(zip, keep, author, progress);
+                            CheckOutcome outcome = outcome(zip, keep, author, progress);
                             synchronized (outcomes) {
                                 outcomes.put(number, outcome);
                             }

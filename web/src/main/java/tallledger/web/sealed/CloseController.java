@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import tallledger.core.reason.Reason;
 import tallledger.core.seal.Fingerprint;
-import tallledger.core.survey.Event;
+import tallledger.core.survey.BookEvent;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.ConditionStatement;
@@ -30,12 +30,12 @@ import tallledger.core.verdict.Heading;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Closing;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
-import tallledger.web.record.Unfinished;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
+import tallledger.web.store.Unfinished;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.BackgroundJobs;
 import tallledger.web.works.Download;
@@ -44,7 +44,8 @@ import tallledger.web.works.Download;
 @Controller
 class CloseController {
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
+    private final SurveyBooks surveyBooks;
     private final BackgroundJobs works;
     private final Closing closing;
     private final ArchiveWriter handover;
@@ -54,12 +55,14 @@ class CloseController {
     private final Clock clock;
     private final Unfinished unfinished;
 
-    CloseController(Shelves shelves, Closing closing, ArchiveWriter handover, Tables tables, SurveyWriter entries, AuthorCookie writer,
+    CloseController(SurveyLibrary library, SurveyBooks surveyBooks, Closing closing, ArchiveWriter handover, Tables tables,
+            SurveyWriter entries, AuthorCookie writer,
             Clock clock,
             BackgroundJobs works, Unfinished unfinished) {
         this.unfinished = unfinished;
         this.works = works;
-        this.shelves = shelves;
+        this.library = library;
+        this.surveyBooks = surveyBooks;
         this.closing = closing;
         this.handover = handover;
         this.tables = tables;
@@ -71,7 +74,7 @@ class CloseController {
     /** What is open is said before anybody closes. */
     @GetMapping("/surveys/{id}/close")
     String ask(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
@@ -79,7 +82,7 @@ class CloseController {
 
     @PostMapping("/surveys/{id}/close")
     String close(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> {
             if (!typed.holds("read", "yes")) {
@@ -107,7 +110,7 @@ class CloseController {
     /** The whole survey as one zip; made whole before anything of it is sent. */
     @GetMapping("/surveys/{id}/survey.zip")
     ResponseEntity<StreamingResponseBody> zip(@PathVariable long id) throws IOException {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         handover.ready(survey);
         Path zip = unfinished.file(".zip");
         try {
@@ -127,7 +130,7 @@ class CloseController {
     /** The same as work: there at once where it is quick; with many entries it says how far it is, and can be stopped. */
     @PostMapping("/surveys/{id}/survey.zip")
     String ready(@PathVariable long id, @RequestParam(defaultValue = "") String pictures) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         handover.ready(survey);
         boolean withPictures = pictures.equals("yes");
         return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures,
@@ -139,10 +142,10 @@ class CloseController {
     /** The next volume of a closed survey: it names the seal before it. */
     @PostMapping("/surveys/{id}/volume")
     String volume(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        long next = shelves.nextVolume(survey, typed.get("author").isBlank() ? survey.lastAuthor() : typed.get("author"), submission);
+        long next = surveyBooks.nextVolume(survey, typed.get("author").isBlank() ? survey.lastAuthor() : typed.get("author"), submission);
         writer.remember(response, typed.get("author"), submission);
         return "redirect:/surveys/" + next + "/run";
     }
@@ -150,13 +153,13 @@ class CloseController {
     /** The camera is started, stopped, or found to run ahead. */
     @PostMapping("/surveys/{id}/camera")
     String camera(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
-        boolean shift = typed.get("what").equals(Event.Camera.What.SHIFTED.name());
+        boolean shift = typed.get("what").equals(BookEvent.Camera.What.SHIFTED.name());
         return entries.write(survey, typed, response,
                 () -> shift ? typed.attempt("seconds", () -> SurveyEntries.cameraShifted(survey.by(clock, typed.get("author")),
                         typed.get("seconds")))
-                        : typed.choice("what", Event.Camera.What.class)
+                        : typed.choice("what", BookEvent.Camera.What.class)
                                 .map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
                 (now, said, submission) -> page(now, said, submission, model), entry -> typed.get("back").equals("run")
                         ? "redirect:/surveys/" + id + "/run"
@@ -166,7 +169,7 @@ class CloseController {
     /** Chapters of a film, to lie beside it. */
     @GetMapping("/surveys/{id}/film-{film}.vtt")
     ResponseEntity<String> chapters(@PathVariable long id, @PathVariable int film) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         Films films = Films.of(survey.entries(), survey.core().struck().keySet());
         return film < 1 || film > films.films().size() ? ResponseEntity.notFound().build()
                 : ResponseEntity.ok()

@@ -67,7 +67,7 @@ final class Container implements Closeable {
      * @param packed bytes it takes there
      * @param size   bytes it unpacks to
      */
-    private record Part(byte[] name, int flags, int method, int time, int crc, long packed, long size, long at) {
+    private record ZipPart(byte[] name, int flags, int method, int time, int crc, long packed, long size, long at) {
 
         boolean isSaidBehind() {
             return (flags & SIZES_BEHIND) != 0;
@@ -80,7 +80,7 @@ final class Container implements Closeable {
 
     private final FileChannel channel;
     private final List<Found> found = new ArrayList<>();
-    private final Map<String, Part> files = new LinkedHashMap<>();
+    private final Map<String, ZipPart> files = new LinkedHashMap<>();
     private boolean isWhole;
 
     private Container(FileChannel channel) {
@@ -123,11 +123,11 @@ final class Container implements Closeable {
 
     /** @throws IOException where there is no such file */
     InputStream in(String name) throws IOException {
-        Part part = files.get(name);
+        ZipPart part = files.get(name);
         if (part == null) {
             throw new IOException("no " + name);
         }
-        return new Content(part);
+        return new ZipContent(part);
     }
 
     @Override
@@ -180,18 +180,18 @@ final class Container implements Closeable {
         if (from + size < length - END) {
             return wrong(What.ZIP_GAP, "");
         }
-        List<Part> parts = new ArrayList<>();
+        List<ZipPart> parts = new ArrayList<>();
         return directory(bytes(from, (int) size), count, parts) && isSmallEnough(parts) && isBackToBack(parts, from) && named(parts);
     }
 
-    private boolean directory(ByteBuffer d, int count, List<Part> parts) {
+    private boolean directory(ByteBuffer d, int count, List<ZipPart> parts) {
         int at = 0;
         for (int i = 0; i < count; i++) {
             if (at + CENTRAL > d.limit() || d.getInt(at) != CENTRAL_SIGN || at + CENTRAL + two(d, at + 28) > d.limit()) {
                 return wrong(What.ZIP_BROKEN, "");
             }
             byte[] name = Arrays.copyOfRange(d.array(), at + CENTRAL, at + CENTRAL + two(d, at + 28));
-            Part part = new Part(name, two(d, at + 8), two(d, at + 10), d.getInt(at + 12), d.getInt(at + 16), four(d, at + 20),
+            ZipPart part = new ZipPart(name, two(d, at + 8), two(d, at + 10), d.getInt(at + 12), d.getInt(at + 16), four(d, at + 20),
                     four(d, at + 24), four(d, at + 42));
             int kind = d.getInt(at + 38) >>> 16 & KIND_OF_FILE;
             // Fields for other programs, comments, further disks, encrypted, links, folders: nothing that a survey needs.
@@ -208,14 +208,14 @@ final class Container implements Closeable {
         return at == d.limit() || wrong(What.ZIP_GAP, "");
     }
 
-    private boolean isSmallEnough(List<Part> parts) {
-        return parts.stream().mapToLong(Part::size).sum() <= MOST_BYTES || wrong(What.TOO_LARGE, "");
+    private boolean isSmallEnough(List<ZipPart> parts) {
+        return parts.stream().mapToLong(ZipPart::size).sum() <= MOST_BYTES || wrong(What.TOO_LARGE, "");
     }
 
-    private boolean isBackToBack(List<Part> parts, long from) throws IOException {
+    private boolean isBackToBack(List<ZipPart> parts, long from) throws IOException {
         long next = 0;
         for (int i = 0; i < parts.size(); i++) {
-            Part part = parts.get(i);
+            ZipPart part = parts.get(i);
             if (part.at != next || part.begins() + part.packed > from) {
                 return wrong(What.ZIP_GAP, "file " + (i + 1));
             }
@@ -237,7 +237,7 @@ final class Container implements Closeable {
         return next == from || wrong(What.ZIP_GAP, "");
     }
 
-    private static boolean isSaid(ByteBuffer bytes, int at, Part part) {
+    private static boolean isSaid(ByteBuffer bytes, int at, ZipPart part) {
         return bytes.getInt(at) == part.crc && four(bytes, at + 4) == part.packed && four(bytes, at + 8) == part.size;
     }
 
@@ -245,7 +245,7 @@ final class Container implements Closeable {
         return head.getInt(14) == 0 && head.getInt(18) == 0 && head.getInt(22) == 0;
     }
 
-    private boolean named(List<Part> parts) {
+    private boolean named(List<ZipPart> parts) {
         // Of two files of one name nobody knows which counts: neither.
         Set<String> twice = new LinkedHashSet<>();
         int unsafe = 0;
@@ -270,7 +270,7 @@ final class Container implements Closeable {
     }
 
     /** Empty where it is no text. */
-    private static String text(Part part) {
+    private static String text(ZipPart part) {
         boolean ascii = true;
         for (byte b : part.name) {
             ascii &= b >= 0;
@@ -298,15 +298,15 @@ final class Container implements Closeable {
     }
 
     /** Unpacks a file as it is read; at its end throws where it is more, less or other than was said. */
-    private final class Content extends Parts {
+    private final class ZipContent extends Parts {
 
-        private final Part part;
+        private final ZipPart part;
         private final Inflater inflater = new Inflater(true);
         private final InputStream unpacked;
         private final CRC32 crc = new CRC32();
         private long count;
 
-        Content(Part part) {
+        ZipContent(ZipPart part) {
             this.part = part;
             InputStream packed = new Packed(part.begins(), part.packed);
             unpacked = part.method == STORED ? packed : new InflaterInputStream(packed, inflater, 32 * 1024);

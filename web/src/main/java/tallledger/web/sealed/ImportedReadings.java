@@ -9,12 +9,11 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tallledger.core.seal.Found;
 import tallledger.core.survey.Photo;
-import tallledger.core.unit.Shown;
-import tallledger.web.record.BoundedCache;
-import tallledger.web.record.ImportedRow;
-import tallledger.web.record.ImportedSurveys;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Unfinished;
+import tallledger.web.cache.BoundedCache;
+import tallledger.web.imported.ImportedRow;
+import tallledger.web.imported.ImportedSurveys;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.store.Unfinished;
 import tallledger.web.verdict.Reports;
 
 /**
@@ -32,13 +31,13 @@ class ImportedReadings {
      * @param model       what its page is made of
      * @param photographs by their hash
      */
-    record Shown(Map<String, Object> model, Map<String, ArchiveCheck.Photograph> photographs, long weighs) {
+    record ImportedPage(Map<String, Object> model, Map<String, ArchiveCheck.Photograph> photographs, long weighs) {
     }
 
     private final ImportedSurveys handed;
     private final Reports reports;
     private final Unfinished unfinished;
-    private final BoundedCache<String, Shown> shown = new BoundedCache<>(MOST, Shown::weighs);
+    private final BoundedCache<String, ImportedPage> shown = new BoundedCache<>(MOST, ImportedPage::weighs);
 
     ImportedReadings(ImportedSurveys handed, Reports reports, Unfinished unfinished) {
         this.handed = handed;
@@ -49,7 +48,7 @@ class ImportedReadings {
     /**
      * All its page is made of: the survey, what is said of it, its photographs, and what the check of it comes to.
      *
-     * @throws tallledger.web.record.UnknownBookException where there is none, or it is not any more what it was
+     * @throws tallledger.web.store.UnknownBookException where there is none, or it is not any more what it was
      */
     Map<String, Object> of(String sha256) throws IOException {
         ImportedRow row = handed.listed(sha256);
@@ -58,28 +57,28 @@ class ImportedReadings {
         return model;
     }
 
-    /** One of its photographs, as a file. @throws tallledger.web.record.UnknownBookException where there is no such survey */
+    /** One of its photographs, as a file. @throws tallledger.web.store.UnknownBookException where there is no such survey */
     Optional<ArchiveCheck.Photograph> photograph(String sha256, String photograph) throws IOException {
         handed.listed(sha256);
         return Optional.ofNullable(shown(sha256).photographs.get(photograph));
     }
 
-    private Shown shown(String sha256) throws IOException {
-        Optional<Shown> known = shown.get(sha256);
+    private ImportedPage shown(String sha256) throws IOException {
+        Optional<ImportedPage> known = shown.get(sha256);
         if (known.isPresent()) {
             return known.get();
         }
-        Shown read = read(sha256, handed.handed(sha256).bytes());
+        ImportedPage read = read(sha256, handed.handed(sha256).bytes());
         shown.put(sha256, read);
         return read;
     }
 
     /** It was just kept, and read for that. */
-    void kept(String sha256, Shown read) {
+    void kept(String sha256, ImportedPage read) {
         shown.put(sha256, read);
     }
 
-    private Shown read(String sha256, byte[] bytes) throws IOException {
+    private ImportedPage read(String sha256, byte[] bytes) throws IOException {
         Path zip = unfinished.file(".zip");
         try {
             Files.write(zip, bytes);
@@ -94,10 +93,10 @@ class ImportedReadings {
      *
      * @param sha256  of the zip, under which it is kept
      * @param checked what the check of it came to
-     * @throws tallledger.web.record.Unreadable where no description of its machine can be read
+     * @throws tallledger.web.store.Unreadable where no description of its machine can be read
      * @throws tallledger.core.reason.Refused where it is larger than can be shown
      */
-    Shown read(String sha256, Path zip, Found.Checked checked) throws IOException {
+    ImportedPage read(String sha256, Path zip, Found.CheckedArchive checked) throws IOException {
         StoredSurvey survey = handed.survey(ArchiveCheck.books(zip));
         Map<String, ArchiveCheck.Photograph> photographs = ArchiveCheck.photographs(zip);
         Map<Integer, String> images = new HashMap<>();
@@ -110,7 +109,7 @@ class ImportedReadings {
         model.put("images", images);
         model.put("checked", checked);
         model.put("print", checked.key().orElse(null));
-        return new Shown(model, photographs, photographs.values().stream().mapToLong(p -> p.bytes().length).sum()
+        return new ImportedPage(model, photographs, photographs.values().stream().mapToLong(p -> p.bytes().length).sum()
                 + AN_ENTRY * survey.entries().size());
     }
 }

@@ -26,8 +26,8 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
-import tallledger.web.record.SheetCell;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.housebook.SheetCell;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.Figures;
 import tallledger.web.words.Words;
 

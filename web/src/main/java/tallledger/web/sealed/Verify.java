@@ -24,7 +24,7 @@ public final class Verify {
             System.exit(2);
         }
         boolean watched = System.console() != null;
-        Found.Checked checked = ArchiveCheck.check(Path.of(args[0]), share -> {
+        Found.CheckedArchive checked = ArchiveCheck.check(Path.of(args[0]), share -> {
             if (watched) {
                 System.err.printf("\r%3.0f %% of its files read", 100 * share);
             }
@@ -37,7 +37,7 @@ public final class Verify {
     }
 
     /** What was checked first, then what the file says of itself; whatever it says goes through no terminal as a command. */
-    static String said(Found.Checked checked) {
+    static String said(Found.CheckedArchive checked) {
         ResourceBundle words = ResourceBundle.getBundle("messages", Locale.ROOT);
         StringBuilder out = new StringBuilder(checked.holds() ? "HOLDS: " + checked.entries() + (checked.seal().isPresent()
                 ? " entries, every file and the signature. Nothing changed since it was closed.\n"

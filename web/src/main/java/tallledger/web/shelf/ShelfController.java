@@ -5,17 +5,17 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.family.Family;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
 
 /** The Shelf: the shortlist, tallest first by what is known, or as its reader asks. */
 @Controller
 class ShelfController {
 
-    private final Shelves shelves;
+    private final ShelfIndex shelf;
 
-    ShelfController(Shelves shelves) {
-        this.shelves = shelves;
+    ShelfController(ShelfIndex shelf) {
+        this.shelf = shelf;
     }
 
     @GetMapping("/")
@@ -24,7 +24,7 @@ class ShelfController {
             @RequestParam(defaultValue = "") String state, @RequestParam(defaultValue = "") String sort,
             @RequestParam(defaultValue = "") String page, Model model) {
         ShelfQuery query = ShelfQuery.of(q, family, place, state, sort, page);
-        model.addAttribute("shelf", shelves.shelf(query));
+        model.addAttribute("shelf", shelf.page(query));
         model.addAttribute("q", q);
         model.addAttribute("place", place);
         model.addAttribute("query", query);

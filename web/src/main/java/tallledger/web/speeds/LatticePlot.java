@@ -22,7 +22,7 @@ public final class LatticePlot {
             sheet.label(LEFT + (c + 0.5) * CELL, TOP - 10, lattice.columns().get(c), "middle");
         }
         for (int r = 0; r < lattice.rows().size(); r++) {
-            LatticeView.Row row = lattice.rows().get(r);
+            LatticeView.LatticeRow row = lattice.rows().get(r);
             double y = TOP + r * ROW;
             sheet.label(LEFT - 10, y + ROW / 2.0 + 4, row.label(), "end");
             for (int c = 0; c < row.cells().size(); c++) {
@@ -32,7 +32,7 @@ public final class LatticePlot {
         return sheet.done(says);
     }
 
-    private static void cell(PlotView.Sheet sheet, double x, double y, LatticeView.Cell cell) {
+    private static void cell(PlotView.Sheet sheet, double x, double y, LatticeView.LatticeCell cell) {
         sheet.line(Pen.RULE, x, y, x + CELL, y, x + CELL, y + ROW, x, y + ROW, x, y);
         if (!cell.gives()) {
             sheet.label(x + CELL / 2.0, y + ROW / 2.0 + 4, "–", "middle");

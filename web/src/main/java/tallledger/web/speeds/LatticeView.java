@@ -24,10 +24,10 @@ import tallledger.web.words.Marks;
  * @param columns its positions
  * @param rows    one a combination of the other levers
  */
-public record LatticeView(String across, List<String> columns, List<Row> rows) {
+public record LatticeView(String across, List<String> columns, List<LatticeRow> rows) {
 
     /** One row of the lattice. */
-    public record Row(String label, List<Cell> cells) {
+    public record LatticeRow(String label, List<LatticeCell> cells) {
     }
 
     /**
@@ -43,7 +43,7 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
      * @param symptoms what was heard, seen or felt
      * @param lit      whether a suspect lies on its route
      */
-    public record Cell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse,
+    public record LatticeCell(String name, boolean gives, String key, String plate, String reading, String off, String mark, String reverse,
             Set<Symptom> symptoms, boolean lit) {
     }
 
@@ -52,29 +52,29 @@ public record LatticeView(String across, List<String> columns, List<Row> rows) {
         List<List<String>> keys = SpeedPlate.keysOf(plate.levers());
         int last = plate.levers().size() - 1;
         List<String> columns = last < 0 ? List.of("") : plate.levers().get(last).positions();
-        List<Row> rows = new ArrayList<>();
+        List<LatticeRow> rows = new ArrayList<>();
         for (int r = 0; r < keys.size() / columns.size(); r++) {
-            List<Cell> cells = new ArrayList<>();
+            List<LatticeCell> cells = new ArrayList<>();
             for (int c = 0; c < columns.size(); c++) {
                 cells.add(cell(survey, keys.get(r * columns.size() + c), lit));
             }
             List<String> key = keys.get(r * columns.size());
-            rows.add(new Row(String.join(" · ", key.subList(0, Math.max(0, last))), cells));
+            rows.add(new LatticeRow(String.join(" · ", key.subList(0, Math.max(0, last))), cells));
         }
         return new LatticeView(last < 0 ? "" : plate.levers().get(last).name(), columns, rows);
     }
 
-    private static Cell cell(SpindleSurvey survey, List<String> key, List<Blame.Suspect> lit) {
+    private static LatticeCell cell(SpindleSurvey survey, List<String> key, List<Blame.Suspect> lit) {
         DriveTrain train = survey.machine().train();
         PlateCell plate = survey.table().plate().cell(key);
         Optional<Route> route = route(survey, key, false);
         if (plate instanceof PlateCell.NoSpeed || route.isEmpty()) {
-            return new Cell(String.join(" ", key), false, "", "", "", "", "open", "", Set.of(), false);
+            return new LatticeCell(String.join(" ", key), false, "", "", "", "", "open", "", Set.of(), false);
         }
         Optional<Run> run = Optional.ofNullable(survey.latest().get(route.get()));
         String stroke = strokeOf(survey, key, route.get());
         String reverse = route(survey, key, true).map(survey.latest()::get).map(LatticeView::reading).orElse("");
-        return new Cell(train.name(route.get()), true, route.get().key(), plateText(plate, survey.table().nominal(route.get())),
+        return new LatticeCell(train.name(route.get()), true, route.get().key(), plateText(plate, survey.table().nominal(route.get())),
                 run.map(LatticeView::reading).orElse(""), run.flatMap(Run::deviation).map(Figures::percent).orElse(""), stroke, reverse,
                 run.map(r -> r.record().symptoms()).orElse(Set.of()),
                 lit.stream().anyMatch(s -> route.get().at(s.element().stage()) == s.element().position()

@@ -27,7 +27,7 @@ import tallledger.web.words.Figures;
  * @param plates   plate values beside the spindle's shaft, to compare with where the rays end
  * @param absolute whether the shafts between are at true speeds
  */
-public record RayChartView(int width, int height, List<Double> shafts, List<Gap> gaps, List<Line> rays, List<Tick> ticks,
+public record RayChartView(int width, int height, List<Double> shafts, List<Gap> gaps, List<RayLine> rays, List<Tick> ticks,
         List<Tick> plates, boolean absolute) {
 
     /** The name of what lies between two shafts. */
@@ -35,7 +35,7 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
     }
 
     /** One ray, from (x1, y1) to (x2, y2); a band has its other edge at y3 → y4. */
-    public record Line(double x1, double y1, double x2, double y2, double y3, double y4, boolean band, String state, boolean lit,
+    public record RayLine(double x1, double y1, double x2, double y2, double y3, double y4, boolean band, String state, boolean lit,
             String title) {
 
         public String points() {
@@ -87,7 +87,7 @@ public record RayChartView(int width, int height, List<Double> shafts, List<Gap>
                 names.add(new Gap(LEFT + (i + 0.5) * step, chart.shafts().get(i)));
             }
         }
-        List<Line> rays = chart.rays().stream().map(ray -> new Line(LEFT + ray.stage() * step, scale.y(ray.from().low()),
+        List<RayLine> rays = chart.rays().stream().map(ray -> new RayLine(LEFT + ray.stage() * step, scale.y(ray.from().low()),
                 LEFT + (ray.stage() + 1) * step, scale.y(ray.to().low()), scale.y(ray.from().high()), scale.y(ray.to().high()),
                 ray.to().slides(), state.apply(ray), lit.test(ray), ray.label())).toList();
         List<Tick> plates = parted(table.counted().stream().flatMap(s -> s.nominal().stream())

@@ -14,20 +14,21 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.blame.Blame;
 import tallledger.core.drive.Transmission;
+import tallledger.core.plan.SurveyPlan;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.MotorPlate;
 import tallledger.core.survey.PlateDoubt;
-import tallledger.core.survey.SurveyPlan;
 import tallledger.core.survey.ToldRatio;
+import tallledger.web.cache.Memo;
 import tallledger.web.faults.SuspectView;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.AsItStands;
-import tallledger.web.record.Memo;
-import tallledger.web.record.Plans;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.AsItStands;
+import tallledger.web.library.Plans;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 
 /** The Speeds screen: lattice and ray chart of a survey. */
 @Controller
@@ -42,20 +43,22 @@ class SpeedsController {
             Optional<MotorPlate> motor) {
     }
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
+    private final SurveyBooks surveyBooks;
     private final Plans plans;
     private final AuthorCookie writer;
     private final Memo<AsItStands, Drawn> drawn = new Memo<>(MOST_KEPT, asked -> drawn(asked.survey()));
 
-    SpeedsController(Shelves shelves, Plans plans, AuthorCookie writer) {
-        this.shelves = shelves;
+    SpeedsController(SurveyLibrary library, SurveyBooks surveyBooks, Plans plans, AuthorCookie writer) {
+        this.library = library;
+        this.surveyBooks = surveyBooks;
         this.plans = plans;
         this.writer = writer;
     }
 
     @GetMapping("/surveys/{id}/speeds")
     String speeds(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         var folded = survey.folded();
         SurveyPlan plan = plans.of(survey);
         Drawn drawn = this.drawn.of(new AsItStands(survey));
@@ -93,11 +96,11 @@ class SpeedsController {
     }
 
     /** A ratio that readings told, with what to take it for. */
-    public record Ratio(ToldRatio told, Optional<BigDecimal> taken) {
+    public record RatioToTake(ToldRatio told, Optional<BigDecimal> taken) {
     }
 
-    private static List<Ratio> ratios(StoredSurvey survey) {
-        return ToldRatio.of(survey.folded()).stream().map(t -> new Ratio(t, isUnknown(survey, t)
+    private static List<RatioToTake> ratios(StoredSurvey survey) {
+        return ToldRatio.of(survey.folded()).stream().map(t -> new RatioToTake(t, isUnknown(survey, t)
                 ? t.taken(survey.folded().machine().claims())
                 : Optional.empty())).toList();
     }
@@ -113,10 +116,10 @@ class SpeedsController {
     String takeRatio(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         ratios(survey).stream().filter(r -> isNewest(survey) && r.taken.isPresent() && r.told.stage().equals(typed.get("stage"))
                 && r.told.position().equals(typed.get("position"))).findFirst().ifPresent(r -> {
-                    shelves.takeRatioIn(survey, r.told, r.taken.get(), typed.get("author"), submission);
+                    surveyBooks.takeRatioIn(survey, r.told, r.taken.get(), typed.get("author"), submission);
                     writer.remember(response, typed.get("author"), submission);
                 });
         return "redirect:/surveys/" + id + "/speeds";
@@ -127,10 +130,10 @@ class SpeedsController {
     String renumber(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         SurveyPlan.causes(survey.folded()).stream().filter(c -> isNewest(survey)).flatMap(c -> c.numbering().stream()).findFirst()
                 .ifPresent(numbering -> {
-                    shelves.renumberIn(survey, numbering, typed.get("author"), submission);
+                    surveyBooks.renumberIn(survey, numbering, typed.get("author"), submission);
                     writer.remember(response, typed.get("author"), submission);
                 });
         return "redirect:/surveys/" + id + "/speeds";
@@ -141,7 +144,7 @@ class SpeedsController {
     String accept(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, HttpServletResponse response) {
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        shelves.acceptReadingIn(shelves.survey(id), typed.all("at"), typed.get("means"), typed.get("author"), submission);
+        surveyBooks.acceptReadingIn(library.survey(id), typed.all("at"), typed.get("means"), typed.get("author"), submission);
         writer.remember(response, typed.get("author"), submission);
         return "redirect:/surveys/" + id + "/speeds";
     }

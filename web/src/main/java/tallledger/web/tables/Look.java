@@ -11,7 +11,7 @@ import tallledger.core.reason.Reason;
  * @param lines   in the table's order
  * @param ignored columns nobody asked for
  */
-public record Look<T>(List<Line<T>> lines, List<String> ignored) {
+public record Look<T>(List<TableLine<T>> lines, List<String> ignored) {
 
     /**
      * @param number of the line; nought where it is of none
@@ -19,25 +19,25 @@ public record Look<T>(List<Line<T>> lines, List<String> ignored) {
      * @param state  whether it is
      * @param makes  empty where it makes nothing
      */
-    public record Line<T>(int number, Reason says, State state, List<T> makes) {
+    public record TableLine<T>(int number, Reason says, State state, List<T> makes) {
 
-        static <T> Line<T> records(int number, Reason says, T makes) {
-            return new Line<>(number, says, State.RECORDS, List.of(makes));
+        static <T> TableLine<T> records(int number, Reason says, T makes) {
+            return new TableLine<>(number, says, State.RECORDS, List.of(makes));
         }
 
-        static <T> Line<T> same(int number, Reason says) {
-            return new Line<>(number, says, State.SAME, List.of());
+        static <T> TableLine<T> same(int number, Reason says) {
+            return new TableLine<>(number, says, State.SAME, List.of());
         }
 
-        static <T> Line<T> wrong(int number, Reason says) {
-            return new Line<>(number, says, State.WRONG, List.of());
+        static <T> TableLine<T> wrong(int number, Reason says) {
+            return new TableLine<>(number, says, State.WRONG, List.of());
         }
     }
 
     public enum State { RECORDS, SAME, WRONG }
 
     static <T> Look<T> wrong(int number, Reason because) {
-        return new Look<>(List.of(Line.wrong(number, because)), List.of());
+        return new Look<>(List.of(TableLine.wrong(number, because)), List.of());
     }
 
     public boolean isWrong() {

@@ -20,7 +20,7 @@ import tallledger.core.survey.Paper;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.Task;
 import tallledger.web.forms.CsvRows;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -46,7 +46,7 @@ final class SurveyTables {
     }
 
     /** A row by its columns' names. */
-    private record Named(CsvRows.Row row, Map<String, Integer> columns) {
+    private record NamedTable(CsvRows.CsvRow row, Map<String, Integer> columns) {
 
         /** Without the apostrophe that makes a cell harmless to a spreadsheet. */
         String get(String column) {
@@ -72,7 +72,7 @@ final class SurveyTables {
         });
     }
 
-    private Look.Line<Draft> reading(Named row, Task task) {
+    private Look.TableLine<Draft> reading(NamedTable row, Task task) {
         Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
         for (String said : row.get("symptoms").split("[,;]")) {
             if (!said.isBlank()) {
@@ -83,7 +83,7 @@ final class SurveyTables {
         if (!wrong.matches("|yes")) {
             throw Refused.because(WebReason.TABLE_WRONG, wrong);
         }
-        Draft draft = Paper.ofTable(survey.core(), task, new Paper.Typed(row.get("read rpm"), wrong.equals("yes"), symptoms,
+        Draft draft = Paper.ofTable(survey.core(), task, new Paper.PaperRecord(row.get("read rpm"), wrong.equals("yes"), symptoms,
                 row.get("remark")), by, survey.basis(), file, row.row.line());
         List<String> says = new ArrayList<>();
         if (!row.get("read rpm").isEmpty()) {
@@ -96,8 +96,10 @@ final class SurveyTables {
         if (!row.get("remark").isEmpty()) {
             says.add(row.get("remark"));
         }
-        return Look.Line.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, words.name(task, survey.folded().machine().train()),
-                says.isEmpty() ? words.say("table.as-it-should") : String.join(", ", says)), draft);
+        return Look.TableLine.records(row.row.line(),
+                Reason.of(WebReason.TABLE_RECORDS, words.name(task, survey.folded().machine().train()),
+                        says.isEmpty() ? words.say("table.as-it-should") : String.join(", ", says)),
+                draft);
     }
 
     Look<Draft> kit(String text) {
@@ -107,14 +109,14 @@ final class SurveyTables {
                     row.get("how many"), row.get("warranty"));
             once(seen, item.name().toLowerCase(Locale.ROOT), row);
             boolean same = survey.steps().kit().named(item.name()).filter(item::equals).isPresent();
-            return same ? Look.Line.same(row.row.line(), Reason.of(WebReason.TABLE_SAME, item.name()))
-                    : Look.Line.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, item.name(), words.of(item.state())),
+            return same ? Look.TableLine.same(row.row.line(), Reason.of(WebReason.TABLE_SAME, item.name()))
+                    : Look.TableLine.records(row.row.line(), Reason.of(WebReason.TABLE_RECORDS, item.name(), words.of(item.state())),
                             SurveyEntries.kit(by, item));
         });
     }
 
     /** A second row of one thing would silently take the first one's place. */
-    private static void once(Map<String, Integer> seen, String what, Named row) {
+    private static void once(Map<String, Integer> seen, String what, NamedTable row) {
         Integer before = seen.putIfAbsent(what, row.row.line());
         if (before != null) {
             throw Refused.because(WebReason.TABLE_TWICE, row.row.cell(0), before);
@@ -130,8 +132,8 @@ final class SurveyTables {
 
     /** @param must how many of the columns wanted have to be there */
     private static Look<Draft> each(String text, List<String> wanted, int must,
-            BiFunction<Named, Map<String, Integer>, Look.Line<Draft>> read) {
-        Optional<List<CsvRows.Row>> rows = CsvRows.read(text);
+            BiFunction<NamedTable, Map<String, Integer>, Look.TableLine<Draft>> read) {
+        Optional<List<CsvRows.CsvRow>> rows = CsvRows.read(text);
         if (rows.isEmpty()) {
             return Look.wrong(0, Reason.of(WebReason.TABLE_BROKEN));
         }
@@ -151,12 +153,12 @@ final class SurveyTables {
                     .map(h -> (Object) h).toList(), wanted.stream().map(w -> (Object) w).toList()));
         }
         Map<String, Integer> seen = new HashMap<>();
-        List<Look.Line<Draft>> lines = new ArrayList<>();
-        for (CsvRows.Row row : rows.get().subList(1, rows.get().size())) {
+        List<Look.TableLine<Draft>> lines = new ArrayList<>();
+        for (CsvRows.CsvRow row : rows.get().subList(1, rows.get().size())) {
             try {
-                lines.add(read.apply(new Named(row, columns), seen));
+                lines.add(read.apply(new NamedTable(row, columns), seen));
             } catch (Refused refused) {
-                lines.add(Look.Line.wrong(row.line(), refused.reason()));
+                lines.add(Look.TableLine.wrong(row.line(), refused.reason()));
             }
         }
         return new Look<>(List.copyOf(lines), heading.stream().filter(h -> !wanted.contains(h) && !h.isEmpty()).toList());

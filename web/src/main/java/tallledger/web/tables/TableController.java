@@ -27,11 +27,11 @@ import tallledger.web.forms.FormInput;
 import tallledger.web.forms.MachineWriter;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.forms.Uploaded;
+import tallledger.web.library.StoredMachine;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.machine.PlatePaste;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredMachine;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -45,16 +45,16 @@ class TableController {
     private static final int LONGEST = 60_000;
     private static final String TEXT = "text";
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final MachineWriter machines;
     private final Words words;
     private final Clock clock;
 
-    TableController(Shelves shelves, SurveyWriter entries, AuthorCookie writer, Words words, Clock clock, MachineWriter machines) {
+    TableController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Words words, Clock clock, MachineWriter machines) {
         this.machines = machines;
-        this.shelves = shelves;
+        this.library = library;
         this.entries = entries;
         this.writer = writer;
         this.words = words;
@@ -63,7 +63,7 @@ class TableController {
 
     @GetMapping("/surveys/{id}/table")
     String ask(@PathVariable long id, @RequestParam(defaultValue = "readings") String kind, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("kind", kind.equals("kit") ? "kit" : "readings");
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
@@ -73,7 +73,7 @@ class TableController {
     @PostMapping("/surveys/{id}/table")
     String bring(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> file,
             Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = taken(fields, file);
         Look<Draft> look = typed.isClean() ? look(survey, typed) : new Look<>(List.of(), List.of());
         model.addAttribute("look", look);
@@ -120,7 +120,7 @@ class TableController {
 
     @GetMapping("/machines/{id}/table")
     String askPlate(@PathVariable long id, Model model, HttpServletRequest request) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(machine.lastAuthor()));
         return page(machine, typed, Submission.fresh(machine.head()), model);
@@ -130,7 +130,7 @@ class TableController {
     @PostMapping("/machines/{id}/table")
     String bringPlate(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields,
             @RequestParam Optional<MultipartFile> file, Model model, HttpServletResponse response) {
-        StoredMachine machine = shelves.machine(id);
+        StoredMachine machine = library.machine(id);
         FormInput typed = taken(fields, file);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
         Look<Map.Entry<List<String>, PlateCell>> look = typed.isClean() ? plate(machine, typed.get(TEXT))
@@ -158,7 +158,7 @@ class TableController {
         Map<List<String>, PlateCell> now = machine.description().plate().cells();
         try {
             Map<List<String>, String> read = PlatePaste.read(text, machine.description().plate().levers());
-            List<Look.Line<Map.Entry<List<String>, PlateCell>>> lines = new ArrayList<>();
+            List<Look.TableLine<Map.Entry<List<String>, PlateCell>>> lines = new ArrayList<>();
             SpeedPlate.keysOf(machine.description().plate().levers()).stream().filter(read::containsKey)
                     .forEach(key -> lines.add(cell(key, now.get(key), read.get(key))));
             return new Look<>(List.copyOf(lines), List.of());
@@ -167,14 +167,14 @@ class TableController {
         }
     }
 
-    private static Look.Line<Map.Entry<List<String>, PlateCell>> cell(List<String> key, PlateCell before, String said) {
+    private static Look.TableLine<Map.Entry<List<String>, PlateCell>> cell(List<String> key, PlateCell before, String said) {
         String at = String.join(" ", key);
         try {
             PlateCell cell = PlateCell.parse(said);
-            return cell.equals(before) ? Look.Line.same(0, Reason.of(WebReason.TABLE_PLATE_SAME, at, cell.typed()))
-                    : Look.Line.records(0, Reason.of(WebReason.TABLE_CELL, at, cell.typed(), before.typed()), Map.entry(key, cell));
+            return cell.equals(before) ? Look.TableLine.same(0, Reason.of(WebReason.TABLE_PLATE_SAME, at, cell.typed()))
+                    : Look.TableLine.records(0, Reason.of(WebReason.TABLE_CELL, at, cell.typed(), before.typed()), Map.entry(key, cell));
         } catch (Refused refused) {
-            return Look.Line.wrong(0, Reason.of(WebReason.TABLE_RECORDS, at, refused.reason()));
+            return Look.TableLine.wrong(0, Reason.of(WebReason.TABLE_RECORDS, at, refused.reason()));
         }
     }
 

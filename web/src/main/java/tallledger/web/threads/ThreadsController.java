@@ -22,10 +22,10 @@ import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
+import tallledger.web.cache.Memo;
 import tallledger.web.forms.FormInput;
-import tallledger.web.record.Memo;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.words.WebReason;
 
 /** Change wheels and threads: what the chart promises, what the wheels on hand cut, what to make or buy, a swapped pair. */
@@ -36,21 +36,21 @@ class ThreadsController {
     /** So many answers are kept: what to buy takes a search, and the same page is looked at again and again. */
     private static final int MOST_KEPT = 32;
 
-    private final Shelves shelves;
-    private final Memo<Asked, ChangeWheels> results = new Memo<>(MOST_KEPT, a -> ChangeWheels.of(a.chart, a.wheels));
+    private final SurveyLibrary library;
+    private final Memo<ThreadQuestion, ChangeWheels> results = new Memo<>(MOST_KEPT, a -> ChangeWheels.of(a.chart, a.wheels));
 
     /** A chart and the wheels there are. */
-    private record Asked(GearChart chart, WheelSet wheels) {
+    private record ThreadQuestion(GearChart chart, WheelSet wheels) {
     }
 
-    ThreadsController(Shelves shelves) {
-        this.shelves = shelves;
+    ThreadsController(SurveyLibrary library) {
+        this.library = library;
     }
 
     /** Nothing is written here: wheels typed are a what-if, those counted stand in the survey. */
     @GetMapping("/surveys/{id}/threads")
     String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         Optional<StepResult> counted = survey.steps().latest().values().stream().filter(r -> r.as(WheelSet.class).isPresent()).findFirst();
         if (!typed.isSent("wheels")) {
@@ -65,7 +65,7 @@ class ThreadsController {
         model.addAttribute("unit", machine.identity().unit());
         model.addAttribute("chart", chart.orElse(null));
         model.addAttribute("counted", counted.orElse(null));
-        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> results.of(new Asked(c, w)))).orElse(null));
+        model.addAttribute("result", chart.flatMap(c -> wheels.map(w -> results.of(new ThreadQuestion(c, w)))).orElse(null));
         model.addAttribute("swapped", typed.isSent("driver") ? swapped(typed, wheels, chart) : List.of());
         model.addAttribute("uneven", typed.isSent("uneven") ? uneven(typed, chart, machine.identity().unit()) : List.of());
         return "threads/threads";

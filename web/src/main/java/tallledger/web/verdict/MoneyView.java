@@ -15,9 +15,9 @@ import tallledger.core.verdict.Finding;
 import tallledger.core.verdict.Money;
 import tallledger.core.verdict.VerdictGlance;
 import tallledger.web.forms.FormInput;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.pictures.MoneyWalk;
 import tallledger.web.pictures.PlotView;
-import tallledger.web.record.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -37,7 +37,7 @@ import tallledger.web.words.Words;
  */
 public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk, Optional<PlotView> minutes, List<Price> prices,
         List<Open> open,
-        List<Open> next, More more, long unknown, List<Raise> raises, boolean whatIf) {
+        List<Open> next, More more, long unknown, List<RaiseLine> raises, boolean whatIf) {
 
     /** In words, with the currency behind. */
     public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking,
@@ -58,7 +58,7 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
     }
 
     /** @param key of the step to look at; empty where something is to be put right @param by what the offer rises by */
-    public record Raise(String key, Reason what, String by) {
+    public record RaiseLine(String key, Reason what, String by) {
     }
 
     private static final int LISTED = 12;
@@ -129,9 +129,9 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
                 .orElse("");
     }
 
-    private static List<Raise> raises(StoredSurvey survey, Money money, String currency, Words words) {
+    private static List<RaiseLine> raises(StoredSurvey survey, Money money, String currency, Words words) {
         return money.raises(survey.core(), NEXT).stream()
-                .map(r -> new Raise(r.step().map(s -> s.id().written()).orElse(""),
+                .map(r -> new RaiseLine(r.step().map(s -> s.id().written()).orElse(""),
                         r.finding().map(Finding::brief).orElseGet(() -> r.step().orElseThrow().name()),
                         words.money(r.by(), currency)))
                 .toList();

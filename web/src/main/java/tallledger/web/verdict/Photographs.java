@@ -83,7 +83,7 @@ final class Photographs implements FSStreamFactory {
         try {
             progress.at(FIRST + (LAST - FIRST) * Math.min(1.0, read.size() / (double) Math.max(all, 1)),
                     Reason.of(WebReason.WORK_PHOTOGRAPHS, Math.min(read.size(), all), all));
-        } catch (Progress.Stopped stop) {
+        } catch (Progress.StoppedException stop) {
             stopped = true;
             return NOTHING;
         }

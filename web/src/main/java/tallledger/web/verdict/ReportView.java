@@ -27,13 +27,12 @@ import tallledger.core.survey.Photo;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.TaskStatus;
-import tallledger.core.unit.Shown;
 import tallledger.core.verdict.Finding;
 import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.drawings.Drawings;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.movement.AxisView;
 import tallledger.web.pictures.QrCode;
-import tallledger.web.record.StoredSurvey;
 import tallledger.web.runsheet.Picture;
 import tallledger.web.runsheet.RecordingViews;
 import tallledger.web.speeds.LatticeView;
@@ -66,9 +65,9 @@ import tallledger.web.words.Words;
  * @param parts    its parts in order, those that have something to say; what is not here is not in the report
  */
 public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<RayChartView> ray, List<AxisView> axes,
-        Map<Reason, List<Shown>> systems, List<Photo> photos, Optional<Photo> cover,
+        Map<Reason, List<PicturedFinding>> systems, List<Photo> photos, Optional<Photo> cover,
         List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps,
-        Map<Phase, List<Untested>> untested, List<KitItem> kit, List<Caution> cautions,
+        Map<Phase, List<UntestedLine>> untested, List<KitItem> kit, List<Caution> cautions,
         QrCode code, AccuracyView chart, List<Filmed> filmed, List<VerdictView.Remark> struck, List<Part> parts) {
 
     /** Parts of the report; the first is its cover. */
@@ -83,7 +82,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
     }
 
     /** A finding with what was photographed at its steps. */
-    public record Shown(Finding finding, List<Photo> photos) {
+    public record PicturedFinding(Finding finding, List<Photo> photos) {
     }
 
     /**
@@ -100,7 +99,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
     }
 
     /** @param why passed over, put off; empty where nobody came to it */
-    public record Untested(String name, String why) {
+    public record UntestedLine(String name, String why) {
     }
 
     /**
@@ -114,7 +113,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
 
     static ReportView of(StoredSurvey survey, VerdictView verdict, Drawings drawings, Words words, Marks marks) {
         Map<Phase, List<TaskStatus>> standings = TaskStatus.byPhase(survey.core());
-        Map<Reason, List<Shown>> systems = new LinkedHashMap<>();
+        Map<Reason, List<PicturedFinding>> systems = new LinkedHashMap<>();
         Set<Integer> shown = new HashSet<>();
         Optional<Photo> cover = survey.core().photos().stream().filter(p -> p.step().isEmpty()).findFirst()
                 .or(() -> survey.core().photos().stream().findFirst());
@@ -123,7 +122,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
         verdict.judged().bySystem().forEach((system, of) -> systems.put(system, of.stream().map(f -> {
             List<Photo> beside = f.entries().stream().map(steps::get).filter(s -> s != null).distinct()
                     .flatMap(s -> survey.core().photosOf(s).stream()).filter(p -> shown.add(p.entry())).toList();
-            return new Shown(f, beside);
+            return new PicturedFinding(f, beside);
         }).toList()));
         cover.ifPresent(p -> shown.add(p.entry()));
         AccuracyView chart = AccuracyView.of(survey.core(), words, marks);
@@ -134,7 +133,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
         List<Picture> drawn = results.stream().filter(p -> !cycles.contains(p)).toList();
         List<AxisView> axes = drawings.axes(survey).stream().filter(ReportView::isKnown).toList();
         List<Photo> photos = survey.core().photos().stream().filter(p -> !shown.contains(p.entry())).toList();
-        Map<Phase, List<Untested>> untested = untested(survey, standings, words);
+        Map<Phase, List<UntestedLine>> untested = untested(survey, standings, words);
         Map<Phase, List<StepLine>> done = steps(survey, words, marks);
         Map<Part, Boolean> empty = new EnumMap<>(Part.class);
         empty.put(Part.CHART, chart.done().isEmpty());
@@ -159,9 +158,10 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
     }
 
     private static boolean isKnown(AxisView axis) {
-        return axis.measured() > 0 || !axis.bars().isEmpty() || Stream.concat(axis.ways().stream().map(AxisView.Way::mark), axis.rest()
-                .stream().map(AxisView.Line::mark))
-                .anyMatch(mark -> Set.of("proven", "failed", "close").contains(mark));
+        return axis.measured() > 0 || !axis.bars().isEmpty()
+                || Stream.concat(axis.ways().stream().map(AxisView.MovementArrow::mark), axis.rest()
+                        .stream().map(AxisView.AxisLine::mark))
+                        .anyMatch(mark -> Set.of("proven", "failed", "close").contains(mark));
     }
 
     private static SpeedLine speed(StoredSurvey survey, Route route, Marks marks) {
@@ -200,11 +200,11 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
         return new StepLine(r.step().name(), typed, r.judgement().because(), marks.of(r.outcome()), r.remark(), r.entry());
     }
 
-    private static Map<Phase, List<Untested>> untested(StoredSurvey survey, Map<Phase, List<TaskStatus>> standings, Words words) {
-        Map<Phase, List<Untested>> phases = new LinkedHashMap<>();
+    private static Map<Phase, List<UntestedLine>> untested(StoredSurvey survey, Map<Phase, List<TaskStatus>> standings, Words words) {
+        Map<Phase, List<UntestedLine>> phases = new LinkedHashMap<>();
         standings.forEach((phase, all) -> {
-            List<Untested> left = all.stream().filter(TaskStatus::isUntested)
-                    .map(s -> new Untested(words.name(s.task(), survey.folded().machine().train()), why(s, words))).toList();
+            List<UntestedLine> left = all.stream().filter(TaskStatus::isUntested)
+                    .map(s -> new UntestedLine(words.name(s.task(), survey.folded().machine().train()), why(s, words))).toList();
             if (!left.isEmpty()) {
                 phases.put(phase, left);
             }

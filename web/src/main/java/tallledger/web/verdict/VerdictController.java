@@ -33,9 +33,9 @@ import tallledger.core.verdict.Money;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
-import tallledger.web.record.Submission;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 import tallledger.web.works.BackgroundJobs;
@@ -47,7 +47,7 @@ class VerdictController {
 
     private static final MediaType HTML = MediaType.parseMediaType("text/html;charset=UTF-8");
 
-    private final Shelves shelves;
+    private final SurveyLibrary library;
     private final Reports reports;
     private final SurveyWriter entries;
     private final AuthorCookie writer;
@@ -55,7 +55,7 @@ class VerdictController {
     private final Words words;
     private final BackgroundJobs works;
 
-    VerdictController(Shelves shelves, Reports reports, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words,
+    VerdictController(SurveyLibrary library, Reports reports, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words,
             BackgroundJobs works) {
         this.works = works;
         this.entries = entries;
@@ -63,12 +63,12 @@ class VerdictController {
         this.clock = clock;
         this.words = words;
         this.reports = reports;
-        this.shelves = shelves;
+        this.library = library;
     }
 
     @GetMapping("/surveys/{id}/verdict")
     String verdict(@PathVariable long id, @RequestParam MultiValueMap<String, String> supposed, Model model, HttpServletRequest request) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         model.addAttribute("whatIf", MoneyView.whatIf(survey, FormInput.of(supposed)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
@@ -78,7 +78,7 @@ class VerdictController {
     /** From here on the machine is judged as of another grade; everything measured is judged by it. */
     @PostMapping("/surveys/{id}/verdict")
     String judgeAs(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class)
                 .map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
@@ -88,7 +88,7 @@ class VerdictController {
     /** What is asked, what a sound one is worth, where the machine comes from. */
     @PostMapping("/surveys/{id}/verdict/prices")
     String prices(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response,
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
@@ -100,7 +100,7 @@ class VerdictController {
     /** A person judges a finding otherwise than the rules. */
     @PostMapping("/surveys/{id}/verdict/finding")
     String regrade(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model, HttpServletResponse response) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
         int target = typed.wholeOr("target", 0);
         Optional<Finding> finding = Finding.of(survey.core()).stream().filter(f -> f.entries().contains(target)).findFirst();
@@ -151,7 +151,7 @@ class VerdictController {
 
     @GetMapping("/surveys/{id}/verdict/print")
     String print(@PathVariable long id, @RequestParam(defaultValue = "") String money, Model model) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         model.addAllAttributes(reports.report(survey));
         model.addAttribute("withMoney", money.equals("yes"));
         model.addAttribute("images",
@@ -164,13 +164,13 @@ class VerdictController {
     ResponseEntity<String> page(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
         return ResponseEntity.ok().contentType(HTML)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
-                .body(reports.page(shelves.survey(id), money.equals("yes"), Progress.unwatched()));
+                .body(reports.page(library.survey(id), money.equals("yes"), Progress.unwatched()));
     }
 
     @GetMapping("/surveys/{id}/verdict.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money,
             @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
                 .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), Progress.unwatched()));
@@ -180,7 +180,7 @@ class VerdictController {
     @PostMapping("/surveys/{id}/report")
     String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size,
             @RequestParam(defaultValue = "") String form) {
-        StoredSurvey survey = shelves.survey(id);
+        StoredSurvey survey = library.survey(id);
         boolean withMoney = money.equals("yes");
         BackgroundJobs.Action doing = form.equals("page")
                 ? progress -> works.file("survey-" + id + ".html", HTML,

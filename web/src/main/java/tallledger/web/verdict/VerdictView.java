@@ -14,7 +14,7 @@ import tallledger.core.survey.Photo;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Finding;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
 
 /**
  * The verdict laid out for its pages.
@@ -24,10 +24,11 @@ import tallledger.web.record.StoredSurvey;
  * @param remarks  what people wrote of their own
  * @param seal     what makes it a record
  */
-public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remarks, Seal seal) {
+public record VerdictView(VerdictParts judged, List<Photo> photos, List<Remark> remarks, SealLine seal) {
 
     /** What it all comes to. */
-    public record Judged(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims, List<ClaimVerdict.Told> told,
+    public record VerdictParts(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims,
+            List<ClaimVerdict.ToldClaims> told,
             ConditionStatement statement) {
 
         public Map<Reason, List<Finding>> bySystem() {
@@ -45,7 +46,7 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
      * @param hash    last hash, in groups of eight
      * @param key     the key it is sealed with, as words; empty where it is not
      */
-    public record Seal(String begun, String ended, String authors, boolean whole, String hash, String key) {
+    public record SealLine(String begun, String ended, String authors, boolean whole, String hash, String key) {
     }
 
     /** A person's remark, under their own name. */
@@ -58,14 +59,15 @@ public record VerdictView(Judged judged, List<Photo> photos, List<Remark> remark
         List<Entry> entries = survey.entries();
         List<Entry> read = entries.stream().filter(e -> e.damage().isEmpty()).toList();
         List<ClaimVerdict> claims = ClaimVerdict.of(survey.core());
-        Judged judged = new Judged(survey.folded().coverage().counts(), Finding.of(survey.core()), claims,
+        VerdictParts judged = new VerdictParts(survey.folded().coverage().counts(), Finding.of(survey.core()), claims,
                 ClaimVerdict.byWhat(claims, survey.folded().machine().unit()), ConditionStatement.of(survey.core()));
-        Seal seal = new Seal(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
-                String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
-                entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
-                survey.core().closed().filter(c -> survey.broken().isEmpty())
-                        .flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
-                        .orElse(""));
+        SealLine seal =
+                new SealLine(read.isEmpty() ? "?" : time(read.get(0).at()), read.isEmpty() ? "?" : time(read.get(read.size() - 1).at()),
+                        String.join(", ", read.stream().map(e -> e.by().author().written()).distinct().toList()), survey.broken().isEmpty(),
+                        entries.get(entries.size() - 1).hash().replaceAll("(.{8})(?=.)", "$1 "),
+                        survey.core().closed().filter(c -> survey.broken().isEmpty())
+                                .flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
+                                .orElse(""));
         return new VerdictView(judged, survey.core().photos(), remarks(survey), seal);
     }
 

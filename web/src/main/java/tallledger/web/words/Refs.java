@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 public class Refs {
 
     /** Entries {@code from} to {@code to}. */
-    public record Range(int from, int to) {
+    public record EntryRange(int from, int to) {
     }
 
     /** As text: "3–5, 7". */
@@ -17,14 +17,14 @@ public class Refs {
         return String.join(", ", of(entries).stream().map(r -> r.from() == r.to() ? "" + r.from() : r.from() + "–" + r.to()).toList());
     }
 
-    public List<Range> of(List<Integer> entries) {
-        List<Range> ranges = new ArrayList<>();
+    public List<EntryRange> of(List<Integer> entries) {
+        List<EntryRange> ranges = new ArrayList<>();
         for (int entry : entries) {
-            Range last = ranges.isEmpty() ? null : ranges.get(ranges.size() - 1);
+            EntryRange last = ranges.isEmpty() ? null : ranges.get(ranges.size() - 1);
             if (last != null && last.to() + 1 == entry) {
-                ranges.set(ranges.size() - 1, new Range(last.from(), entry));
+                ranges.set(ranges.size() - 1, new EntryRange(last.from(), entry));
             } else {
-                ranges.add(new Range(entry, entry));
+                ranges.add(new EntryRange(entry, entry));
             }
         }
         return ranges;

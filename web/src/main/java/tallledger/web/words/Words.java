@@ -16,7 +16,7 @@ import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Quantity;
 import tallledger.core.unit.Shown;
 import tallledger.core.unit.Unit;
-import tallledger.web.record.Memo;
+import tallledger.web.cache.Memo;
 
 /** Turns core's reasons into sentences from {@code messages.properties}. */
 @Component("words")

@@ -23,9 +23,9 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.web.record.Background;
-import tallledger.web.record.Unfinished;
-import tallledger.web.record.WriteRefusedException;
+import tallledger.web.store.BackgroundThreads;
+import tallledger.web.store.Unfinished;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /**
@@ -67,7 +67,7 @@ public class BackgroundJobs {
     public enum State { GOES_ON, DONE, STOPPED, FAILED }
 
     /** One piece of work. @param key what it is of: the same is not done twice at a time @param back where whoever stops it goes on */
-    public static final class Job {
+    public static final class BackgroundJob {
 
         private final String id = UUID.randomUUID().toString();
         private final String key;
@@ -79,7 +79,7 @@ public class BackgroundJobs {
         private volatile Output made;
         private volatile Reason failure;
 
-        private Job(String key, Reason title, String back) {
+        private BackgroundJob(String key, Reason title, String back) {
             this.key = key;
             this.title = title;
             this.back = back;
@@ -123,7 +123,7 @@ public class BackgroundJobs {
                 progress.at(1);
                 made = it;
                 stand = State.DONE;
-            } catch (Progress.Stopped stopped) {
+            } catch (Progress.StoppedException stopped) {
                 delete(it);
                 throw stopped;
             }
@@ -153,14 +153,14 @@ public class BackgroundJobs {
         }
     }
 
-    private final Background background;
+    private final BackgroundThreads background;
     private final Unfinished unfinished;
     /** So long whoever asked is kept waiting before the page that says how far it is. */
     private final Duration patience;
     /** Oldest first. */
-    private final List<Job> works = new ArrayList<>();
+    private final List<BackgroundJob> works = new ArrayList<>();
 
-    BackgroundJobs(Background background, Unfinished unfinished, @Value("${tallledger.patience:700ms}") Duration patience) {
+    BackgroundJobs(BackgroundThreads background, Unfinished unfinished, @Value("${tallledger.patience:700ms}") Duration patience) {
         this.background = background;
         this.unfinished = unfinished;
         this.patience = patience;
@@ -179,13 +179,13 @@ public class BackgroundJobs {
     }
 
     /** Where whoever asked for it goes on: what was made at once is there at once, of anything else how far it is. */
-    public String answer(Job work) {
+    public String answer(BackgroundJob work) {
         work.await(patience);
         return "redirect:/works/" + work.id + (work.made instanceof Output.File ? "/made" : "");
     }
 
     /** What goes on now, oldest first. */
-    public synchronized List<Job> going() {
+    public synchronized List<BackgroundJob> going() {
         return works.stream().filter(w -> w.stand() == State.GOES_ON).toList();
     }
 
@@ -194,8 +194,8 @@ public class BackgroundJobs {
      *
      * @throws WriteRefusedException where too many go on
      */
-    public synchronized Job begin(String key, Reason title, String back, Action doing) {
-        Optional<Job> same = works.stream()
+    public synchronized BackgroundJob begin(String key, Reason title, String back, Action doing) {
+        Optional<BackgroundJob> same = works.stream()
                 .filter(w -> w.key.equals(key) && (w.stand == State.GOES_ON || w.stand == State.DONE && w.made instanceof Output.File))
                 .findFirst();
         if (same.isPresent()) {
@@ -205,20 +205,20 @@ public class BackgroundJobs {
             throw new WriteRefusedException(Reason.of(WebReason.WORK_MANY, AT_ONCE));
         }
         while (works.size() >= MOST) {
-            Job oldest = works.stream().filter(w -> w.stand != State.GOES_ON).findFirst().orElseThrow();
+            BackgroundJob oldest = works.stream().filter(w -> w.stand != State.GOES_ON).findFirst().orElseThrow();
             works.remove(oldest);
             oldest.forget();
         }
-        Job work = new Job(key, title, back);
+        BackgroundJob work = new BackgroundJob(key, title, back);
         works.add(work);
         background.beginAwaited("work " + key, () -> run(work, doing));
         return work;
     }
 
-    private void run(Job work, Action doing) {
+    private void run(BackgroundJob work, Action doing) {
         try {
             work.done(doing.done(work.progress));
-        } catch (Progress.Stopped stopped) {
+        } catch (Progress.StoppedException stopped) {
             work.stand = State.STOPPED;
         } catch (WriteRefusedException not) {
             failed(work, not.reason());
@@ -236,16 +236,16 @@ public class BackgroundJobs {
         }
     }
 
-    private static void failed(Job work, Reason because) {
+    private static void failed(BackgroundJob work, Reason because) {
         work.failure = because;
         work.stand = State.FAILED;
     }
 
-    public synchronized Optional<Job> work(String id) {
+    public synchronized Optional<BackgroundJob> work(String id) {
         return works.stream().filter(w -> w.id.equals(id)).findFirst();
     }
 
-    public void stop(Job work) {
+    public void stop(BackgroundJob work) {
         work.progress.stop();
     }
 
@@ -253,6 +253,6 @@ public class BackgroundJobs {
     @Order(Ordered.HIGHEST_PRECEDENCE)
     @EventListener(ContextClosedEvent.class)
     synchronized void end() {
-        works.forEach(Job::forget);
+        works.forEach(BackgroundJob::forget);
     }
 }

@@ -7,11 +7,11 @@ import tallledger.web.words.WebReason;
 public class Progress {
 
     /** Somebody asked it to stop, or the application ends. */
-    public static final class Stopped extends RuntimeException {
+    public static final class StoppedException extends RuntimeException {
 
         private static final long serialVersionUID = 1;
 
-        Stopped() {
+        StoppedException() {
             super("stopped", null, false, false);
         }
     }
@@ -38,7 +38,7 @@ public class Progress {
     /** The same, going on with the same. @throws Stopped where it is to stop */
     public void at(double share) {
         if (stopped) {
-            throw new Stopped();
+            throw new StoppedException();
         }
         this.share = Math.max(0, Math.min(1, share));
     }

@@ -32,13 +32,13 @@ class WorkController {
         this.words = words;
     }
 
-    private BackgroundJobs.Job work(String id) {
+    private BackgroundJobs.BackgroundJob work(String id) {
         return works.work(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
     @GetMapping
     String show(@PathVariable String id, Model model) {
-        BackgroundJobs.Job work = work(id);
+        BackgroundJobs.BackgroundJob work = work(id);
         if (work.stand() == BackgroundJobs.State.DONE && work.made().orElseThrow() instanceof BackgroundJobs.Output.Page page) {
             return "redirect:" + page.address();
         }
@@ -56,14 +56,14 @@ class WorkController {
     @GetMapping("/stand")
     @ResponseBody
     Map<String, Object> stand(@PathVariable String id) {
-        BackgroundJobs.Job work = work(id);
+        BackgroundJobs.BackgroundJob work = work(id);
         return Map.of("stand", work.stand().name(), "share", Math.round(100 * work.progress().share()), "doing",
                 words.say(work.progress().doing()));
     }
 
     @PostMapping("/stop")
     String stop(@PathVariable String id) {
-        BackgroundJobs.Job work = work(id);
+        BackgroundJobs.BackgroundJob work = work(id);
         works.stop(work);
         return "redirect:/works/" + id;
     }

@@ -24,7 +24,7 @@ import tallledger.core.reason.Refused;
 
 class LineInstrumentTest {
 
-    private static final Instrument.Asked ANY = new Instrument.Asked("step", "value");
+    private static final Instrument.ReadingFor ANY = new Instrument.ReadingFor("step", "value");
 
     @TempDir
     private Path folder;

@@ -27,7 +27,7 @@ class DescriptionTextTest {
     @ParameterizedTest
     @MethodSource("machines")
     void readAgainItIsTheSame(MachineDescription machine) {
-        DescriptionText.Read read = DescriptionText.read(DescriptionText.write(machine), Rules.shipped());
+        DescriptionText.DescriptionRead read = DescriptionText.read(DescriptionText.write(machine), Rules.shipped());
         assertThat(read.wrong()).isEmpty();
         assertThat(CanonicalJson.write(read.description().orElseThrow().toPayload())).isEqualTo(CanonicalJson.write(machine.toPayload()));
     }
@@ -36,8 +36,9 @@ class DescriptionTextTest {
     void itsOwnChartIsInIt() {
         MachineDescription machine = machines().get(0);
         MachineDescription charted = machine.with(machine.fitOut()
-                .with(new OwnChart(Map.of(StepId.read("nose-runout"), new OwnChart.Printed("0.01", "0.006 mm"), StepId.read("bed-straight"),
-                        new OwnChart.Printed("0.02 mm", "")))));
+                .with(new OwnChart(
+                        Map.of(StepId.read("nose-runout"), new OwnChart.PrintedFigure("0.01", "0.006 mm"), StepId.read("bed-straight"),
+                                new OwnChart.PrintedFigure("0.02 mm", "")))));
         String text = DescriptionText.write(charted);
         assertThat(text).contains("[own chart]\nbed-straight: 0.02 mm\nnose-runout: 0.01; 0.006 mm\n");
         assertThat(DescriptionText.read(text, Rules.shipped()).description()).contains(charted);
@@ -47,7 +48,7 @@ class DescriptionTextTest {
     /** Somebody types it from nothing: what is left out is not known. */
     @Test
     void fewLinesAreEnough() {
-        DescriptionText.Read read = DescriptionText.read("""
+        DescriptionText.DescriptionRead read = DescriptionText.read("""
                 [machine]
                 name: The big drill
                 family: Radial Drill
@@ -82,7 +83,7 @@ class DescriptionTextTest {
         String text = "[machine]\nname: L\nfamily: lathe\n[stage]\nname: gear\nkind: gear\nshifting: stop to shift\npositions: A "
                 + "B\n[speeds]\nA = 80\nB = 400\n";
         assertThat(text).contains(right + "\n");
-        DescriptionText.Read read = DescriptionText.read(text.replace(right + "\n", wrong + "\n"), Rules.shipped());
+        DescriptionText.DescriptionRead read = DescriptionText.read(text.replace(right + "\n", wrong + "\n"), Rules.shipped());
         assertThat(read.description()).isEmpty();
         assertThat(read.wrong()).extracting(DescriptionText.Wrong::line).contains(line);
         assertThat(read.wrong().stream().filter(w -> w.line() == line).map(w -> w.because().code()).toList()).as("%s", read.wrong())
@@ -95,7 +96,7 @@ class DescriptionTextTest {
         for (String text : List.of("", "\n\n", "hello", "[machine", "[]", "[machine]\n:", "[speeds]\n=\n", "[axis]\nname:",
                 "[claim]\nof: swing\n", "[own chart]\nno step: x; y", "[stage]\n".repeat(30),
                 "[machine]\nname: x\nname: y", "[claim]\n".repeat(400), "[threads]\nlever: " + "A ".repeat(9_000))) {
-            DescriptionText.Read read = DescriptionText.read(text, Rules.shipped());
+            DescriptionText.DescriptionRead read = DescriptionText.read(text, Rules.shipped());
             assertThat(read.description()).as(text.substring(0, Math.min(text.length(), 40))).isEmpty();
             assertThat(read.wrong()).isNotEmpty();
         }

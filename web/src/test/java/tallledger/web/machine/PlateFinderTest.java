@@ -44,7 +44,7 @@ class PlateFinderTest {
     @Test
     void aBareListBecomesTheLeversThatExplainItAndTheMotorStays() {
         FormInput typed = asked("1400 1000 710 500 355 250 180 125 90 63 45 31.5", "3 and 4");
-        List<PlateFinder.Offer> offers = PlateFinder.found(typed, "").orElseThrow().offers();
+        List<PlateFinder.OfferedLayout> offers = PlateFinder.found(typed, "").orElseThrow().offers();
         assertThat(offers).hasSize(3);
         int wanted = offers.indexOf(offers.stream().filter(o -> o.sizes().equals("3 × 4")).findFirst().orElseThrow());
         MachineDescription machine = taken(typed, wanted);
@@ -56,7 +56,7 @@ class PlateFinderTest {
     @Test
     void aMisreadSpeedStandsAsItWasReadAndThePlateCheckNamesIt() {
         FormInput typed = asked("50 65 95 110 250 325 745 550", "2, 4");
-        PlateFinder.Found found = PlateFinder.found(typed, "").orElseThrow();
+        PlateFinder.FoundLayouts found = PlateFinder.found(typed, "").orElseThrow();
         int wanted = (int) found.offers().stream().takeWhile(o -> !(o.sizes().equals("2 × 4") && o.leftOut().get(0).at().equals("B3")))
                 .count();
         assertThat(found.offers().get(wanted).leftOut()).singleElement().satisfies(out -> {
@@ -109,7 +109,7 @@ class PlateFinderTest {
     void feedsComeTheSameWay() {
         FormInput typed = asked("", "");
         typed.set("feedlist", ".002 in .004 .008 .016");
-        PlateFinder.Found found = PlateFinder.found(typed, "feed").orElseThrow();
+        PlateFinder.FoundLayouts found = PlateFinder.found(typed, "feed").orElseThrow();
         PlateFinder.take(typed, found.offers().get(0), "feed");
         typed.set("feedUnit", "INCH");
         typed.set("feedPer", "REV");
@@ -138,8 +138,8 @@ class PlateFinderTest {
             12 from 31.5 to 1400 | 12
             """)
     void noLeverIsOfferedThatTheFormWouldRefuse(String list, String single) {
-        PlateFinder.Found found = PlateFinder.found(asked(list, ""), "").orElseThrow();
-        assertThat(found.offers().stream().filter(o -> o.levers().size() == 1).map(PlateFinder.Offer::sizes).findFirst().orElse(""))
+        PlateFinder.FoundLayouts found = PlateFinder.found(asked(list, ""), "").orElseThrow();
+        assertThat(found.offers().stream().filter(o -> o.levers().size() == 1).map(PlateFinder.OfferedLayout::sizes).findFirst().orElse(""))
                 .isEqualTo(single);
         for (int i = 0; i < found.offers().size(); i++) {
             assertThat(taken(asked(list, ""), i).plate().levers()).isEqualTo(found.offers().get(i).levers());
@@ -149,10 +149,11 @@ class PlateFinderTest {
 
     @Test
     void leversCountedAreAskedForWhereOnlyTheEndsAreKnown() {
-        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), "").orElseThrow().offers()).extracting(PlateFinder.Offer::sizes)
+        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), "").orElseThrow().offers())
+                .extracting(PlateFinder.OfferedLayout::sizes)
                 .contains("2 × 6")
                 .doesNotContain("3 × 4");
-        PlateFinder.Found none = PlateFinder.found(asked("12 from 31.5 to 1400", "3 and 5"), "").orElseThrow();
+        PlateFinder.FoundLayouts none = PlateFinder.found(asked("12 from 31.5 to 1400", "3 and 5"), "").orElseThrow();
         assertThat(none.offers()).isEmpty();
         assertThat(none.says()).extracting(r -> r.code()).contains("arrange.no-such");
     }

@@ -8,8 +8,8 @@ import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.survey.StepLedger;
 import tallledger.web.App;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.StoredSurvey;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
 import tallledger.web.words.Words;
 
 /** An axis is drawn from what was measured of it, and says what was not. */
@@ -18,8 +18,8 @@ class AxisViewTest {
     private static final Offset<Double> PIXEL = Offset.offset(0.05);
 
     private final Words words = App.demo().bean(Words.class);
-    private final StoredSurvey finished = App.demo().bean(Shelves.class).survey(20);
-    private final StoredSurvey begun = App.demo().bean(Shelves.class).survey(3);
+    private final StoredSurvey finished = App.demo().bean(SurveyLibrary.class).survey(20);
+    private final StoredSurvey begun = App.demo().bean(SurveyLibrary.class).survey(3);
 
     private AxisView axis(StoredSurvey survey, String name) {
         MachineDescription machine = survey.folded().machine();
@@ -49,19 +49,22 @@ class AxisViewTest {
     @Test
     void eachWayIsAnArrowWithItsRate() {
         AxisView carriage = axis(begun, "carriage");
-        assertThat(carriage.ways()).extracting(AxisView.Way::name).containsExactly("feed", "feed", "trip", "trip");
-        assertThat(carriage.ways()).extracting(AxisView.Way::toPlus).containsExactly(false, true, false, true);
+        assertThat(carriage.ways()).extracting(AxisView.MovementArrow::name).containsExactly("feed", "feed", "trip", "trip");
+        assertThat(carriage.ways()).extracting(AxisView.MovementArrow::toPlus).containsExactly(false, true, false, true);
         assertThat(carriage.ways().get(0).figure()).endsWith(" mm/rev");
         assertThat(carriage.ways().get(0).y()).isEqualTo(carriage.ways().get(1).y());
-        assertThat(carriage.rest()).extracting(AxisView.Line::name).containsExactly("five stops", "lock", "hand wheel and dial", "backlash",
+        assertThat(carriage.rest()).extracting(AxisView.AxisLine::name).containsExactly("five stops", "lock", "hand wheel and dial",
+                "backlash",
                 "play");
     }
 
     /** To its own side, from the middle, the head at its end; a rapid has two. */
     @Test
     void anArrowPointsToItsSide() {
-        assertThat(new AxisView.Way("k", "feed", true, "proven", "", 74, false).arrow()).isEqualTo("M420 80H600M590 74L600 80L590 86");
-        assertThat(new AxisView.Way("k", "feed", false, "proven", "", 74, false).arrow()).isEqualTo("M380 80H200M210 74L200 80L210 86");
-        assertThat(new AxisView.Way("k", "rapid", true, "open", "", 74, true).arrow()).endsWith("M580 74L590 80L580 86");
+        assertThat(new AxisView.MovementArrow("k", "feed", true, "proven", "", 74, false).arrow())
+                .isEqualTo("M420 80H600M590 74L600 80L590 86");
+        assertThat(new AxisView.MovementArrow("k", "feed", false, "proven", "", 74, false).arrow())
+                .isEqualTo("M380 80H200M210 74L200 80L210 86");
+        assertThat(new AxisView.MovementArrow("k", "rapid", true, "open", "", 74, true).arrow()).endsWith("M580 74L590 80L580 86");
     }
 }

@@ -84,11 +84,11 @@ class PhotoReencoderTest {
         AtomicInteger most = new AtomicInteger();
         ExecutorService many = Executors.newFixedThreadPool(AT_ONCE);
         try {
-            List<Callable<Picture>> tasks = new ArrayList<>();
+            List<Callable<PhotoFile>> tasks = new ArrayList<>();
             for (int i = 0; i < AT_ONCE; i++) {
                 tasks.add(() -> darkroom.develop(Optional.of(new Sent(picture, inside, most))));
             }
-            for (Future<Picture> done : many.invokeAll(tasks)) {
+            for (Future<PhotoFile> done : many.invokeAll(tasks)) {
                 assertThat(done.get().whole().bytes()).isNotEmpty();
             }
         } finally {

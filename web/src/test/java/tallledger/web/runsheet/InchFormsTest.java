@@ -30,8 +30,10 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
 import tallledger.web.App;
-import tallledger.web.record.Shelves;
-import tallledger.web.record.Submission;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
 /** Every form of every step of every family as an inch machine has it, and every refusal of what is typed there: nothing is metric. */
@@ -49,13 +51,15 @@ class InchFormsTest {
         Identity i = d.identity();
         Identity inch = new Identity("Inch " + i.name(), i.maker(), i.model(), family, i.serial(), i.year(), i.seenAt(), i.offeredBy(),
                 LengthUnit.INCH);
-        Shelves shelves = App.demo().bean(Shelves.class);
+        SurveyBooks surveyBooks = App.demo().bean(SurveyBooks.class);
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
+        MachineBooks machineBooks = App.demo().bean(MachineBooks.class);
         // A feed plate is as its maker wrote it, and this one is metric.
         MachineDescription description = new MachineDescription(inch, List.of(), d.train(), d.plate(), d.motor(), Optional.empty(),
                 d.threads(), d.fitOut());
-        long survey = shelves.openSurvey(shelves.machine(shelves.addMachine(description, "Q. Tester", Submission.fresh(0))), "Q. Tester",
+        long survey = surveyBooks.open(library.machine(machineBooks.add(description, "Q. Tester", Submission.fresh(0))), "Q. Tester",
                 "buyer", Scope.WHOLE, Submission.fresh(0));
-        return shelves.survey(survey).core();
+        return library.survey(survey).core();
     }
 
     @ParameterizedTest
@@ -92,7 +96,7 @@ class InchFormsTest {
                         || f.input() == InputKind.LONG_TEXT ? words.say("hint." + f.name()) : ""),
                 f.choices().stream().map(words::of)));
         return Stream.concat(fields, Stream.concat(Stream.of(view.name(), view.task(), view.look(), view.margin().limit(),
-                view.margin().promised(), view.margin().worth()), view.asked().stream().map(TaskView.Ask::text))).toList();
+                view.margin().promised(), view.margin().worth()), view.asked().stream().map(TaskView.NeedLine::text))).toList();
     }
 
     private Optional<String> refusal(StepLedger ledger, Step step, RecordField field, String typed) {

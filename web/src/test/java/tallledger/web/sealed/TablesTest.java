@@ -5,16 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tallledger.web.App;
-import tallledger.web.record.ShelfQuery;
-import tallledger.web.record.Shelves;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.shelfindex.ShelfIndex;
+import tallledger.web.shelfindex.ShelfQuery;
 
 /** The tables of a handed-over survey. */
 class TablesTest {
 
     private static List<String> steps() {
-        Shelves shelves = App.demo().bean(Shelves.class);
-        return shelves.shelf(ShelfQuery.ALL).lines().stream().flatMap(l -> l.survey().stream())
-                .flatMap(id -> App.demo().bean(Tables.class).of(shelves.survey(id)).get("steps.csv").lines()).toList();
+        ShelfIndex shelf = App.demo().bean(ShelfIndex.class);
+        SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
+        return shelf.page(ShelfQuery.ALL).lines().stream().flatMap(l -> l.survey().stream())
+                .flatMap(id -> App.demo().bean(Tables.class).of(library.survey(id)).get("steps.csv").lines()).toList();
     }
 
     /** A sheet goes on reckoning with what was measured: in the machine's unit, with U, what it was over, and the limit that counts. */

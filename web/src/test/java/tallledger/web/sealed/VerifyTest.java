@@ -27,7 +27,7 @@ class VerifyTest {
     @Test
     void whatAFileSaysIsShownAsSignsAndComesLast() throws Exception {
         for (List<Found> found : List.of(List.of(new Found(What.FILE_EXTRA, FORGED)), List.<Found>of())) {
-            String said = Verify.said(new Found.Checked(found, Optional.of(seal()), FORGED, 3, true, List.of(FORGED)));
+            String said = Verify.said(new Found.CheckedArchive(found, Optional.of(seal()), FORGED, 3, true, List.of(FORGED)));
             assertThat(said.lines().filter(line -> line.startsWith("HOLDS")).count()).isEqualTo(found.isEmpty() ? 1 : 0);
             assertThat(said.lines().filter(line -> line.startsWith("Key: ")).count()).as("only where all holds").isEqualTo(found.isEmpty()
                     ? 1
@@ -40,7 +40,7 @@ class VerifyTest {
 
     @Test
     void aTextWithoutEndIsCut() {
-        assertThat(Verify.said(new Found.Checked(List.of(), Optional.empty(), "x".repeat(1_000_000), 3, false,
+        assertThat(Verify.said(new Found.CheckedArchive(List.of(), Optional.empty(), "x".repeat(1_000_000), 3, false,
                 List.of()))).hasSizeLessThan(1_000);
     }
 }

@@ -12,7 +12,7 @@ class RefsTest {
     @Test
     void neighboursAreDrawnTogether() {
         assertThat(refs.text(List.of(3, 4, 5, 7, 9, 10))).isEqualTo("3–5, 7, 9–10");
-        assertThat(refs.of(List.of(3, 4, 7))).containsExactly(new Refs.Range(3, 4), new Refs.Range(7, 7));
+        assertThat(refs.of(List.of(3, 4, 7))).containsExactly(new Refs.EntryRange(3, 4), new Refs.EntryRange(7, 7));
         assertThat(refs.text(List.of())).isEmpty();
     }
 }

@@ -34,7 +34,7 @@ class ProgressTest {
         Progress whole = new Progress();
         Progress part = whole.part(0.2, 0.9);
         whole.stop();
-        assertThatThrownBy(() -> part.at(0.1, WRITES)).isInstanceOf(Progress.Stopped.class);
-        assertThatThrownBy(() -> whole.at(0.1)).isInstanceOf(Progress.Stopped.class);
+        assertThatThrownBy(() -> part.at(0.1, WRITES)).isInstanceOf(Progress.StoppedException.class);
+        assertThatThrownBy(() -> whole.at(0.1)).isInstanceOf(Progress.StoppedException.class);
     }
 }

@@ -11,8 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.http.MediaType;
 import tallledger.core.reason.Reason;
-import tallledger.web.record.Background;
-import tallledger.web.record.Unfinished;
+import tallledger.web.store.BackgroundThreads;
+import tallledger.web.store.Unfinished;
 import tallledger.web.words.WebReason;
 
 /** Where whoever asked for work goes on: to what was made where it was quick, to how far it is where it was not. */
@@ -30,7 +30,7 @@ class WorksAnswerTest {
     }
 
     private BackgroundJobs works(Duration patience) {
-        return new BackgroundJobs(new Background(), new Unfinished(data), patience);
+        return new BackgroundJobs(new BackgroundThreads(), new Unfinished(data), patience);
     }
 
     private BackgroundJobs.Output file() throws IOException {
@@ -39,7 +39,7 @@ class WorksAnswerTest {
 
     @Test
     void whatIsQuickIsThereAtOnce() {
-        BackgroundJobs.Job work = patient.begin("quick", TITLE, "/", progress -> file());
+        BackgroundJobs.BackgroundJob work = patient.begin("quick", TITLE, "/", progress -> file());
         assertThat(patient.answer(work)).isEqualTo("redirect:/works/" + work.id() + "/made");
         assertThat(patient.begin("quick", TITLE, "/", progress -> file())).as("asked again, the file is there").isSameAs(work);
         patient.end();
@@ -50,7 +50,7 @@ class WorksAnswerTest {
     void whatTakesLongerSaysHowFarItIs() throws Exception {
         BackgroundJobs hasty = works(Duration.ZERO);
         CountDownLatch going = new CountDownLatch(1);
-        BackgroundJobs.Job work = hasty.begin("slow", TITLE, "/", progress -> {
+        BackgroundJobs.BackgroundJob work = hasty.begin("slow", TITLE, "/", progress -> {
             try {
                 going.await();
             } catch (InterruptedException e) {
@@ -66,12 +66,12 @@ class WorksAnswerTest {
     /** Neither kept waiting for what failed, nor sent to a file that is not there. */
     @Test
     void whatFailsOrLeadsOnIsToldOnItsPage() {
-        BackgroundJobs.Job failed = patient.begin("fails", TITLE, "/", progress -> {
+        BackgroundJobs.BackgroundJob failed = patient.begin("fails", TITLE, "/", progress -> {
             throw new IOException("No space left on device");
         });
         assertThat(patient.answer(failed)).isEqualTo("redirect:/works/" + failed.id());
         assertThat(failed.failure()).contains(Reason.of(WebReason.WORK_FAILED));
-        BackgroundJobs.Job page = patient.begin("page", TITLE, "/", progress -> new BackgroundJobs.Output.Page("/"));
+        BackgroundJobs.BackgroundJob page = patient.begin("page", TITLE, "/", progress -> new BackgroundJobs.Output.Page("/"));
         assertThat(patient.answer(page)).isEqualTo("redirect:/works/" + page.id());
         assertThat(patient.begin("page", TITLE, "/", progress -> new BackgroundJobs.Output.Page("/"))).as("what left no file is done again")
                 .isNotSameAs(page);

@@ -1,0 +1,30 @@
+package tallledger.core.plan;
+
+import tallledger.core.reason.ReasonCode;
+import tallledger.core.reason.Sentence;
+
+/** Why, as this package says it: each with the names of what stands in its sentence. */
+enum PlanReason implements ReasonCode {
+    NEXT_LATER("next.later"),
+    NEXT_NONE("next.none"),
+    NEXT_PLAN("next.plan"),
+    NEXT_REPEAT("next.repeat"),
+    NEXT_TELLS("next.tells", "gain"),
+    NEXT_TELLS_AGAIN("next.tells-again", "gain"),
+    PLAN_BEYOND_FAILED("plan.beyond-failed", "elements"),
+    PLAN_BEYOND_GATE("plan.beyond-gate", "elements"),
+    PLAN_BEYOND_PASSED("plan.beyond-passed", "elements"),
+    PLAN_BEYOND_STOP_USE("plan.beyond-stop-use", "elements"),
+    PLAN_BEYOND_UNDECIDED("plan.beyond-undecided", "elements");
+
+    private final Sentence sentence;
+
+    PlanReason(String code, String... arguments) {
+        sentence = Sentence.of(code, arguments);
+    }
+
+    @Override
+    public Sentence sentence() {
+        return sentence;
+    }
+}

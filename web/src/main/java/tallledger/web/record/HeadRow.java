@@ -1,5 +1,0 @@
-package tallledger.web.record;
-
-/** The last entry of a book: its place and its hash. */
-public record HeadRow(Long book, Integer sequence, String hash) {
-}

@@ -1,0 +1,46 @@
+package tallledger.web.store;
+
+import java.util.List;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
+
+/**
+ * Photographs, and whatever else is too large for an entry; the same bytes twice are kept once, and checked against their hash when read.
+ */
+@Component
+public class Attachments {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Attachments.class);
+
+    private final AttachmentMapper mapper;
+    private final Books books;
+    private final Store store;
+
+    Attachments(AttachmentMapper mapper, Books books, Store store) {
+        this.mapper = mapper;
+        this.books = books;
+        this.store = store;
+    }
+
+    /** Keeps attachments and writes the entry that names them, all or nothing. */
+    public Entry keep(long survey, List<AttachmentRow> attachments, Draft entry, Submission submission) {
+        return store.write(attachments.stream().mapToLong(a -> a.bytes().length).sum(), () -> {
+            attachments.stream().filter(a -> mapper.count(a.sha256()) == 0).forEach(mapper::insert);
+            return books.append(survey, entry, submission);
+        });
+    }
+
+    /** An attachment by its hash; empty where it is not there, or is not any more what the ledger names. */
+    public Optional<AttachmentRow> attachment(String sha256) {
+        Optional<AttachmentRow> row = Optional.ofNullable(mapper.attachment(sha256));
+        Optional<AttachmentRow> whole = row.filter(AttachmentRow::isWhole);
+        if (row.isPresent() && whole.isEmpty()) {
+            LOG.warn("Attachment {} is not any more what the ledger names: it is not shown.", sha256);
+        }
+        return whole;
+    }
+}

@@ -1,0 +1,6 @@
+package tallledger.web.store;
+
+/** What a book is of. */
+public enum BookKind {
+    MACHINE, SURVEY, HOUSE
+}

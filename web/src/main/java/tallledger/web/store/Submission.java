@@ -1,0 +1,30 @@
+package tallledger.web.store;
+
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import tallledger.core.reason.Refused;
+import tallledger.web.words.WebReason;
+
+/**
+ * What a form says of itself, so that posting it twice is safe and posting it late is noticed.
+ *
+ * @param key  made fresh for every form shown
+ * @param seen sequence of the last entry when the form was shown
+ */
+public record Submission(String key, int seen) {
+
+    public Submission {
+        if (key == null || !key.matches("[0-9a-f-]{36}")) {
+            throw Refused.because(WebReason.FORM_NO_KEY);
+        }
+    }
+
+    /** Of another form on the same page: what one of them wrote is not taken for what the other says. */
+    public Submission other(String form) {
+        return new Submission(UUID.nameUUIDFromBytes((key + " " + form).getBytes(StandardCharsets.UTF_8)).toString(), seen);
+    }
+
+    public static Submission fresh(int seen) {
+        return new Submission(UUID.randomUUID().toString(), seen);
+    }
+}
